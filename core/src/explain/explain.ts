@@ -1,0 +1,19 @@
+import { changeOf } from '../adjustments/registry.ts'
+import { sourceOf } from '../loads/registry.ts'
+import { showMessages } from '../plan/round.ts'
+import { ruleOf } from '../progressions/registry.ts'
+import { fill, type Messages, type Rung } from './rung.ts'
+
+/** Every sentence that a load's ladder can hold, by id. */
+export const messages: Messages = Object.assign(
+  {},
+  showMessages,
+  ...[sourceOf, ruleOf, changeOf].flatMap((family) => Object.values(family).map((unit) => unit.messages)),
+)
+
+/** One rung in words: "62.5 kg was a hit on 2 Mar 2026: plus 2.5 kg is 65 kg". Throws on an id nobody declares. */
+export function explain(rung: Rung): string {
+  const sentence = messages[rung.id]
+  if (sentence === undefined) throw new Error(`unknown rung "${rung.id}"`)
+  return fill(sentence, rung.data)
+}

@@ -1,0 +1,2 @@
+export * from './explain.ts'
+export * from './rung.ts'

@@ -1,0 +1,2 @@
+export * from './exercises.ts'
+export * from './lift.ts'

@@ -1,0 +1,14 @@
+import { exercises, type Exercise, type ExerciseId } from './exercises.ts'
+
+/** Key of every max, record and "last time": an exercise, and where it matters its variant ("paused", "blocks 8 cm"). */
+export type Lift = { exercise: ExerciseId; variant?: string }
+
+/** A lift as a text key, equal for equal lifts. */
+export const liftKey = (lift: Lift): string =>
+  lift.variant ? `${lift.exercise}/${lift.variant}` : lift.exercise
+
+export const exerciseOf = (lift: Lift): Exercise => exercises[lift.exercise]
+
+/** "Back squat, paused". */
+export const liftName = (lift: Lift): string =>
+  lift.variant ? `${exerciseOf(lift).name}, ${lift.variant}` : exerciseOf(lift).name

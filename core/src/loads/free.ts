@@ -1,0 +1,13 @@
+import { strictObject } from '../reading/index.ts'
+import { defineSource } from './source.ts'
+
+/** The member chooses the load; last time's numbers stand beside it. */
+export const free = defineSource<object>({
+  of: 'free',
+  title: 'Member’s choice',
+  params: strictObject({}),
+  cell: () => 'free',
+  price: () => null,
+  messages: {},
+  examples: [{ say: 'gives no load', params: {}, known: {}, want: null }],
+})

@@ -1,0 +1,31 @@
+import { formatNumber } from '../units/index.ts'
+import { percentField, strictObject } from '../reading/index.ts'
+import { defineSource } from './source.ts'
+import { maxMessages, maxRung } from './maxRung.ts'
+
+/** Percent of the one-rep max in force, tested or accepted from an estimate. */
+export const max = defineSource<{ percent: number }>({
+  of: 'max',
+  title: 'Percent of the 1RM',
+  params: strictObject({ percent: percentField().required() }),
+  cell: ({ percent }) => `${formatNumber(percent)}%`,
+  price({ lift, max }, { percent }) {
+    if (!max) return { need: 'max', lift }
+    return { base: max.load, percent, rungs: [maxRung(max), { id: 'max.percent', data: { percent } }] }
+  },
+  messages: { ...maxMessages, 'max.percent': '{percent}% of it' },
+  examples: [
+    {
+      say: '75% of a 100 kg max is 75 kg',
+      params: { percent: 75 },
+      known: { max: { load: { value: 100, unit: 'kg' }, date: '2026-03-02', how: 'tested' } },
+      want: { value: 75, unit: 'kg' },
+    },
+    {
+      say: 'without a max it asks for one',
+      params: { percent: 75 },
+      known: { max: null, lift: { exercise: 'backSquat' } },
+      want: { need: 'max', lift: { exercise: 'backSquat' } },
+    },
+  ],
+})

@@ -1,0 +1,13 @@
+import { strictObject } from '../reading/index.ts'
+import { defineSource } from './source.ts'
+
+/** Nothing is loaded: reps alone. */
+export const none = defineSource<object>({
+  of: 'none',
+  title: 'No load',
+  params: strictObject({}),
+  cell: () => 'no load',
+  price: () => null,
+  messages: {},
+  examples: [{ say: 'gives no load', params: {}, known: {}, want: null }],
+})

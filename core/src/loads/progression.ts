@@ -1,0 +1,27 @@
+import { percentField, strictObject } from '../reading/index.ts'
+import { formatNumber } from '../units/index.ts'
+import { defineSource, isNeed } from './source.ts'
+
+/** The load that the slot's progression asks for today, or a percent of it. */
+export const progression = defineSource<{ percent?: number }>({
+  of: 'progression',
+  title: 'By its progression',
+  params: strictObject({ percent: percentField() }),
+  cell: ({ percent }) =>
+    percent === undefined || percent === 100 ? 'by rule' : `${formatNumber(percent)}% of rule`,
+  price({ progression: asked }, { percent = 100 }) {
+    if (!asked) throw new Error('missing progression of the slot')
+    if (isNeed(asked)) return asked
+    const own = percent === 100 ? [] : [{ id: 'progression.percent', data: { percent } }]
+    return { base: asked.base, percent: (asked.percent * percent) / 100, rungs: [...asked.rungs, ...own] }
+  },
+  messages: { 'progression.percent': '{percent}% of the progression’s load' },
+  examples: [
+    {
+      say: '80% of a progression that asks 60 kg is 48 kg',
+      params: { percent: 80 },
+      known: { progression: { base: { value: 60, unit: 'kg' }, percent: 100, rungs: [] } },
+      want: { value: 48, unit: 'kg' },
+    },
+  ],
+})

@@ -1,0 +1,38 @@
+import { percentField, strictObject } from '../reading/index.ts'
+import { formatNumber, scale } from '../units/index.ts'
+import { maxRung } from './maxRung.ts'
+import { defineSource } from './source.ts'
+
+/** Percent of the training max, which is the template's stated percent of the one-rep max in force. */
+export const trainingMax = defineSource<{ percent: number }>({
+  of: 'trainingMax',
+  title: 'Percent of the training max',
+  params: strictObject({ percent: percentField().required() }),
+  cell: ({ percent }) => `${formatNumber(percent)}% TM`,
+  price({ lift, max, trainingMax: share }, { percent }) {
+    if (!max) return { need: 'max', lift }
+    if (share === undefined) throw new Error('missing trainingMax of the template')
+    const base = scale(max.load, share)
+    const training = { id: 'trainingMax.is', data: { percent: share, load: base } }
+    return {
+      base,
+      percent,
+      rungs: [maxRung(max), training, { id: 'trainingMax.percent', data: { percent } }],
+    }
+  },
+  messages: {
+    'trainingMax.is': 'training max {percent}% of it: {load}',
+    'trainingMax.percent': '{percent}% of the training max',
+  },
+  examples: [
+    {
+      say: '85% of a 90% training max of 100 kg is 76.5 kg',
+      params: { percent: 85 },
+      known: {
+        max: { load: { value: 100, unit: 'kg' }, date: '2026-03-02', how: 'tested' },
+        trainingMax: 90,
+      },
+      want: { value: 76.5, unit: 'kg' },
+    },
+  ],
+})

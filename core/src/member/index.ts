@@ -1,0 +1,3 @@
+export * from './read.ts'
+export * from './resolve.ts'
+export * from './types.ts'

@@ -1,0 +1,112 @@
+import { boolean } from 'yup'
+import { formulaKinds } from '../maxes/registry.ts'
+import {
+  choiceField,
+  dayField,
+  exerciseField,
+  idField,
+  laterField,
+  listField,
+  loadField,
+  numberField,
+  strictObject,
+  textField,
+  wholeField,
+} from '../reading/index.ts'
+
+/** The pieces of member format 1. */
+const entry = {
+  id: idField(),
+  rev: wholeField('a revision', 1, 1_000_000),
+  change: idField('a change id'),
+  replaces: idField('the id of the entry that it corrects'),
+  void: boolean().strict().oneOf([true]).meta({ expected: 'true, for an entry that no longer counts' }),
+  date: dayField().required(),
+}
+
+const lift = { exercise: exerciseField().required(), variant: textField('a variant', 60) }
+
+export const memberShape = strictObject({
+  format: numberField('the number 1', 1, 1).required(),
+  name: textField('a name', 120),
+  today: dayField(),
+  enrolment: strictObject({ id: idField('the enrolment’s id'), start: dayField().required() })
+    .default(undefined)
+    .required()
+    .meta({ expected: 'an enrolment like {"start": "2026-03-02"}' }),
+  facts: laterField('a list of facts', { type: 'array' }).required(),
+  logs: laterField('a list of session logs', { type: 'array' }),
+})
+
+const fact = { ...entry, kind: laterField('a kind'), actsFrom: dayField() }
+
+export const factShapes = {
+  max: strictObject({
+    ...fact,
+    ...lift,
+    load: loadField().required(),
+    reps: wholeField('reps', 1, 10).required(),
+    how: choiceField(['tested', 'accepted estimate']),
+    formula: choiceField(formulaKinds),
+  }),
+  unit: strictObject({ ...fact, unit: choiceField(['kg', 'lb']).required() }),
+  home: strictObject({ ...fact, place: idField('a place').required() }),
+  equipment: strictObject({
+    ...fact,
+    place: idField('a place').required(),
+    racks: listField('racks, one a unit', 2)
+      .of(
+        strictObject({
+          unit: choiceField(['kg', 'lb']).required(),
+          bar: numberField('the weight of the bar, 1 to 60', 1, 60).required(),
+          plates: listField('kinds of plate', 20)
+            .of(
+              strictObject({
+                weight: numberField('the weight of one plate, 0.1 to 60', 0.1, 60).required(),
+                pairs: wholeField('pairs', 1, 20).required(),
+              }),
+            )
+            .required(),
+        }),
+      )
+      .required(),
+    fixed: listField('what comes in fixed loads', 4).of(
+      strictObject({
+        tool: choiceField(['dumbbells', 'machine']).required(),
+        unit: choiceField(['kg', 'lb']).required(),
+        loads: listField('loads, ascending', 200)
+          .of(numberField('a load from 0.5 to 500', 0.5, 500).required())
+          .required()
+          .test('fits', 'loads, each heavier than the one before', (loads) =>
+            (loads ?? []).every((v, i, all) => i === 0 || v > (all[i - 1] as number)),
+          ),
+      }),
+    ),
+  }),
+}
+
+export const sessionLogShape = strictObject({
+  ...entry,
+  position: wholeField('a position in the plan', 1, 1000).required(),
+  attempt: wholeField('an attempt', 1, 20),
+  ordinal: wholeField('1st, 2nd … session of its day', 1, 9),
+  place: idField('a place'),
+  closed: boolean().strict().meta({ expected: 'true or false' }),
+  shown: laterField('the snapshot of what was shown', { type: 'object' }),
+  sets: laterField('a list of sets', { type: 'array' }).required(),
+})
+
+export const setLogShape = strictObject({
+  id: idField(),
+  rev: entry.rev,
+  change: entry.change,
+  void: entry.void,
+  slot: idField('a slot').required(),
+  n: wholeField('the number of the set in its slot', 1, 99).required(),
+  state: choiceField(['done', 'failed', 'notDone']),
+  exercise: exerciseField(),
+  variant: textField('a variant', 60),
+  load: loadField(),
+  reps: wholeField('reps', 0, 100),
+  rir: wholeField('reps in reserve', 0, 10),
+})

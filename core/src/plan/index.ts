@@ -1,0 +1,7 @@
+export type { EstimateSeen, Evidence, LastTime } from './evidence.ts'
+export { isDone, maxFor, maxOf } from './evidence.ts'
+export { formatGroup, formatGroups } from './line.ts'
+export { planMember, type Planned, type When } from './planMember.ts'
+export { snapshot } from './show.ts'
+export * from './types.ts'
+export type { Verdict } from './verdict.ts'

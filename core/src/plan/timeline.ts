@@ -1,0 +1,54 @@
+import { resolve } from '../member/resolve.ts'
+import type { Fact, Member, SessionLog } from '../member/types.ts'
+import { formatDay, type Day } from '../units/index.ts'
+import type { Finding } from './types.ts'
+
+/** What happened, in order: on each day the facts that act from it, then its sessions. */
+export type Happening = { day: Day; fact: Fact } | { day: Day; log: SessionLog; isOver: boolean }
+
+/**
+ * Facts and logs as one row of happenings up to today, the same for any order of arrival: by training date, then the
+ * session's ordinal on that day, then id. What is dated after today drives no load; it is kept and named.
+ */
+export function timeline(
+  { facts, logs }: Member,
+  today: Day,
+): { happenings: Happening[]; findings: Finding[] } {
+  const findings: Finding[] = []
+  const dated = <T extends { date: Day; id: string }>(entry: T, what: string): boolean => {
+    if (entry.date <= today) return true
+    findings.push({
+      where: entry.id,
+      what: `This ${what} is dated ${formatDay(entry.date)}, after today: it counts from that day on.`,
+      next: 'Correct its date if it has happened already.',
+    })
+    return false
+  }
+  const acting = resolve(facts)
+    .filter((fact) => dated(fact, 'entry'))
+    .filter((fact) => fact.actsFrom <= today)
+  const trained = resolve(logs)
+    .filter((log) => dated(log, 'session'))
+    .map((log) => ({ ...log, sets: resolve(log.sets) }))
+    .sort(bySession)
+  const happenings: Happening[] = [
+    ...acting.sort(byDay).map((fact) => ({ day: actsOn(fact), fact })),
+    ...trained.map((log, i) => ({ day: log.date, log, isOver: isOver(log, trained.slice(i + 1), today) })),
+  ]
+  return { happenings: happenings.sort((a, b) => compare(a.day, b.day) || rank(a) - rank(b)), findings }
+}
+
+/** A session is over when it is closed, when a later one of its enrolment starts, or when its date has passed. */
+function isOver(log: SessionLog, later: SessionLog[], today: Day): boolean {
+  return log.closed || log.date < today || later.some(({ enrolment }) => enrolment === log.enrolment)
+}
+
+/** A fact acts from its stated day, never before its own date. */
+const actsOn = (fact: Fact): Day => (fact.actsFrom < fact.date ? fact.date : fact.actsFrom)
+
+const rank = (happening: Happening): number => ('fact' in happening ? 0 : 1)
+const compare = (a: string | number, b: string | number): number => (a < b ? -1 : a > b ? 1 : 0)
+const byDay = (a: Fact, b: Fact): number =>
+  compare(actsOn(a), actsOn(b)) || compare(a.date, b.date) || compare(a.id, b.id)
+const bySession = (a: SessionLog, b: SessionLog): number =>
+  compare(a.date, b.date) || compare(a.ordinal, b.ordinal) || compare(a.id, b.id)

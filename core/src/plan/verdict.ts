@@ -1,0 +1,51 @@
+import type { SetLog, ShownGroup } from '../member/types.ts'
+import { lowest } from '../template/types.ts'
+import { compareLoads, type Load } from '../units/index.ts'
+import { liftKey, type Lift } from '../library/index.ts'
+import { isDone } from './evidence.ts'
+
+/** What became of a slot, judged by what was shown. */
+export type Verdict = 'hit' | 'miss' | 'skip' | 'light' | 'not comparable'
+
+/**
+ * Compares the prescribed sets, in order, with what was shown. A hit meets every one; a miss was attempted and fell
+ * short; nothing attempted is a skip; zero reps in a set that is not marked failed counts as not done. Extra sets count
+ * for nothing here. Less because of plates, or another lift than the one shown, is not comparable.
+ */
+export function judge(lift: Lift, groups: ShownGroup[], sets: SetLog[], light: boolean): Verdict {
+  const asked = groups.flatMap((group) => Array.from({ length: group.sets }, () => group))
+  const byNumber = new Map(sets.map((set) => [set.n, set]))
+  const own = asked.map((group, i) => ({ group, set: byNumber.get(i + 1) }))
+  const attempted = sets.some((set) => isDone(set) || set.state === 'failed')
+  if (!attempted) return 'skip'
+  if (light) return 'light'
+  if (sets.some((set) => liftKey(set) !== liftKey(lift))) return 'not comparable'
+  if (groups.some(({ missing, short }) => missing || short)) return 'not comparable'
+  return own.every(({ group, set }) => meets(group, set)) ? 'hit' : 'miss'
+}
+
+function meets({ reps, load }: ShownGroup, set: SetLog | undefined): boolean {
+  if (!set || !isDone(set) || (set.reps ?? 0) < lowest(reps)) return false
+  if (!load) return true
+  return set.load !== undefined && compareLoads(set.load, load) >= 0
+}
+
+/**
+ * What a verdict counts for when a late or corrected log has moved the replayed load away from the shown one: a hit counts
+ * for the load it was made at (below the replayed one it holds, above it steps from there); a miss above the replayed
+ * load changes nothing. Null where the rule hears nothing.
+ */
+export function settle(
+  verdict: Verdict,
+  shown: Load,
+  replayed: Load,
+): { verdict: 'hit' | 'miss' | 'hold'; target: Load } | null {
+  const moved = compareLoads(shown, replayed)
+  if (verdict === 'hit')
+    return moved < 0
+      ? { verdict: 'hold', target: replayed }
+      : { verdict: 'hit', target: moved > 0 ? shown : replayed }
+  if (verdict === 'miss') return moved > 0 ? null : { verdict: 'miss', target: replayed }
+  if (verdict === 'not comparable') return { verdict: 'hold', target: replayed }
+  return null
+}

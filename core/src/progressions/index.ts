@@ -1,0 +1,2 @@
+// Loads that rise session by session.
+export { linear } from './linear.ts'

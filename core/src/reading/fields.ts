@@ -1,0 +1,91 @@
+import { array, mixed, number, object, string, type ObjectShape } from 'yup'
+import { exerciseIds, type ExerciseId } from '../library/index.ts'
+import { isDay, type Load, type Step } from '../units/index.ts'
+
+/**
+ * The fields that files are made of. Each says in `expected` what it takes: errors quote it, and the JSON Schema and the
+ * reference are generated from the same description.
+ */
+export const strictObject = <S extends ObjectShape>(shape: S) => object(shape).noUnknown().strict()
+
+export const numberField = (expected: string, from: number, to: number) =>
+  number().strict().min(from).max(to).meta({ expected })
+
+export const wholeField = (what: string, from: number, to: number) =>
+  numberField(`${what}, a whole number from ${from} to ${to}`, from, to).integer()
+
+/** Above 0, at most 150: lowering-only work may pass 100. */
+export const percentField = () =>
+  number().strict().moreThan(0).max(150).meta({ expected: 'a percent above 0, at most 150' })
+
+export const idField = (what = 'an id') =>
+  string()
+    .strict()
+    .matches(/^[\w.:-]{1,80}$/)
+    .meta({ expected: `${what}: 1 to 80 letters, digits and - _ . :` })
+
+export const textField = (what: string, most = 200) =>
+  string()
+    .strict()
+    .trim()
+    .min(1)
+    .max(most)
+    .meta({ expected: `${what}, 1 to ${most} characters` })
+
+export const choiceField = <const T extends string>(choices: readonly T[]) =>
+  string()
+    .strict()
+    .oneOf(choices)
+    .meta({ expected: `one of ${choices.join(', ')}` })
+
+export const dayField = () =>
+  string()
+    .strict()
+    .test('day', (value) => value === undefined || isDay(value))
+    .meta({ expected: 'a day like 2026-03-02', json: { type: 'string', format: 'date' } })
+
+export const exerciseField = () =>
+  mixed<ExerciseId>((value): value is ExerciseId => exerciseIds.includes(value as ExerciseId)).meta({
+    expected: 'an exercise of the library',
+    json: { enum: exerciseIds },
+  })
+
+/** A load on the bar: above 0, at most 1,000, in kg or lb. */
+export const loadField = () =>
+  strictObject({
+    value: number()
+      .strict()
+      .moreThan(0)
+      .max(1000)
+      .required()
+      .meta({ expected: 'a load above 0, at most 1000' }),
+    unit: choiceField(['kg', 'lb']).required(),
+  })
+    .default(undefined)
+    .meta({ expected: 'a load like {"value": 60, "unit": "kg"}' })
+
+/** A step in both units, each above 0 and at most `most`. */
+export const stepField = (most = 1000) => {
+  const amount = () =>
+    number()
+      .strict()
+      .moreThan(0)
+      .max(most)
+      .required()
+      .meta({ expected: `a number above 0, at most ${most}` })
+  return strictObject({ kg: amount(), lb: amount() })
+    .default(undefined)
+    .meta({ expected: 'a step in both units, like {"kg": 2.5, "lb": 5}' })
+}
+
+export const listField = (what: string, most: number) =>
+  array()
+    .strict()
+    .min(1)
+    .max(most)
+    .meta({ expected: `${what}, a list of 1 to ${most}` })
+
+/** Anything here: it is read piece by piece afterwards. */
+export const laterField = (expected: string, json: object = {}) => mixed<object>().meta({ expected, json })
+
+export type { Load, Step }

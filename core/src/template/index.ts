@@ -1,0 +1,5 @@
+export * from './cells.ts'
+export * from './edit.ts'
+export * from './read.ts'
+export { limits } from './shape.ts'
+export * from './types.ts'

@@ -1,0 +1,272 @@
+import { readFileSync } from 'node:fs'
+import { describe, expect, test } from '@jest/globals'
+import fc from 'fast-check'
+import { readMember } from '../member/index.ts'
+import { formatIssue, parseJson } from '../reading/index.ts'
+import {
+  applyCommand,
+  formatCell,
+  invert,
+  isConflict,
+  parseCell,
+  readTemplate,
+  type Command,
+  type Template,
+} from './index.ts'
+
+type Json = Record<string, unknown>
+const good = (): Json =>
+  JSON.parse(
+    readFileSync(new URL('../../fixtures/plus-set-and-light-week/template.json', import.meta.url), 'utf8'),
+  )
+const template = readTemplate(good()).template as Template
+
+/** The good template with one place of it changed; undefined removes. */
+function bad(path: string, value: unknown): unknown {
+  const made = good()
+  const keys = path.split('.')
+  const last = keys.pop() as string
+  const parent = keys.reduce<Json>((at, key) => at[key] as Json, made)
+  if (value === undefined) delete parent[last]
+  else parent[last] = value
+  return made
+}
+const errors = (input: unknown): string[] => (readTemplate(input).issues ?? []).map(formatIssue)
+
+describe('reading a template', () => {
+  test.each<[string, string, unknown, string]>([
+    ['an unknown key', 'colour', 'red', 'colour: expected one of the keys format, name'],
+    [
+      'an unknown key deep inside',
+      'slots.bench.rows.p.0.0.wieght',
+      60,
+      'slots.bench.rows.p[0][0].wieght: expected one of the keys id, sets',
+    ],
+    [
+      'a percent of 0',
+      'slots.bench.rows.p.0.0.load.percent',
+      0,
+      'slots.bench.rows.p[0][0].load.percent: expected a percent above 0, at most 150; got 0.',
+    ],
+    ['a percent of 400', 'slots.bench.rows.p.0.0.load.percent', 400, 'got 400.'],
+    ['a percent that is text', 'slots.bench.rows.p.0.0.load.percent', '75', 'got "75".'],
+    [
+      'rows that do not add up',
+      'slots.bench.rows.p',
+      [[], []],
+      'slots.bench.rows.p: expected 4 rows, one for each week of the phase, or one row for all of them; got a list of 2.',
+    ],
+    [
+      'a slot that is missing',
+      'slots.row',
+      undefined,
+      'sessions.d.parts[0].slots[1]: expected a slot of this template; got "row". There are: bench.',
+    ],
+    [
+      'a session that is missing',
+      'phases.0.rotation',
+      ['x'],
+      'phases[0].rotation[0]: expected a session of this template; got "x".',
+    ],
+    [
+      'an unknown exercise, spelled nearly right',
+      'slots.bench.exercise',
+      'bench press',
+      'got "bench press". Write "benchPress".',
+    ],
+    [
+      'an unknown load',
+      'slots.bench.rows.p.0.0.load.of',
+      'moon',
+      'expected one of free, max, none, progression, trainingMax; got "moon".',
+    ],
+    ['no training max', 'trainingMax', undefined, 'expected a template with "trainingMax"'],
+    ['a light week that is heavier', 'phases.0.light.0.do.by', 5, 'A light week is never heavier.'],
+    [
+      'a light week after the end',
+      'phases.0.light.0.where.weeks',
+      [9],
+      'expected a week of this phase, 1 to 4; got 9.',
+    ],
+    ['a computed load on body weight', 'slots.bench.exercise', 'pullUp', 'Body-weight work takes'],
+    ['another format', 'format', 2, 'format: expected the number 1; got 2.'],
+    [
+      'a missing name',
+      'name',
+      undefined,
+      'name: expected the name of the template, 1 to 120 characters; got nothing. Add it.',
+    ],
+    [
+      'sets that are no number',
+      'slots.bench.rows.p.0.0.sets',
+      'three',
+      'sets: expected sets, a whole number from 1 to 30; got "three".',
+    ],
+    ['phases that are no list', 'phases', {}, 'phases: expected phases, a list of 1 to 24'],
+  ])('locates %s', (_, path, value, message) => {
+    expect(errors(bad(path, value)).join('\n')).toContain(message)
+  })
+
+  test.each([null, 7, 'text', [], {}])('refuses %j with an error, not an exception', (input) => {
+    expect(errors(input).length).toBeGreaterThan(0)
+  })
+
+  test('stops at a hundred faults', () => {
+    const rows = Array.from({ length: 4 }, () =>
+      Array.from({ length: 12 }, () => ({ sets: 0, goal: {}, load: {}, x: 1 })),
+    )
+    expect(errors(bad('slots.bench.rows.p', rows))).toHaveLength(100)
+  })
+
+  test('never throws, whatever JSON comes', () => {
+    fc.assert(fc.property(fc.jsonValue(), (value) => expect(readTemplate(value).template).toBeUndefined()))
+  })
+
+  test('reads what it has read to the same thing', () => {
+    expect(readTemplate(JSON.parse(JSON.stringify(template))).template).toEqual(template)
+  })
+
+  test('says where text stops being JSON', () => {
+    expect(
+      formatIssue(parseJson('{\n "a": 1,\n "b" 2 }').issue ?? { path: '', expected: '', got: '' }),
+    ).toContain('line 3: expected JSON')
+  })
+})
+
+describe('reading a member', () => {
+  const member = (change: Json): Json => ({
+    format: 1,
+    enrolment: { start: '2026-03-02' },
+    facts: [],
+    ...change,
+  })
+  const faults = (change: Json) =>
+    (readMember(member(change), template, 'v').issues ?? []).map(formatIssue).join('\n')
+  const set = { slot: 'bench', n: 1, reps: 5, load: { value: 60, unit: 'kg' } }
+  test.each<[string, Json, string]>([
+    [
+      'a day that does not exist',
+      { enrolment: { start: '2026-02-30' } },
+      'enrolment.start: expected a day like 2026-03-02; got "2026-02-30".',
+    ],
+    [
+      'an unknown fact',
+      { facts: [{ kind: 'mood', date: '2026-03-02' }] },
+      'facts[0].kind: expected one of max, unit, home, equipment; got "mood".',
+    ],
+    [
+      'a negative load',
+      { logs: [{ date: '2026-03-02', position: 1, sets: [{ ...set, load: { value: -5, unit: 'kg' } }] }] },
+      'logs[0].sets[0].load.value: expected a load above 0, at most 1000; got -5.',
+    ],
+    [
+      'a slot of another template',
+      { logs: [{ date: '2026-03-02', position: 1, sets: [{ ...set, slot: 'x' }] }] },
+      'logs[0].sets[0].slot: expected a slot of the template, or an exercise beside it; got "x".',
+    ],
+    [
+      'twelve reps as a max',
+      {
+        facts: [
+          {
+            kind: 'max',
+            exercise: 'backSquat',
+            load: { value: 60, unit: 'kg' },
+            reps: 12,
+            date: '2026-03-02',
+          },
+        ],
+      },
+      'facts[0].reps: expected reps, a whole number from 1 to 10; got 12.',
+    ],
+  ])('locates %s', (_, change, message) => expect(faults(change)).toContain(message))
+})
+
+describe('a cell', () => {
+  const slot = template.slots.bench as Template['slots'][string]
+  const group = slot.rows.p?.[0]?.[0] as NonNullable<
+    Template['slots'][string]['rows'][string]
+  >[number][number]
+  const parse = (field: Parameters<typeof parseCell>[0], text: string) =>
+    parseCell(field, text, group, slot, template)
+  test.each<[Parameters<typeof parseCell>[0], string, unknown]>([
+    ['sets', '5', 5],
+    ['goal', '8-10', { reps: { from: 8, to: 10 } }],
+    ['goal', '5+', { reps: 5, plus: 'last' }],
+    ['load', '77.5', { of: 'trainingMax', percent: 77.5 }],
+    ['load', '80 % 1rm', { of: 'max', percent: 80 }],
+    ['load', 'free', { of: 'free' }],
+    ['rest', '1:30', 90],
+    ['rest', '3 min', 180],
+    ['rest', '', null],
+    ['rir', '2', 2],
+  ])('%s reads "%s"', (field, text, value) => expect(parse(field, text)).toEqual({ value }))
+  test.each<[Parameters<typeof parseCell>[0], string]>([
+    ['sets', '0'],
+    ['sets', '31'],
+    ['goal', '10-8'],
+    ['goal', 'five'],
+    ['load', '400%'],
+    ['load', '0'],
+    ['load', 'rule'],
+    ['rest', '45 min'],
+    ['rir', '-1'],
+  ])('%s refuses "%s" in a sentence', (field, text) => expect(parse(field, text).error).toMatch(/\.$/))
+  test('is typed as it is shown', () => {
+    for (const field of ['sets', 'goal', 'load', 'rir', 'rest'] as const) {
+      expect(parse(field, formatCell(field, group))).toEqual({ value: group[field] ?? null })
+    }
+  })
+})
+
+describe('an edit', () => {
+  const cell: Command = {
+    do: 'setCell',
+    slot: 'bench',
+    phase: 'p',
+    row: 0,
+    group: 'work',
+    field: 'sets',
+    from: 3,
+    to: 5,
+  }
+  const commands: Command[] = [
+    cell,
+    { do: 'setName', from: template.name, to: 'Spring bench' },
+    { do: 'setExercise', slot: 'row', from: { exercise: 'dumbbellRow' }, to: { exercise: 'seatedCableRow' } },
+    {
+      do: 'addSlot',
+      slot: 'curl',
+      session: 'd',
+      after: 'bench',
+      value: { ...(template.slots.row as Template['slots'][string]) },
+    },
+    {
+      do: 'removeSlot',
+      slot: 'row',
+      session: 'd',
+      after: 'bench',
+      value: template.slots.row as Template['slots'][string],
+    },
+  ]
+  test.each([...commands, { do: 'several', commands: commands.slice(0, 4) } as Command])(
+    'is taken back by its inverse: $do',
+    (command) => {
+      const done = applyCommand(template, command)
+      if (isConflict(done)) throw new Error(done.conflict)
+      expect(done).not.toEqual(template)
+      expect(applyCommand(done, invert(command))).toEqual(template)
+    },
+  )
+  test('leaves what it does not touch shared', () => {
+    const done = applyCommand(template, cell) as Template
+    expect(done.slots.row).toBe(template.slots.row)
+    expect(template.slots.bench?.rows.p?.[0]?.[0]?.sets).toBe(3)
+  })
+  test('says so where somebody changed the same value since', () => {
+    const theirs = applyCommand(template, { ...cell, to: 4 }) as Template
+    expect(applyCommand(theirs, cell)).toEqual({
+      conflict: 'The cell sets of bench has been changed since: it is 4 now.',
+    })
+  })
+})

@@ -1,0 +1,49 @@
+/** A mass on a bar, in the hand, or a max. `value` is in `unit`, never negative, never NaN. */
+export type Load = { value: number; unit: Unit }
+export type Unit = 'kg' | 'lb'
+
+/** An added step, written in both units and never converted: 2.5 kg is not 5.51 lb to anyone who loads a bar. */
+export type Step = { kg: number; lb: number }
+
+/** The international pound, exact (United States and Commonwealth agreement of 1959; NIST Handbook 44). */
+export const kgPerLb = 0.45359237
+
+/**
+ * Cuts a number to 0.0001, the finest grain that a load, max or percent carries between steps of the computation.
+ * `snap(0.1 + 0.2)` is 0.3.
+ */
+export function snap(value: number): number {
+  return Math.round(value * 10000) / 10000
+}
+
+/** The same mass in `unit`, cut to 0.0001 of it. `inUnit({ value: 100, unit: 'kg' }, 'lb')` is 220.4623 lb. */
+export function inUnit(load: Load, unit: Unit): Load {
+  if (load.unit === unit) return load
+  return { value: snap(unit === 'kg' ? load.value * kgPerLb : load.value / kgPerLb), unit }
+}
+
+/** `percent` of a load, not rounded to plates. `scale({ value: 100, unit: 'kg' }, 75)` is 75 kg. */
+export function scale(load: Load, percent: number): Load {
+  return { value: snap((load.value * percent) / 100), unit: load.unit }
+}
+
+/** A load with a step added in its own unit; the step stays exact. */
+export function addStep(load: Load, step: Step): Load {
+  return { value: snap(load.value + step[load.unit]), unit: load.unit }
+}
+
+/** Below zero when `a` is lighter than `b`, above when heavier, 0 within 0.0001 of a's unit. */
+export function compareLoads(a: Load, b: Load): number {
+  const difference = snap(a.value - inUnit(b, a.unit).value)
+  return Math.abs(difference) <= 0.0001 ? 0 : difference
+}
+
+/** "62.5 kg": at most two decimals, none that are zero. */
+export function formatLoad(load: Load): string {
+  return `${formatNumber(load.value)} ${load.unit}`
+}
+
+/** A number with at most two decimals and no trailing zeros. */
+export function formatNumber(value: number): string {
+  return String(Math.round(value * 100) / 100)
+}

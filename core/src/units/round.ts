@@ -1,0 +1,43 @@
+import { inUnit, snap, type Load } from './load.ts'
+import type { Makeable } from './rack.ts'
+
+/** Which way to go when the meant load cannot be made. Ties of `nearest` go up. */
+export type Way = 'nearest' | 'down' | 'up'
+
+/** What rounding met: the meant load was below the least there is (the empty bar), or above the most. */
+export type Met = 'exact' | 'rounded' | 'floor' | 'top'
+
+/**
+ * The one rounding of the product: from a meant load to one that the rack makes, in the rack's unit.
+ * The meant load is cut to 0.0001 first. Never below the empty bar, never above the plates there are; `met` says which. Of an empty list it throws.
+ * 61.25 kg on a 20 kg bar with 1.25 kg plates: nearest 62.5 (a tie goes up), down 60.
+ */
+export function round(meant: Load, can: Makeable, way: Way): { load: Load; met: Met } {
+  const value = snap(inUnit(meant, can.unit).value)
+  const at = lastAtOrBelow(can.loads, value)
+  const below = can.loads[at]
+  const above = can.loads[at + 1]
+  const as = (v: number, met: Met) => ({ load: { value: v, unit: can.unit }, met })
+  if (below === undefined) return as(least(can), 'floor')
+  if (below === value) return as(below, 'exact')
+  if (above === undefined) return as(below, 'top')
+  if (way === 'down') return as(below, 'rounded')
+  if (way === 'up') return as(above, 'rounded')
+  return as(snap(value - below) < snap(above - value) ? below : above, 'rounded')
+}
+
+function least({ loads }: Makeable): number {
+  if (loads[0] === undefined) throw new Error('missing loads: nothing can be made')
+  return loads[0]
+}
+
+function lastAtOrBelow(sorted: number[], value: number): number {
+  let low = 0
+  let high = sorted.length
+  while (low < high) {
+    const middle = (low + high) >> 1
+    if ((sorted[middle] as number) <= value) low = middle + 1
+    else high = middle
+  }
+  return low - 1
+}

@@ -1,0 +1,55 @@
+import js from '@eslint/js'
+import reactHooks from 'eslint-plugin-react-hooks'
+import globals from 'globals'
+import tseslint from 'typescript-eslint'
+
+export default tseslint.config(
+  { ignores: ['**/dist/', '**/node_modules/', '.data/', '.cache/', 'playwright-report/', 'test-results/'] },
+  js.configs.recommended,
+  ...tseslint.configs.recommended,
+  {
+    languageOptions: { globals: { ...globals.node, ...globals.browser } },
+    rules: {
+      '@typescript-eslint/no-unused-vars': ['error', { argsIgnorePattern: '^_' }],
+      '@typescript-eslint/no-explicit-any': 'error',
+      eqeqeq: 'error',
+    },
+  },
+  { files: ['**/*.cjs'], languageOptions: { sourceType: 'commonjs' } },
+  {
+    // The engine has no clock, no dice and no process.
+    files: ['core/src/**/*.ts'],
+    ignores: ['core/src/**/*.test.ts'],
+    rules: {
+      'no-restricted-globals': ['error', 'process', 'window', 'document', 'fetch', 'console', 'performance'],
+      'no-restricted-properties': [
+        'error',
+        { object: 'Date', property: 'now', message: 'The core has no clock: take today as an argument.' },
+        {
+          object: 'Math',
+          property: 'random',
+          message: 'The core rolls no dice: take random as an argument.',
+        },
+      ],
+      'no-restricted-syntax': [
+        'error',
+        {
+          selector: 'NewExpression[callee.name="Date"][arguments.length=0]',
+          message: 'The core has no clock.',
+        },
+      ],
+    },
+  },
+  {
+    // Only one file reads the environment.
+    files: ['server/src/**/*.ts'],
+    ignores: ['server/src/settings.ts', 'server/src/**/*.test.ts', 'server/src/testing/**'],
+    rules: {
+      'no-restricted-properties': [
+        'error',
+        { object: 'process', property: 'env', message: 'settings.ts reads it.' },
+      ],
+    },
+  },
+  { files: ['web/src/**/*.{ts,tsx}'], ...reactHooks.configs.flat['recommended-latest'] },
+)
