@@ -1,0 +1,21 @@
+import type { Enrolment, Member } from '@young-oak/core/member'
+import type { Template } from '@young-oak/core/template'
+
+/** A member as a writer's list shows them. */
+export type MemberLine = {
+  id: string
+  name: string
+  programs: string[]
+  lastSession: string | null
+  sessionsIn28Days: number
+  /** Whether the signed-in writer is the one assigned, and may open the member's training data. */
+  isMine: boolean
+}
+
+/** Everything that plans one member: what the writer's worker and the phone compute from. */
+export type MemberFile = {
+  name: string
+  member: Member
+  enrolments: Enrolment[]
+  versions: Record<string, Template>
+}

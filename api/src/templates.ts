@@ -1,0 +1,59 @@
+import { array, mixed, object, string, type InferType } from 'yup'
+import type { Command, Template } from '@young-oak/core/template'
+import { isDay } from '@young-oak/core/units'
+
+const commandNames = ['setName', 'setCell', 'setExercise', 'setParams', 'addSlot', 'removeSlot', 'several']
+
+/** A command's own values are checked against the whole template once it is applied. */
+export const editsSchema = object({
+  edits: array()
+    .of(
+      object({
+        id: string().uuid().required(),
+        command: mixed<Command>((value): value is Command =>
+          commandNames.includes((value as Command)?.do),
+        ).required(),
+      }).noUnknown(),
+    )
+    .min(1)
+    .max(200)
+    .required(),
+}).noUnknown()
+export type Edits = InferType<typeof editsSchema>
+
+export const importSchema = object({
+  template: mixed<object>().required('Choose a template file.'),
+}).noUnknown()
+
+export const publishSchema = object({
+  members: array().of(string().uuid().required()).min(1, 'Choose at least one member.').max(2000).required(),
+  start: string()
+    .required('Choose a start date.')
+    .test('day', 'This day does not exist.', (value) => isDay(value)),
+  note: string().max(2000, 'A note has at most 2,000 characters.').defined(),
+}).noUnknown()
+export type Publish = InferType<typeof publishSchema>
+
+export type TemplateLine = {
+  id: string
+  name: string
+  weeks: number
+  perWeek: number
+  slots: number
+  /** The newest version, or null while nothing has been published. */
+  version: number | null
+  members: number
+  changedSince: boolean
+}
+
+export type TemplateView = {
+  id: string
+  revision: number
+  draft: Template
+  versions: { number: number; note: string; publishedAt: string; members: number }[]
+}
+
+/** The answer to edits: the revision after them, or where the first one no longer fits. */
+export type EditsAnswer = { revision: number; conflict?: { id: string; message: string } }
+
+export type PublishAnswer = { number: number; members: number }

@@ -1,0 +1,135 @@
+import { array, mixed, number, object, string, type InferType } from 'yup'
+import type { Enrolment } from '@young-oak/core/member'
+import { exerciseIds, type ExerciseId } from '@young-oak/core/library'
+import { formulaKinds, mostReps, type FormulaKind } from '@young-oak/core/maxes'
+import type { Evidence, Finding, Plan } from '@young-oak/core/plan'
+import type { SessionLog } from '@young-oak/core/member'
+import { isDay, type Unit } from '@young-oak/core/units'
+
+/** The heaviest load that is taken for a lift rather than for a slip of the thumb. */
+export const heaviest: Record<Unit, number> = { kg: 500, lb: 1100 }
+
+const exercise = () =>
+  mixed<ExerciseId>((value): value is ExerciseId => exerciseIds.includes(value as ExerciseId))
+const day = () =>
+  string().test('day', 'This day does not exist.', (value) => value === undefined || isDay(value))
+
+export const loadSchema = object({
+  value: number()
+    .typeError('Enter the load as a number.')
+    .required('Enter the load.')
+    .moreThan(0, 'A load is more than 0.')
+    .test('heaviest', (value, context) => {
+      const unit = (context.parent as { unit?: Unit }).unit ?? 'kg'
+      return (
+        value <= heaviest[unit] ||
+        context.createError({
+          message: `More than ${heaviest[unit]} ${unit} is not taken: check the number.`,
+        })
+      )
+    }),
+  unit: mixed<Unit>((value): value is Unit => value === 'kg' || value === 'lb').required('Choose kg or lb.'),
+})
+
+export const repsSchema = number()
+  .typeError('Enter the reps as a number.')
+  .integer('Reps are whole.')
+  .min(0, 'Reps cannot be less than 0.')
+  .max(100, 'More than 100 reps is not taken: check the number.')
+
+export const maxSchema = object({
+  exercise: exercise().required('Choose a lift.'),
+  variant: string().max(60).optional(),
+  load: loadSchema.required(),
+  reps: repsSchema
+    .required('Enter the reps.')
+    .min(1, 'At least one rep.')
+    .max(mostReps, `An estimate takes at most ${mostReps} reps: use a heavier set.`),
+  formula: mixed<FormulaKind>((value): value is FormulaKind =>
+    formulaKinds.includes(value as FormulaKind),
+  ).required(),
+  date: day().required(),
+  today: day().required(),
+}).noUnknown()
+export type GivenMax = InferType<typeof maxSchema>
+
+export const setSchema = object({
+  slot: string().max(80).required(),
+  n: number().integer().min(1).max(99).required(),
+  exercise: exercise().required(),
+  variant: string().max(60).optional(),
+  state: mixed<'done' | 'failed' | 'notDone'>((v): v is 'done' | 'failed' | 'notDone' =>
+    ['done', 'failed', 'notDone'].includes(v as string),
+  ).required(),
+  load: loadSchema.default(undefined).optional(),
+  reps: repsSchema.optional(),
+}).noUnknown()
+export type GivenSet = InferType<typeof setSchema>
+
+/**
+ * What a phone did, in order: each operation is applied in a transaction of its own and answered by itself, and may be sent
+ * again until it has been answered.
+ */
+export type Operation =
+  | { id: string; kind: 'start'; enrolment: string; position: number; date: string }
+  | { id: string; kind: 'set'; session: string; rev: number; set: GivenSet }
+  | { id: string; kind: 'close'; session: string }
+
+/** The envelope; each operation is checked by itself, so that a bad one never blocks the others. */
+export const operationsSchema = object({
+  operations: array().of(mixed<object>().required()).min(1).max(200).required(),
+}).noUnknown()
+
+const id = () => string().uuid().required()
+export const operationSchemas = {
+  start: object({
+    id: id(),
+    kind: string().required(),
+    enrolment: string().uuid().required(),
+    position: number().integer().min(1).max(1000).required(),
+    date: day().required(),
+  }).noUnknown(),
+  set: object({
+    id: id(),
+    kind: string().required(),
+    session: string().max(200).required(),
+    rev: number().integer().min(1).max(1_000_000).required(),
+    set: setSchema.required(),
+  }).noUnknown(),
+  close: object({ id: id(), kind: string().required(), session: string().max(200).required() }).noUnknown(),
+}
+
+export type OperationAnswer =
+  | { id: string; result: 'stored' | 'already had' }
+  | { id: string; result: 'conflict'; kept: string }
+  | { id: string; result: 'refused'; reason: string }
+
+/** A member's own screen: plans of this week, the sessions that are open, and what is known of them. */
+export type TodayView = {
+  programs: { enrolment: string; name: string; note?: string; plan: Plan }[]
+  enrolments: Enrolment[]
+  logs: SessionLog[]
+  evidence: Evidence
+  findings: Finding[]
+}
+
+export type MaxesView = {
+  unit: Unit
+  maxes: {
+    exercise: ExerciseId
+    variant?: string
+    load: { value: number; unit: Unit }
+    date: string
+    set?: string
+    formula?: string
+  }[]
+  estimates: {
+    exercise: ExerciseId
+    variant?: string
+    load: { value: number; unit: Unit }
+    date: string
+    set: string
+  }[]
+  /** Lifts that a current program needs a max of, and has none. */
+  needed: { exercise: ExerciseId; variant?: string }[]
+}

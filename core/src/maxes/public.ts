@@ -1,0 +1,2 @@
+export * from './estimate.ts'
+export * from './registry.ts'

@@ -1,0 +1,199 @@
+// Fills an empty database with the demo's gym, people, templates and six weeks of training; leaves a filled one alone.
+import { randomUUID } from 'node:crypto'
+import type { Enrolment, Fact, SessionLog } from '@young-oak/core/member'
+import { readTemplate, type Template } from '@young-oak/core/template'
+import { addDays, type Day, type Rack } from '@young-oak/core/units'
+import { migrate } from '@young-oak/server/database/migrate'
+import { connect } from '@young-oak/server/database/open'
+import { demoAccounts } from '@young-oak/server/features/accounts/demoAccounts'
+import { hashPassword } from '@young-oak/server/features/accounts/password'
+import { readSettings } from '@young-oak/server/settings'
+import { dice } from './dice.ts'
+import { beginners, gym, place, racks, rowers, staff, type Person } from './gym.ts'
+import { simulate, startingFacts } from './simulate.ts'
+import { estuaryWaves, tidewayBase } from './templates.ts'
+
+const weeksOfLogs = 6
+type Db = ReturnType<typeof connect>
+
+async function main(): Promise<void> {
+  const { ownerUrl } = readSettings()
+  await migrate(ownerUrl)
+  const db = connect(ownerUrl)
+  try {
+    if (await db('gym').first('id')) return
+    process.stdout.write('Filling in the demo data …\n')
+    await db.transaction((transaction) => fill(transaction as unknown as Db, localDay()))
+  } finally {
+    await db.destroy()
+  }
+}
+
+async function fill(db: Db, today: Day): Promise<void> {
+  const start = addDays(mondayOf(today), -7 * weeksOfLogs)
+  const [{ id: gymId }] = await db('gym').insert(gym).returning('id')
+  await db('place').insert({ gym_id: gymId, ...place })
+  await db('place_equipment').insert({
+    gym_id: gymId,
+    place_id: place.id,
+    acts_from: addDays(start, -30),
+    racks: JSON.stringify(racks),
+  })
+  const password = await hashPassword(demoAccounts[0]?.password ?? '')
+  const seats: Record<string, string> = {}
+  for (const { email, name, role } of staff) {
+    const account_id = await insertAccount(db, email, password)
+    const [row] = await db('staff').insert({ gym_id: gymId, account_id, name, role }).returning('id')
+    seats[email] = row.id
+  }
+  const groups = [
+    {
+      people: beginners,
+      template: tidewayBase,
+      writer: seats['wren@demo.example'] as string,
+      weekdays: [0, 2, 4],
+      seed: 11,
+    },
+    {
+      people: rowers,
+      template: estuaryWaves,
+      writer: seats['odell@demo.example'] as string,
+      weekdays: [0, 1, 3, 4],
+      seed: 23,
+    },
+  ]
+  for (const group of groups) await fillGroup(db, gymId, { ...group, start, today, password })
+}
+
+type Group = {
+  people: Person[]
+  template: Template
+  writer: string
+  weekdays: number[]
+  seed: number
+  start: Day
+  today: Day
+  password: string
+}
+
+/** A template, its first version, and the members who train on it. */
+async function fillGroup(
+  db: Db,
+  gymId: string,
+  { people, template, writer, weekdays, seed, start, today, password }: Group,
+): Promise<void> {
+  const { template: body, issues } = readTemplate(template)
+  if (!body) throw new Error(`invalid demo template "${template.name}": ${JSON.stringify(issues)}`)
+  const draft = JSON.stringify(body)
+  const [{ id: templateId }] = await db('template').insert({ gym_id: gymId, draft }).returning('id')
+  const note = 'First version.'
+  const [{ id: version }] = await db('template_version')
+    .insert({
+      gym_id: gymId,
+      template_id: templateId,
+      number: 1,
+      note,
+      body: draft,
+      staff_id: writer,
+      published_at: addDays(start, -3),
+    })
+    .returning('id')
+  for (const [i, person] of people.entries()) {
+    const account_id = await insertAccount(db, person.email, password)
+    const [{ id: memberId }] = await db('member')
+      .insert({ gym_id: gymId, account_id, name: person.name, writer_id: writer })
+      .returning('id')
+    const enrolment: Enrolment = { id: randomUUID(), segments: [{ from: start, version }] }
+    await db('enrolment').insert({
+      gym_id: gymId,
+      id: enrolment.id,
+      member_id: memberId,
+      template_id: templateId,
+    })
+    await db('enrolment_segment').insert({
+      gym_id: gymId,
+      enrolment_id: enrolment.id,
+      starts_on: start,
+      version_id: version,
+    })
+    const rack = racks.find(({ unit }) => unit === (person.unit ?? 'kg')) as Rack
+    const facts = startingFacts(person, rack, addDays(start, -3))
+    await insertFacts(db, gymId, memberId, facts)
+    const equipment: Fact = {
+      id: 'place',
+      rev: 1,
+      date: addDays(start, -30),
+      actsFrom: addDays(start, -30),
+      kind: 'equipment',
+      place: place.id,
+      racks,
+    }
+    const logs = simulate({
+      person,
+      facts: [equipment, ...facts],
+      enrolment,
+      version: body,
+      start,
+      until: today,
+      weekdays,
+      dice: dice(seed + i),
+    })
+    await insertLogs(db, gymId, memberId, logs)
+  }
+}
+
+async function insertAccount(db: Db, email: string, password_hash: string): Promise<string> {
+  const [row] = await db('account').insert({ email, password_hash }).returning('id')
+  return row.id
+}
+
+async function insertFacts(db: Db, gymId: string, memberId: string, facts: Fact[]): Promise<void> {
+  await db('fact').insert(
+    facts.map((fact) => ({
+      gym_id: gymId,
+      member_id: memberId,
+      id: fact.id,
+      rev: fact.rev,
+      change: fact.change,
+      date: fact.date,
+      body: JSON.stringify(fact),
+    })),
+  )
+}
+
+async function insertLogs(db: Db, gymId: string, memberId: string, logs: SessionLog[]): Promise<void> {
+  if (!logs.length) return
+  await db('session_log').insert(
+    logs.map((log) => ({
+      gym_id: gymId,
+      id: log.id,
+      member_id: memberId,
+      enrolment_id: log.enrolment,
+      date: log.date,
+      closed: log.closed,
+      copy: JSON.stringify(log),
+    })),
+  )
+  const sets = logs.flatMap((log) =>
+    log.sets.map((set) => ({
+      gym_id: gymId,
+      session_id: log.id,
+      id: set.id,
+      rev: set.rev,
+      change: set.change,
+      body: JSON.stringify(set),
+    })),
+  )
+  await db.batchInsert('set_entry', sets, 500)
+}
+
+function mondayOf(day: Day): Day {
+  return addDays(day, -((new Date(`${day}T00:00:00Z`).getUTCDay() + 6) % 7))
+}
+
+function localDay(): Day {
+  const now = new Date()
+  return new Date(now.getTime() - now.getTimezoneOffset() * 60_000).toISOString().slice(0, 10)
+}
+
+await main()

@@ -1,0 +1,202 @@
+import type { ExerciseId } from '@young-oak/core/library'
+import {
+  sessionLogId,
+  setLogId,
+  type Enrolment,
+  type Fact,
+  type Member,
+  type SessionLog,
+  type SetLog,
+  type ShownGroup,
+} from '@young-oak/core/member'
+import { planMember, snapshot, type Plan, type PlannedSession } from '@young-oak/core/plan'
+import type { Template } from '@young-oak/core/template'
+import {
+  addDays,
+  daysBetween,
+  inUnit,
+  makeable,
+  round,
+  type Day,
+  type Load,
+  type Rack,
+} from '@young-oak/core/units'
+import type { Dice } from './dice.ts'
+import type { Person } from './gym.ts'
+
+type Training = {
+  person: Person
+  facts: Fact[]
+  enrolment: Enrolment
+  version: Template
+  start: Day
+  until: Day
+  weekdays: number[]
+  dice: Dice
+}
+
+/**
+ * Lets a member train from their first day until today through the engine itself: each session is planned, shown and
+ * started as the app would, then done with the strength that the person has on that day.
+ */
+export function simulate({
+  person,
+  facts,
+  enrolment,
+  version,
+  start,
+  until,
+  weekdays,
+  dice,
+}: Training): SessionLog[] {
+  const member: Member = { facts, logs: [] }
+  for (let day = start; day < until; day = addDays(day, 1)) {
+    const weekday = daysBetween(start, day) % 7
+    const isOff = !weekdays.includes(weekday) || dice() > person.keen || isAway(person, start, day)
+    if (isOff) continue
+    const { plans } = planMember(
+      member,
+      [enrolment],
+      { [enrolment.segments[0]?.version ?? '']: version },
+      { today: day, through: 'week' },
+    )
+    const plan = plans[enrolment.id] as Plan
+    const session = plan.weeks.flatMap(({ places }) => places).find(({ position }) => position === plan.next)
+    if (session)
+      member.logs.push(train(plan, session, person, enrolment.id, day, daysBetween(start, day) / 7, dice))
+  }
+  return member.logs
+}
+
+/** The least keen take a week off in the third week. */
+const isAway = ({ keen }: Person, start: Day, day: Day): boolean =>
+  keen < 0.7 && Math.floor(daysBetween(start, day) / 7) === 2
+
+function train(
+  plan: Plan,
+  session: PlannedSession,
+  person: Person,
+  enrolment: string,
+  date: Day,
+  weeks: number,
+  dice: Dice,
+): SessionLog {
+  const id = sessionLogId(enrolment, session.position, 1)
+  const shown = snapshot(plan, session.position)
+  return {
+    id,
+    rev: 1,
+    change: `${id}:start`,
+    date,
+    enrolment,
+    position: session.position,
+    attempt: 1,
+    ordinal: 1,
+    closed: true,
+    ...(shown && { shown }),
+    sets: session.slots.flatMap((slot) => {
+      const asked = slot.groups.flatMap((group) =>
+        Array.from({ length: group.sets }, (_, i) => ({ group, isLast: i === group.sets - 1 })),
+      )
+      const mood = (dice() - 0.5) * 2
+      return asked.map(({ group, isLast }, i): SetLog => {
+        const load = group.load ?? chosenLoad(slot.exercise, person, group)
+        const reps = repsDone(slot.exercise, person, group, load, weeks, i, mood, isLast)
+        return {
+          id: setLogId(id, slot.slot, i + 1),
+          rev: 1,
+          change: `${id}:${slot.slot}:${i + 1}`,
+          slot: slot.slot,
+          n: i + 1,
+          exercise: slot.exercise,
+          state: 'done',
+          ...(load && { load }),
+          reps,
+        }
+      })
+    }),
+  }
+}
+
+/** Reps that the person has in them at this load today (Epley, the other way round), a little fewer set by set. */
+function repsDone(
+  exercise: ExerciseId,
+  person: Person,
+  group: ShownGroup,
+  load: Load | null,
+  weeks: number,
+  set: number,
+  mood: number,
+  isLast: boolean,
+): number {
+  const { from, to } = typeof group.reps === 'number' ? { from: group.reps, to: group.reps } : group.reps
+  const max = maxOf(exercise, person)
+  if (!load || !max || !group.load) return Math.max(from, Math.min(to, Math.round(to - set / 2 + mood)))
+  const now = max * (1 + (person.growth * weeks) / 100)
+  const possible = Math.floor(30 * (now / inUnit(load, 'kg').value - 1) - set * 0.4 + mood)
+  const wanted = group.plus && isLast ? Math.max(from, possible - 1) : to
+  return Math.max(1, Math.min(wanted, possible))
+}
+
+function maxOf(exercise: ExerciseId, person: Person): number | null {
+  const known: Partial<Record<ExerciseId, number>> = {
+    backSquat: person.squat,
+    benchPress: person.bench,
+    deadlift: person.deadlift,
+    overheadPress: person.press,
+    barbellRow: person.bench * 0.85,
+  }
+  return known[exercise] ?? null
+}
+
+/** What a member picks where the load is theirs: a share of the bench or squat, in whole dumbbells or pins. */
+function chosenLoad(exercise: ExerciseId, person: Person, group: ShownGroup): Load | null {
+  if (group.missing) return { value: person.unit === 'lb' ? 135 : 50, unit: person.unit ?? 'kg' }
+  const shares: Partial<Record<ExerciseId, [number, number]>> = {
+    lunge: [person.squat * 0.12, 2],
+    splitSquat: [person.squat * 0.14, 2],
+    romanianDeadlift: [person.deadlift * 0.5, 2.5],
+    seatedCableRow: [person.bench * 0.6, 5],
+    dumbbellCurl: [person.bench * 0.12, 2],
+    legCurl: [person.squat * 0.35, 5],
+    dumbbellRow: [person.bench * 0.32, 2],
+  }
+  const share = shares[exercise]
+  if (!share) return null
+  const [value, step] = person.unit === 'lb' ? [share[0] * 2.2, 5] : share
+  return { value: Math.max(step, Math.round(value / step) * step), unit: person.unit ?? 'kg' }
+}
+
+/** The maxes that a member brings, rounded to what they could have lifted on the gym's plates. */
+export function startingFacts(person: Person, rack: Rack, date: Day): Fact[] {
+  const entry = (id: string) => ({ id, rev: 1, change: id, date, actsFrom: date })
+  const tested = {
+    backSquat: person.squat,
+    benchPress: person.bench,
+    deadlift: person.deadlift,
+    overheadPress: person.press,
+  }
+  const given = Object.entries(tested).filter(
+    ([exercise]) => !(person.noSquatMax && exercise === 'backSquat'),
+  )
+  const unit: Fact = { ...entry('unit'), kind: 'unit', unit: person.unit ?? 'kg' }
+  return [
+    unit,
+    ...given.map(([exercise, max], i): Fact => {
+      const isSet = i % 2 === 1
+      const value = isSet ? max / (1 + 5 / 30) : max
+      const { load } = round(inUnit({ value, unit: 'kg' }, rack.unit), makeable(rack), 'down')
+      const how = isSet
+        ? { how: 'accepted estimate' as const, formula: 'epley' as const }
+        : { how: 'tested' as const }
+      return {
+        ...entry(`max-${exercise}`),
+        kind: 'max',
+        exercise: exercise as ExerciseId,
+        load,
+        reps: isSet ? 5 : 1,
+        ...how,
+      }
+    }),
+  ]
+}

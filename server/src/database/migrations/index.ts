@@ -1,0 +1,19 @@
+import type { Knex } from 'knex'
+import * as tenants from './001_tenants.ts'
+import * as templates from './002_templates.ts'
+import * as training from './003_training.ts'
+
+type Migration = { up(db: Knex): Promise<void>; down(db: Knex): Promise<void> }
+
+const migrations: Record<string, Migration> = {
+  '001_tenants': tenants,
+  '002_templates': templates,
+  '003_training': training,
+}
+
+/** Migrations by name, in order; each is a frozen file that imports no live code. */
+export const migrationSource: Knex.MigrationSource<string> = {
+  getMigrations: () => Promise.resolve(Object.keys(migrations)),
+  getMigrationName: (name) => name,
+  getMigration: (name) => Promise.resolve(migrations[name] as Migration),
+}

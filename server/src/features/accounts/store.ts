@@ -1,0 +1,32 @@
+import type { Scope } from '../../database/scope.ts'
+import type { Seat } from '../../http/route.ts'
+
+export type Account = { id: string; password_hash: string }
+
+export async function findAccount({ db }: Scope, email: string): Promise<Account | undefined> {
+  return db('account').select('id', 'password_hash').whereRaw('lower(email) = lower(?)', [email]).first()
+}
+
+/** All seats of the account that the scope is set to, staff before member. */
+export async function listSeats({ db }: Scope, account: string): Promise<Seat[]> {
+  const staff = await db('staff as s')
+    .join('gym as g', 'g.id', 's.gym_id')
+    .where('s.account_id', account)
+    .select<Seat[]>('s.gym_id as gym', 'g.name as gymName', 's.role as kind', 's.id', 's.name')
+    .orderBy('g.name')
+  const member = await db('member as m')
+    .join('gym as g', 'g.id', 'm.gym_id')
+    .where('m.account_id', account)
+    .select<Seat[]>('m.gym_id as gym', 'g.name as gymName', db.raw("'member' as kind"), 'm.id', 'm.name')
+    .orderBy('g.name')
+  return [...staff, ...member]
+}
+
+/** Whether a seat still belongs to the account: a role that was taken away ends with the next request. */
+export async function findSeat({ db }: Scope, account: string, seat: Seat): Promise<boolean> {
+  const table = seat.kind === 'member' ? 'member' : 'staff'
+  const found = await db(table)
+    .where({ id: seat.id, account_id: account })
+    .first('id', seat.kind === 'member' ? 'name' : 'role')
+  return found !== undefined && (seat.kind === 'member' || found.role === seat.kind)
+}

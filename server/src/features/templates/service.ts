@@ -1,0 +1,109 @@
+import type { Edits, EditsAnswer, Publish, PublishAnswer, TemplateView } from '@young-oak/api/templates'
+import { formatIssue } from '@young-oak/core/reading'
+import { applyCommand, isConflict, readTemplate, type Template } from '@young-oak/core/template'
+import { formatDay } from '@young-oak/core/units'
+import type { Scope } from '../../database/scope.ts'
+import { notFound, Problem } from '../../http/problem.ts'
+import {
+  appendEdit,
+  assignedMembers,
+  enrol,
+  enrolledSince,
+  findTemplate,
+  hasEdit,
+  holdTemplate,
+  insertTemplate,
+  insertVersion,
+  listVersions,
+  saveDraft,
+  touchMembers,
+} from './store.ts'
+
+export async function viewTemplate(scope: Scope, id: string): Promise<TemplateView> {
+  const found = await findTemplate(scope, id)
+  if (!found) throw notFound('template')
+  return { ...found, versions: await listVersions(scope, id) }
+}
+
+/** Stores a template file as a new draft, whole or not at all. */
+export async function importTemplate(scope: Scope, input: unknown): Promise<{ id: string }> {
+  return { id: await insertTemplate(scope, readWhole(input)) }
+}
+
+/**
+ * Applies a writer's commands in order. A command that was applied before is passed over; at the first that no longer
+ * fits, those before it stay and its conflict is answered. A draft that would not read any more is refused whole.
+ */
+export async function edit(
+  scope: Scope,
+  id: string,
+  staff: string,
+  edits: Edits['edits'],
+): Promise<EditsAnswer> {
+  const held = await holdTemplate(scope, id)
+  if (!held) throw notFound('template')
+  let { draft, revision } = held
+  let conflict: EditsAnswer['conflict']
+  for (const { id: editId, command } of edits) {
+    if (await hasEdit(scope, editId)) continue
+    const next = applyCommand(draft, command)
+    if (isConflict(next)) {
+      conflict = { id: editId, message: next.conflict }
+      break
+    }
+    draft = next
+    revision += 1
+    await appendEdit(scope, { template: id, revision, id: editId, staff, command })
+  }
+  if (revision !== held.revision) await saveDraft(scope, { id, draft: readWhole(draft), revision })
+  return { revision, ...(conflict && { conflict }) }
+}
+
+/**
+ * Publishes the draft as the next version to the chosen members, from a day: all of it or nothing. Members who are on the
+ * template already change to the version on that day, which must lie after the segment they are on.
+ */
+export async function publish(
+  scope: Scope,
+  id: string,
+  staff: string,
+  { members, start, note }: Publish,
+): Promise<PublishAnswer> {
+  const held = await holdTemplate(scope, id)
+  if (!held) throw notFound('template')
+  const body = readWhole(held.draft)
+  const chosen = [...new Set(members)]
+  const own = await assignedMembers(scope, staff, chosen)
+  if (own.length !== chosen.length) {
+    throw new Problem(
+      403,
+      'Not allowed',
+      'Some of these members are not assigned to you. Nothing was published.',
+    )
+  }
+  const running = await enrolledSince(scope, id, chosen)
+  for (const { from } of running.values()) {
+    if (start <= from) {
+      const message = `Some of these members are on this template from ${formatDay(from)}: a new version starts after that day.`
+      throw new Problem(422, 'Starts too early', message, [{ path: 'start', message }])
+    }
+  }
+  const version = await insertVersion(scope, { template: id, body, note, staff })
+  const fresh = chosen.filter((member) => !running.has(member))
+  await enrol(scope, {
+    template: id,
+    version: version.id,
+    start,
+    fresh,
+    running: [...running.values()].map((one) => one.id),
+  })
+  await touchMembers(scope, chosen)
+  return { number: version.number, members: chosen.length }
+}
+
+function readWhole(input: unknown): Template {
+  const { template, issues } = readTemplate(input)
+  if (template) return template
+  const errors = issues.map((issue) => ({ path: issue.path, message: formatIssue(issue) }))
+  throw new Problem(422, 'The template has faults', `${errors.length} faults. Nothing was saved.`, errors)
+}

@@ -1,0 +1,145 @@
+import type { TemplateLine, TemplateView } from '@young-oak/api/templates'
+import type { Command, Template } from '@young-oak/core/template'
+import type { Scope } from '../../database/scope.ts'
+
+export async function listTemplates({ db }: Scope): Promise<TemplateLine[]> {
+  const { rows } = await db.raw(
+    `select t.id, t.draft->>'name' as name,
+       (select sum((p->>'weeks')::int)::int from jsonb_array_elements(t.draft->'phases') p) as weeks,
+       (t.draft->'phases'->0->>'perWeek')::int as "perWeek",
+       (select count(*)::int from jsonb_object_keys(t.draft->'slots')) as slots,
+       v.number as version, v.body is distinct from t.draft as "changedSince",
+       (select count(*)::int from enrolment e where e.gym_id = t.gym_id and e.template_id = t.id) as members
+     from template t
+     left join lateral (select number, body from template_version v
+       where v.gym_id = t.gym_id and v.template_id = t.id order by number desc limit 1) v on true
+     order by name`,
+  )
+  return rows
+}
+
+export async function insertTemplate({ db, gym }: Scope, draft: Template): Promise<string> {
+  const [row] = await db('template')
+    .insert({ gym_id: gym, draft: JSON.stringify(draft) })
+    .returning('id')
+  return row.id
+}
+
+export type HeldTemplate = { id: string; draft: Template; revision: number }
+
+export async function findTemplate({ db }: Scope, id: string): Promise<HeldTemplate | undefined> {
+  return db('template').where({ id }).first('id', 'draft', 'revision')
+}
+
+/** The draft with its row held until the transaction ends: two writers' commands are applied one after the other. */
+export async function holdTemplate({ db }: Scope, id: string): Promise<HeldTemplate | undefined> {
+  return db('template').where({ id }).forUpdate().first('id', 'draft', 'revision')
+}
+
+export async function saveDraft({ db }: Scope, { id, draft, revision }: HeldTemplate): Promise<void> {
+  await db('template')
+    .where({ id })
+    .update({ draft: JSON.stringify(draft), revision })
+}
+
+/** Keeps a command under its revision. */
+export async function appendEdit(
+  { db, gym }: Scope,
+  edit: { template: string; revision: number; id: string; staff: string; command: Command },
+): Promise<void> {
+  const { template, revision, id, staff, command } = edit
+  await db('template_edit').insert({
+    gym_id: gym,
+    template_id: template,
+    revision,
+    id,
+    staff_id: staff,
+    command: JSON.stringify(command),
+  })
+}
+
+export async function hasEdit({ db }: Scope, id: string): Promise<boolean> {
+  return (await db('template_edit').where({ id }).first('id')) !== undefined
+}
+
+export async function listVersions({ db }: Scope, template: string): Promise<TemplateView['versions']> {
+  const rows = await db('template_version as v')
+    .where('v.template_id', template)
+    .orderBy('v.number', 'desc')
+    .select('v.number', 'v.note', 'v.published_at as publishedAt')
+    .select(
+      db.raw(
+        '(select count(distinct s.enrolment_id)::int from enrolment_segment s where s.gym_id = v.gym_id and s.version_id = v.id) as members',
+      ),
+    )
+  return rows.map((row) => ({ ...row, publishedAt: row.publishedAt.toISOString() }))
+}
+
+export async function insertVersion(
+  { db, gym }: Scope,
+  version: { template: string; body: Template; note: string; staff: string },
+): Promise<{ id: string; number: number }> {
+  const { template, body, note, staff } = version
+  const last = await db('template_version')
+    .where({ template_id: template })
+    .max<{ max: number | null }[]>('number as max')
+  const number = (last[0]?.max ?? 0) + 1
+  const row = {
+    gym_id: gym,
+    template_id: template,
+    number,
+    note,
+    body: JSON.stringify(body),
+    staff_id: staff,
+  }
+  const [made] = await db('template_version').insert(row).returning('id')
+  return { id: made.id, number }
+}
+
+/** Which of these members the writer may publish to: those assigned to them. */
+export async function assignedMembers({ db }: Scope, writer: string, ids: string[]): Promise<string[]> {
+  const rows = await db('member').whereIn('id', ids).andWhere({ writer_id: writer }).select('id')
+  return rows.map(({ id }) => id)
+}
+
+/** The members that are on the template already, with the first day of their newest segment. */
+export async function enrolledSince(
+  { db }: Scope,
+  template: string,
+  members: string[],
+): Promise<Map<string, { id: string; from: string }>> {
+  const rows = await db('enrolment as e')
+    .join('enrolment_segment as s', (on) => on.on('s.gym_id', 'e.gym_id').andOn('s.enrolment_id', 'e.id'))
+    .where('e.template_id', template)
+    .whereIn('e.member_id', members)
+    .groupBy('e.id', 'e.member_id')
+    .select('e.id', 'e.member_id')
+    .max('s.starts_on as from')
+  return new Map(rows.map(({ id, member_id, from }) => [member_id, { id, from }]))
+}
+
+/** Puts members on a version from a day, new ones on a new enrolment, in two statements for any number of them. */
+export async function enrol(
+  { db, gym }: Scope,
+  {
+    template,
+    version,
+    start,
+    fresh,
+    running,
+  }: { template: string; version: string; start: string; fresh: string[]; running: string[] },
+): Promise<void> {
+  const made = fresh.length
+    ? await db('enrolment')
+        .insert(fresh.map((member_id) => ({ gym_id: gym, member_id, template_id: template })))
+        .returning('id')
+    : []
+  const ids = [...running, ...made.map(({ id }) => id)]
+  await db('enrolment_segment').insert(
+    ids.map((id) => ({ gym_id: gym, enrolment_id: id, starts_on: start, version_id: version })),
+  )
+}
+
+export async function touchMembers({ db }: Scope, members: string[]): Promise<void> {
+  await db('member').whereIn('id', members).increment('revision', 1)
+}

@@ -1,0 +1,203 @@
+import { randomUUID } from 'node:crypto'
+import {
+  operationSchemas,
+  type GivenMax,
+  type MaxesView,
+  type Operation,
+  type OperationAnswer,
+  type TodayView,
+} from '@young-oak/api/training'
+import { exerciseIds, type ExerciseId } from '@young-oak/core/library'
+import { formulaOf, type FormulaKind } from '@young-oak/core/maxes'
+import { sessionLogId, setLogId, type Fact, type SessionLog } from '@young-oak/core/member'
+import { planMember, snapshot, type Evidence, type Plan } from '@young-oak/core/plan'
+import { addDays, compareLoads, formatLoad, type Day } from '@young-oak/core/units'
+import { ValidationError } from 'yup'
+import type { Scope } from '../../database/scope.ts'
+import { Problem } from '../../http/problem.ts'
+import { readMemberFile } from './memberFile.ts'
+import { appendSet, holdSession, insertFact, insertSession, saveCopy, touchMember } from './store.ts'
+
+/** A member's own screen on a day. */
+export async function today(scope: Scope, memberId: string, day: Day): Promise<TodayView> {
+  const { member, enrolments, versions } = await readMemberFile(scope, memberId)
+  const { plans, evidence, findings } = planMember(member, enrolments, versions, {
+    today: day,
+    through: 'end',
+  })
+  const programs = enrolments.map(({ id }) => {
+    const plan = plans[id] as Plan
+    const template = versions[plan.version]
+    return {
+      enrolment: id,
+      name: template?.name ?? '',
+      ...(template?.note && { note: template.note }),
+      plan: nearWeeks(plan),
+    }
+  })
+  const recent = member.logs.filter(({ date }) => date >= addDays(day, -7))
+  return { programs, enrolments, logs: recent, evidence, findings }
+}
+
+/** The week that is running and its neighbours: what a phone shows. */
+function nearWeeks(plan: Plan): Plan {
+  const running =
+    plan.weeks.find(({ places }) => places.some(({ position }) => position === plan.next))?.week ??
+    plan.lastWeek
+  return { ...plan, weeks: plan.weeks.filter(({ week }) => Math.abs(week - running) <= 1) }
+}
+
+export async function maxes(scope: Scope, memberId: string, day: Day): Promise<MaxesView> {
+  const { member, enrolments, versions } = await readMemberFile(scope, memberId)
+  const { plans, evidence } = planMember(member, enrolments, versions, { today: day, through: 'end' })
+  const needed = Object.values(plans)
+    .flatMap(({ weeks }) =>
+      weeks.flatMap(({ places }) => places.filter(({ status }) => status === 'next' || status === 'ahead')),
+    )
+    .flatMap(({ slots }) => slots.flatMap(({ needs }) => needs))
+    .map(({ lift }) => ({ exercise: lift.exercise, ...(lift.variant && { variant: lift.variant }) }))
+  const unique = new Map(needed.map((lift) => [`${lift.exercise}/${lift.variant ?? ''}`, lift]))
+  return {
+    unit: evidence.unit,
+    maxes: listMaxes(evidence),
+    estimates: listEstimates(evidence),
+    needed: [...unique.values()],
+  }
+}
+
+/** Writes a max as a fact. A single is a test; a set of several reps is an estimate that the member accepts by sending it. */
+export async function giveMax(scope: Scope, memberId: string, given: GivenMax): Promise<void> {
+  const { today: day, formula, ...max } = given
+  if (given.date > addDays(day, 1))
+    throw new Problem(422, 'In the future', 'A max cannot be dated after today.', [
+      { path: 'date', message: 'A max cannot be dated after today.' },
+    ])
+  const how = max.reps === 1 ? { how: 'tested' as const } : { how: 'accepted estimate' as const, formula }
+  const fact: Fact = {
+    id: randomUUID(),
+    rev: 1,
+    kind: 'max',
+    ...max,
+    ...how,
+    actsFrom: day < max.date ? max.date : day,
+  } as Fact
+  await touchMember(scope, memberId)
+  await insertFact(scope, memberId, fact)
+}
+
+/** Applies one operation of a phone. It may come again: what is stored already is answered as such. */
+export async function applyOperation(
+  scope: Scope,
+  memberId: string,
+  input: unknown,
+): Promise<OperationAnswer> {
+  const operation = readOperation(input)
+  if ('reason' in operation) return { ...operation, result: 'refused' }
+  await touchMember(scope, memberId)
+  switch (operation.kind) {
+    case 'start':
+      return start(scope, memberId, operation)
+    case 'set':
+      return logSet(scope, memberId, operation)
+    case 'close':
+      return close(scope, memberId, operation)
+  }
+}
+
+function readOperation(input: unknown): Operation | { id: string; reason: string } {
+  const { id, kind } = (input ?? {}) as { id?: unknown; kind?: unknown }
+  const known = typeof kind === 'string' && Object.hasOwn(operationSchemas, kind)
+  if (!known) return { id: String(id), reason: 'This app is older than the server, or newer. Load it again.' }
+  try {
+    return operationSchemas[kind as Operation['kind']].validateSync(input, { strict: true }) as Operation
+  } catch (error) {
+    if (!ValidationError.isError(error)) throw error
+    return { id: String(id), reason: error.message }
+  }
+}
+
+type Of<K extends Operation['kind']> = Extract<Operation, { kind: K }>
+
+/** Starts the place: what stands on the screen is computed once more and stored as shown. */
+async function start(scope: Scope, memberId: string, operation: Of<'start'>): Promise<OperationAnswer> {
+  const { id, enrolment, position, date } = operation
+  const { member, enrolments, versions } = await readMemberFile(scope, memberId)
+  if (!enrolments.some((one) => one.id === enrolment))
+    return { id, result: 'refused', reason: 'You are not on this program.' }
+  const { plans } = planMember(member, enrolments, versions, { today: date, through: 'end' })
+  const shown = snapshot(plans[enrolment] as Plan, position)
+  if (!shown) return { id, result: 'refused', reason: 'The program has no such session any more.' }
+  const sameDay = member.logs.filter((log) => log.date === date).length
+  const log: SessionLog = {
+    id: sessionLogId(enrolment, position, 1),
+    rev: 1,
+    change: id,
+    date,
+    enrolment,
+    position,
+    attempt: 1,
+    ordinal: sameDay + 1,
+    closed: false,
+    shown,
+    sets: [],
+  }
+  return { id, result: (await insertSession(scope, memberId, log)) ? 'stored' : 'already had' }
+}
+
+async function logSet(
+  scope: Scope,
+  memberId: string,
+  { id, session, rev, set }: Of<'set'>,
+): Promise<OperationAnswer> {
+  const log = await holdSession(scope, memberId, session)
+  if (!log) return { id, result: 'refused', reason: 'This session was never started here.' }
+  const entry = { ...set, id: setLogId(session, set.slot, set.n), rev, change: id }
+  const result = await appendSet(scope, log, entry)
+  return result === 'conflict' ? { id, result, kept: entry.id } : { id, result }
+}
+
+async function close(scope: Scope, memberId: string, { id, session }: Of<'close'>): Promise<OperationAnswer> {
+  const log = await holdSession(scope, memberId, session)
+  if (!log) return { id, result: 'refused', reason: 'This session was never started here.' }
+  if (log.closed) return { id, result: 'already had' }
+  await saveCopy(scope, { ...log, closed: true })
+  return { id, result: 'stored' }
+}
+
+function listMaxes(evidence: Evidence): MaxesView['maxes'] {
+  return Object.entries(evidence.maxes)
+    .map(([key, { load, date, from }]) => ({
+      ...liftOf(key),
+      load,
+      date,
+      ...(from && {
+        set: `${formatLoad(from.load)} × ${from.reps}`,
+        formula: formulaOf[from.formula as FormulaKind].title,
+      }),
+    }))
+    .sort(byExercise)
+}
+
+/** Estimates from training that say more than the max in force: proposals, until they are accepted. */
+function listEstimates({ estimates, maxes: inForce }: Evidence): MaxesView['estimates'] {
+  return Object.entries(estimates)
+    .filter(([key, { load, date }]) => {
+      const had = inForce[key]
+      return !had || (had.date <= date && compareLoads(load, had.load) > 0)
+    })
+    .map(([key, { load, date, from }]) => ({
+      ...liftOf(key),
+      load,
+      date,
+      set: `${formatLoad(from.load)} × ${from.reps}`,
+    }))
+    .sort(byExercise)
+}
+
+function liftOf(key: string): { exercise: ExerciseId; variant?: string } {
+  const [exercise, variant] = key.split('/')
+  return { exercise: exercise as ExerciseId, ...(variant && { variant }) }
+}
+
+const byExercise = (a: { exercise: ExerciseId }, b: { exercise: ExerciseId }) =>
+  exerciseIds.indexOf(a.exercise) - exerciseIds.indexOf(b.exercise)

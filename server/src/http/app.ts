@@ -1,0 +1,114 @@
+import { join } from 'node:path'
+import express, { type ErrorRequestHandler, type Express } from 'express'
+import helmet from 'helmet'
+import { pinoHttp } from 'pino-http'
+import type { Database } from '../database/open.ts'
+import { routes } from '../features/routes.ts'
+import { limitSignIn } from '../security/limitSignIn.ts'
+import { sameOrigin } from '../security/sameOrigin.ts'
+import { signInSession } from '../security/signInSession.ts'
+import type { Settings } from '../settings.ts'
+import { mount } from './mount.ts'
+import { Problem } from './problem.ts'
+
+/** The whole server: headers, sign-in session, the interface under /api, and the page. */
+export function makeApp(database: Database, settings: Settings, pageFolder: string): Express {
+  const app = express()
+  app.disable('x-powered-by')
+  if (settings.publicUrl.startsWith('https:')) app.set('trust proxy', 1)
+  app.use(headers())
+  app.use(
+    pinoHttp({
+      level: 'warn',
+      redact: ['req.headers', 'res.headers'],
+      serializers: { req: ({ method, url }) => ({ method, url }) },
+    }),
+  )
+  app.use('/api', (_request, response, next) => {
+    response.set('Cache-Control', 'no-store')
+    next()
+  })
+  app.get('/api/health', async (_request, response) => {
+    await database.outside(({ db }) => db.raw('select 1'))
+    response.json({ ok: true })
+  })
+  app.use('/api', sameOrigin, express.json({ limit: '2mb' }), signInSession(database, settings))
+  app.use('/api/session', limitSignIn(database, settings))
+  app.use('/api', mount(routes, database, settings))
+  app.use('/api', () => {
+    throw new Problem(404, 'Not found', 'There is nothing at this address.')
+  })
+  app.use(express.static(pageFolder, { index: false, immutable: true, maxAge: '1y', setHeaders: neverStale }))
+  app.get('/{*rest}', (_request, response) =>
+    response.set('Cache-Control', 'no-cache').sendFile(join(pageFolder, 'index.html')),
+  )
+  app.use(answerError)
+  return app
+}
+
+const neverStale = (response: { set(name: string, value: string): void }, path: string) => {
+  if (!path.includes('/assets/')) response.set('Cache-Control', 'no-cache')
+}
+
+const headers = () =>
+  helmet({
+    contentSecurityPolicy: {
+      useDefaults: false,
+      directives: {
+        defaultSrc: ["'self'"],
+        workerSrc: ["'self'"],
+        fontSrc: ["'self'"],
+        imgSrc: ["'self'", 'data:'],
+        styleSrc: ["'self'", "'unsafe-inline'"],
+        frameAncestors: ["'none'"],
+        objectSrc: ["'none'"],
+        baseUri: ["'self'"],
+        formAction: ["'self'"],
+      },
+    },
+    strictTransportSecurity: false,
+  })
+
+/** Every error leaves as problem details; what the reader cannot mend is logged without any of their data. */
+const answerError: ErrorRequestHandler = (error, request, response, _next) => {
+  const problem = asProblem(error)
+  if (problem.status >= 500)
+    request.log.error({ kind: (error as Error).name, code: (error as { code?: string }).code }, 'failed')
+  response
+    .status(problem.status)
+    .type('application/problem+json')
+    .json({
+      type: 'about:blank',
+      title: problem.title,
+      status: problem.status,
+      detail: problem.message,
+      errors: problem.errors,
+    })
+}
+
+function asProblem(error: unknown): Problem {
+  if (error instanceof Problem) return error
+  const { code, type, status, name } = error as {
+    code?: string
+    type?: string
+    status?: number
+    name?: string
+  }
+  if (isAway(code, name)) {
+    return new Problem(503, 'The database cannot be reached', 'Nothing was lost. Try again in a moment.')
+  }
+  if (type === 'entity.too.large') return new Problem(413, 'Too large', 'At most 2 MB can be sent at once.')
+  if (status === 400) return new Problem(400, 'Not readable', 'What was sent is not JSON.')
+  if (code === '22P02') return new Problem(404, 'Not found', 'There is nothing by this id.')
+  return new Problem(
+    500,
+    'Something went wrong',
+    'It is our fault, not yours. Nothing was half-saved. Try again.',
+  )
+}
+
+/** Connection refused, lost, or the server starting up or shutting down (class 57 and 08 of PostgreSQL's codes). */
+const isAway = (code?: string, name?: string): boolean =>
+  name === 'KnexTimeoutError' ||
+  /^(ECONN|ETIMEDOUT|EPIPE|57P0|08|53300)/.test(code ?? '') ||
+  name === 'AggregateError'

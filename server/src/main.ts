@@ -1,0 +1,40 @@
+import { existsSync } from 'node:fs'
+import { createServer, type Server } from 'node:http'
+import { fileURLToPath } from 'node:url'
+import { checkDatabase } from './database/check.ts'
+import { openDatabase } from './database/open.ts'
+import { makeApp } from './http/app.ts'
+import { readSettings } from './settings.ts'
+
+const page = fileURLToPath(new URL('../../web/dist', import.meta.url))
+
+async function main(): Promise<void> {
+  const settings = readSettings()
+  if (!existsSync(page)) throw new Error('The page is not built: run npm run build.')
+  const database = openDatabase(settings.databaseUrl)
+  await checkDatabase(database)
+  const server = createServer(makeApp(database, settings, page))
+  await listen(server, settings.port, settings.host)
+  process.stdout.write(`Young Oak is at ${settings.publicUrl}\n`)
+  let isStopping = false
+  const stop = () => {
+    if (isStopping) return
+    isStopping = true
+    server.close(() => void database.close().then(() => process.exit(0)))
+    server.closeIdleConnections()
+    setTimeout(() => process.exit(0), 5000).unref()
+  }
+  process.on('SIGTERM', stop).on('SIGINT', stop)
+}
+
+const listen = (server: Server, port: number, host: string) =>
+  new Promise<void>((resolve, reject) => server.once('error', reject).listen(port, host, resolve))
+
+main().catch((error: Error & { code?: string }) => {
+  const sentence =
+    error.code === 'EADDRINUSE'
+      ? 'The port is taken: set PORT to another.'
+      : error.message || String(error.code ?? error)
+  process.stderr.write(`Young Oak did not start. ${sentence}\n`)
+  process.exit(1)
+})

@@ -1,0 +1,52 @@
+import { createHash } from 'node:crypto'
+import { ipKeyGenerator, rateLimit, type ClientRateLimitInfo, type Store } from 'express-rate-limit'
+import type { Database } from '../database/open.ts'
+import { Problem } from '../http/problem.ts'
+import type { Settings } from '../settings.ts'
+
+const windowMs = 15 * 60 * 1000
+
+/** Sign-in attempts of one address on one account, counted in the database; a success does not count. */
+export function limitSignIn(database: Database, settings: Settings) {
+  return rateLimit({
+    windowMs,
+    limit: settings.signInAttempts,
+    skip: ({ method, path }) => method !== 'POST' || path !== '/',
+    skipSuccessfulRequests: true,
+    keyGenerator: ({ ip, body }) =>
+      hash(`${ipKeyGenerator(ip ?? '')} ${String(body?.email ?? '').toLowerCase()}`),
+    standardHeaders: 'draft-7',
+    legacyHeaders: false,
+    store: countInDatabase(database),
+    handler: () => {
+      throw new Problem(
+        429,
+        'Too many attempts',
+        'Too many attempts to sign in. Wait a quarter of an hour and try again.',
+      )
+    },
+  })
+}
+
+const hash = (text: string): string => createHash('sha256').update(text).digest('hex').slice(0, 40)
+
+function countInDatabase(database: Database): Store {
+  const change = (key: string, by: 1 | -1): Promise<ClientRateLimitInfo> =>
+    database.outside(async ({ db }) => {
+      const { rows } = await db.raw(
+        `insert into sign_in_attempt as a (key, hits, resets_at) values (?, 1, now() + ? * interval '1 millisecond')
+         on conflict (key) do update set
+           hits = case when a.resets_at < now() then 1 else greatest(a.hits + ?, 0) end,
+           resets_at = case when a.resets_at < now() then excluded.resets_at else a.resets_at end
+         returning hits, resets_at`,
+        [key, windowMs, by],
+      )
+      return { totalHits: rows[0].hits, resetTime: rows[0].resets_at }
+    })
+  return {
+    increment: (key) => change(key, 1),
+    decrement: async (key) => void (await change(key, -1)),
+    resetKey: (key) =>
+      database.outside(async ({ db }) => void (await db('sign_in_attempt').where({ key }).delete())),
+  }
+}
