@@ -18,4 +18,6 @@ export type MemberFile = {
   member: Member
   enrolments: Enrolment[]
   versions: Record<string, Template>
+  /** The template of each enrolment. */
+  templates: Record<string, string>
 }

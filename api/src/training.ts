@@ -1,10 +1,10 @@
 import { array, mixed, number, object, string, type InferType } from 'yup'
 import type { Enrolment } from '@young-oak/core/member'
-import { exerciseIds, type ExerciseId } from '@young-oak/core/library'
+import { exerciseIds, type ExerciseId, type Lift } from '@young-oak/core/library'
 import { formulaKinds, mostReps, type FormulaKind } from '@young-oak/core/maxes'
 import type { Evidence, Finding, Plan } from '@young-oak/core/plan'
 import type { SessionLog } from '@young-oak/core/member'
-import { isDay, type Unit } from '@young-oak/core/units'
+import { isDay, type Load, type Unit } from '@young-oak/core/units'
 
 /** The heaviest load that is taken for a lift rather than for a slip of the thumb. */
 export const heaviest: Record<Unit, number> = { kg: 500, lb: 1100 }
@@ -115,21 +115,10 @@ export type TodayView = {
 
 export type MaxesView = {
   unit: Unit
-  maxes: {
-    exercise: ExerciseId
-    variant?: string
-    load: { value: number; unit: Unit }
-    date: string
-    set?: string
-    formula?: string
-  }[]
-  estimates: {
-    exercise: ExerciseId
-    variant?: string
-    load: { value: number; unit: Unit }
-    date: string
-    set: string
-  }[]
+  /** In force, with the set that a max was estimated from. */
+  maxes: (Lift & { load: Load; date: string; from?: { load: Load; reps: number; formula: FormulaKind } })[]
+  /** What training suggests above them. */
+  estimates: (Lift & { load: Load; date: string; from: { load: Load; reps: number } })[]
   /** Lifts that a current program needs a max of, and has none. */
-  needed: { exercise: ExerciseId; variant?: string }[]
+  needed: Lift[]
 }

@@ -35,18 +35,19 @@ export async function readMemberFile(scope: Scope, memberId: string): Promise<Me
       logs: logs.map(({ copy }) => copy as SessionLog),
     },
     enrolments: enrolmentsOf(segments),
+    templates: Object.fromEntries(segments.map(({ enrolment, template }) => [enrolment, template])),
     versions: await readVersions(scope, [...new Set(segments.map(({ version }) => version))]),
   }
 }
 
-type Segment = { enrolment: string; from: string; version: string }
+type Segment = { enrolment: string; template: string; from: string; version: string }
 
 function listSegments({ db }: Scope, memberId: string): Promise<Segment[]> {
   return db('enrolment as e')
     .join('enrolment_segment as s', (on) => on.on('s.gym_id', 'e.gym_id').andOn('s.enrolment_id', 'e.id'))
     .where('e.member_id', memberId)
     .orderBy(['e.id', 's.starts_on'])
-    .select('e.id as enrolment', 's.starts_on as from', 's.version_id as version')
+    .select('e.id as enrolment', 'e.template_id as template', 's.starts_on as from', 's.version_id as version')
 }
 
 function enrolmentsOf(segments: Segment[]): Enrolment[] {

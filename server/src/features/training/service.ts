@@ -7,11 +7,11 @@ import {
   type OperationAnswer,
   type TodayView,
 } from '@young-oak/api/training'
-import { exerciseIds, type ExerciseId } from '@young-oak/core/library'
-import { formulaOf, type FormulaKind } from '@young-oak/core/maxes'
+import { exerciseIds, type ExerciseId, type Lift } from '@young-oak/core/library'
+import type { FormulaKind } from '@young-oak/core/maxes'
 import { sessionLogId, setLogId, type Fact, type SessionLog } from '@young-oak/core/member'
 import { planMember, snapshot, type Evidence, type Plan } from '@young-oak/core/plan'
-import { addDays, compareLoads, formatLoad, type Day } from '@young-oak/core/units'
+import { addDays, compareLoads, type Day } from '@young-oak/core/units'
 import { ValidationError } from 'yup'
 import type { Scope } from '../../database/scope.ts'
 import { Problem } from '../../http/problem.ts'
@@ -170,10 +170,7 @@ function listMaxes(evidence: Evidence): MaxesView['maxes'] {
       ...liftOf(key),
       load,
       date,
-      ...(from && {
-        set: `${formatLoad(from.load)} × ${from.reps}`,
-        formula: formulaOf[from.formula as FormulaKind].title,
-      }),
+      ...(from && { from: { ...from, formula: from.formula as FormulaKind } }),
     }))
     .sort(byExercise)
 }
@@ -185,19 +182,13 @@ function listEstimates({ estimates, maxes: inForce }: Evidence): MaxesView['esti
       const had = inForce[key]
       return !had || (had.date <= date && compareLoads(load, had.load) > 0)
     })
-    .map(([key, { load, date, from }]) => ({
-      ...liftOf(key),
-      load,
-      date,
-      set: `${formatLoad(from.load)} × ${from.reps}`,
-    }))
+    .map(([key, seen]) => ({ ...liftOf(key), ...seen }))
     .sort(byExercise)
 }
 
-function liftOf(key: string): { exercise: ExerciseId; variant?: string } {
+function liftOf(key: string): Lift {
   const [exercise, variant] = key.split('/')
   return { exercise: exercise as ExerciseId, ...(variant && { variant }) }
 }
 
-const byExercise = (a: { exercise: ExerciseId }, b: { exercise: ExerciseId }) =>
-  exerciseIds.indexOf(a.exercise) - exerciseIds.indexOf(b.exercise)
+const byExercise = (a: Lift, b: Lift) => exerciseIds.indexOf(a.exercise) - exerciseIds.indexOf(b.exercise)

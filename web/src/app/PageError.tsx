@@ -1,0 +1,20 @@
+import { Link } from 'react-router'
+import { Button } from '../ui/Button.tsx'
+
+/** What stands where a page failed: never a blank one. */
+export function PageError() {
+  return (
+    <main className="mx-auto max-w-lg p-8">
+      <h1 className="text-2xl">This page did not work</h1>
+      <p className="mt-2 text-bark">
+        What you saved is safe. Load the page again; if it stays like this, go back to the start.
+      </p>
+      <p className="mt-4 flex gap-3">
+        <Button onClick={() => location.reload()}>Load again</Button>
+        <Link className="self-center underline" to="/">
+          To the start
+        </Link>
+      </p>
+    </main>
+  )
+}

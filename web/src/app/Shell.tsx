@@ -1,0 +1,160 @@
+import { LogOut, Moon, Sun } from 'lucide-react'
+import { useState } from 'react'
+import { NavLink, Navigate, Outlet, useNavigate } from 'react-router'
+import { Toaster } from 'sonner'
+import type { SeatView } from '@young-oak/api/accounts'
+import { clearOutbox } from '../offline/outboxSlice.ts'
+import { useOutbox } from '../offline/useOutbox.ts'
+import { Button } from '../ui/Button.tsx'
+import { IconButton } from '../ui/IconButton.tsx'
+import { api, sayError } from './api.ts'
+import { useAppDispatch, useAppSelector } from './store.ts'
+import { chooseTheme, currentTheme } from './theme.ts'
+
+const pages: Record<SeatView['kind'], { to: string; label: string }[]> = {
+  writer: [
+    { to: '/templates', label: 'Templates' },
+    { to: '/members', label: 'Members' },
+  ],
+  owner: [{ to: '/members', label: 'Members' }],
+  member: [
+    { to: '/today', label: 'Today' },
+    { to: '/maxes', label: 'Maxes' },
+  ],
+}
+
+/** The frame of every signed-in page: where to go, who is signed in, and whether everything has been sent. */
+export function Shell() {
+  const { data, error, isLoading, refetch } = api.useSessionQuery()
+  if (isLoading) return <p className="p-6 text-bark">Loading …</p>
+  if (error) return <Unreachable message={sayError(error)} retry={() => void refetch()} />
+  if (!data?.seat) return <Navigate to="/sign-in" replace />
+  return <Frame seat={data.seat} seats={data.seats} />
+}
+
+export function Home() {
+  const { data } = api.useSessionQuery()
+  const first = data?.seat ? pages[data.seat.kind][0] : undefined
+  return <Navigate to={first?.to ?? '/sign-in'} replace />
+}
+
+function Frame({ seat, seats }: { seat: SeatView; seats: SeatView[] }) {
+  return (
+    <div className="flex min-h-dvh flex-col">
+      <header className="flex flex-wrap items-center gap-x-6 gap-y-1 border-b border-line px-4 py-2">
+        <NavLink to="/" className="font-serif text-lg font-semibold text-ink">
+          Young Oak
+        </NavLink>
+        <nav className="flex gap-4" aria-label="Pages">
+          {pages[seat.kind].map(({ to, label }) => (
+            <NavLink
+              key={to}
+              to={to}
+              className={({ isActive }) =>
+                `inline-flex min-h-11 items-center border-b-2 px-1 ${isActive ? 'border-leaf font-semibold' : 'border-transparent text-bark hover:text-ink'}`
+              }
+            >
+              {label}
+            </NavLink>
+          ))}
+        </nav>
+        <div className="ml-auto flex items-center gap-2">
+          {seat.kind === 'member' && <Sending seat={seat} />}
+          <span className="hidden text-sm text-bark sm:inline">
+            {seat.name}, {seat.kind} at {seat.gymName}
+          </span>
+          <OtherSeats seat={seat} seats={seats} />
+          <ThemeButton />
+          <SignOutButton />
+        </div>
+      </header>
+      <Outlet />
+      <Toaster
+        position="bottom-center"
+        toastOptions={{ className: '!bg-ink !text-paper !border-0 !font-sans' }}
+      />
+    </div>
+  )
+}
+
+/** What the phone has not sent yet, and what the server refused. */
+function Sending({ seat }: { seat: SeatView }) {
+  const { waiting, isAway } = useOutbox(seat.id)
+  if (!waiting) return null
+  return (
+    <span role="status" className="rounded bg-acorn-wash px-2 py-1 text-sm text-acorn">
+      {isAway ? `${waiting} not sent yet: trying again` : `Sending ${waiting}`}
+    </span>
+  )
+}
+
+function OtherSeats({ seat, seats }: { seat: SeatView; seats: SeatView[] }) {
+  const [choose] = api.useChooseSeatMutation()
+  const navigate = useNavigate()
+  const dispatch = useAppDispatch()
+  if (seats.length < 2) return null
+  const change = async (id: string) => {
+    const next = seats.find((one) => one.id === id)
+    if (!next) return
+    await choose({ gym: next.gym, id: next.id })
+    dispatch(api.util.resetApiState())
+    void navigate('/')
+  }
+  return (
+    <select
+      aria-label="Act as"
+      className="rounded border border-edge bg-sheet p-1 text-sm"
+      value={seat.id}
+      onChange={(event) => void change(event.target.value)}
+    >
+      {seats.map(({ id, kind, gymName }) => (
+        <option key={id} value={id}>
+          {kind} at {gymName}
+        </option>
+      ))}
+    </select>
+  )
+}
+
+function ThemeButton() {
+  const [theme, setTheme] = useState(currentTheme)
+  const next = theme === 'dark' ? 'light' : 'dark'
+  const change = () => {
+    chooseTheme(next)
+    setTheme(next)
+  }
+  return (
+    <IconButton label={`Change to the ${next} theme`} onClick={change}>
+      {theme === 'dark' ? <Sun size={18} /> : <Moon size={18} />}
+    </IconButton>
+  )
+}
+
+function SignOutButton() {
+  const [signOut] = api.useSignOutMutation()
+  const dispatch = useAppDispatch()
+  const navigate = useNavigate()
+  const waiting = useAppSelector(({ outbox }) => outbox.operations.length)
+  const leave = async () => {
+    if (waiting && !confirm(`${waiting} entries have not been sent yet. Sign out and give them up?`)) return
+    await signOut()
+    dispatch(clearOutbox())
+    dispatch(api.util.resetApiState())
+    void navigate('/sign-in')
+  }
+  return (
+    <IconButton label="Sign out" onClick={() => void leave()}>
+      <LogOut size={18} />
+    </IconButton>
+  )
+}
+
+function Unreachable({ message, retry }: { message: string; retry: () => void }) {
+  return (
+    <main className="mx-auto max-w-lg p-8">
+      <h1 className="text-2xl">No answer</h1>
+      <p className="my-3 text-bark">{message}</p>
+      <Button onClick={retry}>Try again</Button>
+    </main>
+  )
+}

@@ -1,0 +1,77 @@
+import { createApi, fetchBaseQuery } from '@reduxjs/toolkit/query/react'
+import type { SeatView, SessionView, SignIn } from '@young-oak/api/accounts'
+import type { MemberFile, MemberLine } from '@young-oak/api/members'
+import type {
+  Edits,
+  EditsAnswer,
+  Publish,
+  PublishAnswer,
+  TemplateLine,
+  TemplateView,
+} from '@young-oak/api/templates'
+import type { GivenMax, MaxesView, Operation, OperationAnswer, TodayView } from '@young-oak/api/training'
+
+/** Everything that the server answers. Writes carry a header that no other site's page can add. */
+export const api = createApi({
+  reducerPath: 'api',
+  baseQuery: fetchBaseQuery({ baseUrl: '/api', headers: { 'x-young-oak': '1' }, timeout: 15_000 }),
+  tagTypes: ['Session', 'Templates', 'Members', 'Training'],
+  endpoints: (build) => ({
+    session: build.query<SessionView, void>({ query: () => '/session', providesTags: ['Session'] }),
+    signIn: build.mutation<SessionView, SignIn>({
+      query: (body) => ({ url: '/session', method: 'POST', body }),
+    }),
+    chooseSeat: build.mutation<SessionView, Pick<SeatView, 'gym' | 'id'>>({
+      query: (body) => ({ url: '/session/seat', method: 'POST', body }),
+    }),
+    signOut: build.mutation<void, void>({ query: () => ({ url: '/session', method: 'DELETE' }) }),
+
+    templates: build.query<TemplateLine[], void>({ query: () => '/templates', providesTags: ['Templates'] }),
+    template: build.query<TemplateView, string>({ query: (id) => `/templates/${id}`, keepUnusedDataFor: 0 }),
+    importTemplate: build.mutation<{ id: string }, object>({
+      query: (template) => ({ url: '/templates', method: 'POST', body: { template } }),
+      invalidatesTags: ['Templates'],
+    }),
+    saveEdits: build.mutation<EditsAnswer, { id: string; edits: Edits['edits'] }>({
+      query: ({ id, edits }) => ({ url: `/templates/${id}/edits`, method: 'POST', body: { edits } }),
+      invalidatesTags: ['Templates'],
+    }),
+    publish: build.mutation<PublishAnswer, Publish & { id: string }>({
+      query: ({ id, ...body }) => ({ url: `/templates/${id}/versions`, method: 'POST', body }),
+      invalidatesTags: ['Templates', 'Members'],
+    }),
+
+    members: build.query<MemberLine[], void>({ query: () => '/members', providesTags: ['Members'] }),
+    memberFile: build.query<MemberFile, string>({ query: (id) => `/members/${id}/file` }),
+
+    today: build.query<TodayView, string>({
+      query: (day) => `/me/today?today=${day}`,
+      providesTags: ['Training'],
+    }),
+    maxes: build.query<MaxesView, string>({
+      query: (day) => `/me/maxes?today=${day}`,
+      providesTags: ['Training'],
+    }),
+    giveMax: build.mutation<MaxesView, GivenMax>({
+      query: (body) => ({ url: '/me/maxes', method: 'POST', body }),
+      invalidatesTags: ['Training'],
+    }),
+    sendOperations: build.mutation<{ answers: OperationAnswer[] }, Operation[]>({
+      query: (operations) => ({ url: '/me/operations', method: 'POST', body: { operations } }),
+    }),
+  }),
+})
+
+/** A failed request in one plain sentence. */
+export function sayError(error: unknown): string {
+  const { status, data } = (error ?? {}) as { status?: unknown; data?: { detail?: string } }
+  if (status === 'FETCH_ERROR' || status === 'TIMEOUT_ERROR')
+    return 'The server cannot be reached. Nothing was lost: try again in a moment.'
+  return data?.detail ?? 'Something went wrong. Try again.'
+}
+
+/** The faults that belong to single fields, by path. */
+export function fieldErrors(error: unknown): Record<string, string> {
+  const errors = (error as { data?: { errors?: { path: string; message: string }[] } })?.data?.errors ?? []
+  return Object.fromEntries(errors.map(({ path, message }) => [path, message]))
+}

@@ -1,0 +1,32 @@
+import { lazy, Suspense, type ComponentType } from 'react'
+import { createBrowserRouter, Navigate } from 'react-router'
+import { SignInPage } from '../features/accounts/SignInPage.tsx'
+import { PageError } from './PageError.tsx'
+import { Home, Shell } from './Shell.tsx'
+
+/** Each page is a file of its own: a member's phone never loads the workbench. */
+const page = (load: () => Promise<{ default: ComponentType }>) => {
+  const Page = lazy(load)
+  return (
+    <Suspense fallback={<p className="p-6 text-bark">Loading …</p>}>
+      <Page />
+    </Suspense>
+  )
+}
+
+export const router = createBrowserRouter([
+  { path: '/sign-in', element: <SignInPage />, errorElement: <PageError /> },
+  {
+    element: <Shell />,
+    errorElement: <PageError />,
+    children: [
+      { path: '/', element: <Home /> },
+      { path: '/templates', element: page(() => import('../features/templates/TemplatesPage.tsx')) },
+      { path: '/templates/:id', element: page(() => import('../features/templates/EditorPage.tsx')) },
+      { path: '/members', element: page(() => import('../features/members/MembersPage.tsx')) },
+      { path: '/today', element: page(() => import('../features/training/TodayPage.tsx')) },
+      { path: '/maxes', element: page(() => import('../features/training/MaxesPage.tsx')) },
+      { path: '*', element: <Navigate to="/" replace /> },
+    ],
+  },
+])

@@ -1,0 +1,19 @@
+import { configureStore } from '@reduxjs/toolkit'
+import { useDispatch, useSelector } from 'react-redux'
+import { editor } from '../features/templates/editorSlice.ts'
+import { outbox } from '../offline/outboxSlice.ts'
+import { api } from './api.ts'
+
+export const store = configureStore({
+  reducer: { [api.reducerPath]: api.reducer, editor: editor.reducer, outbox: outbox.reducer },
+  middleware: (defaults) =>
+    // The draft is large and only its own reducer touches it: the development checks would cost more than an edit.
+    defaults({
+      immutableCheck: { ignoredPaths: ['editor', 'api'] },
+      serializableCheck: { ignoredPaths: ['editor', 'api'], ignoredActionPaths: ['payload', 'meta'] },
+    }).concat(api.middleware),
+})
+
+export type RootState = ReturnType<typeof store.getState>
+export const useAppDispatch = useDispatch.withTypes<typeof store.dispatch>()
+export const useAppSelector = useSelector.withTypes<RootState>()

@@ -1,0 +1,89 @@
+import { yupResolver } from '@hookform/resolvers/yup'
+import { useForm } from 'react-hook-form'
+import { useNavigate } from 'react-router'
+import { signInSchema, type SignIn } from '@young-oak/api/accounts'
+import { api, sayError } from '../../app/api.ts'
+import { useAppDispatch } from '../../app/store.ts'
+import { Button } from '../../ui/Button.tsx'
+import { Field } from '../../ui/Field.tsx'
+
+export function SignInPage() {
+  const { data } = api.useSessionQuery()
+  const [signIn, { error, isLoading }] = api.useSignInMutation()
+  const navigate = useNavigate()
+  const dispatch = useAppDispatch()
+  const { register, handleSubmit, formState } = useForm<SignIn>({
+    resolver: yupResolver(signInSchema),
+    defaultValues: { email: '', password: '' },
+  })
+  const enter = async (given: SignIn) => {
+    const answer = await signIn(given)
+    if (answer.error) return
+    await dispatch(api.endpoints.session.initiate(undefined, { forceRefetch: true }))
+    void navigate('/')
+  }
+  return (
+    <main className="mx-auto grid min-h-dvh max-w-5xl content-center gap-10 p-6 md:grid-cols-2">
+      <section className="self-center">
+        <h1 className="text-5xl">Young Oak</h1>
+        <p className="mt-4 max-w-md text-lg text-bark">
+          Strength programs written once, and every member’s loads worked out from their own logged maxes,
+          down to the plates.
+        </p>
+        <p className="mt-6 max-w-md text-sm text-bark">
+          Not medical advice. If you are new to lifting, coming back to it, pregnant, on medication or have a
+          condition, see a licensed professional first, and follow your facility’s rules.
+        </p>
+      </section>
+      <section className="rounded-lg border border-line bg-sheet p-6">
+        <form
+          onSubmit={(event) => void handleSubmit(enter)(event)}
+          noValidate
+          className="grid gap-4"
+          aria-label="Sign in"
+        >
+          <Field
+            label="E-mail address"
+            type="email"
+            autoComplete="username"
+            error={formState.errors.email?.message}
+            {...register('email')}
+          />
+          <Field
+            label="Password"
+            type="password"
+            autoComplete="current-password"
+            error={formState.errors.password?.message}
+            {...register('password')}
+          />
+          {error && (
+            <p role="alert" className="text-brick">
+              {sayError(error)}
+            </p>
+          )}
+          <Button type="submit" size="thumb" disabled={isLoading}>
+            Sign in
+          </Button>
+        </form>
+        {data?.demo.length ? (
+          <div className="mt-6 border-t border-line pt-4">
+            <p className="text-sm text-bark">This is the demo, with made-up people. Sign in as:</p>
+            <ul className="mt-2 grid gap-1">
+              {data.demo.map(({ email, password, who }) => (
+                <li key={email}>
+                  <Button
+                    look="plain"
+                    className="w-full text-left"
+                    onClick={() => void enter({ email, password })}
+                  >
+                    {who}
+                  </Button>
+                </li>
+              ))}
+            </ul>
+          </div>
+        ) : null}
+      </section>
+    </main>
+  )
+}

@@ -1,0 +1,216 @@
+import { CircleHelp, Redo2, Undo2 } from 'lucide-react'
+import { useEffect, useMemo, useState } from 'react'
+import { useParams } from 'react-router'
+import { seasonOf } from '@young-oak/core/plan'
+import { api, sayError } from '../../app/api.ts'
+import { useAppDispatch, useAppSelector } from '../../app/store.ts'
+import { SeasonStrip } from '../../charts/SeasonStrip.tsx'
+import { Button } from '../../ui/Button.tsx'
+import { IconButton } from '../../ui/IconButton.tsx'
+import { closeDraft, dismissNotice, edit, openDraft, redo, undo } from './editorSlice.ts'
+import { PublishDialog } from './PublishDialog.tsx'
+import { RuleList } from './RuleList.tsx'
+import { ShortcutsDialog } from './ShortcutsDialog.tsx'
+import { useAutosave } from './useAutosave.ts'
+import { usePreview } from './usePreview.ts'
+import { WeekSheet } from './WeekSheet.tsx'
+
+/** The workbench: the season above, the chosen week below, a member's loads beside every line. */
+export default function EditorPage() {
+  const { id = '' } = useParams()
+  const { data, error, refetch } = api.useTemplateQuery(id, { refetchOnMountOrArgChange: true })
+  const dispatch = useAppDispatch()
+  useEffect(() => {
+    if (data && data.id === id) dispatch(openDraft({ id, draft: data.draft }))
+    return () => void dispatch(closeDraft())
+  }, [dispatch, id, data])
+  const isOpen = useAppSelector(({ editor }) => editor.id === id)
+  if (error) {
+    return (
+      <main className="mx-auto max-w-lg p-8">
+        <h1 className="text-2xl">This template did not open</h1>
+        <p className="my-3 text-bark">{sayError(error)}</p>
+        <Button onClick={() => void refetch()}>Try again</Button>
+      </main>
+    )
+  }
+  if (!isOpen || !data) return <p className="p-6 text-bark">Loading …</p>
+  return <Workbench id={id} isPublished={data.versions.length > 0} />
+}
+
+function Workbench({ id, isPublished }: { id: string; isPublished: boolean }) {
+  const draft = useAppSelector(({ editor }) => editor.draft)
+  const [week, setWeek] = useState(1)
+  const [member, setMember] = useState('')
+  const [dialog, setDialog] = useState<'publish' | 'shortcuts' | null>(null)
+  const { data: file, error: fileError } = api.useMemberFileQuery(member, {
+    skip: !member,
+    refetchOnMountOrArgChange: true,
+  })
+  const preview = usePreview(id, member ? file : undefined)
+  useAutosave(id)
+  useShortcuts(() => setDialog('shortcuts'))
+  const season = useMemo(() => (draft ? seasonOf(draft) : []), [draft])
+  if (!draft) return null
+  const chosen = Math.min(week, season.length)
+  return (
+    <main className="flex w-full flex-col gap-3 px-4 py-3">
+      <div className="flex flex-wrap items-center gap-3">
+        <NameField name={draft.name} />
+        <MemberPicker
+          member={member}
+          onChoose={setMember}
+          isRunning={preview?.isRunning}
+          error={fileError ? sayError(fileError) : undefined}
+        />
+        <div className="ml-auto flex items-center gap-1">
+          <SaveState />
+          <UndoButtons />
+          <IconButton label="Keyboard shortcuts" onClick={() => setDialog('shortcuts')}>
+            <CircleHelp size={18} />
+          </IconButton>
+          <Button onClick={() => setDialog('publish')}>Publish …</Button>
+        </div>
+      </div>
+      <Notice />
+      <SeasonStrip weeks={season} current={chosen} onChoose={setWeek} />
+      <WeekSheet
+        key={id}
+        draft={draft}
+        week={chosen}
+        weeks={season.length}
+        onWeek={setWeek}
+        preview={preview}
+        memberName={member ? file?.name : undefined}
+      />
+      <RuleList draft={draft} />
+      <PublishDialog
+        id={id}
+        isOpen={dialog === 'publish'}
+        isPublished={isPublished}
+        onClose={() => setDialog(null)}
+      />
+      <ShortcutsDialog isOpen={dialog === 'shortcuts'} onClose={() => setDialog(null)} />
+    </main>
+  )
+}
+
+function NameField({ name }: { name: string }) {
+  const dispatch = useAppDispatch()
+  const [typed, setTyped] = useState(name)
+  const [was, setWas] = useState(name)
+  if (was !== name) {
+    setWas(name)
+    setTyped(name)
+  }
+  const save = () => {
+    const to = typed.trim().slice(0, 120)
+    if (to && to !== name) dispatch(edit({ do: 'setName', from: name, to }))
+    else setTyped(name)
+  }
+  return (
+    <input
+      aria-label="Name of the template"
+      value={typed}
+      onChange={(event) => setTyped(event.target.value)}
+      onBlur={save}
+      onKeyDown={(event) => event.key === 'Enter' && event.currentTarget.blur()}
+      size={Math.max(typed.length, 12)}
+      className="rounded border border-transparent bg-transparent px-1 font-serif text-2xl font-semibold hover:border-line focus:border-edge"
+    />
+  )
+}
+
+type PickerProps = { member: string; onChoose: (id: string) => void; isRunning?: boolean; error?: string }
+
+function MemberPicker({ member, onChoose, isRunning, error }: PickerProps) {
+  const { data } = api.useMembersQuery()
+  const mine = data?.filter(({ isMine }) => isMine) ?? []
+  return (
+    <div className="flex flex-wrap items-center gap-2 text-sm">
+      <label className="flex items-center gap-2">
+        Loads of
+        <select
+          value={member}
+          onChange={(event) => onChoose(event.target.value)}
+          className="min-h-9 rounded-md border border-edge bg-sheet px-2"
+        >
+          <option value="">nobody</option>
+          {mine.map(({ id, name }) => (
+            <option key={id} value={id}>
+              {name}
+            </option>
+          ))}
+        </select>
+      </label>
+      {member && error && <span className="text-brick">{error}</span>}
+      {member && isRunning === true && (
+        <span className="text-bark">in this program: weeks trained stay as they were shown</span>
+      )}
+      {member && isRunning === false && (
+        <span className="text-bark">not on this program: as if starting today</span>
+      )}
+    </div>
+  )
+}
+
+function SaveState() {
+  const waiting = useAppSelector(({ editor }) => editor.waiting.length)
+  const isAway = useAppSelector(({ editor }) => editor.isAway)
+  const said = !waiting ? 'Saved' : isAway ? 'Not saved yet: trying again' : 'Saving …'
+  return (
+    <span role="status" className={`px-2 text-sm ${isAway && waiting ? 'text-acorn' : 'text-bark'}`}>
+      {said}
+    </span>
+  )
+}
+
+function UndoButtons() {
+  const dispatch = useAppDispatch()
+  const canUndo = useAppSelector(({ editor }) => editor.done.length > 0)
+  const canRedo = useAppSelector(({ editor }) => editor.undone.length > 0)
+  return (
+    <>
+      <IconButton label="Undo (Ctrl+Z)" disabled={!canUndo} onClick={() => dispatch(undo())}>
+        <Undo2 size={18} />
+      </IconButton>
+      <IconButton label="Redo (Ctrl+Y)" disabled={!canRedo} onClick={() => dispatch(redo())}>
+        <Redo2 size={18} />
+      </IconButton>
+    </>
+  )
+}
+
+function Notice() {
+  const notice = useAppSelector(({ editor }) => editor.notice)
+  const dispatch = useAppDispatch()
+  if (!notice) return null
+  return (
+    <p role="alert" className="flex items-center justify-between rounded bg-acorn-wash px-3 py-2 text-acorn">
+      {notice}
+      <Button look="quiet" onClick={() => dispatch(dismissNotice())}>
+        Dismiss
+      </Button>
+    </p>
+  )
+}
+
+/** Keys that work wherever nothing is being typed. */
+function useShortcuts(onHelp: () => void): void {
+  const dispatch = useAppDispatch()
+  useEffect(() => {
+    const press = (event: KeyboardEvent) => {
+      const isTyping = event.target instanceof HTMLInputElement || event.target instanceof HTMLTextAreaElement
+      if (isTyping) return
+      const key = event.key.toLowerCase()
+      const command = event.ctrlKey || event.metaKey
+      if (command && key === 'z' && !event.shiftKey) dispatch(undo())
+      else if (command && (key === 'y' || (key === 'z' && event.shiftKey))) dispatch(redo())
+      else if (key === '?') onHelp()
+      else return
+      event.preventDefault()
+    }
+    addEventListener('keydown', press)
+    return () => removeEventListener('keydown', press)
+  }, [dispatch, onHelp])
+}

@@ -1,0 +1,190 @@
+import { useEffect, useRef, type ReactNode } from 'react'
+import { liftName } from '@young-oak/core/library'
+import type { PlannedSlot } from '@young-oak/core/plan'
+import { ruleOf } from '@young-oak/core/progressions'
+import { cellFields, formatCell, type CellField, type Template } from '@young-oak/core/template'
+import { formatLoad } from '@young-oak/core/units'
+import { Why } from '../../ui/Why.tsx'
+import { loadField, type Line } from './sheet.ts'
+import type { Typing } from './WeekSheet.tsx'
+
+type Props = {
+  line: Line
+  draft: Template
+  planned?: PlannedSlot
+  isPreviewed: boolean
+  name: string
+  /** The field under the keyboard, where it is in this line. */
+  field: number | null
+  typing: Typing | null
+  onFocus: (field: number) => void
+  onOpen: (field: number) => void
+  onType: (text: string) => void
+  onLeave: () => void
+  menu: ReactNode
+}
+
+const widths: Record<CellField, string> = {
+  sets: 'w-7 text-right',
+  goal: 'w-12',
+  load: 'w-20',
+  rir: 'w-8 text-right',
+  rest: 'w-11 text-right',
+}
+const names: Record<CellField, string> = {
+  sets: 'Sets',
+  goal: 'Reps',
+  load: 'Load',
+  rir: 'Reps in reserve',
+  rest: 'Rest',
+}
+
+/** A line of the sheet: "3 × 5 @ 75%", reserve, rest, and the chosen member's load at the right. */
+export function SheetLine({
+  line,
+  draft,
+  planned,
+  isPreviewed,
+  name,
+  field,
+  typing,
+  onFocus,
+  onOpen,
+  onType,
+  onLeave,
+  menu,
+}: Props) {
+  const { slot, group, isFirst } = line
+  const isRuled = group.load.of === 'progression'
+  return (
+    <div className={isFirst ? 'border-t border-line pt-1.5' : ''}>
+      {isFirst && (
+        <div className="flex items-baseline gap-1.5">
+          <span className="w-4 shrink-0 text-xs text-bark">{slot.group}</span>
+          <span
+            className="grow font-medium"
+            title={slot.follows ? ruleSentence(draft, slot.follows.progression) : undefined}
+          >
+            {liftName(slot)}
+          </span>
+          {menu}
+        </div>
+      )}
+      <div className="flex items-center pb-1 pl-4 text-sm">
+        {cellFields.map((one, f) => (
+          <span key={one} className="flex items-center">
+            {one === 'goal' && <span className="text-bark">×</span>}
+            {one === 'load' && <span className="text-bark">@</span>}
+            {field === f && typing ? (
+              <TypingCell
+                name={`${names[one]} of ${liftName(slot)}`}
+                width={widths[one]}
+                typing={typing}
+                onType={onType}
+                onLeave={onLeave}
+              />
+            ) : (
+              <button
+                type="button"
+                data-cell={`${name}-${f}`}
+                tabIndex={field === f || (name === '0-0' && f === 0) ? 0 : -1}
+                aria-label={`${names[one]} of ${liftName(slot)}: ${formatCell(one, group) || 'empty'}`}
+                onFocus={() => onFocus(f)}
+                onDoubleClick={() => onOpen(f)}
+                className={`h-7 truncate rounded-sm px-1 focus:bg-leaf-wash ${widths[one]} ${one === 'load' && isRuled ? 'text-mist italic' : ''} hover:bg-leaf-wash`}
+              >
+                {shown(one, formatCell(one, group))}
+              </button>
+            )}
+          </span>
+        ))}
+        <MemberLoad
+          line={line}
+          planned={planned}
+          isPreviewed={isPreviewed}
+          cell={`${name}-${loadField}`}
+          isHere={field === loadField}
+          onFocus={() => onFocus(loadField)}
+        />
+      </div>
+      {field !== null && typing?.error && (
+        <p role="alert" className="mb-1 ml-4 rounded bg-brick-wash px-2 py-1 text-sm text-brick">
+          {typing.error}
+        </p>
+      )}
+    </div>
+  )
+}
+
+const shown = (field: CellField, text: string): string => {
+  if (field === 'rir') return text ? `R${text}` : '·'
+  return text || '·'
+}
+
+type TypingProps = {
+  name: string
+  width: string
+  typing: Typing
+  onType: (text: string) => void
+  onLeave: () => void
+}
+
+function TypingCell({ name, width, typing, onType, onLeave }: TypingProps) {
+  const input = useRef<HTMLInputElement>(null)
+  useEffect(() => {
+    input.current?.focus()
+    if (!typing.replaced) input.current?.select()
+    // Only when the cell is opened: later keys must not select what was typed.
+    // eslint-disable-next-line react-hooks/exhaustive-deps
+  }, [])
+  return (
+    <input
+      ref={input}
+      aria-label={name}
+      aria-invalid={Boolean(typing.error)}
+      value={typing.text}
+      onChange={(event) => onType(event.target.value)}
+      onBlur={onLeave}
+      className={`h-7 rounded-sm border bg-paper px-0.5 ${width} ${typing.error ? 'border-brick' : 'border-leaf'}`}
+    />
+  )
+}
+
+type LoadProps = {
+  line: Line
+  planned?: PlannedSlot
+  isPreviewed: boolean
+  cell: string
+  isHere: boolean
+  onFocus: () => void
+}
+
+/** The member's load for this line, with its why; or what it lacks. */
+function MemberLoad({ line, planned, isPreviewed, cell, isHere, onFocus }: LoadProps) {
+  const group = planned?.groups.find((one) => one.group === line.group.id)
+  const load = group?.load
+  return (
+    <span
+      className="ml-auto whitespace-nowrap"
+      onFocus={onFocus}
+      ref={(element) => {
+        const target = element?.querySelector('button') ?? element
+        target?.setAttribute('data-cell', cell)
+        target?.setAttribute('tabindex', isHere ? '0' : '-1')
+      }}
+    >
+      {isPreviewed && group && load && (
+        <Why title={formatLoad(load)} rungs={group.why} className="font-serif font-semibold">
+          {formatLoad(load)}
+          {group.sets !== line.group.sets && <span className="text-mist"> ×{group.sets}</span>}
+        </Why>
+      )}
+      {isPreviewed && group?.missing && <span className="text-acorn">no max</span>}
+    </span>
+  )
+}
+
+function ruleSentence(draft: Template, progression: string): string {
+  const stage = draft.progressions[progression]?.stages[0]
+  return stage ? ruleOf[stage.rule].sentence(stage.params) : ''
+}

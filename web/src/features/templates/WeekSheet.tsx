@@ -1,0 +1,218 @@
+import { useMemo, useRef, useState, type ClipboardEvent, type KeyboardEvent } from 'react'
+import type { PlannedSession } from '@young-oak/core/plan'
+import {
+  formatCell,
+  parseCell,
+  type Cell,
+  type CellField,
+  type Command,
+  type Template,
+} from '@young-oak/core/template'
+import { formatDay } from '@young-oak/core/units'
+import { useAppDispatch } from '../../app/store.ts'
+import type { Preview } from '../../workers/planner.worker.ts'
+import { edit } from './editorSlice.ts'
+import { columnsOf, fieldAt, moved, plannedAt, type At, type Column, type Line } from './sheet.ts'
+import { SheetLine } from './SheetLine.tsx'
+import { SlotMenu } from './SlotMenu.tsx'
+
+type Props = {
+  draft: Template
+  week: number
+  weeks: number
+  onWeek: (week: number) => void
+  preview: Preview | null
+  memberName?: string
+}
+
+/** What is being typed into the cell under the keyboard. */
+export type Typing = { text: string; error?: string; replaced: boolean }
+
+/** The week's sessions side by side, edited in place by keyboard. */
+export function WeekSheet({ draft, week, weeks, onWeek, preview, memberName }: Props) {
+  const dispatch = useAppDispatch()
+  const columns = useMemo(() => columnsOf(draft, week), [draft, week])
+  const [at, setAt] = useState<At>({ column: 0, line: 0, field: 0 })
+  const [typing, setTyping] = useState<Typing | null>(null)
+  const sheet = useRef<HTMLDivElement>(null)
+  const line = columns[at.column]?.lines[at.line]
+
+  const focus = (next: At) => {
+    setAt(next)
+    requestAnimationFrame(() => cellElement(sheet.current, next)?.focus())
+  }
+  const keep = (text: string, next: At, fill: boolean): boolean => {
+    const field = fieldAt(at)
+    if (!line || !field) return false
+    const parsed = parseCell(field, text, line.group, line.slot, draft)
+    if (parsed.error !== undefined) {
+      setTyping({ text, error: parsed.error, replaced: true })
+      return false
+    }
+    const command = setCells(draft, line, field, parsed.value, fill)
+    if (command) dispatch(edit(command))
+    setTyping(null)
+    focus(next)
+    return true
+  }
+  const press = (event: KeyboardEvent) => {
+    const field = fieldAt(at)
+    if (event.target instanceof HTMLInputElement) return pressTyping(event)
+    const isPlainKey = event.key.length === 1 && !event.ctrlKey && !event.metaKey && !event.altKey
+    if (event.key === 'PageDown') onWeek(Math.min(week + 1, weeks))
+    else if (event.key === 'PageUp') onWeek(Math.max(week - 1, 1))
+    else if (/^(Arrow|Home$|End$)/.test(event.key) && !event.altKey) focus(moved(columns, at, event.key))
+    else if (event.key === 'Enter' && event.shiftKey && line && field)
+      keep(formatCell(field, line.group), at, true)
+    else if ((event.key === 'Enter' || event.key === 'F2') && line && field)
+      setTyping({ text: formatCell(field, line.group), replaced: false })
+    else if ((event.key === 'Delete' || event.key === 'Backspace') && (field === 'rir' || field === 'rest'))
+      keep('', at, false)
+    else if (isPlainKey && event.key !== ' ' && event.key !== '?' && field)
+      setTyping({ text: event.key, replaced: true })
+    else return
+    event.preventDefault()
+  }
+  const pressTyping = (event: KeyboardEvent) => {
+    const text = typing?.text ?? ''
+    if (event.key === 'Escape') {
+      setTyping(null)
+      focus(at)
+    } else if (event.key === 'Enter')
+      keep(text, event.shiftKey ? at : moved(columns, at, 'ArrowDown'), event.shiftKey)
+    else if (event.key === 'Tab')
+      keep(text, moved(columns, at, event.shiftKey ? 'ArrowLeft' : 'ArrowRight'), false)
+    else return
+    event.preventDefault()
+  }
+  const copy = (event: ClipboardEvent) => {
+    const field = fieldAt(at)
+    if (typing || !line || !field) return
+    event.clipboardData.setData('text/plain', formatCell(field, line.group))
+    event.preventDefault()
+  }
+  const paste = (event: ClipboardEvent) => {
+    if (typing || !line || !fieldAt(at)) return
+    event.preventDefault()
+    keep(event.clipboardData.getData('text/plain').trim(), at, false)
+  }
+  const leave = () => {
+    if (typing && !typing.error) keep(typing.text, at, false)
+  }
+
+  return (
+    <div
+      ref={sheet}
+      role="group"
+      aria-label={`Week ${week}`}
+      className="grid gap-x-5 gap-y-6 overflow-x-auto pb-2"
+      style={{ gridTemplateColumns: `repeat(${Math.min(columns.length, 4)}, minmax(19rem, 1fr))` }}
+      onKeyDown={press}
+      onCopy={copy}
+      onPaste={paste}
+    >
+      {columns.map((column, c) => (
+        <section key={column.position} aria-label={`${column.name}, place ${column.inWeek}`}>
+          <ColumnHead
+            column={column}
+            columns={columns}
+            planned={plannedAt(preview, column.position)}
+            memberName={memberName}
+          />
+          {column.parts.map((part) => (
+            <div key={part.name}>
+              {column.parts.length > 1 && <p className="mt-2 text-xs tracking-wide text-bark">{part.name}</p>}
+              {part.lines.map((one) => {
+                const l = column.lines.indexOf(one)
+                const isHere = at.column === c && at.line === l
+                return (
+                  <SheetLine
+                    key={`${one.slotId}/${one.group.id}`}
+                    line={one}
+                    draft={draft}
+                    planned={plannedAt(preview, column.position)?.slots.find(
+                      ({ slot }) => slot === one.slotId,
+                    )}
+                    isPreviewed={memberName !== undefined}
+                    name={`${c}-${l}`}
+                    field={isHere ? at.field : null}
+                    typing={isHere ? typing : null}
+                    onFocus={(field) => {
+                      if (!typing) setAt({ column: c, line: l, field })
+                    }}
+                    onOpen={(field) => {
+                      leave()
+                      setAt({ column: c, line: l, field })
+                      setTyping({
+                        text: formatCell(cellFields[field] as CellField, one.group),
+                        replaced: false,
+                      })
+                    }}
+                    onType={(text) => setTyping({ text, replaced: true })}
+                    onLeave={leave}
+                    menu={
+                      one.isFirst ? (
+                        <SlotMenu draft={draft} slotId={one.slotId} session={column.session} />
+                      ) : null
+                    }
+                  />
+                )
+              })}
+            </div>
+          ))}
+        </section>
+      ))}
+    </div>
+  )
+}
+
+type HeadProps = { column: Column; columns: Column[]; planned?: PlannedSession; memberName?: string }
+
+function ColumnHead({ column, columns, planned, memberName }: HeadProps) {
+  const twin = columns.find(
+    ({ session, position }) => session === column.session && position < column.position,
+  )
+  return (
+    <header className="border-b-2 border-ink pb-1">
+      <h2 className="text-lg">
+        <span className="mr-2 text-bark">{column.inWeek}</span>
+        {column.name}
+      </h2>
+      <p className="min-h-5 text-xs text-bark">
+        {twin && `The same cells as place ${twin.inWeek}. `}
+        {planned?.date &&
+          memberName &&
+          `${planned.status === 'skipped' ? 'Skipped' : 'Trained'} on ${formatDay(planned.date)}.`}
+        {planned?.status === 'ahead' && memberName && 'Loads if every session before is a hit.'}
+        {planned?.status === 'next' && memberName && 'Comes next.'}
+      </p>
+    </header>
+  )
+}
+
+const cellElement = (sheet: HTMLElement | null, { column, line, field }: At) =>
+  sheet?.querySelector<HTMLElement>(`[data-cell="${column}-${line}-${field}"]`)
+
+/** The command that sets a cell, and with `fill` the same cell of every later week of the phase; nothing where all have it. */
+function setCells(draft: Template, line: Line, field: CellField, to: Cell, fill: boolean): Command | null {
+  const rows = draft.slots[line.slotId]?.rows[line.phase] ?? []
+  const commands: Command[] = []
+  for (let row = line.row; row < (fill ? line.rows : line.row + 1); row++) {
+    const group = rows[row]?.find(({ id }) => id === line.group.id)
+    if (!group) continue
+    const from: Cell = group[field] ?? null
+    if (JSON.stringify(from) === JSON.stringify(to)) continue
+    commands.push({
+      do: 'setCell',
+      slot: line.slotId,
+      phase: line.phase,
+      row,
+      group: group.id,
+      field,
+      from,
+      to,
+    })
+  }
+  if (commands.length <= 1) return commands[0] ?? null
+  return { do: 'several', commands }
+}

@@ -1,0 +1,94 @@
+import { useState } from 'react'
+import type { SessionLog, SetLog, ShownGroup } from '@young-oak/core/member'
+import type { PlannedSession, PlannedSlot } from '@young-oak/core/plan'
+import { record } from '../../offline/useOutbox.ts'
+import { Button } from '../../ui/Button.tsx'
+import { RestTimer } from './RestTimer.tsx'
+import { SlotCard } from './SlotCard.tsx'
+
+/** A set that is asked: its group, and its number in the slot. */
+export type AskedSet = { n: number; group: ShownGroup; isPlus: boolean }
+
+export const askedSets = (slot: PlannedSlot): AskedSet[] =>
+  slot.groups
+    .flatMap((group) =>
+      Array.from({ length: group.sets }, (_, i) => ({
+        group,
+        isPlus: group.plus === 'last' && i === group.sets - 1,
+      })),
+    )
+    .map((asked, i) => ({ ...asked, n: i + 1 }))
+
+/** The session as a list to walk down: the current set large, the others in a line each. */
+export function OpenSession({ session, log }: { session: PlannedSession; log: SessionLog }) {
+  const [chosen, choose] = useState<string | null>(null)
+  const [rest, setRest] = useState<{ from: number; seconds: number } | null>(null)
+  const setOf = (slot: PlannedSlot, n: number) =>
+    log.sets.find((set) => set.slot === slot.slot && set.n === n)
+  const isDone = (slot: PlannedSlot) => askedSets(slot).every(({ n }) => setOf(slot, n))
+  const current =
+    session.slots.find(({ slot }) => slot === chosen) ?? session.slots.find((slot) => !isDone(slot))
+  const allDone = session.slots.every(isDone)
+  const noted = log.sets.length
+
+  const logSet = (slot: PlannedSlot, asked: AskedSet, result: Pick<SetLog, 'state' | 'load' | 'reps'>) => {
+    const had = setOf(slot, asked.n)
+    record({
+      kind: 'set',
+      session: log.id,
+      rev: (had?.rev ?? 0) + 1,
+      set: {
+        slot: slot.slot,
+        n: asked.n,
+        exercise: slot.exercise,
+        ...(slot.variant && { variant: slot.variant }),
+        ...result,
+      },
+    })
+    choose(null)
+    setRest(asked.group.rest ? startRest(asked.group.rest) : null)
+  }
+
+  return (
+    <article className="mt-6">
+      <h1 className="text-3xl">{session.name}</h1>
+      <ol className="mt-3 divide-y divide-line">
+        {session.slots.map((slot) => (
+          <SlotCard
+            key={slot.slot}
+            slot={slot}
+            sets={log.sets.filter((set) => set.slot === slot.slot)}
+            isCurrent={slot === current}
+            onOpen={() => choose(slot.slot)}
+            onLog={(asked, result) => logSet(slot, asked, result)}
+          />
+        ))}
+      </ol>
+      {rest && !allDone && <RestTimer key={rest.from} from={rest.from} seconds={rest.seconds} />}
+      <Button
+        size="thumb"
+        look={allDone ? 'main' : 'plain'}
+        className="mt-6 w-full"
+        onClick={() => {
+          const left = session.slots.flatMap((slot) =>
+            askedSets(slot).filter(({ n }) => !setOf(slot, n)),
+          ).length
+          if (
+            left &&
+            !confirm(
+              noted
+                ? `${left} sets are not logged. Finish anyway?`
+                : 'Nothing is logged: finish this session as skipped?',
+            )
+          )
+            return
+          record({ kind: 'close', session: log.id })
+        }}
+      >
+        {noted ? 'Finish the session' : 'Skip this session'}
+      </Button>
+    </article>
+  )
+}
+
+const startRest = (seconds: number) => ({ from: Date.now(), seconds })

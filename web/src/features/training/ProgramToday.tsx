@@ -1,0 +1,152 @@
+import { useState } from 'react'
+import { Check } from 'lucide-react'
+import type { TodayView } from '@young-oak/api/training'
+import { sessionLogId, type SessionLog } from '@young-oak/core/member'
+import type { Plan, PlannedSession, PlannedWeek } from '@young-oak/core/plan'
+import { formatDay, type Day } from '@young-oak/core/units'
+import { record } from '../../offline/useOutbox.ts'
+import { Button } from '../../ui/Button.tsx'
+import { ComesNextList } from './ComesNextList.tsx'
+import { GrowthRings } from './GrowthRings.tsx'
+import { OpenSession } from './OpenSession.tsx'
+import { SlotPreview } from './SlotPreview.tsx'
+
+type Props = { program: TodayView['programs'][number]; logs: SessionLog[]; day: Day }
+
+/** One program of the member: the session that is open, else the one that comes next. */
+export function ProgramToday({ program: { enrolment, name, note, plan }, logs, day }: Props) {
+  const logOf = (place: PlannedSession) =>
+    logs.find(({ id }) => id === sessionLogId(enrolment, place.position, 1))
+  const places = plan.weeks.flatMap(({ places }) => places)
+  const open = places.find((place) => {
+    const log = logOf(place)
+    return log && !log.closed && log.date === day
+  })
+  const closed = places.findLast((place) => {
+    const log = logOf(place)
+    return log?.closed && log.date === day
+  })
+  const next = places.find((place) => place.status === 'next' && place !== closed)
+  const week = weekOf(plan, open ?? next ?? closed)
+  return (
+    <section className="mb-10">
+      <header className="flex items-center gap-4">
+        <GrowthRings done={(week?.week ?? plan.lastWeek + 1) - 1} of={plan.lastWeek} />
+        <div>
+          <p className="text-sm text-bark">{name}</p>
+          <p className="font-medium">
+            {week ? `Week ${week.week} of ${plan.lastWeek}: ${week.phaseName}` : 'All weeks done'}
+            {week?.light && (
+              <span className="ml-2 rounded bg-mist-wash px-2 py-0.5 text-sm text-mist">light week</span>
+            )}
+          </p>
+        </div>
+      </header>
+      {week && <WeekLine week={week} current={open ?? next} />}
+      {open ? (
+        <OpenSession session={open} log={logOf(open) as SessionLog} />
+      ) : (
+        <>
+          {closed && (
+            <Closed
+              plan={plan}
+              session={closed}
+              isSent={closed.status === 'trained' || closed.status === 'skipped'}
+            />
+          )}
+          {next && (
+            <Next
+              session={next}
+              start={plan.start}
+              day={day}
+              enrolment={enrolment}
+              isAgain={closed !== undefined}
+              note={note}
+            />
+          )}
+          {!next && !closed && (
+            <p className="mt-6">Every week of this program is done. Ask your writer what comes next.</p>
+          )}
+        </>
+      )}
+    </section>
+  )
+}
+
+const weekOf = (plan: Plan, place: PlannedSession | undefined): PlannedWeek | undefined =>
+  plan.weeks.find(({ places }) => place !== undefined && places.includes(place))
+
+/** The week's sessions in order: done, skipped, or still to come. */
+function WeekLine({ week, current }: { week: PlannedWeek; current?: PlannedSession }) {
+  return (
+    <ol className="mt-3 flex flex-wrap gap-2 text-sm" aria-label="Sessions of this week">
+      {week.places.map((place) => (
+        <li
+          key={place.position}
+          aria-current={place === current ? 'step' : undefined}
+          className={`flex items-center gap-1 rounded-full border px-3 py-1 ${place === current ? 'border-leaf bg-leaf-wash font-medium' : 'border-line text-bark'}`}
+        >
+          {place.status === 'trained' && <Check size={14} aria-label="done" />}
+          {place.name}
+          {place.status === 'skipped' && ' (skipped)'}
+        </li>
+      ))}
+    </ol>
+  )
+}
+
+type NextProps = {
+  session: PlannedSession
+  start: Day
+  day: Day
+  enrolment: string
+  isAgain: boolean
+  note?: string
+}
+
+function Next({ session, start, day, enrolment, isAgain, note }: NextProps) {
+  const [isEarly, setEarly] = useState(false)
+  const waits = start > day && !isEarly
+  return (
+    <article className="mt-6">
+      <h1 className="text-3xl">{isAgain ? `Next time: ${session.name}` : session.name}</h1>
+      {note && !isAgain && <p className="mt-1 text-bark">{note}</p>}
+      {waits && (
+        <p className="mt-2 rounded bg-mist-wash p-3 text-mist">
+          This program starts on {formatDay(start)}.{' '}
+          <button type="button" className="underline" onClick={() => setEarly(true)}>
+            Start earlier
+          </button>
+        </p>
+      )}
+      <ol className="mt-3 divide-y divide-line">
+        {session.slots.map((slot) => (
+          <SlotPreview key={slot.slot} slot={slot} />
+        ))}
+      </ol>
+      {!waits && (
+        <Button
+          size="thumb"
+          look={isAgain ? 'plain' : 'main'}
+          className="mt-5 w-full"
+          onClick={() => record({ kind: 'start', enrolment, position: session.position, date: day })}
+        >
+          Start {session.name}
+        </Button>
+      )}
+    </article>
+  )
+}
+
+function Closed({ plan, session, isSent }: { plan: Plan; session: PlannedSession; isSent: boolean }) {
+  return (
+    <article className="mt-6 rounded-lg border border-leaf bg-leaf-wash p-4">
+      <h2 className="text-2xl">{session.name} is done</h2>
+      {isSent ? (
+        <ComesNextList plan={plan} session={session} />
+      ) : (
+        <p className="mt-2">What comes next is worked out as soon as your sets have been sent.</p>
+      )}
+    </article>
+  )
+}

@@ -1,0 +1,20 @@
+import { useEffect, useState } from 'react'
+import { formatRest } from '@young-oak/core/template'
+
+/** Counts from the moment of the set, not from ticks: a locked phone loses nothing. */
+export function RestTimer({ from, seconds }: { from: number; seconds: number }) {
+  const [now, setNow] = useState(from)
+  useEffect(() => {
+    const timer = setInterval(() => setNow(Date.now()), 500)
+    return () => clearInterval(timer)
+  }, [])
+  const left = Math.ceil(seconds - (now - from) / 1000)
+  return (
+    <p
+      role="timer"
+      className={`sticky bottom-3 mt-4 rounded-lg border p-3 text-center text-xl ${left > 0 ? 'border-line bg-sheet' : 'border-leaf bg-leaf-wash'}`}
+    >
+      {left > 0 ? `Rest ${formatRest(left)}` : `Rested ${formatRest(seconds)}: go on`}
+    </p>
+  )
+}

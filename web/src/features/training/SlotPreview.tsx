@@ -1,0 +1,42 @@
+import { Link } from 'react-router'
+import { liftName } from '@young-oak/core/library'
+import { formatGroup, type PlannedSlot } from '@young-oak/core/plan'
+import { formatLoad } from '@young-oak/core/units'
+import { Why } from '../../ui/Why.tsx'
+import { readsNote, sayLast } from './words.ts'
+
+/** A slot of a session that has not begun: what will be asked, why, and what it was last time. */
+export function SlotPreview({ slot }: { slot: PlannedSlot }) {
+  return (
+    <li className="flex items-baseline gap-3 py-3">
+      <span className="w-5 shrink-0 text-sm text-bark">{slot.group}</span>
+      <div className="grow">
+        <h2 className="text-lg">{liftName(slot)}</h2>
+        {slot.groups.map((group) => (
+          <p key={group.group} className="text-lg">
+            <Why title={group.load ? formatLoad(group.load) : ''} rungs={group.load ? group.why : []}>
+              {formatGroup(group)}
+            </Why>
+            {group.load && readsNote(slot) && <span className="text-bark"> {readsNote(slot)}</span>}
+            {group.rir !== undefined && <span className="text-bark">, {group.rir} left in reserve</span>}
+          </p>
+        ))}
+        {slot.needs.length > 0 && <NeedsMax slot={slot} />}
+        {slot.last && <p className="text-sm text-bark">Last: {sayLast(slot.last)}</p>}
+        {slot.note && <p className="text-sm text-bark">{slot.note}</p>}
+      </div>
+    </li>
+  )
+}
+
+/** Never a silent zero: the slot says what it lacks, and the way to give it. */
+export function NeedsMax({ slot }: { slot: PlannedSlot }) {
+  return (
+    <p className="my-1 rounded bg-acorn-wash px-3 py-2 text-acorn">
+      No {liftName(slot).toLowerCase()} max yet, so no load.{' '}
+      <Link className="inline-block py-1 font-medium underline" to={`/maxes?lift=${slot.exercise}`}>
+        Give one
+      </Link>
+    </p>
+  )
+}

@@ -1,0 +1,98 @@
+import { Link } from 'react-router'
+import type { TodayView } from '@young-oak/api/training'
+import { api, sayError } from '../../app/api.ts'
+import { useAppDispatch, useAppSelector } from '../../app/store.ts'
+import { today } from '../../app/today.ts'
+import { dropRefused } from '../../offline/outboxSlice.ts'
+import { withWaiting } from '../../offline/withWaiting.ts'
+import { Button } from '../../ui/Button.tsx'
+import { ProgramToday } from './ProgramToday.tsx'
+
+/** The member's own screen: what to lift now, what it was last time, and what comes next. */
+export default function TodayPage() {
+  const day = today()
+  const { data, error, isLoading, refetch } = api.useTodayQuery(day, { refetchOnFocus: true })
+  const operations = useAppSelector(({ outbox }) => outbox.operations)
+  if (isLoading) return <p className="p-6 text-bark">Loading …</p>
+  if (!data) return <Trouble message={sayError(error)} retry={() => void refetch()} />
+  const logs = withWaiting(data.logs, operations)
+  return (
+    <main className="mx-auto w-full max-w-2xl px-4 pt-4 pb-16">
+      {error && (
+        <p role="status" className="mb-3 rounded bg-acorn-wash p-3 text-acorn">
+          {sayError(error)} What you log is kept on this phone.
+        </p>
+      )}
+      <Refused />
+      {data.programs.length === 0 && <NoProgram />}
+      {data.programs.map((program) => (
+        <ProgramToday key={program.enrolment} program={program} logs={logs} day={day} />
+      ))}
+      <Findings view={data} />
+      <p className="mt-10 border-t border-line pt-4 text-sm text-bark">
+        Sharp, radiating or joint pain: stop, and see a licensed professional. Heavy sets: collars on, and a
+        spotter or safety bars.
+      </p>
+    </main>
+  )
+}
+
+function NoProgram() {
+  return (
+    <section>
+      <h1 className="text-2xl">No program yet</h1>
+      <p className="mt-2 text-bark">
+        Your gym has not put you on a program. In the meantime,{' '}
+        <Link className="underline" to="/maxes">
+          give your maxes
+        </Link>
+        : your loads will be worked out from them.
+      </p>
+    </section>
+  )
+}
+
+/** Entries that the server would not take, set aside where they are seen. */
+function Refused() {
+  const refused = useAppSelector(({ outbox }) => outbox.refused)
+  const dispatch = useAppDispatch()
+  if (!refused.length) return null
+  return (
+    <section role="alert" className="mb-4 rounded border border-brick bg-brick-wash p-3">
+      {refused.map(({ operation, reason }) => (
+        <p key={operation.id} className="flex items-center justify-between gap-3">
+          <span>
+            {operation.kind === 'set' ? `Set ${operation.set.n} of ${operation.set.exercise}` : 'An entry'}{' '}
+            was not taken: {reason}
+          </span>
+          <Button look="quiet" onClick={() => dispatch(dropRefused(operation.id))}>
+            Dismiss
+          </Button>
+        </p>
+      ))}
+    </section>
+  )
+}
+
+function Findings({ view }: { view: TodayView }) {
+  if (!view.findings.length) return null
+  return (
+    <section className="mt-8 rounded bg-acorn-wash p-3 text-sm text-acorn">
+      {view.findings.map(({ where, what, next }) => (
+        <p key={where + what}>
+          {what} {next}
+        </p>
+      ))}
+    </section>
+  )
+}
+
+function Trouble({ message, retry }: { message: string; retry: () => void }) {
+  return (
+    <main className="mx-auto max-w-lg p-6">
+      <h1 className="text-2xl">Today</h1>
+      <p className="my-3 text-bark">{message}</p>
+      <Button onClick={retry}>Try again</Button>
+    </main>
+  )
+}

@@ -1,0 +1,65 @@
+import { createSlice, type PayloadAction } from '@reduxjs/toolkit'
+import type { Operation, OperationAnswer } from '@young-oak/api/training'
+
+/** What this phone did and has not been told is stored. It belongs to one seat and is never sent by another. */
+export type Outbox = {
+  seat: string | null
+  operations: Operation[]
+  refused: { operation: Operation; reason: string }[]
+  isAway: boolean
+}
+
+const empty: Outbox = { seat: null, operations: [], refused: [], isAway: false }
+
+export const outbox = createSlice({
+  name: 'outbox',
+  initialState: empty,
+  reducers: {
+    openOutbox: (_state, { payload }: PayloadAction<string>) => ({
+      ...empty,
+      ...readKept(payload),
+      seat: payload,
+    }),
+    addOperation(state, { payload }: PayloadAction<Operation>) {
+      state.operations.push(payload)
+    },
+    /** Takes away what was answered; what was refused is set aside, in sight, and blocks nothing. */
+    takeAnswers(state, { payload }: PayloadAction<OperationAnswer[]>) {
+      state.isAway = false
+      for (const answer of payload) {
+        const at = state.operations.findIndex(({ id }) => id === answer.id)
+        const operation = state.operations[at]
+        if (!operation) continue
+        state.operations.splice(at, 1)
+        if (answer.result === 'refused') state.refused.push({ operation, reason: answer.reason })
+      }
+    },
+    setAway(state, { payload }: PayloadAction<boolean>) {
+      state.isAway = payload
+    },
+    dropRefused(state, { payload }: PayloadAction<string>) {
+      state.refused = state.refused.filter(({ operation }) => operation.id !== payload)
+    },
+    clearOutbox: () => empty,
+  },
+})
+
+export const { openOutbox, addOperation, takeAnswers, setAway, dropRefused, clearOutbox } = outbox.actions
+
+const keyOf = (seat: string) => `young-oak-outbox:${seat}`
+
+/** Keeps the outbox on the phone, so that a closed page or a flat battery loses nothing. */
+export function keep({ seat, operations, refused }: Outbox): void {
+  if (!seat) return
+  if (operations.length || refused.length)
+    localStorage.setItem(keyOf(seat), JSON.stringify({ operations, refused }))
+  else localStorage.removeItem(keyOf(seat))
+}
+
+function readKept(seat: string): Partial<Outbox> {
+  try {
+    return JSON.parse(localStorage.getItem(keyOf(seat)) ?? '{}') as Partial<Outbox>
+  } catch {
+    return {}
+  }
+}

@@ -1,0 +1,56 @@
+import { useEffect } from 'react'
+import type { Operation } from '@young-oak/api/training'
+import { api } from '../app/api.ts'
+import { store, useAppDispatch, useAppSelector } from '../app/store.ts'
+import { addOperation, keep, openOutbox, setAway, takeAnswers } from './outboxSlice.ts'
+
+const retryMs = 3000
+type Without<T> = T extends unknown ? Omit<T, 'id'> : never
+
+/** Opens the seat's outbox, keeps it on the phone, and sends it until it is empty. One place on the page uses it. */
+export function useOutbox(seat: string): { waiting: number; isAway: boolean } {
+  const dispatch = useAppDispatch()
+  const box = useAppSelector(({ outbox }) => outbox)
+  useEffect(() => {
+    dispatch(openOutbox(seat))
+  }, [dispatch, seat])
+  useEffect(() => keep(box), [box])
+  const isReady = box.seat === seat && box.operations.length > 0
+  useEffect(() => {
+    if (!isReady) return
+    void send()
+    const timer = setInterval(() => void send(), retryMs)
+    const online = () => void send()
+    addEventListener('online', online)
+    return () => {
+      clearInterval(timer)
+      removeEventListener('online', online)
+    }
+  }, [isReady, box.operations.length])
+  return { waiting: box.seat === seat ? box.operations.length : 0, isAway: box.isAway }
+}
+
+/** Records what was done: it is on the phone at once, and on its way. */
+export function record(operation: Without<Operation>): void {
+  store.dispatch(addOperation({ ...operation, id: crypto.randomUUID() } as Operation))
+}
+
+let isSending = false
+
+/** Sends what waits, oldest first; an operation leaves only when the server has answered for it. */
+async function send(): Promise<void> {
+  const { operations } = store.getState().outbox
+  if (isSending || !operations.length) return
+  isSending = true
+  try {
+    const { data, error } = await store.dispatch(
+      api.endpoints.sendOperations.initiate(operations.slice(0, 100)),
+    )
+    if (data) {
+      store.dispatch(takeAnswers(data.answers))
+      store.dispatch(api.util.invalidateTags(['Training']))
+    } else if (error) store.dispatch(setAway(true))
+  } finally {
+    isSending = false
+  }
+}

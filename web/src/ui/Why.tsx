@@ -1,0 +1,50 @@
+import { Popover } from 'radix-ui'
+import type { ReactNode } from 'react'
+import { explain, type Rung } from '@young-oak/core/explain'
+
+/** A load that says why: its ladder from the max to the plates, on a click or a key. */
+export function Why({
+  title,
+  rungs,
+  children,
+  className = '',
+}: {
+  title: string
+  rungs: Rung[]
+  children: ReactNode
+  className?: string
+}) {
+  if (!rungs.length) return <span className={className}>{children}</span>
+  return (
+    <Popover.Root>
+      <Popover.Trigger
+        aria-label={`Why ${title}`}
+        className={`rounded underline decoration-edge decoration-dotted underline-offset-4 hover:decoration-leaf ${className}`}
+      >
+        {children}
+      </Popover.Trigger>
+      <Popover.Portal>
+        <Popover.Content
+          sideOffset={6}
+          collisionPadding={12}
+          className="z-50 w-[min(24rem,92vw)] rounded-lg border border-edge bg-sheet p-4 text-ink"
+        >
+          <p className="font-serif font-semibold">Why {title}</p>
+          <ol className="mt-2 border-l-2 border-leaf">
+            {rungs.map((rung, i) => (
+              <li
+                key={i}
+                className="relative py-1 pl-4 text-sm before:absolute before:top-[0.85rem] before:left-0 before:h-px before:w-2.5 before:bg-leaf"
+              >
+                {sentence(explain(rung))}
+              </li>
+            ))}
+          </ol>
+          <Popover.Arrow className="fill-edge" />
+        </Popover.Content>
+      </Popover.Portal>
+    </Popover.Root>
+  )
+}
+
+const sentence = (text: string) => text.charAt(0).toUpperCase() + text.slice(1)

@@ -1,0 +1,42 @@
+import { expose } from 'comlink'
+import type { MemberFile } from '@young-oak/api/members'
+import type { Enrolment } from '@young-oak/core/member'
+import { planMember, type Plan } from '@young-oak/core/plan'
+import { applyCommand, isConflict, type Command, type Template } from '@young-oak/core/template'
+import type { Day } from '@young-oak/core/units'
+
+/** The draft as one member would get it, planned off the page so that no key waits for it. */
+export type Preview = { plan: Plan; isRunning: boolean }
+
+let draft: Template | null = null
+let file: MemberFile | null = null
+let enrolment: Enrolment | null = null
+let isRunning = false
+
+const planner = {
+  openDraft(next: Template): void {
+    draft = next
+  },
+  apply(command: Command): void {
+    const next = draft && applyCommand(draft, command)
+    if (next && !isConflict(next)) draft = next
+  },
+  /** A member who is on the template keeps their own progress in it; another is planned as starting today. */
+  openMember(next: MemberFile, template: string, day: Day): void {
+    file = next
+    const own = next.enrolments.find(({ id }) => next.templates[id] === template)
+    isRunning = own !== undefined
+    enrolment = own
+      ? { id: own.id, segments: own.segments.map(({ from }) => ({ from, version: 'draft' })) }
+      : { id: 'preview', segments: [{ from: day, version: 'draft' }] }
+  },
+  plan(day: Day): Preview | null {
+    if (!draft || !file || !enrolment) return null
+    const { plans } = planMember(file.member, [enrolment], { draft }, { today: day, through: 'end' })
+    const plan = plans[enrolment.id]
+    return plan ? { plan, isRunning } : null
+  },
+}
+
+export type Planner = typeof planner
+expose(planner)

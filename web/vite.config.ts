@@ -1,0 +1,15 @@
+import tailwindcss from '@tailwindcss/vite'
+import react from '@vitejs/plugin-react'
+import { defineConfig } from 'vite'
+
+export default defineConfig({
+  root: import.meta.dirname,
+  plugins: [react(), tailwindcss()],
+  worker: { format: 'es' },
+  build: {
+    target: 'es2022',
+    // A font inlined as data: would be refused by the content policy.
+    assetsInlineLimit: (file) => (/\.woff2?$/.test(file) ? false : undefined),
+  },
+  server: { proxy: { '/api': 'http://127.0.0.1:4600' } },
+})
