@@ -75,11 +75,11 @@ const person = (
 })
 
 export const beginners: Person[] = [
-  person('Isla Fenwater', 82, 52, 100, 36, 1.6, 1),
-  { ...person('Tomas Quill', 105, 80, 130, 52, 1.4, 0.95), unit: 'lb' },
+  person('Isla Fenwater', 82, 52, 100, 36, 3.4, 1),
+  { ...person('Tomas Quill', 105, 80, 130, 52, 2.6, 0.95), unit: 'lb' },
   { ...person('Juno Reedham', 70, 42, 90, 30, 1.5, 0.9), noSquatMax: true },
   person('Bram Oxley', 96, 72, 120, 48, 0.3, 0.95),
-  person('Nell Saltby', 64, 40, 84, 28, 1.8, 1),
+  person('Nell Saltby', 64, 40, 84, 28, 3.2, 1),
   person('Corin Vale', 110, 84, 140, 55, 1.2, 0.7),
   person('Maud Tern', 58, 38, 78, 27, 1.5, 0.85),
   person('Edrik Shoal', 120, 90, 150, 58, 0.2, 0.9),

@@ -46,8 +46,8 @@ export const tidewayBase: Template = {
     'b-back': bare('backExtension', 'C', 2, 12),
   },
   progressions: {
-    squat: linear(72, 2.5, 5),
-    bench: linear(72, 1.25, 2.5),
+    squat: linear(60, 2.5, 5),
+    bench: linear(70, 1.25, 2.5),
     row: {
       stages: [
         {
@@ -108,7 +108,7 @@ export const estuaryWaves: Template = {
       ),
     },
     'l2-leg': rows('legCurl', { of: 'free' }, 3, { from: 10, to: 12 }, 60),
-    'l2-trunk': rows('plank', { of: 'none' }, 3, 1, 60),
+    'l2-trunk': rows('backExtension', { of: 'none' }, 3, 12, 60),
     'u2-press': waves('overheadPress'),
     'u2-bench': {
       exercise: 'benchPress',

@@ -7,10 +7,17 @@ import type { Plan, PlannedSession, PlannedSlot } from './types.ts'
 export type ComesNext = {
   slot: PlannedSlot
   then: { position: number; week: number; inWeek: number; name: string; groups: ShownGroup[] } | null
-  reason: Rung | null
+  reason: Rung[]
 }
 
-/** For each slot of a session with a computed load: its lift's next place in the plan, and the rung that says why. */
+/** The last rung before the plates, and the rounding where there was any. */
+const reasonOf = (why: Rung[]): Rung[] =>
+  [
+    why.findLast(({ id }) => !/^(round|plates)\./.test(id)),
+    why.find(({ id }) => /^round\.(?!exact)/.test(id)),
+  ].filter((rung) => rung !== undefined)
+
+/** For each slot of a session with a computed load: its lift's next place in the plan, and the rungs that say why. */
 export function comesNext(plan: Plan, session: PlannedSession): ComesNext[] {
   const later = plan.weeks.flatMap(({ week, places }) =>
     places
@@ -27,9 +34,9 @@ export function comesNext(plan: Plan, session: PlannedSession): ComesNext[] {
             (one.groups[0]?.ruled !== undefined) === (slot.groups[0]?.ruled !== undefined),
         )
         if (!same) continue
-        const reason = same.groups[0]?.why.findLast(({ id }) => !/^(round|plates)\./.test(id)) ?? null
+        const reason = reasonOf(same.groups[0]?.why ?? [])
         return { slot, then: { position, week, inWeek, name, groups: same.groups }, reason }
       }
-      return { slot, then: null, reason: null }
+      return { slot, then: null, reason: [] }
     })
 }

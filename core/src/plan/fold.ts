@@ -76,14 +76,17 @@ export function assume(
 }
 
 /** A slot of a plan, before it is trained. */
-export function plannedSlot({ id, slot, light, groups, needs }: Prescribed, evidence: Evidence): PlannedSlot {
-  const { exercise, variant, group, note } = slot
+export function plannedSlot(
+  { id, letter, slot, light, groups, needs }: Prescribed,
+  evidence: Evidence,
+): PlannedSlot {
+  const { exercise, variant, note } = slot
   const last = evidence.last[variant ? `${exercise}/${variant}` : exercise]
   return {
     slot: id,
     exercise,
     ...(variant && { variant }),
-    ...(group && { group }),
+    letter,
     ...(note && { note }),
     light,
     groups,

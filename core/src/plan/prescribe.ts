@@ -2,6 +2,7 @@ import type { Place } from '../calendar/places.ts'
 import { isNeed, type Known, type Need, type Priced } from '../loads/source.ts'
 import { sourceOf } from '../loads/registry.ts'
 import type { ShownGroup } from '../member/types.ts'
+import { lettersOf } from '../template/letters.ts'
 import type { Id, SetGroup, Slot, Template } from '../template/types.ts'
 import { scale, snap, type Load, type Way } from '../units/index.ts'
 import { adjust } from './adjust.ts'
@@ -15,6 +16,7 @@ import type { FoldState } from './state.ts'
 /** A slot as it is asked at a place. */
 export type Prescribed = {
   id: Id
+  letter: string
   slot: Slot
   row: number
   light: boolean
@@ -32,7 +34,12 @@ export type Situation = { template: Template; state: FoldState; evidence: Eviden
 export function prescribe(situation: Situation, place: Place): Prescribed[] {
   const { sessions, slots } = situation.template
   const ids = sessions[place.session]?.parts.flatMap((part) => part.slots) ?? []
-  return ids.map((id) => prescribeSlot(situation, place, id, slots[id] as Slot))
+  const letters = lettersOf(situation.template, place.session)
+  return ids.map((id) => ({
+    id,
+    letter: letters[id] ?? '',
+    ...prescribeSlot(situation, place, id, slots[id] as Slot),
+  }))
 }
 
 function prescribeSlot(
@@ -40,7 +47,7 @@ function prescribeSlot(
   place: Place,
   id: Id,
   slot: Slot,
-): Prescribed {
+): Omit<Prescribed, 'id' | 'letter'> {
   const row = rowAt(template, state, place, id, slot)
   const light = lightAt(place, place.phaseWeek, id, slot)
   const loading = loadingAt(evidence, at, slot)
@@ -60,7 +67,7 @@ function prescribeSlot(
     const way = light.length ? 'down' : template.rounding
     return showGroup(group, priced, light, loading, way)
   })
-  return { id, slot, row, light: light.length > 0, groups, needs: needs.slice(0, 1) }
+  return { slot, row, light: light.length > 0, groups, needs: needs.slice(0, 1) }
 }
 
 function showGroup(

@@ -41,7 +41,8 @@ export type PlannedSession = {
 
 export type PlannedSlot = Lift & {
   slot: Id
-  group?: string
+  /** A, B, C1, C2: neighbours of one letter alternate. */
+  letter: string
   note?: string
   light: boolean
   groups: ShownGroup[]

@@ -75,11 +75,13 @@ export const linear = defineRule<Params, State>({
   messages: {
     'linear.startLoad': 'linear progression starts everybody at {load}',
     'linear.start': 'linear progression starts at {percent}% of it: {load}',
-    'linear.step': '{from} was a hit on {date}: plus {step} is {load}',
-    'linear.ahead': 'if {from} is a hit: plus {step} is {load}',
+    'linear.step': 'the rule’s {from} was a hit on {date}: plus {step} is {load}',
+    'linear.ahead': 'if the rule’s {from} is a hit: plus {step} is {load}',
     'linear.hold': '{load} stays: the session of {date} was neither a step nor a miss',
-    'linear.again': '{load} was missed on {date} ({misses} of {allowed} misses in a row): the same again',
-    'linear.reset': '{from} was missed on {date}, {misses} in a row: minus {percent}%, on plates {load}',
+    'linear.again':
+      'the rule’s {load} was missed on {date} ({misses} of {allowed} misses in a row): the same again',
+    'linear.reset':
+      'the rule’s {from} was missed on {date}, {misses} in a row: minus {percent}%, on plates {load}',
   },
   examples: [
     {

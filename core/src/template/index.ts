@@ -1,5 +1,6 @@
 export * from './cells.ts'
 export * from './edit.ts'
+export * from './letters.ts'
 export * from './read.ts'
 export { limits } from './shape.ts'
 export * from './types.ts'

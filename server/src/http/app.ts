@@ -72,19 +72,25 @@ const headers = () =>
 /** Every error leaves as problem details; what the reader cannot mend is logged without any of their data. */
 const answerError: ErrorRequestHandler = (error, request, response, _next) => {
   const problem = asProblem(error)
-  if (problem.status >= 500)
-    request.log.error({ kind: (error as Error).name, code: (error as { code?: string }).code }, 'failed')
-  response
-    .status(problem.status)
-    .type('application/problem+json')
-    .json({
-      type: 'about:blank',
-      title: problem.title,
-      status: problem.status,
-      detail: problem.message,
-      errors: problem.errors,
-    })
+  if (problem.status === 500) request.log.error(withoutWords(error as Error), 'failed')
+  response.status(problem.status).type('application/problem+json').json({
+    type: 'about:blank',
+    title: problem.title,
+    status: problem.status,
+    detail: problem.message,
+    errors: problem.errors,
+  })
 }
+
+/** Where an error came from, without its message, which may quote a member's data. */
+const withoutWords = ({ name, stack, ...rest }: Error & { code?: string }) => ({
+  kind: name,
+  code: rest.code,
+  at: stack
+    ?.split('\n')
+    .filter((line) => /^\s+at /.test(line))
+    .slice(0, 6),
+})
 
 function asProblem(error: unknown): Problem {
   if (error instanceof Problem) return error

@@ -41,11 +41,11 @@ export function Home() {
 function Frame({ seat, seats }: { seat: SeatView; seats: SeatView[] }) {
   return (
     <div className="flex min-h-dvh flex-col">
-      <header className="flex flex-wrap items-center gap-x-6 gap-y-1 border-b border-line px-4 py-2">
+      <header className="flex flex-wrap items-center gap-x-3 gap-y-1 border-b border-line px-4 py-2 sm:gap-x-6">
         <NavLink to="/" className="font-serif text-lg font-semibold text-ink">
           Young Oak
         </NavLink>
-        <nav className="flex gap-4" aria-label="Pages">
+        <nav className="flex gap-2 sm:gap-4" aria-label="Pages">
           {pages[seat.kind].map(({ to, label }) => (
             <NavLink
               key={to}
@@ -58,7 +58,7 @@ function Frame({ seat, seats }: { seat: SeatView; seats: SeatView[] }) {
             </NavLink>
           ))}
         </nav>
-        <div className="ml-auto flex items-center gap-2">
+        <div className="ml-auto flex items-center sm:gap-2">
           {seat.kind === 'member' && <Sending seat={seat} />}
           <span className="hidden text-sm text-bark sm:inline">
             {seat.name}, {seat.kind} at {seat.gymName}

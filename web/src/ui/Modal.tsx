@@ -14,18 +14,16 @@ export function Modal({ title, about, isOpen, onClose, children }: Props) {
           aria-describedby={undefined}
           className="fixed top-1/2 left-1/2 z-50 max-h-[90dvh] w-[min(36rem,94vw)] -translate-1/2 overflow-y-auto rounded-lg border border-line bg-sheet p-5 text-ink"
         >
-          <div className="flex items-start gap-4">
-            <div className="grow">
-              <Dialog.Title className="font-serif text-xl font-semibold">{title}</Dialog.Title>
-              {about && <p className="mt-1 text-sm text-bark">{about}</p>}
-            </div>
+          <Dialog.Title className="pr-12 font-serif text-xl font-semibold">{title}</Dialog.Title>
+          {about && <p className="mt-1 text-sm text-bark">{about}</p>}
+          <div className="mt-4">{children}</div>
+          <div className="absolute top-3 right-3">
             <Dialog.Close asChild>
               <IconButton label="Close">
                 <X size={18} />
               </IconButton>
             </Dialog.Close>
           </div>
-          <div className="mt-4">{children}</div>
         </Dialog.Content>
       </Dialog.Portal>
     </Dialog.Root>

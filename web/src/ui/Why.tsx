@@ -47,4 +47,5 @@ export function Why({
   )
 }
 
-const sentence = (text: string) => text.charAt(0).toUpperCase() + text.slice(1)
+/** The text as a sentence begins. */
+export const sentence = (text: string) => text.charAt(0).toUpperCase() + text.slice(1)

@@ -37,8 +37,8 @@ async function listMembers({ db }: Scope, staff: string): Promise<MemberLine[]> 
        count(l.id) filter (where l.date > (now() at time zone g.zone)::date - 28)::int as "sessionsIn28Days"
      from member m join gym g on g.id = m.gym_id
      left join session_log l on l.gym_id = m.gym_id and l.member_id = m.id
-       and jsonb_path_exists(l.copy, '$.sets[*] ? (@.state == "done")')
-     group by m.gym_id, m.id, m.name, m.writer_id order by m.name`,
+       and exists (select from set_entry s where s.gym_id = l.gym_id and s.session_id = l.id and s.body->>'state' = 'done')
+     group by m.gym_id, m.id, m.name, m.writer_id, g.zone order by m.name`,
     [staff],
   )
   return rows

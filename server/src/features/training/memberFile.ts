@@ -47,7 +47,12 @@ function listSegments({ db }: Scope, memberId: string): Promise<Segment[]> {
     .join('enrolment_segment as s', (on) => on.on('s.gym_id', 'e.gym_id').andOn('s.enrolment_id', 'e.id'))
     .where('e.member_id', memberId)
     .orderBy(['e.id', 's.starts_on'])
-    .select('e.id as enrolment', 'e.template_id as template', 's.starts_on as from', 's.version_id as version')
+    .select(
+      'e.id as enrolment',
+      'e.template_id as template',
+      's.starts_on as from',
+      's.version_id as version',
+    )
 }
 
 function enrolmentsOf(segments: Segment[]): Enrolment[] {

@@ -25,11 +25,11 @@ type Props = {
 }
 
 const widths: Record<CellField, string> = {
-  sets: 'w-7 text-right',
-  goal: 'w-12',
-  load: 'w-20',
-  rir: 'w-8 text-right',
-  rest: 'w-11 text-right',
+  sets: 'w-9 text-right',
+  goal: 'w-12 text-left',
+  load: 'w-18 text-left',
+  rir: 'w-6 text-right',
+  rest: 'w-10 text-right',
 }
 const names: Record<CellField, string> = {
   sets: 'Sets',
@@ -55,12 +55,14 @@ export function SheetLine({
   menu,
 }: Props) {
   const { slot, group, isFirst } = line
+  const sets = planned?.groups.find((one) => one.group === group.id)?.sets
+  const lightened = isPreviewed && sets !== undefined && sets !== group.sets ? sets : undefined
   const isRuled = group.load.of === 'progression'
   return (
     <div className={isFirst ? 'border-t border-line pt-1.5' : ''}>
       {isFirst && (
         <div className="flex items-baseline gap-1.5">
-          <span className="w-4 shrink-0 text-xs text-bark">{slot.group}</span>
+          <span className="w-5 shrink-0 text-sm text-bark">{line.letter}</span>
           <span
             className="grow font-medium"
             title={slot.follows ? ruleSentence(draft, slot.follows.progression) : undefined}
@@ -70,7 +72,7 @@ export function SheetLine({
           {menu}
         </div>
       )}
-      <div className="flex items-center pb-1 pl-4 text-sm">
+      <div className="flex items-center pb-1 pl-2.5 text-[0.8125rem]">
         {cellFields.map((one, f) => (
           <span key={one} className="flex items-center">
             {one === 'goal' && <span className="text-bark">×</span>}
@@ -91,9 +93,10 @@ export function SheetLine({
                 aria-label={`${names[one]} of ${liftName(slot)}: ${formatCell(one, group) || 'empty'}`}
                 onFocus={() => onFocus(f)}
                 onDoubleClick={() => onOpen(f)}
-                className={`h-7 truncate rounded-sm px-1 focus:bg-leaf-wash ${widths[one]} ${one === 'load' && isRuled ? 'text-mist italic' : ''} hover:bg-leaf-wash`}
+                className={`h-7 truncate rounded-sm px-0.5 focus:bg-leaf-wash ${widths[one]} ${one === 'load' && isRuled ? 'text-mist italic' : ''} hover:bg-leaf-wash`}
               >
                 {shown(one, formatCell(one, group))}
+                {one === 'sets' && lightened !== undefined && <span className="text-mist">→{lightened}</span>}
               </button>
             )}
           </span>
@@ -176,7 +179,6 @@ function MemberLoad({ line, planned, isPreviewed, cell, isHere, onFocus }: LoadP
       {isPreviewed && group && load && (
         <Why title={formatLoad(load)} rungs={group.why} className="font-serif font-semibold">
           {formatLoad(load)}
-          {group.sets !== line.group.sets && <span className="text-mist"> ×{group.sets}</span>}
         </Why>
       )}
       {isPreviewed && group?.missing && <span className="text-acorn">no max</span>}

@@ -1,6 +1,7 @@
 import { useMemo, useRef, useState, type ClipboardEvent, type KeyboardEvent } from 'react'
 import type { PlannedSession } from '@young-oak/core/plan'
 import {
+  cellFields,
   formatCell,
   parseCell,
   type Cell,
@@ -105,8 +106,8 @@ export function WeekSheet({ draft, week, weeks, onWeek, preview, memberName }: P
       ref={sheet}
       role="group"
       aria-label={`Week ${week}`}
-      className="grid gap-x-5 gap-y-6 overflow-x-auto pb-2"
-      style={{ gridTemplateColumns: `repeat(${Math.min(columns.length, 4)}, minmax(19rem, 1fr))` }}
+      className="grid gap-x-4 gap-y-6 overflow-x-auto pb-2"
+      style={{ gridTemplateColumns: `repeat(${Math.min(columns.length, 4)}, minmax(18.5rem, 1fr))` }}
       onKeyDown={press}
       onCopy={copy}
       onPaste={paste}

@@ -3,6 +3,7 @@ import type { PlannedSession } from '@young-oak/core/plan'
 import type { Preview } from '../../workers/planner.worker.ts'
 import {
   cellFields,
+  lettersOf,
   type CellField,
   type Id,
   type SetGroup,
@@ -23,6 +24,7 @@ export type Column = {
 /** A line: one group of sets of one slot in this week, which is what a cell belongs to. */
 export type Line = {
   slotId: Id
+  letter: string
   slot: Slot
   group: SetGroup
   isFirst: boolean
@@ -36,6 +38,7 @@ export function columnsOf(template: Template, week: number): Column[] {
     .filter((place) => place.week === week)
     .map(({ position, inWeek, session: id, phase, phaseWeek }) => {
       const session = template.sessions[id]
+      const letters = lettersOf(template, id)
       const parts = (session?.parts ?? []).map((part) => ({
         name: part.name,
         lines: part.slots.flatMap((slotId) => {
@@ -44,6 +47,7 @@ export function columnsOf(template: Template, week: number): Column[] {
           return slot
             ? groups.map((group, i): Line => ({
                 slotId,
+                letter: letters[slotId] ?? '',
                 slot,
                 group,
                 isFirst: i === 0,

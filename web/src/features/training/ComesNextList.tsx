@@ -2,7 +2,7 @@ import { explain } from '@young-oak/core/explain'
 import { liftName } from '@young-oak/core/library'
 import { comesNext, formatGroups, type Plan, type PlannedSession } from '@young-oak/core/plan'
 import { formatLoad } from '@young-oak/core/units'
-import { Why } from '../../ui/Why.tsx'
+import { sentence, Why } from '../../ui/Why.tsx'
 
 /** After a session: what each lift moves to, where, and why. */
 export function ComesNextList({ plan, session }: { plan: Plan; session: PlannedSession }) {
@@ -25,7 +25,9 @@ export function ComesNextList({ plan, session }: { plan: Plan; session: PlannedS
                   {formatGroups(then.groups)}
                 </Why>
               </p>
-              {reason && <p className="text-sm text-bark">{explain(reason)}</p>}
+              {reason.length > 0 && (
+                <p className="text-sm text-bark">{sentence(reason.map(explain).join('; '))}.</p>
+              )}
             </>
           ) : (
             <p className="text-bark">Not again in the next weeks.</p>

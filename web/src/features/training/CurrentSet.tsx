@@ -52,7 +52,7 @@ export function CurrentSet({
   }
 
   return (
-    <div className="mt-2 ml-8">
+    <div className="mt-2 sm:ml-8">
       <p className="text-sm text-bark">
         {isCorrection ? 'Correct set' : 'Set'} {n} of {of}
         {isPlus && ': as many good reps as you have'}
@@ -84,7 +84,9 @@ export function CurrentSet({
           <Stepper label="Reps" value={reps} step={1} onChange={setReps} error={errors.reps} />
         </div>
       )}
-      {group.side && group.load && <PlatePicture side={group.side} unit={group.load.unit} />}
+      {group.side && group.load && Number(load) === group.load.value && (
+        <PlatePicture side={group.side} unit={group.load.unit} />
+      )}
       <div className="mt-3 flex flex-wrap gap-3">
         <Button size="thumb" className="grow" onClick={() => log('done')}>
           {isChanging
@@ -164,7 +166,7 @@ function Stepper({ label, value, step, onChange, error }: StepperProps) {
           aria-label={label}
           onChange={(event) => onChange(event.target.value)}
           onFocus={(event) => event.target.select()}
-          className={`h-13 w-22 rounded-md border bg-sheet text-center text-2xl ${error ? 'border-brick' : 'border-edge'}`}
+          className={`h-11 w-17 rounded-md border bg-sheet text-center text-xl ${error ? 'border-brick' : 'border-edge'}`}
         />
         <StepButton label={`${label}: more`} onClick={() => move(step)}>
           <Plus size={20} />
@@ -193,7 +195,7 @@ function StepButton({
       type="button"
       aria-label={label}
       onClick={onClick}
-      className="grid size-13 place-items-center rounded-md border border-edge bg-sheet"
+      className="grid size-11 place-items-center rounded-md border border-edge bg-sheet"
     >
       {children}
     </button>

@@ -128,7 +128,7 @@ function Next({ session, start, day, enrolment, isAgain, note }: NextProps) {
         <Button
           size="thumb"
           look={isAgain ? 'plain' : 'main'}
-          className="mt-5 w-full"
+          className={`w-full ${isAgain ? 'mt-5' : 'sticky bottom-3 mt-5'}`}
           onClick={() => record({ kind: 'start', enrolment, position: session.position, date: day })}
         >
           Start {session.name}

@@ -29,7 +29,7 @@ export function SlotCard({ slot, sets, isCurrent, onOpen, onLog }: Props) {
         className="flex min-h-11 w-full items-baseline gap-3 text-left"
         aria-expanded={isCurrent}
       >
-        <span className="w-5 shrink-0 text-sm text-bark">{slot.group}</span>
+        <span className="w-5 shrink-0 text-sm text-bark">{slot.letter}</span>
         <span className="grow">
           <span className="font-serif text-xl font-semibold">{liftName(slot)}</span>
           <span className="ml-3 text-bark">{formatGroups(slot.groups)}</span>

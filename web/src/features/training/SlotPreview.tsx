@@ -9,7 +9,7 @@ import { readsNote, sayLast } from './words.ts'
 export function SlotPreview({ slot }: { slot: PlannedSlot }) {
   return (
     <li className="flex items-baseline gap-3 py-3">
-      <span className="w-5 shrink-0 text-sm text-bark">{slot.group}</span>
+      <span className="w-5 shrink-0 text-sm text-bark">{slot.letter}</span>
       <div className="grow">
         <h2 className="text-lg">{liftName(slot)}</h2>
         {slot.groups.map((group) => (

@@ -1,0 +1,19 @@
+import type { Id, Template } from './types.ts'
+
+/** The letters by which a session is walked down: A, B, then C1 and C2 for neighbours that alternate as a superset. */
+export function lettersOf({ sessions, slots }: Template, session: Id): Record<Id, string> {
+  const runs: Id[][] = []
+  let open: string | undefined
+  for (const id of sessions[session]?.parts.flatMap((part) => part.slots) ?? []) {
+    const group = slots[id]?.group
+    if (group !== undefined && group === open) runs[runs.length - 1]?.push(id)
+    else runs.push([id])
+    open = group
+  }
+  const letters: Record<Id, string> = {}
+  runs.forEach((run, i) => {
+    const letter = String.fromCharCode(65 + (i % 26))
+    run.forEach((id, n) => (letters[id] = run.length > 1 ? `${letter}${n + 1}` : letter))
+  })
+  return letters
+}
