@@ -19,4 +19,11 @@ const project = (name) => ({
   testEnvironment: 'node',
 })
 
-export default { projects: ['core', 'api', 'server', 'web', 'demo', 'scripts'].map(project) }
+const withPostgres = {
+  globalSetup: '<rootDir>/../scripts/jest-setup.mjs',
+  globalTeardown: '<rootDir>/../scripts/jest-teardown.mjs',
+}
+
+export default {
+  projects: [project('core'), project('web'), project('scripts'), { ...project('server'), ...withPostgres }],
+}

@@ -78,12 +78,12 @@ export const stepField = (most = 1000) => {
     .meta({ expected: 'a step in both units, like {"kg": 2.5, "lb": 5}' })
 }
 
-export const listField = (what: string, most: number) =>
+export const listField = (what: string, most: number, least = 1) =>
   array()
     .strict()
-    .min(1)
+    .min(least)
     .max(most)
-    .meta({ expected: `${what}, a list of 1 to ${most}` })
+    .meta({ expected: `${what}, a list of ${least} to ${most}` })
 
 /** Anything here: it is read piece by piece afterwards. */
 export const laterField = (expected: string, json: object = {}) => mixed<object>().meta({ expected, json })

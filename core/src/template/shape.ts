@@ -50,7 +50,7 @@ export const phaseShape = strictObject({
     .of(idField())
     .required(),
   perWeek: wholeField('sessions a week', 1, 14).required(),
-  light: listField('light-week adjustments', limits.light),
+  light: listField('light-week adjustments', limits.light, 0),
 })
 
 export const adjustmentShape = strictObject({

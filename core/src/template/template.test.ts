@@ -1,4 +1,4 @@
-import { readFileSync } from 'node:fs'
+import { readdirSync, readFileSync } from 'node:fs'
 import { describe, expect, test } from '@jest/globals'
 import fc from 'fast-check'
 import { readMember } from '../member/index.ts'
@@ -15,6 +15,7 @@ import {
 } from './index.ts'
 
 type Json = Record<string, unknown>
+const fixtures = new URL('../../fixtures/', import.meta.url)
 const good = (): Json =>
   JSON.parse(
     readFileSync(new URL('../../fixtures/plus-set-and-light-week/template.json', import.meta.url), 'utf8'),
@@ -122,8 +123,12 @@ describe('reading a template', () => {
     fc.assert(fc.property(fc.jsonValue(), (value) => expect(readTemplate(value).template).toBeUndefined()))
   })
 
-  test('reads what it has read to the same thing', () => {
-    expect(readTemplate(JSON.parse(JSON.stringify(template))).template).toEqual(template)
+  test.each(readdirSync(fixtures))('reads what it has read of %s to the same thing', (name) => {
+    const read = readTemplate(
+      JSON.parse(readFileSync(new URL(`${name}/template.json`, fixtures), 'utf8')),
+    ).template
+    expect(read).toBeDefined()
+    expect(readTemplate(JSON.parse(JSON.stringify(read))).template).toEqual(read)
   })
 
   test('says where text stops being JSON', () => {

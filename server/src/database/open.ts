@@ -50,5 +50,7 @@ export function connect(url: string): Knex {
     connection: { connectionString: url, connectionTimeoutMillis: 4000 },
     pool: { min: 0, max: 10 },
     acquireConnectionTimeout: 5000,
+    // Knex would write to the console: a database that is away is answered as a problem, not logged per attempt.
+    log: { warn: () => undefined, error: () => undefined, debug: () => undefined },
   })
 }

@@ -1,0 +1,86 @@
+import { afterAll, beforeAll, describe, expect, test } from '@jest/globals'
+import request from 'supertest'
+import { makeApp } from '../../http/app.ts'
+import { makeWorld, settings, type World } from '../../testing/world.ts'
+
+let world: World
+let gym: string
+beforeAll(async () => {
+  world = await makeWorld()
+  gym = await world.addGym('Here')
+}, 30_000)
+afterAll(() => world.end())
+
+const attempt = (email: string, password: string) =>
+  request(world.app).post('/api/session').set('x-young-oak', '1').send({ email, password })
+
+describe('signing in', () => {
+  test('says who is signed in, in which gym, and keeps no password in sight', async () => {
+    const who = await world.addStaff(gym, 'writer', 'Will')
+    const agent = await world.signIn(who)
+    const { body, text } = await agent.get('/api/session').expect(200)
+    expect(body.seat).toMatchObject({ kind: 'writer', name: 'Will', gymName: 'Here', id: who.id })
+    expect(text).not.toMatch(/argon2|password_hash/)
+    const [{ password_hash }] = await world
+      .owner('account')
+      .where({ id: who.account })
+      .select('password_hash')
+    expect(password_hash).toMatch(/^\$argon2id\$/)
+  })
+
+  test('with a wrong password or an unknown address answers the same', async () => {
+    const who = await world.addMember(gym, 'Mel')
+    const [wrong, unknown] = [await attempt(who.email, 'nope'), await attempt('nobody@test.example', 'nope')]
+    expect([wrong.status, unknown.status]).toEqual([401, 401])
+    expect(wrong.body.detail).toBe(unknown.body.detail)
+  })
+
+  test('is limited after five failures on one account, and for that account alone', async () => {
+    const who = await world.addMember(gym, 'Max')
+    for (let i = 0; i < 5; i++) expect((await attempt(who.email, 'nope')).status).toBe(401)
+    expect((await attempt(who.email, 'correct horse battery')).status).toBe(429)
+    await world.signIn(await world.addMember(gym, 'Mia'))
+  })
+
+  test('gives a new session id, and signing out ends it', async () => {
+    const agent = await world.signIn(await world.addMember(gym, 'Moe'))
+    await agent.delete('/api/session').expect(204)
+    expect((await agent.get('/api/session')).body.seat).toBeNull()
+  })
+
+  test('ends with the seat: a role that was taken away opens nothing any more', async () => {
+    const who = await world.addStaff(gym, 'writer', 'Wes')
+    const agent = await world.signIn(who)
+    await agent.get('/api/templates').expect(200)
+    await world.owner('staff').where({ id: who.id }).update({ role: 'owner' })
+    await agent.get('/api/templates').expect(403)
+  })
+
+  test('names the field that is missing', async () => {
+    const { status, body } = await attempt('not an address', '')
+    expect(status).toBe(422)
+    expect(body.errors.map(({ path }: { path: string }) => path).sort()).toEqual(['email', 'password'])
+  })
+})
+
+test('a person in two gyms changes between them, and never into a seat that is not theirs', async () => {
+  const other = await world.addGym('There')
+  const who = await world.addStaff(gym, 'writer', 'Wyn')
+  const [{ id }] = await world
+    .owner('member')
+    .insert({ gym_id: other, account_id: who.account, name: 'Wyn' })
+    .returning('id')
+  const agent = await world.signIn(who)
+  expect((await agent.get('/api/session')).body.seats).toHaveLength(2)
+  const changed = await agent.post('/api/session/seat').send({ gym: other, id }).expect(200)
+  expect(changed.body.seat).toMatchObject({ kind: 'member', gymName: 'There' })
+  const stranger = await world.addMember(other, 'Sue')
+  await agent.post('/api/session/seat').send({ gym: other, id: stranger.id }).expect(403)
+})
+
+test('demo accounts are offered in demo mode alone', async () => {
+  const offered = async (demo: boolean) =>
+    (await request(makeApp(world.database, { ...settings, demo }, '/nowhere')).get('/api/session')).body.demo
+  expect((await offered(true)).length).toBeGreaterThan(0)
+  expect(await offered(false)).toEqual([])
+})

@@ -1,0 +1,147 @@
+import { randomUUID } from 'node:crypto'
+import { afterAll, beforeAll, describe, expect, test } from '@jest/globals'
+import type { Command } from '@young-oak/core/template'
+import { smallTemplate } from '../../testing/template.ts'
+import { makeWorld, type Agent, type Seated, type World } from '../../testing/world.ts'
+
+let world: World
+let writer: Seated
+let agent: Agent
+let member: Seated
+let gym: string
+beforeAll(async () => {
+  world = await makeWorld()
+  gym = await world.addGym('Here')
+  writer = await world.addStaff(gym, 'writer', 'Will')
+  member = await world.addMember(gym, 'Mel', writer)
+  agent = await world.signIn(writer)
+}, 30_000)
+afterAll(() => world.end())
+
+const add = async (): Promise<string> =>
+  (await agent.post('/api/templates').send({ template: smallTemplate() }).expect(200)).body.id
+const count = async () => Number((await world.owner('template').count('id as n'))[0]?.n)
+const sets = (from: number, to: number): Command => ({
+  do: 'setCell',
+  slot: 'bench',
+  phase: 'p',
+  row: 0,
+  group: 'a',
+  field: 'sets',
+  from,
+  to,
+})
+const send = (id: string, ...commands: Command[]) =>
+  agent
+    .post(`/api/templates/${id}/edits`)
+    .send({ edits: commands.map((command) => ({ id: randomUUID(), command })) })
+
+describe('importing', () => {
+  test('a file with faults names each place and saves nothing', async () => {
+    const before = await count()
+    const bad = { ...smallTemplate(), colour: 'red', trainingMax: 400 }
+    const { body } = await agent.post('/api/templates').send({ template: bad }).expect(422)
+    expect(body.errors.map(({ path }: { path: string }) => path).sort()).toEqual(['colour', 'trainingMax'])
+    expect(await count()).toBe(before)
+  })
+})
+
+describe('editing', () => {
+  test('stores each command once, however often it is sent', async () => {
+    const id = await add()
+    const edit = { id: randomUUID(), command: sets(1, 4) }
+    for (let i = 0; i < 2; i++) {
+      const { body } = await agent
+        .post(`/api/templates/${id}/edits`)
+        .send({ edits: [edit] })
+        .expect(200)
+      expect(body).toEqual({ revision: 1 })
+    }
+    const { body } = await agent.get(`/api/templates/${id}`).expect(200)
+    expect(body.draft.slots.bench.rows.p[0][0].sets).toBe(4)
+  })
+
+  test('answers a conflict where somebody changed the same value since, and keeps what came before it', async () => {
+    const id = await add()
+    await send(id, sets(1, 2)).expect(200)
+    const { body } = await send(id, { do: 'setName', from: 'Small', to: 'Smaller' }, sets(1, 3)).expect(200)
+    expect(body.conflict.message).toContain('changed since')
+    const { draft } = (await agent.get(`/api/templates/${id}`)).body
+    expect([draft.name, draft.slots.bench.rows.p[0][0].sets]).toEqual(['Smaller', 2])
+  })
+
+  test('refuses a command whose result would not read, and leaves the draft as it was', async () => {
+    const id = await add()
+    await send(id, { ...sets(1, 99) } as Command).expect(422)
+    const view = (await agent.get(`/api/templates/${id}`)).body
+    expect([view.revision, view.draft.slots.bench.rows.p[0][0].sets]).toEqual([0, 1])
+  })
+
+  test('of two writers at once one goes first and nothing is lost', async () => {
+    const id = await add()
+    const names = Array.from({ length: 8 }, (_, i) =>
+      send(id, {
+        do: 'setCell',
+        slot: 'squat',
+        phase: 'p',
+        row: i % 2,
+        group: 'a',
+        field: 'rir',
+        from: null,
+        to: i,
+      }),
+    )
+    const answers = await Promise.all(names)
+    expect(answers.filter(({ body }) => !body.conflict)).toHaveLength(2)
+  })
+})
+
+describe('publishing', () => {
+  const publish = (id: string, members: string[], start = '2026-03-02') =>
+    agent.post(`/api/templates/${id}/versions`).send({ members, start, note: '' })
+
+  test('makes version 1, enrols the members from the start date, and later edits do not touch it', async () => {
+    const id = await add()
+    expect((await publish(id, [member.id]).expect(200)).body).toEqual({ number: 1, members: 1 })
+    await send(id, sets(1, 5)).expect(200)
+    const file = (await agent.get(`/api/members/${member.id}/file`).expect(200)).body
+    const enrolment = file.enrolments.find((one: { id: string }) => file.templates[one.id] === id)
+    expect(enrolment.segments[0].from).toBe('2026-03-02')
+    expect(file.versions[enrolment.segments[0].version].slots.bench.rows.p[0][0].sets).toBe(1)
+  })
+
+  test('a second version starts after the first and keeps its segment', async () => {
+    const id = await add()
+    await publish(id, [member.id]).expect(200)
+    await send(id, sets(1, 5)).expect(200)
+    const early = await publish(id, [member.id], '2026-03-02').expect(422)
+    expect(early.body.errors[0].path).toBe('start')
+    expect((await publish(id, [member.id], '2026-03-16').expect(200)).body.number).toBe(2)
+    expect(
+      (await agent.get(`/api/templates/${id}`)).body.versions.map(({ number }: { number: number }) => number),
+    ).toEqual([2, 1])
+  })
+
+  test('to a member who is not assigned, or of another gym, publishes nothing to anybody', async () => {
+    const id = await add()
+    const unassigned = await world.addMember(gym, 'Una')
+    const foreign = await world.addMember(await world.addGym('There'), 'Fay')
+    for (const stranger of [unassigned, foreign]) await publish(id, [member.id, stranger.id]).expect(403)
+    expect((await agent.get(`/api/templates/${id}`)).body.versions).toEqual([])
+  })
+
+  test('another gym’s template, and another writer’s member, are not there', async () => {
+    const id = await add()
+    const other = await world.addGym('Elsewhere')
+    const stranger = await world.signIn(await world.addStaff(other, 'writer', 'Wim'))
+    await stranger.get(`/api/templates/${id}`).expect(404)
+    await stranger
+      .post(`/api/templates/${id}/edits`)
+      .send({ edits: [{ id: randomUUID(), command: sets(1, 2) }] })
+      .expect(404)
+    await stranger.get(`/api/members/${member.id}/file`).expect(404)
+    const colleague = await world.signIn(await world.addStaff(gym, 'writer', 'Wes'))
+    await colleague.get(`/api/members/${member.id}/file`).expect(403)
+    expect((await agent.get('/api/templates/not-an-id')).status).toBe(404)
+  })
+})

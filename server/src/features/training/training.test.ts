@@ -1,0 +1,193 @@
+import { randomUUID } from 'node:crypto'
+import { afterAll, beforeAll, beforeEach, describe, expect, test } from '@jest/globals'
+import type { Operation, TodayView } from '@young-oak/api/training'
+import { formatGroups, type PlannedSession } from '@young-oak/core/plan'
+import { smallTemplate } from '../../testing/template.ts'
+import { makeWorld, type Agent, type Seated, type World } from '../../testing/world.ts'
+
+let world: World
+let gym: string
+let writer: Seated
+let coach: Agent
+let template: string
+let phone: Agent
+let enrolment: string
+const day = '2026-03-02'
+beforeAll(async () => {
+  world = await makeWorld()
+  gym = await world.addGym('Here')
+  writer = await world.addStaff(gym, 'writer', 'Will')
+  coach = await world.signIn(writer)
+  template = (await coach.post('/api/templates').send({ template: smallTemplate() })).body.id
+}, 30_000)
+afterAll(() => world.end())
+beforeEach(async () => {
+  const member = await world.addMember(gym, 'Mel', writer)
+  await coach
+    .post(`/api/templates/${template}/versions`)
+    .send({ members: [member.id], start: day, note: '' })
+    .expect(200)
+  phone = await world.signIn(member)
+  enrolment = (await today()).enrolments[0]?.id ?? ''
+})
+
+const today = async (on = day): Promise<TodayView> =>
+  (await phone.get(`/api/me/today?today=${on}`).expect(200)).body
+const places = (view: TodayView): PlannedSession[] =>
+  view.programs[0]?.plan.weeks.flatMap((week) => week.places) ?? []
+const next = (view: TodayView) => places(view).find(({ status }) => status === 'next' || status === 'open')
+const line = (session: PlannedSession | undefined, slot: string) =>
+  formatGroups(session?.slots.find((one) => one.slot === slot)?.groups ?? [])
+const send = async (...operations: object[]) =>
+  (
+    await phone
+      .post('/api/me/operations')
+      .send({ operations: operations.map((one) => ({ id: randomUUID(), ...one })) })
+      .expect(200)
+  ).body.answers
+const start = (position = 1, date = day) => ({ kind: 'start', enrolment, position, date })
+const session = (position = 1) => `${enrolment}:${position}:1`
+const set = (n: number, change: object = {}, rev = 1, slot = 'squat') => ({
+  kind: 'set',
+  session: session(),
+  rev,
+  set: {
+    slot,
+    n,
+    exercise: slot === 'squat' ? 'backSquat' : 'benchPress',
+    state: 'done',
+    load: { value: 60, unit: 'kg' },
+    reps: 5,
+    ...change,
+  },
+})
+const results = (answers: { result: string }[]) => answers.map(({ result }) => result)
+
+describe('a session', () => {
+  test('is started, logged set by set and finished, and the next load has moved and says why', async () => {
+    expect(line(next(await today()), 'squat')).toBe('2 × 5 @ 60 kg')
+    expect(results(await send(start(), set(1), set(2), { kind: 'close', session: session() }))).toEqual([
+      'stored',
+      'stored',
+      'stored',
+      'stored',
+    ])
+    const after = next(await today())
+    expect(after?.position).toBe(2)
+    expect(line(after, 'squat')).toBe('2 × 5 @ 62.5 kg')
+    expect(after?.slots[0]?.groups[0]?.why[0]).toMatchObject({ id: 'linear.step', data: { date: day } })
+  })
+
+  test('keeps what was shown, whatever the template becomes', async () => {
+    await send(start(), set(1))
+    const [row] = await world.owner('session_log').where({ id: session() }).select('copy')
+    expect(row.copy.shown).toMatchObject({
+      format: 1,
+      at: { week: 1 },
+      slots: { squat: { groups: [{ load: { value: 60 } }] } },
+    })
+  })
+
+  test('started on two phones is one session', async () => {
+    const [first, second] = await Promise.all([send(start()), send(start())])
+    expect([...results(first), ...results(second)].sort()).toEqual(['already had', 'stored'])
+  })
+})
+
+describe('a set', () => {
+  test('sent twice is stored once', async () => {
+    await send(start())
+    const once: Operation = { id: randomUUID(), ...set(1) } as Operation
+    expect(results(await send(once))).toEqual(['stored'])
+    expect(results(await send(once, once))).toEqual(['already had', 'already had'])
+    expect(await world.owner('set_entry').where({ session_id: session() })).toHaveLength(1)
+    expect((await today()).logs[0]?.sets).toHaveLength(1)
+  })
+
+  test('corrected keeps both entries, and the correction counts', async () => {
+    await send(start(), set(1), set(1, { reps: 3 }, 2))
+    expect((await today()).logs[0]?.sets).toMatchObject([{ reps: 3, rev: 2 }])
+    expect(await world.owner('set_entry').where({ session_id: session() })).toHaveLength(2)
+  })
+
+  test('of one revision from two phones is a conflict: both are kept, the greater change id is shown', async () => {
+    await send(start())
+    const [a, b] = ['11111111-1111-4111-8111-111111111111', '99999999-9999-4999-8999-999999999999']
+    expect(results(await send({ ...set(1, { reps: 5 }), id: b }))).toEqual(['stored'])
+    expect(results(await send({ ...set(1, { reps: 4 }), id: a }))).toEqual(['conflict'])
+    expect((await today()).logs[0]?.sets).toMatchObject([{ reps: 5 }])
+    expect(await world.owner('set_entry').where({ session_id: session() })).toHaveLength(2)
+  })
+
+  test.each<[string, object, RegExp]>([
+    ['a negative load', { load: { value: -5, unit: 'kg' } }, /more than 0/],
+    ['an absurd load', { load: { value: 5000, unit: 'kg' } }, /More than 500 kg is not taken/],
+    ['a load that is text', { load: { value: 'heavy', unit: 'kg' } }, /number/],
+    ['half a rep', { reps: 4.5 }, /whole/],
+  ])('with %s is refused with the reason, and blocks nothing behind it', async (_, change, reason) => {
+    await send(start())
+    const answers = await send(set(1, change), set(2))
+    expect(results(answers)).toEqual(['refused', 'stored'])
+    expect(answers[0].reason).toMatch(reason)
+  })
+
+  test('many at once all count', async () => {
+    await send(start())
+    await Promise.all(Array.from({ length: 12 }, (_, i) => send(set(i + 1))))
+    expect((await today()).logs[0]?.sets).toHaveLength(12)
+  })
+
+  test('for another member’s session is refused', async () => {
+    await send(start())
+    const theirs = session()
+    phone = await world.signIn(await world.addMember(gym, 'Eve', writer))
+    expect(
+      results(await send({ ...set(1), session: theirs }, { kind: 'close', session: theirs }, start())),
+    ).toEqual(['refused', 'refused', 'refused'])
+  })
+})
+
+describe('a max', () => {
+  const give = (change: object = {}) =>
+    phone.post('/api/me/maxes').send({
+      exercise: 'benchPress',
+      load: { value: 100, unit: 'kg' },
+      reps: 1,
+      formula: 'epley',
+      date: day,
+      today: day,
+      ...change,
+    })
+
+  test('that a slot needs is asked for by the slot, while the others stand', async () => {
+    const session = next(await today())
+    expect(session?.slots.map(({ needs }) => needs.length)).toEqual([0, 1])
+    expect([line(session, 'squat'), line(session, 'bench')]).toEqual(['2 × 5 @ 60 kg', '1 × 5 @ ?'])
+    expect((await phone.get(`/api/me/maxes?today=${day}`)).body.needed).toEqual([{ exercise: 'benchPress' }])
+  })
+
+  test('given as a single gives the load; as a set it is an estimate, with its formula kept', async () => {
+    await give().expect(200)
+    expect(line(next(await today()), 'bench')).toBe('1 × 5 @ 75 kg')
+    const { body } = await give({
+      load: { value: 90, unit: 'kg' },
+      reps: 6,
+      formula: 'brzycki',
+      date: '2026-03-03',
+      today: '2026-03-03',
+    }).expect(200)
+    // Brzycki by hand: 90 × 36 / (37 − 6) = 104.5161; 75% is 78.387, nearest 77.5.
+    expect(body.maxes).toMatchObject([{ load: { value: 104.5161 }, from: { reps: 6, formula: 'brzycki' } }])
+    expect(line(next(await today('2026-03-03')), 'bench')).toBe('1 × 5 @ 77.5 kg')
+  })
+
+  test.each<[string, object, string]>([
+    ['without a load', { load: { unit: 'kg' } }, 'load.value'],
+    ['of minus 20 kg', { load: { value: -20, unit: 'kg' } }, 'load.value'],
+    ['of eleven reps', { reps: 11 }, 'reps'],
+    ['dated next week', { date: '2026-03-09' }, 'date'],
+  ])('%s is refused at its field', async (_, change, path) => {
+    const { body } = await give(change).expect(422)
+    expect(body.errors.map((one: { path: string }) => one.path)).toContain(path)
+  })
+})
