@@ -1,0 +1,107 @@
+import AxeBuilder from '@axe-core/playwright'
+import { expect, test } from '@playwright/test'
+import { enter, phone } from './people.ts'
+
+test.use({ viewport: phone })
+
+test('a set with a bad load is refused beside its field and keeps what was typed; a failed one and a correction are kept', async ({
+  page,
+}) => {
+  await enter(page, 'Tomas')
+  await page.getByRole('button', { name: /^Start / }).click()
+  const load = page.getByRole('textbox', { name: /^Load/ })
+  await page.getByRole('button', { name: 'Change', exact: true }).click()
+  for (const [typed, said] of [
+    ['-5', 'A load is more than 0.'],
+    ['9000', 'More than 1100 lb is not taken: check the number.'],
+    ['heavy', 'Enter the load as a number.'],
+  ] as const) {
+    await load.fill(typed)
+    await page.getByRole('button', { name: 'Log this set' }).click()
+    await expect(page.getByRole('alert')).toHaveText(said)
+    await expect(load).toHaveValue(typed)
+  }
+  await load.fill('95')
+  await page.getByRole('textbox', { name: 'Reps' }).fill('0')
+  await page.getByRole('button', { name: 'Failed' }).click()
+  await expect(page.getByText('95 lb × failed')).toBeVisible()
+  await page.getByText('95 lb × failed').click()
+  await page.getByRole('textbox', { name: 'Reps' }).first().fill('3')
+  await page.getByRole('button', { name: 'Save the correction' }).click()
+  await expect(page.getByText('95 lb × 3')).toBeVisible()
+  await page.reload()
+  await expect(page.getByText('95 lb × 3')).toBeVisible()
+})
+
+test('sets logged without a server stay on the phone, survive a closed page, and are sent once', async ({
+  page,
+}) => {
+  await enter(page, 'Isla')
+  await page.getByRole('button', { name: /^Start / }).click()
+  await expect(page.getByText(/Sending|not sent/)).toBeHidden()
+  await page.route('**/api/me/operations', (route) => route.abort())
+  const done = page.getByRole('button', { name: /^Done: / })
+  const line = page.getByRole('listitem').filter({ hasText: 'Set 1 of 3' }).first()
+  await expect(line).toBeVisible()
+  await done.click()
+  await done.click()
+  await expect(page.getByText('2 not sent yet: trying again')).toBeVisible()
+  await page.reload()
+  await expect(page.getByText('Set 3 of 3')).toBeVisible()
+  await expect(page.getByText('2 not sent yet: trying again')).toBeVisible()
+  await page.unroute('**/api/me/operations')
+  await expect(page.getByText(/not sent yet/)).toBeHidden({ timeout: 10_000 })
+  await page.reload()
+  await expect(page.getByText('Set 3 of 3')).toBeVisible()
+})
+
+test('a missing max is asked for by its slot, given as a set with the estimate shown, and the load appears', async ({
+  page,
+}) => {
+  await page.goto('/sign-in')
+  await page.getByLabel('E-mail address').fill('juno@demo.example')
+  await page.getByLabel('Password').fill('tideway-demo')
+  await page.getByRole('button', { name: 'Sign in', exact: true }).click()
+  await expect(page.getByText('No back squat max yet, so no load.')).toBeVisible()
+  await page.getByRole('link', { name: 'Give one' }).first().click()
+  await expect(page.getByLabel('Lift')).toHaveValue('backSquat')
+  await page.getByLabel('Load', { exact: true }).fill('60')
+  await page.getByLabel('Reps').fill('12')
+  await page.getByRole('button', { name: 'Save this max' }).click()
+  await expect(page.getByText('An estimate takes at most 10 reps: use a heavier set.')).toBeVisible()
+  await expect(page.getByLabel('Load', { exact: true })).toHaveValue('60')
+  await page.getByLabel('Reps').fill('5')
+  // 60 kg × 5 by hand: Epley 60 × (1 + 5/30) = 70; Brzycki 60 × 36/32 = 67.5.
+  await expect(page.getByText('Epley: 70 kg')).toBeVisible()
+  await expect(page.getByText('Brzycki: 67.5 kg')).toBeVisible()
+  await page.getByRole('button', { name: 'Save this max' }).click()
+  await expect(page.getByRole('row', { name: /Back squat 70 kg 60 kg × 5, Epley/ })).toBeVisible()
+  await page.getByRole('link', { name: 'Today' }).click()
+  await expect(page.getByText('No back squat max yet')).toBeHidden()
+  // 60% of 70 = 42, nearest on 2.5 kg steps 42.5.
+  await page.getByRole('button', { name: 'Why 42.5 kg' }).first().click()
+  await expect(page.getByText(/1RM 70 kg, accepted on .* from 60 kg × 5 by Epley/)).toBeVisible()
+})
+
+for (const theme of ['light', 'dark'] as const) {
+  test(`a member’s pages have no accessibility faults that a machine can find, ${theme}`, async ({
+    page,
+  }) => {
+    await page.emulateMedia({ colorScheme: theme, reducedMotion: 'reduce' })
+    await page.goto('/sign-in')
+    const scan = async () =>
+      (await new AxeBuilder({ page }).analyze()).violations.map(({ id, nodes }) => [id, nodes[0]?.html])
+    await expect(page.getByRole('button', { name: 'Sign in', exact: true })).toBeVisible()
+    expect(await scan()).toEqual([])
+    await enter(page, 'Tomas')
+    await expect(page.getByRole('heading', { level: 1 })).toBeVisible()
+    expect(await scan()).toEqual([])
+    await page.getByRole('link', { name: 'Maxes' }).click()
+    await expect(page.getByRole('heading', { name: 'Give a max' })).toBeVisible()
+    expect(await scan()).toEqual([])
+    const wide = await page.evaluate(
+      () => document.documentElement.scrollWidth > document.documentElement.clientWidth,
+    )
+    expect(wide).toBe(false)
+  })
+}

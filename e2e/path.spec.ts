@@ -1,0 +1,59 @@
+import { expect, test } from '@playwright/test'
+import { enter, importTemplate, phone, templateFile } from './people.ts'
+
+// The whole path: a cell in a template, a version, kilos on plates at a member, a logged set, and the next load moved.
+test('from a cell in a template to a logged set, and back', async ({ browser }) => {
+  const desk = await browser.newPage()
+  await enter(desk, 'Wren')
+  await importTemplate(desk, templateFile('Slipway start'))
+  await expect(desk.getByLabel('Name of the template')).toHaveValue('Slipway start')
+
+  await desk.getByLabel('Loads of').selectOption({ label: 'Nell Saltby' })
+  const first = desk.getByRole('region', { name: 'Slipway day, place 1' })
+  await expect(first.getByRole('button', { name: 'Why 60 kg' })).toBeVisible()
+  // Nell gave a bench press of 5 reps: 75% of its estimate stands beside the line, and moves with the percent.
+  const percent = first.getByRole('button', { name: 'Load of Bench press: 75%' })
+  const loads = first.getByRole('button', { name: /^Why / })
+  const before = await loads.nth(1).textContent()
+  await percent.focus()
+  await desk.keyboard.type('85')
+  await desk.keyboard.press('Enter')
+  await expect(first.getByRole('button', { name: 'Load of Bench press: 85%' })).toBeVisible()
+  await expect(loads.nth(1)).not.toHaveText(before ?? '')
+  await expect(desk.getByText('Saved', { exact: true })).toBeVisible()
+
+  await desk.getByRole('button', { name: 'Publish …' }).click()
+  const dialog = desk.getByRole('dialog')
+  await dialog.getByRole('button', { name: 'Publish to 0' }).click()
+  await expect(dialog.getByText('Choose at least one member.')).toBeVisible()
+  await dialog.getByLabel('Nell Saltby').check()
+  await dialog.getByLabel('From').fill(new Date().toISOString().slice(0, 10))
+  await dialog.getByRole('button', { name: 'Publish to 1' }).click()
+  await expect(desk.getByText(/Version 1 is published to 1 member/)).toBeVisible()
+
+  const hand = await browser.newPage({ viewport: phone })
+  await hand.goto('/sign-in')
+  await hand.getByLabel('E-mail address').fill('nell@demo.example')
+  await hand.getByLabel('Password').fill('tideway-demo')
+  await hand.getByRole('button', { name: 'Sign in', exact: true }).click()
+  const program = hand.locator('section').filter({ hasText: 'Slipway start' }).first()
+  await program.getByRole('button', { name: 'Start Slipway day' }).click()
+  await expect(program.getByText('Each side: 20 kg')).toBeVisible()
+  await program.getByRole('button', { name: 'Done: 60 kg × 5' }).click()
+  await program.getByRole('button', { name: 'Done: 60 kg × 5' }).click()
+  await program.getByRole('button', { name: /^Done: / }).click()
+  await program.getByRole('button', { name: 'Finish the session' }).click()
+  await expect(program.getByRole('heading', { name: 'Slipway day is done' })).toBeVisible()
+  const next = program.getByRole('list', { name: 'What comes next' })
+  await expect(next.getByText('3 × 5').or(next.getByText('2 × 5 @ 62.5 kg'))).toBeVisible()
+  await expect(next.getByText(/was a hit on .*: plus 2.5 kg is 62.5 kg/)).toBeVisible()
+
+  // Back at the desk the writer sees the member's progress in the same template.
+  await desk.reload()
+  await desk.getByLabel('Loads of').selectOption({ label: 'Nell Saltby' })
+  await expect(desk.getByText('in this program: weeks trained stay as they were shown')).toBeVisible()
+  await expect(
+    desk.getByRole('region', { name: 'Slipway day, place 2' }).getByRole('button', { name: 'Why 62.5 kg' }),
+  ).toBeVisible()
+  await Promise.all([desk.close(), hand.close()])
+})

@@ -1,0 +1,49 @@
+import { expect, type Page } from '@playwright/test'
+
+/** Signs in as one of the demo's people. */
+export async function enter(page: Page, who: string): Promise<void> {
+  await page.goto('/sign-in')
+  await page.getByRole('button', { name: new RegExp(who) }).click()
+  await expect(page.getByRole('button', { name: 'Sign out' })).toBeVisible()
+}
+
+export const phone = { width: 390, height: 844 }
+
+/** A small template file whose squat is a progression from 60 kg and whose bench press is 75% of the 1RM. */
+export const templateFile = (name: string): object => ({
+  format: 1,
+  name,
+  phases: [{ id: 'p', name: 'Block', weeks: 3, rotation: ['d'], perWeek: 2 }],
+  sessions: { d: { name: 'Slipway day', parts: [{ name: 'Main', slots: ['squat', 'bench'] }] } },
+  slots: {
+    squat: {
+      exercise: 'backSquat',
+      follows: { progression: 'squat' },
+      rows: { p: [[{ id: 'a', sets: 2, goal: { reps: 5 }, load: { of: 'progression' }, rest: 120 }]] },
+    },
+    bench: {
+      exercise: 'benchPress',
+      rows: { p: [[{ id: 'a', sets: 1, goal: { reps: 5 }, load: { of: 'max', percent: 75 }, rest: 90 }]] },
+    },
+  },
+  progressions: {
+    squat: {
+      stages: [
+        {
+          id: 'one',
+          rule: 'linear',
+          params: { startLoad: { kg: 60, lb: 135 }, step: { kg: 2.5, lb: 5 }, misses: 3, resetBy: 10 },
+        },
+      ],
+    },
+  },
+})
+
+export async function importTemplate(page: Page, content: object | string): Promise<void> {
+  await page.goto('/templates')
+  await page.getByLabel('Template file').setInputFiles({
+    name: 'template.json',
+    mimeType: 'application/json',
+    buffer: Buffer.from(typeof content === 'string' ? content : JSON.stringify(content)),
+  })
+}

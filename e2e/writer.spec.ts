@@ -1,0 +1,126 @@
+import AxeBuilder from '@axe-core/playwright'
+import { expect, test, type Page } from '@playwright/test'
+import { enter, importTemplate, templateFile } from './people.ts'
+
+const region = (page: Page, place: number) =>
+  page.getByRole('region', { name: `Slipway day, place ${place}` })
+const sets = (page: Page, value: string) =>
+  region(page, 1).getByRole('button', { name: `Sets of Bench press: ${value}` })
+const open = async (page: Page, name: string) => {
+  await enter(page, 'Wren')
+  await importTemplate(page, templateFile(name))
+  await expect(page.getByLabel('Name of the template')).toHaveValue(name)
+}
+
+test('the sheet is edited with the keyboard alone: move, type, undo, redo, fill, copy', async ({ page }) => {
+  await open(page, 'Keys')
+  await region(page, 1).getByRole('button', { name: 'Sets of Back squat: 2' }).focus()
+  await page.keyboard.press('ArrowDown')
+  await expect(sets(page, '1')).toBeFocused()
+  await page.keyboard.type('4')
+  await page.keyboard.press('Enter')
+  await expect(sets(page, '4')).toBeVisible()
+  await page.keyboard.press('Control+z')
+  await expect(sets(page, '1')).toBeVisible()
+  await page.keyboard.press('Control+y')
+  await expect(sets(page, '4')).toBeVisible()
+
+  await sets(page, '4').focus()
+  await page.keyboard.press('F2')
+  await page.keyboard.type('5')
+  await page.keyboard.press('Shift+Enter')
+  await page.keyboard.press('PageDown')
+  await page.keyboard.press('PageDown')
+  await expect(page.getByRole('group', { name: 'Week 3' })).toBeVisible()
+  await expect(sets(page, '5')).toBeVisible()
+  await page.reload()
+  await page.getByRole('button', { name: /^Week 2,/ }).click()
+  await expect(sets(page, '5')).toBeVisible()
+})
+
+test('what a cell does not take is said under it, and what was typed stays', async ({ page }) => {
+  await open(page, 'Faults')
+  await sets(page, '1').focus()
+  await page.keyboard.press('End')
+  await page.keyboard.press('Home')
+  await page.keyboard.type('99')
+  await page.keyboard.press('Enter')
+  await expect(page.getByRole('alert')).toHaveText('Sets: a whole number from 1 to 30.')
+  await expect(page.getByRole('textbox', { name: 'Sets of Bench press' })).toHaveValue('99')
+  await page.keyboard.press('Escape')
+  await expect(sets(page, '1')).toBeFocused()
+})
+
+test('a rule, an exercise and a slot can be changed, and each is undone', async ({ page }) => {
+  await open(page, 'Slots')
+  await page.getByRole('region', { name: 'Progressions' }).getByRole('button', { name: 'Change' }).click()
+  await page.getByLabel('Step, kg').fill('-1')
+  await page.getByRole('button', { name: 'Keep' }).click()
+  await expect(page.getByRole('dialog').getByText(/must be greater than 0|above 0/)).toBeVisible()
+  await page.getByLabel('Step, kg').fill('5')
+  await page.getByRole('button', { name: 'Keep' }).click()
+  await expect(page.getByText('add 5 kg (5 lb) after each hit')).toBeVisible()
+  await region(page, 1).getByRole('button', { name: 'More for Bench press' }).click()
+  await page.getByRole('menuitem', { name: 'Add a slot below …' }).click()
+  await page.getByLabel('Find an exercise').fill('barbell row')
+  await page.keyboard.press('Enter')
+  await expect(region(page, 1).getByText('Barbell row')).toBeVisible()
+  await page.getByRole('button', { name: 'Undo' }).click()
+  await expect(region(page, 1).getByText('Barbell row')).toBeHidden()
+  await page.getByRole('button', { name: 'Undo' }).click()
+  await expect(page.getByText('add 2.5 kg (5 lb) after each hit')).toBeVisible()
+})
+
+test('a template file with faults shows where they are and saves nothing', async ({ page }) => {
+  await enter(page, 'Wren')
+  const count = () => page.getByRole('row').count()
+  await page.goto('/templates')
+  await expect(page.getByRole('link', { name: 'Tideway base' })).toBeVisible()
+  const before = await count()
+  await importTemplate(page, { ...templateFile('Bad'), colour: 'red', trainingMax: 400 })
+  await expect(page.getByRole('alert')).toContainText('Nothing was saved. The file has 2 faults:')
+  await expect(page.getByRole('alert')).toContainText(
+    'trainingMax: expected percent of the 1RM, 50 to 100; got 400.',
+  )
+  await importTemplate(page, '{"format": 1,')
+  await expect(page.getByRole('alert')).toContainText('expected JSON')
+  expect(await count()).toBe(before)
+})
+
+test('edits made while the server is away are kept, said, and saved when it is back', async ({ page }) => {
+  await open(page, 'Storm')
+  await page.route('**/api/templates/*/edits', (route) => route.abort())
+  await sets(page, '1').focus()
+  await page.keyboard.type('3')
+  await page.keyboard.press('Enter')
+  await expect(page.getByText('Not saved yet: trying again')).toBeVisible()
+  await page.unroute('**/api/templates/*/edits')
+  await expect(page.getByText('Saved', { exact: true })).toBeVisible({ timeout: 10_000 })
+  await page.reload()
+  await expect(sets(page, '3')).toBeVisible()
+})
+
+test('a member’s pages and a writer’s are closed to each other, by address as well', async ({ page }) => {
+  await enter(page, 'Isla')
+  await page.goto('/templates')
+  await expect(page.getByText('Your role in this gym does not open this.')).toBeVisible()
+  await enter(page, 'Perrin')
+  await expect(page.getByRole('cell', { name: 'Isla Fenwater' })).toBeVisible()
+  await page.goto('/today')
+  await expect(page.getByText('Your role in this gym does not open this.')).toBeVisible()
+})
+
+for (const theme of ['light', 'dark'] as const) {
+  test(`the writer’s pages have no accessibility faults that a machine can find, ${theme}`, async ({
+    page,
+  }) => {
+    await page.emulateMedia({ colorScheme: theme, reducedMotion: 'reduce' })
+    await enter(page, 'Odell')
+    await page.getByRole('link', { name: 'Estuary waves' }).click()
+    await page.getByLabel('Loads of').selectOption({ label: 'Rafe Otterby' })
+    await expect(page.getByRole('button', { name: /^Why / }).first()).toBeVisible()
+    expect(
+      (await new AxeBuilder({ page }).analyze()).violations.map(({ id, nodes }) => [id, nodes[0]?.html]),
+    ).toEqual([])
+  })
+}
