@@ -66,11 +66,11 @@ test('a missing max is asked for by its slot, given as a set with the estimate s
   await page.getByRole('link', { name: 'Give one' }).first().click()
   await expect(page.getByLabel('Lift')).toHaveValue('backSquat')
   await page.getByLabel('Load', { exact: true }).fill('60')
-  await page.getByLabel('Reps').fill('12')
+  await page.getByLabel('Reps', { exact: true }).fill('12')
   await page.getByRole('button', { name: 'Save this max' }).click()
   await expect(page.getByText('An estimate takes at most 10 reps: use a heavier set.')).toBeVisible()
   await expect(page.getByLabel('Load', { exact: true })).toHaveValue('60')
-  await page.getByLabel('Reps').fill('5')
+  await page.getByLabel('Reps', { exact: true }).fill('5')
   // 60 kg × 5 by hand: Epley 60 × (1 + 5/30) = 70; Brzycki 60 × 36/32 = 67.5.
   await expect(page.getByText('Epley: 70 kg')).toBeVisible()
   await expect(page.getByText('Brzycki: 67.5 kg')).toBeVisible()

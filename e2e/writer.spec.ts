@@ -33,6 +33,7 @@ test('the sheet is edited with the keyboard alone: move, type, undo, redo, fill,
   await page.keyboard.press('PageDown')
   await expect(page.getByRole('group', { name: 'Week 3' })).toBeVisible()
   await expect(sets(page, '5')).toBeVisible()
+  await expect(page.getByText('Saved', { exact: true })).toBeVisible()
   await page.reload()
   await page.getByRole('button', { name: /^Week 2,/ }).click()
   await expect(sets(page, '5')).toBeVisible()

@@ -1,6 +1,7 @@
 import { useEffect } from 'react'
 import type { Operation } from '@young-oak/api/training'
 import { api } from '../app/api.ts'
+import { today } from '../app/today.ts'
 import { store, useAppDispatch, useAppSelector } from '../app/store.ts'
 import { addOperation, keep, openOutbox, setAway, takeAnswers } from './outboxSlice.ts'
 
@@ -37,19 +38,21 @@ export function record(operation: Without<Operation>): void {
 
 let isSending = false
 
-/** Sends what waits, oldest first; an operation leaves only when the server has answered for it. */
+/**
+ * Sends what waits, oldest first. An operation leaves only when the server has answered for it and the page has read the
+ * sessions anew: otherwise a set would vanish for a moment between the two, under a thumb that is about to tap.
+ */
 async function send(): Promise<void> {
   const { operations } = store.getState().outbox
   if (isSending || !operations.length) return
   isSending = true
   try {
-    const { data, error } = await store.dispatch(
-      api.endpoints.sendOperations.initiate(operations.slice(0, 100)),
-    )
-    if (data) {
-      store.dispatch(takeAnswers(data.answers))
-      store.dispatch(api.util.invalidateTags(['Training']))
-    } else if (error) store.dispatch(setAway(true))
+    const { data } = await store.dispatch(api.endpoints.sendOperations.initiate(operations.slice(0, 100)))
+    const read =
+      data &&
+      (await store.dispatch(api.endpoints.today.initiate(today(), { forceRefetch: true, subscribe: false })))
+    if (data && read?.isSuccess) store.dispatch(takeAnswers(data.answers))
+    else store.dispatch(setAway(true))
   } finally {
     isSending = false
   }

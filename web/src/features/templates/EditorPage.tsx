@@ -55,6 +55,7 @@ function Workbench({ id, isPublished }: { id: string; isPublished: boolean }) {
   const chosen = Math.min(week, season.length)
   return (
     <main className="flex w-full flex-col gap-3 px-4 py-3">
+      <h1 className="sr-only">{draft.name}</h1>
       <div className="flex flex-wrap items-center gap-3">
         <NameField name={draft.name} />
         <MemberPicker

@@ -1,4 +1,4 @@
-import { useMemo, useRef, useState, type ClipboardEvent, type KeyboardEvent } from 'react'
+import { useLayoutEffect, useMemo, useRef, useState, type ClipboardEvent, type KeyboardEvent } from 'react'
 import type { PlannedSession } from '@young-oak/core/plan'
 import {
   cellFields,
@@ -38,9 +38,19 @@ export function WeekSheet({ draft, week, weeks, onWeek, preview, memberName }: P
   const sheet = useRef<HTMLDivElement>(null)
   const line = columns[at.column]?.lines[at.line]
 
+  const isToFocus = useRef(false)
+  useLayoutEffect(() => {
+    if (!isToFocus.current) return
+    isToFocus.current = false
+    cellElement(sheet.current, at)?.focus()
+  })
   const focus = (next: At) => {
-    setAt(next)
-    requestAnimationFrame(() => cellElement(sheet.current, next)?.focus())
+    isToFocus.current = true
+    setAt({ ...next })
+  }
+  const turn = (to: number) => {
+    isToFocus.current = true
+    onWeek(Math.min(Math.max(to, 1), weeks))
   }
   const keep = (text: string, next: At, fill: boolean): boolean => {
     const field = fieldAt(at)
@@ -56,12 +66,15 @@ export function WeekSheet({ draft, week, weeks, onWeek, preview, memberName }: P
     focus(next)
     return true
   }
+  /** Menus and dialogs of the sheet stand elsewhere in the page, but their events come through here. */
+  const isOurs = (event: { target: EventTarget }) => sheet.current?.contains(event.target as Node) ?? false
   const press = (event: KeyboardEvent) => {
+    if (!isOurs(event)) return
     const field = fieldAt(at)
     if (event.target instanceof HTMLInputElement) return pressTyping(event)
     const isPlainKey = event.key.length === 1 && !event.ctrlKey && !event.metaKey && !event.altKey
-    if (event.key === 'PageDown') onWeek(Math.min(week + 1, weeks))
-    else if (event.key === 'PageUp') onWeek(Math.max(week - 1, 1))
+    if (event.key === 'PageDown') turn(week + 1)
+    else if (event.key === 'PageUp') turn(week - 1)
     else if (/^(Arrow|Home$|End$)/.test(event.key) && !event.altKey) focus(moved(columns, at, event.key))
     else if (event.key === 'Enter' && event.shiftKey && line && field)
       keep(formatCell(field, line.group), at, true)
@@ -88,12 +101,12 @@ export function WeekSheet({ draft, week, weeks, onWeek, preview, memberName }: P
   }
   const copy = (event: ClipboardEvent) => {
     const field = fieldAt(at)
-    if (typing || !line || !field) return
+    if (!isOurs(event) || typing || !line || !field) return
     event.clipboardData.setData('text/plain', formatCell(field, line.group))
     event.preventDefault()
   }
   const paste = (event: ClipboardEvent) => {
-    if (typing || !line || !fieldAt(at)) return
+    if (!isOurs(event) || typing || !line || !fieldAt(at)) return
     event.preventDefault()
     keep(event.clipboardData.getData('text/plain').trim(), at, false)
   }

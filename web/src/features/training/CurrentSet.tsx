@@ -9,7 +9,7 @@ import { formatLoad, formatNumber, type Load } from '@young-oak/core/units'
 import { ValidationError, type Schema } from 'yup'
 import { Button } from '../../ui/Button.tsx'
 import { Why } from '../../ui/Why.tsx'
-import type { AskedSet } from './OpenSession.tsx'
+import type { AskedSet } from './askedSets.ts'
 import { PlatePicture } from './PlatePicture.tsx'
 import { readsNote } from './words.ts'
 

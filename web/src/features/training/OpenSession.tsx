@@ -1,23 +1,11 @@
 import { useState } from 'react'
-import type { SessionLog, SetLog, ShownGroup } from '@young-oak/core/member'
+import type { SessionLog, SetLog } from '@young-oak/core/member'
 import type { PlannedSession, PlannedSlot } from '@young-oak/core/plan'
 import { record } from '../../offline/useOutbox.ts'
 import { Button } from '../../ui/Button.tsx'
+import { askedSets, type AskedSet } from './askedSets.ts'
 import { RestTimer } from './RestTimer.tsx'
 import { SlotCard } from './SlotCard.tsx'
-
-/** A set that is asked: its group, and its number in the slot. */
-export type AskedSet = { n: number; group: ShownGroup; isPlus: boolean }
-
-export const askedSets = (slot: PlannedSlot): AskedSet[] =>
-  slot.groups
-    .flatMap((group) =>
-      Array.from({ length: group.sets }, (_, i) => ({
-        group,
-        isPlus: group.plus === 'last' && i === group.sets - 1,
-      })),
-    )
-    .map((asked, i) => ({ ...asked, n: i + 1 }))
 
 /** The session as a list to walk down: the current set large, the others in a line each. */
 export function OpenSession({ session, log }: { session: PlannedSession; log: SessionLog }) {

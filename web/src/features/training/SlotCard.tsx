@@ -4,7 +4,7 @@ import type { SetLog } from '@young-oak/core/member'
 import { formatGroups, type PlannedSlot } from '@young-oak/core/plan'
 import { formatLoad } from '@young-oak/core/units'
 import { CurrentSet } from './CurrentSet.tsx'
-import { askedSets, type AskedSet } from './OpenSession.tsx'
+import { askedSets, type AskedSet } from './askedSets.ts'
 import { NeedsMax } from './SlotPreview.tsx'
 import { sayLast } from './words.ts'
 
