@@ -7,7 +7,7 @@ import { migrate } from '@young-oak/server/database/migrate'
 import { connect } from '@young-oak/server/database/open'
 import { demoAccounts } from '@young-oak/server/features/accounts/demoAccounts'
 import { hashPassword } from '@young-oak/server/features/accounts/password'
-import { readSettings } from '@young-oak/server/settings'
+import { readOwnerUrl } from '@young-oak/server/settings'
 import { dice } from './dice.ts'
 import { beginners, gym, place, racks, rowers, staff, type Person } from './gym.ts'
 import { simulate, startingFacts } from './simulate.ts'
@@ -17,7 +17,7 @@ const weeksOfLogs = 6
 type Db = ReturnType<typeof connect>
 
 async function main(): Promise<void> {
-  const { ownerUrl } = readSettings()
+  const ownerUrl = readOwnerUrl()
   await migrate(ownerUrl)
   const db = connect(ownerUrl)
   try {

@@ -2,8 +2,6 @@
 export type Settings = {
   /** The database, signed in as the role that owns nothing. */
   databaseUrl: string
-  /** The database as its owner: migrations only. */
-  ownerUrl: string
   sessionSecret: string
   port: number
   host: string
@@ -34,7 +32,6 @@ export function readSettings(env: NodeJS.ProcessEnv = process.env): Settings {
   const host = env.HOST ?? '127.0.0.1'
   return {
     databaseUrl,
-    ownerUrl: env.DATABASE_OWNER_URL ?? databaseUrl,
     sessionSecret,
     port,
     host,
@@ -42,4 +39,11 @@ export function readSettings(env: NodeJS.ProcessEnv = process.env): Settings {
     demo: env.YOUNG_OAK_DEMO === 'yes' && env.NODE_ENV !== 'production',
     signInAttempts: Number(env.SIGN_IN_ATTEMPTS ?? 10),
   }
+}
+
+/** The database as its owner, for migrations and for adding people: neither is the server's. */
+export function readOwnerUrl(env: NodeJS.ProcessEnv = process.env): string {
+  const url = env.DATABASE_OWNER_URL
+  if (!url) throw new Error('DATABASE_OWNER_URL is missing: postgres://owner:…@host/database')
+  return url
 }

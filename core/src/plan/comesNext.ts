@@ -7,17 +7,13 @@ import type { Plan, PlannedSession, PlannedSlot } from './types.ts'
 export type ComesNext = {
   slot: PlannedSlot
   then: { position: number; week: number; inWeek: number; name: string; groups: ShownGroup[] } | null
-  reason: Rung[]
+  reason: Rung | null
 }
 
-/** The last rung before the plates, and the rounding where there was any. */
-const reasonOf = (why: Rung[]): Rung[] =>
-  [
-    why.findLast(({ id }) => !/^(round|plates)\./.test(id)),
-    why.find(({ id }) => /^round\.(?!exact)/.test(id)),
-  ].filter((rung) => rung !== undefined)
+/** The last rung before rounding and plates. */
+const reasonOf = (why: Rung[]): Rung | null => why.findLast(({ id }) => !/^(round|plates)\./.test(id)) ?? null
 
-/** For each slot of a session with a computed load: its lift's next place in the plan, and the rungs that say why. */
+/** For each slot of a session with a computed load: its lift's next place in the plan, and the rung that says why. */
 export function comesNext(plan: Plan, session: PlannedSession): ComesNext[] {
   const later = plan.weeks.flatMap(({ week, places }) =>
     places
@@ -37,6 +33,6 @@ export function comesNext(plan: Plan, session: PlannedSession): ComesNext[] {
         const reason = reasonOf(same.groups[0]?.why ?? [])
         return { slot, then: { position, week, inWeek, name, groups: same.groups }, reason }
       }
-      return { slot, then: null, reason: [] }
+      return { slot, then: null, reason: null }
     })
 }

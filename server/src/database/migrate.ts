@@ -1,5 +1,5 @@
 import { pathToFileURL } from 'node:url'
-import { readSettings } from '../settings.ts'
+import { readOwnerUrl } from '../settings.ts'
 import { migrationSource } from './migrations/index.ts'
 import { connect } from './open.ts'
 
@@ -16,6 +16,6 @@ export async function migrate(ownerUrl: string): Promise<string[]> {
 }
 
 if (import.meta.url === pathToFileURL(process.argv[1] ?? '').href) {
-  const names = await migrate(readSettings().ownerUrl)
+  const names = await migrate(readOwnerUrl())
   process.stdout.write(names.length ? `Ran ${names.join(', ')}.\n` : 'The database is up to date.\n')
 }

@@ -78,7 +78,6 @@ export async function makeWorld(change: Partial<Settings> = {}): Promise<World> 
 
 export const settings: Settings = {
   databaseUrl: '',
-  ownerUrl: '',
   sessionSecret: 'a secret of at least thirty-two characters',
   port: 0,
   host: '127.0.0.1',

@@ -1,7 +1,6 @@
 import { LogOut, Moon, Sun } from 'lucide-react'
 import { useState } from 'react'
 import { NavLink, Navigate, Outlet, useNavigate } from 'react-router'
-import { Toaster } from 'sonner'
 import type { SeatView } from '@young-oak/api/accounts'
 import { clearOutbox } from '../offline/outboxSlice.ts'
 import { useOutbox } from '../offline/useOutbox.ts'
@@ -69,10 +68,6 @@ function Frame({ seat, seats }: { seat: SeatView; seats: SeatView[] }) {
         </div>
       </header>
       <Outlet />
-      <Toaster
-        position="bottom-center"
-        toastOptions={{ className: '!bg-ink !text-paper !border-0 !font-sans' }}
-      />
     </div>
   )
 }

@@ -1,6 +1,5 @@
 import { lazy, Suspense, type ComponentType } from 'react'
 import { createBrowserRouter, Navigate } from 'react-router'
-import { SignInPage } from '../features/accounts/SignInPage.tsx'
 import { PageError } from './PageError.tsx'
 import { Home, Shell } from './Shell.tsx'
 
@@ -15,7 +14,11 @@ const page = (load: () => Promise<{ default: ComponentType }>) => {
 }
 
 export const router = createBrowserRouter([
-  { path: '/sign-in', element: <SignInPage />, errorElement: <PageError /> },
+  {
+    path: '/sign-in',
+    element: page(() => import('../features/accounts/SignInPage.tsx')),
+    errorElement: <PageError />,
+  },
   {
     element: <Shell />,
     errorElement: <PageError />,

@@ -25,6 +25,9 @@ export function SeasonStrip({ weeks, current, onChoose }: Props) {
   }
   return (
     <section aria-label="Season strip" className="overflow-x-auto">
+      <p className="text-right text-xs text-bark">
+        Height: hard sets. Darker: higher percent of the 1RM. Dashed: light week.
+      </p>
       <div className="flex items-end gap-1.5" data-strip>
         {weeks.map((week) => (
           <button
@@ -70,7 +73,6 @@ export function SeasonStrip({ weeks, current, onChoose }: Props) {
             {name}, weeks {first} to {first + count - 1}
           </span>
         ))}
-        <span className="shrink-0">Height: hard sets. Darker: higher percent. Dashed: light.</span>
       </div>
     </section>
   )

@@ -175,12 +175,12 @@ function listMaxes(evidence: Evidence): MaxesView['maxes'] {
     .sort(byExercise)
 }
 
-/** Estimates from training that say more than the max in force: proposals, until they are accepted. */
+/** Estimates from training above a max in force: proposals, until they are accepted. */
 function listEstimates({ estimates, maxes: inForce }: Evidence): MaxesView['estimates'] {
   return Object.entries(estimates)
     .filter(([key, { load, date }]) => {
       const had = inForce[key]
-      return !had || (had.date <= date && compareLoads(load, had.load) > 0)
+      return had !== undefined && had.date <= date && compareLoads(load, had.load) > 0
     })
     .map(([key, seen]) => ({ ...liftOf(key), ...seen }))
     .sort(byExercise)

@@ -7,7 +7,7 @@ import { useAppDispatch } from '../../app/store.ts'
 import { Button } from '../../ui/Button.tsx'
 import { Field } from '../../ui/Field.tsx'
 
-export function SignInPage() {
+export default function SignInPage() {
   const { data } = api.useSessionQuery()
   const [signIn, { error, isLoading }] = api.useSignInMutation()
   const navigate = useNavigate()

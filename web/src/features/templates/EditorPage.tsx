@@ -7,6 +7,7 @@ import { useAppDispatch, useAppSelector } from '../../app/store.ts'
 import { SeasonStrip } from '../../charts/SeasonStrip.tsx'
 import { Button } from '../../ui/Button.tsx'
 import { IconButton } from '../../ui/IconButton.tsx'
+import { Toasts } from '../../ui/Toasts.tsx'
 import { closeDraft, dismissNotice, edit, openDraft, redo, undo } from './editorSlice.ts'
 import { PublishDialog } from './PublishDialog.tsx'
 import { RuleList } from './RuleList.tsx'
@@ -91,6 +92,7 @@ function Workbench({ id, isPublished }: { id: string; isPublished: boolean }) {
         isPublished={isPublished}
         onClose={() => setDialog(null)}
       />
+      <Toasts />
       <ShortcutsDialog isOpen={dialog === 'shortcuts'} onClose={() => setDialog(null)} />
     </main>
   )

@@ -26,10 +26,10 @@ type Props = {
 
 const widths: Record<CellField, string> = {
   sets: 'w-9 text-right',
-  goal: 'w-12 text-left',
+  goal: 'w-11 text-left',
   load: 'w-18 text-left',
-  rir: 'w-6 text-right',
-  rest: 'w-10 text-right',
+  rir: 'w-5 text-right',
+  rest: 'w-9 text-right',
 }
 const names: Record<CellField, string> = {
   sets: 'Sets',

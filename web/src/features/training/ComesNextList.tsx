@@ -1,7 +1,8 @@
-import { explain } from '@young-oak/core/explain'
+import { explain, type Rung } from '@young-oak/core/explain'
 import { liftName } from '@young-oak/core/library'
+import type { ShownGroup } from '@young-oak/core/member'
 import { comesNext, formatGroups, type Plan, type PlannedSession } from '@young-oak/core/plan'
-import { formatLoad } from '@young-oak/core/units'
+import { compareLoads, formatLoad } from '@young-oak/core/units'
 import { sentence, Why } from '../../ui/Why.tsx'
 
 /** After a session: what each lift moves to, where, and why. */
@@ -25,9 +26,7 @@ export function ComesNextList({ plan, session }: { plan: Plan; session: PlannedS
                   {formatGroups(then.groups)}
                 </Why>
               </p>
-              {reason.length > 0 && (
-                <p className="text-sm text-bark">{sentence(reason.map(explain).join('; '))}.</p>
-              )}
+              {reason && <p className="text-sm text-bark">{sayReason(reason, then.groups[0])}</p>}
             </>
           ) : (
             <p className="text-bark">Not again in the next weeks.</p>
@@ -36,4 +35,10 @@ export function ComesNextList({ plan, session }: { plan: Plan; session: PlannedS
       ))}
     </ul>
   )
+}
+
+/** "The rule’s 83 kg was a hit on 24 Nov 2026: plus 2.5 kg is 85.5 kg, on these plates 85 kg." */
+function sayReason(reason: Rung, group: ShownGroup | undefined): string {
+  const isRounded = group?.load && group.target && compareLoads(group.load, group.target) !== 0
+  return `${sentence(explain(reason))}${isRounded && group.load ? `, on these plates ${formatLoad(group.load)}` : ''}.`
 }

@@ -17,6 +17,7 @@ import { api, fieldErrors, sayError } from '../../app/api.ts'
 import { today } from '../../app/today.ts'
 import { Button } from '../../ui/Button.tsx'
 import { Field, SelectField } from '../../ui/Field.tsx'
+import { Toasts } from '../../ui/Toasts.tsx'
 
 type Typed = { exercise: string; load: string; unit: Unit; reps: string; formula: FormulaKind; date: string }
 
@@ -45,6 +46,7 @@ export default function MaxesPage() {
       <section>
         <GiveMax key={wanted} unit={data.unit} exercise={wanted} />
       </section>
+      <Toasts />
     </main>
   )
 }
