@@ -5,6 +5,7 @@ import { defineSource } from './source.ts'
 export const free = defineSource<object>({
   of: 'free',
   title: 'Member’s choice',
+  computes: false,
   params: strictObject({}),
   cell: () => 'free',
   price: () => null,

@@ -7,6 +7,7 @@ import { maxMessages, maxRung } from './maxRung.ts'
 export const max = defineSource<{ percent: number }>({
   of: 'max',
   title: 'Percent of the 1RM',
+  computes: true,
   params: strictObject({ percent: percentField().required() }),
   cell: ({ percent }) => `${formatNumber(percent)}%`,
   price({ lift, max }, { percent }) {

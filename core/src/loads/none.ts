@@ -5,6 +5,7 @@ import { defineSource } from './source.ts'
 export const none = defineSource<object>({
   of: 'none',
   title: 'No load',
+  computes: false,
   params: strictObject({}),
   cell: () => 'no load',
   price: () => null,

@@ -6,6 +6,7 @@ import { defineSource, isNeed } from './source.ts'
 export const progression = defineSource<{ percent?: number }>({
   of: 'progression',
   title: 'By its progression',
+  computes: true,
   params: strictObject({ percent: percentField() }),
   cell: ({ percent }) =>
     percent === undefined || percent === 100 ? 'by rule' : `${formatNumber(percent)}% of rule`,

@@ -36,6 +36,8 @@ export type Need = { need: 'max'; lift: Lift }
 export type Source<P> = {
   of: string
   title: string
+  /** Whether it gives a load, so that the exercise must be one that loads can be made for. */
+  computes: boolean
   params: ObjectSchema<P & object>
   /** How the cell of a week sheet says it, before the member's load: "75%", "free". */
   cell(params: P): string

@@ -7,6 +7,7 @@ import { defineSource } from './source.ts'
 export const trainingMax = defineSource<{ percent: number }>({
   of: 'trainingMax',
   title: 'Percent of the training max',
+  computes: true,
   params: strictObject({ percent: percentField().required() }),
   cell: ({ percent }) => `${formatNumber(percent)}% TM`,
   price({ lift, max, trainingMax: share }, { percent }) {

@@ -1,5 +1,5 @@
 import { placesOf, type Place } from '../calendar/places.ts'
-import type { Enrolment, SessionLog, SetLog, ShownGroup } from '../member/types.ts'
+import type { Enrolment, SessionLog, SetLog } from '../member/types.ts'
 import type { Id, Template } from '../template/types.ts'
 import type { Day } from '../units/index.ts'
 import { loadingAt } from './equipment.ts'
@@ -10,8 +10,8 @@ import { rowsKey, startState, type FoldState } from './state.ts'
 import type { PlannedSession, PlannedSlot } from './types.ts'
 import { judge, settle, type Verdict } from './verdict.ts'
 
-/** One enrolment on its way through the timeline. */
-export type Fold = { enrolment: Enrolment; state: FoldState; trained: Map<number, PlannedSession> }
+/** One enrolment on its way through the timeline; what was trained is described only if somebody looks. */
+export type Fold = { enrolment: Enrolment; state: FoldState; trained: Map<number, () => PlannedSession> }
 
 export const startFold = (enrolment: Enrolment): Fold => ({
   enrolment,
@@ -20,7 +20,7 @@ export const startFold = (enrolment: Enrolment): Fold => ({
 })
 
 /** What became of a slot, with what its rule is told. */
-type Outcome = { prescribed: Prescribed; groups: ShownGroup[]; verdict: Verdict; done: SetLog[] }
+type Outcome = { prescribed: Prescribed; verdict: Verdict; done: SetLog[] }
 
 /** The version in force on a day: the last segment that has begun, or the first where none has. */
 export function versionOn({ segments }: Enrolment, day: Day): Id {
@@ -43,16 +43,12 @@ export function replay(
 ): Fold | null {
   const place = placesOf(template)[log.position - 1]
   if (!place) return null
-  const asked = prescribe({ template, state: fold.state, evidence, at: log.place }, place)
+  const asked = prescribe({ template, state: fold.state, evidence, at: log.place }, place, log.shown)
   const outcomes = asked.map((prescribed) => outcome(prescribed, log))
-  const session = describe(template, place, outcomes, evidence, log)
-  const trained = new Map(fold.trained).set(log.position, {
-    ...session,
-    status: isOver ? session.status : 'open',
-  })
-  if (!isOver) return { ...fold, trained }
-  const state = advance(template, fold.state, place, outcomes, evidence, log.date)
-  return { ...fold, state, trained }
+  fold.trained.set(log.position, () => describe(template, place, outcomes, evidence, log, isOver))
+  return isOver
+    ? { ...fold, state: advance(template, fold.state, place, outcomes, evidence, log.date) }
+    : fold
 }
 
 /** The state after a place, were every set of it done as asked: how plans look ahead. */
@@ -70,7 +66,7 @@ export function assume(
       : groups.some(({ missing, short }) => missing || short)
         ? 'not comparable'
         : 'hit'
-    return { prescribed, groups, verdict, done: [] }
+    return { prescribed, verdict, done: [] }
   })
   return advance(template, state, place, outcomes, evidence, null)
 }
@@ -96,11 +92,9 @@ export function plannedSlot(
 }
 
 function outcome(prescribed: Prescribed, log: SessionLog): Outcome {
-  const shown = log.shown?.slots[prescribed.id]
-  const groups = shown?.groups ?? prescribed.groups
-  const done = log.sets.filter(({ slot }) => slot === prescribed.id).sort((a, b) => a.n - b.n)
-  const light = shown ? shown.light === true : prescribed.light
-  return { prescribed, groups, done, verdict: judge(shown ?? prescribed.slot, groups, done, light) }
+  const { id, slot, groups, light } = prescribed
+  const done = log.sets.filter((set) => set.slot === id).sort((a, b) => a.n - b.n)
+  return { prescribed, done, verdict: judge(log.shown?.slots[id] ?? slot, groups, done, light) }
 }
 
 function describe(
@@ -109,18 +103,19 @@ function describe(
   outcomes: Outcome[],
   evidence: Evidence,
   log: SessionLog,
+  isOver: boolean,
 ): PlannedSession {
+  const isSkipped = outcomes.every(({ verdict }) => verdict === 'skip')
   return {
     position: place.position,
     inWeek: place.inWeek,
     session: place.session,
     name: template.sessions[place.session]?.name ?? place.session,
-    status: outcomes.every(({ verdict }) => verdict === 'skip') ? 'skipped' : 'trained',
+    status: !isOver ? 'open' : isSkipped ? 'skipped' : 'trained',
     date: log.date,
     log: log.id,
-    slots: outcomes.map(({ prescribed, groups, verdict, done }) => ({
+    slots: outcomes.map(({ prescribed, verdict, done }) => ({
       ...plannedSlot(prescribed, evidence),
-      groups,
       verdict,
       done,
     })),
@@ -157,15 +152,14 @@ function advance(
 function feed(
   template: Template,
   state: FoldState,
-  { prescribed, groups, verdict }: Outcome,
+  { prescribed, verdict }: Outcome,
   evidence: Evidence,
   date: Day | null,
 ): FoldState {
-  const { slot } = prescribed
-  const replayed = prescribed.groups.find(({ ruled }) => ruled)?.ruled
+  const { slot, groups } = prescribed
   const shown = groups.find(({ ruled }) => ruled)?.ruled
   if (!slot.follows || !shown) return state
-  const counted = settle(verdict, shown, replayed ?? shown)
+  const counted = settle(verdict, shown, prescribed.ruled ?? shown)
   if (!counted) return state
   const { progression, role } = slot.follows
   const fed: Fed = { progression, lift: slot, exposure: { date, role, ...counted } }

@@ -1,6 +1,7 @@
 import { placesOf, type Place } from '../calendar/places.ts'
 import { liftName } from '../library/index.ts'
 import type { Enrolment, Member, SessionLog } from '../member/types.ts'
+import { hasComputedLoad } from '../template/computed.ts'
 import type { Id, Template } from '../template/types.ts'
 import type { Day } from '../units/index.ts'
 import { isAssumed } from './equipment.ts'
@@ -73,14 +74,15 @@ function writeOut(fold: Fold, template: Template, evidence: Evidence, { today, t
     const trained = fold.trained.get(place.position)
     const isWanted = through === 'end' || place.week === running
     if (trained && (state.places[place.position] || !isWanted)) {
-      if (isWanted) weekOf(weeks, place).places.push(trained)
+      if (isWanted) weekOf(weeks, place).places.push(trained())
       continue
     }
     const asked = prescribe({ template, state, evidence }, place)
     state = assume(template, state, place, asked, evidence)
     const status = place === next ? 'next' : 'ahead'
     const slots = asked.map((prescribed) => plannedSlot(prescribed, evidence))
-    if (isWanted) weekOf(weeks, place).places.push(trained ?? describeAhead(template, place, status, slots))
+    if (isWanted)
+      weekOf(weeks, place).places.push(trained?.() ?? describeAhead(template, place, status, slots))
   }
   return {
     enrolment: fold.enrolment.id,
@@ -127,12 +129,7 @@ function strayLog(log: SessionLog, isEnrolled: boolean): Finding {
 }
 
 function assumptions(template: Template, evidence: Evidence): Finding[] {
-  const priced = Object.values(template.slots).filter((slot) =>
-    Object.values(slot.rows)
-      .flat(2)
-      .some(({ load }) => load.of !== 'free' && load.of !== 'none'),
-  )
-  const slot = priced.find((one) => isAssumed(evidence, one))
+  const slot = Object.values(template.slots).find((one) => hasComputedLoad(one) && isAssumed(evidence, one))
   if (!slot) return []
   return [
     {

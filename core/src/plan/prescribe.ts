@@ -1,7 +1,7 @@
 import type { Place } from '../calendar/places.ts'
 import { isNeed, type Known, type Need, type Priced } from '../loads/source.ts'
 import { sourceOf } from '../loads/registry.ts'
-import type { ShownGroup } from '../member/types.ts'
+import type { Shown, ShownGroup, ShownSlot } from '../member/types.ts'
 import { lettersOf } from '../template/letters.ts'
 import type { Id, SetGroup, Slot, Template } from '../template/types.ts'
 import { scale, snap, type Load, type Way } from '../units/index.ts'
@@ -22,6 +22,8 @@ export type Prescribed = {
   light: boolean
   groups: ShownGroup[]
   needs: Need[]
+  /** The load of the slot's progression as it is now, where it has one. */
+  ruled?: Load
 }
 
 /** Everything a session is prescribed from. */
@@ -29,37 +31,39 @@ export type Situation = { template: Template; state: FoldState; evidence: Eviden
 
 /**
  * One session of the plan: row → rule → adjustments → rounding, for each slot in the order of the session. A slot whose
- * max is missing says so and asks for it; the others stand.
+ * max is missing says so and asks for it; the others stand. A slot that was shown is taken as it was shown: only its row
+ * and its progression's load are worked out anew, to judge by.
  */
-export function prescribe(situation: Situation, place: Place): Prescribed[] {
+export function prescribe(situation: Situation, place: Place, shown?: Shown): Prescribed[] {
   const { sessions, slots } = situation.template
   const ids = sessions[place.session]?.parts.flatMap((part) => part.slots) ?? []
   const letters = lettersOf(situation.template, place.session)
-  return ids.map((id) => ({
-    id,
-    letter: letters[id] ?? '',
-    ...prescribeSlot(situation, place, id, slots[id] as Slot),
-  }))
+  return ids.map((id) => {
+    const slot = slots[id] as Slot
+    const was = shown?.slots[id]
+    const made = was ? recallSlot(situation, place, id, slot, was) : prescribeSlot(situation, place, id, slot)
+    return { id, letter: letters[id] ?? '', ...made }
+  })
 }
 
-function prescribeSlot(
-  { template, state, evidence, at }: Situation,
-  place: Place,
-  id: Id,
-  slot: Slot,
-): Omit<Prescribed, 'id' | 'letter'> {
+type Made = Omit<Prescribed, 'id' | 'letter'>
+
+function recallSlot(situation: Situation, place: Place, id: Id, slot: Slot, was: ShownSlot): Made {
+  const { template, state, evidence } = situation
+  const unit = loadingAt(evidence, undefined, slot).here.unit
+  const asked = askProgression(template, state, slot, { max: maxFor(evidence, slot), unit })
+  const row = rowAt(template, state, place, id, slot)
+  return { slot, row, light: was.light === true, groups: was.groups, needs: [], ...ruledBy(asked) }
+}
+
+function prescribeSlot({ template, state, evidence, at }: Situation, place: Place, id: Id, slot: Slot): Made {
   const row = rowAt(template, state, place, id, slot)
   const light = lightAt(place, place.phaseWeek, id, slot)
   const loading = loadingAt(evidence, at, slot)
   const { unit } = loading.here
   const max = maxFor(evidence, slot)
-  const known: Known = {
-    lift: slot,
-    max,
-    unit,
-    ...(template.trainingMax && { trainingMax: template.trainingMax }),
-    progression: askProgression(template, state, slot, { max, unit }),
-  }
+  const progression = askProgression(template, state, slot, { max, unit })
+  const known: Known = { lift: slot, max, unit, trainingMax: template.trainingMax, progression }
   const needs: Need[] = []
   const groups = (slot.rows[place.phase.id]?.[row] ?? []).map((group) => {
     const priced = sourceOf[group.load.of].price(known, group.load)
@@ -67,8 +71,11 @@ function prescribeSlot(
     const way = light.length ? 'down' : template.rounding
     return showGroup(group, priced, light, loading, way)
   })
-  return { slot, row, light: light.length > 0, groups, needs: needs.slice(0, 1) }
+  return { slot, row, light: light.length > 0, groups, needs: needs.slice(0, 1), ...ruledBy(progression) }
 }
+
+const ruledBy = (asked: Priced | Need | undefined): { ruled?: Load } =>
+  asked && !isNeed(asked) ? { ruled: asked.base } : {}
 
 function showGroup(
   group: SetGroup,

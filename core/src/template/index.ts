@@ -1,4 +1,6 @@
 export * from './cells.ts'
+export * from './checkCommand.ts'
+export { hasComputedLoad } from './computed.ts'
 export * from './edit.ts'
 export * from './letters.ts'
 export * from './read.ts'

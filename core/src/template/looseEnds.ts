@@ -1,6 +1,7 @@
 import { exerciseOf } from '../library/index.ts'
 import { ruleOf } from '../progressions/registry.ts'
 import { at, type Checker } from '../reading/index.ts'
+import { hasComputedLoad } from './computed.ts'
 import { limits } from './shape.ts'
 import type { Id, Slot, Template } from './types.ts'
 
@@ -74,6 +75,12 @@ function findSlot(checker: Checker, template: Template, id: Id, slot: Slot, sess
     if (needs && !slot.rows[phase.id])
       checker.add(at(at(path, 'rows'), phase.id), 'rows for this phase', undefined, 'Add them.')
   }
+  findSlotEnds(checker, template, slot, path)
+  findUnheard(checker, slot, path)
+}
+
+/** What a slot's progression and loads need of the slot itself and of the template. */
+export function findSlotEnds(checker: Checker, template: Template, slot: Slot, path: string): void {
   const progression = slot.follows && template.progressions[slot.follows.progression]
   if (slot.follows && !progression) {
     checker.add(
@@ -89,32 +96,7 @@ function findSlot(checker: Checker, template: Template, id: Id, slot: Slot, sess
     if (!roles.includes(role))
       checker.add(at(path, 'follows.role'), `a role of ${rule}: ${roles.join(', ')}`, role)
   }
-  findLoads(checker, template, slot, path)
-}
-
-function findLoads(checker: Checker, template: Template, slot: Slot, path: string): void {
-  for (const [phase, rows] of Object.entries(slot.rows)) {
-    const ruled = rows.flat().filter(({ load }) => load.of === 'progression')
-    const place = at(at(path, 'rows'), phase)
-    if (ruled.length && !slot.follows)
-      checker.add(place, 'a slot that follows a progression', 'progression', 'Add "follows".')
-    rows.forEach((row, i) =>
-      row.forEach(({ load }, j) => {
-        if (load.of === 'trainingMax' && template.trainingMax === undefined) {
-          checker.add(
-            `${place}[${i}][${j}].load`,
-            'a template with "trainingMax"',
-            load.of,
-            'Add "trainingMax": 90, say, at the top.',
-          )
-        }
-      }),
-    )
-  }
-  const priced = Object.values(slot.rows)
-    .flat(2)
-    .find(({ load }) => load.of !== 'free' && load.of !== 'none')
-  if (priced && exerciseOf(slot).tool === 'body weight') {
+  if (hasComputedLoad(slot) && exerciseOf(slot).tool === 'body weight') {
     checker.add(
       at(path, 'exercise'),
       'an exercise with a load to compute',
@@ -122,6 +104,31 @@ function findLoads(checker: Checker, template: Template, slot: Slot, path: strin
       'Body-weight work takes {"of": "free"} or {"of": "none"}.',
     )
   }
+  findLoadEnds(checker, template, slot, path)
+}
+
+function findLoadEnds(checker: Checker, template: Template, slot: Slot, path: string): void {
+  for (const [phase, rows] of Object.entries(slot.rows)) {
+    rows.forEach((row, i) =>
+      row.forEach(({ load }, j) => {
+        const place = `${at(at(path, 'rows'), phase)}[${i}][${j}].load`
+        if (load.of === 'trainingMax' && template.trainingMax === undefined) {
+          checker.add(
+            place,
+            'a template with "trainingMax"',
+            load.of,
+            'Add "trainingMax": 90, say, at the top.',
+          )
+        }
+        if (load.of === 'progression' && !slot.follows)
+          checker.add(place, 'a slot that follows a progression', load.of, 'Add "follows".')
+      }),
+    )
+  }
+}
+
+/** A progression that gives a slot no load anywhere would never be heard. */
+function findUnheard(checker: Checker, slot: Slot, path: string): void {
   const asks = Object.values(slot.rows).flat(2)
   if (slot.follows && !asks.some(({ load }) => load.of === 'progression')) {
     checker.add(

@@ -134,7 +134,7 @@ function readSession(checker: Checker, value: unknown, path: string): Session | 
   return { name: session.name, parts: parts.filter((part) => part !== undefined) as Part[] }
 }
 
-function readSlot(
+export function readSlot(
   checker: Checker,
   value: unknown,
   path: string,
@@ -174,15 +174,16 @@ function readRow(checker: Checker, value: unknown, path: string): SetGroup[] {
     const place = at(path, i)
     const group = checker.check(setGroupShape, piece, place)
     if (!group) return []
-    const load = readKind<LoadBasis>(checker, group.load, at(place, 'load'), 'of', sourceKinds, (of) => ({
-      params: sourceOf[of as SourceKind].params,
-    }))
+    const load = readLoad(checker, group.load, at(place, 'load'))
     const id = group.id ?? String(i + 1)
     if (ids.has(id)) checker.add(at(place, 'id'), 'an id of its own in the row', id)
     ids.add(id)
     return load ? [{ ...group, id, load } as SetGroup] : []
   })
 }
+
+export const readLoad = (checker: Checker, value: unknown, path: string): LoadBasis | undefined =>
+  readKind(checker, value, path, 'of', sourceKinds, (of) => sourceOf[of as SourceKind])
 
 function readProgression(checker: Checker, value: unknown, path: string): Progression | undefined {
   const progression = checker.check(progressionShape, value, path)

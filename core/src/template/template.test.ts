@@ -5,6 +5,7 @@ import { readMember } from '../member/index.ts'
 import { formatIssue, parseJson } from '../reading/index.ts'
 import {
   applyCommand,
+  checkCommand,
   formatCell,
   invert,
   isConflict,
@@ -273,5 +274,57 @@ describe('an edit', () => {
     expect(applyCommand(theirs, cell)).toEqual({
       conflict: 'The cell sets of bench has been changed since: it is 4 now.',
     })
+  })
+})
+
+describe('the value of a command', () => {
+  const bench = template.slots.bench as Template['slots'][string]
+  const cell = (field: string, to: unknown) =>
+    ({ do: 'setCell', slot: 'bench', phase: 'p', row: 0, group: 'work', field, from: null, to }) as Command
+  test.each<[string, Command, string]>([
+    ['sets', cell('sets', 99), 'slots.bench.rows.p[0].sets'],
+    ['a goal', cell('goal', { reps: 0 }), 'goal.reps'],
+    ['a percent', cell('load', { of: 'max', percent: 400 }), 'load.percent'],
+    ['a stray key in a load', cell('load', { of: 'free', x: 1 }), 'load.x'],
+    ['a progression that is not followed', cell('load', { of: 'progression' }), 'load'],
+    ['a name', { do: 'setName', from: template.name, to: '' }, 'name'],
+    [
+      'an exercise',
+      {
+        do: 'setExercise',
+        slot: 'bench',
+        from: { exercise: 'benchPress' },
+        to: { exercise: 'yoke' as 'plank' },
+      },
+      'exercise',
+    ],
+    [
+      'a body-weight exercise under a percent',
+      { do: 'setExercise', slot: 'bench', from: { exercise: 'benchPress' }, to: { exercise: 'pullUp' } },
+      'exercise',
+    ],
+    [
+      'a slot of a phase that is not there',
+      {
+        do: 'addSlot',
+        slot: 'x',
+        session: 'd',
+        after: 'bench',
+        value: { ...bench, rows: { q: bench.rows.p ?? [] } },
+      },
+      'slots.x.rows.q',
+    ],
+    ['one of several', { do: 'several', commands: [cell('sets', 3), cell('rest', -1)] }, 'rest'],
+  ])('is refused where a file would be: %s', (_, command, path) => {
+    const [issue] = checkCommand(template, command)
+    expect(issue?.path).toContain(path)
+  })
+  test('passes where a file would', () => {
+    expect(
+      checkCommand(template, {
+        do: 'several',
+        commands: [cell('sets', 5), cell('rir', 2), cell('rest', null)],
+      }),
+    ).toEqual([])
   })
 })

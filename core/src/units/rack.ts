@@ -100,6 +100,19 @@ const made = new WeakMap<Rack, Makeable>()
 
 /** The plates of one side, heaviest first, or null when the rack cannot make the load. */
 export function platesFor(load: Load, can: Makeable): number[] | null {
-  const at = can.loads.indexOf(snap(load.value))
-  return at < 0 || load.unit !== can.unit ? null : (can.side?.[at] ?? null)
+  const at = lastAtOrBelow(can.loads, snap(load.value))
+  if (can.loads[at] !== snap(load.value)) return null
+  return load.unit === can.unit ? (can.side?.[at] ?? null) : null
+}
+
+/** Index of the last number at or below `value` in an ascending list, −1 where all are above. */
+export function lastAtOrBelow(sorted: number[], value: number): number {
+  let low = 0
+  let high = sorted.length
+  while (low < high) {
+    const middle = (low + high) >> 1
+    if ((sorted[middle] as number) <= value) low = middle + 1
+    else high = middle
+  }
+  return low - 1
 }

@@ -1,5 +1,5 @@
 import { inUnit, snap, type Load } from './load.ts'
-import type { Makeable } from './rack.ts'
+import { lastAtOrBelow, type Makeable } from './rack.ts'
 
 /** Which way to go when the meant load cannot be made. Ties of `nearest` go up. */
 export type Way = 'nearest' | 'down' | 'up'
@@ -29,15 +29,4 @@ export function round(meant: Load, can: Makeable, way: Way): { load: Load; met: 
 function least({ loads }: Makeable): number {
   if (loads[0] === undefined) throw new Error('missing loads: nothing can be made')
   return loads[0]
-}
-
-function lastAtOrBelow(sorted: number[], value: number): number {
-  let low = 0
-  let high = sorted.length
-  while (low < high) {
-    const middle = (low + high) >> 1
-    if ((sorted[middle] as number) <= value) low = middle + 1
-    else high = middle
-  }
-  return low - 1
 }

@@ -9,6 +9,9 @@ export type Outbox = {
   isAway: boolean
 }
 
+const bothKept =
+  'it was logged on another device as well. Both are kept; open the set and correct it if the wrong one counts.'
+
 const empty: Outbox = { seat: null, operations: [], refused: [], isAway: false }
 
 export const outbox = createSlice({
@@ -23,7 +26,7 @@ export const outbox = createSlice({
     addOperation(state, { payload }: PayloadAction<Operation>) {
       state.operations.push(payload)
     },
-    /** Takes away what was answered; what was refused is set aside, in sight, and blocks nothing. */
+    /** Takes away what was answered; what was refused or doubled is set aside, in sight, and blocks nothing. */
     takeAnswers(state, { payload }: PayloadAction<OperationAnswer[]>) {
       state.isAway = false
       for (const answer of payload) {
@@ -32,6 +35,7 @@ export const outbox = createSlice({
         if (!operation) continue
         state.operations.splice(at, 1)
         if (answer.result === 'refused') state.refused.push({ operation, reason: answer.reason })
+        if (answer.result === 'conflict') state.refused.push({ operation, reason: bothKept })
       }
     },
     setAway(state, { payload }: PayloadAction<boolean>) {

@@ -30,9 +30,17 @@ const planner = {
       ? { id: own.id, segments: own.segments.map(({ from }) => ({ from, version: 'draft' })) }
       : { id: 'preview', segments: [{ from: day, version: 'draft' }] }
   },
-  plan(day: Day): Preview | null {
+  /** The plan of the draft, or of the draft with what is being typed and not yet kept. */
+  plan(day: Day, trial: Command | null): Preview | null {
     if (!draft || !file || !enrolment) return null
-    const { plans } = planMember(file.member, [enrolment], { draft }, { today: day, through: 'end' })
+    const tried = trial ? applyCommand(draft, trial) : draft
+    const template = isConflict(tried) ? draft : tried
+    const { plans } = planMember(
+      file.member,
+      [enrolment],
+      { draft: template },
+      { today: day, through: 'end' },
+    )
     const plan = plans[enrolment.id]
     return plan ? { plan, isRunning } : null
   },

@@ -1,6 +1,6 @@
 import type { Edits, EditsAnswer, Publish, PublishAnswer, TemplateView } from '@young-oak/api/templates'
-import { formatIssue } from '@young-oak/core/reading'
-import { applyCommand, isConflict, readTemplate, type Template } from '@young-oak/core/template'
+import { formatIssue, type Issue } from '@young-oak/core/reading'
+import { applyCommand, checkCommand, isConflict, readTemplate, type Template } from '@young-oak/core/template'
 import { formatDay } from '@young-oak/core/units'
 import type { Scope } from '../../database/scope.ts'
 import { notFound, Problem } from '../../http/problem.ts'
@@ -32,7 +32,7 @@ export async function importTemplate(scope: Scope, input: unknown): Promise<{ id
 
 /**
  * Applies a writer's commands in order. A command that was applied before is passed over; at the first that no longer
- * fits, those before it stay and its conflict is answered. A draft that would not read any more is refused whole.
+ * fits, those before it stay and its conflict is answered. A value that a file could not hold refuses all of them.
  */
 export async function edit(
   scope: Scope,
@@ -46,6 +46,7 @@ export async function edit(
   let conflict: EditsAnswer['conflict']
   for (const { id: editId, command } of edits) {
     if (await hasEdit(scope, editId)) continue
+    refuse(checkCommand(draft, command))
     const next = applyCommand(draft, command)
     if (isConflict(next)) {
       conflict = { id: editId, message: next.conflict }
@@ -55,7 +56,7 @@ export async function edit(
     revision += 1
     await appendEdit(scope, { template: id, revision, id: editId, staff, command })
   }
-  if (revision !== held.revision) await saveDraft(scope, { id, draft: readWhole(draft), revision })
+  if (revision !== held.revision) await saveDraft(scope, { id, draft, revision })
   return { revision, ...(conflict && { conflict }) }
 }
 
@@ -103,7 +104,13 @@ export async function publish(
 
 function readWhole(input: unknown): Template {
   const { template, issues } = readTemplate(input)
-  if (template) return template
+  if (!template) refuse(issues)
+  return template as Template
+}
+
+function refuse(issues: Issue[]): void {
+  if (!issues.length) return
   const errors = issues.map((issue) => ({ path: issue.path, message: formatIssue(issue) }))
-  throw new Problem(422, 'The template has faults', `${errors.length} faults. Nothing was saved.`, errors)
+  const count = errors.length === 1 ? 'one fault' : `${errors.length} faults`
+  throw new Problem(422, 'The template has faults', `The template has ${count}. Nothing was saved.`, errors)
 }

@@ -2,6 +2,7 @@ import { CircleHelp, Redo2, Undo2 } from 'lucide-react'
 import { useEffect, useMemo, useState } from 'react'
 import { useParams } from 'react-router'
 import { seasonOf } from '@young-oak/core/plan'
+import type { Command } from '@young-oak/core/template'
 import { api, sayError } from '../../app/api.ts'
 import { useAppDispatch, useAppSelector } from '../../app/store.ts'
 import { SeasonStrip } from '../../charts/SeasonStrip.tsx'
@@ -48,7 +49,8 @@ function Workbench({ id, isPublished }: { id: string; isPublished: boolean }) {
     skip: !member,
     refetchOnMountOrArgChange: true,
   })
-  const preview = usePreview(id, member ? file : undefined)
+  const [trial, setTrial] = useState<Command | null>(null)
+  const preview = usePreview(id, member ? file : undefined, trial)
   useAutosave(id)
   useShortcuts(() => setDialog('shortcuts'))
   const season = useMemo(() => (draft ? seasonOf(draft) : []), [draft])
@@ -82,6 +84,7 @@ function Workbench({ id, isPublished }: { id: string; isPublished: boolean }) {
         week={chosen}
         weeks={season.length}
         onWeek={setWeek}
+        onTry={setTrial}
         preview={preview}
         memberName={member ? file?.name : undefined}
       />

@@ -2,7 +2,7 @@ import { EllipsisVertical } from 'lucide-react'
 import { DropdownMenu } from 'radix-ui'
 import { useState } from 'react'
 import { exercises, exerciseIds, liftName, type ExerciseId } from '@young-oak/core/library'
-import type { Command, Slot, Template } from '@young-oak/core/template'
+import { hasComputedLoad, type Command, type Slot, type Template } from '@young-oak/core/template'
 import { useAppDispatch } from '../../app/store.ts'
 import { Modal } from '../../ui/Modal.tsx'
 import { edit } from './editorSlice.ts'
@@ -139,11 +139,6 @@ function ExerciseList({ needsLoad, onChoose }: { needsLoad: boolean; onChoose: (
 }
 
 const liftOf = ({ exercise, variant }: Slot) => ({ exercise, ...(variant && { variant }) })
-
-const hasComputedLoad = (slot: Slot): boolean =>
-  Object.values(slot.rows)
-    .flat(2)
-    .some(({ load }) => load.of !== 'free' && load.of !== 'none')
 
 /** A plain slot with as many weeks as its neighbour has, in every phase. */
 function newSlot(beside: Slot, exercise: ExerciseId): Slot {

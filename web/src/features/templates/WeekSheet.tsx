@@ -22,6 +22,8 @@ type Props = {
   week: number
   weeks: number
   onWeek: (week: number) => void
+  /** What is being typed, as the command it would be, or null. */
+  onTry: (command: Command | null) => void
   preview: Preview | null
   memberName?: string
 }
@@ -30,7 +32,7 @@ type Props = {
 export type Typing = { text: string; error?: string; replaced: boolean }
 
 /** The week's sessions side by side, edited in place by keyboard. */
-export function WeekSheet({ draft, week, weeks, onWeek, preview, memberName }: Props) {
+export function WeekSheet({ draft, week, weeks, onWeek, onTry, preview, memberName }: Props) {
   const dispatch = useAppDispatch()
   const columns = useMemo(() => columnsOf(draft, week), [draft, week])
   const [at, setAt] = useState<At>({ column: 0, line: 0, field: 0 })
@@ -48,6 +50,16 @@ export function WeekSheet({ draft, week, weeks, onWeek, preview, memberName }: P
     isToFocus.current = true
     setAt({ ...next })
   }
+  const type = (text: string) => {
+    setTyping({ text, replaced: true })
+    const field = fieldAt(at)
+    const parsed = line && field && parseCell(field, text, line.group, line.slot, draft)
+    onTry(parsed && parsed.error === undefined ? setCells(draft, line, field, parsed.value, false) : null)
+  }
+  const stopTyping = () => {
+    setTyping(null)
+    onTry(null)
+  }
   const turn = (to: number) => {
     isToFocus.current = true
     onWeek(Math.min(Math.max(to, 1), weeks))
@@ -62,7 +74,7 @@ export function WeekSheet({ draft, week, weeks, onWeek, preview, memberName }: P
     }
     const command = setCells(draft, line, field, parsed.value, fill)
     if (command) dispatch(edit(command))
-    setTyping(null)
+    stopTyping()
     focus(next)
     return true
   }
@@ -82,15 +94,14 @@ export function WeekSheet({ draft, week, weeks, onWeek, preview, memberName }: P
       setTyping({ text: formatCell(field, line.group), replaced: false })
     else if ((event.key === 'Delete' || event.key === 'Backspace') && (field === 'rir' || field === 'rest'))
       keep('', at, false)
-    else if (isPlainKey && event.key !== ' ' && event.key !== '?' && field)
-      setTyping({ text: event.key, replaced: true })
+    else if (isPlainKey && event.key !== ' ' && event.key !== '?' && field) type(event.key)
     else return
     event.preventDefault()
   }
   const pressTyping = (event: KeyboardEvent) => {
     const text = typing?.text ?? ''
     if (event.key === 'Escape') {
-      setTyping(null)
+      stopTyping()
       focus(at)
     } else if (event.key === 'Enter')
       keep(text, event.shiftKey ? at : moved(columns, at, 'ArrowDown'), event.shiftKey)
@@ -162,7 +173,7 @@ export function WeekSheet({ draft, week, weeks, onWeek, preview, memberName }: P
                         replaced: false,
                       })
                     }}
-                    onType={(text) => setTyping({ text, replaced: true })}
+                    onType={type}
                     onLeave={leave}
                     menu={
                       one.isFirst ? (

@@ -7,28 +7,31 @@ import { store } from '../../app/store.ts'
 import type { Planner, Preview } from '../../workers/planner.worker.ts'
 
 /**
- * The chosen member's plan of the draft, from a worker. The worker is sent the draft once and then only commands; of
- * several answers on the way, the latest wins.
+ * The chosen member's plan of the draft, from a worker. The worker is sent the draft once and then only commands: those
+ * that are kept, and the one that is being typed. Of several answers on the way, the latest wins.
  */
-export function usePreview(template: string, file: MemberFile | undefined): Preview | null {
+export function usePreview(
+  template: string,
+  file: MemberFile | undefined,
+  trial: Command | null,
+): Preview | null {
   const [preview, setPreview] = useState<Preview | null>(null)
-  const asked = useRef(0)
+  const ask = useRef<((trial: Command | null) => void) | null>(null)
   useEffect(() => {
     if (!file) return
     const worker = new Worker(new URL('../../workers/planner.worker.ts', import.meta.url), { type: 'module' })
     const planner: Remote<Planner> = wrap<Planner>(worker)
     let known = store.getState().editor
-    const ask = async () => {
-      const mine = ++asked.current
-      const answer = await planner.plan(today())
-      if (mine === asked.current) setPreview(answer)
+    let asked = 0
+    const askNow = async (typed: Command | null) => {
+      const mine = ++asked
+      const answer = await planner.plan(today(), typed)
+      if (mine === asked) setPreview(answer)
     }
-    const start = async () => {
-      await planner.openDraft(known.draft as Template)
-      await planner.openMember(file, template, today())
-      await ask()
-    }
-    void start()
+    ask.current = (typed) => void askNow(typed)
+    void planner.openDraft(known.draft as Template)
+    void planner.openMember(file, template, today())
+    void askNow(null)
     const stop = store.subscribe(() => {
       const now = store.getState().editor
       if (now.draft === known.draft) return
@@ -36,14 +39,16 @@ export function usePreview(template: string, file: MemberFile | undefined): Prev
       known = now
       if (!now.draft) return
       void (command ? planner.apply(command) : planner.openDraft(now.draft))
-      void ask()
+      void askNow(null)
     })
     return () => {
       stop()
+      ask.current = null
       worker.terminate()
       setPreview(null)
     }
   }, [template, file])
+  useEffect(() => ask.current?.(trial), [trial])
   return file ? preview : null
 }
 

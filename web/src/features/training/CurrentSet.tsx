@@ -45,10 +45,9 @@ export function CurrentSet({
   const step = unit === 'kg' ? 2.5 : 5
 
   const log = (state: 'done' | 'failed') => {
-    const given = readSet(isLoaded, load, unit, reps)
+    const given = readSet(isLoaded, load, unit, reps, state)
     setErrors(given.errors)
-    if (given.result)
-      onLog({ ...given.result, state: state === 'done' && given.result.reps === 0 ? 'failed' : state })
+    if (given.result) onLog(given.result)
   }
 
   return (
@@ -116,6 +115,7 @@ function readSet(
   load: string,
   unit: Load['unit'],
   reps: string,
+  state: 'done' | 'failed',
 ): { result?: Result; errors: { load?: string; reps?: string } } {
   const value = Number(load.replace(',', '.'))
   const wanted = isLoaded && load.trim() !== ''
@@ -126,10 +126,14 @@ function readSet(
       : undefined
   const count = Number(reps)
   const repsError =
-    reps.trim() === '' ? 'Enter the reps.' : fault(repsSchema, Number.isNaN(count) ? reps : count)
+    reps.trim() === ''
+      ? 'Enter the reps.'
+      : count === 0 && state === 'done'
+        ? 'No reps: tap Failed if you tried it.'
+        : fault(repsSchema, Number.isNaN(count) ? reps : count)
   if (loadError || repsError)
     return { errors: { ...(loadError && { load: loadError }), ...(repsError && { reps: repsError }) } }
-  return { result: { state: 'done', reps: count, ...(wanted && { load: { value, unit } }) }, errors: {} }
+  return { result: { state, reps: count, ...(wanted && { load: { value, unit } }) }, errors: {} }
 }
 
 function fault(schema: Schema, value: unknown): string | undefined {

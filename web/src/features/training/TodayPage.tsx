@@ -1,5 +1,6 @@
 import { Link } from 'react-router'
 import type { TodayView } from '@young-oak/api/training'
+import { liftName } from '@young-oak/core/library'
 import { api, sayError } from '../../app/api.ts'
 import { useAppDispatch, useAppSelector } from '../../app/store.ts'
 import { today } from '../../app/today.ts'
@@ -62,8 +63,8 @@ function Refused() {
       {refused.map(({ operation, reason }) => (
         <p key={operation.id} className="flex items-center justify-between gap-3">
           <span>
-            {operation.kind === 'set' ? `Set ${operation.set.n} of ${operation.set.exercise}` : 'An entry'}{' '}
-            was not taken: {reason}
+            {operation.kind === 'set' ? `Set ${operation.set.n} of ${liftName(operation.set)}` : 'An entry'}:{' '}
+            {reason}
           </span>
           <Button look="quiet" onClick={() => dispatch(dropRefused(operation.id))}>
             Dismiss

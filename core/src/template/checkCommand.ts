@@ -1,0 +1,73 @@
+import { object } from 'yup'
+import { ruleOf } from '../progressions/registry.ts'
+import { at, Checker, exerciseField, idField, textField, type Issue } from '../reading/index.ts'
+import type { Command } from './edit.ts'
+import { findSlotEnds } from './looseEnds.ts'
+import { readLoad, readSlot } from './read.ts'
+import { headShape, setGroupShape } from './shape.ts'
+import type { Template } from './types.ts'
+
+/**
+ * The faults of a command's own value, located as in a file. Only the piece that it touches is read, so that saving an edit
+ * costs the same in a template of any size; the whole is read at import and at publishing.
+ */
+export function checkCommand(draft: Template, command: Command): Issue[] {
+  const checker = new Checker()
+  check(checker, draft, command)
+  return checker.issues
+}
+
+function check(checker: Checker, draft: Template, command: Command): void {
+  switch (command.do) {
+    case 'setName':
+      return void checker.check(headShape.pick(['name']), { name: command.to }, '')
+    case 'setCell':
+      return checkCell(checker, draft, command)
+    case 'setExercise':
+      return checkExercise(checker, draft, command)
+    case 'setParams': {
+      const stage = draft.progressions[command.progression]?.stages.find(({ id }) => id === command.stage)
+      const path = `progressions.${command.progression}.stages.params`
+      return void (stage && checker.check(ruleOf[stage.rule].params, command.to, path))
+    }
+    case 'addSlot': {
+      const path = at('slots', command.slot)
+      checker.check(object({ id: idField('a slot’s id').required() }), { id: command.slot }, path)
+      const weeksOf = new Map(draft.phases.map(({ id, weeks }) => [id, weeks]))
+      const slot = readSlot(checker, command.value, path, weeksOf)
+      return slot && findSlotEnds(checker, draft, slot, path)
+    }
+    case 'removeSlot':
+      return
+    case 'several':
+      return command.commands.forEach((one) => check(checker, draft, one))
+  }
+}
+
+type Of<K extends Command['do']> = Extract<Command, { do: K }>
+
+function checkCell(
+  checker: Checker,
+  draft: Template,
+  { slot: id, phase, row, field, to }: Of<'setCell'>,
+): void {
+  const path = `slots.${id}.rows.${phase}[${row}].${field}`
+  if (field !== 'load')
+    return void checker.check(setGroupShape.pick([field]), { [field]: to ?? undefined }, path)
+  const load = readLoad(checker, to, path)
+  const slot = draft.slots[id]
+  if (!load || !slot) return
+  const rows = { [phase]: [[{ id: 'cell', sets: 1, goal: { reps: 1 }, load }]] }
+  findSlotEnds(checker, draft, { ...slot, rows }, path)
+}
+
+function checkExercise(checker: Checker, draft: Template, { slot: id, to }: Of<'setExercise'>): void {
+  const path = at('slots', id)
+  const lift = checker.check(
+    object({ exercise: exerciseField().required(), variant: textField('a variant', 60) }).noUnknown(),
+    to,
+    path,
+  )
+  const slot = draft.slots[id]
+  if (lift && slot) findSlotEnds(checker, draft, { ...slot, ...to }, path)
+}
