@@ -10,9 +10,10 @@ export async function checkDatabase(database: Database): Promise<void> {
     const [role] = await db('pg_roles')
       .select('rolname', 'rolsuper', 'rolbypassrls')
       .whereRaw('rolname = current_user')
-    if (role.rolsuper || role.rolbypassrls) {
+    const owned = await db('pg_tables').where({ tablename: 'gym' }).whereRaw('tableowner = current_user')
+    if (role.rolsuper || role.rolbypassrls || owned.length) {
       throw new Error(
-        `DATABASE_URL signs in as "${role.rolname}", which sees every gym's rows. Use young_oak_app.`,
+        `DATABASE_URL signs in as "${role.rolname}", whom the wall between gyms does not bind. Use young_oak_app.`,
       )
     }
     const tables = await db('pg_class').select('oid').where({ relname: 'knex_migrations', relkind: 'r' })

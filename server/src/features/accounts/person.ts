@@ -1,19 +1,34 @@
 // npm run person: adds a person to a gym, as the owner of the database, while there is no page for it.
-import { randomBytes } from 'node:crypto'
+import { randomBytes, randomUUID } from 'node:crypto'
 import { parseArgs } from 'node:util'
 import { connect } from '../../database/open.ts'
 import { readOwnerUrl } from '../../settings.ts'
 import { hashPassword } from './password.ts'
 
 type Db = ReturnType<typeof connect>
-type Given = Record<'gym' | 'zone' | 'unit' | 'role' | 'name' | 'email' | 'writer', string | undefined>
+type Given = Record<
+  'gym' | 'newGym' | 'zone' | 'unit' | 'role' | 'name' | 'email' | 'writer',
+  string | undefined
+>
 
 async function main(): Promise<void> {
   const text = { type: 'string' } as const
-  const options = { gym: text, zone: text, unit: text, role: text, name: text, email: text, writer: text }
-  const given = parseArgs({ options }).values as Given
-  for (const name of ['gym', 'role', 'name', 'email'] as const)
+  const options = {
+    gym: text,
+    'new-gym': text,
+    zone: text,
+    unit: text,
+    role: text,
+    name: text,
+    email: text,
+    writer: text,
+  }
+  const { 'new-gym': newGym, ...rest } = parseArgs({ options }).values
+  const given = { ...rest, newGym } as Given
+  for (const name of ['role', 'name', 'email'] as const)
     if (!given[name]) throw new Error(`--${name} is missing.`)
+  if (!given.gym === !given.newGym)
+    throw new Error('Say --gym with its id, or --new-gym with its name and --zone.')
   if (!['owner', 'writer', 'member'].includes(given.role ?? ''))
     throw new Error('--role is owner, writer or member.')
   const db = connect(readOwnerUrl())
@@ -24,29 +39,35 @@ async function main(): Promise<void> {
   }
 }
 
+/** Row-level security binds the owner as well: the gym is set before anything of it is read or written. */
 async function add(db: Db, given: Given): Promise<void> {
   const { role, name, email, writer } = given
-  const gym_id = await findGym(db, given)
+  const gym_id = given.gym ?? randomUUID()
+  await db.raw("select set_config('app.gym', ?, true)", [gym_id])
+  if (given.newGym) await addGym(db, gym_id, given)
+  else if (!(await db('gym').first('id'))) throw new Error(`--gym: there is no gym ${gym_id}.`)
   const account_id = await findAccount(db, email ?? '')
   if (role !== 'member') return void (await db('staff').insert({ gym_id, account_id, name, role }))
-  const assigned =
-    writer &&
-    (await db('staff as s')
-      .join('account as a', 'a.id', 's.account_id')
-      .where({ 's.gym_id': gym_id, 'a.email': writer })
-      .first('s.id'))
-  if (writer && !assigned) throw new Error(`--writer: nobody with the address ${writer} works at this gym.`)
-  await db('member').insert({ gym_id, account_id, name, writer_id: assigned?.id ?? null })
+  const writer_id = writer ? await findWriter(db, writer) : null
+  await db('member').insert({ gym_id, account_id, name, writer_id })
 }
 
-async function findGym(db: Db, { gym, zone, unit = 'kg' }: Given): Promise<string> {
-  const found = await db('gym').where({ name: gym }).first('id')
-  if (found) return found.id
+async function addGym(db: Db, id: string, { newGym: name, zone, unit = 'kg' }: Given): Promise<void> {
   if (!zone || !Intl.supportedValuesOf('timeZone').includes(zone))
     throw new Error('A new gym needs --zone, such as Europe/London.')
-  const [made] = await db('gym').insert({ name: gym, zone, unit }).returning('id')
-  await db('place').insert({ gym_id: made.id, id: 'home', name: gym })
-  return made.id
+  if (unit !== 'kg' && unit !== 'lb') throw new Error('--unit is kg or lb.')
+  await db('gym').insert({ id, name, zone, unit })
+  await db('place').insert({ gym_id: id, id: 'home', name })
+  process.stdout.write(`${name} is the gym ${id}\n`)
+}
+
+async function findWriter(db: Db, email: string): Promise<string> {
+  const found = await db('staff as s')
+    .join('account as a', 'a.id', 's.account_id')
+    .where({ 'a.email': email, 's.role': 'writer' })
+    .first('s.id')
+  if (!found) throw new Error(`--writer: no writer of this gym has the address ${email}.`)
+  return found.id
 }
 
 async function findAccount(db: Db, email: string): Promise<string> {
