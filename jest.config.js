@@ -25,5 +25,11 @@ const withPostgres = {
 }
 
 export default {
-  projects: [project('core'), project('web'), project('scripts'), { ...project('server'), ...withPostgres }],
+  projects: [
+    project('core'),
+    project('web'),
+    project('demo'),
+    project('scripts'),
+    { ...project('server'), ...withPostgres },
+  ],
 }

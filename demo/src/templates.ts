@@ -152,10 +152,10 @@ function waves(exercise: Slot['exercise']): Slot {
     },
   ]
   const phase = (more: number) => [
-    week(6, 74 + more, 77 + more),
-    week(5, 78 + more, 82 + more),
-    week(4, 82 + more, 86 + more),
-    week(6, 74 + more, 74 + more, false),
+    week(6, 80 + more, 83 + more),
+    week(5, 84 + more, 87 + more),
+    week(4, 87 + more, 91 + more),
+    week(6, 80 + more, 80 + more, false),
   ]
   return { exercise, by: 'week', rows: { first: phase(0), second: phase(2) } }
 }

@@ -54,20 +54,24 @@ function groupsAt(template: Template, place: Place): { sets: number; percent: nu
     const row = slot?.rows[place.phase.id]?.[place.phaseWeek - 1] ?? []
     const light = slot ? lightAt(place, place.phaseWeek, id, slot) : []
     return row.map((group) => {
+      const stated = percentOf(template, group)
       const draft = adjust(
-        { sets: group.sets, percent: percentOfMax(template, group), scale: 100, rungs: [] },
+        { sets: group.sets, percent: stated?.percent ?? null, scale: 100, rungs: [] },
         light,
       )
-      return {
-        sets: draft.sets,
-        percent: draft.percent === null ? null : (draft.percent * draft.scale) / 100,
-      }
+      const percent =
+        stated && draft.percent !== null ? (draft.percent * draft.scale * stated.of) / 10000 : null
+      return { sets: draft.sets, percent }
     })
   })
 }
 
-function percentOfMax({ trainingMax = 100 }: Template, { load }: SetGroup): number | null {
-  if (load.of === 'max') return load.percent
-  if (load.of === 'trainingMax') return (load.percent * trainingMax) / 100
+/** The percent that a group states, and of what percent of the 1RM it is one. */
+function percentOf(
+  { trainingMax = 100 }: Template,
+  { load }: SetGroup,
+): { percent: number; of: number } | null {
+  if (load.of === 'max') return { percent: load.percent, of: 100 }
+  if (load.of === 'trainingMax') return { percent: load.percent, of: trainingMax }
   return null
 }

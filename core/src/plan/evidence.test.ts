@@ -1,0 +1,145 @@
+import { describe, expect, test } from '@jest/globals'
+import { resolve, type Fact, type SessionLog } from '../member/index.ts'
+import { learnFact, learnSession, maxFor, noEvidence, type Evidence } from './evidence.ts'
+import { timeline } from './timeline.ts'
+
+const kg = (value: number) => ({ value, unit: 'kg' as const })
+const squat = { exercise: 'backSquat' as const }
+const max = (id: string, date: string, value: number, change: Partial<Fact> = {}): Fact =>
+  ({
+    id,
+    rev: 1,
+    date,
+    actsFrom: date,
+    kind: 'max',
+    ...squat,
+    load: kg(value),
+    reps: 1,
+    how: 'tested',
+    ...change,
+  }) as Fact
+const after = (...facts: Fact[]): Evidence => facts.reduce(learnFact, noEvidence)
+const session = (date: string, reps: number[], load = 80): SessionLog => ({
+  id: `e:${date}`,
+  rev: 1,
+  date,
+  enrolment: 'e',
+  position: 1,
+  attempt: 1,
+  ordinal: 1,
+  closed: true,
+  sets: reps.map((count, i) => ({
+    id: `${date}:${i}`,
+    rev: 1,
+    slot: 's',
+    n: i + 1,
+    ...squat,
+    state: 'done',
+    load: kg(load),
+    reps: count,
+  })),
+})
+
+describe('the max in force', () => {
+  test('is the newest one, not the heaviest', () => {
+    expect(maxFor(after(max('a', '2026-01-05', 100), max('b', '2026-02-05', 95)), squat)?.load).toEqual(
+      kg(95),
+    )
+  })
+  test('is not changed by one that is entered late and dated before it', () => {
+    expect(maxFor(after(max('a', '2026-02-05', 100), max('b', '2026-01-05', 120)), squat)?.load).toEqual(
+      kg(100),
+    )
+  })
+  test('of a set is its estimate by its own formula, and keeps the set', () => {
+    const given = max('a', '2026-01-05', 100, { reps: 5, how: 'accepted estimate', formula: 'brzycki' })
+    expect(maxFor(after(given), squat)).toEqual({
+      load: kg(112.5),
+      date: '2026-01-05',
+      how: 'accepted estimate',
+      from: { load: kg(100), reps: 5, formula: 'brzycki' },
+    })
+  })
+  test('belongs to a lift and its variant', () => {
+    const paused = { ...squat, variant: 'paused' }
+    const known = after(
+      max('a', '2026-01-05', 100),
+      max('b', '2026-01-06', 90, { variant: 'paused' } as Partial<Fact>),
+    )
+    expect([maxFor(known, squat)?.load, maxFor(known, paused)?.load]).toEqual([kg(100), kg(90)])
+  })
+})
+
+describe('a session', () => {
+  test('is last time for its lift, set by set', () => {
+    const known = learnSession(
+      learnSession(noEvidence, session('2026-03-02', [5, 5])),
+      session('2026-03-04', [4, 3]),
+    )
+    expect(known.last.backSquat).toMatchObject({ date: '2026-03-04', sets: [{ reps: 4 }, { reps: 3 }] })
+  })
+  test('gives the best estimate of its sets and never changes the max in force', () => {
+    const known = learnSession(after(max('a', '2026-01-05', 90)), session('2026-03-02', [3, 6, 2]))
+    expect(known.estimates.backSquat).toEqual({
+      load: kg(96),
+      date: '2026-03-02',
+      from: { load: kg(80), reps: 6 },
+    })
+    expect(maxFor(known, squat)?.load).toEqual(kg(90))
+  })
+  test('of a light week, of no reps or of very many gives no estimate', () => {
+    const light: SessionLog = {
+      ...session('2026-03-02', [5]),
+      shown: {
+        format: 1,
+        engine: 'x',
+        version: 'v',
+        at: { phase: 'p', week: 1, phaseWeek: 1, inWeek: 1 },
+        slots: { s: { ...squat, light: true, groups: [] } },
+      },
+    }
+    expect(learnSession(noEvidence, light).estimates).toEqual({})
+    expect(learnSession(noEvidence, session('2026-03-02', [0])).last).toEqual({})
+    expect(learnSession(noEvidence, session('2026-03-02', [15])).estimates).toEqual({})
+  })
+})
+
+describe('entries that speak of one another', () => {
+  test('the highest revision counts, of equal ones the greater change id', () => {
+    const [a, b, c] = [
+      max('a', '2026-01-05', 100),
+      max('a', '2026-01-05', 101, { rev: 2, change: 'm' }),
+      max('a', '2026-01-05', 102, { rev: 2, change: 'k' }),
+    ]
+    for (const order of [
+      [a, b, c],
+      [c, b, a],
+      [b, a, c],
+    ])
+      expect(resolve(order as Fact[])).toEqual([b])
+  })
+  test('a correction stands in for what it replaces, and a void entry for nothing', () => {
+    const wrong = max('a', '2026-01-05', 200)
+    const right = max('b', '2026-01-05', 100, { replaces: 'a' })
+    expect(resolve([right, wrong])).toEqual([right])
+    expect(resolve([wrong, { ...max('c', '2026-01-06', 1), replaces: 'a', void: true }])).toEqual([])
+  })
+  test('stand on the timeline by day, facts before that day’s sessions, sessions by their ordinal', () => {
+    const second = { ...session('2026-03-02', [5]), id: 'z', ordinal: 2 }
+    const first = { ...session('2026-03-02', [5]), id: 'y', ordinal: 1 }
+    const late = { ...max('a', '2026-02-01', 100), actsFrom: '2026-03-02' }
+    const { happenings } = timeline({ facts: [late], logs: [second, first] }, '2026-03-05')
+    expect(happenings.map((one) => ('fact' in one ? one.fact.id : one.log.id))).toEqual(['a', 'y', 'z'])
+  })
+  test('dated after today count for nothing yet, and are named', () => {
+    const { happenings, findings } = timeline(
+      { facts: [max('a', '2026-03-09', 100)], logs: [session('2026-03-08', [5])] },
+      '2026-03-05',
+    )
+    expect(happenings).toEqual([])
+    expect(findings.map(({ what }) => what)).toEqual([
+      'This entry is dated 9 Mar 2026, after today: it counts from that day on.',
+      'This session is dated 8 Mar 2026, after today: it counts from that day on.',
+    ])
+  })
+})

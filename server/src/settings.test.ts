@@ -1,0 +1,29 @@
+import { describe, expect, test } from '@jest/globals'
+import { readOwnerUrl, readSettings } from './settings.ts'
+
+const good = { DATABASE_URL: 'postgres://young_oak_app@db/oak', SESSION_SECRET: 'x'.repeat(32) }
+
+describe('settings', () => {
+  test('have defaults that keep to this machine', () => {
+    expect(readSettings(good)).toMatchObject({
+      port: 4600,
+      host: '127.0.0.1',
+      publicUrl: 'http://127.0.0.1:4600',
+      demo: false,
+      signInAttempts: 10,
+    })
+  })
+  test.each<[string, NodeJS.ProcessEnv, RegExp]>([
+    ['a missing database', { ...good, DATABASE_URL: '' }, /DATABASE_URL is missing/],
+    ['a short secret', { ...good, SESSION_SECRET: 'short' }, /SESSION_SECRET is too short/],
+    ['a port that is none', { ...good, PORT: 'http' }, /PORT is "http"/],
+  ])('refuse %s by its name', (_, env, message) => expect(() => readSettings(env)).toThrow(message))
+  test('name everything that is missing at once', () => {
+    expect(() => readSettings({})).toThrow(/DATABASE_URL is missing[\s\S]*SESSION_SECRET is missing/)
+    expect(() => readOwnerUrl({})).toThrow(/DATABASE_OWNER_URL is missing/)
+  })
+  test('never turn on the demo in production', () => {
+    expect(readSettings({ ...good, YOUNG_OAK_DEMO: 'yes' }).demo).toBe(true)
+    expect(readSettings({ ...good, YOUNG_OAK_DEMO: 'yes', NODE_ENV: 'production' }).demo).toBe(false)
+  })
+})
