@@ -105,3 +105,48 @@ for (const theme of ['light', 'dark'] as const) {
     expect(wide).toBe(false)
   })
 }
+
+test('the page says so when the server is away, and opens when it is back', async ({ page }) => {
+  await enter(page, 'Isla')
+  await page.route('**/api/**', (route) => route.abort())
+  await page.reload()
+  await expect(page.getByRole('heading', { name: 'No answer' })).toBeVisible()
+  await expect(
+    page.getByText('The server cannot be reached. Nothing was lost: try again in a moment.'),
+  ).toBeVisible()
+  await page.unroute('**/api/**')
+  await page.getByRole('button', { name: 'Try again' }).click()
+  await expect(page.getByRole('heading', { level: 1 })).toBeVisible()
+})
+
+test('a wrong password is said plainly and keeps the address', async ({ page }) => {
+  await page.goto('/sign-in')
+  await page.getByRole('button', { name: 'Sign in', exact: true }).click()
+  await expect(page.getByText('Enter your e-mail address.')).toBeVisible()
+  await page.getByLabel('E-mail address').fill('isla@demo.example')
+  await page.getByLabel('Password').fill('wrong')
+  await page.keyboard.press('Enter')
+  await expect(page.getByRole('alert')).toHaveText('This e-mail address and password do not go together.')
+  await expect(page.getByLabel('E-mail address')).toHaveValue('isla@demo.example')
+})
+
+test('an estimate from training changes nothing until it is accepted', async ({ page }) => {
+  await enter(page, 'Tomas')
+  await page.getByRole('link', { name: 'Maxes' }).click()
+  const proposals = page.getByRole('listitem').filter({ has: page.getByRole('button', { name: 'Accept' }) })
+  const first = proposals.first()
+  const said = await first.locator('span.font-serif').textContent()
+  const before = await proposals.count()
+  await expect(page.getByRole('cell', { name: said ?? '', exact: true })).toBeHidden()
+  await first.getByRole('button', { name: 'Accept' }).click()
+  await expect(page.getByRole('cell', { name: said ?? '', exact: true })).toBeVisible()
+  await expect(proposals).toHaveCount(before - 1)
+})
+
+test('the theme is kept', async ({ page }) => {
+  await enter(page, 'Isla')
+  await page.getByRole('button', { name: 'Change to the dark theme' }).click()
+  await page.reload()
+  await expect(page.locator('html')).toHaveAttribute('data-theme', 'dark')
+  await expect(page.getByRole('button', { name: 'Change to the light theme' })).toBeVisible()
+})

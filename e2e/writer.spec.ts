@@ -125,3 +125,65 @@ for (const theme of ['light', 'dark'] as const) {
     ).toEqual([])
   })
 }
+
+test('the season strip is walked by keyboard and says each week in words', async ({ page }) => {
+  await enter(page, 'Odell')
+  await page.getByRole('link', { name: 'Estuary waves' }).click()
+  const strip = page.getByRole('region', { name: 'Season strip' })
+  const week = (number: number) => strip.getByRole('button', { name: new RegExp(`^Week ${number},`) })
+  await expect(week(4)).toHaveAccessibleName(
+    /^Week 4, First wave, light: \d+ hard sets, \d+% of the 1RM on average$/,
+  )
+  await week(1).focus()
+  for (let i = 0; i < 3; i++) await page.keyboard.press('ArrowRight')
+  await expect(week(4)).toBeFocused()
+  await expect(page.getByRole('group', { name: 'Week 4' })).toBeVisible()
+  await page.keyboard.press('ArrowLeft')
+  await expect(page.getByRole('group', { name: 'Week 3' })).toBeVisible()
+})
+
+test('publishing too early to members who are on the template is refused beside the date, and nothing is published', async ({
+  page,
+}) => {
+  await enter(page, 'Odell')
+  await page.getByRole('link', { name: 'Estuary waves' }).click()
+  await page.getByRole('button', { name: 'Publish …' }).click()
+  const dialog = page.getByRole('dialog')
+  await dialog.getByLabel('Hal Tideman').check()
+  await dialog.getByLabel('From').fill('2020-01-06')
+  await dialog.getByLabel('What changed (optional)').fill('Nothing yet')
+  await dialog.getByRole('button', { name: 'Publish to 1' }).click()
+  await expect(dialog.getByText(/a new version starts after that day/)).toBeVisible()
+  await expect(dialog.getByLabel('What changed (optional)')).toHaveValue('Nothing yet')
+  await page.keyboard.press('Escape')
+  await page.getByRole('link', { name: 'Templates' }).click()
+  await expect(page.getByRole('row', { name: /Estuary waves/ })).toContainText('Version 1')
+})
+
+test('the keys are listed under ?, and a dialog gives the keyboard back', async ({ page }) => {
+  await open(page, 'Help')
+  await sets(page, '1').focus()
+  await page.keyboard.press('?')
+  await expect(page.getByRole('dialog', { name: 'Keyboard' })).toContainText('fills it into the later weeks')
+  await page.keyboard.press('Escape')
+  await expect(page.getByRole('dialog')).toBeHidden()
+  await expect(sets(page, '1')).toBeFocused()
+})
+
+test('a cell is copied into another, and a copied value that does not fit is said', async ({
+  page,
+  context,
+}) => {
+  await context.grantPermissions(['clipboard-read', 'clipboard-write'])
+  await open(page, 'Copies')
+  await region(page, 1).getByRole('button', { name: 'Sets of Back squat: 2' }).focus()
+  await page.keyboard.press('Control+c')
+  await page.keyboard.press('ArrowDown')
+  await page.keyboard.press('Control+v')
+  await expect(sets(page, '2')).toBeVisible()
+  await region(page, 1).getByRole('button', { name: 'Load of Bench press: 75%' }).focus()
+  await page.keyboard.press('Control+c')
+  await page.keyboard.press('Home')
+  await page.keyboard.press('Control+v')
+  await expect(page.getByRole('alert')).toHaveText('Sets: a whole number from 1 to 30.')
+})

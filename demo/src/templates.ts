@@ -66,7 +66,7 @@ export const estuaryWaves: Template = {
   format: 1,
   name: 'Estuary waves',
   note: 'Four days, two waves of three weeks with a light week behind each. Last set of the main lift: as many good reps as there are, one left in the tank.',
-  trainingMax: 90,
+  trainingMax: 95,
   missed: 'hold',
   rounding: 'nearest',
   phases: [wavePhase('first', 'First wave'), wavePhase('second', 'Second wave')],

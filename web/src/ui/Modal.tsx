@@ -1,7 +1,6 @@
 import { X } from 'lucide-react'
 import { Dialog } from 'radix-ui'
 import type { ReactNode } from 'react'
-import { IconButton } from './IconButton.tsx'
 
 type Props = { title: string; about?: string; isOpen: boolean; onClose: () => void; children: ReactNode }
 
@@ -17,13 +16,13 @@ export function Modal({ title, about, isOpen, onClose, children }: Props) {
           <Dialog.Title className="pr-12 font-serif text-xl font-semibold">{title}</Dialog.Title>
           {about && <p className="mt-1 text-sm text-bark">{about}</p>}
           <div className="mt-4">{children}</div>
-          <div className="absolute top-3 right-3">
-            <Dialog.Close asChild>
-              <IconButton label="Close">
-                <X size={18} />
-              </IconButton>
-            </Dialog.Close>
-          </div>
+          {/* No tooltip here: Escape would close that first. */}
+          <Dialog.Close
+            aria-label="Close"
+            className="absolute top-3 right-3 grid size-11 place-items-center rounded-md text-bark hover:bg-leaf-wash hover:text-ink"
+          >
+            <X size={18} />
+          </Dialog.Close>
         </Dialog.Content>
       </Dialog.Portal>
     </Dialog.Root>
