@@ -1,16 +1,23 @@
 import { X } from 'lucide-react'
 import { Dialog } from 'radix-ui'
-import type { ReactNode } from 'react'
+import { useRef, type ReactNode } from 'react'
 
 type Props = { title: string; about?: string; isOpen: boolean; onClose: () => void; children: ReactNode }
 
+/** A dialog that gives the keyboard back to where it was, also when a key and no button opened it. */
 export function Modal({ title, about, isOpen, onClose, children }: Props) {
+  const before = useRef<Element | null>(null)
   return (
     <Dialog.Root open={isOpen} onOpenChange={(open) => !open && onClose()}>
       <Dialog.Portal>
         <Dialog.Overlay className="fixed inset-0 z-40 bg-black/40" />
         <Dialog.Content
           aria-describedby={undefined}
+          onOpenAutoFocus={() => (before.current = document.activeElement)}
+          onCloseAutoFocus={(event) => {
+            event.preventDefault()
+            if (before.current instanceof HTMLElement) before.current.focus()
+          }}
           className="fixed top-1/2 left-1/2 z-50 max-h-[90dvh] w-[min(36rem,94vw)] -translate-1/2 overflow-y-auto rounded-lg border border-line bg-sheet p-5 text-ink"
         >
           <Dialog.Title className="pr-12 font-serif text-xl font-semibold">{title}</Dialog.Title>

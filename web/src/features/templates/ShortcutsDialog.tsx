@@ -10,6 +10,7 @@ const shortcuts: [string, string][] = [
   ['Delete', 'empties reps in reserve or rest'],
   ['Ctrl + C, Ctrl + V', 'copy a cell, put it into another'],
   ['Ctrl + Z, Ctrl + Y', 'undo, redo'],
+  ['Shift + Tab', 'the slot’s menu: change the exercise, add a slot, remove it'],
   ['Page Up, Page Down', 'the week before, the week after'],
   ['Space on a load', 'why it is what it is'],
   ['?', 'this list'],

@@ -35,7 +35,6 @@ export function SlotMenu({ draft, slotId, session }: Props) {
       <DropdownMenu.Root>
         <DropdownMenu.Trigger
           aria-label={`More for ${liftName(slot)}`}
-          tabIndex={-1}
           className="rounded p-1 text-bark hover:bg-leaf-wash"
         >
           <EllipsisVertical size={15} />
