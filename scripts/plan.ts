@@ -7,7 +7,7 @@ import { readMember } from '@young-oak/core/member'
 import { formatGroup, formatGroups, planMember, type Plan, type PlannedSession } from '@young-oak/core/plan'
 import { formatIssue, parseJson, type Issue } from '@young-oak/core/reading'
 import { readTemplate } from '@young-oak/core/template'
-import { formatDay, isDay } from '@young-oak/core/units'
+import { compareLoads, formatDay, formatLoad, isDay } from '@young-oak/core/units'
 
 const usage = 'usage: npm run -s plan -- TEMPLATE.json MEMBER.json [--json | --why] [--today YYYY-MM-DD]'
 
@@ -38,10 +38,21 @@ function printSession(session: PlannedSession, withWhy: boolean): void {
   const widest = Math.max(...session.slots.map((slot) => liftName(slot).length))
   for (const slot of session.slots) {
     const need = slot.needs.length ? '  needs a max' : ''
-    const verdict = slot.verdict ? `  ${slot.verdict}` : ''
+    const verdict = slot.verdict ? `  ${slot.verdict}${sayDone(slot)}` : ''
     print(`     ${liftName(slot).padEnd(widest)}  ${formatGroups(slot.groups)}${verdict}${need}`)
     if (withWhy) for (const group of slot.groups) printWhy(group)
   }
+}
+
+/** ": 5, 5, 4" for the reps of what was done, with the loads where they were not the ones asked. */
+function sayDone({ done = [], groups }: PlannedSession['slots'][number]): string {
+  const asked = groups.flatMap((group) => Array.from({ length: group.sets }, () => group.load))
+  const reps = done.map(({ load, reps = 0, n, state }) => {
+    const own = asked[n - 1]
+    const isOther = load && (!own || compareLoads(load, own) !== 0)
+    return `${state === 'failed' ? 'failed ' : ''}${reps}${isOther ? ` @ ${formatLoad(load)}` : ''}`
+  })
+  return reps.length ? `: ${reps.join(', ')}` : ''
 }
 
 function printWhy(group: Parameters<typeof formatGroup>[0]): void {

@@ -18,11 +18,18 @@ export const wholeField = (what: string, from: number, to: number) =>
 export const percentField = () =>
   number().strict().moreThan(0).max(150).meta({ expected: 'a percent above 0, at most 150' })
 
+/** Ids are keys of plain objects, so the names that every object has already are none. */
+export const isId = (text: unknown): text is string =>
+  typeof text === 'string' && /^[\w.:-]{1,80}$/.test(text) && !(text in Object.prototype)
+
 export const idField = (what = 'an id') =>
   string()
     .strict()
-    .matches(/^[\w.:-]{1,80}$/)
-    .meta({ expected: `${what}: 1 to 80 letters, digits and - _ . :` })
+    .test('id', (value) => value === undefined || isId(value))
+    .meta({
+      expected: `${what}: 1 to 80 letters, digits and - _ . :`,
+      json: { type: 'string', pattern: '^[\\w.:-]{1,80}$' },
+    })
 
 export const textField = (what: string, most = 200) =>
   string()

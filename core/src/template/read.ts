@@ -2,7 +2,7 @@ import { changeNames, changeOf, type Change, type ChangeName } from '../adjustme
 import { exerciseIds } from '../library/index.ts'
 import { sourceKinds, sourceOf, type LoadBasis, type SourceKind } from '../loads/registry.ts'
 import { ruleKinds, ruleOf, type RuleKind, type Stage } from '../progressions/registry.ts'
-import { at, Checker, type Issue } from '../reading/index.ts'
+import { at, Checker, isId, type Issue } from '../reading/index.ts'
 import { findLooseEnds } from './looseEnds.ts'
 import {
   adjustmentShape,
@@ -69,7 +69,7 @@ function readMap<T>(
   if (entries.length > limits.entries) checker.add(path, `at most ${limits.entries} ${path}`, entries)
   const result: Record<Id, T> = {}
   for (const [id, piece] of entries.slice(0, limits.entries)) {
-    if (!/^[\w.:-]{1,80}$/.test(id) || id === '__proto__') {
+    if (!isId(id)) {
       checker.add(path, 'ids of 1 to 80 letters, digits and - _ . :', id)
       continue
     }

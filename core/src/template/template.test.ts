@@ -91,6 +91,12 @@ describe('reading a template', () => {
       'expected a week of this phase, 1 to 4; got 9.',
     ],
     ['a computed load on body weight', 'slots.bench.exercise', 'pullUp', 'Body-weight work takes'],
+    [
+      'an id that every object has',
+      'phases.0.rotation',
+      ['constructor'],
+      'phases[0].rotation[0]: expected an id: 1 to 80 letters',
+    ],
     ['another format', 'format', 2, 'format: expected the number 1; got 2.'],
     [
       'a missing name',

@@ -28,7 +28,7 @@ const widths: Record<CellField, string> = {
   sets: 'w-9 text-right',
   goal: 'w-11 text-left',
   load: 'w-18 text-left',
-  rir: 'w-5 text-right',
+  rir: 'w-6 text-right',
   rest: 'w-9 text-right',
 }
 const names: Record<CellField, string> = {
@@ -90,6 +90,9 @@ export function SheetLine({
                 type="button"
                 data-cell={`${name}-${f}`}
                 tabIndex={field === f || (name === '0-0' && f === 0) ? 0 : -1}
+                title={
+                  one === 'rir' && group.rir !== undefined ? `${group.rir} reps left in reserve` : undefined
+                }
                 aria-label={`${names[one]} of ${liftName(slot)}: ${formatCell(one, group) || 'empty'}`}
                 onFocus={() => onFocus(f)}
                 onDoubleClick={() => onOpen(f)}
