@@ -1,6 +1,7 @@
 import { changeOf } from '../adjustments/registry.ts'
 import { sourceOf } from '../loads/registry.ts'
 import { showMessages } from '../plan/round.ts'
+import { rowMessages } from '../plan/rows.ts'
 import { ruleOf } from '../progressions/registry.ts'
 import { fill, type Messages, type Rung } from './rung.ts'
 
@@ -8,6 +9,7 @@ import { fill, type Messages, type Rung } from './rung.ts'
 export const messages: Messages = Object.assign(
   {},
   showMessages,
+  rowMessages,
   ...[sourceOf, ruleOf, changeOf].flatMap((family) => Object.values(family).map((unit) => unit.messages)),
 )
 

@@ -10,7 +10,7 @@ import { loadingAt } from './equipment.ts'
 import { maxFor, type Evidence } from './evidence.ts'
 import { askProgression } from './progress.ts'
 import { make, type Loading } from './round.ts'
-import { lightAt, rowAt } from './rows.ts'
+import { lightAt, rowAt, rowRungs } from './rows.ts'
 import type { FoldState } from './state.ts'
 
 /** A slot as it is asked at a place. */
@@ -64,12 +64,14 @@ function prescribeSlot({ template, state, evidence, at }: Situation, place: Plac
   const max = maxFor(evidence, slot)
   const progression = askProgression(template, state, slot, { max, unit })
   const known: Known = { lift: slot, max, unit, trainingMax: template.trainingMax, progression }
+  const held = rowRungs(place, row)
   const needs: Need[] = []
   const groups = (slot.rows[place.phase.id]?.[row] ?? []).map((group) => {
     const priced = sourceOf[group.load.of].price(known, group.load)
     if (priced && isNeed(priced)) needs.push(priced)
     const way = light.length ? 'down' : template.rounding
-    return showGroup(group, priced, light, loading, way)
+    const asked = priced && !isNeed(priced) ? { ...priced, rungs: [...held, ...priced.rungs] } : priced
+    return showGroup(group, asked, light, loading, way)
   })
   return { slot, row, light: light.length > 0, groups, needs: needs.slice(0, 1), ...ruledBy(progression) }
 }

@@ -1,4 +1,5 @@
 import { hasPlace, type Place } from '../calendar/places.ts'
+import type { Rung } from '../explain/rung.ts'
 import { liftKey } from '../library/index.ts'
 import type { Adjustment, Id, Slot, Template } from '../template/types.ts'
 import { rowsKey, type FoldState } from './state.ts'
@@ -16,6 +17,16 @@ export function rowAt(template: Template, state: FoldState, place: Place, id: Id
   if (trained.includes(before) || !hasPlace(place.phase, row, place.session)) return row
   if (lightAt(place, row, id, slot).length) return row
   return trained.length ? Math.min(row, Math.max(...trained) + 1) : 0
+}
+
+/** The rung of a row that is not its week's own: the week before was missed, so the plan waits. */
+export function rowRungs(place: Place, row: number): Rung[] {
+  if (row === place.phaseWeek - 1) return []
+  return [{ id: 'row.held', data: { row: row + 1, week: place.phaseWeek } }]
+}
+
+export const rowMessages = {
+  'row.held': 'week {row} of the phase, read again in week {week}: the week before was not trained',
 }
 
 /** The light-week adjustments that act on a slot in a week of the phase, counted from 1. */

@@ -1,9 +1,10 @@
 // Templates, members and plans worked by hand: each folder's working.md holds the arithmetic.
 import { readdirSync, readFileSync } from 'node:fs'
 import { expect, test } from '@jest/globals'
-import { readMember } from '../member/index.ts'
+import { explain } from '../explain/index.ts'
+import { readMember, type Enrolment } from '../member/index.ts'
 import { formatGroups, planMember, type Plan } from '../plan/index.ts'
-import { readTemplate } from '../template/index.ts'
+import { readTemplate, type Template } from '../template/index.ts'
 
 const root = new URL('../../fixtures/', import.meta.url)
 const json = (name: string, file: string): unknown =>
@@ -38,3 +39,16 @@ function asTable(plan: Plan): Record<string, Record<string, string>> {
   }
   return table
 }
+
+test('a row that is read again because a week was missed says so', () => {
+  const { template } = readTemplate(json('a-missed-week-holds', 'template'))
+  const { file } = readMember(json('a-missed-week-holds', 'member'), template as Template, 'file')
+  const early = { facts: file?.member.facts ?? [], logs: file?.member.logs.slice(0, 2) ?? [] }
+  const when = { today: '2026-03-15', through: 'end' } as const
+  const plan = planMember(early, [file?.enrolment as Enrolment], { file: template as Template }, when).plans
+    .enrolment
+  const [first] = plan?.weeks[2]?.places[0]?.slots[0]?.groups[0]?.why ?? []
+  expect(first && explain(first)).toBe(
+    'week 2 of the phase, read again in week 3: the week before was not trained',
+  )
+})

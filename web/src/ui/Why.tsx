@@ -1,25 +1,18 @@
 import { Popover } from 'radix-ui'
-import type { ReactNode } from 'react'
+import type { ComponentProps } from 'react'
 import { explain, type Rung } from '@young-oak/core/explain'
 
+type Props = ComponentProps<'button'> & { title: string; rungs: Rung[] }
+
 /** A load that says why: its ladder from the max to the plates, on a click or a key. */
-export function Why({
-  title,
-  rungs,
-  children,
-  className = '',
-}: {
-  title: string
-  rungs: Rung[]
-  children: ReactNode
-  className?: string
-}) {
+export function Why({ title, rungs, children, className = '', ...trigger }: Props) {
   if (!rungs.length) return <span className={className}>{children}</span>
   return (
     <Popover.Root>
       <Popover.Trigger
         aria-label={`Why ${title}`}
         className={`rounded underline decoration-edge decoration-dotted underline-offset-4 hover:decoration-leaf ${className}`}
+        {...trigger}
       >
         {children}
       </Popover.Trigger>

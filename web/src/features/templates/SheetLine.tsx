@@ -165,26 +165,26 @@ type LoadProps = {
   onFocus: () => void
 }
 
-/** The member's load for this line, with its why; or what it lacks. */
+/** The member's load for this line, with its why; or what it lacks. Either can be reached by the keyboard. */
 function MemberLoad({ line, planned, isPreviewed, cell, isHere, onFocus }: LoadProps) {
   const group = planned?.groups.find((one) => one.group === line.group.id)
-  const load = group?.load
+  const load = isPreviewed ? group?.load : undefined
+  const place = { 'data-cell': cell, tabIndex: isHere ? 0 : -1, onFocus }
+  if (group && load) {
+    return (
+      <Why
+        {...place}
+        title={formatLoad(load)}
+        rungs={group.why}
+        className="ml-auto font-serif font-semibold whitespace-nowrap"
+      >
+        {formatLoad(load)}
+      </Why>
+    )
+  }
   return (
-    <span
-      className="ml-auto whitespace-nowrap"
-      onFocus={onFocus}
-      ref={(element) => {
-        const target = element?.querySelector('button') ?? element
-        target?.setAttribute('data-cell', cell)
-        target?.setAttribute('tabindex', isHere ? '0' : '-1')
-      }}
-    >
-      {isPreviewed && group && load && (
-        <Why title={formatLoad(load)} rungs={group.why} className="font-serif font-semibold">
-          {formatLoad(load)}
-        </Why>
-      )}
-      {isPreviewed && group?.missing && <span className="text-acorn">no max</span>}
+    <span {...place} className="ml-auto h-5 min-w-4 rounded-sm whitespace-nowrap text-acorn">
+      {isPreviewed && group?.missing && 'no max'}
     </span>
   )
 }
