@@ -29,7 +29,7 @@ export const memberRoutes: Route[] = [
 /** Members with their programs and attendance; days are counted in the gym's zone. */
 async function listMembers({ db }: Scope, staff: string): Promise<MemberLine[]> {
   const { rows } = await db.raw(
-    `select m.id, m.name, m.writer_id = ? as "isMine",
+    `select m.id, m.name, m.writer_id is not distinct from ? as "isMine",
        coalesce((select array_agg(t.draft->>'name' order by t.draft->>'name')
          from enrolment e join template t on t.gym_id = e.gym_id and t.id = e.template_id
          where e.gym_id = m.gym_id and e.member_id = m.id), '{}') as programs,
