@@ -52,6 +52,19 @@ test('from a cell in a template to a logged set, and back', async ({ browser }) 
   await expect(next.getByText('3 × 5').or(next.getByText('2 × 5 @ 62.5 kg'))).toBeVisible()
   await expect(next.getByText(/was a hit on .*: plus 2.5 kg is 62.5 kg/)).toBeVisible()
 
+  // A slip is corrected after the session as well, and what comes next follows.
+  await program.getByText('Correct what you logged').click()
+  await program.getByText('60 kg × 5').first().click()
+  await program.getByRole('textbox', { name: 'Reps' }).first().fill('3')
+  await program.getByRole('button', { name: 'Save the correction' }).first().click()
+  await expect(
+    next.getByText(/60 kg was missed on .* \(1 of 3 misses in a row\): the same again/),
+  ).toBeVisible()
+  await program.getByText('60 kg × 3').first().click()
+  await program.getByRole('textbox', { name: 'Reps' }).first().fill('5')
+  await program.getByRole('button', { name: 'Save the correction' }).first().click()
+  await expect(next.getByText(/was a hit on .*: plus 2.5 kg is 62.5 kg/)).toBeVisible()
+
   // Back at the desk the writer sees the member's progress in the same template.
   await desk.reload()
   await desk.getByLabel('Loads of').selectOption({ label: 'Nell Saltby' })

@@ -1,4 +1,5 @@
 import { configureStore } from '@reduxjs/toolkit'
+import { setupListeners } from '@reduxjs/toolkit/query'
 import { useDispatch, useSelector } from 'react-redux'
 import { editor } from '../features/templates/editorSlice.ts'
 import { outbox } from '../offline/outboxSlice.ts'
@@ -13,6 +14,9 @@ export const store = configureStore({
       serializableCheck: { ignoredPaths: ['editor', 'api'], ignoredActionPaths: ['payload', 'meta'] },
     }).concat(api.middleware),
 })
+
+// A phone that comes back to the page, or into signal, reads its sessions anew.
+setupListeners(store.dispatch)
 
 export type RootState = ReturnType<typeof store.getState>
 export const useAppDispatch = useDispatch.withTypes<typeof store.dispatch>()

@@ -10,10 +10,10 @@ import { ValidationError, type Schema } from 'yup'
 import { Button } from '../../ui/Button.tsx'
 import { Why } from '../../ui/Why.tsx'
 import type { AskedSet } from './askedSets.ts'
+import type { Result } from './recordSet.ts'
 import { PlatePicture } from './PlatePicture.tsx'
 import { readsNote } from './words.ts'
 
-type Result = Pick<SetLog, 'state' | 'load' | 'reps'>
 type Props = {
   slot: PlannedSlot
   asked: AskedSet

@@ -1,9 +1,10 @@
 import { useState } from 'react'
-import type { SessionLog, SetLog } from '@young-oak/core/member'
+import type { SessionLog } from '@young-oak/core/member'
 import type { PlannedSession, PlannedSlot } from '@young-oak/core/plan'
 import { record } from '../../offline/useOutbox.ts'
 import { Button } from '../../ui/Button.tsx'
 import { askedSets, type AskedSet } from './askedSets.ts'
+import { recordSet, type Result } from './recordSet.ts'
 import { RestTimer } from './RestTimer.tsx'
 import { SlotCard } from './SlotCard.tsx'
 
@@ -19,20 +20,8 @@ export function OpenSession({ session, log }: { session: PlannedSession; log: Se
   const allDone = session.slots.every(isDone)
   const noted = log.sets.length
 
-  const logSet = (slot: PlannedSlot, asked: AskedSet, result: Pick<SetLog, 'state' | 'load' | 'reps'>) => {
-    const had = setOf(slot, asked.n)
-    record({
-      kind: 'set',
-      session: log.id,
-      rev: (had?.rev ?? 0) + 1,
-      set: {
-        slot: slot.slot,
-        n: asked.n,
-        exercise: slot.exercise,
-        ...(slot.variant && { variant: slot.variant }),
-        ...result,
-      },
-    })
+  const logSet = (slot: PlannedSlot, asked: AskedSet, result: Result) => {
+    recordSet(log, slot, asked, result)
     choose(null)
     setRest(asked.group.rest ? startRest(asked.group.rest) : null)
   }

@@ -9,6 +9,8 @@ import { Button } from '../../ui/Button.tsx'
 import { ComesNextList } from './ComesNextList.tsx'
 import { GrowthRings } from './GrowthRings.tsx'
 import { OpenSession } from './OpenSession.tsx'
+import { recordSet } from './recordSet.ts'
+import { SlotCard } from './SlotCard.tsx'
 import { SlotPreview } from './SlotPreview.tsx'
 
 type Props = { program: TodayView['programs'][number]; logs: SessionLog[]; day: Day }
@@ -47,13 +49,7 @@ export function ProgramToday({ program: { enrolment, name, note, plan }, logs, d
         <OpenSession session={open} log={logOf(open) as SessionLog} />
       ) : (
         <>
-          {closed && (
-            <Closed
-              plan={plan}
-              session={closed}
-              isSent={closed.status === 'trained' || closed.status === 'skipped'}
-            />
-          )}
+          {closed && <Closed plan={plan} session={closed} log={logOf(closed) as SessionLog} />}
           {next && (
             <Next
               session={next}
@@ -138,15 +134,32 @@ function Next({ session, start, day, enrolment, isAgain, note }: NextProps) {
   )
 }
 
-function Closed({ plan, session, isSent }: { plan: Plan; session: PlannedSession; isSent: boolean }) {
+function Closed({ plan, session, log }: { plan: Plan; session: PlannedSession; log: SessionLog }) {
+  const isRead = session.status === 'trained' || session.status === 'skipped'
   return (
     <article className="mt-6 rounded-lg border border-leaf bg-leaf-wash p-4">
       <h2 className="text-2xl">{session.name} is done</h2>
-      {isSent ? (
+      {isRead ? (
         <ComesNextList plan={plan} session={session} />
       ) : (
         <p className="mt-2">What comes next is worked out as soon as your sets have been sent.</p>
       )}
+      <details className="mt-3">
+        <summary className="flex min-h-11 cursor-pointer items-center underline underline-offset-4">
+          Correct what you logged
+        </summary>
+        <ol className="divide-y divide-line">
+          {session.slots.map((slot) => (
+            <SlotCard
+              key={slot.slot}
+              slot={slot}
+              sets={log.sets.filter((set) => set.slot === slot.slot)}
+              isCurrent
+              onLog={(asked, result) => recordSet(log, slot, asked, result)}
+            />
+          ))}
+        </ol>
+      </details>
     </article>
   )
 }

@@ -5,6 +5,7 @@ import { formatGroups, type PlannedSlot } from '@young-oak/core/plan'
 import { formatLoad } from '@young-oak/core/units'
 import { CurrentSet } from './CurrentSet.tsx'
 import { askedSets, type AskedSet } from './askedSets.ts'
+import type { Result } from './recordSet.ts'
 import { NeedsMax } from './SlotPreview.tsx'
 import { sayLast } from './words.ts'
 
@@ -12,8 +13,9 @@ type Props = {
   slot: PlannedSlot
   sets: SetLog[]
   isCurrent: boolean
-  onOpen: () => void
-  onLog: (asked: AskedSet, result: Pick<SetLog, 'state' | 'load' | 'reps'>) => void
+  /** Makes it the current one; absent where every slot is open. */
+  onOpen?: () => void
+  onLog: (asked: AskedSet, result: Result) => void
 }
 
 /** A slot of the open session. The current one shows its set large; each logged set can be opened and corrected. */
@@ -70,15 +72,16 @@ function Logged({ asked, sets, slot, isOpen, onLog }: LoggedProps) {
         .sort((a, b) => a.n - b.n)
         .map((set) => {
           const own = asked.find(({ n }) => n === set.n)
+          const iconAt = isOpen && own ? 'mt-3.5' : 'mt-1'
           return (
-            <li key={set.id} className="flex items-center gap-1">
+            <li key={set.id} className="flex items-start gap-1">
               {set.state === 'done' ? (
-                <Check size={16} className="text-leaf" aria-label="done" />
+                <Check size={16} className={`text-leaf ${iconAt}`} aria-label="done" />
               ) : (
-                <X size={16} className="text-brick" aria-label="failed" />
+                <X size={16} className={`text-brick ${iconAt}`} aria-label="failed" />
               )}
               {isOpen && own ? (
-                <details className="inline">
+                <details key={set.rev} className="inline">
                   <summary className="inline-flex min-h-11 cursor-pointer items-center underline decoration-dotted underline-offset-4">
                     {saySet(set)}
                   </summary>

@@ -12,7 +12,10 @@ import { ProgramToday } from './ProgramToday.tsx'
 /** The member's own screen: what to lift now, what it was last time, and what comes next. */
 export default function TodayPage() {
   const day = today()
-  const { data, error, isLoading, refetch } = api.useTodayQuery(day, { refetchOnFocus: true })
+  const { data, error, isLoading, refetch } = api.useTodayQuery(day, {
+    refetchOnFocus: true,
+    refetchOnReconnect: true,
+  })
   const operations = useAppSelector(({ outbox }) => outbox.operations)
   if (isLoading) return <p className="p-6 text-bark">Loading …</p>
   if (!data) return <Trouble message={sayError(error)} retry={() => void refetch()} />
