@@ -1,48 +1,88 @@
-// The engine on the command line: npm run -s plan -- TEMPLATE.json MEMBER.json [--json | --why] [--today DAY]
+// The engine on the command line: npm run -s plan -- TEMPLATE.json … MEMBER.json [--json | --why] [--today DAY]
 import { readFileSync } from 'node:fs'
+import { basename } from 'node:path'
 import { parseArgs } from 'node:util'
 import { explain } from '@young-oak/core/explain'
 import { liftName } from '@young-oak/core/library'
 import { readMember } from '@young-oak/core/member'
-import { formatGroup, formatGroups, planMember, type Plan, type PlannedSession } from '@young-oak/core/plan'
+import {
+  formatGroup,
+  formatGroups,
+  planMember,
+  proposalsOf,
+  type Plan,
+  type PlannedSession,
+  type PlannedWeek,
+} from '@young-oak/core/plan'
 import { formatIssue, parseJson, type Issue } from '@young-oak/core/reading'
-import { readTemplate } from '@young-oak/core/template'
+import { readTemplate, type Template } from '@young-oak/core/template'
 import { compareLoads, formatDay, formatLoad, isDay } from '@young-oak/core/units'
 
-const usage = 'usage: npm run -s plan -- TEMPLATE.json MEMBER.json [--json | --why] [--today YYYY-MM-DD]'
+const usage = 'usage: npm run -s plan -- TEMPLATE.json … MEMBER.json [--json | --why] [--today YYYY-MM-DD]'
 
 function main(): void {
   const { values, positionals } = readArguments()
-  const [templateFile, memberFile] = positionals as [string, string]
-  const { template, issues } = readTemplate(readJson(templateFile))
-  if (!template) return refuse(templateFile, issues)
-  const { file, issues: faults } = readMember(readJson(memberFile), template, 'file')
-  if (!file) return refuse(memberFile, faults)
+  const memberFile = positionals.at(-1) as string
+  const versions = readVersions(positionals.slice(0, -1))
+  const { file, issues } = readMember(readJson(memberFile), versions)
+  if (!file) return refuse(memberFile, issues)
   const today = values.today ?? file.today ?? localDay()
-  const planned = planMember(file.member, [file.enrolment], { file: template }, { today, through: 'end' })
-  const plan = planned.plans[file.enrolment.id] as Plan
-  const { findings } = planned
-  if (values.json) return print(JSON.stringify({ today, plan, findings }, null, 2))
-  print(`${template.name}${file.name ? `, for ${file.name}` : ''}, on ${formatDay(today)}`)
-  for (const week of plan.weeks) {
-    print(`\nWeek ${week.week}  ${week.phaseName}${week.light ? ', light' : ''}`)
-    for (const session of week.places) printSession(session, values.why === true)
+  const planned = planMember(file.member, file.enrolments, versions, { today, through: 'end' })
+  const { plans, findings } = planned
+  const proposals = proposalsOf(planned.evidence)
+  if (values.json) return print(JSON.stringify({ today, plans, proposals, findings }, null, 2))
+  for (const [id, plan] of Object.entries(plans)) {
+    const { name } = versions[plan.version] as Template
+    const which = file.enrolments.length > 1 ? ` (${id})` : ''
+    print(`${name}${which}${file.name ? `, for ${file.name}` : ''}, on ${formatDay(today)}`)
+    for (const week of plan.weeks) printWeek(plan, week, values.why === true)
+    print('')
   }
-  if (findings.length) print('')
+  for (const { lift, load, date, how } of proposals)
+    print(`to accept or not: ${lift} ${formatLoad(load)}, ${how} of ${formatDay(date)}`)
   for (const { where, what, next } of findings) print(`note: ${where}: ${what} ${next}`)
+}
+
+/** The templates by their files' names, which is what a member's segments call them. */
+function readVersions(paths: string[]): Record<string, Template> {
+  const versions: Record<string, Template> = {}
+  for (const path of paths) {
+    const name = basename(path, '.json')
+    if (versions[name])
+      return fail(`${path}: another template is called "${name}" too. Give one another file name.`)
+    const { template, issues } = readTemplate(readJson(path))
+    if (!template) return refuse(path, issues)
+    versions[name] = template
+  }
+  return versions
+}
+
+function printWeek({ version }: Plan, week: PlannedWeek, withWhy: boolean): void {
+  const marks = [
+    week.light && 'light',
+    week.from && `from ${formatDay(week.from)}`,
+    week.toTest === 0 ? 'week of the test' : week.toTest !== undefined && `${week.toTest} before the test`,
+    week.version !== version && week.version,
+  ].filter(Boolean)
+  print(`\nWeek ${week.week}  ${[week.phaseName, ...marks].join(', ')}`)
+  for (const session of week.places) printSession(session, withWhy)
 }
 
 function printSession(session: PlannedSession, withWhy: boolean): void {
   const day = session.date ? ` on ${formatDay(session.date)}` : ''
   print(`  ${session.inWeek}. ${session.name}  (${session.status}${day})`)
-  const widest = Math.max(...session.slots.map((slot) => liftName(slot).length))
+  const widest = Math.max(0, ...session.slots.map((slot) => liftName(slot).length))
   for (const slot of session.slots) {
-    const need = slot.needs.length ? '  needs a max' : ''
+    const need = slot.needs[0] ? `  ${needs[slot.needs[0].need]}` : ''
     const verdict = slot.verdict ? `  ${slot.verdict}${sayDone(slot)}` : ''
     print(`     ${liftName(slot).padEnd(widest)}  ${formatGroups(slot.groups)}${verdict}${need}`)
     if (withWhy) for (const group of slot.groups) printWhy(group)
   }
+  const lines = new Set(session.slots.map(({ slot }) => slot))
+  for (const { slot, rung } of session.changes) if (!lines.has(slot)) print(`     ${slot}: ${explain(rung)}`)
 }
+
+const needs = { max: 'needs a max', role: 'needs its first day' }
 
 /** ": 5, 5, 4" for the reps of what was done, with the loads where they were not the ones asked. */
 function sayDone({ done = [], groups }: PlannedSession['slots'][number]): string {
@@ -65,7 +105,7 @@ function readArguments() {
   const options = { json: { type: 'boolean' }, why: { type: 'boolean' }, today: { type: 'string' } } as const
   try {
     const parsed = parseArgs({ options, allowPositionals: true })
-    if (parsed.positionals.length !== 2) return fail(usage)
+    if (parsed.positionals.length < 2) return fail(usage)
     if (parsed.values.today !== undefined && !isDay(parsed.values.today))
       return fail(`--today: expected a day like 2026-03-02; got "${parsed.values.today}".`)
     return parsed

@@ -58,7 +58,7 @@ export function simulate({
       member,
       [enrolment],
       { [enrolment.segments[0]?.version ?? '']: version },
-      { today: day, through: 'week' },
+      { today: day, through: 'near' },
     )
     const plan = plans[enrolment.id] as Plan
     const session = plan.weeks.flatMap(({ places }) => places).find(({ position }) => position === plan.next)

@@ -1,19 +1,33 @@
 import type { ObjectSchema } from 'yup'
 import type { Messages, Rung } from '../explain/rung.ts'
+import type { Lift } from '../library/index.ts'
+import type { Step } from '../units/index.ts'
+
+/** What a week holds: so many places of a rotation of sessions. */
+export type WeekDraft = { rotation: string[]; perWeek: number }
+
+/** A slot in the order of its session; `lift` where it is another one than the template's. */
+export type LineDraft = { id: string; lift?: Lift }
 
 /** A group of sets on its way to the bar: changes act on it after the rule, before rounding. */
-export type Draft = {
+export type GroupDraft = {
   sets: number
   /** Percent of the base, null where there is no load. */
   percent: number | null
   /** Factor on the load in percent, 100 unless changed. */
   scale: number
-  rungs: Rung[]
+  rir?: number
+  /** The most that may be asked, and who says so. */
+  cap?: { at: Step; author: string }
 }
 
+/** What a change made of something, and the rung that says it at once; null where it leaves it alone. */
+export type Changed<T> = { now: T; rung?: Rung } | null
+
 /**
- * One way of changing what is asked. One file a change, file name = export = `kind`. Light weeks, tracks and members' own
- * changes are lists of them; none enters a progression's state.
+ * One way of changing what is asked. One file a change, file name = export = `kind`. Tracks, light weeks, short sessions and
+ * members' own changes are lists of them; `author` says whose. None enters a progression's state. A change acts on the
+ * one level whose hook it has.
  */
 export type ChangeKind<P> = {
   kind: string
@@ -21,12 +35,28 @@ export type ChangeKind<P> = {
   params: ObjectSchema<P & object>
   /** True when it lowers something and raises nothing: what a light week may hold. */
   lightens(params: P): boolean
+  /** True where it scales loads: a track's then acts on percents of a max and on a rule's first load, never on a running one. */
+  scalesLoads?: true
+  /** Slots that it names beside its `where`. */
+  names?(params: P): string[]
   /** "load −10%". */
   sentence(params: P): string
-  apply(draft: Draft, params: P): Draft
+  onWeek?(week: WeekDraft, params: P, author: string): Changed<WeekDraft>
+  onSession?(lines: LineDraft[], params: P, author: string): Changed<LineDraft[]>
+  /** The slot's line as changed, or `now: null` where it falls away. */
+  onSlot?(line: LineDraft, params: P, author: string): Changed<LineDraft | null>
+  onGroup?(group: GroupDraft, params: P, author: string): Changed<GroupDraft>
   messages: Messages
-  examples: { say: string; params: P; from: Omit<Draft, 'rungs'>; want: Omit<Draft, 'rungs'> }[]
+  examples: ChangeExample<P>[]
 }
+
+/** What a change makes of a week, a session's lines, a slot's line or a group; `want` null where it leaves it alone. */
+export type ChangeExample<P> = { say: string; params: P } & (
+  | { week: WeekDraft; want: WeekDraft | null }
+  | { session: LineDraft[]; want: LineDraft[] | null }
+  | { slot: LineDraft; want: LineDraft | null | 'gone' }
+  | { group: GroupDraft; want: GroupDraft | null }
+)
 
 export const defineChange = <P>(change: ChangeKind<P>): ChangeKind<P> => change
 

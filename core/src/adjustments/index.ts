@@ -1,5 +1,13 @@
 // Loads.
 export { points } from './points.ts'
 export { scaleLoad } from './scaleLoad.ts'
-// Sets.
+export { cap } from './cap.ts'
+// Sets and effort.
 export { scaleSets } from './scaleSets.ts'
+export { rirAtLeast } from './rirAtLeast.ts'
+// Slots.
+export { swap } from './swap.ts'
+export { drop } from './drop.ts'
+export { add } from './add.ts'
+// Weeks.
+export { rotation } from './rotation.ts'

@@ -8,25 +8,26 @@ export const scaleLoad = defineChange<{ by: number }>({
   title: 'Load by percent',
   params: strictObject({ by: numberField('percent of the load, -90 to 50', -90, 50).required() }),
   lightens: ({ by }) => by < 0,
+  scalesLoads: true,
   sentence: ({ by }) => `load ${signed(by)}%`,
-  apply(draft, { by }) {
-    if (draft.percent === null) return draft
-    const scale = snap((draft.scale * (100 + by)) / 100)
-    return { ...draft, scale, rungs: [...draft.rungs, { id: 'scaleLoad.by', data: { by: signed(by) } }] }
+  onGroup(group, { by }, author) {
+    if (group.percent === null) return null
+    const scale = snap((group.scale * (100 + by)) / 100)
+    return { now: { ...group, scale }, rung: { id: 'scaleLoad.by', data: { author, by: signed(by) } } }
   },
-  messages: { 'scaleLoad.by': 'light: load {by}%' },
+  messages: { 'scaleLoad.by': '{author}: load {by}%' },
   examples: [
     {
       say: 'minus 10 percent leaves the percent of the max alone',
       params: { by: -10 },
-      from: { sets: 3, percent: 80, scale: 100 },
+      group: { sets: 3, percent: 80, scale: 100 },
       want: { sets: 3, percent: 80, scale: 90 },
     },
     {
       say: 'a group without a load stays as it is',
       params: { by: -10 },
-      from: { sets: 3, percent: null, scale: 100 },
-      want: { sets: 3, percent: null, scale: 100 },
+      group: { sets: 3, percent: null, scale: 100 },
+      want: null,
     },
   ],
 })

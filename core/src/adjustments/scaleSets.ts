@@ -14,28 +14,31 @@ export const scaleSets = defineChange<{ by: number; round: 'up' | 'down' | 'near
   }),
   lightens: ({ by }) => by < 0,
   sentence: ({ by }) => `sets ${signed(by)}%`,
-  apply(draft, { by, round }) {
-    const sets = Math.max(1, toWhole[round](snap((draft.sets * (100 + by)) / 100)))
-    if (sets === draft.sets) return draft
-    return {
-      ...draft,
-      sets,
-      rungs: [...draft.rungs, { id: 'scaleSets.by', data: { from: draft.sets, sets } }],
-    }
+  onGroup(group, { by, round }, author) {
+    const sets = Math.max(1, toWhole[round](snap((group.sets * (100 + by)) / 100)))
+    if (sets === group.sets) return null
+    const data = { author, from: group.sets, sets }
+    return { now: { ...group, sets }, rung: { id: 'scaleSets.by', data } }
   },
-  messages: { 'scaleSets.by': 'light: {sets} sets instead of {from}' },
+  messages: { 'scaleSets.by': '{author}: {sets} sets instead of {from}' },
   examples: [
     {
       say: 'five sets by −40% are three',
       params: { by: -40, round: 'up' },
-      from: { sets: 5, percent: 80, scale: 100 },
+      group: { sets: 5, percent: 80, scale: 100 },
       want: { sets: 3, percent: 80, scale: 100 },
     },
     {
       say: 'one set always stays',
       params: { by: -80, round: 'down' },
-      from: { sets: 2, percent: null, scale: 100 },
+      group: { sets: 2, percent: null, scale: 100 },
       want: { sets: 1, percent: null, scale: 100 },
+    },
+    {
+      say: 'a single set is left alone',
+      params: { by: -50, round: 'up' },
+      group: { sets: 1, percent: 80, scale: 100 },
+      want: null,
     },
   ],
 })

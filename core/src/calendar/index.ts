@@ -1,1 +1,2 @@
+export * from './course.ts'
 export * from './places.ts'

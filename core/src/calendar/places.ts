@@ -1,4 +1,11 @@
-import type { Id, Phase, Template } from '../template/types.ts'
+import {
+  nominalWeeks,
+  type Id,
+  type Phase,
+  type RowClock,
+  type Slot,
+  type Template,
+} from '../template/types.ts'
 
 /** A place in the plan: the one session that stands at a position. All counts are from 1. */
 export type Place = {
@@ -11,11 +18,13 @@ export type Place = {
   inWeek: number
   phase: Phase
   session: Id
+  /** Weeks to the test day, 0 for its own week, in a phase that ends with it. */
+  toTest?: number
 }
 
 /**
- * The places of a template in order. A rotation is not the week: A B on three places gives A B A, then B A B, and begins
- * again with each phase.
+ * The places of a template as it is laid out on paper, for nobody in particular. A rotation is not the week: A B on three
+ * places gives A B A, then B A B, and begins again with each phase. A phase that a sign ends has its least weeks here.
  */
 export function placesOf(template: Template): Place[] {
   const known = cache.get(template)
@@ -23,7 +32,8 @@ export function placesOf(template: Template): Place[] {
   const places: Place[] = []
   let weeksBefore = 0
   for (const phase of template.phases) {
-    for (let i = 0; i < phase.weeks * phase.perWeek; i++) {
+    const weeks = nominalWeeks(phase)
+    for (let i = 0; i < weeks * phase.perWeek; i++) {
       const phaseWeek = Math.floor(i / phase.perWeek) + 1
       places.push({
         position: places.length + 1,
@@ -32,20 +42,34 @@ export function placesOf(template: Template): Place[] {
         inWeek: (i % phase.perWeek) + 1,
         phase,
         session: phase.rotation[i % phase.rotation.length] as Id,
+        ...(phase.ends && { toTest: weeks - phaseWeek }),
       })
     }
-    weeksBefore += phase.weeks
+    weeksBefore += weeks
   }
   cache.set(template, places)
   return places
 }
 
-/** Whether a session of the rotation has a place in this week of its phase. */
-export function hasPlace(phase: Phase, phaseWeek: number, session: Id): boolean {
-  for (let i = 0; i < phase.perWeek; i++) {
-    if (phase.rotation[((phaseWeek - 1) * phase.perWeek + i) % phase.rotation.length] === session) return true
+/** Whether a session of the rotation has a place in this week of its phase, on paper. */
+export function hasPlace({ perWeek, rotation }: Phase, phaseWeek: number, session: Id): boolean {
+  for (let i = 0; i < perWeek; i++) {
+    if (rotation[((phaseWeek - 1) * perWeek + i) % rotation.length] === session) return true
   }
   return false
+}
+
+/** The row that a slot reads at a place on paper, where every week is trained once; counted from 0. */
+export function rowOnPaper({ by, rows }: Pick<Slot, 'by' | 'rows'>, place: Place): number {
+  const count = rows[place.phase.id]?.length ?? 1
+  const { phaseWeek, inWeek, toTest = 0 } = place
+  const row: Record<RowClock, number> = {
+    week: Math.min(phaseWeek, count) - 1,
+    exposure: (phaseWeek - 1) % count,
+    place: (inWeek - 1) % count,
+    toTest: Math.max(0, count - 1 - toTest),
+  }
+  return row[by]
 }
 
 /** A template that has been read is never changed in place, so its places are kept beside it. */

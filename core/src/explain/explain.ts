@@ -1,7 +1,10 @@
 import { changeOf } from '../adjustments/registry.ts'
 import { sourceOf } from '../loads/registry.ts'
 import { showMessages } from '../plan/round.ts'
+import { stageMessages } from '../plan/progress.ts'
 import { rowMessages } from '../plan/rows.ts'
+import { firstLoadMessages } from '../progressions/firstLoad.ts'
+import { steadyMessages } from '../progressions/steady.ts'
 import { ruleOf } from '../progressions/registry.ts'
 import { fill, type Messages, type Rung } from './rung.ts'
 
@@ -10,6 +13,9 @@ export const messages: Messages = Object.assign(
   {},
   showMessages,
   rowMessages,
+  stageMessages,
+  firstLoadMessages,
+  steadyMessages,
   ...[sourceOf, ruleOf, changeOf].flatMap((family) => Object.values(family).map((unit) => unit.messages)),
 )
 

@@ -15,70 +15,79 @@ export type Pattern =
 /** What the number beside an exercise means. */
 export type Reads = 'total' | 'per hand' | 'added' | 'on the stack'
 
-export type Exercise = { name: string; pattern: Pattern; tool: Tool; reads: Reads }
+export const muscles = [
+  'quads',
+  'hamstrings',
+  'glutes',
+  'back',
+  'chest',
+  'shoulders',
+  'biceps',
+  'triceps',
+  'trunk',
+] as const
+export type Muscle = (typeof muscles)[number]
 
-const barbell = (name: string, pattern: Pattern): Exercise => ({
-  name,
-  pattern,
-  tool: 'barbell',
-  reads: 'total',
-})
-const dumbbells = (name: string, pattern: Pattern): Exercise => ({
-  name,
-  pattern,
-  tool: 'dumbbells',
-  reads: 'per hand',
-})
-const machine = (name: string, pattern: Pattern): Exercise => ({
-  name,
-  pattern,
-  tool: 'machine',
-  reads: 'on the stack',
-})
-const bodyWeight = (name: string, pattern: Pattern): Exercise => ({
-  name,
-  pattern,
-  tool: 'body weight',
-  reads: 'added',
-})
+/** `works` names the muscles that the exercise works most, the first one foremost (common practice, no source). */
+export type Exercise = {
+  name: string
+  pattern: Pattern
+  tool: Tool
+  reads: Reads
+  works: readonly Muscle[]
+}
+
+const loadedWith =
+  (tool: Tool, reads: Reads) =>
+  (name: string, pattern: Pattern, works: readonly Muscle[]): Exercise => ({
+    name,
+    pattern,
+    tool,
+    reads,
+    works,
+  })
+const barbell = loadedWith('barbell', 'total')
+const dumbbells = loadedWith('dumbbells', 'per hand')
+const machine = loadedWith('machine', 'on the stack')
+const bodyWeight = loadedWith('body weight', 'added')
 
 /** The exercises that templates may use, by the id they are stored under. Ids are never renamed. */
 export const exercises = {
-  backSquat: barbell('Back squat', 'squat'),
-  frontSquat: barbell('Front squat', 'squat'),
-  boxSquat: barbell('Box squat', 'squat'),
-  deadlift: barbell('Deadlift', 'hinge'),
-  romanianDeadlift: barbell('Romanian deadlift', 'hinge'),
-  powerClean: barbell('Power clean', 'hinge'),
-  goodMorning: barbell('Good morning', 'hinge'),
-  hipThrust: barbell('Hip thrust', 'hinge'),
-  benchPress: barbell('Bench press', 'horizontal push'),
-  closeGripBenchPress: barbell('Close-grip bench press', 'horizontal push'),
-  inclineBenchPress: barbell('Incline bench press', 'horizontal push'),
-  dumbbellBenchPress: dumbbells('Dumbbell bench press', 'horizontal push'),
-  pushUp: bodyWeight('Push-up', 'horizontal push'),
-  dip: bodyWeight('Dip', 'horizontal push'),
-  overheadPress: barbell('Overhead press', 'vertical push'),
-  pushPress: barbell('Push press', 'vertical push'),
-  dumbbellShoulderPress: dumbbells('Dumbbell shoulder press', 'vertical push'),
-  barbellRow: barbell('Barbell row', 'horizontal pull'),
-  benchPull: barbell('Bench pull', 'horizontal pull'),
-  dumbbellRow: dumbbells('Dumbbell row', 'horizontal pull'),
-  seatedCableRow: machine('Seated cable row', 'horizontal pull'),
-  pullUp: bodyWeight('Pull-up', 'vertical pull'),
-  chinUp: bodyWeight('Chin-up', 'vertical pull'),
-  pulldown: machine('Pulldown', 'vertical pull'),
-  splitSquat: dumbbells('Split squat', 'single leg'),
-  lunge: dumbbells('Lunge', 'single leg'),
-  stepUp: dumbbells('Step-up', 'single leg'),
-  legPress: machine('Leg press', 'squat'),
-  legCurl: machine('Leg curl', 'hinge'),
-  backExtension: bodyWeight('Back extension', 'hinge'),
-  plank: bodyWeight('Plank', 'trunk'),
-  hangingKneeRaise: bodyWeight('Hanging knee raise', 'trunk'),
-  barbellCurl: barbell('Barbell curl', 'arms'),
-  dumbbellCurl: dumbbells('Dumbbell curl', 'arms'),
-  tricepsPushdown: machine('Triceps pushdown', 'arms'),
+  backSquat: barbell('Back squat', 'squat', ['quads', 'glutes']),
+  frontSquat: barbell('Front squat', 'squat', ['quads', 'glutes']),
+  boxSquat: barbell('Box squat', 'squat', ['quads', 'glutes', 'hamstrings']),
+  deadlift: barbell('Deadlift', 'hinge', ['hamstrings', 'glutes', 'back']),
+  romanianDeadlift: barbell('Romanian deadlift', 'hinge', ['hamstrings', 'glutes']),
+  powerClean: barbell('Power clean', 'hinge', ['hamstrings', 'glutes', 'back']),
+  goodMorning: barbell('Good morning', 'hinge', ['hamstrings', 'glutes']),
+  hipThrust: barbell('Hip thrust', 'hinge', ['glutes']),
+  benchPress: barbell('Bench press', 'horizontal push', ['chest', 'triceps', 'shoulders']),
+  closeGripBenchPress: barbell('Close-grip bench press', 'horizontal push', ['triceps', 'chest']),
+  inclineBenchPress: barbell('Incline bench press', 'horizontal push', ['chest', 'shoulders', 'triceps']),
+  dumbbellBenchPress: dumbbells('Dumbbell bench press', 'horizontal push', ['chest', 'triceps', 'shoulders']),
+  pushUp: bodyWeight('Push-up', 'horizontal push', ['chest', 'triceps', 'shoulders']),
+  dip: bodyWeight('Dip', 'horizontal push', ['chest', 'triceps']),
+  overheadPress: barbell('Overhead press', 'vertical push', ['shoulders', 'triceps']),
+  pushPress: barbell('Push press', 'vertical push', ['shoulders', 'triceps']),
+  dumbbellShoulderPress: dumbbells('Dumbbell shoulder press', 'vertical push', ['shoulders', 'triceps']),
+  barbellRow: barbell('Barbell row', 'horizontal pull', ['back', 'biceps']),
+  benchPull: barbell('Bench pull', 'horizontal pull', ['back', 'biceps']),
+  dumbbellRow: dumbbells('Dumbbell row', 'horizontal pull', ['back', 'biceps']),
+  seatedCableRow: machine('Seated cable row', 'horizontal pull', ['back', 'biceps']),
+  pullUp: bodyWeight('Pull-up', 'vertical pull', ['back', 'biceps']),
+  chinUp: bodyWeight('Chin-up', 'vertical pull', ['back', 'biceps']),
+  pulldown: machine('Pulldown', 'vertical pull', ['back', 'biceps']),
+  splitSquat: dumbbells('Split squat', 'single leg', ['quads', 'glutes']),
+  lunge: dumbbells('Lunge', 'single leg', ['quads', 'glutes']),
+  stepUp: dumbbells('Step-up', 'single leg', ['quads', 'glutes']),
+  legPress: machine('Leg press', 'squat', ['quads', 'glutes']),
+  legCurl: machine('Leg curl', 'hinge', ['hamstrings']),
+  backExtension: bodyWeight('Back extension', 'hinge', ['hamstrings', 'glutes', 'back']),
+  plank: bodyWeight('Plank', 'trunk', ['trunk']),
+  hangingKneeRaise: bodyWeight('Hanging knee raise', 'trunk', ['trunk']),
+  barbellCurl: barbell('Barbell curl', 'arms', ['biceps']),
+  dumbbellCurl: dumbbells('Dumbbell curl', 'arms', ['biceps']),
+  tricepsPushdown: machine('Triceps pushdown', 'arms', ['triceps']),
 } as const satisfies Record<string, Exercise>
 
 export type ExerciseId = keyof typeof exercises

@@ -8,6 +8,7 @@ export const free = defineSource<object>({
   computes: false,
   params: strictObject({}),
   cell: () => 'free',
+  read: (typed) => (typed === 'free' ? {} : null),
   price: () => null,
   messages: {},
   examples: [{ say: 'gives no load', params: {}, known: {}, want: null }],

@@ -1,8 +1,12 @@
 // From a max.
 export { max } from './max.ts'
 export { trainingMax } from './trainingMax.ts'
+export { repMax } from './repMax.ts'
 // From a rule.
 export { progression } from './progression.ts'
+// From what was lifted: today, or in another role.
+export { topSet } from './topSet.ts'
+export { role } from './role.ts'
 // From the member, or not at all.
 export { free } from './free.ts'
 export { none } from './none.ts'

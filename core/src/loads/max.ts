@@ -1,6 +1,6 @@
 import { formatNumber } from '../units/index.ts'
 import { percentField, strictObject } from '../reading/index.ts'
-import { defineSource } from './source.ts'
+import { defineSource, percentBefore } from './source.ts'
 import { maxMessages, maxRung } from './maxRung.ts'
 
 /** Percent of the one-rep max in force, tested or accepted from an estimate. */
@@ -10,6 +10,10 @@ export const max = defineSource<{ percent: number }>({
   computes: true,
   params: strictObject({ percent: percentField().required() }),
   cell: ({ percent }) => `${formatNumber(percent)}%`,
+  read(typed) {
+    const percent = percentBefore(typed, /^1rm$/)
+    return percent === null ? null : { percent }
+  },
   price({ lift, max }, { percent }) {
     if (!max) return { need: 'max', lift }
     return { base: max.load, percent, rungs: [maxRung(max), { id: 'max.percent', data: { percent } }] }

@@ -8,6 +8,7 @@ export const none = defineSource<object>({
   computes: false,
   params: strictObject({}),
   cell: () => 'no load',
+  read: (typed) => (typed === 'none' || typed === 'no load' ? {} : null),
   price: () => null,
   messages: {},
   examples: [{ say: 'gives no load', params: {}, known: {}, want: null }],

@@ -1,6 +1,6 @@
 import { percentField, strictObject } from '../reading/index.ts'
 import { formatNumber } from '../units/index.ts'
-import { defineSource, isNeed } from './source.ts'
+import { defineSource, isNeed, percentBefore } from './source.ts'
 
 /** The load that the slot's progression asks for today, or a percent of it. */
 export const progression = defineSource<{ percent?: number }>({
@@ -10,8 +10,14 @@ export const progression = defineSource<{ percent?: number }>({
   params: strictObject({ percent: percentField() }),
   cell: ({ percent }) =>
     percent === undefined || percent === 100 ? 'by rule' : `${formatNumber(percent)}% of rule`,
+  read(typed) {
+    if (typed === 'rule' || typed === 'by rule') return {}
+    const percent = percentBefore(typed, /^(of )?rule$/)
+    return percent === null ? null : { percent }
+  },
   price({ progression: asked }, { percent = 100 }) {
-    if (!asked) throw new Error('missing progression of the slot')
+    // In a role by place that moves nothing the progression gives no load.
+    if (!asked) return null
     if (isNeed(asked)) return asked
     const own = percent === 100 ? [] : [{ id: 'progression.percent', data: { percent } }]
     return { base: asked.base, percent: (asked.percent * percent) / 100, rungs: [...asked.rungs, ...own] }

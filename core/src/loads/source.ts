@@ -1,16 +1,21 @@
 import type { ObjectSchema } from 'yup'
 import type { Messages, Rung } from '../explain/rung.ts'
 import type { Lift } from '../library/index.ts'
+import type { Today } from '../member/types.ts'
 import type { Load, Unit } from '../units/index.ts'
 
-/** What a source may read; it asks no clock, no store and no other slot. */
+/** What a source may read; it asks no clock and no store. */
 export type Known = {
   lift: Lift
   max: MaxInForce | null
   /** Percent of the max that the template's training max is. */
   trainingMax?: number
-  /** What the slot's progression asks, where it follows one. */
+  /** What the slot's progression asks, where it follows one that gives loads. */
   progression?: Priced | Need
+  /** The heaviest load on the bar of sets before this one today: the slot's own groups, or those named. */
+  today?(slot?: string, group?: string): Load | null
+  /** The load on the bar when the progression was last trained in a role. */
+  role?(role: string): RoleSeen | null
   unit: Unit
 }
 
@@ -23,11 +28,26 @@ export type MaxInForce = {
   from?: { load: Load; reps: number; formula: string }
 }
 
-/** A load as a multiple of something: `percent` of `base`. Nothing is rounded yet. */
-export type Priced = { base: Load; percent: number; rungs: Rung[] }
+/** An exposure in a role: its load on the bar (logged if done, else shown), when, and whether in the week that is planned. */
+export type RoleSeen = { load: Load; date: string | null; week: number; isThisWeek: boolean }
+
+/** A load as a multiple of something: `percent` of `base`, less `minus`. Nothing is rounded yet. */
+export type Priced = {
+  base: Load
+  percent: number
+  minus?: Load
+  rungs: Rung[]
+  /** It is read off a load that this week's changes have acted on: they do not act on it again. */
+  isScaled?: true
+  /** How it follows what is lifted today. */
+  today?: Omit<Today, 'way'>
+}
+
+/** A load that is known only once something is lifted today. */
+export type Later = { later: Omit<Today, 'way'>; rungs: Rung[] }
 
 /** What is missing before a load can be given; it is asked of the member, never guessed. */
-export type Need = { need: 'max'; lift: Lift }
+export type Need = { need: 'max'; lift: Lift } | { need: 'role'; lift: Lift; role: string }
 
 /**
  * What a load is based on. One file a source, file name = export = `of` in the template. `price` returns null where there
@@ -41,11 +61,24 @@ export type Source<P> = {
   params: ObjectSchema<P & object>
   /** How the cell of a week sheet says it, before the member's load: "75%", "free". */
   cell(params: P): string
-  price(known: Known, params: P): Priced | Need | null
+  /** What was typed into the cell, in lower case, as its parameters; null where it says something else. A bare percent is none's. */
+  read(typed: string): P | null
+  /** Sets of the same day that it reads: a slot, or the groups before it in its own. */
+  reads?(params: P): { slot?: string; group?: string }
+  /** A role of the slot's own progression that it reads. */
+  readsRole?(params: P): string
+  price(known: Known, params: P): Priced | Later | Need | null
   messages: Messages
-  examples: { say: string; params: P; known: Partial<Known>; want: Load | Need | null }[]
+  examples: { say: string; params: P; known: Partial<Known>; want: Load | Need | 'later' | null }[]
 }
 
 export const defineSource = <P>(source: Source<P>): Source<P> => source
 
+/** The number of "82,5%" or "82.5 %" before what follows it, or null. */
+export function percentBefore(typed: string, after: RegExp): number | null {
+  const match = /^(\d+(?:[.,]\d+)?)\s*%?\s*(.*)$/.exec(typed)
+  return match && after.test(match[2] ?? '') ? Number((match[1] ?? '').replace(',', '.')) : null
+}
+
 export const isNeed = (value: object): value is Need => 'need' in value
+export const isLater = (value: object): value is Later => 'later' in value

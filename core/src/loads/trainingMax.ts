@@ -1,7 +1,7 @@
 import { percentField, strictObject } from '../reading/index.ts'
 import { formatNumber, scale } from '../units/index.ts'
 import { maxRung } from './maxRung.ts'
-import { defineSource } from './source.ts'
+import { defineSource, percentBefore } from './source.ts'
 
 /** Percent of the training max, which is the template's stated percent of the one-rep max in force. */
 export const trainingMax = defineSource<{ percent: number }>({
@@ -10,6 +10,10 @@ export const trainingMax = defineSource<{ percent: number }>({
   computes: true,
   params: strictObject({ percent: percentField().required() }),
   cell: ({ percent }) => `${formatNumber(percent)}% TM`,
+  read(typed) {
+    const percent = percentBefore(typed, /^tm$/)
+    return percent === null ? null : { percent }
+  },
   price({ lift, max, trainingMax: share }, { percent }) {
     if (!max) return { need: 'max', lift }
     if (share === undefined) throw new Error('missing trainingMax of the template')

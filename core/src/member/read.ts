@@ -1,8 +1,10 @@
 import type { Schema } from 'yup'
 import { defaultFormula } from '../maxes/registry.ts'
 import { at, Checker, type Issue } from '../reading/index.ts'
-import type { Template } from '../template/types.ts'
-import { factShapes, memberShape, sessionLogShape, setLogShape } from './shape.ts'
+import { readAdjustment, readChange } from '../template/readAdjustment.ts'
+import type { Id, Template } from '../template/types.ts'
+import { enrolmentShape, factShapes, memberShape, sessionLogShape, setLogShape } from './shape.ts'
+import { readShown } from './shown.ts'
 import {
   sessionLogId,
   setLogId,
@@ -11,34 +13,33 @@ import {
   type Member,
   type SessionLog,
   type SetLog,
-  type Shown,
 } from './types.ts'
 
-export type MemberFile = { name?: string; today?: string; enrolment: Enrolment; member: Member }
+export type MemberFile = { name?: string; today?: string; enrolments: Enrolment[]; member: Member }
 export type ReadMember = { file: MemberFile; issues?: undefined } | { file?: undefined; issues: Issue[] }
 
 const mostEntries = 5000
 
 /**
- * Reads a member file of format 1 from parsed JSON, for the template that the member is enrolled on as version `version`.
- * Ids that are left out are made from what they name; what is left out of a set comes from its slot.
+ * Reads a member file of format 1 from parsed JSON, beside the versions that its enrolments may name; the first of them
+ * where they name none. Ids that are left out are made from what they name; what is left out of a set comes from its slot.
  */
-export function readMember(input: unknown, template: Template, version: string): ReadMember {
+export function readMember(input: unknown, versions: Record<Id, Template>): ReadMember {
   const checker = new Checker()
   const head = checker.check(memberShape, input, '')
   if (!head) return { issues: checker.issues }
-  const enrolment = {
-    id: head.enrolment.id ?? 'enrolment',
-    segments: [{ from: head.enrolment.start, version }],
-  }
+  const enrolments = (head.enrolments as unknown[]).flatMap((one, i) =>
+    readEnrolment(checker, one, at('enrolments', i), versions),
+  )
+  findDoubles(checker, enrolments)
   const facts = list(checker, head.facts, 'facts').flatMap((fact, i) =>
     readFact(checker, fact, at('facts', i), i),
   )
   const logs = list(checker, head.logs ?? [], 'logs').flatMap((log, i) =>
-    readLog(checker, log, at('logs', i), enrolment.id, template),
+    readLog(checker, log, at('logs', i), enrolments, versions),
   )
   if (checker.issues.length) return { issues: checker.issues }
-  return { file: { name: head.name, today: head.today, enrolment, member: { facts, logs } } }
+  return { file: { name: head.name, today: head.today, enrolments, member: { facts, logs } } }
 }
 
 function list(checker: Checker, value: unknown, path: string): unknown[] {
@@ -47,6 +48,37 @@ function list(checker: Checker, value: unknown, path: string): unknown[] {
     return []
   }
   return value
+}
+
+function readEnrolment(
+  checker: Checker,
+  value: unknown,
+  path: string,
+  versions: Record<Id, Template>,
+): Enrolment[] {
+  const enrolment = checker.check(enrolmentShape, value, path)
+  if (!enrolment) return []
+  const names = Object.keys(versions)
+  const segments = enrolment.segments.map((segment, i) => {
+    const version = segment.version ?? (names[0] as Id)
+    const place = at(at(path, 'segments'), i)
+    const template = versions[version]
+    if (!template) checker.add(at(place, 'version'), `one of ${names.join(', ')}`, version)
+    else if (segment.track !== undefined && !template.tracks[segment.track]) {
+      const tracks = Object.keys(template.tracks).join(', ') || 'none'
+      checker.add(at(place, 'track'), `a track of this template (${tracks})`, segment.track)
+    }
+    return { ...segment, version }
+  })
+  const { id = 'enrolment', clock } = enrolment
+  return [{ id, ...(clock && { clock }), segments }]
+}
+
+function findDoubles(checker: Checker, enrolments: Enrolment[]): void {
+  enrolments.forEach(({ id }, i) => {
+    if (enrolments.findIndex((one) => one.id === id) < i)
+      checker.add(at(at('enrolments', i), 'id'), 'an id that no other enrolment has', id)
+  })
 }
 
 function readFact(checker: Checker, value: unknown, path: string, index: number): Fact[] {
@@ -67,7 +99,11 @@ function readFact(checker: Checker, value: unknown, path: string, index: number)
     rev: fact.rev ?? 1,
     actsFrom: fact.actsFrom ?? fact.date,
   }
-  return [own.kind === 'max' ? withSource(own) : own]
+  if (own.kind === 'max') return [withSource(own)]
+  if (own.kind === 'light')
+    own.changes.forEach((change, i) => readChange(checker, change, at(at(path, 'changes'), i)))
+  if (own.kind === 'adjust') readAdjustment(checker, own.adjustment, at(path, 'adjustment'))
+  return [own]
 }
 
 /** A single is a test; a set of several reps is an estimate that was accepted. */
@@ -80,16 +116,23 @@ function readLog(
   checker: Checker,
   value: unknown,
   path: string,
-  enrolment: string,
-  template: Template,
+  enrolments: Enrolment[],
+  versions: Record<Id, Template>,
 ): SessionLog[] {
   const log = checker.check(sessionLogShape, value, path)
   if (!log) return []
   const attempt = log.attempt ?? 1
+  const enrolment = log.enrolment ?? enrolments[0]?.id ?? ''
+  if (log.enrolment === undefined && enrolments.length > 1)
+    checker.add(at(path, 'enrolment'), 'which of the enrolments', undefined, 'Add it.')
   const id = log.id ?? sessionLogId(enrolment, log.position, attempt)
+  const slots = enrolments
+    .filter((one) => one.id === enrolment)
+    .flatMap(({ segments }) => segments.map(({ version }) => versions[version]?.slots ?? {}))
   const sets = list(checker, log.sets, at(path, 'sets')).flatMap((set, i) =>
-    readSet(checker, set, at(at(path, 'sets'), i), id, template),
+    readSet(checker, set, at(at(path, 'sets'), i), id, Object.assign({}, ...slots) as Template['slots']),
   )
+  const shown = log.shown === undefined ? undefined : readShown(checker, log.shown, at(path, 'shown'))
   return [
     {
       ...log,
@@ -99,7 +142,7 @@ function readLog(
       attempt,
       ordinal: log.ordinal ?? 1,
       closed: log.closed ?? true,
-      shown: log.shown as Shown | undefined,
+      shown,
       sets,
     } as SessionLog,
   ]
@@ -110,11 +153,11 @@ function readSet(
   value: unknown,
   path: string,
   session: string,
-  template: Template,
+  slots: Template['slots'],
 ): SetLog[] {
   const set = checker.check(setLogShape, value, path)
   if (!set) return []
-  const slot = template.slots[set.slot]
+  const slot = slots[set.slot]
   if (!slot && !set.exercise) {
     checker.add(at(path, 'slot'), 'a slot of the template, or an exercise beside it', set.slot)
     return []

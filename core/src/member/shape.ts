@@ -30,12 +30,27 @@ export const memberShape = strictObject({
   format: numberField('the number 1', 1, 1).required(),
   name: textField('a name', 120),
   today: dayField(),
-  enrolment: strictObject({ id: idField('the enrolment’s id'), start: dayField().required() })
-    .default(undefined)
-    .required()
-    .meta({ expected: 'an enrolment like {"start": "2026-03-02"}' }),
+  enrolments: listField('enrolments', 12).required(),
   facts: laterField('a list of facts', { type: 'array' }).required(),
   logs: laterField('a list of session logs', { type: 'array' }),
+})
+
+export const enrolmentShape = strictObject({
+  id: idField('the enrolment’s id'),
+  clock: choiceField(['own', 'calendar']),
+  segments: listField('segments, in order of their days', 200)
+    .of(
+      strictObject({
+        from: dayField().required(),
+        version: idField('a template file’s name without .json'),
+        track: idField('a track of the template'),
+        begins: choiceField(['week', 'session']),
+      }),
+    )
+    .required()
+    .test('fits', 'segments, each from a later day than the one before', (segments) =>
+      (segments ?? []).every(({ from }, i, all) => i === 0 || String(from) > String(all[i - 1]?.from)),
+    ),
 })
 
 const fact = { ...entry, kind: laterField('a kind'), actsFrom: dayField() }
@@ -47,10 +62,19 @@ export const factShapes = {
     load: loadField().required(),
     reps: wholeField('reps', 1, 10).required(),
     how: choiceField(['tested', 'accepted estimate']),
+    accepted: boolean().strict().oneOf([true]).meta({ expected: 'true, for a lower max that is to count' }),
     formula: choiceField(formulaKinds),
   }),
   unit: strictObject({ ...fact, unit: choiceField(['kg', 'lb']).required() }),
   home: strictObject({ ...fact, place: idField('a place').required() }),
+  test: strictObject({ ...fact, on: dayField().required() }),
+  light: strictObject({
+    ...fact,
+    changes: listField('changes', 12).required(),
+    shift: boolean().strict().required().meta({ expected: 'true or false' }),
+  }),
+  adjust: strictObject({ ...fact, adjustment: laterField('an adjustment').required() }),
+  withdraw: strictObject({ ...fact, adjustment: idField('the id of an adjustment').required() }),
   equipment: strictObject({
     ...fact,
     place: idField('a place').required(),
@@ -87,6 +111,7 @@ export const factShapes = {
 
 export const sessionLogShape = strictObject({
   ...entry,
+  enrolment: idField('an enrolment’s id; may be left out where there is one'),
   position: wholeField('a position in the plan', 1, 1000).required(),
   attempt: wholeField('an attempt', 1, 20),
   ordinal: wholeField('1st, 2nd … session of its day', 1, 9),

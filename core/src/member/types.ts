@@ -1,8 +1,9 @@
 import type { FormulaKind } from '../maxes/registry.ts'
 import type { Lift } from '../library/index.ts'
 import type { Rung } from '../explain/rung.ts'
-import type { Id, Span } from '../template/types.ts'
-import type { Day, Fixed, Load, Rack, Unit } from '../units/index.ts'
+import type { Change } from '../adjustments/registry.ts'
+import type { Adjustment, GroupPart, Id, Span } from '../template/types.ts'
+import type { Day, Fixed, Load, Rack, Step, Unit, Way } from '../units/index.ts'
 
 /** A person in one gym, as the planner sees them: dated facts and logs, in any order of arrival. */
 export type Member = { facts: Fact[]; logs: SessionLog[] }
@@ -28,6 +29,13 @@ export type FactBody =
   | { kind: 'home'; place: Id }
   /** What a place has: barbells and plates, one rack a unit; dumbbells and stacks where they are listed. */
   | { kind: 'equipment'; place: Id; racks: Rack[]; fixed?: Fixed[] }
+  /** A test day, and on what day it is; a later entry moves it from the day that it acts. */
+  | { kind: 'test'; on: Day }
+  /** The next week that begins is light, in these ways; on the member's own clock `shift` puts it in before the next one. */
+  | { kind: 'light'; changes: Change[]; shift: boolean }
+  /** A change of the member's own, applied last, until it is withdrawn. */
+  | { kind: 'adjust'; adjustment: Adjustment }
+  | { kind: 'withdraw'; adjustment: Id }
 
 /** A max in force: tested as a single, or an estimate that somebody accepted, with the set it came from. */
 export type MaxFact = {
@@ -35,14 +43,21 @@ export type MaxFact = {
   load: Load
   reps: number
   how: 'tested' | 'accepted estimate'
+  /** Somebody took it although it is lower than the max in force; without it a lower test is a proposal. */
+  accepted?: true
   formula?: FormulaKind
 } & Lift
 
 export type Enrolment = {
   id: Id
-  /** Which version from which day; a session is planned under the segment of its day. */
-  segments: { from: Day; version: Id }[]
+  /** Weeks end when their places are done, or on their dates. A test day needs dates. */
+  clock?: 'own' | 'calendar'
+  /** In order. The first one's day is the first day of the plan. */
+  segments: Segment[]
 }
+
+/** A version and a track, in force from a day: with the next plan week that begins, or with the next session. */
+export type Segment = { from: Day; version: Id; track?: Id; begins?: 'week' | 'session' }
 
 /** One session as it was trained. Its id is made of enrolment, place and attempt, so that two phones make one session. */
 export type SessionLog = Entry & {
@@ -80,8 +95,18 @@ export type Shown = {
   format: 1
   engine: string
   version: Id
-  at: { phase: Id; week: number; phaseWeek: number; inWeek: number }
+  at: ShownAt
   slots: Record<Id, ShownSlot>
+}
+
+/** Where in the plan a session stood when it was shown. */
+export type ShownAt = {
+  phase: Id
+  week: number
+  phaseWeek: number
+  inWeek: number
+  session: Id
+  toTest?: number
 }
 
 export type ShownSlot = Lift & { light?: true; groups: ShownGroup[] }
@@ -92,6 +117,7 @@ export type ShownGroup = {
   sets: number
   reps: Span
   plus?: 'last'
+  part?: GroupPart
   rir?: number
   rest?: number
   target: Load | null
@@ -102,10 +128,15 @@ export type ShownGroup = {
   side?: number[]
   /** A load was to be given, and what it is based on is missing. */
   missing?: true
-  /** Less than meant for want of plates: neither step nor miss. */
+  /** Less than meant for want of plates, or by a change of the member's own: neither step nor miss. */
   short?: true
+  /** How the load follows what is lifted today. */
+  today?: Today
   why: Rung[]
 }
+
+/** A load that follows today's top set: a percent of it, or a fixed drop below it, rounded in a way. */
+export type Today = { percent: number; drop?: Step; slot?: Id; group?: Id; way: Way }
 
 export const sessionLogId = (enrolment: Id, position: number, attempt: number): Id =>
   `${enrolment}:${position}:${attempt}`

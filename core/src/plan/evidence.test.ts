@@ -1,6 +1,8 @@
 import { describe, expect, test } from '@jest/globals'
+import type { Lift } from '../library/index.ts'
 import { resolve, type Fact, type SessionLog } from '../member/index.ts'
 import { learnFact, learnSession, maxFor, noEvidence, type Evidence } from './evidence.ts'
+import { proposalsOf } from './proposals.ts'
 import { timeline } from './timeline.ts'
 
 const kg = (value: number) => ({ value, unit: 'kg' as const })
@@ -40,20 +42,33 @@ const session = (date: string, reps: number[], load = 80): SessionLog => ({
   })),
 })
 
+const inForce = (known: Evidence, lift: Lift) => maxFor(known, lift, { use: 'newest' }, '2026-04-01')
+
 describe('the max in force', () => {
-  test('is the newest one, not the heaviest', () => {
-    expect(maxFor(after(max('a', '2026-01-05', 100), max('b', '2026-02-05', 95)), squat)?.load).toEqual(
-      kg(95),
+  test('is the newest one that was accepted, not the heaviest; a lower test waits to be accepted', () => {
+    const lower = (change: Partial<Fact>) =>
+      after(max('a', '2026-01-05', 100), max('b', '2026-02-05', 95, change))
+    expect(inForce(lower({}), squat)?.load).toEqual(kg(100))
+    expect(proposalsOf(lower({}))).toMatchObject([{ lift: 'backSquat', load: kg(95), how: 'lower test' }])
+    expect(inForce(lower({ accepted: true } as Partial<Fact>), squat)?.load).toEqual(kg(95))
+    expect(proposalsOf(lower({ accepted: true } as Partial<Fact>))).toEqual([])
+  })
+  test('may be the best of the last weeks, and the newest where those hold none', () => {
+    const known = after(
+      max('a', '2026-01-05', 110),
+      max('b', '2026-03-05', 95, { accepted: true } as Partial<Fact>),
     )
+    const best = (weeks: number) => maxFor(known, squat, { use: 'best', weeks }, '2026-03-30')?.load
+    expect([best(12), best(4), best(1)]).toEqual([kg(110), kg(95), kg(95)])
   })
   test('is not changed by one that is entered late and dated before it', () => {
-    expect(maxFor(after(max('a', '2026-02-05', 100), max('b', '2026-01-05', 120)), squat)?.load).toEqual(
+    expect(inForce(after(max('a', '2026-02-05', 100), max('b', '2026-01-05', 120)), squat)?.load).toEqual(
       kg(100),
     )
   })
   test('of a set is its estimate by its own formula, and keeps the set', () => {
     const given = max('a', '2026-01-05', 100, { reps: 5, how: 'accepted estimate', formula: 'brzycki' })
-    expect(maxFor(after(given), squat)).toEqual({
+    expect(inForce(after(given), squat)).toEqual({
       load: kg(112.5),
       date: '2026-01-05',
       how: 'accepted estimate',
@@ -66,7 +81,7 @@ describe('the max in force', () => {
       max('a', '2026-01-05', 100),
       max('b', '2026-01-06', 90, { variant: 'paused' } as Partial<Fact>),
     )
-    expect([maxFor(known, squat)?.load, maxFor(known, paused)?.load]).toEqual([kg(100), kg(90)])
+    expect([inForce(known, squat)?.load, inForce(known, paused)?.load]).toEqual([kg(100), kg(90)])
   })
 })
 
@@ -85,7 +100,7 @@ describe('a session', () => {
       date: '2026-03-02',
       from: { load: kg(80), reps: 6 },
     })
-    expect(maxFor(known, squat)?.load).toEqual(kg(90))
+    expect(inForce(known, squat)?.load).toEqual(kg(90))
   })
   test('of a light week, of no reps or of very many gives no estimate', () => {
     const light: SessionLog = {
@@ -94,7 +109,7 @@ describe('a session', () => {
         format: 1,
         engine: 'x',
         version: 'v',
-        at: { phase: 'p', week: 1, phaseWeek: 1, inWeek: 1 },
+        at: { phase: 'p', week: 1, phaseWeek: 1, inWeek: 1, session: 'd' },
         slots: { s: { ...squat, light: true, groups: [] } },
       },
     }

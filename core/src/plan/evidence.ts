@@ -2,9 +2,18 @@ import { liftKey, type Lift } from '../library/index.ts'
 import type { MaxInForce } from '../loads/source.ts'
 import { estimate } from '../maxes/estimate.ts'
 import { defaultFormula } from '../maxes/registry.ts'
+import type { Change } from '../adjustments/registry.ts'
 import type { Fact, MaxFact, SessionLog, SetLog } from '../member/types.ts'
-import type { Id } from '../template/types.ts'
-import { compareLoads, type Day, type Fixed, type Load, type Rack, type Unit } from '../units/index.ts'
+import type { Adjustment, Id, MaxPolicy } from '../template/types.ts'
+import {
+  addDays,
+  compareLoads,
+  type Day,
+  type Fixed,
+  type Load,
+  type Rack,
+  type Unit,
+} from '../units/index.ts'
 
 /**
  * What is known of a member on a day, folded from facts and logs alone: it knows no template, so two programs share one
@@ -14,9 +23,17 @@ export type Evidence = {
   unit: Unit
   home: Id
   equipment: Record<Id, Equipment>
-  maxes: Record<string, MaxInForce>
+  /** Accepted maxes of each lift, by date; of one date the later entry last. */
+  maxes: Record<string, MaxInForce[]>
   last: Record<string, LastTime>
   estimates: Record<string, EstimateSeen>
+  /** Tests lower than the max in force, which nobody has accepted. */
+  lower: Record<string, MaxInForce>
+  testDay: Day | null
+  /** Light weeks that the member has asked for. */
+  lights: { id: Id; from: Day; changes: Change[]; shift: boolean }[]
+  /** The member's own changes that are not withdrawn. */
+  own: Adjustment[]
 }
 
 /** What a place has: one rack a unit, and what comes in fixed loads. */
@@ -35,6 +52,10 @@ export const noEvidence: Evidence = {
   maxes: {},
   last: {},
   estimates: {},
+  lower: {},
+  testDay: null,
+  lights: [],
+  own: [],
 }
 
 export function learnFact(known: Evidence, fact: Fact): Evidence {
@@ -48,20 +69,39 @@ export function learnFact(known: Evidence, fact: Fact): Evidence {
         ...known,
         equipment: { ...known.equipment, [fact.place]: { racks: fact.racks, fixed: fact.fixed } },
       }
+    case 'test':
+      return { ...known, testDay: fact.on }
+    case 'light': {
+      const { id, actsFrom, changes, shift } = fact
+      return { ...known, lights: [...known.lights, { id, from: actsFrom, changes, shift }] }
+    }
+    case 'adjust': {
+      const others = known.own.filter(({ id }) => id !== fact.adjustment.id)
+      return { ...known, own: [...others, fact.adjustment] }
+    }
+    case 'withdraw':
+      return { ...known, own: known.own.filter(({ id }) => id !== fact.adjustment) }
     case 'max':
-      return learnMax(known, fact, fact.date)
+      return learnMax(known, fact)
   }
 }
 
-/** The newest accepted max is in force; one that is dated before it (entered late) changes nothing. */
-function learnMax(known: Evidence, fact: MaxFact, date: Day): Evidence {
+/** An accepted max takes its place by its date. A test that is lower than the max in force waits until somebody accepts it. */
+function learnMax(known: Evidence, fact: MaxFact & { date: Day }): Evidence {
   const key = liftKey(fact)
-  const had = known.maxes[key]
+  const { date, how } = fact
   const load = maxOf(fact)
-  if (!load || (had && had.date > date)) return known
+  if (!load) return known
   const from =
     fact.reps > 1 ? { load: fact.load, reps: fact.reps, formula: fact.formula ?? defaultFormula } : undefined
-  return { ...known, maxes: { ...known.maxes, [key]: { load, date, how: fact.how, ...(from && { from }) } } }
+  const max: MaxInForce = { load, date, how, ...(from && { from }) }
+  const had = known.maxes[key] ?? []
+  const newest = had[had.length - 1]
+  const isLower = how === 'tested' && newest && date >= newest.date && compareLoads(load, newest.load) < 0
+  if (isLower && !fact.accepted) return { ...known, lower: { ...known.lower, [key]: max } }
+  const at = had.findLastIndex((one) => one.date <= date) + 1
+  const { [key]: _, ...lower } = known.lower
+  return { ...known, lower, maxes: { ...known.maxes, [key]: [...had.slice(0, at), max, ...had.slice(at)] } }
 }
 
 /** The one-rep max that a fact states, or null where its set gives none. */
@@ -76,12 +116,18 @@ export function learnSession(known: Evidence, log: SessionLog): Evidence {
   const last = { ...known.last }
   const estimates = { ...known.estimates }
   for (const [key, sets] of lifts) {
-    last[key] = { date: log.date, sets: sets.map(({ load, reps = 0, rir }) => ({ load, reps, rir })) }
+    last[key] = { date: log.date, sets: sets.map(lastSet) }
     const best = bestEstimate(sets, log)
     if (best) estimates[key] = best
   }
   return { ...known, last, estimates }
 }
+
+const lastSet = ({ load, reps = 0, rir }: SetLog): LastTime['sets'][number] => ({
+  ...(load && { load }),
+  reps,
+  ...(rir !== undefined && { rir }),
+})
 
 /** Done, with at least one rep: a done set of zero reps counts as not done until somebody says what it was. */
 export const isDone = (set: SetLog): boolean => set.state === 'done' && set.reps !== 0
@@ -97,4 +143,13 @@ function bestEstimate(sets: SetLog[], log: SessionLog): EstimateSeen | null {
   return best
 }
 
-export const maxFor = (known: Evidence, lift: Lift): MaxInForce | null => known.maxes[liftKey(lift)] ?? null
+/** The max that percents read on a day: the newest accepted one, or the best of the last weeks. */
+export function maxFor(known: Evidence, lift: Lift, policy: MaxPolicy, day: Day): MaxInForce | null {
+  const accepted = known.maxes[liftKey(lift)]
+  const newest = accepted?.[accepted.length - 1] ?? null
+  if (!accepted || policy.use === 'newest') return newest
+  const since = addDays(day, -7 * policy.weeks)
+  return accepted
+    .filter(({ date }) => date >= since)
+    .reduce((best, one) => (best && compareLoads(best.load, one.load) > 0 ? best : one), newest)
+}

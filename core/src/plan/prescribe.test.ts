@@ -232,7 +232,7 @@ describe('maxes and versions', () => {
       { facts: both, logs: [] },
       enrolments,
       { v: template() },
-      { today: day, through: 'week' },
+      { today: day, through: 'near' },
     )
     expect(Object.values(plans).map((made) => line(made, 1))).toEqual(['4 × 5 @ 80 kg', '4 × 5 @ 80 kg'])
   })
@@ -256,20 +256,20 @@ describe('maxes and versions', () => {
         { facts: both, logs: [] },
         [enrolment],
         { v: template(), w: heavier },
-        { today, through: 'week' },
+        { today, through: 'near' },
       ).plans.e as Plan
     expect([line(on('2026-03-08'), 1), line(on('2026-03-09'), 1)]).toEqual(['4 × 5 @ 80 kg', '4 × 5 @ 90 kg'])
   })
 
-  test('the week that is running is the whole of a plan through the week', () => {
+  test('a near plan is the week that is running and the one after', () => {
     const enrolment = { id: 'e', segments: [{ from: day, version: 'v' }] }
     const { plans } = planMember(
       { facts: both, logs: [] },
       [enrolment],
       { v: template() },
-      { today: day, through: 'week' },
+      { today: day, through: 'near' },
     )
-    expect(plans.e?.weeks.map(({ week }) => week)).toEqual([1])
+    expect(plans.e?.weeks.map(({ week }) => week)).toEqual([1, 2])
     expect(plans.e?.lastWeek).toBe(3)
   })
 })

@@ -1,41 +1,94 @@
+import { actsOn } from '../adjustments/where.ts'
 import { hasPlace, type Place } from '../calendar/places.ts'
 import type { Rung } from '../explain/rung.ts'
-import { liftKey } from '../library/index.ts'
-import type { Adjustment, Id, Slot, Template } from '../template/types.ts'
-import { rowsKey, type FoldState } from './state.ts'
+import type { Id, RowClock, Slot, Template } from '../template/types.ts'
+import { isLight, type Authored } from './changes.ts'
+import { rowsKey, type FoldState, type RowsTrained } from './state.ts'
+
+/** Which row a slot reads at a place, counted from 0, by the clock that its rows are on. */
+export function rowAt(
+  template: Template,
+  state: FoldState,
+  place: Place,
+  id: Id,
+  slot: Slot,
+  changes: Authored[],
+): number {
+  const count = slot.rows[place.phase.id]?.length ?? 0
+  if (count <= 1) return 0
+  return byClock[slot.by]({ template, state, place, id, slot, changes, count })
+}
+
+type Asked = {
+  template: Template
+  state: FoldState
+  place: Place
+  id: Id
+  slot: Slot
+  changes: Authored[]
+  count: number
+}
+
+const byClock: Record<RowClock, (asked: Asked) => number> = {
+  week: rowByWeek,
+  exposure: ({ state, place, id, count }) => (state.exposures[rowsKey(place.phase.id, id)] ?? 0) % count,
+  place: ({ place, count }) => (place.inWeek - 1) % count,
+  toTest: ({ place, count }) => Math.max(0, count - 1 - (place.toTest ?? 0)),
+}
 
 /**
- * Which row by week a slot reads at a place, from 0. The week's own row is read only if the row before it was trained, was
- * a light week, had no place for this slot, or missed weeks are dropped; otherwise the row after the last one trained. So
- * a load does not rise because the calendar moved although the week was missed.
+ * The week's own row is read only if the row before it was trained, was a light week, had no place for this slot, or missed
+ * weeks are dropped; otherwise the row after the last one trained. So a load does not rise because the calendar moved
+ * although the week was missed.
  */
-export function rowAt(template: Template, state: FoldState, place: Place, id: Id, slot: Slot): number {
-  const row = place.phaseWeek - 1
+function rowByWeek({ template, state, place, id, slot, changes, count }: Asked): number {
+  const row = Math.min(place.phaseWeek, count) - 1
   if (row === 0 || template.missed === 'drop') return row
-  const trained = state.rows[rowsKey(place.phase.id, id)] ?? []
-  const before = row - 1
-  if (trained.includes(before) || !hasPlace(place.phase, row, place.session)) return row
-  if (lightAt(place, row, id, slot).length) return row
+  const known = state.rows[rowsKey(place.phase.id, id)]
+  if (known?.week === place.week) return known.row
+  const trained = known ? [...known.before, known.row] : []
+  if (trained.includes(row - 1) || wasLightOrAway(state, place, row, id, slot, changes)) return row
   return trained.length ? Math.min(row, Math.max(...trained) + 1) : 0
 }
 
-/** The rung of a row that is not its week's own: the week before was missed, so the plan waits. */
-export function rowRungs(place: Place, row: number): Rung[] {
-  if (row === place.phaseWeek - 1) return []
+/** Whether a week of the phase, counted from 1, was light for the slot or had no place for it. */
+function wasLightOrAway(
+  { course }: FoldState,
+  { phase, session }: Place,
+  phaseWeek: number,
+  id: Id,
+  slot: Slot,
+  changes: Authored[],
+): boolean {
+  if (course.lightWeeks.includes(`${phase.id}/${phaseWeek}`)) return true
+  const spot = { phase: phase.id, phaseWeek, session, slot: { id, lift: slot } }
+  const acted = changes.filter(({ adjustment }) => adjustment.where.weeks && actsOn(adjustment.where, spot))
+  if (acted.some((one) => isLight(one) || one.adjustment.do.kind === 'drop')) return true
+  return (
+    !changes.some(({ adjustment }) => adjustment.do.kind === 'rotation') &&
+    !hasPlace(phase, phaseWeek, session)
+  )
+}
+
+/** Keeps that a row was trained in a week. */
+export function trainedRow(known: RowsTrained | undefined, row: number, week: number): RowsTrained {
+  if (!known) return { before: [], week, row }
+  if (known.week === week) return known
+  const before = [...new Set([...known.before, week > known.week ? known.row : row])]
+  return week > known.week ? { before, week, row } : { ...known, before }
+}
+
+/** The rung of a row that is not its week's own and says something else: the week before was missed, so the plan waits. */
+export function rowRungs({ by, rows }: Slot, place: Place, row: number): Rung[] {
+  const written = rows[place.phase.id] ?? []
+  const own = Math.min(place.phaseWeek, written.length) - 1
+  if (by !== 'week' || row >= own || JSON.stringify(written[row]) === JSON.stringify(written[own])) return []
   return [{ id: 'row.held', data: { row: row + 1, week: place.phaseWeek } }]
 }
 
 export const rowMessages = {
   'row.held': 'week {row} of the phase, read again in week {week}: the week before was not trained',
-}
-
-/** The light-week adjustments that act on a slot in a week of the phase, counted from 1. */
-export function lightAt(place: Place, phaseWeek: number, id: Id, slot: Slot): Adjustment[] {
-  return place.phase.light.filter(
-    ({ where }) =>
-      where.weeks?.includes(phaseWeek) &&
-      (where.sessions?.includes(place.session) ?? true) &&
-      (where.slots?.includes(id) ?? true) &&
-      (where.lifts?.some((lift) => liftKey(lift) === liftKey(slot)) ?? true),
-  )
+  'row.capped': 'no more than one step above the heaviest trained in this phase, {heaviest}: {load}',
+  'row.cappedFirst':
+    'nothing has been trained in this phase yet: no more than one step above its first row, {heaviest}: {load}',
 }

@@ -61,7 +61,10 @@ describe('letters', () => {
     const template = fixture('a-missing-max', (file) => {
       for (const id of ['press', 'pull']) Object.assign(file.slots[id] ?? {}, { group: 'x' })
     })
-    expect(lettersOf(template, 'd')).toEqual({ squat: 'A', press: 'B1', pull: 'B2', chin: 'C' })
+    const lines = (template.sessions.d?.parts ?? []).flatMap(({ slots }) =>
+      slots.map((id) => ({ id, slot: template.slots[id] ?? {} })),
+    )
+    expect(lettersOf(lines)).toEqual({ squat: 'A', press: 'B1', pull: 'B2', chin: 'C' })
   })
 })
 
@@ -102,7 +105,7 @@ describe('what comes next', () => {
     expect(move).toMatchObject({
       slot: { slot: 'a-squat' },
       then: { name: 'B', week: 1, inWeek: 2 },
-      reason: { id: 'linear.step', data: { date: '2026-03-02' } },
+      reason: { id: 'steady.step', data: { date: '2026-03-02' } },
     })
     expect(move?.then?.groups[0]?.load).toEqual({ value: 62.5, unit: 'kg' })
   })

@@ -1,7 +1,8 @@
-import { placesOf, type Place } from '../calendar/places.ts'
-import type { Id, SetGroup, Template } from '../template/types.ts'
-import { adjust } from './adjust.ts'
-import { lightAt } from './rows.ts'
+import { placesOf, rowOnPaper, type Place } from '../calendar/places.ts'
+import type { GroupDraft } from '../adjustments/change.ts'
+import { changeOf } from '../adjustments/registry.ts'
+import { slotsOf, type Id, type SetGroup, type Template } from '../template/types.ts'
+import { acting, type Authored } from './changes.ts'
 
 /** A week of a template as the season strip draws it. */
 export type WeekSummary = {
@@ -48,20 +49,22 @@ export function seasonOf(template: Template): WeekSummary[] {
 }
 
 function groupsAt(template: Template, place: Place): { sets: number; percent: number | null }[] {
-  const ids = template.sessions[place.session]?.parts.flatMap((part) => part.slots) ?? []
-  return ids.flatMap((id) => {
+  const { phase, phaseWeek, toTest } = place
+  const light = phase.light.map((adjustment): Authored => ({ adjustment, author: 'light', label: 'light' }))
+  const spot = { phase: phase.id, phaseWeek, session: place.session, ...(toTest !== undefined && { toTest }) }
+  const session = template.sessions[place.session]
+  return (session ? slotsOf(session) : []).flatMap((id) => {
     const slot = template.slots[id]
-    const row = slot?.rows[place.phase.id]?.[place.phaseWeek - 1] ?? []
-    const light = slot ? lightAt(place, place.phaseWeek, id, slot) : []
-    return row.map((group) => {
+    if (!slot) return []
+    const changes = acting(light, { ...spot, slot: { id, lift: slot } })
+    return (slot.rows[phase.id]?.[rowOnPaper(slot, place)] ?? []).map((group) => {
       const stated = percentOf(template, group)
-      const draft = adjust(
-        { sets: group.sets, percent: stated?.percent ?? null, scale: 100, rungs: [] },
-        light,
+      const { sets, percent, scale } = changes.reduce<GroupDraft>(
+        (draft, { adjustment: { do: change }, label }) =>
+          changeOf[change.kind].onGroup?.(draft, change, label)?.now ?? draft,
+        { sets: group.sets, percent: stated?.percent ?? null, scale: 100 },
       )
-      const percent =
-        stated && draft.percent !== null ? (draft.percent * draft.scale * stated.of) / 10000 : null
-      return { sets: draft.sets, percent }
+      return { sets, percent: stated && percent !== null ? (percent * scale * stated.of) / 10000 : null }
     })
   })
 }

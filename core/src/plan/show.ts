@@ -1,20 +1,22 @@
 import { engine } from '../engine.ts'
+import { shownFormat } from '../member/shown.ts'
 import type { Shown, ShownSlot } from '../member/types.ts'
 import type { Id } from '../template/types.ts'
 import type { Plan, PlannedSession } from './types.ts'
 
 /** The snapshot of a session as it stands on the screen: stored when it is started, and what it is judged by ever after. */
 export function snapshot(plan: Plan, position: number): Shown | null {
-  for (const { phase, week, phaseWeek, places } of plan.weeks) {
+  for (const { phase, week, phaseWeek, toTest, version, places } of plan.weeks) {
     const session = places.find((place) => place.position === position)
     if (!session) continue
-    const at = { phase, week, phaseWeek, inWeek: session.inWeek }
-    return { format: 1, engine, version: plan.version, at, slots: slotsOf(session) }
+    const { inWeek, session: id } = session
+    const at = { phase, week, phaseWeek, inWeek, session: id, ...(toTest !== undefined && { toTest }) }
+    return { format: shownFormat, engine, version, at, slots: shownSlots(session) }
   }
   return null
 }
 
-function slotsOf(session: PlannedSession): Record<Id, ShownSlot> {
+function shownSlots(session: PlannedSession): Record<Id, ShownSlot> {
   return Object.fromEntries(
     session.slots.map(({ slot, exercise, variant, light, groups }) => [
       slot,

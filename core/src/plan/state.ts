@@ -1,22 +1,67 @@
-import type { Lift } from '../library/index.ts'
-import { liftKey } from '../library/index.ts'
+import { startCourse, type Course } from '../calendar/course.ts'
+import { liftKey, type Lift } from '../library/index.ts'
+import type { RuleKind } from '../progressions/registry.ts'
+import type { LastExposure } from '../progressions/rule.ts'
+import type { Run } from '../signs/sign.ts'
 import type { Id } from '../template/types.ts'
-import type { Day } from '../units/index.ts'
+import type { Day, Load } from '../units/index.ts'
 
 /**
- * The state of one enrolment between two sessions: small plain JSON, never changed in place. It holds what cannot be read
- * off the logs of a single session; everything shown is computed from it.
+ * The state of one enrolment between two sessions: small plain JSON that holds what cannot be read off the logs of a single
+ * session; everything shown is computed from it. Its maps are written in place while a fold runs: `copyState` parts two
+ * futures of one past. What the maps hold is never changed, only replaced.
  */
 export type FoldState = {
-  /** What became of each place that is taken, by position. */
-  places: Record<number, 'trained' | 'skipped'>
-  /** The rule's state by progression and lift: loads do not carry from one exercise to another. */
-  progressions: Record<string, { stage: Id; exposures: number; last: Day | null; state: object }>
-  /** Rows by week that each slot has trained, by phase and slot; rows count from 0. */
-  rows: Record<string, number[]>
+  course: Course
+  /** By progression and lift: loads do not carry from one exercise to another. */
+  progressions: Record<string, Running>
+  /** Rows by week that each slot has trained, by phase and slot. */
+  rows: Record<string, RowsTrained>
+  /** Exposures of each slot, by phase and slot. */
+  exposures: Record<string, number>
+  /** The heaviest load trained, by phase and slot, where rows are counted back from a test day. */
+  heaviest: Record<string, Load>
+  /** The load on the bar in each role of a progression, when it was last trained, and when last in a light week. */
+  roles: Record<string, { normal?: RoleLoad; light?: RoleLoad }>
+  lastDay: Day | null
+  /** The plan's week in which the member came back after an absence. */
+  backWeek: number | null
 }
 
-export const startState: FoldState = { places: {}, progressions: {}, rows: {} }
+/** Rows, from 0: those of earlier weeks, and the one of the latest week, in which every place reads the same. */
+export type RowsTrained = { before: number[]; week: number; row: number }
+
+/** A progression at work on a lift. Without a state it starts when it is next asked. */
+export type Running = {
+  stage: Id
+  rule: RuleKind
+  run: Run
+  /** What it ended on under the stage or rule before. */
+  last: LastExposure | null
+  state: object | null
+}
+
+export type RoleLoad = { load: Load; date: Day | null; week: number }
+
+export const startState = (from: Day): FoldState => ({
+  course: startCourse(from),
+  progressions: {},
+  rows: {},
+  exposures: {},
+  heaviest: {},
+  roles: {},
+  lastDay: null,
+  backWeek: null,
+})
+
+export const copyState = (state: FoldState): FoldState => ({
+  ...state,
+  progressions: { ...state.progressions },
+  rows: { ...state.rows },
+  exposures: { ...state.exposures },
+  heaviest: { ...state.heaviest },
+  roles: { ...state.roles },
+})
 
 export const progressionKey = (progression: Id, lift: Lift): string => `${progression}/${liftKey(lift)}`
 export const rowsKey = (phase: Id, slot: Id): string => `${phase}/${slot}`

@@ -10,19 +10,27 @@ export type Verdict = 'hit' | 'miss' | 'skip' | 'light' | 'not comparable'
 /**
  * Compares the prescribed sets, in order, with what was shown. A hit meets every one; a miss was attempted and fell
  * short; nothing attempted is a skip; zero reps in a set that is not marked failed counts as not done. Extra sets count
- * for nothing here. Less because of plates, or another lift than the one shown, is not comparable.
+ * for nothing here. Less because of plates, or another lift than the one shown, is not comparable. `sets` are the slot's, by number.
  */
 export function judge(lift: Lift, groups: ShownGroup[], sets: SetLog[], light: boolean): Verdict {
-  const asked = groups.flatMap((group) => Array.from({ length: group.sets }, () => group))
-  const byNumber = new Map(sets.map((set) => [set.n, set]))
-  const own = asked.map((group, i) => ({ group, set: byNumber.get(i + 1) }))
-  const attempted = sets.some((set) => isDone(set) || set.state === 'failed')
-  if (!attempted) return 'skip'
+  if (!sets.some((set) => isDone(set) || set.state === 'failed')) return 'skip'
   if (light) return 'light'
-  if (sets.some((set) => liftKey(set) !== liftKey(lift))) return 'not comparable'
+  const key = liftKey(lift)
+  if (sets.some((set) => liftKey(set) !== key)) return 'not comparable'
   if (groups.some(({ missing, short }) => missing || short)) return 'not comparable'
-  return own.every(({ group, set }) => meets(group, set)) ? 'hit' : 'miss'
+  let n = 0
+  for (const group of groups) {
+    for (let i = 0; i < group.sets; i++) {
+      n += 1
+      if (!meets(group, setOf(sets, n))) return 'miss'
+    }
+  }
+  return 'hit'
 }
+
+/** The set of a number: most often the one at its place. */
+const setOf = (sets: SetLog[], n: number): SetLog | undefined =>
+  sets[n - 1]?.n === n ? sets[n - 1] : sets.find((set) => set.n === n)
 
 function meets({ reps, load }: ShownGroup, set: SetLog | undefined): boolean {
   if (!set || !isDone(set) || (set.reps ?? 0) < lowest(reps)) return false

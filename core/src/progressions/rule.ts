@@ -2,10 +2,21 @@ import type { ObjectSchema } from 'yup'
 import type { Messages, Rung } from '../explain/rung.ts'
 import type { Lift } from '../library/index.ts'
 import type { MaxInForce, Need } from '../loads/source.ts'
+import type { Span } from '../template/types.ts'
 import type { Load, Unit } from '../units/index.ts'
 
 /** What a rule may know when it starts on a lift. */
-export type Starting = { lift: Lift; max: MaxInForce | null; unit: Unit }
+export type Starting = {
+  lift: Lift
+  max: MaxInForce | null
+  unit: Unit
+  /** What a track makes of a first load, in percent, with the rungs that say so. A running load is never scaled. */
+  first: { scale: number; rungs: Rung[] }
+  /** Where the lift stood under another stage or another rule, if it comes from one. Never that rule's own state. */
+  last: LastExposure | null
+}
+
+export type LastExposure = { date: string | null; load: Load }
 
 /** What a rule is told after a session in which its lift was trained. */
 export type Exposure = {
@@ -14,12 +25,18 @@ export type Exposure = {
   role: string
   /** `hold`: done, but at a load that proves neither a step nor a miss. */
   verdict: 'hit' | 'miss' | 'hold'
-  /** The load that the exposure counts for, before rounding. */
-  target: Load
+  /** The load that the exposure counts for, before rounding; null where the slot was given none. */
+  target: Load | null
+  /** Reps asked of each set, and those done, set by set as prescribed; nothing done yet in an exposure still to come. */
+  asked: Span
+  reps: number[]
 }
 
 /** Things of the member's that a rule needs for numbers: their unit, and the nearest load they can make at home. */
 export type Hand = { unit: Unit; land(load: Load): Load }
+
+/** What a rule asks: a load, or sets beside those that are written. */
+export type Asks = { load?: Load; moreSets?: number; rungs: Rung[] }
 
 /**
  * A progression rule: it turns what was logged into what comes next. One file a rule, file name = export = the `kind`
@@ -34,23 +51,28 @@ export type Rule<P, S> = {
   /** Whether it steps from what was asked or from what was done. */
   from: 'asked' | 'done'
   roles: readonly string[]
-  writes: readonly ('load' | 'reps' | 'sets' | 'rest')[]
+  /** Roles that belong to it and move nothing. */
+  quiet?: readonly string[]
+  writes: readonly ('load' | 'sets')[]
   params: ObjectSchema<P & object>
   sentence(params: P): string
   start(known: Starting, params: P): S | Need
   next(state: S, exposure: Exposure, params: P, hand: Hand): S
-  ask(state: S, role: string, params: P): { load: Load; rungs: Rung[] }
+  ask(state: S, role: string, params: P): Asks
   messages: Messages
   examples: Example<P>[]
 }
 
-/** A worked check: the loads asked before each session and after the last, for a row of verdicts. */
+/** A worked check: what is asked before each exposure and after the last, as loads, or as sets where the rule writes those. */
 export type Example<P> = {
   say: string
   params: P
   max: Load | null
-  verdicts: Exposure['verdict'][]
+  /** A verdict, or the reps of each set with the verdict that they earn. */
+  exposures: (Exposure['verdict'] | { verdict: Exposure['verdict']; reps: number[] })[]
   asked: number[]
+  role?: string
+  span?: Span
 }
 
 export const defineRule = <P, S>(rule: Rule<P, S>): Rule<P, S> => rule

@@ -18,6 +18,10 @@ export const wholeField = (what: string, from: number, to: number) =>
 export const percentField = () =>
   number().strict().moreThan(0).max(150).meta({ expected: 'a percent above 0, at most 150' })
 
+/** How much a cut takes off, in percent. */
+export const percentOffField = () =>
+  number().strict().min(1).max(50).meta({ expected: 'a percent from 1 to 50' })
+
 /** Ids are keys of plain objects, so the names that every object has already are none. */
 export const isId = (text: unknown): text is string =>
   typeof text === 'string' && /^[\w.:-]{1,80}$/.test(text) && !(text in Object.prototype)

@@ -1,4 +1,5 @@
-import { sourceOf, type LoadBasis } from '../loads/registry.ts'
+import { sourceKinds, sourceOf, type LoadBasis } from '../loads/registry.ts'
+import { percentBefore } from '../loads/source.ts'
 import { percentField } from '../reading/index.ts'
 import { limits } from './shape.ts'
 import { formatSpan, type Goal, type SetGroup, type Slot, type Template } from './types.ts'
@@ -64,11 +65,15 @@ function parseGoal(typed: string): TypedCell {
 
 function parseLoad(typed: string, { load }: SetGroup, slot: Slot, template: Template): TypedCell {
   const basis = readBasis(typed, load, template)
-  if (!basis) return { error: 'Load: 75% or 75% TM, "rule" or "80% rule", "free", or "none".' }
+  if (!basis)
+    return {
+      error:
+        'Load: 75%, 75% TM or 90% 5RM, "rule" or "80% rule", 90% top or "top -20kg/40lb", "80% volume" for another day’s load, "free", or "none".',
+    }
   if ('percent' in basis && basis.percent !== undefined && !percentField().isValidSync(basis.percent)) {
     return { error: `A percent is above 0 and at most 150, not ${basis.percent}.` }
   }
-  if (basis.of === 'progression' && !slot.follows)
+  if ((basis.of === 'progression' || basis.of === 'role') && !slot.follows.length)
     return { error: 'This slot follows no progression: give it a percent.' }
   if (basis.of === 'trainingMax' && template.trainingMax === undefined)
     return { error: 'This template states no training max.' }
@@ -76,17 +81,14 @@ function parseLoad(typed: string, { load }: SetGroup, slot: Slot, template: Temp
 }
 
 function readBasis(typed: string, now: LoadBasis, template: Template): LoadBasis | null {
-  if (typed === 'free') return { of: 'free' }
-  if (typed === 'none' || typed === 'no load') return { of: 'none' }
-  if (typed === 'rule' || typed === 'by rule') return { of: 'progression' }
-  const match = /^(\d+(?:[.,]\d+)?)\s*%?\s*(tm|rule|of rule|1rm)?$/.exec(typed)
-  if (!match) return null
-  const percent = Number(match[1]?.replace(',', '.'))
-  if (match[2] === 'tm') return { of: 'trainingMax', percent }
-  if (match[2] === '1rm') return { of: 'max', percent }
-  if (match[2]) return { of: 'progression', percent }
-  const of = 'percent' in now ? now.of : template.trainingMax === undefined ? 'max' : 'trainingMax'
-  return { of, percent } as LoadBasis
+  for (const of of sourceKinds) {
+    const params = sourceOf[of].read(typed)
+    if (params) return { of, ...params } as LoadBasis
+  }
+  const percent = percentBefore(typed, /^$/)
+  if (percent === null) return null
+  if ('percent' in now && now.percent !== undefined) return { ...now, percent }
+  return { of: template.trainingMax === undefined ? 'max' : 'trainingMax', percent }
 }
 
 function parseRest(typed: string): TypedCell {

@@ -33,8 +33,7 @@ function check(checker: Checker, draft: Template, command: Command): void {
     case 'addSlot': {
       const path = at('slots', command.slot)
       checker.check(object({ id: idField('a slot’s id').required() }), { id: command.slot }, path)
-      const weeksOf = new Map(draft.phases.map(({ id, weeks }) => [id, weeks]))
-      const slot = readSlot(checker, command.value, path, weeksOf)
+      const slot = readSlot(checker, command.value, path, draft.phases)
       return slot && findSlotEnds(checker, draft, slot, path)
     }
     case 'removeSlot':

@@ -97,7 +97,9 @@ function setParams(
   const stage = progression?.stages.find((one) => one.id === stageId)
   if (!progression || !stage) return gone(`The progression ${id}`)
   if (!same(stage.params, from)) return changed(`The progression ${id}`, stage.params)
-  const stages = progression.stages.map((one) => (one === stage ? { ...stage, params: to } : one))
+  const stages = progression.stages.map((one) =>
+    one === stage ? ({ ...stage, params: to } as typeof stage) : one,
+  )
   return { ...draft, progressions: { ...draft.progressions, [id]: { ...progression, stages } } }
 }
 

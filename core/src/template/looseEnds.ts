@@ -1,24 +1,33 @@
 import { exerciseOf } from '../library/index.ts'
+import { sourceOf } from '../loads/registry.ts'
 import { ruleOf } from '../progressions/registry.ts'
 import { at, type Checker } from '../reading/index.ts'
 import { hasComputedLoad } from './computed.ts'
+import { findCircles } from './circles.ts'
 import { limits } from './shape.ts'
-import type { Id, Slot, Template } from './types.ts'
+import { nominalWeeks, slotsOf, type Id, type Slot, type Template } from './types.ts'
 
-/** Notes every name that leads nowhere, every thing that nothing leads to, and every row that is missing. */
+/**
+ * Notes every name that leads nowhere, every thing that nothing leads to, and every row that is missing. Adjustments are the
+ * exception: one whose target is gone is kept, and the plan says so.
+ */
 export function findLooseEnds(checker: Checker, template: Template): void {
   findPhases(checker, template)
   const sessionOf = findSessions(checker, template)
   for (const [id, slot] of Object.entries(template.slots))
     findSlot(checker, template, id, slot, sessionOf.get(id))
-  const followed = new Set(Object.values(template.slots).map(({ follows }) => follows?.progression))
+  const followed = new Set(
+    Object.values(template.slots).flatMap(({ follows }) => follows.map((f) => f.progression)),
+  )
   for (const id of Object.keys(template.progressions)) {
     if (!followed.has(id))
       checker.add(at('progressions', id), 'a progression that some slot follows', id, 'Remove it.')
   }
+  findCircles(checker, template)
 }
 
-function findPhases(checker: Checker, { phases, sessions }: Template): void {
+function findPhases(checker: Checker, template: Template): void {
+  const { phases, sessions, progressions } = template
   const seen = new Set<Id>()
   phases.forEach((phase, i) => {
     const path = at('phases', i)
@@ -28,21 +37,43 @@ function findPhases(checker: Checker, { phases, sessions }: Template): void {
       if (!sessions[session])
         checker.add(at(at(path, 'rotation'), j), 'a session of this template', session, known(sessions))
     })
-    phase.light.forEach(({ where }, j) => {
-      const place = at(at(at(path, 'light'), j), 'where')
-      where.sessions?.forEach((id, k) => {
-        if (!sessions[id]) checker.add(at(at(place, 'sessions'), k), 'a session of this template', id)
-      })
-    })
+    if (typeof phase.weeks === 'number') return
+    const { progression } = phase.weeks.until
+    if (!progressions[progression])
+      checker.add(
+        at(path, 'weeks.until.progression'),
+        'a progression of this template',
+        progression,
+        known(progressions),
+      )
   })
-  const weeks = phases.reduce((sum, phase) => sum + phase.weeks, 0)
+  const weeks = phases.reduce((sum, phase) => sum + nominalWeeks(phase), 0)
   if (weeks > limits.weeks) checker.add('phases', `at most ${limits.weeks} weeks in all`, weeks)
+  findTestDay(checker, template)
 }
 
-/** Checks the sessions, and returns the session of each slot. */
-function findSessions(checker: Checker, { phases, sessions, slots }: Template): Map<Id, Id> {
+/** What is counted back from a test day needs fixed weeks before it, and weeks that keep to their dates. */
+function findTestDay(checker: Checker, { phases, missed }: Template): void {
+  const test = phases.findIndex(({ ends }) => ends)
+  if (test < 0) return
+  if (test < phases.length - 1)
+    checker.add(at(at('phases', test), 'ends'), 'the last phase', phases[test]?.ends, 'Move it to the end.')
+  if (missed === 'shift' || missed === 'repeat')
+    checker.add('missed', 'hold or drop, since a test day does not move', missed)
+  phases.forEach(({ weeks }, i) => {
+    if (typeof weeks !== 'number')
+      checker.add(at(at('phases', i), 'weeks'), 'a fixed number of weeks before a test day', weeks)
+  })
+}
+
+/** Checks the sessions, and returns the session of each slot; a slot that a track adds stands beside the one it follows. */
+function findSessions(checker: Checker, { phases, sessions, slots, tracks }: Template): Map<Id, Id> {
   const sessionOf = new Map<Id, Id>()
-  const used = new Set(phases.flatMap(({ rotation }) => rotation))
+  const changes = Object.values(tracks).flatMap((track) => track.changes)
+  const used = new Set([
+    ...phases.flatMap(({ rotation }) => rotation),
+    ...changes.flatMap(({ do: change }) => (change.kind === 'rotation' ? change.rotation : [])),
+  ])
   for (const [id, session] of Object.entries(sessions)) {
     if (!used.has(id))
       checker.add(
@@ -51,7 +82,7 @@ function findSessions(checker: Checker, { phases, sessions, slots }: Template): 
         id,
         'Remove it, or add it to one.',
       )
-    const count = session.parts.reduce((sum, part) => sum + part.slots.length, 0)
+    const count = slotsOf(session).length
     if (count > limits.slots) checker.add(at('sessions', id), `at most ${limits.slots} slots`, count)
     session.parts.forEach((part, i) =>
       part.slots.forEach((slot, j) => {
@@ -63,39 +94,52 @@ function findSessions(checker: Checker, { phases, sessions, slots }: Template): 
       }),
     )
   }
+  for (const { do: change } of changes) {
+    const session = change.kind === 'add' ? sessionOf.get(change.after) : undefined
+    if (change.kind === 'add' && session && !sessionOf.has(change.slot)) sessionOf.set(change.slot, session)
+  }
   return sessionOf
 }
 
 function findSlot(checker: Checker, template: Template, id: Id, slot: Slot, session: Id | undefined): void {
   const path = at('slots', id)
   if (session === undefined)
-    checker.add(path, 'a slot that stands in a session', id, 'Add it to one, or remove it.')
+    checker.add(
+      path,
+      'a slot that stands in a session',
+      id,
+      'Add it to one, let a track add it, or remove it.',
+    )
   for (const phase of template.phases) {
     const needs = session !== undefined && phase.rotation.includes(session)
     if (needs && !slot.rows[phase.id])
       checker.add(at(at(path, 'rows'), phase.id), 'rows for this phase', undefined, 'Add them.')
   }
   findSlotEnds(checker, template, slot, path)
-  findUnheard(checker, slot, path)
+  findUnheard(checker, template, slot, path)
+  findOrder(checker, template, id, slot, session)
 }
 
-/** What a slot's progression and loads need of the slot itself and of the template. */
+/** What a slot's progressions and loads need of the slot itself and of the template. */
 export function findSlotEnds(checker: Checker, template: Template, slot: Slot, path: string): void {
-  const progression = slot.follows && template.progressions[slot.follows.progression]
-  if (slot.follows && !progression) {
-    checker.add(
-      at(path, 'follows.progression'),
-      'a progression of this template',
-      slot.follows.progression,
-      known(template.progressions),
-    )
-  }
-  for (const { rule } of progression?.stages ?? []) {
-    const { roles } = ruleOf[rule]
-    const role = slot.follows?.role ?? ''
-    if (!roles.includes(role))
-      checker.add(at(path, 'follows.role'), `a role of ${rule}: ${roles.join(', ')}`, role)
-  }
+  slot.follows.forEach(({ progression: id, role }, i) => {
+    const place = at(at(path, 'follows'), i)
+    const progression = template.progressions[id]
+    if (!progression)
+      checker.add(
+        at(place, 'progression'),
+        'a progression of this template',
+        id,
+        known(template.progressions),
+      )
+    for (const { rule } of progression?.stages ?? []) {
+      const { roles } = ruleOf[rule]
+      for (const one of typeof role === 'string' ? [role] : role.byPlace)
+        if (!roles.includes(one))
+          checker.add(at(place, 'role'), `a role of ${rule}: ${roles.join(', ')}`, one)
+    }
+  })
+  findRivals(checker, template, slot, path)
   if (hasComputedLoad(slot) && exerciseOf(slot).tool === 'body weight') {
     checker.add(
       at(path, 'exercise'),
@@ -104,10 +148,43 @@ export function findSlotEnds(checker: Checker, template: Template, slot: Slot, p
       'Body-weight work takes {"of": "free"} or {"of": "none"}.',
     )
   }
+  if (slot.by === 'toTest' && !slot.capStep)
+    checker.add(
+      at(path, 'capStep'),
+      'the step that rows counted back from a test day may rise by',
+      undefined,
+      'Add it.',
+    )
   findLoadEnds(checker, template, slot, path)
 }
 
+/** Two progressions of one slot must write different things. */
+function findRivals(checker: Checker, { progressions }: Template, { follows }: Slot, path: string): void {
+  const writer = new Map<string, Id>()
+  follows.forEach(({ progression: id }, i) => {
+    const writes = new Set(progressions[id]?.stages.flatMap(({ rule }) => ruleOf[rule].writes))
+    for (const what of writes) {
+      const rival = writer.get(what)
+      if (rival !== undefined)
+        checker.add(
+          at(at(path, 'follows'), i),
+          `a progression that does not write the ${what} too`,
+          id,
+          `"${rival}" writes it: keep one of them.`,
+        )
+      writer.set(what, id)
+    }
+  })
+}
+
 function findLoadEnds(checker: Checker, template: Template, slot: Slot, path: string): void {
+  const givesLoads = slot.follows.some(({ progression, role }) =>
+    template.progressions[progression]?.stages.some(
+      ({ rule }) =>
+        ruleOf[rule].writes.includes('load') &&
+        !(typeof role === 'string' && ruleOf[rule].quiet?.includes(role)),
+    ),
+  )
   for (const [phase, rows] of Object.entries(slot.rows)) {
     rows.forEach((row, i) =>
       row.forEach(({ load }, j) => {
@@ -120,23 +197,72 @@ function findLoadEnds(checker: Checker, template: Template, slot: Slot, path: st
             'Add "trainingMax": 90, say, at the top.',
           )
         }
-        if (load.of === 'progression' && !slot.follows)
-          checker.add(place, 'a slot that follows a progression', load.of, 'Add "follows".')
+        if (load.of === 'progression' && !givesLoads)
+          checker.add(place, 'a slot that follows a progression which gives loads', load.of, 'Add "follows".')
+        const role = sourceOf[load.of].readsRole?.(load)
+        if (role !== undefined && !isFed(template, slot, role)) {
+          const fix = 'Give a slot of the progression this role, or name another.'
+          checker.add(place, 'a role that some slot trains', role, fix)
+        }
+        const reads = sourceOf[load.of].reads?.(load)
+        if (!reads) return
+        const { slot: other, group } = reads
+        const read = other === undefined ? slot : template.slots[other]
+        if (!read) checker.add(`${place}.slot`, 'a slot of this template', other, known(template.slots))
+        else if (group !== undefined && !groupsOf(read).has(group))
+          checker.add(`${place}.group`, `a group of that slot: ${[...groupsOf(read)].join(', ')}`, group)
+        else if (other === undefined && group === undefined && j === 0)
+          checker.add(place, 'a top set before it', load, 'Put a group before this one, or name a slot.')
       }),
     )
   }
 }
 
-/** A progression that gives a slot no load anywhere would never be heard. */
-function findUnheard(checker: Checker, slot: Slot, path: string): void {
-  const asks = Object.values(slot.rows).flat(2)
-  if (slot.follows && !asks.some(({ load }) => load.of === 'progression')) {
-    checker.add(
-      at(path, 'follows'),
-      'at least one load of the progression',
-      slot.follows.progression,
-      'Write "load": {"of": "progression"}.',
+const groupsOf = (slot: Slot): Set<Id> =>
+  new Set(
+    Object.values(slot.rows)
+      .flat(2)
+      .map(({ id }) => id),
+  )
+
+/** Whether a slot of one of the same progressions has the role. */
+function isFed({ slots }: Template, { follows }: Slot, role: string): boolean {
+  const own = new Set(follows.map(({ progression }) => progression))
+  return Object.values(slots).some((slot) =>
+    slot.follows.some(
+      (one) =>
+        own.has(one.progression) &&
+        (typeof one.role === 'string' ? one.role === role : one.role.byPlace.includes(role)),
+    ),
+  )
+}
+
+/** A progression of loads that gives a slot no load anywhere would never be heard, but in a role that moves nothing. */
+function findUnheard(checker: Checker, { progressions }: Template, slot: Slot, path: string): void {
+  const isHeard = Object.values(slot.rows)
+    .flat(2)
+    .some(({ load }) => load.of === 'progression' || sourceOf[load.of].readsRole)
+  slot.follows.forEach(({ progression }, i) => {
+    const givesLoads = progressions[progression]?.stages.some(({ rule }) =>
+      ruleOf[rule].writes.includes('load'),
     )
+    if (givesLoads && !isHeard) {
+      const fix = 'Write "load": {"of": "progression"}.'
+      checker.add(at(at(path, 'follows'), i), 'at least one load of the progression', progression, fix)
+    }
+  })
+}
+
+/** A load below the top set of another slot needs that slot earlier in the same session. */
+function findOrder(checker: Checker, { sessions, slots }: Template, id: Id, slot: Slot, session?: Id): void {
+  const order = session === undefined || !sessions[session] ? [] : slotsOf(sessions[session])
+  for (const { load } of Object.values(slot.rows).flat(2)) {
+    const { slot: other } = sourceOf[load.of].reads?.(load) ?? {}
+    if (other === undefined || !slots[other] || !order.includes(id)) continue
+    const place = order.indexOf(other)
+    if (place >= 0 && place < order.indexOf(id)) continue
+    checker.add(at('slots', id), 'the slot that its load follows before it in the session', other)
+    return
   }
 }
 

@@ -1,11 +1,12 @@
-import { changeNames, changeOf, type Change, type ChangeName } from '../adjustments/registry.ts'
-import { exerciseIds } from '../library/index.ts'
 import { sourceKinds, sourceOf, type LoadBasis, type SourceKind } from '../loads/registry.ts'
-import { ruleKinds, ruleOf, type RuleKind, type Stage } from '../progressions/registry.ts'
+import { exerciseIds } from '../library/index.ts'
+import { ruleKinds, ruleOf, type RuleKind } from '../progressions/registry.ts'
 import { at, Checker, isId, type Issue } from '../reading/index.ts'
+import { signKinds, signOf, type SignBasis, type SignKind } from '../signs/registry.ts'
 import { findLooseEnds } from './looseEnds.ts'
+import { readAdjustment, readLight } from './readAdjustment.ts'
+import { readKind } from './readKind.ts'
 import {
-  adjustmentShape,
   headShape,
   limits,
   partShape,
@@ -15,19 +16,25 @@ import {
   setGroupShape,
   slotShape,
   stageShape,
-  whereShape,
+  trackShape,
+  untilShape,
+  weeksField,
 } from './shape.ts'
-import type {
-  Adjustment,
-  Id,
-  Part,
-  Phase,
-  Progression,
-  Session,
-  SetGroup,
-  Slot,
-  Template,
-  Where,
+import {
+  rowWeeks,
+  type Adjustment,
+  type Follow,
+  type Id,
+  type Length,
+  type Part,
+  type Phase,
+  type Progression,
+  type RowClock,
+  type Session,
+  type SetGroup,
+  type Slot,
+  type Template,
+  type Track,
 } from './types.ts'
 
 export type ReadTemplate =
@@ -41,19 +48,23 @@ export function readTemplate(input: unknown): ReadTemplate {
   const checker = new Checker()
   const head = checker.check(headShape, input, '')
   if (!head) return { issues: checker.issues }
-  const phases = (head.phases as unknown[]).map((phase, i) => readPhase(checker, phase, at('phases', i)))
-  const weeksOf = new Map(phases.flatMap((phase) => (phase ? [[phase.id, phase.weeks] as const] : [])))
+  const phases = (head.phases as unknown[])
+    .map((phase, i) => readPhase(checker, phase, at('phases', i)))
+    .filter((phase) => phase !== undefined)
   const template: Template = {
     format: 1,
     name: head.name,
     ...(head.note && { note: head.note }),
     ...(head.trainingMax && { trainingMax: head.trainingMax }),
+    maxes: (head.maxes as Template['maxes'] | undefined) ?? { use: 'newest' },
     missed: head.missed ?? 'hold',
+    ...(head.away && { away: head.away }),
     rounding: head.rounding ?? 'nearest',
-    phases: phases.filter((phase) => phase !== undefined),
+    phases,
     sessions: readMap(checker, head.sessions, 'sessions', readSession),
-    slots: readMap(checker, head.slots, 'slots', (c, value, path) => readSlot(c, value, path, weeksOf)),
+    slots: readMap(checker, head.slots, 'slots', (c, value, path) => readSlot(c, value, path, phases)),
     progressions: readMap(checker, head.progressions ?? {}, 'progressions', readProgression),
+    tracks: readMap(checker, head.tracks ?? {}, 'tracks', readTrack, limits.tracks),
   }
   if (!checker.issues.length) findLooseEnds(checker, template)
   return checker.issues.length ? { issues: checker.issues } : { template }
@@ -64,11 +75,12 @@ function readMap<T>(
   value: unknown,
   path: string,
   read: (checker: Checker, value: unknown, path: string) => T | undefined,
+  most = limits.entries,
 ): Record<Id, T> {
   const entries = checker.entries(value, path, `${path} by id`)
-  if (entries.length > limits.entries) checker.add(path, `at most ${limits.entries} ${path}`, entries)
+  if (entries.length > most) checker.add(path, `at most ${most} ${path}`, entries)
   const result: Record<Id, T> = {}
-  for (const [id, piece] of entries.slice(0, limits.entries)) {
+  for (const [id, piece] of entries.slice(0, most)) {
     if (!isId(id)) {
       checker.add(path, 'ids of 1 to 80 letters, digits and - _ . :', id)
       continue
@@ -81,48 +93,43 @@ function readMap<T>(
 
 function readPhase(checker: Checker, value: unknown, path: string): Phase | undefined {
   const phase = checker.check(phaseShape, value, path)
-  if (!phase) return undefined
+  const weeks = phase && readLength(checker, phase.weeks, at(path, 'weeks'))
+  if (!phase || !weeks) return undefined
   const light = ((phase.light ?? []) as unknown[]).map((one, i) =>
-    readLight(checker, one, at(at(path, 'light'), i), phase.weeks),
+    readLight(checker, one, at(at(path, 'light'), i), rowWeeks({ weeks } as Phase)),
   )
   return {
     id: phase.id,
     name: phase.name,
-    weeks: phase.weeks,
+    weeks,
     rotation: phase.rotation as Id[],
     perWeek: phase.perWeek,
     light: light.filter((one) => one !== undefined),
+    ...(phase.ends && { ends: phase.ends }),
   }
 }
 
-function readLight(checker: Checker, value: unknown, path: string, weeks: number): Adjustment | undefined {
-  const piece = checker.check(adjustmentShape, value, path)
-  if (!piece) return undefined
-  const change = readKind<Change>(
-    checker,
-    piece.do,
-    at(path, 'do'),
-    'kind',
-    changeNames,
-    (kind) => changeOf[kind as ChangeName],
+function readLength(checker: Checker, value: unknown, path: string): Length | undefined {
+  if (typeof value !== 'object') return checker.check(weeksField(), value as number, path)
+  const length = checker.check(untilShape, value, path)
+  if (!length) return undefined
+  const { progression, ...sign } = length.until as { progression?: unknown }
+  const until = readSign(checker, sign, at(path, 'until'))
+  if (!isId(progression)) checker.add(at(at(path, 'until'), 'progression'), 'a progression’s id', progression)
+  if (!until || !isId(progression)) return undefined
+  return { least: length.least, most: length.most, until: { ...until, progression } }
+}
+
+const readSign = (checker: Checker, value: unknown, path: string): SignBasis | undefined =>
+  readKind(checker, value, path, 'sign', signKinds, (kind) => signOf[kind as SignKind])
+
+function readTrack(checker: Checker, value: unknown, path: string): Track | undefined {
+  const track = checker.check(trackShape, value, path)
+  if (!track) return undefined
+  const changes = (track.changes as unknown[]).map((one, i) =>
+    readAdjustment(checker, one, at(at(path, 'changes'), i)),
   )
-  const where = checker.check(whereShape, piece.where, at(path, 'where')) as Where | undefined
-  if (!change || !where) return undefined
-  if (!changeOf[change.kind].lightens(change)) {
-    checker.add(
-      at(path, 'do'),
-      'a change that lowers something and raises nothing',
-      change,
-      'A light week is never heavier.',
-    )
-  }
-  if (!where.weeks)
-    checker.add(at(at(path, 'where'), 'weeks'), 'the weeks of the phase that are light', undefined, 'Add it.')
-  where.weeks?.forEach((week, i) => {
-    if (week > weeks)
-      checker.add(at(at(at(path, 'where'), 'weeks'), i), `a week of this phase, 1 to ${weeks}`, week)
-  })
-  return { id: piece.id, do: change, where }
+  return { name: track.name, changes: changes.filter((one): one is Adjustment => one !== undefined) }
 }
 
 function readSession(checker: Checker, value: unknown, path: string): Session | undefined {
@@ -134,34 +141,44 @@ function readSession(checker: Checker, value: unknown, path: string): Session | 
   return { name: session.name, parts: parts.filter((part) => part !== undefined) as Part[] }
 }
 
-export function readSlot(
-  checker: Checker,
-  value: unknown,
-  path: string,
-  weeksOf: Map<Id, number>,
-): Slot | undefined {
+export function readSlot(checker: Checker, value: unknown, path: string, phases: Phase[]): Slot | undefined {
   const slot = checker.check(slotShape, value, path)
   if (!slot) return noteNearName(checker, value, path)
+  const by: RowClock = slot.by ?? 'week'
   const rows: Slot['rows'] = {}
-  for (const [phase, list] of checker.entries(slot.rows, at(path, 'rows'), 'rows by phase id')) {
-    const place = at(at(path, 'rows'), phase)
-    const weeks = weeksOf.get(phase)
-    if (weeks === undefined)
-      checker.add(place, `a phase of this template (${[...weeksOf.keys()].join(', ')})`, phase)
-    else rows[phase] = readRows(checker, list, place, weeks)
+  for (const [id, list] of checker.entries(slot.rows, at(path, 'rows'), 'rows by phase id')) {
+    const place = at(at(path, 'rows'), id)
+    const phase = phases.find((one) => one.id === id)
+    if (!phase) checker.add(place, `a phase of this template (${phases.map((one) => one.id).join(', ')})`, id)
+    else rows[id] = readRows(checker, list, place, by, phase)
   }
-  const { follows, ...rest } = slot
-  const role = follows && { progression: follows.progression, role: follows.role ?? 'main' }
-  return { ...rest, ...(role && { follows: role }), by: 'week', rows } as Slot
+  const follows = ((slot.follows ?? []) as { progression: Id; role?: Follow['role'] }[]).map(
+    ({ progression, role = 'main' }): Follow => ({ progression, role }),
+  )
+  return { ...slot, follows, by, rows } as Slot
 }
 
-function readRows(checker: Checker, value: unknown, path: string, weeks: number): SetGroup[][] {
-  if (!Array.isArray(value) || (value.length !== 1 && value.length !== weeks)) {
-    checker.add(path, `${weeks} rows, one for each week of the phase, or one row for all of them`, value)
+/** Rows by week are written out, one for each week; other rows are as many as there are. */
+function readRows(checker: Checker, value: unknown, path: string, by: RowClock, phase: Phase): SetGroup[][] {
+  const weeks = rowWeeks(phase)
+  const fits: Record<RowClock, (count: number) => boolean> = {
+    week: (count) => count === 1 || count === weeks,
+    exposure: (count) => count <= limits.weeks,
+    place: (count) => count <= phase.perWeek,
+    toTest: (count) => count <= limits.weeks,
+  }
+  const expected: Record<RowClock, string> = {
+    week: `${weeks} rows, one for each week of the phase, or one row for all of them`,
+    exposure: `1 to ${limits.weeks} rows, one for each exposure`,
+    place: `1 to ${phase.perWeek} rows, one for each place of the week`,
+    toTest: `1 to ${limits.weeks} rows, the last one for the week of the test`,
+  }
+  if (!Array.isArray(value) || !value.length || !fits[by](value.length)) {
+    checker.add(path, expected[by], value)
     return []
   }
   const rows = value.map((row, i) => readRow(checker, row, at(path, i)))
-  return rows.length === weeks ? rows : Array.from({ length: weeks }, () => rows[0] ?? [])
+  return by !== 'week' || rows.length === weeks ? rows : Array.from({ length: weeks }, () => rows[0] ?? [])
 }
 
 function readRow(checker: Checker, value: unknown, path: string): SetGroup[] {
@@ -188,37 +205,34 @@ export const readLoad = (checker: Checker, value: unknown, path: string): LoadBa
 function readProgression(checker: Checker, value: unknown, path: string): Progression | undefined {
   const progression = checker.check(progressionShape, value, path)
   if (!progression) return undefined
-  const stages = (progression.stages as unknown[]).flatMap((piece, i) => {
+  const pieces = progression.stages as unknown[]
+  const seen = new Set<Id>()
+  const stages = pieces.flatMap((piece, i) => {
     const place = at(at(path, 'stages'), i)
     const stage = checker.check(stageShape, piece, place)
     if (!stage) return []
+    if (seen.has(stage.id)) checker.add(at(place, 'id'), 'an id that no other stage has', stage.id)
+    seen.add(stage.id)
     const rule = stage.rule as unknown as RuleKind
     if (!ruleKinds.includes(rule)) {
       checker.add(at(place, 'rule'), `one of ${ruleKinds.join(', ')}`, stage.rule)
       return []
     }
+    const isLast = i === pieces.length - 1
+    if (isLast !== (stage.until === undefined)) {
+      const expected = isLast
+        ? 'no sign: the last stage goes on'
+        : 'the sign that ends it: two rules cannot both have a lift'
+      checker.add(at(place, 'until'), expected, stage.until)
+      return []
+    }
+    const until = stage.until && readSign(checker, stage.until, at(place, 'until'))
     const params = checker.check(ruleOf[rule].params, stage.params, at(place, 'params'))
-    return params ? [{ id: stage.id, rule, params } as Stage] : []
+    return params
+      ? [{ id: stage.id, rule, params, ...(until && { until }) } as Progression['stages'][number]]
+      : []
   })
   return { stages }
-}
-
-/** Reads `{"<key>": kind, …params}` against the parameters of that kind. */
-function readKind<T>(
-  checker: Checker,
-  value: unknown,
-  path: string,
-  key: 'of' | 'kind',
-  kinds: readonly string[],
-  unit: (kind: string) => { params: { validateSync(value: unknown, options?: object): unknown } },
-): T | undefined {
-  const { [key]: kind, ...params } = (value ?? {}) as Record<string, unknown>
-  if (typeof kind !== 'string' || !kinds.includes(kind)) {
-    checker.add(at(path, key), `one of ${kinds.join(', ')}`, kind)
-    return undefined
-  }
-  const read = checker.check(unit(kind).params as Parameters<Checker['check']>[0], params, path)
-  return read ? ({ [key]: kind, ...(read as object) } as T) : undefined
 }
 
 /** An unknown exercise is most often a spelling: name the closest one. */

@@ -1,16 +1,19 @@
 import { mixed } from 'yup'
 import {
   choiceField,
+  dayField,
   exerciseField,
   idField,
   laterField,
   listField,
   numberField,
+  stepField,
   strictObject,
   textField,
   wholeField,
 } from '../reading/index.ts'
-import type { Span } from './types.ts'
+import { muscles } from '../library/index.ts'
+import { groupParts, missedPolicies, rowClocks, type Span } from './types.ts'
 
 /**
  * The pieces of template format 1. The reader checks a file against them piece by piece, the JSON Schema is assembled
@@ -24,6 +27,9 @@ export const limits = {
   groups: 12,
   phases: 24,
   light: 20,
+  tracks: 12,
+  changes: 60,
+  stages: 8,
   entries: 400,
 }
 
@@ -34,23 +40,53 @@ export const headShape = strictObject({
   name: textField('the name of the template', 120).required(),
   note: textField('a note', 4000),
   trainingMax: numberField('percent of the 1RM, 50 to 100', 50, 100),
-  missed: choiceField(['hold', 'drop']),
+  maxes: strictObject({
+    use: choiceField(['newest', 'best']).required(),
+    weeks: wholeField('weeks that the best is looked for in', 1, 104),
+  })
+    .default(undefined)
+    .test('fits', '"weeks" with "best" and only with it', (maxes) =>
+      maxes === undefined ? true : (maxes.use === 'best') === (maxes.weeks !== undefined),
+    )
+    .meta({ expected: 'which max percents read' }),
+  missed: choiceField(missedPolicies),
+  away: strictObject({
+    weeks: wholeField('weeks without a session', 1, 52).required(),
+    back: numberField('percent of the load in the first week back, -50 to -1', -50, -1).required(),
+  })
+    .default(undefined)
+    .meta({ expected: 'what a member comes back to' }),
   rounding: choiceField(['nearest', 'down', 'up']),
   phases: listField('phases', limits.phases).required(),
   sessions: laterField('sessions by id').required(),
   slots: laterField('slots by id').required(),
   progressions: laterField('progressions by id'),
+  tracks: laterField('tracks by id'),
 })
 
 export const phaseShape = strictObject({
   id: idField('the phase’s id').required(),
   name: textField('the phase’s name', 80).required(),
-  weeks: wholeField('weeks', 1, limits.weeks).required(),
+  weeks: laterField('a number of weeks, or {"least", "most", "until"}').required(),
   rotation: listField('session ids in the order in which they turn', limits.rotation)
     .of(idField())
     .required(),
   perWeek: wholeField('sessions a week', 1, 14).required(),
   light: listField('light-week adjustments', limits.light, 0),
+  ends: choiceField(['test day']),
+})
+
+export const weeksField = () => wholeField('weeks', 1, limits.weeks).required()
+
+export const untilShape = strictObject({
+  least: wholeField('the least weeks', 1, limits.weeks).required(),
+  most: wholeField('the most weeks', 1, limits.weeks).required(),
+  until: laterField('a sign and the progression that shows it').required(),
+}).test('fits', '"most" at least as many as "least"', ({ least, most }) => most >= least)
+
+export const trackShape = strictObject({
+  name: textField('the track’s name', 60).required(),
+  changes: listField('changes', limits.changes, 0).required(),
 })
 
 export const adjustmentShape = strictObject({
@@ -60,6 +96,14 @@ export const adjustmentShape = strictObject({
 })
 
 export const whereShape = strictObject({
+  phases: listField('phase ids', limits.phases).of(idField()),
+  toTest: listField('weeks to the test day', limits.weeks).of(
+    wholeField('weeks to the test day', 0, limits.weeks),
+  ),
+  days: strictObject({ from: dayField().required(), to: dayField().required() })
+    .default(undefined)
+    .meta({ expected: 'days like {"from": "2026-03-02", "to": "2026-03-08"}' }),
+  muscles: listField('muscles, worked foremost', muscles.length).of(choiceField(muscles)),
   weeks: listField('weeks of the phase', limits.weeks).of(wholeField('a week of the phase', 1, limits.weeks)),
   sessions: listField('session ids', 50).of(idField()),
   slots: listField('slot ids', 200).of(idField()),
@@ -84,13 +128,27 @@ export const slotShape = strictObject({
   variant: textField('a variant', 60),
   group: textField('the letter of a superset', 2),
   note: textField('a note', 500),
-  follows: strictObject({
-    progression: idField('a progression’s id').required(),
-    role: textField('a role of its rule', 40),
-  })
-    .default(undefined)
-    .meta({ expected: 'a progression and a role' }),
-  by: choiceField(['week']),
+  follows: listField('progressions that the slot follows', 4, 0).of(
+    strictObject({
+      progression: idField('a progression’s id').required(),
+      role: mixed<string | { byPlace: string[] }>(isRole).meta({
+        expected: 'a role, or {"byPlace": [role, …]}',
+        json: {
+          oneOf: [
+            { type: 'string' },
+            {
+              type: 'object',
+              properties: { byPlace: { type: 'array', minItems: 1, items: { type: 'string' } } },
+              required: ['byPlace'],
+              additionalProperties: false,
+            },
+          ],
+        },
+      }),
+    }),
+  ),
+  by: choiceField(rowClocks),
+  capStep: stepField(50),
   rows: laterField('rows by phase id').required(),
 })
 
@@ -118,16 +176,18 @@ export const setGroupShape = strictObject({
     .required()
     .meta({ expected: 'a goal like {"reps": 5}' }),
   load: laterField('a load basis like {"of": "max", "percent": 75}').required(),
+  part: choiceField(groupParts),
   rir: wholeField('reps in reserve', 0, 10),
   rest: wholeField('seconds of rest', 0, 1800),
 })
 
-export const progressionShape = strictObject({ stages: listField('stages', 1).required() })
+export const progressionShape = strictObject({ stages: listField('stages', limits.stages).required() })
 
 export const stageShape = strictObject({
   id: idField('the stage’s id').required(),
   rule: laterField('a rule').required(),
   params: laterField('the rule’s parameters').required(),
+  until: laterField('the sign that hands the lift over to the next stage'),
 })
 
 function isSpan(value: unknown): boolean {
@@ -136,4 +196,15 @@ function isSpan(value: unknown): boolean {
   if (typeof value !== 'object' || value === null) return false
   const { from, to, ...rest } = value as { from?: number; to?: number }
   return isCount(from) && isCount(to) && (from as number) < (to as number) && !Object.keys(rest).length
+}
+
+function isRole(value: unknown): value is string | { byPlace: string[] } {
+  if (typeof value === 'string') return value.length > 0
+  const { byPlace, ...rest } = (value ?? {}) as { byPlace?: unknown }
+  return (
+    Array.isArray(byPlace) &&
+    byPlace.length > 0 &&
+    byPlace.every((role) => typeof role === 'string') &&
+    !Object.keys(rest).length
+  )
 }

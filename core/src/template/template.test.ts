@@ -1,4 +1,5 @@
-import { readdirSync, readFileSync } from 'node:fs'
+import { readFileSync } from 'node:fs'
+import { fixtureNames, readFixture } from '../../fixtures/read.ts'
 import { describe, expect, test } from '@jest/globals'
 import fc from 'fast-check'
 import { readMember } from '../member/index.ts'
@@ -80,7 +81,7 @@ describe('reading a template', () => {
       'an unknown load',
       'slots.bench.rows.p.0.0.load.of',
       'moon',
-      'expected one of free, max, none, progression, trainingMax; got "moon".',
+      'expected one of free, max, none, progression, repMax, role, topSet, trainingMax; got "moon".',
     ],
     ['no training max', 'trainingMax', undefined, 'expected a template with "trainingMax"'],
     ['a light week that is heavier', 'phases.0.light.0.do.by', 5, 'A light week is never heavier.'],
@@ -130,7 +131,7 @@ describe('reading a template', () => {
     fc.assert(fc.property(fc.jsonValue(), (value) => expect(readTemplate(value).template).toBeUndefined()))
   })
 
-  test.each(readdirSync(fixtures))('reads what it has read of %s to the same thing', (name) => {
+  test.each(fixtureNames)('reads what it has read of %s to the same thing', (name) => {
     const read = readTemplate(
       JSON.parse(readFileSync(new URL(`${name}/template.json`, fixtures), 'utf8')),
     ).template
@@ -148,23 +149,23 @@ describe('reading a template', () => {
 describe('reading a member', () => {
   const member = (change: Json): Json => ({
     format: 1,
-    enrolment: { start: '2026-03-02' },
+    enrolments: [{ segments: [{ from: '2026-03-02' }] }],
     facts: [],
     ...change,
   })
   const faults = (change: Json) =>
-    (readMember(member(change), template, 'v').issues ?? []).map(formatIssue).join('\n')
+    (readMember(member(change), { v: template }).issues ?? []).map(formatIssue).join('\n')
   const set = { slot: 'bench', n: 1, reps: 5, load: { value: 60, unit: 'kg' } }
   test.each<[string, Json, string]>([
     [
       'a day that does not exist',
-      { enrolment: { start: '2026-02-30' } },
-      'enrolment.start: expected a day like 2026-03-02; got "2026-02-30".',
+      { enrolments: [{ segments: [{ from: '2026-02-30' }] }] },
+      'enrolments[0].segments[0].from: expected a day like 2026-03-02; got "2026-02-30".',
     ],
     [
       'an unknown fact',
       { facts: [{ kind: 'mood', date: '2026-03-02' }] },
-      'facts[0].kind: expected one of max, unit, home, equipment; got "mood".',
+      'facts[0].kind: expected one of max, unit, home, test, light, adjust, withdraw, equipment; got "mood".',
     ],
     [
       'a negative load',
@@ -195,6 +196,21 @@ describe('reading a member', () => {
 })
 
 describe('a cell', () => {
+  const ruled = readFixture('volume-light-and-heavy-day').versions.template as Template
+  const light = ruled.slots['l-squat'] as Template['slots'][string]
+  const lightGroup = light.rows.p?.[0]?.[0] as NonNullable<typeof light.rows.p>[number][number]
+  test.each<[string, unknown]>([
+    ['85% volume', { of: 'role', role: 'volume', percent: 85 }],
+    ['85', { of: 'role', role: 'volume', percent: 85 }],
+    ['90% 5RM', { of: 'repMax', reps: 5, percent: 90 }],
+    ['90% top', { of: 'topSet', percent: 90 }],
+    ['top -20kg/40lb', { of: 'topSet', drop: { kg: 20, lb: 40 } }],
+    ['82,5% 1RM', { of: 'max', percent: 82.5 }],
+    ['by rule', { of: 'progression' }],
+  ])('load of a light day reads "%s"', (text, value) =>
+    expect(parseCell('load', text, lightGroup, light, ruled)).toEqual({ value }),
+  )
+
   const slot = template.slots.bench as Template['slots'][string]
   const group = slot.rows.p?.[0]?.[0] as NonNullable<
     Template['slots'][string]['rows'][string]

@@ -1,8 +1,9 @@
 import type { Change } from '../adjustments/registry.ts'
-import type { Lift } from '../library/index.ts'
+import type { Lift, Muscle } from '../library/index.ts'
 import type { LoadBasis } from '../loads/registry.ts'
 import type { Stage } from '../progressions/registry.ts'
-import type { Way } from '../units/index.ts'
+import type { SignBasis } from '../signs/registry.ts'
+import type { Day, Step, Way } from '../units/index.ts'
 
 /** Minted once, never reused; moving keeps it, copying mints a new one. */
 export type Id = string
@@ -14,40 +15,76 @@ export type Template = {
   note?: string
   /** Percent of the 1RM that a training max is, 50 to 100; needed where a load is based on one. */
   trainingMax?: number
-  /** What a week that was not trained does to rows by week: `hold` reads the row that was missed, `drop` goes on. */
-  missed: 'hold' | 'drop'
+  /** Which accepted max percents read. */
+  maxes: MaxPolicy
+  /** What becomes of a week that ends on its date with places left, and of rows that were not trained. */
+  missed: Missed
+  /** After so many weeks without a session the first week back is lowered by a percent, and is light. */
+  away?: { weeks: number; back: number }
   rounding: Way
   phases: Phase[]
   sessions: Record<Id, Session>
   slots: Record<Id, Slot>
   progressions: Record<Id, Progression>
+  tracks: Record<Id, Track>
 }
+
+/** The newest accepted max, or the best that was accepted in the last `weeks` weeks (the newest where there is none). */
+export type MaxPolicy = { use: 'newest' } | { use: 'best'; weeks: number }
+
+/**
+ * On a calendar: `hold` and `drop` give up the places left, `shift` keeps them in the next week, `repeat` does the whole week
+ * again. Rows by week wait for the row that was missed, except with `drop`, where each week reads its own.
+ */
+export const missedPolicies = ['hold', 'drop', 'shift', 'repeat'] as const
+export type Missed = (typeof missedPolicies)[number]
 
 /** Weeks that hold the next `perWeek` places of a rotation of sessions: A B A, then B A B. */
 export type Phase = {
   id: Id
   name: string
-  weeks: number
+  weeks: Length
   rotation: Id[]
   perWeek: number
   light: Adjustment[]
+  /** The phase lasts until the week of the test day, whenever that is; its rows are counted back from it. */
+  ends?: 'test day'
 }
+
+/** So many weeks; or at least so many, until a sign shows, and never more than `most`. */
+export type Length = number | { least: number; most: number; until: SignBasis & { progression: Id } }
 
 export type Session = { name: string; parts: Part[] }
 export type Part = { name: string; minutes?: number; slots: Id[] }
 
-/** A place in a session. `rows` holds, for each phase, the groups of sets of each of its weeks. */
+/**
+ * What a row is chosen by: the week of the phase; the exposures of the slot in the phase, begun again after the last row; the
+ * place in the week; or the weeks to the test day, where the last row is the test week's.
+ */
+export const rowClocks = ['week', 'exposure', 'place', 'toTest'] as const
+export type RowClock = (typeof rowClocks)[number]
+
+/** A place in a session. `rows` holds, for each phase, rows of groups of sets. */
 export type Slot = Lift & {
   /** Slots of one letter alternate as a superset. */
   group?: string
   note?: string
-  follows?: { progression: Id; role: string }
-  by: 'week'
+  /** Several only where they write different things. */
+  follows: Follow[]
+  by: RowClock
   rows: Record<Id, SetGroup[][]>
+  /** The step by which rows counted back from a test day may pass the heaviest load trained in the phase. */
+  capStep?: Step
 }
 
-/** A rule for one lift, fed by slots in roles; each stage hands the lift over to the next. */
-export type Progression = { stages: Stage[] }
+/** A role by place in the week: the first of the roles at the week's first place, and so on round. */
+export type Follow = { progression: Id; role: string | { byPlace: string[] } }
+
+/** A rule for one lift, fed by slots in roles; when its sign shows, each stage but the last hands the lift over. */
+export type Progression = { stages: (Stage & { until?: SignBasis })[] }
+
+/** A track: the same template with changes. Each member of it gets them all. */
+export type Track = { name: string; changes: Adjustment[] }
 
 /** Sets that are asked alike. Its id is the same in every week, so it names a line through the weeks. */
 export type SetGroup = {
@@ -56,11 +93,15 @@ export type SetGroup = {
   sets: number
   goal: Goal
   load: LoadBasis
+  /** A test single rounds down. */
+  part?: GroupPart
   /** Reps left in reserve, 0 to 10. */
   rir?: number
   /** Seconds, 0 to 1800. */
   rest?: number
 }
+export const groupParts = ['top', 'backOff', 'test'] as const
+export type GroupPart = (typeof groupParts)[number]
 
 /** Reps of each set; with `plus`, the last set takes as many good reps as possible beyond them. */
 export type Goal = { reps: Span; plus?: 'last' }
@@ -69,11 +110,29 @@ export type Span = number | { from: number; to: number }
 /** A change and where it acts. Tracks, light weeks and members' own changes are lists of them. */
 export type Adjustment = { id: Id; do: Change; where: Where }
 
-/** Absent means everywhere; `weeks` counts within the phase, from 1. */
-export type Where = { weeks?: number[]; sessions?: Id[]; slots?: Id[]; lifts?: Lift[] }
+/** Absent means everywhere. `weeks` counts within the phase, from 1; `toTest` counts weeks to the test day. */
+export type Where = {
+  phases?: Id[]
+  weeks?: number[]
+  toTest?: number[]
+  days?: { from: Day; to: Day }
+  sessions?: Id[]
+  slots?: Id[]
+  lifts?: Lift[]
+  muscles?: Muscle[]
+}
 
 export const lowest = (span: Span): number => (typeof span === 'number' ? span : span.from)
+export const highest = (span: Span): number => (typeof span === 'number' ? span : span.to)
 
 /** "5", "8-10". */
 export const formatSpan = (span: Span): string =>
   typeof span === 'number' ? String(span) : `${span.from}-${span.to}`
+
+/** Weeks that a phase is laid out with on paper: its least where a sign ends it. */
+export const nominalWeeks = ({ weeks }: Phase): number => (typeof weeks === 'number' ? weeks : weeks.least)
+
+/** How many rows by week a phase has: one for each week that it may last. */
+export const rowWeeks = ({ weeks }: Phase): number => (typeof weeks === 'number' ? weeks : weeks.most)
+
+export const slotsOf = ({ parts }: Session): Id[] => parts.flatMap(({ slots }) => slots)

@@ -3,7 +3,7 @@ import { describe, expect, test } from '@jest/globals'
 import fc from 'fast-check'
 import { explain } from '../explain/index.ts'
 import type { Fact, Member, SessionLog } from '../member/index.ts'
-import { formatGroups, planMember, snapshot, type Plan } from '../plan/index.ts'
+import { formatGroups, planMember, snapshot, type Checkpoint, type Plan } from '../plan/index.ts'
 import { readTemplate, type Template } from '../template/index.ts'
 import { addDays, makeable, platesFor, usualRack, type Load, type Unit } from '../units/index.ts'
 
@@ -11,7 +11,17 @@ const fixture = (name: string): Template => {
   const url = new URL(`../../fixtures/${name}/template.json`, import.meta.url)
   return readTemplate(JSON.parse(readFileSync(url, 'utf8'))).template as Template
 }
-const templates = ['two-sessions-one-squat', 'plus-set-and-light-week', 'a-missed-week-holds'].map(fixture)
+const templates = [
+  'two-sessions-one-squat',
+  'plus-set-and-light-week',
+  'a-missed-week-holds',
+  'volume-light-and-heavy-day',
+  'a-lift-that-hands-over',
+  'a-phase-that-a-sign-ends',
+  'back-offs-follow-today',
+  'sets-and-loads-by-two-rules',
+  'a-track-on-running-and-new-progressions',
+].map(fixture)
 const start = '2026-03-02'
 const enrolment = { id: 'e', segments: [{ from: start, version: 'v' }] }
 
@@ -118,6 +128,40 @@ describe('every plan', () => {
         expect(lines(plan(template, shuffled, today))).toEqual(lines(plan(template, member, today)))
       }),
       { numRuns: 60 },
+    )
+  })
+
+  test('is the same when it is replayed in pieces, from whatever checkpoint', () => {
+    fc.assert(
+      fc.property(scenario, fc.nat(60), fc.nat(60), ({ template, unit, value, doing }, first, second) => {
+        const member = train(template, facts(unit, value), doing)
+        const near = (day: string, checkpoint?: Checkpoint | null) =>
+          planMember(member, [enrolment], { v: template }, { today: day, through: 'near' }, checkpoint)
+        const [early, late] = [first, second].map((days) => addDays(start, days)) as [string, string]
+        const kept = JSON.parse(JSON.stringify(near(early).checkpoint)) as Checkpoint | null
+        const { checkpoint: _, ...inPieces } = near(late, kept)
+        const { checkpoint: __, ...inOne } = near(late)
+        expect(inPieces).toEqual(inOne)
+      }),
+      { numRuns: 80 },
+    )
+  })
+
+  test('discards a checkpoint where anything before it has changed', () => {
+    const template = fixture('two-weeks-away-on-the-own-clock')
+    const member = train(template, facts('kg', 100), ['all', 'all', 'all', 'all', 'all', 'all'])
+    const when = { today: addDays(start, 60), through: 'near' } as const
+    const { checkpoint } = planMember(member, [enrolment], { v: template }, when)
+    expect(checkpoint).not.toBeNull()
+    const [log, ...others] = member.logs as [SessionLog, ...SessionLog[]]
+    const missed = log.sets.map((set) => ({ ...set, rev: 2, reps: 1 }))
+    const corrected = { ...member, logs: [{ ...log, sets: missed }, ...others] }
+    const { checkpoint: _, ...cached } = planMember(corrected, [enrolment], { v: template }, when, checkpoint)
+    const { checkpoint: __, ...whole } = planMember(corrected, [enrolment], { v: template }, when)
+    expect(cached).toEqual(whole)
+    const old = checkpoint && { ...checkpoint, engine: '0.0.1', states: {} }
+    expect(planMember(member, [enrolment], { v: template }, when, old).plans).toEqual(
+      planMember(member, [enrolment], { v: template }, when).plans,
     )
   })
 
@@ -241,7 +285,7 @@ describe('a member', () => {
       { facts: [], logs: [log(99, 'e'), log(1, 'gone')] },
       [enrolment],
       { v: template },
-      { today: start, through: 'week' },
+      { today: start, through: 'near' },
     )
     expect(findings.map(({ where }) => where)).toEqual(expect.arrayContaining(['e99', 'gone1']))
   })

@@ -1,0 +1,27 @@
+import { stepField, strictObject } from '../reading/index.ts'
+import { formatLoad, type Step } from '../units/index.ts'
+import { defineChange } from './change.ts'
+
+/** Never more than a load, stated in both units. */
+export const cap = defineChange<{ at: Step }>({
+  kind: 'cap',
+  title: 'Load at most',
+  params: strictObject({ at: stepField().required() }),
+  lightens: () => true,
+  sentence: ({ at }) =>
+    `at most ${formatLoad({ value: at.kg, unit: 'kg' })} (${formatLoad({ value: at.lb, unit: 'lb' })})`,
+  /** The lowest of several caps stands; it says itself where it bites, once the load is known. */
+  onGroup(group, { at }, author) {
+    if (group.percent === null || (group.cap && group.cap.at.kg <= at.kg)) return null
+    return { now: { ...group, cap: { at, author } } }
+  },
+  messages: { 'cap.at': '{author}: no more than {load}' },
+  examples: [
+    {
+      say: 'a cap goes with the group until its load is known',
+      params: { at: { kg: 80, lb: 175 } },
+      group: { sets: 3, percent: 80, scale: 100 },
+      want: { sets: 3, percent: 80, scale: 100, cap: { at: { kg: 80, lb: 175 }, author: 'test' } },
+    },
+  ],
+})

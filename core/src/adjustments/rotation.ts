@@ -1,0 +1,31 @@
+import { idField, listField, strictObject, wholeField } from '../reading/index.ts'
+import { defineChange } from './change.ts'
+
+/** Other days: so many places a week of the named sessions in turn. */
+export const rotation = defineChange<{ rotation: string[]; perWeek: number }>({
+  kind: 'rotation',
+  title: 'Other days',
+  params: strictObject({
+    rotation: listField('session ids in the order in which they turn', 12)
+      .of(idField().required())
+      .required(),
+    perWeek: wholeField('sessions a week', 1, 14).required(),
+  }),
+  lightens: () => false,
+  sentence: ({ perWeek }) => `${perWeek} ${perWeek === 1 ? 'session' : 'sessions'} a week`,
+  onWeek(_, { rotation: sessions, perWeek }, author) {
+    return {
+      now: { rotation: sessions, perWeek },
+      rung: { id: 'rotation.days', data: { author, perWeek } },
+    }
+  },
+  messages: { 'rotation.days': '{author}: {perWeek} sessions a week' },
+  examples: [
+    {
+      say: 'three days become two',
+      params: { rotation: ['a', 'b'], perWeek: 2 },
+      week: { rotation: ['a', 'b'], perWeek: 3 },
+      want: { rotation: ['a', 'b'], perWeek: 2 },
+    },
+  ],
+})

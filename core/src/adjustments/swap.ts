@@ -1,0 +1,25 @@
+import { exerciseField, strictObject, textField } from '../reading/index.ts'
+import { liftName, type ExerciseId, type Lift } from '../library/index.ts'
+import { defineChange } from './change.ts'
+
+/** Another exercise in the slot, with maxes and a progression state of its own. */
+export const swap = defineChange<{ exercise: ExerciseId; variant?: string }>({
+  kind: 'swap',
+  title: 'Another exercise',
+  params: strictObject({ exercise: exerciseField().required(), variant: textField('a variant', 60) }),
+  lightens: () => false,
+  sentence: (to) => `${liftName(to)} instead`,
+  onSlot(line, { exercise, variant }, author) {
+    const lift: Lift = { exercise, ...(variant && { variant }) }
+    return { now: { ...line, lift }, rung: { id: 'swap.to', data: { author, lift: liftName(lift) } } }
+  },
+  messages: { 'swap.to': '{author}: {lift} instead' },
+  examples: [
+    {
+      say: 'front squats in place of what stood there',
+      params: { exercise: 'frontSquat' },
+      slot: { id: 'squat' },
+      want: { id: 'squat', lift: { exercise: 'frontSquat' } },
+    },
+  ],
+})

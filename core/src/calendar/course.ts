@@ -1,0 +1,212 @@
+import type { Id, Phase, Template } from '../template/types.ts'
+import { addDays, daysBetween, type Day } from '../units/index.ts'
+
+/**
+ * How far an enrolment has come in its plan: the weeks that are over, and the one that is running. Small plain JSON. Weeks are
+ * opened one after the other, since a sign, a test day or a light week of the member's own may change what the next one is.
+ */
+export type Course = {
+  /** Weeks and places that are behind. */
+  week: number
+  positions: number
+  /** The phase of the last week that is over, how many of its weeks, and how many places of its rotation. */
+  phase: Id | null
+  phaseWeek: number
+  turn: number
+  /** Phases that were begun: none is begun twice. */
+  begun: Id[]
+  /** Light weeks of the member's own that have been given. */
+  lights: Id[]
+  /** Weeks of phases that stood as such light weeks: `phase/week`. */
+  lightWeeks: string[]
+  /** On a calendar, the first day of the week that comes next. */
+  nextFrom: Day | null
+  running: RunningWeek | null
+}
+
+export type RunningWeek = {
+  version: Id
+  track: Id | null
+  week: number
+  phase: Id
+  phaseWeek: number
+  /** Places of the phase's rotation before this week. */
+  turn: number
+  /** Position of the first place. */
+  first: number
+  /** The session of each place, as it stood when the week began. */
+  sessions: Id[]
+  /** What became of the places that are taken, by place in the week. */
+  taken: Record<number, Taken>
+  /** First day: on a calendar its date, on the own clock that of its first session. */
+  from: Day | null
+  toTest: number | null
+  /** A light week of the member's own, and whether it was put in before the plan's week. */
+  light: Id | null
+  isInserted: boolean
+  /** 1, or more where the missed policy has the week done again. */
+  attempt: number
+}
+
+export type Taken = 'trained' | 'skipped' | 'dropped'
+
+export const startCourse = (from: Day): Course => ({
+  week: 0,
+  positions: 0,
+  phase: null,
+  phaseWeek: 0,
+  turn: 0,
+  begun: [],
+  lights: [],
+  lightWeeks: [],
+  nextFrom: from,
+  running: null,
+})
+
+/** What is known when a week is opened. */
+export type Opening = {
+  template: Template
+  version: Id
+  track: Id | null
+  isCalendar: boolean
+  testDay: Day | null
+  /** Whether the sign of a phase shows now. */
+  shows(phase: Phase): boolean
+  /** The week's days and sessions after the track's changes. */
+  weekOf(phase: Phase, phaseWeek: number, toTest: number | null): { rotation: Id[]; perWeek: number }
+  /** The member's own light week that waits, if one does. */
+  light: { id: Id; shift: boolean } | null
+}
+
+/** The course with its next week open, or null when the plan is over. */
+export function openWeek(course: Course, opening: Opening): (Course & { running: RunningWeek }) | null {
+  const { template, version, track, isCalendar, light } = opening
+  const up = nextUp(course, opening)
+  if (!up) return null
+  const { phase, phaseWeek, turn, toTest } = up
+  const { rotation, perWeek } = opening.weekOf(phase, phaseWeek, toTest)
+  const known = rotation.filter((session) => template.sessions[session])
+  const sessions = Array.from({ length: perWeek }, (_, i) => known[(turn + i) % known.length] as Id)
+  const running: RunningWeek = {
+    version,
+    track,
+    week: course.week + 1,
+    phase: phase.id,
+    phaseWeek,
+    turn,
+    first: course.positions + 1,
+    sessions: known.length ? sessions : [],
+    taken: {},
+    from: isCalendar ? course.nextFrom : null,
+    toTest,
+    light: light?.id ?? null,
+    isInserted: light !== null && light.shift && !isCalendar,
+    attempt: 1,
+  }
+  return {
+    ...course,
+    begun: course.begun.includes(phase.id) ? course.begun : [...course.begun, phase.id],
+    lights: light ? [...course.lights, light.id] : course.lights,
+    running,
+  }
+}
+
+/** Which week of which phase comes next: the same phase until it is over, then the first that was never begun. */
+function nextUp(
+  course: Course,
+  opening: Opening,
+): { phase: Phase; phaseWeek: number; turn: number; toTest: number | null } | null {
+  const { phases } = opening.template
+  const current = phases.find(({ id }) => id === course.phase)
+  if (current) {
+    const toTest = weeksToTest(current, course.phaseWeek + 1, course, opening)
+    if (!isOver(current, course, toTest, opening))
+      return { phase: current, phaseWeek: course.phaseWeek + 1, turn: course.turn, toTest }
+  }
+  const next = phases.find(({ id }) => !course.begun.includes(id))
+  const toTest = next ? weeksToTest(next, 1, course, opening) : null
+  // A countdown whose test day has passed is not begun.
+  return next && (toTest ?? 0) >= 0 ? { phase: next, phaseWeek: 1, turn: 0, toTest } : null
+}
+
+function isOver(
+  phase: Phase,
+  { phaseWeek, nextFrom }: Course,
+  toTest: number | null,
+  opening: Opening,
+): boolean {
+  if (phase.ends && opening.testDay && nextFrom && opening.isCalendar) return (toTest ?? 0) < 0
+  if (typeof phase.weeks === 'number') return phaseWeek >= phase.weeks
+  if (phaseWeek >= phase.weeks.most) return true
+  return phaseWeek >= phase.weeks.least && opening.shows(phase)
+}
+
+/**
+ * Weeks from a week to the test day's, 0 for that week itself, below 0 after it; null in a phase that does not end with a test
+ * day. Where no test day is known the last week on paper is the test's.
+ */
+function weeksToTest(
+  { ends, weeks }: Phase,
+  phaseWeek: number,
+  { nextFrom }: Course,
+  { testDay, isCalendar }: Opening,
+): number | null {
+  if (!ends) return null
+  if (testDay && nextFrom && isCalendar) return Math.floor(daysBetween(nextFrom, testDay) / 7)
+  return Math.max(0, (typeof weeks === 'number' ? weeks : weeks.most) - phaseWeek)
+}
+
+/** The place of the running week that a position names, from 1, or null where it is another week's. */
+export function inWeekOf({ running }: Course, position: number): number | null {
+  if (!running) return null
+  const inWeek = position - running.first + 1
+  return inWeek >= 1 && inWeek <= running.sessions.length ? inWeek : null
+}
+
+export const placesLeft = ({ sessions, taken }: RunningWeek): number[] =>
+  sessions.map((_, i) => i + 1).filter((inWeek) => !taken[inWeek])
+
+/** The course after its running week, whose places are all taken or given up. */
+export function closeWeek(course: Course): Course {
+  const { running } = course
+  if (!running) return course
+  const { sessions, phase, phaseWeek, turn, first, week, from, light, isInserted } = running
+  const stoodLight = light !== null && !isInserted
+  return {
+    ...course,
+    week,
+    positions: first + sessions.length - 1,
+    phase,
+    phaseWeek: isInserted ? phaseWeek - 1 : phaseWeek,
+    turn: isInserted ? turn : turn + sessions.length,
+    lightWeeks: stoodLight ? [...course.lightWeeks, `${phase}/${phaseWeek}`] : course.lightWeeks,
+    // On the own clock dates are only guessed at, a week apart; nothing but the choice of a version reads them.
+    nextFrom: from ? addDays(from, 7) : course.nextFrom,
+    running: null,
+  }
+}
+
+/** What becomes of the places that are left when a week's dates are over. */
+export function endByDate(course: Course, missed: Template['missed']): Course {
+  const { running } = course
+  if (!running) return course
+  const left = placesLeft(running)
+  if (left.length && running.from && (missed === 'shift' || missed === 'repeat')) {
+    const from = addDays(running.from, 7)
+    const again = missed === 'repeat' && Object.keys(running.taken).length > 0
+    return {
+      ...course,
+      running: again ? { ...running, from, taken: {}, attempt: running.attempt + 1 } : { ...running, from },
+    }
+  }
+  return closeWeek(giveUp(course, 'dropped'))
+}
+
+/** Gives up the places that are left of the running week. */
+export function giveUp(course: Course, as: Taken): Course {
+  const { running } = course
+  if (!running) return course
+  const taken = { ...running.taken }
+  for (const inWeek of placesLeft(running)) taken[inWeek] = as
+  return { ...course, running: { ...running, taken } }
+}

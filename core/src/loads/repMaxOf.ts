@@ -1,0 +1,22 @@
+import type { Rung } from '../explain/rung.ts'
+import { defaultFormula, formulaOf } from '../maxes/registry.ts'
+import { snap, type Load } from '../units/index.ts'
+import type { MaxInForce } from './source.ts'
+
+/**
+ * The n-rep max behind the max in force: the set itself where the max was accepted from one of so many reps, else worked
+ * out from the 1RM by the default formula, the other way round. The 5RM of a 1RM of 116.6667 kg is 100 kg (Epley).
+ */
+export function repMax({ load, from }: MaxInForce, reps: number): { load: Load; rungs: Rung[] } {
+  if (reps === 1) return { load, rungs: [] }
+  if (from?.reps === reps)
+    return { load: from.load, rungs: [{ id: 'repMax.set', data: { reps, load: from.load } }] }
+  const { factor, title } = formulaOf[defaultFormula]
+  const worked = { value: snap(load.value / factor(reps)), unit: load.unit }
+  return { load: worked, rungs: [{ id: 'repMax.formula', data: { reps, load: worked, formula: title } }] }
+}
+
+export const repMaxMessages = {
+  'repMax.set': 'its {reps}RM is the set itself: {load}',
+  'repMax.formula': '{reps}RM {load} by {formula}',
+}

@@ -1,0 +1,78 @@
+import { idField, percentField, stepField, strictObject } from '../reading/index.ts'
+import { formatNumber, type Step } from '../units/index.ts'
+import { defineSource, percentBefore } from './source.ts'
+import { topSetRung } from './topSetRung.ts'
+
+type Params = { percent?: number; drop?: Step; slot?: string; group?: string }
+
+/**
+ * Below today's top set, as it was lifted, or as it is asked while it is still to come: a percent of it, or a fixed drop in
+ * both units. The top set is the heaviest before this group in the slot, or of the named slot or group.
+ */
+export const topSet = defineSource<Params>({
+  of: 'topSet',
+  title: 'Below today’s top set',
+  computes: true,
+  params: strictObject({
+    percent: percentField(),
+    drop: stepField(200),
+    slot: idField('a slot that stands before this one in the session'),
+    group: idField('a group of sets'),
+  }).test(
+    'fits',
+    'exactly one of percent and drop',
+    (p) => (p.percent === undefined) !== (p.drop === undefined),
+  ),
+  cell: ({ percent, drop }) =>
+    drop
+      ? `top −${formatNumber(drop.kg)}kg/${formatNumber(drop.lb)}lb`
+      : `${formatNumber(percent ?? 100)}% top`,
+  reads: ({ slot, group }) => ({ ...(slot && { slot }), ...(group && { group }) }),
+  read(typed) {
+    const drop = /^top\s*[-−]\s*(\d+(?:\.\d+)?)\s*kg\s*\/\s*(\d+(?:\.\d+)?)\s*lb$/.exec(typed)
+    if (drop) return { drop: { kg: Number(drop[1]), lb: Number(drop[2]) } }
+    const percent = percentBefore(typed, /^top$/)
+    return percent === null ? null : { percent }
+  },
+  price({ today }, { percent = 100, drop, slot, group }) {
+    const follows = { percent, ...(drop && { drop }), ...(slot && { slot }), ...(group && { group }) }
+    const top = today?.(slot, group)
+    if (!top) return { later: follows, rungs: [{ id: 'topSet.later', data: {} }] }
+    const minus = drop && { value: drop[top.unit], unit: top.unit }
+    return {
+      base: top,
+      percent,
+      ...(minus && { minus }),
+      isScaled: true,
+      today: follows,
+      rungs: [{ id: 'topSet.asked', data: { load: top } }, topSetRung(percent, minus)],
+    }
+  },
+  messages: {
+    'topSet.later': 'worked out from today’s top set, once it is lifted',
+    'topSet.asked': 'today’s top set is {load}, if it is lifted as asked',
+    'topSet.done': 'today’s top set was {load}',
+    'topSet.percent': '{percent}% of it',
+    'topSet.drop': 'less {drop}',
+  },
+  examples: [
+    {
+      say: '90% of a top set of 100 kg is 90 kg',
+      params: { percent: 90 },
+      known: { today: () => ({ value: 100, unit: 'kg' }) },
+      want: { value: 90, unit: 'kg' },
+    },
+    {
+      say: '20 kg below a single of 140 kg is 120 kg',
+      params: { drop: { kg: 20, lb: 40 } },
+      known: { today: () => ({ value: 140, unit: 'kg' }) },
+      want: { value: 120, unit: 'kg' },
+    },
+    {
+      say: 'a top set whose load is not known yet is waited for',
+      params: { percent: 90 },
+      known: { today: () => null },
+      want: 'later',
+    },
+  ],
+})

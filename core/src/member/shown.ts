@@ -1,0 +1,47 @@
+import {
+  idField,
+  laterField,
+  numberField,
+  strictObject,
+  textField,
+  wholeField,
+  type Checker,
+} from '../reading/index.ts'
+import { at } from '../reading/index.ts'
+import type { Shown } from './types.ts'
+
+/**
+ * The one place where snapshots are read. They carry a format number of their own, since they are kept for as long as the
+ * history is; a later format is brought up from the earlier ones here.
+ */
+export const shownFormat = 1
+
+export const shownShape = strictObject({
+  format: numberField('the number 1, the format of snapshots', shownFormat, shownFormat).required(),
+  engine: textField('the release of the engine', 40).required(),
+  version: idField('the version that was shown').required(),
+  at: strictObject({
+    phase: idField('a phase').required(),
+    week: wholeField('a week of the plan', 1, 1000).required(),
+    phaseWeek: wholeField('a week of the phase', 1, 1000).required(),
+    inWeek: wholeField('a place of the week', 1, 20).required(),
+    session: idField('a session').required(),
+    toTest: wholeField('weeks to the test day', 0, 1000),
+  })
+    .default(undefined)
+    .required()
+    .meta({ expected: 'where in the plan it stood' }),
+  slots: laterField('what was shown, by slot').required(),
+})
+
+/** Reads a snapshot, or notes its faults. Its groups are the engine's own output and are taken as they are. */
+export function readShown(checker: Checker, value: unknown, path: string): Shown | undefined {
+  const shown = checker.check(shownShape, value, path)
+  if (!shown) return undefined
+  for (const [id, slot] of checker.entries(shown.slots, at(path, 'slots'), 'what was shown, by slot')) {
+    const { groups } = (slot ?? {}) as { groups?: unknown }
+    if (!Array.isArray(groups))
+      checker.add(at(at(at(path, 'slots'), id), 'groups'), 'a list of groups', groups)
+  }
+  return shown as unknown as Shown
+}

@@ -1,0 +1,64 @@
+import { changeOf } from '../adjustments/registry.ts'
+import type { LineDraft } from '../adjustments/change.ts'
+import { actsOn, type Spot } from '../adjustments/where.ts'
+import type { Rung } from '../explain/rung.ts'
+import { slotsOf, type Id, type Slot, type Template } from '../template/types.ts'
+import type { Authored } from './changes.ts'
+
+/** A slot in its session as it is trained: with its exercise after swaps, and what changed it. */
+export type Line = { id: Id; slot: Slot; rungs: Rung[] }
+
+/** What was left out or put in, with the reason. */
+export type LineChange = { slot: Id; rung: Rung }
+
+/** The slots of a session in order, after what tracks, light weeks and the member have left out, swapped and added. */
+export function lineup(
+  { sessions, slots }: Template,
+  session: Id,
+  changes: Authored[],
+  spot: Spot,
+): { lines: Line[]; changes: LineChange[] } {
+  const own = sessions[session]
+  let drafts: LineDraft[] = own ? slotsOf(own).map((id) => ({ id })) : []
+  const made: LineChange[] = []
+  const rungs = new Map<Id, Rung[]>()
+  for (const { adjustment, label } of changes) {
+    const { do: change, where } = adjustment
+    const { onSession, onSlot } = changeOf[change.kind]
+    if (onSession && actsOn(where, spot)) {
+      const changed = onSession(drafts, change, label)
+      if (!changed) continue
+      const fresh = changed.now.find(({ id }) => !drafts.some((one) => one.id === id))
+      if (!fresh || !slots[fresh.id]) continue
+      drafts = changed.now
+      if (changed.rung) made.push({ slot: fresh.id, rung: changed.rung })
+    }
+    if (!onSlot) continue
+    drafts = drafts.flatMap((draft) => {
+      const slot = slots[draft.id]
+      if (!slot || !actsOn(where, { ...spot, slot: { id: draft.id, lift: draft.lift ?? slot } }))
+        return [draft]
+      const changed = onSlot(draft, change, label)
+      if (!changed) return [draft]
+      const { now, rung } = changed
+      if (!now) {
+        if (rung) made.push({ slot: draft.id, rung })
+        return []
+      }
+      if (rung) rungs.set(draft.id, [...(rungs.get(draft.id) ?? []), rung])
+      return [now]
+    })
+  }
+  const lines = drafts.flatMap(({ id, lift }): Line[] => {
+    const slot = slots[id]
+    return slot ? [{ id, slot: lift ? asLift(slot, lift) : slot, rungs: rungs.get(id) ?? [] }] : []
+  })
+  return { lines, changes: made }
+}
+
+/** A slot with another exercise in it. */
+export function asLift(slot: Slot, { exercise, variant }: Pick<Slot, 'exercise' | 'variant'>): Slot {
+  if (slot.exercise === exercise && slot.variant === variant) return slot
+  const { exercise: _, variant: __, ...rest } = slot
+  return { ...rest, exercise, ...(variant && { variant }) }
+}

@@ -1,0 +1,213 @@
+import { closeWeek, giveUp, placesLeft, type RunningWeek } from '../calendar/course.ts'
+import { liftKey } from '../library/index.ts'
+import type { Day } from '../units/index.ts'
+import { addDays } from '../units/index.ts'
+import { isLight, changesOf } from './changes.ts'
+import type { Evidence } from './evidence.ts'
+import {
+  assume,
+  endWeek,
+  forkFold,
+  open,
+  placeAt,
+  segmentOn,
+  situationAt,
+  standOn,
+  templateOf,
+  type Fold,
+  type Trained,
+} from './fold.ts'
+import { prescribe, type Prescribed } from './prescribe.ts'
+import type { Plan, PlannedSession, PlannedSlot, PlannedWeek } from './types.ts'
+import { actsOn } from '../adjustments/where.ts'
+
+/** No plan is longer. */
+const mostWeeks = 200
+
+/** Writes a fold's weeks: those behind as they were trained, those ahead as if each session before them were a hit. */
+export function writeOut(fold: Fold, evidence: Evidence, today: Day, through: 'near' | 'end'): Plan {
+  const ahead = forkFold(fold)
+  const isRunning = standOn(ahead, today, evidence)
+  const behind = through === 'end' ? ahead.weeks : lastTrained(ahead)
+  const weeks = behind.map((week) => weekBehind(ahead, week, evidence))
+  const running = isRunning ? ahead.state.course.running : null
+  const segment = segmentOn(fold.enrolment, today)
+  let next: number | null = null
+  let written = 0
+  let from = today
+  for (let count = 0; count < mostWeeks; count++) {
+    const { running: week } = ahead.state.course
+    if (!week) break
+    if (through === 'near' && written > 1 + (running && placesLeft(running).length ? 0 : 1)) break
+    const day = week.from && week.from > from ? week.from : from
+    weeks.push(weekAhead(ahead, week, day, evidence, next === null))
+    next ??=
+      weeks.at(-1)?.places.find(({ status }) => status === 'next' || status === 'open')?.position ?? null
+    written += 1
+    endWeek(ahead, 'dropped')
+    from = addDays(day, 7)
+    if (!open(ahead, from, evidence)) break
+  }
+  return {
+    enrolment: fold.enrolment.id,
+    version: running?.version ?? segment.version,
+    track: running ? running.track : (segment.track ?? null),
+    start: fold.enrolment.segments[0]?.from ?? today,
+    weeks,
+    next,
+    lastWeek: lastWeek(ahead, from, evidence),
+  }
+}
+
+/** The last week that is over, if anything was trained in it. */
+function lastTrained({ weeks, trained }: Fold): RunningWeek[] {
+  const last = weeks.at(-1)
+  return last && trained.some(({ place }) => place.position >= last.first) ? [last] : []
+}
+
+/** The number of the last week, as the template would go on from here. */
+function lastWeek(fold: Fold, day: Day, evidence: Evidence): number {
+  for (let count = 0; count < mostWeeks; count++) {
+    if (!fold.state.course.running && !open(fold, day, evidence)) break
+    fold.state.course = closeWeek(giveUp(fold.state.course, 'dropped'))
+  }
+  return fold.state.course.week
+}
+
+function weekBehind(fold: Fold, week: RunningWeek, evidence: Evidence): PlannedWeek {
+  return {
+    ...headOf(fold, week, evidence, false),
+    places: week.sessions.map((_, i) => {
+      const position = week.first + i
+      const trained = trainedAt(fold, position, week.attempt)
+      if (trained) return describe(fold, trained)
+      const taken = week.taken[i + 1]
+      return {
+        ...bare(fold, week, i + 1),
+        status: taken === 'skipped' ? 'skipped' : 'dropped',
+        slots: [],
+        changes: [],
+      }
+    }),
+  }
+}
+
+/** A week with places to come; what is prescribed for each is assumed to be done before the next. */
+function weekAhead(
+  fold: Fold,
+  week: RunningWeek,
+  day: Day,
+  evidence: Evidence,
+  isFirst: boolean,
+): PlannedWeek {
+  let isNext = isFirst
+  let isBack = false
+  const places = week.sessions.map((_, i): PlannedSession => {
+    const inWeek = i + 1
+    const trained = trainedAt(fold, week.first + i, week.attempt)
+    if (week.taken[inWeek]) {
+      if (trained) return describe(fold, trained)
+      const status = week.taken[inWeek] === 'dropped' ? 'dropped' : 'skipped'
+      return { ...bare(fold, week, inWeek), status, slots: [], changes: [] }
+    }
+    const place = placeAt(fold, week, inWeek)
+    const situation = situationAt(fold, place, day, evidence)
+    isBack ||= situation.changes.some(({ author }) => author === 'back')
+    const { slots, changes } = prescribe(situation)
+    assume(situation, slots)
+    const status = isNext ? 'next' : 'ahead'
+    isNext = false
+    if (trained) return describe(fold, trained)
+    return {
+      ...bare(fold, week, inWeek),
+      status,
+      slots: slots.map((slot) => plannedSlot(slot, evidence)),
+      changes,
+    }
+  })
+  return { ...headOf(fold, week, evidence, isBack), places }
+}
+
+function headOf(
+  fold: Fold,
+  week: RunningWeek,
+  evidence: Evidence,
+  isBack: boolean,
+): Omit<PlannedWeek, 'places'> {
+  const template = templateOf(fold, week.version)
+  const phase = template.phases.find(({ id }) => id === week.phase)
+  const spot = {
+    phase: week.phase,
+    phaseWeek: week.phaseWeek,
+    ...(week.toTest !== null && { toTest: week.toTest }),
+  }
+  const light =
+    phase !== undefined &&
+    changesOf(template, evidence, phase, week, isBack).some(
+      (one) => isLight(one) && actsOn({ ...one.adjustment.where, ...anywhere }, spot),
+    )
+  return {
+    week: week.week,
+    version: week.version,
+    phase: week.phase,
+    phaseName: phase?.name ?? week.phase,
+    phaseWeek: week.phaseWeek,
+    light,
+    ...(fold.isCalendar && week.from && { from: week.from }),
+    ...(week.toTest !== null && { toTest: week.toTest }),
+  }
+}
+
+/** A week is light if anything in it is. */
+const anywhere = { sessions: undefined, slots: undefined, lifts: undefined, muscles: undefined }
+
+function bare(fold: Fold, week: RunningWeek, inWeek: number) {
+  const session = week.sessions[inWeek - 1] ?? ''
+  const name = templateOf(fold, week.version).sessions[session]?.name ?? session
+  return { position: week.first + inWeek - 1, attempt: week.attempt, inWeek, session, name }
+}
+
+const trainedAt = ({ trained }: Fold, position: number, attempt: number): Trained | undefined =>
+  trained.findLast(({ log }) => log.position === position && log.attempt === attempt)
+
+function describe(fold: Fold, { place, log, isOver, outcomes, evidence }: Trained): PlannedSession {
+  const isSkipped = outcomes.every(({ verdict }) => verdict === 'skip')
+  const version = log.shown?.version ?? ''
+  const template = fold.versions[version] ?? templateOf(fold, segmentOn(fold.enrolment, log.date).version)
+  return {
+    position: place.position,
+    attempt: log.attempt,
+    inWeek: place.inWeek,
+    session: place.session,
+    name: template.sessions[place.session]?.name ?? place.session,
+    status: !isOver ? 'open' : isSkipped ? 'skipped' : 'trained',
+    date: log.date,
+    log: log.id,
+    slots: outcomes.map(({ prescribed, verdict, done }) => ({
+      ...plannedSlot(prescribed, evidence),
+      verdict,
+      done,
+    })),
+    changes: [],
+  }
+}
+
+/** A slot of a plan, before it is trained. */
+function plannedSlot(
+  { id, letter, slot, light, groups, needs }: Prescribed,
+  evidence: Evidence,
+): PlannedSlot {
+  const { exercise, variant, note } = slot
+  const last = evidence.last[liftKey(slot)]
+  return {
+    slot: id,
+    exercise,
+    ...(variant && { variant }),
+    letter,
+    ...(note && { note }),
+    light,
+    groups,
+    needs,
+    ...(last && { last }),
+  }
+}

@@ -1,0 +1,72 @@
+import type { Rung } from '../explain/rung.ts'
+import { repMax } from '../loads/repMaxOf.ts'
+import { maxRung } from '../loads/maxRung.ts'
+import type { Need } from '../loads/source.ts'
+import { percentField, stepField, wholeField } from '../reading/index.ts'
+import { formatLoad, formatNumber, inUnit, scale, type Load, type Step } from '../units/index.ts'
+import type { Starting } from './rule.ts'
+
+/** How a rule's first load is stated: a percent of a max, or one load for everybody. Exactly one of the two. */
+export type FirstLoad = {
+  /** Percent of the 1RM, or of the max for `startReps` reps. */
+  startPercent?: number
+  startReps?: number
+  /** The same for everybody, in both units. */
+  startLoad?: Step
+  /** Where the lift comes from another stage or rule: percent of its last load there, in place of the above. */
+  startLast?: number
+}
+
+export const firstLoadFields = {
+  startPercent: percentField(),
+  startReps: wholeField('reps of the max that it is a percent of', 1, 10),
+  startLoad: stepField(),
+  startLast: percentField(),
+}
+
+export const firstLoadFits = {
+  message: 'exactly one of startPercent and startLoad, and startReps only with startPercent',
+  test: ({ startPercent, startReps, startLoad }: FirstLoad): boolean =>
+    (startPercent === undefined) !== (startLoad === undefined) &&
+    (startReps === undefined || startPercent !== undefined),
+}
+
+/** "Start at 70% of the 1RM". */
+export function sayFirstLoad({ startPercent = 0, startReps, startLoad, startLast }: FirstLoad): string {
+  const own = startLoad
+    ? sayStep(startLoad)
+    : `${formatNumber(startPercent)}% of the ${startReps === undefined || startReps === 1 ? '1RM' : `${startReps}RM`}`
+  return `Start at ${own}${startLast === undefined ? '' : `, or where the lift stood at ${formatNumber(startLast)}% of its last load`}`
+}
+
+/** The first load, before rounding, with its rungs; or what is missing. A track's scale acts here, once. */
+export function firstLoad(
+  { lift, max, unit, first, last }: Starting,
+  { startPercent = 0, startReps = 1, startLoad, startLast }: FirstLoad,
+): { load: Load; why: Rung[] } | Need {
+  if (startLast !== undefined && last) {
+    const load = scale(inUnit(last.load, unit), startLast)
+    const data = { percent: startLast, from: last.load, load, ...(last.date && { date: last.date }) }
+    return { load, why: [{ id: last.date ? 'first.last' : 'first.ahead', data }] }
+  }
+  if (startLoad) {
+    const load = scale({ value: startLoad[unit], unit }, first.scale)
+    return { load, why: [{ id: 'first.load', data: { load } }, ...first.rungs] }
+  }
+  if (!max) return { need: 'max', lift }
+  const base = repMax(max, startReps)
+  const load = scale(base.load, startPercent)
+  const why = [maxRung(max), ...base.rungs, { id: 'first.percent', data: { percent: startPercent, load } }]
+  return { load: scale(load, first.scale), why: [...why, ...first.rungs] }
+}
+
+export const firstLoadMessages = {
+  'first.load': 'the progression starts everybody at {load}',
+  'first.percent': 'the progression starts at {percent}% of it: {load}',
+  'first.last': 'the lift comes over from {from} on {date}: at {percent}% that is {load}',
+  'first.ahead': 'the lift comes over from {from}: at {percent}% that is {load}',
+}
+
+/** "2.5 kg (5 lb)". */
+export const sayStep = ({ kg, lb }: Step): string =>
+  `${formatLoad({ value: kg, unit: 'kg' })} (${formatLoad({ value: lb, unit: 'lb' })})`

@@ -1,0 +1,51 @@
+import type { Rung } from '../explain/rung.ts'
+import { strictObject, wholeField } from '../reading/index.ts'
+import { defineRule } from './rule.ts'
+
+type Params = {
+  /** Sets added after each hit; 1 to 4. */
+  add: number
+  /** The most that are added before it goes back to what is written; 1 to 10. */
+  most: number
+}
+type State = { more: number; why: Rung[] }
+
+/** Sets beside those that are written: more after each hit, up to a most, then back to what is written. */
+export const setAccumulation = defineRule<Params, State>({
+  kind: 'setAccumulation',
+  title: 'Set by set',
+  clock: 'exposure',
+  from: 'asked',
+  roles: ['main'],
+  writes: ['sets'],
+  params: strictObject({
+    add: wholeField('sets added', 1, 4).required(),
+    most: wholeField('the most added', 1, 10).required(),
+  }).test('fits', '"most" at least "add"', ({ add, most }) => most >= add),
+  sentence: ({ add, most }) =>
+    `Add ${add === 1 ? 'a set' : `${add} sets`} after each hit, up to ${most} more than written, then begin again.`,
+  start: () => ({ more: 0, why: [] }),
+  next(state, { date, verdict }, { add, most }) {
+    if (verdict !== 'hit') return state
+    const more = state.more + add > most ? 0 : state.more + add
+    const id = more ? 'setAccumulation.more' : 'setAccumulation.again'
+    const data = { more, ...(date && { date }) }
+    return { more, why: [{ id: date ? id : `${id}Ahead`, data }] }
+  },
+  ask: ({ more, why }) => ({ moreSets: more, rungs: why }),
+  messages: {
+    'setAccumulation.more': 'a hit on {date}: {more} more sets than written',
+    'setAccumulation.again': 'a hit on {date} with the most sets: back to those written',
+    'setAccumulation.moreAhead': 'if the session before is a hit: {more} more sets than written',
+    'setAccumulation.againAhead': 'if the session before is a hit with the most sets: back to those written',
+  },
+  examples: [
+    {
+      say: 'two more sets, then back; a miss changes nothing',
+      params: { add: 1, most: 2 },
+      max: null,
+      exposures: ['hit', 'miss', 'hit', 'hit', 'hit'],
+      asked: [0, 1, 1, 2, 0, 1],
+    },
+  ],
+})

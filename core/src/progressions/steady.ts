@@ -1,0 +1,58 @@
+import type { Rung } from '../explain/rung.ts'
+import { addStep, inUnit, scale, type Load, type Step } from '../units/index.ts'
+import type { Exposure, Hand } from './rule.ts'
+
+/** A load that rises by steps and falls back after misses: what several rules keep of a lift. */
+export type Steady = { load: Load; misses: number; why: Rung[] }
+
+export type Steps = {
+  /** Added after each hit, exact. */
+  step: Step
+  /** Misses in a row that lower the load; 1 to 10. */
+  misses: number
+  /** How far it is lowered, in percent of the load; 1 to 50. */
+  resetBy: number
+}
+
+/** After a hit a step up, after a miss the same again, after so many misses in a row a cut that lands on the plates at home. */
+export function stepOrReset(
+  steady: Steady,
+  { date, verdict, target }: Exposure,
+  { step, misses: allowed, resetBy }: Steps,
+  { unit, land }: Hand,
+): Steady {
+  const from = inUnit(target ?? steady.load, unit)
+  if (verdict === 'hit') return stepUp(from, step, date)
+  if (!date) return steady
+  if (verdict === 'hold')
+    return { ...steady, why: [{ id: 'steady.hold', data: { load: steady.load, date } }] }
+  const misses = steady.misses + 1
+  if (misses < allowed)
+    return { load: from, misses, why: [{ id: 'steady.again', data: { load: from, date, misses, allowed } }] }
+  const load = land(scale(from, 100 - resetBy))
+  return {
+    load,
+    misses: 0,
+    why: [{ id: 'steady.reset', data: { from, load, date, misses, percent: resetBy } }],
+  }
+}
+
+export function stepUp(from: Load, by: Step, date: string | null): Steady {
+  const load = addStep(from, by)
+  const data = { from, step: { value: by[from.unit], unit: from.unit }, load }
+  return {
+    load,
+    misses: 0,
+    why: [date ? { id: 'steady.step', data: { ...data, date } } : { id: 'steady.ahead', data }],
+  }
+}
+
+export const steadyMessages = {
+  'steady.step': 'the rule’s {from} was a hit on {date}: plus {step} is {load}',
+  'steady.ahead': 'if the rule’s {from} is a hit: plus {step} is {load}',
+  'steady.hold': '{load} stays: the session of {date} was neither a step nor a miss',
+  'steady.again':
+    'the rule’s {load} was missed on {date} ({misses} of {allowed} misses in a row): the same again',
+  'steady.reset':
+    'the rule’s {from} was missed on {date}, {misses} in a row: minus {percent}%, on plates {load}',
+}

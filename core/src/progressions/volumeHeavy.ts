@@ -1,0 +1,99 @@
+import { percentField, percentOffField, stepField, strictObject, wholeField } from '../reading/index.ts'
+import { formatNumber, scale, type Step } from '../units/index.ts'
+import {
+  firstLoad,
+  firstLoadFields,
+  firstLoadFits,
+  sayFirstLoad,
+  sayStep,
+  type FirstLoad,
+} from './firstLoad.ts'
+import { defineRule } from './rule.ts'
+import { stepOrReset, type Steady } from './steady.ts'
+
+type Params = FirstLoad & {
+  /** The first heavy day, in percent of the first volume day. */
+  heavyPercent: number
+  volumeStep: Step
+  heavyStep: Step
+  misses: number
+  resetBy: number
+}
+
+type State = { volume: Steady; heavy: Steady }
+
+/**
+ * A volume day and a heavy day of one lift, each beating its own last by a step; a light day between them moves nothing and
+ * reads the volume day by a load of `role`.
+ */
+export const volumeHeavy = defineRule<Params, State>({
+  kind: 'volumeHeavy',
+  title: 'Volume, light and heavy day',
+  clock: 'exposure',
+  from: 'asked',
+  roles: ['volume', 'light', 'heavy'],
+  quiet: ['light'],
+  writes: ['load'],
+  params: strictObject({
+    ...firstLoadFields,
+    heavyPercent: percentField().required(),
+    volumeStep: stepField(50).required(),
+    heavyStep: stepField(50).required(),
+    misses: wholeField('misses in a row', 1, 10).required(),
+    resetBy: percentOffField().required(),
+  }).test('fits', firstLoadFits.message, firstLoadFits.test),
+  sentence: (p) =>
+    `Volume day: ${sayFirstLoad(p).replace('Start', 'start')}, add ${sayStep(p.volumeStep)} after each hit. Heavy day: start at ` +
+    `${formatNumber(p.heavyPercent)}% of that, add ${sayStep(p.heavyStep)} after each hit. After ` +
+    `${p.misses === 1 ? 'a miss' : `${p.misses} misses in a row`} of either take ${formatNumber(p.resetBy)}% off it.`,
+  start(known, p) {
+    const volume = firstLoad(known, p)
+    if ('need' in volume) return volume
+    const load = scale(volume.load, p.heavyPercent)
+    const heavy = { id: 'volumeHeavy.heavy', data: { percent: p.heavyPercent, load } }
+    return { volume: { ...volume, misses: 0 }, heavy: { load, misses: 0, why: [...volume.why, heavy] } }
+  },
+  next(state, exposure, { volumeStep, heavyStep, misses, resetBy }, hand) {
+    const role = exposure.role === 'heavy' ? 'heavy' : 'volume'
+    const steps = { step: role === 'heavy' ? heavyStep : volumeStep, misses, resetBy }
+    return { ...state, [role]: stepOrReset(state[role], exposure, steps, hand) }
+  },
+  ask(state, role) {
+    const { load, why } = state[role === 'heavy' ? 'heavy' : 'volume']
+    return { load, rungs: why }
+  },
+  messages: { 'volumeHeavy.heavy': 'the first heavy day is {percent}% of the volume day: {load}' },
+  examples: [
+    {
+      say: 'volume days at 90% of a 5RM of 100 go 90, 92.5',
+      params: {
+        startPercent: 90,
+        startReps: 5,
+        heavyPercent: 111,
+        volumeStep: { kg: 2.5, lb: 5 },
+        heavyStep: { kg: 1, lb: 2.5 },
+        misses: 2,
+        resetBy: 10,
+      },
+      max: { value: 116.6667, unit: 'kg' },
+      role: 'volume',
+      exposures: ['hit'],
+      asked: [90, 92.5],
+    },
+    {
+      say: 'heavy days start at 111% of them and beat the last by 1 kg; two misses take 10% off, on plates',
+      params: {
+        startLoad: { kg: 90, lb: 200 },
+        heavyPercent: 110,
+        volumeStep: { kg: 2.5, lb: 5 },
+        heavyStep: { kg: 1, lb: 2.5 },
+        misses: 2,
+        resetBy: 10,
+      },
+      max: null,
+      role: 'heavy',
+      exposures: ['hit', 'miss', 'miss'],
+      asked: [99, 100, 100, 90],
+    },
+  ],
+})

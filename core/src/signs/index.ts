@@ -1,0 +1,4 @@
+// Signs that a lift has had enough of its rule, or a phase has done its work.
+export { stalled } from './stalled.ts'
+export { reached } from './reached.ts'
+export { exposures } from './exposures.ts'

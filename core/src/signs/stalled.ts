@@ -1,0 +1,38 @@
+import { strictObject, wholeField } from '../reading/index.ts'
+import { defineSign, longestRecent } from './sign.ts'
+
+/** So many misses among the last exposures: in a row where both numbers are the same. */
+export const stalled = defineSign<{ misses: number; of: number }>({
+  kind: 'stalled',
+  title: 'Stalled',
+  params: strictObject({
+    misses: wholeField('misses', 1, longestRecent).required(),
+    of: wholeField('exposures looked back', 1, longestRecent).required(),
+  }).test('fits', '"of" at least as many as "misses"', ({ misses, of }) => of >= misses),
+  sentence: ({ misses, of }) =>
+    misses === of
+      ? `when ${misses === 1 ? 'an exposure is' : `${misses} exposures in a row are`} missed`
+      : `when ${misses} of the last ${of} exposures are missed`,
+  shows: ({ recent }, { misses, of }) =>
+    recent.slice(0, of).filter((verdict) => verdict === 'miss').length >= misses,
+  examples: [
+    {
+      say: 'two misses in a row',
+      params: { misses: 2, of: 2 },
+      run: { exposures: 5, recent: ['miss', 'miss', 'hit'], heaviest: null },
+      want: true,
+    },
+    {
+      say: 'a hit between two misses is no row of them',
+      params: { misses: 2, of: 2 },
+      run: { exposures: 5, recent: ['miss', 'hit', 'miss'], heaviest: null },
+      want: false,
+    },
+    {
+      say: 'two of the last three',
+      params: { misses: 2, of: 3 },
+      run: { exposures: 5, recent: ['miss', 'hit', 'miss'], heaviest: null },
+      want: true,
+    },
+  ],
+})
