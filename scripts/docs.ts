@@ -114,7 +114,7 @@ function reference(): string {
       '',
       ...examples.map(
         (example) =>
-          `- \`${JSON.stringify(example.params)}\` asks ${example.asked.join(', ')} (after ${example.verdicts.join(', ')})`,
+          `- \`${JSON.stringify(example.params)}\` asks ${example.asked.join(', ')} (after ${example.exposures.map((one) => (typeof one === 'string' ? one : `${one.verdict} with ${one.reps.join(', ')}`)).join(', ')})`,
       ),
       '',
       ...examples

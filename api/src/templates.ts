@@ -1,5 +1,5 @@
 import { array, mixed, object, string, type InferType } from 'yup'
-import type { Command, Template } from '@young-oak/core/template'
+import type { Command, Difference, Template } from '@young-oak/core/template'
 import { isDay } from '@young-oak/core/units'
 
 const commandNames = ['setName', 'setCell', 'setExercise', 'setParams', 'addSlot', 'removeSlot', 'several']
@@ -31,6 +31,16 @@ export const publishSchema = object({
     .required('Choose a start date.')
     .test('day', 'This day does not exist.', (value) => isDay(value)),
   note: string().max(2000, 'A note has at most 2,000 characters.').defined(),
+  /** For those who are on the template already: with the next plan week that begins, or with the next session. */
+  begins: mixed<'week' | 'session'>((value): value is 'week' | 'session' =>
+    ['week', 'session'].includes(value as string),
+  ).optional(),
+  /** For those who are new to it: weeks that end when they are done, or on their dates. */
+  clock: mixed<'own' | 'calendar'>((value): value is 'own' | 'calendar' =>
+    ['own', 'calendar'].includes(value as string),
+  ).optional(),
+  /** A track for all of them; null for none; left out, everybody keeps theirs. */
+  track: string().max(80).nullable().optional(),
 }).noUnknown()
 export type Publish = InferType<typeof publishSchema>
 
@@ -55,5 +65,8 @@ export type TemplateView = {
 
 /** The answer to edits: the revision after them, or where the first one no longer fits. */
 export type EditsAnswer = { revision: number; conflict?: { id: string; message: string } }
+
+/** What a version published now would change, against the newest one. */
+export type ChangesView = { since: number | null; changes: Difference[] }
 
 export type PublishAnswer = { number: number; members: number }

@@ -1,8 +1,8 @@
-import { array, mixed, number, object, string, type InferType } from 'yup'
+import { array, boolean, mixed, number, object, string, type InferType } from 'yup'
 import type { Enrolment } from '@young-oak/core/member'
 import { exerciseIds, type ExerciseId, type Lift } from '@young-oak/core/library'
 import { formulaKinds, mostReps, type FormulaKind } from '@young-oak/core/maxes'
-import type { Evidence, Finding, Plan } from '@young-oak/core/plan'
+import type { Evidence, Finding, Plan, Proposal } from '@young-oak/core/plan'
 import type { SessionLog } from '@young-oak/core/member'
 import { isDay, type Load, type Unit } from '@young-oak/core/units'
 
@@ -50,6 +50,8 @@ export const maxSchema = object({
   ).required(),
   date: day().required(),
   today: day().required(),
+  /** Taken although it is lower than the max in force. */
+  accepted: boolean().oneOf([true]).optional(),
 }).noUnknown()
 export type GivenMax = InferType<typeof maxSchema>
 
@@ -71,7 +73,7 @@ export type GivenSet = InferType<typeof setSchema>
  * again until it has been answered.
  */
 export type Operation =
-  | { id: string; kind: 'start'; enrolment: string; position: number; date: string }
+  | { id: string; kind: 'start'; enrolment: string; position: number; attempt?: number; date: string }
   | { id: string; kind: 'set'; session: string; rev: number; set: GivenSet }
   | { id: string; kind: 'close'; session: string }
 
@@ -87,6 +89,7 @@ export const operationSchemas = {
     kind: string().required(),
     enrolment: string().uuid().required(),
     position: number().integer().min(1).max(1000).required(),
+    attempt: number().integer().min(1).max(20).optional(),
     date: day().required(),
   }).noUnknown(),
   set: object({
@@ -106,7 +109,7 @@ export type OperationAnswer =
 
 /** A member's own screen: plans of this week, the sessions that are open, and what is known of them. */
 export type TodayView = {
-  programs: { enrolment: string; name: string; note?: string; plan: Plan }[]
+  programs: { enrolment: string; name: string; note?: string; track?: string; plan: Plan }[]
   enrolments: Enrolment[]
   logs: SessionLog[]
   evidence: Evidence
@@ -117,8 +120,8 @@ export type MaxesView = {
   unit: Unit
   /** In force, with the set that a max was estimated from. */
   maxes: (Lift & { load: Load; date: string; from?: { load: Load; reps: number; formula: FormulaKind } })[]
-  /** What training suggests above them. */
-  estimates: (Lift & { load: Load; date: string; from: { load: Load; reps: number } })[]
+  /** What training or a lower test suggests, until it is accepted. */
+  proposals: (Lift & Omit<Proposal, 'lift'>)[]
   /** Lifts that a current program needs a max of, and has none. */
   needed: Lift[]
 }

@@ -2,29 +2,29 @@ import { describe, expect, test } from '@jest/globals'
 import { planMember, type Plan } from '@young-oak/core/plan'
 import { readTemplate, type Template } from '@young-oak/core/template'
 import { addDays, makeable, platesFor, type Rack } from '@young-oak/core/units'
-import type { Fact } from '@young-oak/core/member'
+import type { Enrolment } from '@young-oak/core/member'
 import { exerciseOf } from '@young-oak/core/library'
 import { dice } from './dice.ts'
-import { beginners, place, racks, rowers, type Person } from './gym.ts'
-import { simulate, startingFacts } from './simulate.ts'
+import { beginners, hotel, hotelRacks, racers, racks, rowers, type Person } from './gym.ts'
+import { regattaLadder } from './regatta.ts'
+import { placeFacts, simulate, startingFacts } from './simulate.ts'
 import { estuaryWaves, tidewayBase } from './templates.ts'
 
 const start = '2026-01-05'
-const until = addDays(start, 43)
-const enrolment = { id: 'e', segments: [{ from: start, version: 'v' }] }
-const equipment: Fact = {
-  id: 'place',
-  rev: 1,
-  date: addDays(start, -30),
-  actsFrom: addDays(start, -30),
-  kind: 'equipment',
-  place: place.id,
-  racks,
-}
+const until = addDays(start, 57)
+const testDay = addDays(start, 7 * 11 + 5)
 const rackOf = (person: Person) => racks.find(({ unit }) => unit === (person.unit ?? 'kg')) as Rack
 
 function trainFor(person: Person, template: Template, weekdays: number[], seed: number) {
-  const facts = [equipment, ...startingFacts(person, rackOf(person), addDays(start, -3))]
+  const isRacer = racers.includes(person)
+  const own = startingFacts(person, rackOf(person), addDays(start, -3), isRacer ? testDay : undefined)
+  const facts = [...placeFacts(addDays(start, -30)), ...own]
+  const { track } = person
+  const enrolment: Enrolment = {
+    id: 'e',
+    clock: isRacer ? 'calendar' : 'own',
+    segments: [{ from: start, version: 'v', ...(track && { track }) }],
+  }
   const logs = simulate({
     person,
     facts,
@@ -43,6 +43,7 @@ function trainFor(person: Person, template: Template, weekdays: number[], seed: 
 describe.each([
   ['Tideway base', tidewayBase, beginners, [0, 2, 4]],
   ['Estuary waves', estuaryWaves, rowers, [0, 1, 3, 4]],
+  ['Regatta ladder', regattaLadder, racers, [0, 2, 4]],
 ] as const)('%s', (_, template, people, weekdays) => {
   const { template: read, issues } = readTemplate(template)
   test('reads without faults', () => expect(issues).toBeUndefined())
@@ -57,8 +58,10 @@ describe.each([
   })
   test('asks and logs only barbell loads that the gym can load', () => {
     for (const { person, logs } of all) {
-      const can = makeable(rackOf(person))
-      for (const { load, exercise } of logs.flatMap(({ sets }) => sets)) {
+      for (const { load, exercise, at } of logs.flatMap(({ sets, place: at }) =>
+        sets.map((set) => ({ ...set, at })),
+      )) {
+        const can = makeable(at === hotel.id ? (hotelRacks[0] as Rack) : rackOf(person))
         if (load && exerciseOf({ exercise }).tool === 'barbell' && exercise !== 'romanianDeadlift')
           expect(platesFor(load, can)).not.toBeNull()
       }

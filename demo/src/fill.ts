@@ -1,4 +1,4 @@
-// Fills an empty database with the demo's gym, people, templates and six weeks of training; leaves a filled one alone.
+// Fills an empty database with the demo's gym, people, templates and eight weeks of training; leaves a filled one alone.
 import { randomUUID } from 'node:crypto'
 import type { Enrolment, Fact, SessionLog } from '@young-oak/core/member'
 import { readTemplate, type Template } from '@young-oak/core/template'
@@ -9,11 +9,14 @@ import { demoAccounts } from '@young-oak/server/features/accounts/demoAccounts'
 import { hashPassword } from '@young-oak/server/features/accounts/password'
 import { readOwnerUrl } from '@young-oak/server/settings'
 import { dice } from './dice.ts'
-import { beginners, gym, place, racks, rowers, staff, type Person } from './gym.ts'
-import { simulate, startingFacts } from './simulate.ts'
+import { beginners, gym, hotel, hotelRacks, place, racers, racks, rowers, staff, type Person } from './gym.ts'
+import { regattaLadder } from './regatta.ts'
+import { placeFacts, simulate, startingFacts } from './simulate.ts'
 import { estuaryWaves, tidewayBase } from './templates.ts'
 
-const weeksOfLogs = 6
+const weeksOfLogs = 8
+/** The club's test lies in the twelfth week. */
+const daysToTest = 7 * 11 + 5
 type Db = ReturnType<typeof connect>
 
 async function main(): Promise<void> {
@@ -39,6 +42,13 @@ async function fill(db: Db, today: Day): Promise<void> {
     acts_from: addDays(start, -30),
     racks: JSON.stringify(racks),
   })
+  await db('place').insert({ gym_id: gymId, ...hotel })
+  await db('place_equipment').insert({
+    gym_id: gymId,
+    place_id: hotel.id,
+    acts_from: addDays(start, -30),
+    racks: JSON.stringify(hotelRacks),
+  })
   const password = await hashPassword(demoAccounts[0]?.password ?? '')
   const seats: Record<string, string> = {}
   for (const { email, name, role } of staff) {
@@ -61,6 +71,15 @@ async function fill(db: Db, today: Day): Promise<void> {
       weekdays: [0, 1, 3, 4],
       seed: 23,
     },
+    {
+      people: racers,
+      template: regattaLadder,
+      writer: seats['odell@demo.example'] as string,
+      weekdays: [0, 2, 4],
+      seed: 37,
+      clock: 'calendar' as const,
+      testDay: addDays(start, daysToTest),
+    },
   ]
   for (const group of groups) await fillGroup(db, gymId, { ...group, start, today, password })
 }
@@ -71,6 +90,8 @@ type Group = {
   writer: string
   weekdays: number[]
   seed: number
+  clock?: 'calendar'
+  testDay?: Day
   start: Day
   today: Day
   password: string
@@ -80,7 +101,7 @@ type Group = {
 async function fillGroup(
   db: Db,
   gymId: string,
-  { people, template, writer, weekdays, seed, start, today, password }: Group,
+  { people, template, writer, weekdays, seed, clock, testDay, start, today, password }: Group,
 ): Promise<void> {
   const { template: body, issues } = readTemplate(template)
   if (!body) throw new Error(`invalid demo template "${template.name}": ${JSON.stringify(issues)}`)
@@ -103,34 +124,29 @@ async function fillGroup(
     const [{ id: memberId }] = await db('member')
       .insert({ gym_id: gymId, account_id, name: person.name, writer_id: writer })
       .returning('id')
-    const enrolment: Enrolment = { id: randomUUID(), segments: [{ from: start, version }] }
+    const { track } = person
+    const segment = { from: start, version, ...(track && { track }) }
+    const enrolment: Enrolment = { id: randomUUID(), ...(clock && { clock }), segments: [segment] }
     await db('enrolment').insert({
       gym_id: gymId,
       id: enrolment.id,
       member_id: memberId,
       template_id: templateId,
+      clock,
     })
     await db('enrolment_segment').insert({
       gym_id: gymId,
       enrolment_id: enrolment.id,
       starts_on: start,
       version_id: version,
+      track: track ?? null,
     })
     const rack = racks.find(({ unit }) => unit === (person.unit ?? 'kg')) as Rack
-    const facts = startingFacts(person, rack, addDays(start, -3))
+    const facts = startingFacts(person, rack, addDays(start, -3), testDay)
     await insertFacts(db, gymId, memberId, facts)
-    const equipment: Fact = {
-      id: 'place',
-      rev: 1,
-      date: addDays(start, -30),
-      actsFrom: addDays(start, -30),
-      kind: 'equipment',
-      place: place.id,
-      racks,
-    }
     const logs = simulate({
       person,
-      facts: [equipment, ...facts],
+      facts: [...placeFacts(addDays(start, -30)), ...facts],
       enrolment,
       version: body,
       start,

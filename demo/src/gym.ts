@@ -5,6 +5,20 @@ export const gym = { name: 'Saltmarsh Rowing & Strength', zone: 'Europe/London',
 
 export const place = { id: 'home', name: 'The boathouse gym' }
 
+/** Where those who travel train: one bar and few plates. */
+export const hotel = { id: 'hotel', name: 'A hotel on the road' }
+export const hotelRacks: Rack[] = [
+  {
+    unit: 'kg',
+    bar: 20,
+    plates: [
+      { weight: 15, pairs: 1 },
+      { weight: 10, pairs: 1 },
+      { weight: 5, pairs: 1 },
+    ],
+  },
+]
+
 export const racks: Rack[] = [
   {
     unit: 'kg',
@@ -53,6 +67,11 @@ export type Person = {
   unit?: 'lb'
   /** Came without a squat max. */
   noSquatMax?: true
+  /** Weeks, from 0, in which they did not come, or trained in the hotel. */
+  away?: number[]
+  travels?: number[]
+  /** A track of their template. */
+  track?: string
 }
 
 const person = (
@@ -80,13 +99,25 @@ export const beginners: Person[] = [
   { ...person('Juno Reedham', 70, 42, 90, 30, 1.5, 0.9), noSquatMax: true },
   person('Bram Oxley', 96, 72, 120, 48, 0.3, 0.95),
   person('Nell Saltby', 64, 40, 84, 28, 3.2, 1),
-  person('Corin Vale', 110, 84, 140, 55, 1.2, 0.7),
+  { ...person('Corin Vale', 110, 84, 140, 55, 1.2, 0.8), away: [3, 4] },
   person('Maud Tern', 58, 38, 78, 27, 1.5, 0.85),
   person('Edrik Shoal', 120, 90, 150, 58, 0.2, 0.9),
   person('Lio Marram', 76, 48, 98, 34, 1.4, 0.95),
-  person('Sabe Wick', 88, 60, 115, 42, 1, 0.6),
+  { ...person('Sabe Wick', 88, 60, 115, 42, 1, 0.7), away: [6, 7] },
   person('Ona Creek', 66, 44, 86, 31, 1.6, 0.95),
-  person('Fitch Larkin', 102, 78, 132, 50, 0.9, 0.9),
+  { ...person('Fitch Larkin', 102, 78, 132, 50, 0.9, 0.9), travels: [5] },
+  person('Brina Saltash', 68, 44, 92, 31, 2.4, 0.95),
+  person('Dov Ketch', 98, 74, 126, 49, 0.2, 0.95),
+  person('Elowen Gant', 62, 40, 82, 28, 2.8, 1),
+  { ...person('Farid Skene', 94, 70, 122, 46, 1.8, 0.9), travels: [2, 3] },
+  person('Gwil Penhale', 108, 82, 138, 54, 0.6, 0.85),
+  person('Hetty Rusk', 56, 36, 74, 26, 2, 0.9),
+  { ...person('Ivo Scarth', 116, 88, 146, 57, 0.4, 0.95), unit: 'lb' },
+  person('Jess Tolland', 72, 46, 96, 33, 1.6, 0.9),
+  { ...person('Kit Aldous', 86, 62, 112, 42, 1.1, 0.75), away: [5] },
+  person('Lark Munday', 60, 39, 80, 27, 3, 1),
+  person('Mose Hythe', 112, 86, 142, 56, 0.1, 0.9),
+  person('Nia Sparrow', 65, 43, 88, 30, 2.1, 0.95),
 ]
 
 export const rowers: Person[] = [
@@ -102,4 +133,31 @@ export const rowers: Person[] = [
   person('Anselm Pike', 145, 108, 182, 70, 0.4, 0.8),
   person('Dilys Sluice', 92, 58, 118, 40, 0.7, 0.95),
   person('Hal Tideman', 170, 126, 210, 82, 0.2, 0.9),
+  { ...person('Isolde Carr', 98, 62, 124, 43, 0.6, 0.95), travels: [4] },
+  person('Jem Rowan', 148, 110, 186, 71, 0.3, 0.9),
+  person('Keziah Lunt', 106, 68, 134, 47, 0.5, 1),
+  { ...person('Lowen Strake', 155, 116, 194, 75, 0.2, 0.85), away: [4, 5] },
+  person('Mina Oarsby', 94, 60, 120, 41, 0.8, 0.95),
+  person('Ned Fairlead', 162, 122, 202, 80, 0.1, 0.9),
+  person('Opal Thwaite', 102, 65, 128, 45, 0.6, 0.9),
+  person('Piers Gunwale', 144, 106, 180, 69, 0.4, 0.95),
+]
+
+export const racers: Person[] = [
+  person('Runa Eddy', 112, 72, 140, 50, 0.9, 1),
+  { ...person('Silas Coble', 156, 114, 192, 74, 0.7, 0.95), track: 'heavier' },
+  { ...person('Tamsin Rill', 90, 56, 114, 40, 1.1, 0.95), track: 'lighter' },
+  { ...person('Ulric Thole', 148, 110, 184, 72, 0.2, 0.9), track: 'twoDays' },
+  { ...person('Vesper Loam', 104, 66, 132, 46, 0.8, 0.95), away: [3, 4] },
+  { ...person('Wim Dredge', 164, 120, 204, 79, 0.5, 0.95), track: 'heavier', travels: [6] },
+  person('Xanthe Mere', 98, 62, 124, 44, 0.9, 0.9),
+  { ...person('Yorick Bight', 140, 104, 176, 68, 0, 0.95), track: 'twoDays' },
+  { ...person('Zella Frome', 86, 54, 110, 38, 1.2, 1), track: 'lighter' },
+  { ...person('Aled Spindle', 152, 112, 188, 73, 0.6, 0.9), unit: 'lb' },
+  person('Bryony Sedge', 100, 64, 128, 45, 0.8, 0.95),
+  { ...person('Cass Wherry', 134, 98, 170, 64, 0.3, 0.8), away: [7] },
+  { ...person('Delphine Oake', 94, 60, 118, 42, 1, 0.95), track: 'lighter' },
+  person('Evander Staithe', 158, 118, 196, 76, 0.1, 0.95),
+  { ...person('Fern Tillery', 88, 56, 112, 39, 1.1, 0.9), track: 'twoDays' },
+  { ...person('Gorran Quay', 146, 108, 182, 70, 0.5, 0.95), track: 'heavier' },
 ]

@@ -1,4 +1,4 @@
-import type { ExerciseId } from '@young-oak/core/library'
+import { exerciseOf, type ExerciseId } from '@young-oak/core/library'
 import {
   sessionLogId,
   setLogId,
@@ -9,7 +9,14 @@ import {
   type SetLog,
   type ShownGroup,
 } from '@young-oak/core/member'
-import { planMember, snapshot, type Plan, type PlannedSession } from '@young-oak/core/plan'
+import {
+  planMember,
+  snapshot,
+  type Checkpoint,
+  type Plan,
+  type Planned,
+  type PlannedSession,
+} from '@young-oak/core/plan'
 import type { Template } from '@young-oak/core/template'
 import {
   addDays,
@@ -22,7 +29,7 @@ import {
   type Rack,
 } from '@young-oak/core/units'
 import type { Dice } from './dice.ts'
-import type { Person } from './gym.ts'
+import { hotel, hotelRacks, place, racks, type Person } from './gym.ts'
 
 type Training = {
   person: Person
@@ -50,27 +57,46 @@ export function simulate({
   dice,
 }: Training): SessionLog[] {
   const member: Member = { facts, logs: [] }
+  let checkpoint: Checkpoint | null = null
   for (let day = start; day < until; day = addDays(day, 1)) {
     const weekday = daysBetween(start, day) % 7
     const isOff = !weekdays.includes(weekday) || dice() > person.keen || isAway(person, start, day)
     if (isOff) continue
-    const { plans } = planMember(
+    const versions = { [enrolment.segments[0]?.version ?? '']: version }
+    const planned: Planned = planMember(
       member,
       [enrolment],
-      { [enrolment.segments[0]?.version ?? '']: version },
+      versions,
       { today: day, through: 'near' },
+      checkpoint,
     )
-    const plan = plans[enrolment.id] as Plan
-    const session = plan.weeks.flatMap(({ places }) => places).find(({ position }) => position === plan.next)
-    if (session)
-      member.logs.push(train(plan, session, person, enrolment.id, day, daysBetween(start, day) / 7, dice))
+    checkpoint = planned.checkpoint
+    const plan = planned.plans[enrolment.id] as Plan
+    const week = plan.weeks.find(({ places }) => places.some(({ position }) => position === plan.next))
+    const session = week?.places.find(({ position }) => position === plan.next)
+    if (!session || (week?.from && week.from > day)) continue
+    const log = train(plan, session, person, enrolment.id, day, daysBetween(start, day) / 7, dice)
+    member.logs.push(isTravelling(person, start, day) ? onTheRoad(log) : log)
   }
   return member.logs
 }
 
-/** The least keen take a week off in the third week. */
-const isAway = ({ keen }: Person, start: Day, day: Day): boolean =>
-  keen < 0.7 && Math.floor(daysBetween(start, day) / 7) === 2
+const weekOf = (start: Day, day: Day): number => Math.floor(daysBetween(start, day) / 7)
+
+const isAway = ({ away = [] }: Person, start: Day, day: Day): boolean => away.includes(weekOf(start, day))
+
+const isTravelling = ({ travels = [] }: Person, start: Day, day: Day): boolean =>
+  travels.includes(weekOf(start, day))
+
+/** A session in the hotel, noted on paper: what its few plates make of each load, and no snapshot. */
+function onTheRoad({ shown: _, ...log }: SessionLog): SessionLog {
+  const can = makeable(hotelRacks[0] as Rack)
+  const sets = log.sets.map((set) => {
+    if (!set.load || exerciseOf(set).tool !== 'barbell') return set
+    return { ...set, load: round(set.load, can, 'down').load }
+  })
+  return { ...log, place: hotel.id, sets }
+}
 
 function train(
   plan: Plan,
@@ -81,7 +107,7 @@ function train(
   weeks: number,
   dice: Dice,
 ): SessionLog {
-  const id = sessionLogId(enrolment, session.position, 1)
+  const id = sessionLogId(enrolment, session.position, session.attempt)
   const shown = snapshot(plan, session.position)
   return {
     id,
@@ -90,7 +116,7 @@ function train(
     date,
     enrolment,
     position: session.position,
-    attempt: 1,
+    attempt: session.attempt,
     ordinal: 1,
     closed: true,
     ...(shown && { shown }),
@@ -145,6 +171,7 @@ function maxOf(exercise: ExerciseId, person: Person): number | null {
     deadlift: person.deadlift,
     overheadPress: person.press,
     barbellRow: person.bench * 0.85,
+    benchPull: person.bench * 0.9,
   }
   return known[exercise] ?? null
 }
@@ -167,21 +194,39 @@ function chosenLoad(exercise: ExerciseId, person: Person, group: ShownGroup): Lo
   return { value: Math.max(step, Math.round(value / step) * step), unit: person.unit ?? 'kg' }
 }
 
+/** What the boathouse and the hotel have, as the server hands it to the planner. */
+export const placeFacts = (date: Day): Fact[] =>
+  [
+    { place: place.id, racks },
+    { place: hotel.id, racks: hotelRacks },
+  ].map(({ place: id, racks: own }): Fact => ({
+    id: `place:${id}`,
+    rev: 1,
+    date,
+    actsFrom: date,
+    kind: 'equipment',
+    place: id,
+    racks: own,
+  }))
+
 /** The maxes that a member brings, rounded to what they could have lifted on the gym's plates. */
-export function startingFacts(person: Person, rack: Rack, date: Day): Fact[] {
+export function startingFacts(person: Person, rack: Rack, date: Day, testDay?: Day): Fact[] {
   const entry = (id: string) => ({ id, rev: 1, change: id, date, actsFrom: date })
   const tested = {
     backSquat: person.squat,
     benchPress: person.bench,
     deadlift: person.deadlift,
     overheadPress: person.press,
+    benchPull: person.bench * 0.9,
   }
   const given = Object.entries(tested).filter(
     ([exercise]) => !(person.noSquatMax && exercise === 'backSquat'),
   )
   const unit: Fact = { ...entry('unit'), kind: 'unit', unit: person.unit ?? 'kg' }
+  const test: Fact[] = testDay ? [{ ...entry('test'), kind: 'test', on: testDay }] : []
   return [
     unit,
+    ...test,
     ...given.map(([exercise, max], i): Fact => {
       const isSet = i % 2 === 1
       const value = isSet ? max / (1 + 5 / 30) : max

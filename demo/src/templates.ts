@@ -5,6 +5,7 @@ export const tidewayBase: Template = {
   format: 1,
   name: 'Tideway base',
   note: 'Three days a week, two sessions in turn. Add a little each time you make every rep.',
+  maxes: { use: 'newest' },
   missed: 'hold',
   rounding: 'nearest',
   phases: [
@@ -60,6 +61,7 @@ export const tidewayBase: Template = {
     press: linear(72, 1.25, 2.5),
     deadlift: linear(72, 5, 10),
   },
+  tracks: {},
 }
 
 export const estuaryWaves: Template = {
@@ -67,6 +69,7 @@ export const estuaryWaves: Template = {
   name: 'Estuary waves',
   note: 'Four days, two waves of three weeks with a light week behind each. Last set of the main lift: as many good reps as there are, one left in the tank.',
   trainingMax: 95,
+  maxes: { use: 'newest' },
   missed: 'hold',
   rounding: 'nearest',
   phases: [wavePhase('first', 'First wave'), wavePhase('second', 'Second wave')],
@@ -101,6 +104,7 @@ export const estuaryWaves: Template = {
     'l2-squat': {
       exercise: 'backSquat',
       by: 'week',
+      follows: [],
       rows: bothPhases(
         [60, 62.5, 65, 60].map((percent) => [
           { id: 'easy', sets: 3, goal: { reps: 5 }, load: { of: 'trainingMax', percent }, rest: 120 },
@@ -113,6 +117,7 @@ export const estuaryWaves: Template = {
     'u2-bench': {
       exercise: 'benchPress',
       by: 'week',
+      follows: [],
       rows: bothPhases(
         [62.5, 65, 67.5, 60].map((percent) => [
           { id: 'easy', sets: 3, goal: { reps: 6 }, load: { of: 'trainingMax', percent }, rest: 120 },
@@ -123,6 +128,7 @@ export const estuaryWaves: Template = {
     'u2-pull': rows('chinUp', { of: 'none' }, 3, { from: 4, to: 8 }, 120),
   },
   progressions: {},
+  tracks: {},
 }
 
 function wavePhase(id: string, name: string): Template['phases'][number] {
@@ -157,7 +163,7 @@ function waves(exercise: Slot['exercise']): Slot {
     week(4, 87 + more, 91 + more),
     week(6, 80 + more, 80 + more, false),
   ]
-  return { exercise, by: 'week', rows: { first: phase(0), second: phase(2) } }
+  return { exercise, by: 'week', follows: [], rows: { first: phase(0), second: phase(2) } }
 }
 
 function rows(
@@ -168,7 +174,7 @@ function rows(
   rest: number,
 ): Slot {
   const week = () => [{ id: 'work', sets, goal: { reps }, load, rir: 2, rest }]
-  return { exercise, by: 'week', rows: bothPhases([week(), week(), week(), week()]) }
+  return { exercise, by: 'week', follows: [], rows: bothPhases([week(), week(), week(), week()]) }
 }
 
 function bothPhases(weeks: SetGroup[][]): Slot['rows'] {
@@ -185,7 +191,7 @@ function ruled(
   return {
     exercise,
     by: 'week',
-    follows: { progression, role: 'main' },
+    follows: [{ progression, role: 'main' }],
     rows: tenWeeks({ id: 'work', sets, goal: { reps }, load: { of: 'progression' }, rest }),
   }
 }
@@ -195,6 +201,7 @@ function free(exercise: Slot['exercise'], group: string, sets: number, reps: num
     exercise,
     group,
     by: 'week',
+    follows: [],
     rows: tenWeeks({ id: 'work', sets, goal: { reps }, load: { of: 'free' }, rir: 3, rest: 60 }),
   }
 }
@@ -204,6 +211,7 @@ function bare(exercise: Slot['exercise'], group: string, sets: number, reps: num
     exercise,
     group,
     by: 'week',
+    follows: [],
     rows: tenWeeks({ id: 'work', sets, goal: { reps }, load: { of: 'none' }, rest: 60 }),
   }
 }

@@ -4,6 +4,7 @@ import type { Template } from '@young-oak/core/template'
 export const smallTemplate = (): Template => ({
   format: 1,
   name: 'Small',
+  maxes: { use: 'newest' },
   missed: 'hold',
   rounding: 'nearest',
   phases: [{ id: 'p', name: 'Block', weeks: 2, rotation: ['d'], perWeek: 2, light: [] }],
@@ -12,7 +13,7 @@ export const smallTemplate = (): Template => ({
     squat: {
       exercise: 'backSquat',
       by: 'week',
-      follows: { progression: 'squat', role: 'main' },
+      follows: [{ progression: 'squat', role: 'main' }],
       rows: {
         p: [
           [{ id: 'a', sets: 2, goal: { reps: 5 }, load: { of: 'progression' }, rest: 120 }],
@@ -23,6 +24,7 @@ export const smallTemplate = (): Template => ({
     bench: {
       exercise: 'benchPress',
       by: 'week',
+      follows: [],
       rows: {
         p: [
           [{ id: 'a', sets: 1, goal: { reps: 5 }, load: { of: 'max', percent: 75 } }],
@@ -42,4 +44,5 @@ export const smallTemplate = (): Template => ({
       ],
     },
   },
+  tracks: {},
 })

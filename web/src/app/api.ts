@@ -2,6 +2,7 @@ import { createApi, fetchBaseQuery } from '@reduxjs/toolkit/query/react'
 import type { SeatView, SessionView, SignIn } from '@young-oak/api/accounts'
 import type { MemberFile, MemberLine } from '@young-oak/api/members'
 import type {
+  ChangesView,
   Edits,
   EditsAnswer,
   Publish,
@@ -28,6 +29,10 @@ export const api = createApi({
 
     templates: build.query<TemplateLine[], void>({ query: () => '/templates', providesTags: ['Templates'] }),
     template: build.query<TemplateView, string>({ query: (id) => `/templates/${id}`, keepUnusedDataFor: 0 }),
+    changes: build.query<ChangesView, string>({
+      query: (id) => `/templates/${id}/changes`,
+      keepUnusedDataFor: 0,
+    }),
     importTemplate: build.mutation<{ id: string }, object>({
       query: (template) => ({ url: '/templates', method: 'POST', body: { template } }),
       invalidatesTags: ['Templates'],

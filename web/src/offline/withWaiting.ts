@@ -6,8 +6,8 @@ export function withWaiting(logs: SessionLog[], operations: Operation[]): Sessio
   const known = new Map(logs.map((log) => [log.id, log]))
   for (const operation of operations) {
     if (operation.kind === 'start') {
-      const { enrolment, position, date } = operation
-      const id = sessionLogId(enrolment, position, 1)
+      const { enrolment, position, attempt = 1, date } = operation
+      const id = sessionLogId(enrolment, position, attempt)
       if (!known.has(id))
         known.set(id, {
           id,
@@ -15,7 +15,7 @@ export function withWaiting(logs: SessionLog[], operations: Operation[]): Sessio
           date,
           enrolment,
           position,
-          attempt: 1,
+          attempt,
           ordinal: 1,
           closed: false,
           sets: [],

@@ -21,14 +21,18 @@ const planner = {
     const next = draft && applyCommand(draft, command)
     if (next && !isConflict(next)) draft = next
   },
-  /** A member who is on the template keeps their own progress in it; another is planned as starting today. */
-  openMember(next: MemberFile, template: string, day: Day): void {
+  /**
+   * A member who is on the template keeps their own progress in it; another is planned as starting today. A track that is
+   * named is tried in place of theirs.
+   */
+  openMember(next: MemberFile, template: string, day: Day, track: string | null): void {
     file = next
     const own = next.enrolments.find(({ id }) => next.templates[id] === template)
     isRunning = own !== undefined
+    const on = track === null ? {} : { track }
     enrolment = own
-      ? { id: own.id, segments: own.segments.map(({ from }) => ({ from, version: 'draft' })) }
-      : { id: 'preview', segments: [{ from: day, version: 'draft' }] }
+      ? { ...own, segments: own.segments.map((segment) => ({ ...segment, version: 'draft', ...on })) }
+      : { id: 'preview', segments: [{ from: day, version: 'draft', ...on }] }
   },
   /** The plan of the draft, or of the draft with what is being typed and not yet kept. */
   plan(day: Day, trial: Command | null): Preview | null {

@@ -2,6 +2,7 @@ import type { Knex } from 'knex'
 import * as tenants from './001_tenants.ts'
 import * as templates from './002_templates.ts'
 import * as training from './003_training.ts'
+import * as spine from './004_spine.ts'
 
 type Migration = { up(db: Knex): Promise<void>; down(db: Knex): Promise<void> }
 
@@ -9,6 +10,7 @@ const migrations: Record<string, Migration> = {
   '001_tenants': tenants,
   '002_templates': templates,
   '003_training': training,
+  '004_spine': spine,
 }
 
 /** Migrations by name, in order; each is a frozen file that imports no live code. */

@@ -1,6 +1,6 @@
 import { editsSchema, importSchema, publishSchema } from '@young-oak/api/templates'
 import { route, type Route } from '../../http/route.ts'
-import { edit, importTemplate, publish, viewTemplate } from './service.ts'
+import { edit, importTemplate, publish, viewChanges, viewTemplate } from './service.ts'
 import { listTemplates } from './store.ts'
 
 const who = ['writer'] as const
@@ -19,6 +19,12 @@ export const templateRoutes: Route[] = [
     path: '/templates/:id',
     who,
     run: ({ inScope, params }) => inScope((scope) => viewTemplate(scope, params.id as string)),
+  }),
+  route({
+    method: 'get',
+    path: '/templates/:id/changes',
+    who,
+    run: ({ inScope, params }) => inScope((scope) => viewChanges(scope, params.id as string)),
   }),
   route({
     method: 'post',

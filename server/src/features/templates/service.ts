@@ -1,6 +1,20 @@
-import type { Edits, EditsAnswer, Publish, PublishAnswer, TemplateView } from '@young-oak/api/templates'
+import type {
+  ChangesView,
+  Edits,
+  EditsAnswer,
+  Publish,
+  PublishAnswer,
+  TemplateView,
+} from '@young-oak/api/templates'
 import { formatIssue, type Issue } from '@young-oak/core/reading'
-import { applyCommand, checkCommand, isConflict, readTemplate, type Template } from '@young-oak/core/template'
+import {
+  applyCommand,
+  checkCommand,
+  compareTemplates,
+  isConflict,
+  readTemplate,
+  type Template,
+} from '@young-oak/core/template'
 import { formatDay } from '@young-oak/core/units'
 import type { Scope } from '../../database/scope.ts'
 import { notFound, Problem } from '../../http/problem.ts'
@@ -10,6 +24,7 @@ import {
   enrol,
   enrolledSince,
   findTemplate,
+  findNewest,
   hasEdit,
   holdTemplate,
   insertTemplate,
@@ -60,19 +75,33 @@ export async function edit(
   return { revision, ...(conflict && { conflict }) }
 }
 
+/** What publishing the draft now would change, line by line. */
+export async function viewChanges(scope: Scope, id: string): Promise<ChangesView> {
+  const found = await findTemplate(scope, id)
+  if (!found) throw notFound('template')
+  const newest = await findNewest(scope, id)
+  if (!newest) return { since: null, changes: [] }
+  return { since: newest.number, changes: compareTemplates(newest.body, found.draft) }
+}
+
 /**
  * Publishes the draft as the next version to the chosen members, from a day: all of it or nothing. Members who are on the
- * template already change to the version on that day, which must lie after the segment they are on.
+ * template already change to the version from that day on, with their next plan week or their next session; the day must lie
+ * after the one from which they are on what they are on.
  */
 export async function publish(
   scope: Scope,
   id: string,
   staff: string,
-  { members, start, note }: Publish,
+  { members, start, note, begins = 'week', clock = 'own', track }: Publish,
 ): Promise<PublishAnswer> {
   const held = await holdTemplate(scope, id)
   if (!held) throw notFound('template')
   const body = readWhole(held.draft)
+  if (track != null && !body.tracks[track])
+    throw new Problem(422, 'No such track', `This template has no track "${track}".`, [
+      { path: 'track', message: 'This template does not have the track.' },
+    ])
   const chosen = [...new Set(members)]
   const own = await assignedMembers(scope, staff, chosen)
   if (own.length !== chosen.length) {
@@ -95,8 +124,13 @@ export async function publish(
     template: id,
     version: version.id,
     start,
-    fresh,
-    running: [...running.values()].map((one) => one.id),
+    begins,
+    clock,
+    fresh: fresh.map((member) => ({ member, track: track ?? null })),
+    running: [...running.values()].map((one) => ({
+      id: one.id,
+      track: track === undefined ? one.track : track,
+    })),
   })
   await touchMembers(scope, chosen)
   return { number: version.number, members: chosen.length }

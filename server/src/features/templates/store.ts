@@ -75,6 +75,16 @@ export async function listVersions({ db }: Scope, template: string): Promise<Tem
   return rows.map((row) => ({ ...row, publishedAt: row.publishedAt.toISOString() }))
 }
 
+export async function findNewest(
+  { db }: Scope,
+  template: string,
+): Promise<{ number: number; body: Template } | undefined> {
+  return db('template_version')
+    .where({ template_id: template })
+    .orderBy('number', 'desc')
+    .first('number', 'body')
+}
+
 export async function insertVersion(
   { db, gym }: Scope,
   version: { template: string; body: Template; note: string; staff: string },
@@ -102,41 +112,54 @@ export async function assignedMembers({ db }: Scope, writer: string, ids: string
   return rows.map(({ id }) => id)
 }
 
-/** The members that are on the template already, with the first day of their newest segment. */
+/** The members that are on the template already, with the first day and the track of their newest segment. */
 export async function enrolledSince(
   { db }: Scope,
   template: string,
   members: string[],
-): Promise<Map<string, { id: string; from: string }>> {
+): Promise<Map<string, { id: string; from: string; track: string | null }>> {
   const rows = await db('enrolment as e')
     .join('enrolment_segment as s', (on) => on.on('s.gym_id', 'e.gym_id').andOn('s.enrolment_id', 'e.id'))
     .where('e.template_id', template)
     .whereIn('e.member_id', members)
-    .groupBy('e.id', 'e.member_id')
-    .select('e.id', 'e.member_id')
-    .max('s.starts_on as from')
-  return new Map(rows.map(({ id, member_id, from }) => [member_id, { id, from }]))
+    .distinctOn('e.id')
+    .orderBy([{ column: 'e.id' }, { column: 's.starts_on', order: 'desc' }])
+    .select('e.id', 'e.member_id', 's.starts_on as from', 's.track')
+  return new Map(rows.map(({ id, member_id, from, track }) => [member_id, { id, from, track }]))
+}
+
+type Enrolling = {
+  template: string
+  version: string
+  start: string
+  begins: 'week' | 'session'
+  clock: 'own' | 'calendar'
+  fresh: { member: string; track: string | null }[]
+  running: { id: string; track: string | null }[]
 }
 
 /** Puts members on a version from a day, new ones on a new enrolment, in two statements for any number of them. */
-export async function enrol(
-  { db, gym }: Scope,
-  {
-    template,
-    version,
-    start,
-    fresh,
-    running,
-  }: { template: string; version: string; start: string; fresh: string[]; running: string[] },
-): Promise<void> {
+export async function enrol({ db, gym }: Scope, enrolling: Enrolling): Promise<void> {
+  const { template, version, start, begins, clock, fresh, running } = enrolling
+  const tracks = new Map(fresh.map(({ member, track }) => [member, track]))
   const made = fresh.length
     ? await db('enrolment')
-        .insert(fresh.map((member_id) => ({ gym_id: gym, member_id, template_id: template })))
-        .returning('id')
+        .insert(fresh.map(({ member }) => ({ gym_id: gym, member_id: member, template_id: template, clock })))
+        .returning(['id', 'member_id'])
     : []
-  const ids = [...running, ...made.map(({ id }) => id)]
+  const all = [
+    ...running,
+    ...made.map(({ id, member_id }) => ({ id: id as string, track: tracks.get(member_id) ?? null })),
+  ]
   await db('enrolment_segment').insert(
-    ids.map((id) => ({ gym_id: gym, enrolment_id: id, starts_on: start, version_id: version })),
+    all.map(({ id, track }) => ({
+      gym_id: gym,
+      enrolment_id: id,
+      starts_on: start,
+      version_id: version,
+      track,
+      begins,
+    })),
   )
 }
 

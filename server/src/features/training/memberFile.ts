@@ -1,5 +1,5 @@
 import type { MemberFile } from '@young-oak/api/members'
-import type { Enrolment, Fact, SessionLog } from '@young-oak/core/member'
+import type { Enrolment, Fact, Segment, SessionLog } from '@young-oak/core/member'
 import { readTemplate, type Template } from '@young-oak/core/template'
 import type { Scope } from '../../database/scope.ts'
 import { notFound } from '../../http/problem.ts'
@@ -40,9 +40,12 @@ export async function readMemberFile(scope: Scope, memberId: string): Promise<Me
   }
 }
 
-type Segment = { enrolment: string; template: string; from: string; version: string }
+type Row = { enrolment: string; clock: Enrolment['clock']; template: string; track: string | null } & Omit<
+  Segment,
+  'track'
+>
 
-function listSegments({ db }: Scope, memberId: string): Promise<Segment[]> {
+function listSegments({ db }: Scope, memberId: string): Promise<Row[]> {
   return db('enrolment as e')
     .join('enrolment_segment as s', (on) => on.on('s.gym_id', 'e.gym_id').andOn('s.enrolment_id', 'e.id'))
     .where('e.member_id', memberId)
@@ -50,16 +53,19 @@ function listSegments({ db }: Scope, memberId: string): Promise<Segment[]> {
     .select(
       'e.id as enrolment',
       'e.template_id as template',
+      'e.clock',
+      's.track',
+      's.begins',
       's.starts_on as from',
       's.version_id as version',
     )
 }
 
-function enrolmentsOf(segments: Segment[]): Enrolment[] {
+function enrolmentsOf(segments: Row[]): Enrolment[] {
   const byId = new Map<string, Enrolment>()
-  for (const { enrolment, from, version } of segments) {
-    const made = byId.get(enrolment) ?? { id: enrolment, segments: [] }
-    made.segments.push({ from, version })
+  for (const { enrolment, clock, from, version, track, begins } of segments) {
+    const made = byId.get(enrolment) ?? { id: enrolment, clock, segments: [] }
+    made.segments.push({ from, version, begins, ...(track !== null && { track }) })
     byId.set(enrolment, made)
   }
   return [...byId.values()]

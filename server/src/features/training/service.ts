@@ -1,4 +1,5 @@
 import { randomUUID } from 'node:crypto'
+import type { MemberFile } from '@young-oak/api/members'
 import {
   operationSchemas,
   type GivenMax,
@@ -10,41 +11,64 @@ import {
 import { exerciseIds, type ExerciseId, type Lift } from '@young-oak/core/library'
 import type { FormulaKind } from '@young-oak/core/maxes'
 import { sessionLogId, setLogId, type Fact, type SessionLog } from '@young-oak/core/member'
-import { planMember, snapshot, type Evidence, type Plan } from '@young-oak/core/plan'
-import { addDays, compareLoads, type Day } from '@young-oak/core/units'
+import {
+  planMember,
+  proposalsOf,
+  snapshot,
+  type Evidence,
+  type Plan,
+  type Planned,
+} from '@young-oak/core/plan'
+import { addDays, type Day } from '@young-oak/core/units'
 import { ValidationError } from 'yup'
 import type { Scope } from '../../database/scope.ts'
 import { Problem } from '../../http/problem.ts'
 import { readMemberFile } from './memberFile.ts'
-import { appendSet, holdSession, insertFact, insertSession, saveCopy, touchMember } from './store.ts'
+import {
+  appendSet,
+  findCheckpoint,
+  holdSession,
+  keepCheckpoint,
+  insertFact,
+  insertSession,
+  saveCopy,
+  touchMember,
+} from './store.ts'
 
 /** A member's own screen on a day. */
 export async function today(scope: Scope, memberId: string, day: Day): Promise<TodayView> {
-  const { member, enrolments, versions } = await readMemberFile(scope, memberId)
-  const { plans, evidence, findings } = planMember(member, enrolments, versions, {
-    today: day,
-    through: 'end',
-  })
+  const file = await readMemberFile(scope, memberId)
+  const { member, enrolments, versions } = file
+  const { plans, evidence, findings } = await planNear(scope, memberId, file, day)
   const programs = enrolments.map(({ id }) => {
     const plan = plans[id] as Plan
     const template = versions[plan.version]
+    const track = template?.tracks[plan.track ?? '']?.name
     return {
       enrolment: id,
       name: template?.name ?? '',
       ...(template?.note && { note: template.note }),
-      plan: nearWeeks(plan),
+      ...(track && { track }),
+      plan,
     }
   })
   const recent = member.logs.filter(({ date }) => date >= addDays(day, -7))
   return { programs, enrolments, logs: recent, evidence, findings }
 }
 
-/** The week that is running and its neighbours: what a phone shows. */
-function nearWeeks(plan: Plan): Plan {
-  const running =
-    plan.weeks.find(({ places }) => places.some(({ position }) => position === plan.next))?.week ??
-    plan.lastWeek
-  return { ...plan, weeks: plan.weeks.filter(({ week }) => Math.abs(week - running) <= 1) }
+/** The weeks around a day, planned from the member's checkpoint where it holds; the next one is kept. */
+async function planNear(
+  scope: Scope,
+  memberId: string,
+  { member, enrolments, versions }: MemberFile,
+  day: Day,
+): Promise<Planned> {
+  const kept = await findCheckpoint(scope, memberId)
+  const planned = planMember(member, enrolments, versions, { today: day, through: 'near' }, kept)
+  const { checkpoint } = planned
+  if (checkpoint && (checkpoint.through !== kept?.through || checkpoint.key !== kept.key))
+    await keepCheckpoint(scope, memberId, checkpoint)
+  return planned
 }
 
 export async function maxes(scope: Scope, memberId: string, day: Day): Promise<MaxesView> {
@@ -55,12 +79,15 @@ export async function maxes(scope: Scope, memberId: string, day: Day): Promise<M
       weeks.flatMap(({ places }) => places.filter(({ status }) => status === 'next' || status === 'ahead')),
     )
     .flatMap(({ slots }) => slots.flatMap(({ needs }) => needs))
+    .filter(({ need }) => need === 'max')
     .map(({ lift }) => ({ exercise: lift.exercise, ...(lift.variant && { variant: lift.variant }) }))
   const unique = new Map(needed.map((lift) => [`${lift.exercise}/${lift.variant ?? ''}`, lift]))
   return {
     unit: evidence.unit,
     maxes: listMaxes(evidence),
-    estimates: listEstimates(evidence),
+    proposals: proposalsOf(evidence)
+      .map(({ lift, ...proposal }) => ({ ...liftOf(lift), ...proposal }))
+      .sort(byExercise),
     needed: [...unique.values()],
   }
 }
@@ -120,22 +147,23 @@ type Of<K extends Operation['kind']> = Extract<Operation, { kind: K }>
 
 /** Starts the place: what stands on the screen is computed once more and stored as shown. */
 async function start(scope: Scope, memberId: string, operation: Of<'start'>): Promise<OperationAnswer> {
-  const { id, enrolment, position, date } = operation
-  const { member, enrolments, versions } = await readMemberFile(scope, memberId)
+  const { id, enrolment, position, attempt = 1, date } = operation
+  const file = await readMemberFile(scope, memberId)
+  const { member, enrolments } = file
   if (!enrolments.some((one) => one.id === enrolment))
     return { id, result: 'refused', reason: 'You are not on this program.' }
-  const { plans } = planMember(member, enrolments, versions, { today: date, through: 'end' })
+  const { plans } = await planNear(scope, memberId, file, date)
   const shown = snapshot(plans[enrolment] as Plan, position)
   if (!shown) return { id, result: 'refused', reason: 'The program has no such session any more.' }
   const sameDay = member.logs.filter((log) => log.date === date).length
   const log: SessionLog = {
-    id: sessionLogId(enrolment, position, 1),
+    id: sessionLogId(enrolment, position, attempt),
     rev: 1,
     change: id,
     date,
     enrolment,
     position,
-    attempt: 1,
+    attempt,
     ordinal: sameDay + 1,
     closed: false,
     shown,
@@ -166,23 +194,13 @@ async function close(scope: Scope, memberId: string, { id, session }: Of<'close'
 
 function listMaxes(evidence: Evidence): MaxesView['maxes'] {
   return Object.entries(evidence.maxes)
+    .flatMap(([key, accepted]) => accepted.slice(-1).map((max) => [key, max] as const))
     .map(([key, { load, date, from }]) => ({
       ...liftOf(key),
       load,
       date,
       ...(from && { from: { ...from, formula: from.formula as FormulaKind } }),
     }))
-    .sort(byExercise)
-}
-
-/** Estimates from training above a max in force: proposals, until they are accepted. */
-function listEstimates({ estimates, maxes: inForce }: Evidence): MaxesView['estimates'] {
-  return Object.entries(estimates)
-    .filter(([key, { load, date }]) => {
-      const had = inForce[key]
-      return had !== undefined && had.date <= date && compareLoads(load, had.load) > 0
-    })
-    .map(([key, seen]) => ({ ...liftOf(key), ...seen }))
     .sort(byExercise)
 }
 

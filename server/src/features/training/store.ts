@@ -1,3 +1,4 @@
+import type { Checkpoint } from '@young-oak/core/plan'
 import { beats, type Fact, type SessionLog, type SetLog } from '@young-oak/core/member'
 import type { Scope } from '../../database/scope.ts'
 
@@ -67,4 +68,21 @@ export async function saveCopy({ db }: Pick<Scope, 'db' | 'gym'>, log: SessionLo
   await db('session_log')
     .where({ id: log.id })
     .update({ copy: JSON.stringify(log), closed: log.closed })
+}
+
+export async function findCheckpoint({ db }: Scope, memberId: string): Promise<Checkpoint | null> {
+  const row = await db('fold_checkpoint').where({ member_id: memberId }).first('body')
+  return row?.body ?? null
+}
+
+/** Keeps where planning may take up the thread. Of two at once either will do: it is checked before it is used. */
+export async function keepCheckpoint(
+  { db, gym }: Scope,
+  memberId: string,
+  checkpoint: Checkpoint,
+): Promise<void> {
+  await db('fold_checkpoint')
+    .insert({ gym_id: gym, member_id: memberId, body: JSON.stringify(checkpoint) })
+    .onConflict(['gym_id', 'member_id'])
+    .merge()
 }

@@ -2,7 +2,7 @@ import { CircleHelp, Redo2, Undo2 } from 'lucide-react'
 import { useEffect, useMemo, useState } from 'react'
 import { useParams } from 'react-router'
 import { seasonOf } from '@young-oak/core/plan'
-import type { Command } from '@young-oak/core/template'
+import type { Command, Template } from '@young-oak/core/template'
 import { api, sayError } from '../../app/api.ts'
 import { useAppDispatch, useAppSelector } from '../../app/store.ts'
 import { SeasonStrip } from '../../charts/SeasonStrip.tsx'
@@ -13,6 +13,7 @@ import { closeDraft, dismissNotice, edit, openDraft, redo, undo } from './editor
 import { PublishDialog } from './PublishDialog.tsx'
 import { RuleList } from './RuleList.tsx'
 import { ShortcutsDialog } from './ShortcutsDialog.tsx'
+import { TrackList } from './TrackList.tsx'
 import { useAutosave } from './useAutosave.ts'
 import { usePreview } from './usePreview.ts'
 import { WeekSheet } from './WeekSheet.tsx'
@@ -50,7 +51,8 @@ function Workbench({ id, isPublished }: { id: string; isPublished: boolean }) {
     refetchOnMountOrArgChange: true,
   })
   const [trial, setTrial] = useState<Command | null>(null)
-  const preview = usePreview(id, member ? file : undefined, trial)
+  const [track, setTrack] = useState('')
+  const preview = usePreview(id, member ? file : undefined, trial, track || null)
   useAutosave(id)
   useShortcuts(() => setDialog('shortcuts'))
   const season = useMemo(() => (draft ? seasonOf(draft) : []), [draft])
@@ -67,6 +69,7 @@ function Workbench({ id, isPublished }: { id: string; isPublished: boolean }) {
           isRunning={preview?.isRunning}
           error={fileError ? sayError(fileError) : undefined}
         />
+        {member && <TrackPicker draft={draft} track={track} onChoose={setTrack} />}
         <div className="ml-auto flex items-center gap-1">
           <SaveState />
           <UndoButtons />
@@ -89,6 +92,7 @@ function Workbench({ id, isPublished }: { id: string; isPublished: boolean }) {
         memberName={member ? file?.name : undefined}
       />
       <RuleList draft={draft} />
+      <TrackList draft={draft} />
       <PublishDialog
         id={id}
         isOpen={dialog === 'publish'}
@@ -157,6 +161,31 @@ function MemberPicker({ member, onChoose, isRunning, error }: PickerProps) {
         <span className="text-bark">not on this program: as if starting today</span>
       )}
     </div>
+  )
+}
+
+type TrackProps = { draft: Template; track: string; onChoose: (track: string) => void }
+
+/** Tries a track on the chosen member. */
+function TrackPicker({ draft, track, onChoose }: TrackProps) {
+  const tracks = Object.entries(draft.tracks)
+  if (!tracks.length) return null
+  return (
+    <label className="flex items-center gap-2 text-sm">
+      Track
+      <select
+        value={track}
+        onChange={(event) => onChoose(event.target.value)}
+        className="min-h-9 rounded-md border border-edge bg-sheet px-2"
+      >
+        <option value="">their own</option>
+        {tracks.map(([id, { name }]) => (
+          <option key={id} value={id}>
+            {name}
+          </option>
+        ))}
+      </select>
+    </label>
   )
 }
 

@@ -1,52 +1,70 @@
 import { useState } from 'react'
 import { toast } from 'sonner'
+import type { Template } from '@young-oak/core/template'
 import { isDay, formatDay } from '@young-oak/core/units'
 import { api, fieldErrors, sayError } from '../../app/api.ts'
 import { useAppSelector } from '../../app/store.ts'
 import { nextMonday, today } from '../../app/today.ts'
 import { Button } from '../../ui/Button.tsx'
-import { Field } from '../../ui/Field.tsx'
+import { Field, SelectField } from '../../ui/Field.tsx'
 import { Modal } from '../../ui/Modal.tsx'
+import { ChangeList } from './ChangeList.tsx'
+import { MemberChoice } from './MemberChoice.tsx'
 
 type Props = { id: string; isOpen: boolean; isPublished: boolean; onClose: () => void }
 
-/** Publishes the draft as the next version: to whom, from when, and a note of what changed. */
+/** Publishes the draft as the next version: what it changes, to whom, from when and how. */
 export function PublishDialog({ id, isOpen, isPublished, onClose }: Props) {
   return (
     <Modal
       title="Publish"
       about={
         isPublished
-          ? 'Sessions from the start date on follow the new version; what was trained stays as it was shown.'
+          ? 'What was trained stays as it was shown.'
           : 'Members see their own loads from the start date on.'
       }
       isOpen={isOpen}
       onClose={onClose}
     >
-      <PublishForm id={id} onClose={onClose} />
+      <PublishForm id={id} isPublished={isPublished} onClose={onClose} />
     </Modal>
   )
 }
 
-function PublishForm({ id, onClose }: { id: string; onClose: () => void }) {
-  const { data } = api.useMembersQuery(undefined, { refetchOnMountOrArgChange: true })
+/** "keep" leaves everybody on the track they are on; '' is no track. */
+type Chosen = {
+  members: string[]
+  start: string
+  note: string
+  begins: 'week' | 'session'
+  clock: 'own' | 'calendar'
+  track: string
+}
+
+function PublishForm({ id, isPublished, onClose }: Omit<Props, 'isOpen'>) {
   const [publish, { error, isLoading }] = api.usePublishMutation()
   const waiting = useAppSelector(({ editor }) => editor.waiting.length)
-  const name = useAppSelector(({ editor }) => editor.draft?.name ?? '')
-  const [chosen, setChosen] = useState<string[]>([])
-  const [start, setStart] = useState(() => nextMonday(today()))
-  const [note, setNote] = useState('')
+  const draft = useAppSelector(({ editor }) => editor.draft)
+  const [chosen, setChosen] = useState<Chosen>(() => ({
+    members: [],
+    start: isPublished ? today() : nextMonday(today()),
+    note: '',
+    begins: 'week',
+    clock: countsBack(draft) ? 'calendar' : 'own',
+    track: 'keep',
+  }))
   const [isTried, setTried] = useState(false)
-  const mine = data?.filter(({ isMine }) => isMine) ?? []
-  const toggle = (member: string) =>
-    setChosen(chosen.includes(member) ? chosen.filter((one) => one !== member) : [...chosen, member])
+  const put = (change: Partial<Chosen>) => setChosen({ ...chosen, ...change })
+  const { members, start, track } = chosen
   const send = async () => {
     setTried(true)
-    if (!chosen.length || !isDay(start)) return
-    const answer = await publish({ id, members: chosen, start, note })
+    if (!members.length || !isDay(start)) return
+    const { track: _, ...rest } = chosen
+    const answer = await publish({ id, ...rest, ...(track !== 'keep' && { track: track || null }) })
     if (!answer.data) return
+    const count = answer.data.members
     toast(
-      `Version ${answer.data.number} is published to ${answer.data.members} ${answer.data.members === 1 ? 'member' : 'members'}, from ${formatDay(start)}.`,
+      `Version ${answer.data.number} is published to ${count} ${count === 1 ? 'member' : 'members'}, from ${formatDay(start)}.`,
     )
     onClose()
   }
@@ -60,50 +78,49 @@ function PublishForm({ id, onClose }: { id: string; onClose: () => void }) {
         void send()
       }}
     >
-      <fieldset>
-        <legend className="flex w-full items-center justify-between text-sm font-medium">
-          To
-          <Button
-            look="quiet"
-            className="text-sm"
-            onClick={() => setChosen(chosen.length === mine.length ? [] : mine.map((member) => member.id))}
-          >
-            {chosen.length === mine.length ? 'Nobody' : 'All of mine'}
-          </Button>
-        </legend>
-        <ul className="mt-1 max-h-56 overflow-y-auto rounded-md border border-edge p-1">
-          {mine.map((member) => (
-            <li key={member.id}>
-              <label className="flex min-h-9 items-center gap-2 rounded px-2 hover:bg-leaf-wash">
-                <input
-                  type="checkbox"
-                  className="size-4 accent-leaf"
-                  checked={chosen.includes(member.id)}
-                  onChange={() => toggle(member.id)}
-                />
-                <span className="grow">{member.name}</span>
-                <span className="text-sm text-bark">
-                  {member.programs.includes(name) ? 'on it already' : member.programs.join(', ')}
-                </span>
-              </label>
-            </li>
-          ))}
-          {mine.length === 0 && <li className="p-2 text-bark">No members are assigned to you.</li>}
-        </ul>
-        {isTried && !chosen.length && <p className="mt-1 text-sm text-brick">Choose at least one member.</p>}
-      </fieldset>
-      <Field
-        label="From"
-        type="date"
-        value={start}
-        error={errors.start ?? (isTried && !isDay(start) ? 'Choose a start date.' : undefined)}
-        onChange={(event) => setStart(event.target.value)}
+      {isPublished && waiting === 0 && <Changes id={id} />}
+      <MemberChoice
+        name={draft?.name ?? ''}
+        chosen={members}
+        onChoose={(next) => put({ members: next })}
+        error={isTried && !members.length ? 'Choose at least one member.' : undefined}
       />
+      <div className="grid gap-4 sm:grid-cols-2">
+        <Field
+          label="From"
+          type="date"
+          value={start}
+          error={errors.start ?? (isTried && !isDay(start) ? 'Choose a start date.' : undefined)}
+          onChange={(event) => put({ start: event.target.value })}
+        />
+        {isPublished && (
+          <SelectField
+            label="Those on it already change"
+            value={chosen.begins}
+            hint="A week that is begun is finished as it was, unless you choose the session."
+            onChange={(event) => put({ begins: event.target.value as Chosen['begins'] })}
+          >
+            <option value="week">with their next plan week</option>
+            <option value="session">with their next session</option>
+          </SelectField>
+        )}
+        <SelectField
+          label="Weeks of new members end"
+          value={chosen.clock}
+          hint={countsBack(draft) ? 'A test day needs dates.' : undefined}
+          disabled={countsBack(draft)}
+          onChange={(event) => put({ clock: event.target.value as Chosen['clock'] })}
+        >
+          <option value="own">when their sessions are done</option>
+          <option value="calendar">on their dates</option>
+        </SelectField>
+        <TrackField draft={draft} track={track} onChoose={(next) => put({ track: next })} />
+      </div>
       <Field
-        label="What changed (optional)"
-        value={note}
+        label="Note (optional)"
+        value={chosen.note}
         maxLength={2000}
-        onChange={(event) => setNote(event.target.value)}
+        onChange={(event) => put({ note: event.target.value })}
       />
       {error && !errors.start && (
         <div role="alert" className="text-brick">
@@ -116,8 +133,54 @@ function PublishForm({ id, onClose }: { id: string; onClose: () => void }) {
         </div>
       )}
       <Button type="submit" disabled={isLoading || waiting > 0}>
-        {waiting > 0 ? 'Saving the last edits …' : isLoading ? 'Publishing …' : `Publish to ${chosen.length}`}
+        {waiting > 0
+          ? 'Saving the last edits …'
+          : isLoading
+            ? 'Publishing …'
+            : `Publish to ${members.length}`}
       </Button>
     </form>
+  )
+}
+
+const countsBack = (draft: Template | null): boolean => draft?.phases.some(({ ends }) => ends) ?? false
+
+type TrackProps = { draft: Template | null; track: string; onChoose: (track: string) => void }
+
+function TrackField({ draft, track, onChoose }: TrackProps) {
+  const tracks = Object.entries(draft?.tracks ?? {})
+  if (!tracks.length) return null
+  return (
+    <SelectField label="Track" value={track} onChange={(event) => onChoose(event.target.value)}>
+      <option value="keep">as they are; new members as written</option>
+      <option value="">as written, for all of them</option>
+      {tracks.map(([id, { name }]) => (
+        <option key={id} value={id}>
+          {name}, for all of them
+        </option>
+      ))}
+    </SelectField>
+  )
+}
+
+/** What this version changes against the one before. */
+function Changes({ id }: { id: string }) {
+  const { data, error } = api.useChangesQuery(id, { refetchOnMountOrArgChange: true })
+  if (error) return <p className="text-sm text-brick">{sayError(error)}</p>
+  if (!data) return <p className="text-sm text-bark">Comparing with the last version …</p>
+  const { since, changes } = data
+  return (
+    <section aria-label="What changes" className="rounded-md border border-line bg-paper px-3 py-2">
+      <h3 className="text-sm font-medium">
+        {changes.length
+          ? `${changes.length} ${changes.length === 1 ? 'change' : 'changes'} since version ${since}`
+          : `Nothing has changed since version ${since}`}
+      </h3>
+      {changes.length > 0 && (
+        <div className="mt-1 max-h-44 overflow-y-auto" tabIndex={0} role="group" aria-label="List of changes">
+          <ChangeList changes={changes} />
+        </div>
+      )}
+    </section>
   )
 }

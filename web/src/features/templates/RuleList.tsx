@@ -1,6 +1,7 @@
 import { useState } from 'react'
 import { liftName } from '@young-oak/core/library'
 import { ruleOf, type Stage } from '@young-oak/core/progressions'
+import { signOf } from '@young-oak/core/signs'
 import type { Template } from '@young-oak/core/template'
 import { ValidationError } from 'yup'
 import { useAppDispatch } from '../../app/store.ts'
@@ -9,12 +10,12 @@ import { Field } from '../../ui/Field.tsx'
 import { Modal } from '../../ui/Modal.tsx'
 import { edit } from './editorSlice.ts'
 
-/** The rules of the template as plain sentences, each with the slots that feed it. */
+/** The rules of the template as plain sentences, each with the slots that feed it and the stages that follow one another. */
 export function RuleList({ draft }: { draft: Template }) {
-  const [open, setOpen] = useState<string | null>(null)
+  const [open, setOpen] = useState<{ id: string; stage: string } | null>(null)
   const progressions = Object.entries(draft.progressions)
   if (!progressions.length) return null
-  const stage = open ? draft.progressions[open]?.stages[0] : undefined
+  const stage = open && draft.progressions[open.id]?.stages.find(({ id }) => id === open.stage)
   return (
     <section aria-label="Progressions" className="border-t border-line pt-3">
       <h2 className="text-lg">Progressions</h2>
@@ -22,32 +23,40 @@ export function RuleList({ draft }: { draft: Template }) {
         {progressions.map(([id, { stages }]) => (
           <li key={id} className="flex flex-wrap items-baseline gap-2">
             <span className="font-medium">{liftsOf(draft, id)}:</span>
-            <span className="text-bark">
-              {stages.map(({ rule, params }) => ruleOf[rule].sentence(params)).join(' ')}
-            </span>
-            <Button look="quiet" className="min-h-0" onClick={() => setOpen(id)}>
-              Change
-            </Button>
+            {stages.map(({ id: stageId, rule, params, until }) => (
+              <span key={stageId} className="text-bark">
+                {ruleOf[rule].sentence(params)}{' '}
+                {until && `The lift goes on ${signOf[until.sign].sentence(until)}. `}
+                <Button look="quiet" className="min-h-0" onClick={() => setOpen({ id, stage: stageId })}>
+                  Change
+                </Button>
+              </span>
+            ))}
           </li>
         ))}
       </ul>
       {open && stage && (
         <Modal
-          title={liftsOf(draft, open)}
+          title={liftsOf(draft, open.id)}
           about="Changes act from the next version on."
           isOpen
           onClose={() => setOpen(null)}
         >
-          <ParamsForm key={open} progression={open} stage={stage} onClose={() => setOpen(null)} />
+          <ParamsForm
+            key={`${open.id}/${open.stage}`}
+            progression={open.id}
+            stage={stage}
+            onClose={() => setOpen(null)}
+          />
         </Modal>
       )}
     </section>
   )
 }
 
-const liftsOf = (draft: Template, progression: string): string => {
+const liftsOf = (draft: Template, id: string): string => {
   const names = Object.values(draft.slots)
-    .filter(({ follows }) => follows?.progression === progression)
+    .filter(({ follows }) => follows.some(({ progression }) => progression === id))
     .map(liftName)
   return [...new Set(names)].join(', ')
 }

@@ -1,8 +1,14 @@
 import { useEffect, useRef, type ReactNode } from 'react'
 import { liftName } from '@young-oak/core/library'
 import type { PlannedSlot } from '@young-oak/core/plan'
-import { ruleOf } from '@young-oak/core/progressions'
-import { cellFields, formatCell, type CellField, type Template } from '@young-oak/core/template'
+import {
+  cellFields,
+  formatCell,
+  sayProgression,
+  type CellField,
+  type Slot,
+  type Template,
+} from '@young-oak/core/template'
 import { formatLoad } from '@young-oak/core/units'
 import { Why } from '../../ui/Why.tsx'
 import { loadField, type Line } from './sheet.ts'
@@ -63,10 +69,7 @@ export function SheetLine({
       {isFirst && (
         <div className="flex items-baseline gap-1.5">
           <span className="w-5 shrink-0 text-sm text-bark">{line.letter}</span>
-          <span
-            className="grow font-medium"
-            title={slot.follows ? ruleSentence(draft, slot.follows.progression) : undefined}
-          >
+          <span className="grow font-medium" title={ruleSentences(draft, slot)}>
             {liftName(slot)}
           </span>
           {menu}
@@ -185,11 +188,13 @@ function MemberLoad({ line, planned, isPreviewed, cell, isHere, onFocus }: LoadP
   return (
     <span {...place} className="ml-auto h-5 min-w-4 rounded-sm whitespace-nowrap text-acorn">
       {isPreviewed && group?.missing && 'no max'}
+      {isPreviewed && group?.today && !load && 'from the top set'}
     </span>
   )
 }
 
-function ruleSentence(draft: Template, progression: string): string {
-  const stage = draft.progressions[progression]?.stages[0]
-  return stage ? ruleOf[stage.rule].sentence(stage.params) : ''
-}
+const ruleSentences = (draft: Template, { follows }: Slot): string | undefined =>
+  follows
+    .flatMap(({ progression }) => draft.progressions[progression] ?? [])
+    .map(sayProgression)
+    .join(' ') || undefined

@@ -145,5 +145,5 @@ function newSlot(beside: Slot, exercise: ExerciseId): Slot {
   const rows = Object.fromEntries(
     Object.entries(beside.rows).map(([phase, list]) => [phase, list.map(() => [group])]),
   )
-  return { exercise, by: 'week', rows }
+  return { exercise, by: 'week', follows: [], rows }
 }

@@ -141,7 +141,7 @@ export function WeekSheet({ draft, week, weeks, onWeek, onTry, preview, memberNa
           <ColumnHead
             column={column}
             columns={columns}
-            planned={plannedAt(preview, column.position)}
+            planned={plannedAt(preview, column)}
             memberName={memberName}
           />
           {column.parts.map((part) => (
@@ -155,9 +155,7 @@ export function WeekSheet({ draft, week, weeks, onWeek, onTry, preview, memberNa
                     key={`${one.slotId}/${one.group.id}`}
                     line={one}
                     draft={draft}
-                    planned={plannedAt(preview, column.position)?.slots.find(
-                      ({ slot }) => slot === one.slotId,
-                    )}
+                    planned={plannedAt(preview, column)?.slots.find(({ slot }) => slot === one.slotId)}
                     isPreviewed={memberName !== undefined}
                     name={`${c}-${l}`}
                     field={isHere ? at.field : null}

@@ -7,6 +7,7 @@ const group = (sets: number) => ({ id: 'a', sets, goal: { reps: 5 }, load: { of:
 const template: Template = {
   format: 1,
   name: 'Two days',
+  maxes: { use: 'newest' },
   missed: 'hold',
   rounding: 'nearest',
   phases: [{ id: 'p', name: 'Block', weeks: 2, rotation: ['a', 'b'], perWeek: 3, light: [] }],
@@ -24,13 +25,15 @@ const template: Template = {
     squat: {
       exercise: 'backSquat',
       by: 'week',
+      follows: [],
       rows: { p: [[group(3), { ...group(1), id: 'b' }], [group(4)]] },
     },
-    bench: { exercise: 'benchPress', by: 'week', rows: { p: [[group(3)], [group(3)]] } },
-    chin: { exercise: 'chinUp', by: 'week', rows: { p: [[group(2)], [group(2)]] } },
-    press: { exercise: 'overheadPress', by: 'week', rows: { p: [[group(3)], [group(3)]] } },
+    bench: { exercise: 'benchPress', by: 'week', follows: [], rows: { p: [[group(3)], [group(3)]] } },
+    chin: { exercise: 'chinUp', by: 'week', follows: [], rows: { p: [[group(2)], [group(2)]] } },
+    press: { exercise: 'overheadPress', by: 'week', follows: [], rows: { p: [[group(3)], [group(3)]] } },
   },
   progressions: {},
+  tracks: {},
 }
 const sets = (from: number, to: number): Command => ({
   do: 'setCell',

@@ -1,9 +1,10 @@
-import { placesOf } from '@young-oak/core/calendar'
+import { placesOf, rowOnPaper } from '@young-oak/core/calendar'
 import type { PlannedSession } from '@young-oak/core/plan'
 import type { Preview } from '../../workers/planner.worker.ts'
 import {
   cellFields,
   lettersOf,
+  slotsOf,
   type CellField,
   type Id,
   type SetGroup,
@@ -14,6 +15,8 @@ import {
 /** A column of the week sheet: one place of the week, with its lines in the order they are trained. */
 export type Column = {
   position: number
+  phase: Id
+  phaseWeek: number
   inWeek: number
   session: Id
   name: string
@@ -36,14 +39,17 @@ export type Line = {
 export function columnsOf(template: Template, week: number): Column[] {
   return placesOf(template)
     .filter((place) => place.week === week)
-    .map(({ position, inWeek, session: id, phase, phaseWeek }) => {
+    .map((place) => {
+      const { position, inWeek, session: id, phase, phaseWeek } = place
       const session = template.sessions[id]
-      const letters = lettersOf(template, id)
+      const ids = session ? slotsOf(session) : []
+      const letters = lettersOf(ids.map((slotId) => ({ id: slotId, slot: template.slots[slotId] ?? {} })))
       const parts = (session?.parts ?? []).map((part) => ({
         name: part.name,
         lines: part.slots.flatMap((slotId) => {
           const slot = template.slots[slotId]
-          const groups = slot?.rows[phase.id]?.[phaseWeek - 1] ?? []
+          const row = slot ? rowOnPaper(slot, place) : 0
+          const groups = slot?.rows[phase.id]?.[row] ?? []
           return slot
             ? groups.map((group, i): Line => ({
                 slotId,
@@ -52,14 +58,16 @@ export function columnsOf(template: Template, week: number): Column[] {
                 group,
                 isFirst: i === 0,
                 phase: phase.id,
-                row: phaseWeek - 1,
-                rows: phase.weeks,
+                row,
+                rows: slot.rows[phase.id]?.length ?? 0,
               }))
             : []
         }),
       }))
       return {
         position,
+        phase: phase.id,
+        phaseWeek,
         inWeek,
         session: id,
         name: session?.name ?? id,
@@ -100,6 +108,14 @@ export function moved(columns: Column[], at: At, key: string): At {
   return steps[key]?.() ?? at
 }
 
-/** The chosen member's session at a place of the plan. */
-export const plannedAt = (preview: Preview | null, position: number): PlannedSession | undefined =>
-  preview?.plan.weeks.flatMap(({ places }) => places).find((place) => place.position === position)
+/**
+ * The chosen member's session at a place of the sheet: that of the same week of the phase, which may have another number in
+ * their plan; where the week stands twice, the later one.
+ */
+export const plannedAt = (
+  preview: Preview | null,
+  { phase, phaseWeek, inWeek, session }: Pick<Column, 'phase' | 'phaseWeek' | 'inWeek' | 'session'>,
+): PlannedSession | undefined =>
+  preview?.plan.weeks
+    .findLast((week) => week.phase === phase && week.phaseWeek === phaseWeek)
+    ?.places.find((place) => place.inWeek === inWeek && place.session === session)

@@ -14,6 +14,7 @@ export function usePreview(
   template: string,
   file: MemberFile | undefined,
   trial: Command | null,
+  track: string | null,
 ): Preview | null {
   const [preview, setPreview] = useState<Preview | null>(null)
   const ask = useRef<((trial: Command | null) => void) | null>(null)
@@ -30,7 +31,7 @@ export function usePreview(
     }
     ask.current = (typed) => void askNow(typed)
     void planner.openDraft(known.draft as Template)
-    void planner.openMember(file, template, today())
+    void planner.openMember(file, template, today(), track)
     void askNow(null)
     const stop = store.subscribe(() => {
       const now = store.getState().editor
@@ -47,7 +48,7 @@ export function usePreview(
       worker.terminate()
       setPreview(null)
     }
-  }, [template, file])
+  }, [template, file, track])
   useEffect(() => ask.current?.(trial), [trial])
   return file ? preview : null
 }

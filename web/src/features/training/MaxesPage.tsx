@@ -51,7 +51,7 @@ export default function MaxesPage() {
   )
 }
 
-function MaxList({ view: { maxes, estimates, needed } }: { view: MaxesView }) {
+function MaxList({ view: { maxes, proposals, needed } }: { view: MaxesView }) {
   return (
     <>
       {needed.map((lift) => (
@@ -89,35 +89,38 @@ function MaxList({ view: { maxes, estimates, needed } }: { view: MaxesView }) {
           ))}
         </tbody>
       </table>
-      {estimates.length > 0 && <Proposals estimates={estimates} />}
+      {proposals.length > 0 && <Proposals proposals={proposals} />}
     </>
   )
 }
 
-/** Estimates from training change nothing by themselves: each is a proposal, accepted or left. */
-function Proposals({ estimates }: { estimates: MaxesView['estimates'] }) {
+/** Estimates from training and lower tests change nothing by themselves: each is a proposal, accepted or left. */
+function Proposals({ proposals }: { proposals: MaxesView['proposals'] }) {
   const [give, { isLoading }] = api.useGiveMaxMutation()
-  const accept = async (proposal: MaxesView['estimates'][number]) => {
-    const { exercise, variant, date, from } = proposal
+  const accept = async (proposal: MaxesView['proposals'][number]) => {
+    const { exercise, variant, date, load, from } = proposal
     const lift = { exercise, ...(variant && { variant }) }
-    const answer = await give({ ...lift, ...from, formula: defaultFormula, date, today: today() })
+    const own = from ?? { load, reps: 1, accepted: true as const }
+    const answer = await give({ ...lift, ...own, formula: defaultFormula, date, today: today() })
     if (answer.error) toast.error(sayError(answer.error))
     else toast(`${liftName(proposal)}: ${formatLoad(proposal.load)} is in force from your next session.`)
   }
   return (
     <>
-      <h2 className="mt-8 text-xl">Your training suggests more</h2>
+      <h2 className="mt-8 text-xl">To accept, or leave</h2>
       <p className="text-sm text-bark">
-        Estimates by {formulaOf[defaultFormula].title}. They change no load until you accept them.
+        Estimates from your training by {formulaOf[defaultFormula].title}, and tests below the max in force.
+        They change no load until you accept them.
       </p>
       <ul className="mt-2 divide-y divide-line border-y border-line">
-        {estimates.map((proposal) => (
-          <li key={liftName(proposal)} className="flex items-center gap-3 py-2">
+        {proposals.map((proposal) => (
+          <li key={`${liftName(proposal)}/${proposal.how}`} className="flex items-center gap-3 py-2">
             <span className="grow">
               {liftName(proposal)}{' '}
               <span className="font-serif font-semibold">{formatLoad(proposal.load)}</span>
               <span className="block text-sm text-bark">
-                {saySet(proposal.from)} on {formatDay(proposal.date)}
+                {proposal.from ? saySet(proposal.from) : 'a test below the max in force'} on{' '}
+                {formatDay(proposal.date)}
               </span>
             </span>
             <Button
@@ -156,7 +159,15 @@ function GiveMax({ unit, exercise }: { unit: Unit; exercise: string }) {
     const answer = await give(given)
     if (answer.error) return setFaults(fieldErrors(answer.error))
     put({ load: '', reps: '1' })
-    toast(`Saved. Your next session reads it.`)
+    const isLower = answer.data.proposals.some(
+      ({ exercise: lift, how, date }) =>
+        lift === given.exercise && how === 'lower test' && date === given.date,
+    )
+    toast(
+      isLower
+        ? 'Saved. It is below the max in force, so it waits until you accept it.'
+        : 'Saved. Your next session reads it.',
+    )
   }
   return (
     <form

@@ -1,6 +1,12 @@
-import { useState } from 'react'
+import { useMemo, useState } from 'react'
 import type { SessionLog } from '@young-oak/core/member'
-import type { PlannedSession, PlannedSlot } from '@young-oak/core/plan'
+import {
+  followToday,
+  loadingAt,
+  type Evidence,
+  type PlannedSession,
+  type PlannedSlot,
+} from '@young-oak/core/plan'
 import { record } from '../../offline/useOutbox.ts'
 import { Button } from '../../ui/Button.tsx'
 import { askedSets, type AskedSet } from './askedSets.ts'
@@ -8,8 +14,11 @@ import { recordSet, type Result } from './recordSet.ts'
 import { RestTimer } from './RestTimer.tsx'
 import { SlotCard } from './SlotCard.tsx'
 
+type Props = { session: PlannedSession; log: SessionLog; evidence: Evidence }
+
 /** The session as a list to walk down: the current set large, the others in a line each. */
-export function OpenSession({ session, log }: { session: PlannedSession; log: SessionLog }) {
+export function OpenSession({ session: asShown, log, evidence }: Props) {
+  const session = useMemo(() => followLogged(asShown, log, evidence), [asShown, log, evidence])
   const [chosen, choose] = useState<string | null>(null)
   const [rest, setRest] = useState<{ from: number; seconds: number } | null>(null)
   const setOf = (slot: PlannedSlot, n: number) =>
@@ -66,6 +75,22 @@ export function OpenSession({ session, log }: { session: PlannedSession; log: Se
       </Button>
     </article>
   )
+}
+
+/** Back-offs and drops follow what this phone has logged, before the server knows of it. */
+function followLogged(session: PlannedSession, log: SessionLog, evidence: Evidence): PlannedSession {
+  if (!session.slots.some(({ groups }) => groups.some(({ today }) => today))) return session
+  const bars = session.slots.map(({ slot, groups }) => ({
+    slot,
+    groups,
+    sets: log.sets.filter((set) => set.slot === slot),
+  }))
+  const lifts = new Map(session.slots.map((slot) => [slot.slot, slot]))
+  const groups = followToday(bars, (id) => loadingAt(evidence, log.place, lifts.get(id) as PlannedSlot))
+  return {
+    ...session,
+    slots: session.slots.map((slot, i) => ({ ...slot, groups: groups[i] ?? slot.groups })),
+  }
 }
 
 const startRest = (seconds: number) => ({ from: Date.now(), seconds })

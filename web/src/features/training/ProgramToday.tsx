@@ -1,8 +1,9 @@
 import { useState } from 'react'
 import { Check } from 'lucide-react'
 import type { TodayView } from '@young-oak/api/training'
+import { explain } from '@young-oak/core/explain'
 import { sessionLogId, type SessionLog } from '@young-oak/core/member'
-import type { Plan, PlannedSession, PlannedWeek } from '@young-oak/core/plan'
+import type { Evidence, Plan, PlannedSession, PlannedWeek } from '@young-oak/core/plan'
 import { formatDay, type Day } from '@young-oak/core/units'
 import { record } from '../../offline/useOutbox.ts'
 import { Button } from '../../ui/Button.tsx'
@@ -13,12 +14,18 @@ import { recordSet } from './recordSet.ts'
 import { SlotCard } from './SlotCard.tsx'
 import { SlotPreview } from './SlotPreview.tsx'
 
-type Props = { program: TodayView['programs'][number]; logs: SessionLog[]; day: Day }
+type Props = {
+  program: TodayView['programs'][number]
+  logs: SessionLog[]
+  day: Day
+  evidence: Evidence
+}
 
 /** One program of the member: the session that is open, else the one that comes next. */
-export function ProgramToday({ program: { enrolment, name, note, plan }, logs, day }: Props) {
+export function ProgramToday({ program, logs, day, evidence }: Props) {
+  const { enrolment, name, note, track, plan } = program
   const logOf = (place: PlannedSession) =>
-    logs.find(({ id }) => id === sessionLogId(enrolment, place.position, 1))
+    logs.find(({ id }) => id === sessionLogId(enrolment, place.position, place.attempt))
   const places = plan.weeks.flatMap(({ places }) => places)
   const open = places.find((place) => {
     const log = logOf(place)
@@ -35,9 +42,17 @@ export function ProgramToday({ program: { enrolment, name, note, plan }, logs, d
       <header className="flex items-center gap-4">
         <GrowthRings done={(week?.week ?? plan.lastWeek + 1) - 1} of={plan.lastWeek} />
         <div>
-          <p className="text-sm text-bark">{name}</p>
+          <p className="text-sm text-bark">
+            {name}
+            {track && `, ${track}`}
+          </p>
           <p className="font-medium">
             {week ? `Week ${week.week} of ${plan.lastWeek}: ${week.phaseName}` : 'All weeks done'}
+            {week?.toTest !== undefined && (
+              <span className="ml-2 rounded bg-acorn-wash px-2 py-0.5 text-sm text-acorn">
+                {sayToTest(week.toTest)}
+              </span>
+            )}
             {week?.light && (
               <span className="ml-2 rounded bg-mist-wash px-2 py-0.5 text-sm text-mist">light week</span>
             )}
@@ -46,7 +61,7 @@ export function ProgramToday({ program: { enrolment, name, note, plan }, logs, d
       </header>
       {week && <WeekLine week={week} current={open ?? next} />}
       {open ? (
-        <OpenSession session={open} log={logOf(open) as SessionLog} />
+        <OpenSession session={open} log={logOf(open) as SessionLog} evidence={evidence} />
       ) : (
         <>
           {closed && <Closed plan={plan} session={closed} log={logOf(closed) as SessionLog} />}
@@ -69,6 +84,23 @@ export function ProgramToday({ program: { enrolment, name, note, plan }, logs, d
   )
 }
 
+const sayToTest = (weeks: number): string =>
+  weeks === 0 ? 'week of the test' : `${weeks} ${weeks === 1 ? 'week' : 'weeks'} to the test`
+
+/** What a track, a light week or the member has left out of the session, so that nobody looks for it. */
+function LeftOut({ session: { slots, changes } }: { session: PlannedSession }) {
+  const there = new Set(slots.map(({ slot }) => slot))
+  const gone = changes.filter(({ slot }) => !there.has(slot))
+  if (!gone.length) return null
+  return (
+    <p className="mt-2 text-sm text-bark">
+      {gone.length === 1 ? 'One exercise' : `${gone.length} exercises`} of this session{' '}
+      {gone.length === 1 ? 'is' : 'are'} not for you today (
+      {[...new Set(gone.map(({ rung }) => explain(rung)))].join('; ')}).
+    </p>
+  )
+}
+
 const weekOf = (plan: Plan, place: PlannedSession | undefined): PlannedWeek | undefined =>
   plan.weeks.find(({ places }) => place !== undefined && places.includes(place))
 
@@ -84,7 +116,7 @@ function WeekLine({ week, current }: { week: PlannedWeek; current?: PlannedSessi
         >
           {place.status === 'trained' && <Check size={14} aria-label="done" />}
           {place.name}
-          {place.status === 'skipped' && ' (skipped)'}
+          {(place.status === 'skipped' || place.status === 'dropped') && ' (skipped)'}
         </li>
       ))}
     </ol>
@@ -120,12 +152,21 @@ function Next({ session, start, day, enrolment, isAgain, note }: NextProps) {
           <SlotPreview key={slot.slot} slot={slot} />
         ))}
       </ol>
+      <LeftOut session={session} />
       {!waits && (
         <Button
           size="thumb"
           look={isAgain ? 'plain' : 'main'}
           className={`w-full ${isAgain ? 'mt-5' : 'sticky bottom-3 mt-5'}`}
-          onClick={() => record({ kind: 'start', enrolment, position: session.position, date: day })}
+          onClick={() =>
+            record({
+              kind: 'start',
+              enrolment,
+              position: session.position,
+              attempt: session.attempt,
+              date: day,
+            })
+          }
         >
           Start {session.name}
         </Button>

@@ -31,6 +31,14 @@ export function SlotPreview({ slot }: { slot: PlannedSlot }) {
 
 /** Never a silent zero: the slot says what it lacks, and the way to give it. */
 export function NeedsMax({ slot }: { slot: PlannedSlot }) {
+  const [need] = slot.needs
+  if (need?.need === 'role') {
+    return (
+      <p className="my-1 rounded bg-acorn-wash px-3 py-2 text-acorn">
+        This load is worked out from your {need.role} day, which has not been trained yet.
+      </p>
+    )
+  }
   return (
     <p className="my-1 rounded bg-acorn-wash px-3 py-2 text-acorn">
       No {liftName(slot).toLowerCase()} max yet, so no load.{' '}

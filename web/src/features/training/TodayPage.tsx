@@ -30,7 +30,13 @@ export default function TodayPage() {
       <Refused />
       {data.programs.length === 0 && <NoProgram />}
       {data.programs.map((program) => (
-        <ProgramToday key={program.enrolment} program={program} logs={logs} day={day} />
+        <ProgramToday
+          key={program.enrolment}
+          program={program}
+          logs={logs}
+          day={day}
+          evidence={data.evidence}
+        />
       ))}
       <Findings view={data} />
       <p className="mt-10 border-t border-line pt-4 text-sm text-bark">

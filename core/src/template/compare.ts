@@ -1,0 +1,181 @@
+import { liftName } from '../library/index.ts'
+import { ruleOf } from '../progressions/registry.ts'
+import { signOf } from '../signs/registry.ts'
+import { cellFields, formatCell } from './cells.ts'
+import { sayAdjustment, slotName, type Difference } from './sayAdjustment.ts'
+import { slotsOf, type Id, type Phase, type Progression, type Slot, type Template } from './types.ts'
+
+/** What changed from one version of a template to the next, as lines that a writer reads before publishing. */
+export function compareTemplates(before: Template, after: Template): Difference[] {
+  return [
+    ...compareHead(before, after),
+    ...comparePhases(before, after),
+    ...compareSessions(before, after),
+    ...compareSlots(before, after),
+    ...compareProgressions(before, after),
+    ...compareTracks(before, after),
+  ]
+}
+
+function compareHead(before: Template, after: Template): Difference[] {
+  const said: Record<string, (template: Template) => string> = {
+    Name: ({ name }) => name,
+    Note: ({ note = 'none' }) => note,
+    'Training max': ({ trainingMax }) => (trainingMax === undefined ? 'none' : `${trainingMax}% of the 1RM`),
+    'Max in force': ({ maxes }) =>
+      maxes.use === 'newest' ? 'the newest' : `the best of ${maxes.weeks} weeks`,
+    'Missed weeks': ({ missed }) => missed,
+    'After an absence': ({ away }) => (away ? `of ${away.weeks} weeks, load ${away.back}%` : 'as written'),
+    Rounding: ({ rounding }) => rounding,
+  }
+  return Object.entries(said).flatMap(([where, say]) => changed(where, say(before), say(after)))
+}
+
+function comparePhases(before: Template, after: Template): Difference[] {
+  const rotation = (template: Template, phase: Phase) =>
+    phase.rotation.map((id) => template.sessions[id]?.name ?? id).join(', ')
+  const length = ({ weeks }: Phase) =>
+    typeof weeks === 'number'
+      ? String(weeks)
+      : `${weeks.least} to ${weeks.most}, until ${signOf[weeks.until.sign].sentence(weeks.until)}`
+  const pairs = pairUp(
+    Object.fromEntries(before.phases.map((phase) => [phase.id, phase])),
+    Object.fromEntries(after.phases.map((phase) => [phase.id, phase])),
+  )
+  return pairs.flatMap(({ was, is }) => {
+    const where = (is ?? was)?.name ?? ''
+    if (!was || !is) return [{ where, what: was ? 'phase removed' : 'phase added' }]
+    return [
+      ...changed(`${where}, name`, was.name, is.name),
+      ...changed(`${where}, weeks`, length(was), length(is)),
+      ...changed(`${where}, sessions a week`, String(was.perWeek), String(is.perWeek)),
+      ...changed(`${where}, sessions in turn`, rotation(before, was), rotation(after, is)),
+      ...compareLists(`${where}, light weeks`, was.light.map(sayIn(before)), is.light.map(sayIn(after))),
+    ]
+  })
+}
+
+const sayIn = (template: Template) => (adjustment: Parameters<typeof sayAdjustment>[1]) => {
+  const { where, what } = sayAdjustment(template, adjustment)
+  return `${where}: ${what}`
+}
+
+function compareSessions(before: Template, after: Template): Difference[] {
+  return pairUp(before.sessions, after.sessions).flatMap(({ was, is }) => {
+    const where = (is ?? was)?.name ?? ''
+    if (!was || !is) return [{ where, what: was ? 'session removed' : 'session added' }]
+    const kept = slotsOf(was).filter((id) => slotsOf(is).includes(id))
+    const now = slotsOf(is).filter((id) => kept.includes(id))
+    const names = (ids: Id[]) => ids.map((id) => liftName(after.slots[id] as Slot)).join(', ')
+    return [
+      ...changed(`${where}, name`, was.name, is.name),
+      ...(kept.join() === now.join() ? [] : changed(`${where}, order`, names(kept), names(now))),
+    ]
+  })
+}
+
+function compareSlots(before: Template, after: Template): Difference[] {
+  return pairUp(before.slots, after.slots).flatMap(({ id, was, is }) => {
+    if (!was) return [{ where: slotName(after, id), what: 'added' }]
+    if (!is) return [{ where: slotName(before, id), what: 'removed; what was logged in it stays' }]
+    const where = slotName(after, id)
+    const ruled = (slot: Slot) => slot.follows.map(({ progression }) => progression).join(', ') || 'none'
+    return [
+      ...changed(where, liftName(was), liftName(is)),
+      ...changed(`${where}, note`, was.note ?? 'none', is.note ?? 'none'),
+      ...changed(`${where}, progressions`, ruled(was), ruled(is)),
+      ...compareRows(after, where, was, is),
+    ]
+  })
+}
+
+/** Cells that changed alike in several weeks are one line. */
+function compareRows({ phases }: Template, where: string, was: Slot, is: Slot): Difference[] {
+  const weeks = new Map<string, { phase: string; what: string; rows: number[] }>()
+  for (const { id, name } of phases) {
+    const [old, now] = [was.rows[id] ?? [], is.rows[id] ?? []]
+    for (let row = 0; row < Math.max(old.length, now.length); row++) {
+      const groups = pairUp(byId(old[row]), byId(now[row]))
+      for (const { was: before, is: after } of groups) {
+        const whats =
+          before && after
+            ? cellFields.flatMap((field) => {
+                const [from, to] = [formatCell(field, before), formatCell(field, after)]
+                return from === to ? [] : [`${cellNames[field]} ${from || 'none'} → ${to || 'none'}`]
+              })
+            : [after ? `${sayGroup(after)} added` : `${before ? sayGroup(before) : ''} removed`]
+        for (const what of whats) {
+          const key = `${id}/${what}`
+          const known = weeks.get(key) ?? { phase: name, what, rows: [] }
+          weeks.set(key, { ...known, rows: [...known.rows, row + 1] })
+        }
+      }
+    }
+  }
+  return [...weeks.values()].map(({ phase, what, rows }) => ({
+    where: `${where}, ${phase} ${runs(rows)}`,
+    what,
+  }))
+}
+
+const cellNames = { sets: 'sets', goal: 'reps', load: 'load', rir: 'in reserve', rest: 'rest' }
+const byId = (row: Slot['rows'][string][number] = []) =>
+  Object.fromEntries(row.map((group) => [group.id, group]))
+const sayGroup = (group: Slot['rows'][string][number][number]) =>
+  `${formatCell('sets', group)} × ${formatCell('goal', group)} @ ${formatCell('load', group)}`
+
+/** "1 to 4, 6" for rows 1, 2, 3, 4, 6. */
+function runs(rows: number[]): string {
+  const made: [number, number][] = []
+  for (const row of rows) {
+    const last = made.at(-1)
+    if (last && last[1] === row - 1) last[1] = row
+    else made.push([row, row])
+  }
+  return made.map(([from, to]) => (from === to ? String(from) : `${from} to ${to}`)).join(', ')
+}
+
+function compareProgressions(before: Template, after: Template): Difference[] {
+  return pairUp(before.progressions, after.progressions).flatMap(({ id, was, is }) => {
+    const template = is ? after : before
+    const slot = Object.values(template.slots).find(({ follows }) =>
+      follows.some((one) => one.progression === id),
+    )
+    const where = `Progression of ${slot ? liftName(slot).toLowerCase() : id}`
+    if (!was || !is) return [{ where, what: was ? 'removed' : `added: ${sayProgression(is as Progression)}` }]
+    return changed(where, sayProgression(was), sayProgression(is))
+  })
+}
+
+export const sayProgression = ({ stages }: Progression): string =>
+  stages
+    .map(({ rule, params, until }) => {
+      const sentence = ruleOf[rule].sentence(params)
+      return until
+        ? `${sentence} ${capital(signOf[until.sign].sentence(until))}, the lift goes on to:`
+        : sentence
+    })
+    .join(' ')
+
+const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1)
+
+function compareTracks(before: Template, after: Template): Difference[] {
+  return pairUp(before.tracks, after.tracks).flatMap(({ was, is }) => {
+    const where = `Track ${(is ?? was)?.name}`
+    if (!was || !is) return [{ where, what: was ? 'removed' : 'added' }]
+    return compareLists(where, was.changes.map(sayIn(before)), is.changes.map(sayIn(after)))
+  })
+}
+
+const compareLists = (where: string, was: string[], is: string[]): Difference[] => [
+  ...was.filter((one) => !is.includes(one)).map((what) => ({ where, what: `no more: ${what}` })),
+  ...is.filter((one) => !was.includes(one)).map((what) => ({ where, what: `new: ${what}` })),
+]
+
+const changed = (where: string, from: string, to: string): Difference[] =>
+  from === to ? [] : [{ where, what: `${from} → ${to}` }]
+
+function pairUp<T>(before: Record<Id, T>, after: Record<Id, T>): { id: Id; was?: T; is?: T }[] {
+  const ids = [...new Set([...Object.keys(before), ...Object.keys(after)])]
+  return ids.map((id) => ({ id, was: before[id], is: after[id] }))
+}

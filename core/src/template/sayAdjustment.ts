@@ -1,0 +1,44 @@
+import { changeOf } from '../adjustments/registry.ts'
+import { liftName } from '../library/index.ts'
+import { formatDay } from '../units/index.ts'
+import type { Adjustment, Id, Template, Where } from './types.ts'
+
+/** A difference in words: where it is, and what it is. */
+export type Difference = { where: string; what: string }
+
+/** What a track changes of its template, line by line. */
+export const trackDifferences = (template: Template, track: Id): Difference[] =>
+  (template.tracks[track]?.changes ?? []).map((change) => sayAdjustment(template, change))
+
+/** An adjustment as a line: "Back squat, week 4" and "load −10%". */
+export function sayAdjustment(template: Template, { do: change, where }: Adjustment): Difference {
+  const what = changeOf[change.kind].sentence(change)
+  const [first] = changeOf[change.kind].names?.(change) ?? []
+  const about = first === undefined ? [] : [slotName(template, first)]
+  const places = [...about, ...placesOf(template, where)]
+  return { where: places.join(', ') || 'everywhere', what }
+}
+
+function placesOf(template: Template, where: Where): string[] {
+  const { phases, weeks, toTest, days, sessions, slots, lifts, muscles } = where
+  const numbers = (what: string, list: number[] | undefined) =>
+    list ? [`${what}${list.length > 1 ? 's' : ''} ${list.join(', ')}`] : []
+  return [
+    ...(slots ?? []).map((id) => slotName(template, id)),
+    ...(lifts ?? []).map(liftName),
+    ...(muscles ?? []),
+    ...(sessions ?? []).map((id) => template.sessions[id]?.name ?? id),
+    ...(phases ?? []).map((id) => template.phases.find((phase) => phase.id === id)?.name ?? id),
+    ...numbers('week', weeks),
+    ...(toTest ?? []).map((left) => (left ? `${left} weeks before the test` : 'the week of the test')),
+    ...(days ? [`${formatDay(days.from)} to ${formatDay(days.to)}`] : []),
+  ]
+}
+
+/** "Back squat (Session A)", or the id of a slot that is gone. */
+export function slotName({ slots, sessions }: Template, id: Id): string {
+  const slot = slots[id]
+  if (!slot) return id
+  const session = Object.values(sessions).find(({ parts }) => parts.some((part) => part.slots.includes(id)))
+  return session ? `${liftName(slot)} (${session.name})` : liftName(slot)
+}
