@@ -1,4 +1,5 @@
-import { readdirSync, readFileSync } from 'node:fs'
+import { readFileSync } from 'node:fs'
+import { fixtureNames } from '../core/fixtures/read.ts'
 import { describe, expect, test } from '@jest/globals'
 import { Ajv2020 } from 'ajv/dist/2020.js'
 import { readTemplate } from '@young-oak/core/template'
@@ -15,8 +16,7 @@ test.each(Object.keys(generated()))('%s is up to date (npm run docs)', (path) =>
 
 describe('the JSON Schemas', () => {
   const [template, member] = [compiled('template'), compiled('member')]
-  const fixtures = readdirSync(new URL('core/fixtures', root))
-  test.each(fixtures)('take the fixture %s', (name) => {
+  test.each(fixtureNames)('take the fixture %s', (name) => {
     template(JSON.parse(read(`core/fixtures/${name}/template.json`)))
     expect(template.errors).toBeNull()
     member(JSON.parse(read(`core/fixtures/${name}/member.json`)))

@@ -6,8 +6,16 @@ import { changeOf } from '@young-oak/core/adjustments'
 import { exercises } from '@young-oak/core/library'
 import { sourceOf } from '@young-oak/core/loads'
 import { formulaOf } from '@young-oak/core/maxes'
-import { factShapes, memberShape, sessionLogShape, setLogShape } from '@young-oak/core/member/shape'
+import {
+  enrolmentShape,
+  factShapes,
+  memberShape,
+  sessionLogShape,
+  setLogShape,
+} from '@young-oak/core/member/shape'
+import { shownShape } from '@young-oak/core/member'
 import { ruleOf } from '@young-oak/core/progressions'
+import { signOf } from '@young-oak/core/signs'
 import {
   adjustmentShape,
   headShape,
@@ -18,6 +26,9 @@ import {
   setGroupShape,
   slotShape,
   stageShape,
+  trackShape,
+  untilShape,
+  weeksField,
   whereShape,
 } from '@young-oak/core/template/shape'
 import { jsonSchema } from './jsonSchema.ts'
@@ -40,30 +51,43 @@ function templateSchema(): Json {
       tagged('of', of, jsonSchema(params), title),
     ),
   }
-  const change = {
-    oneOf: Object.entries(changeOf).map(([kind, { params, title }]) =>
-      tagged('kind', kind, jsonSchema(params), title),
+  const sign = (more?: Json): Json => ({
+    oneOf: Object.entries(signOf).map(([kind, { params, title }]) =>
+      tagged('sign', kind, jsonSchema(params), title, more),
     ),
-  }
+  })
   const stage = {
     oneOf: Object.entries(ruleOf).map(([rule, { params, title }]) => ({
       title,
-      ...jsonSchema(stageShape, { rule: { const: rule }, params: jsonSchema(params) }),
+      ...jsonSchema(stageShape, { rule: { const: rule }, params: jsonSchema(params), until: sign() }),
     })),
   }
-  const light = {
-    type: 'array',
-    items: jsonSchema(adjustmentShape, { do: change, where: jsonSchema(whereShape) }),
+  const changes = { type: 'array', items: adjustmentSchema() }
+  const weeks = {
+    oneOf: [
+      jsonSchema(weeksField()),
+      jsonSchema(untilShape, { until: sign({ progression: { type: 'string' } }) }),
+    ],
   }
   const rows = { type: 'object', additionalProperties: list(list(jsonSchema(setGroupShape, { load }))) }
   const whole = jsonSchema(headShape, {
-    phases: list(jsonSchema(phaseShape, { light })),
+    phases: list(jsonSchema(phaseShape, { light: changes, weeks })),
     sessions: byId(jsonSchema(sessionShape, { parts: list(jsonSchema(partShape)) })),
     slots: byId(jsonSchema(slotShape, { rows, role: { type: 'string' } })),
     progressions: byId(jsonSchema(progressionShape, { stages: list(stage) })),
+    tracks: byId(jsonSchema(trackShape, { changes })),
   })
   return { $schema: draft, title: 'Young Oak template, format 1', ...whole }
 }
+
+const changeSchema = (): Json => ({
+  oneOf: Object.entries(changeOf).map(([kind, { params, title }]) =>
+    tagged('kind', kind, jsonSchema(params), title),
+  ),
+})
+
+const adjustmentSchema = (): Json =>
+  jsonSchema(adjustmentShape, { do: changeSchema(), where: jsonSchema(whereShape) })
 
 function memberSchema(): Json {
   const facts = {
@@ -71,28 +95,39 @@ function memberSchema(): Json {
     items: {
       oneOf: Object.entries(factShapes).map(([kind, shape]) => ({
         title: kind,
-        ...jsonSchema(shape, { kind: { const: kind } }),
+        ...jsonSchema(shape, {
+          kind: { const: kind },
+          changes: list(changeSchema()),
+          ...(kind === 'adjust' && { adjustment: adjustmentSchema() }),
+        }),
       })),
     },
   }
-  const log = jsonSchema(sessionLogShape, { sets: { type: 'array', items: jsonSchema(setLogShape) } })
+  const log = jsonSchema(sessionLogShape, {
+    sets: { type: 'array', items: jsonSchema(setLogShape) },
+    shown: jsonSchema(shownShape),
+  })
   return {
     $schema: draft,
     title: 'Young Oak member, format 1',
-    ...jsonSchema(memberShape, { facts, logs: { type: 'array', items: log } }),
+    ...jsonSchema(memberShape, {
+      enrolments: list(jsonSchema(enrolmentShape)),
+      facts,
+      logs: { type: 'array', items: log },
+    }),
   }
 }
 
 const list = (items: Json): Json => ({ type: 'array', minItems: 1, items })
 const byId = (value: Json): Json => ({ type: 'object', additionalProperties: value })
 
-function tagged(key: string, kind: string, params: Json, title: string): Json {
+function tagged(key: string, kind: string, params: Json, title: string, more: Json = {}): Json {
   const { properties = {}, required = [] } = params as { properties?: Json; required?: string[] }
   return {
     title,
     type: 'object',
-    properties: { [key]: { const: kind }, ...properties },
-    required: [key, ...required],
+    properties: { [key]: { const: kind }, ...properties, ...more },
+    required: [key, ...required, ...Object.keys(more)],
     additionalProperties: false,
   }
 }
@@ -122,6 +157,10 @@ function reference(): string {
         .map(({ params: given }) => `In words: ${ruleOf[kind as keyof typeof ruleOf].sentence(given)}`),
       '',
     ]),
+    '## Signs (`until.sign`)',
+    ...Object.entries(signOf).flatMap(([kind, { title, params, examples }]) =>
+      unit(kind, title, jsonSchema(params), examples),
+    ),
     '## Changes (`do.kind`)',
     ...Object.entries(changeOf).flatMap(([kind, { title, params, examples }]) =>
       unit(kind, title, jsonSchema(params), examples),
@@ -138,10 +177,11 @@ function reference(): string {
     '',
     '## Exercises (`exercise`)',
     '',
-    '| id | name | pattern | loaded with | its number is |',
-    '|---|---|---|---|---|',
+    '| id | name | pattern | works, foremost first | loaded with | its number is |',
+    '|---|---|---|---|---|---|',
     ...Object.entries(exercises).map(
-      ([id, { name, pattern, tool, reads }]) => `| \`${id}\` | ${name} | ${pattern} | ${tool} | ${reads} |`,
+      ([id, { name, pattern, works, tool, reads }]) =>
+        `| \`${id}\` | ${name} | ${pattern} | ${works.join(', ')} | ${tool} | ${reads} |`,
     ),
     '',
   ]

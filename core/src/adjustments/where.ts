@@ -13,18 +13,28 @@ export type Spot = {
 }
 
 /** Whether an adjustment acts on a spot. What names a session or a slot never acts on the week or the session as a whole. */
-export function actsOn(where: Where, { phase, phaseWeek, toTest, day, session, slot }: Spot): boolean {
-  const { phases, weeks, days, sessions, slots, lifts, muscles } = where
-  const fits = <T>(wanted: readonly T[] | undefined, test: (one: T) => boolean) =>
-    !wanted || wanted.some(test)
+export function actsOn(where: Where, spot: Spot): boolean {
+  const { slots, lifts, muscles } = where
+  const { slot } = spot
   return (
-    fits(phases, (id) => id === phase) &&
-    fits(weeks, (week) => week === phaseWeek) &&
-    fits(where.toTest, (weeksLeft) => weeksLeft === toTest) &&
-    (!days || (day !== undefined && days.from <= day && day <= days.to)) &&
-    fits(sessions, (id) => id === session) &&
+    mayAct(where, spot) &&
     fits(slots, (id) => id === slot?.id) &&
     fits(lifts, (lift) => slot !== undefined && liftKey(lift) === liftKey(slot.lift)) &&
     fits(muscles, (muscle) => slot !== undefined && exerciseOf(slot.lift).works[0] === muscle)
   )
 }
+
+/** Whether it acts on some slot of a week or session, so far as those alone can tell. */
+export function mayAct(where: Where, { phase, phaseWeek, toTest, day, session }: Spot): boolean {
+  const { phases, weeks, days, sessions } = where
+  return (
+    fits(phases, (id) => id === phase) &&
+    fits(weeks, (week) => week === phaseWeek) &&
+    fits(where.toTest, (weeksLeft) => weeksLeft === toTest) &&
+    (!days || (day !== undefined && days.from <= day && day <= days.to)) &&
+    fits(sessions, (id) => id === session)
+  )
+}
+
+const fits = <T>(wanted: readonly T[] | undefined, test: (one: T) => boolean): boolean =>
+  !wanted || wanted.some(test)

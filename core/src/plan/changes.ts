@@ -13,8 +13,20 @@ export type Authored = { adjustment: Adjustment; author: Author; label: string }
 /** The track's changes; they alone may change what a week holds. */
 export function trackChanges({ tracks }: Template, track: string | null): Authored[] {
   const own = track === null ? undefined : tracks[track]
-  const label = own ? `track ${own.name}` : ''
-  return (own?.changes ?? []).map((adjustment) => ({ adjustment, author: 'track', label }))
+  return own ? authoredOnce(own, own.changes, 'track', `track ${own.name}`) : none
+}
+
+const none: Authored[] = []
+
+/** A template that has been read is never changed in place, so its changes with their authors are kept beside it. */
+const kept = new WeakMap<object, Authored[]>()
+
+function authoredOnce(whose: object, changes: Adjustment[], author: Author, label: string): Authored[] {
+  const known = kept.get(whose)
+  if (known) return known
+  const made = changes.map((adjustment): Authored => ({ adjustment, author, label }))
+  kept.set(whose, made)
+  return made
 }
 
 /** Every change that may act in a week, in the order in which they act: track, light week, first week back, the member's own. */
@@ -25,31 +37,30 @@ export function changesOf(
   week: Pick<RunningWeek, 'track' | 'light'>,
   isBack: boolean,
 ): Authored[] {
-  const light = (adjustment: Adjustment): Authored => ({ adjustment, author: 'light', label: 'light' })
+  const track = trackChanges(template, week.track)
+  const light = authoredOnce(phase, phase.light, 'light', 'light')
+  if (week.light === null && !isBack && !evidence.own.length)
+    return track.length ? [...track, ...light] : light
   const spell = evidence.lights.find(({ id }) => id === week.light)
   const everywhere = {}
   return [
-    ...trackChanges(template, week.track),
-    ...phase.light.map(light),
-    ...(spell?.changes ?? []).map((change, i) =>
-      light({ id: `${spell?.id}:${i}`, do: change, where: everywhere }),
-    ),
-    ...(isBack && template.away
-      ? [
-          {
-            adjustment: {
-              id: 'back',
-              do: { kind: 'scaleLoad' as const, by: template.away.back },
-              where: everywhere,
-            },
-            author: 'back' as const,
-            label: 'first week back',
-          },
-        ]
-      : []),
+    ...track,
+    ...light,
+    ...(spell?.changes ?? []).map((change, i): Authored => ({
+      adjustment: { id: `${spell?.id}:${i}`, do: change, where: everywhere },
+      author: 'light',
+      label: 'light',
+    })),
+    ...(isBack && template.away ? [firstWeekBack(template.away.back)] : []),
     ...evidence.own.map((adjustment): Authored => ({ adjustment, author: 'own', label: 'own change' })),
   ]
 }
+
+const firstWeekBack = (by: number): Authored => ({
+  adjustment: { id: 'back', do: { kind: 'scaleLoad', by }, where: {} },
+  author: 'back',
+  label: 'first week back',
+})
 
 export const acting = (changes: Authored[], spot: Spot): Authored[] =>
   changes.filter(({ adjustment }) => actsOn(adjustment.where, spot))

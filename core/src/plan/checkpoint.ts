@@ -41,7 +41,7 @@ export function resume(
   const { through, key, evidence, states } = checkpoint
   const later = happenings.findIndex(({ day }) => day > through)
   const from = later < 0 ? happenings.length : later
-  if (keyOf(happenings.slice(0, from), enrolments) !== key) return anew
+  if (keyOf(happenings, from, enrolments) !== key) return anew
   for (const fold of folds) fold.state = copyState(states[fold.enrolment.id] as FoldState)
   return { evidence, folds, from, first: folds.map(({ state }) => firstUntouched(state)) }
 }
@@ -75,7 +75,8 @@ export function checkpointAt(
   if (!boundary) return null
   const { through, evidence, count } = boundary
   const key = keyOf(
-    happenings.slice(0, count),
+    happenings,
+    count,
     folds.map(({ enrolment }) => enrolment),
   )
   const states = Object.fromEntries(boundary.folds.map((fold) => [fold.enrolment.id, fold.state]))
@@ -89,33 +90,36 @@ function firstNeeded({ weeks, state, trained }: Fold): Day | null {
 }
 
 /** A short text that changes with anything dated before the checkpoint, or with the enrolments. */
-function keyOf(happenings: Happening[], enrolments: Enrolment[]): string {
-  let text = JSON.stringify(enrolments)
-  for (const happening of happenings)
-    text += 'fact' in happening ? stamp(happening.fact) : stampLog(happening.log)
-  return hash(text)
+function keyOf(happenings: Happening[], count: number, enrolments: Enrolment[]): string {
+  let key = hash(JSON.stringify(enrolments), 0)
+  for (let i = 0; i < count; i++) {
+    const happening = happenings[i] as Happening
+    const own = 'fact' in happening ? stamp(happening.fact) : stampLog(happening.log)
+    key = Math.imul(key ^ own, prime) + i
+  }
+  return `${count}-${(key >>> 0).toString(36)}`
 }
 
-const stamp = ({ id, rev, change = '' }: { id: string; rev: number; change?: string }): string =>
-  `${id}:${rev}:${change}|`
+const stamp = ({ id, rev, change = '' }: { id: string; rev: number; change?: string }, from = 0): number =>
+  hash(change, hash(id, from ^ rev))
 
-const stampLog = (log: SessionLog): string => {
+/** A log is never changed in place, so its stamp is kept beside it. */
+const stamps = new WeakMap<SessionLog, number>()
+
+function stampLog(log: SessionLog): number {
   const known = stamps.get(log)
   if (known !== undefined) return known
-  const text = `${stamp(log)}${log.date}${log.closed}${log.sets.map(stamp).join('')}`
-  stamps.set(log, text)
-  return text
+  const own = stamp(log, hash(`${log.date}${log.closed}`, 0))
+  const made = log.sets.reduce((before, set) => stamp(set, before), own)
+  stamps.set(log, made)
+  return made
 }
-const stamps = new WeakMap<SessionLog, string>()
 
-/** FNV-1a in two lanes of 32 bits (Fowler, Noll, Vo): a cache key, not a seal. */
-function hash(text: string): string {
-  let a = 0x811c9dc5
-  let b = 0x01000193
-  for (let i = 0; i < text.length; i++) {
-    const code = text.charCodeAt(i)
-    a = Math.imul(a ^ code, 0x01000193)
-    b = Math.imul(b ^ (code + i), 0x85ebca6b)
-  }
-  return `${(a >>> 0).toString(36)}-${(b >>> 0).toString(36)}-${text.length}`
+const prime = 0x01000193
+
+/** FNV-1a (Fowler, Noll, Vo), 32 bits: a cache key, not a seal. */
+function hash(text: string, from: number): number {
+  let value = 0x811c9dc5 ^ from
+  for (let i = 0; i < text.length; i++) value = Math.imul(value ^ text.charCodeAt(i), prime)
+  return value
 }

@@ -1,17 +1,31 @@
 import { exerciseOf, type Lift } from '../library/index.ts'
 import type { Id } from '../template/types.ts'
-import { makeable, usualFixed, usualRack, type Fixed, type Makeable } from '../units/index.ts'
+import { makeable, usualFixed, usualRack, type Fixed, type Makeable, type Unit } from '../units/index.ts'
 import type { Evidence } from './evidence.ts'
 import type { Loading } from './round.ts'
 
 /** What a lift can be loaded with at a place (home when it is not named) and at home. */
 export function loadingAt(evidence: Evidence, place: Id | undefined, lift: Lift): Loading {
-  const home = makeableAt(evidence, evidence.home, lift)
-  return {
-    here: place === undefined || place === evidence.home ? home : makeableAt(evidence, place, lift),
-    home,
-  }
+  const tool = toolOf(lift)
+  const { home, unit, equipment } = evidence
+  const known = loadings.get(equipment)
+  const at = place ?? home
+  const same = known?.find(
+    (one) => one.tool === tool && one.at === at && one.unit === unit && one.home === home,
+  )
+  if (same) return same.loading
+  const atHome = makeableAt(evidence, home, lift)
+  const loading = { here: at === home ? atHome : makeableAt(evidence, at, lift), home: atHome }
+  const made = { tool, at, unit, home, loading }
+  if (known) known.push(made)
+  else loadings.set(equipment, [made])
+  return loading
 }
+
+type Known = { tool: string; at: Id; unit: Unit; home: Id; loading: Loading }
+
+/** Evidence is never changed in place, so what its equipment makes is kept beside it. */
+const loadings = new WeakMap<Evidence['equipment'], Known[]>()
 
 /** True where nobody has listed what a place has for this lift, so that the usual equipment is assumed. */
 export const isAssumed = (evidence: Evidence, lift: Lift): boolean =>

@@ -110,24 +110,46 @@ export function maxOf({ load, reps, formula }: Pick<MaxFact, 'load' | 'reps' | '
 }
 
 export function learnSession(known: Evidence, log: SessionLog): Evidence {
-  const done = log.sets.filter(isDone).sort((a, b) => (a.slot === b.slot ? a.n - b.n : 0))
-  const lifts = new Map<string, SetLog[]>()
-  for (const set of done) lifts.set(liftKey(set), [...(lifts.get(liftKey(set)) ?? []), set])
-  const last = { ...known.last }
-  const estimates = { ...known.estimates }
-  for (const [key, sets] of lifts) {
-    last[key] = { date: log.date, sets: sets.map(lastSet) }
-    const best = bestEstimate(sets, log)
-    if (best) estimates[key] = best
-  }
-  return { ...known, last, estimates }
+  const { last, estimates } = lessonsOf(log)
+  return { ...known, last: { ...known.last, ...last }, estimates: { ...known.estimates, ...estimates } }
 }
 
-const lastSet = ({ load, reps = 0, rir }: SetLog): LastTime['sets'][number] => ({
-  ...(load && { load }),
-  reps,
-  ...(rir !== undefined && { rir }),
-})
+type Lessons = Pick<Evidence, 'last' | 'estimates'>
+
+/** What a session teaches, whatever was known before. */
+function lessonsOf(log: SessionLog): Lessons {
+  const known = lessons.get(log)
+  if (known) return known
+  const learned: Lessons = { last: {}, estimates: {} }
+  for (const [key, sets] of byLift(log)) {
+    learned.last[key] = { date: log.date, sets: sets.map(lastSet) }
+    const best = bestEstimate(sets, log)
+    if (best) learned.estimates[key] = best
+  }
+  lessons.set(log, learned)
+  return learned
+}
+
+/** A log that has been read is never changed in place, so what it teaches is kept beside it. */
+const lessons = new WeakMap<SessionLog, Lessons>()
+
+function byLift(log: SessionLog): Map<string, SetLog[]> {
+  const lifts = new Map<string, SetLog[]>()
+  for (const set of log.sets.filter(isDone).sort((a, b) => (a.slot === b.slot ? a.n - b.n : 0))) {
+    const key = liftKey(set)
+    const own = lifts.get(key)
+    if (own) own.push(set)
+    else lifts.set(key, [set])
+  }
+  return lifts
+}
+
+function lastSet({ load, reps = 0, rir }: SetLog): LastTime['sets'][number] {
+  const set: LastTime['sets'][number] = { reps }
+  if (load) set.load = load
+  if (rir !== undefined) set.rir = rir
+  return set
+}
 
 /** Done, with at least one rep: a done set of zero reps counts as not done until somebody says what it was. */
 export const isDone = (set: SetLog): boolean => set.state === 'done' && set.reps !== 0

@@ -11,6 +11,7 @@ import {
 } from '../calendar/course.ts'
 import type { Place } from '../calendar/places.ts'
 import type { Enrolment, Segment, SessionLog, SetLog } from '../member/types.ts'
+import { ruleOf } from '../progressions/registry.ts'
 import { signOf } from '../signs/registry.ts'
 import { changeOf } from '../adjustments/registry.ts'
 import { actsOn } from '../adjustments/where.ts'
@@ -58,6 +59,12 @@ export function startFold(enrolment: Enrolment, versions: Record<Id, Template>):
   )
   const isCalendar = enrolment.clock === 'calendar' || countsBack
   return { enrolment, versions, isCalendar, state: startState(first.from), trained: [], weeks: [] }
+}
+
+/** Whether nothing of a week is under way: where a checkpoint serves best. */
+export function isBetweenWeeks({ state: { course } }: Fold): boolean {
+  const { running } = course
+  return !running || !Object.keys(running.taken).length || !placesLeft(running).length
 }
 
 /** A fold as it is now, for a checkpoint: its state alone. */
@@ -304,7 +311,7 @@ function followed(asked: Prescribed[], log: SessionLog, evidence: Evidence): Pre
   const session = asked.map(({ id, groups }) => ({
     slot: id,
     groups,
-    sets: log.sets.filter((set) => set.slot === id),
+    sets: setsOf(log, id),
   }))
   const slotOf = new Map(asked.map(({ id, slot }) => [id, slot]))
   const groups = followToday(session, (id) => loadingAt(evidence, log.place, slotOf.get(id) as Slot))
@@ -313,9 +320,28 @@ function followed(asked: Prescribed[], log: SessionLog, evidence: Evidence): Pre
 
 function outcome(prescribed: Prescribed, log: SessionLog): Outcome {
   const { id, slot, groups, light } = prescribed
-  const done = log.sets.filter((set) => set.slot === id).sort((a, b) => a.n - b.n)
+  const done = setsOf(log, id)
   return { prescribed, done, verdict: judge(log.shown?.slots[id] ?? slot, groups, done, light) }
 }
+
+/** A slot's sets by number. */
+function setsOf(log: SessionLog, slot: Id): SetLog[] {
+  let bySlot = sorted.get(log)
+  if (!bySlot) {
+    bySlot = new Map()
+    for (const set of log.sets) {
+      const own = bySlot.get(set.slot)
+      if (own) own.push(set)
+      else bySlot.set(set.slot, [set])
+    }
+    for (const sets of bySlot.values()) sets.sort((a, b) => a.n - b.n)
+    sorted.set(log, bySlot)
+  }
+  return bySlot.get(slot) ?? []
+}
+
+/** A log is never changed in place, so its sets by slot are kept beside it. */
+const sorted = new WeakMap<SessionLog, Map<Id, SetLog[]>>()
 
 /** Moves on past a place, were every set of it done as asked: how plans look ahead. */
 export function assume(situation: Situation, asked: Prescribed[]): void {
@@ -370,7 +396,8 @@ function feed(
   const known = { max: maxFor(evidence, slot, template.maxes, day), unit, first }
   const hand = { unit, land: landAtHome(evidence, slot) }
   for (const { progression, role } of rolesAt(slot, place.inWeek)) {
-    keepRole(state, place, progression, role, { prescribed, verdict, done }, date)
+    if (isRead(template, progression))
+      keepRole(state, place, progression, role, { prescribed, verdict, done }, date)
     const ruled = groups.find((group) => group.ruled)
     const counted = heard(verdict, ruled?.ruled, prescribed.ruled)
     if (!counted) continue
@@ -383,6 +410,10 @@ function feed(
     progress(template, state, { progression, lift: slot, exposure }, known, hand)
   }
 }
+
+/** Only a rule of several roles has loads that one role reads of another. */
+const isRead = ({ progressions }: Template, progression: Id): boolean =>
+  progressions[progression]?.stages.some(({ rule }) => ruleOf[rule].roles.length > 1) ?? false
 
 /** What a verdict counts for; a progression that gives no load is told the verdict alone. */
 function heard(

@@ -1,8 +1,8 @@
-import { changeOf } from '../adjustments/registry.ts'
+import { changeOf, type ChangeName } from '../adjustments/registry.ts'
 import type { LineDraft } from '../adjustments/change.ts'
 import { actsOn, type Spot } from '../adjustments/where.ts'
 import type { Rung } from '../explain/rung.ts'
-import { slotsOf, type Id, type Slot, type Template } from '../template/types.ts'
+import { slotsOf, type Id, type Session, type Slot, type Template } from '../template/types.ts'
 import type { Authored } from './changes.ts'
 
 /** A slot in its session as it is trained: with its exercise after swaps, and what changed it. */
@@ -19,6 +19,7 @@ export function lineup(
   spot: Spot,
 ): { lines: Line[]; changes: LineChange[] } {
   const own = sessions[session]
+  if (own && !changes.some(({ adjustment }) => reshapes(adjustment.do.kind))) return asWritten(own, slots)
   let drafts: LineDraft[] = own ? slotsOf(own).map((id) => ({ id })) : []
   const made: LineChange[] = []
   const rungs = new Map<Id, Rung[]>()
@@ -55,6 +56,23 @@ export function lineup(
   })
   return { lines, changes: made }
 }
+
+const reshapes = (kind: ChangeName): boolean =>
+  changeOf[kind].onSession !== undefined || changeOf[kind].onSlot !== undefined
+
+type Lineup = ReturnType<typeof lineup>
+
+function asWritten(session: Session, slots: Template['slots']): Lineup {
+  const known = written.get(session)
+  if (known?.slots === slots) return known.made
+  const lines = slotsOf(session).map((id): Line => ({ id, slot: slots[id] as Slot, rungs: [] }))
+  const made = { lines, changes: [] }
+  written.set(session, { slots, made })
+  return made
+}
+
+/** A template that has been read is never changed in place, so its sessions' lines are kept beside them. */
+const written = new WeakMap<Session, { slots: Template['slots']; made: Lineup }>()
 
 /** A slot with another exercise in it. */
 export function asLift(slot: Slot, { exercise, variant }: Pick<Slot, 'exercise' | 'variant'>): Slot {

@@ -12,7 +12,7 @@ import {
 } from './checkpoint.ts'
 import { learnFact, learnSession, type Evidence } from './evidence.ts'
 import { findingsOf, strayLog } from './findings.ts'
-import { copyFold, keepDates, replay, type Fold } from './fold.ts'
+import { copyFold, isBetweenWeeks, keepDates, replay, type Fold } from './fold.ts'
 import { timeline, type Happening } from './timeline.ts'
 import type { Finding, Plan } from './types.ts'
 import { writeOut } from './writeOut.ts'
@@ -77,7 +77,13 @@ function tell(start: Start, happenings: Happening[], today: Day, through: When['
   for (let count = start.from; count < happenings.length; count++) {
     const happening = happenings[count] as Happening
     const { day } = happening
-    if (through === 'near' && before !== null && day > before && before >= watchFrom)
+    if (
+      through === 'near' &&
+      before !== null &&
+      day > before &&
+      before >= watchFrom &&
+      folds.some(isBetweenWeeks)
+    )
       boundaries.push({ through: before, evidence, folds: folds.map(copyFold), count })
     before = day
     for (const fold of folds) keepDates(fold, day, 'log' in happening, evidence)

@@ -1,20 +1,19 @@
 import type { GroupDraft } from '../adjustments/change.ts'
 import { changeOf } from '../adjustments/registry.ts'
-import type { Spot } from '../adjustments/where.ts'
+import { mayAct, type Spot } from '../adjustments/where.ts'
 import type { Place } from '../calendar/places.ts'
 import type { Rung } from '../explain/rung.ts'
 import { isLater, isNeed, type Known, type Later, type Need, type Priced } from '../loads/source.ts'
 import { sourceOf } from '../loads/registry.ts'
 import type { Shown, ShownGroup, ShownSlot } from '../member/types.ts'
-import { lettersOf } from '../template/letters.ts'
-import type { Id, SetGroup, Slot, Template } from '../template/types.ts'
+import { slotsOf, type Id, type SetGroup, type Slot, type Template } from '../template/types.ts'
 import { addStep, compareLoads, inUnit, scale, snap, type Day, type Load, type Way } from '../units/index.ts'
 import { acting, isLight, scalesTrackLoads, type Authored } from './changes.ts'
 import { loadingAt } from './equipment.ts'
 import { maxFor, type Evidence } from './evidence.ts'
 import { asLift, lineup, type Line, type LineChange } from './lineup.ts'
 import { heaviestOf, less, type OnTheBar } from './onTheBar.ts'
-import { askProgressions, roleAt } from './progress.ts'
+import { askProgressions, nothingAsked, roleAt } from './progress.ts'
 import { make, type Loading } from './round.ts'
 import { rowAt, rowRungs } from './rows.ts'
 import { progressionKey, rowsKey, type FoldState } from './state.ts'
@@ -22,7 +21,6 @@ import { progressionKey, rowsKey, type FoldState } from './state.ts'
 /** A slot as it is asked at a place. */
 export type Prescribed = {
   id: Id
-  letter: string
   slot: Slot
   row: number
   light: boolean
@@ -51,16 +49,13 @@ export type Situation = {
  * max is missing says so and asks for it; the others stand.
  */
 export function prescribe(situation: Situation): { slots: Prescribed[]; changes: LineChange[] } {
-  const { template, place, changes } = situation
-  const { lines, changes: made } = lineup(template, place.session, changes, spotOf(situation))
-  const letters = lettersOf(lines)
+  const { template, place } = situation
+  const spot = spotOf(situation)
+  const changes = situation.changes.filter(({ adjustment }) => mayAct(adjustment.where, spot))
+  const { lines, changes: made } = lineup(template, place.session, changes, spot)
   const before: OnTheBar[] = []
   const slots = lines.map((line) => {
-    const prescribed = {
-      id: line.id,
-      letter: letters[line.id] ?? '',
-      ...prescribeSlot(situation, line, before),
-    }
+    const prescribed = prescribeSlot(situation, spot, changes, line, before)
     before.push({ slot: line.id, groups: prescribed.groups, sets: [] })
     return prescribed
   })
@@ -72,125 +67,109 @@ export function prescribe(situation: Situation): { slots: Prescribed[]; changes:
  * by.
  */
 export function recall(situation: Situation, shown: Shown): Prescribed[] {
-  const { template, state, place, changes } = situation
-  const lines = shownLines(template, place.session, shown.slots)
-  const letters = lettersOf(lines)
-  return lines.map(({ id, slot, was }) => {
+  const { template, state, evidence, place, day, changes } = situation
+  const spot = spotOf(situation)
+  return shownLines(template, place.session, shown).map(({ id, slot, was }) => {
     const row = rowAt(template, state, place, id, slot, changes)
-    const first = firstScale(situation, id, slot)
-    const { load } = askNow(situation, slot, first)
+    const first = firstScale(situation, spot, id, slot)
     const light = was.light === true
-    return {
-      id,
-      letter: letters[id] ?? '',
-      slot,
-      row,
-      light,
-      groups: was.groups,
-      needs: [],
-      first,
-      ...ruledBy(load),
-    }
+    const made: Prescribed = { id, slot, row, light, groups: was.groups, needs: [], first }
+    if (!slot.follows.length) return made
+    const { unit } = loadingAt(evidence, undefined, slot).here
+    const max = maxFor(evidence, slot, template.maxes, day)
+    const { load } = askProgressions(template, state, slot, place.inWeek, { max, unit, first })
+    if (load && !isNeed(load)) made.ruled = load.base
+    return made
   })
 }
 
 type ShownLine = { id: Id; slot: Slot; was: ShownSlot }
 
 /** What was shown, in the order of the session; slots that a track had added stand at the end. */
-function shownLines({ sessions, slots }: Template, session: Id, shown: Record<Id, ShownSlot>): ShownLine[] {
-  const order = sessions[session]?.parts.flatMap((part) => part.slots) ?? []
-  const rest = Object.keys(shown).filter((id) => !order.includes(id))
-  return [...order, ...rest.sort()].flatMap((id): ShownLine[] => {
-    const [slot, was] = [slots[id], shown[id]]
+function shownLines({ sessions, slots }: Template, session: Id, shown: Shown): ShownLine[] {
+  const known = linesShown.get(shown)
+  if (known?.slots === slots) return known.lines
+  const own = sessions[session]
+  const order = own ? slotsOf(own) : []
+  const rest = Object.keys(shown.slots).filter((id) => !order.includes(id))
+  const lines = [...order, ...rest.sort()].flatMap((id): ShownLine[] => {
+    const [slot, was] = [slots[id], shown.slots[id]]
     return slot && was ? [{ id, slot: asLift(slot, was), was }] : []
   })
+  linesShown.set(shown, { slots, lines })
+  return lines
 }
 
-const spotOf = ({ place, day }: Situation): Spot => ({
-  phase: place.phase.id,
-  phaseWeek: place.phaseWeek,
-  ...(place.toTest !== undefined && { toTest: place.toTest }),
-  day,
-  session: place.session,
-})
+/** Snapshots are never changed, so their lines are kept beside them. */
+const linesShown = new WeakMap<Shown, { slots: Template['slots']; lines: ShownLine[] }>()
 
-type Made = Omit<Prescribed, 'id' | 'letter'>
+function spotOf({ place, day }: Situation): Spot {
+  const { phase, phaseWeek, toTest, session } = place
+  return { phase: phase.id, phaseWeek, toTest, day, session }
+}
 
-function prescribeSlot(situation: Situation, { id, slot, rungs: lineRungs }: Line, before: OnTheBar[]): Made {
+function prescribeSlot(
+  situation: Situation,
+  spot: Spot,
+  possible: Authored[],
+  { id, slot, rungs: lineRungs }: Line,
+  before: OnTheBar[],
+): Prescribed {
   const { template, state, evidence, place, at } = situation
-  const all = situation.changes
-  const changes = all.length ? acting(all, { ...spotOf(situation), slot: { id, lift: slot } }) : all
-  const row = rowAt(template, state, place, id, slot, all)
+  const changes = possible.length ? acting(possible, { ...spot, slot: { id, lift: slot } }) : possible
+  const row = rowAt(template, state, place, id, slot, situation.changes)
   const light = changes.some(isLight)
   const loading = loadingAt(evidence, at, slot)
-  const first = changes.length ? firstScale(situation, id, slot) : noScale
-  const asked = askNow(situation, slot, first)
+  const first = firstScale(situation, spot, id, slot)
+  const max = maxFor(evidence, slot, template.maxes, situation.day)
+  const asked = slot.follows.length
+    ? askProgressions(template, state, slot, place.inWeek, { max, unit: loading.home.unit, first })
+    : nothingAsked
   const own: OnTheBar = { slot: id, groups: [], sets: [] }
   const known: Known = {
     lift: slot,
-    max: maxFor(evidence, slot, template.maxes, situation.day),
+    max,
     unit: loading.here.unit,
     trainingMax: template.trainingMax,
-    ...(asked.load && { progression: asked.load }),
+    progression: asked.load,
     today: (other, only) => {
       const read = other === undefined ? own : before.find((one) => one.slot === other)
       return read ? heaviestOf(read, only) : null
     },
     role: (role) => roleSeen(situation, slot, role),
   }
-  const written = slot.rows[place.phase.id] ?? []
-  const opening = [...rowRungs(slot, place, row), ...lineRungs]
-  const needs: Need[] = []
-  for (const group of written[row] ?? []) {
+  const held = rowRungs(slot, place, row)
+  const opening =
+    held.length || lineRungs.length || asked.rungs.length ? [...held, ...lineRungs, ...asked.rungs] : held
+  const made: Prescribed = { id, slot, row, light, groups: own.groups, needs: [], first }
+  for (const group of slot.rows[place.phase.id]?.[row] ?? []) {
     const priced = sourceOf[group.load.of].price(known, group.load)
-    if (priced && isNeed(priced)) needs.push(priced)
-    const rungs = [...opening, ...asked.rungs]
+    if (priced && isNeed(priced) && !made.needs.length) made.needs.push(priced)
     const sets = group.sets + asked.moreSets
-    own.groups.push(
-      showGroup({ ...group, sets }, priced, rungs, changes, loading, wayOf(template, group, light)),
-    )
+    own.groups.push(showGroup(group, sets, priced, opening, changes, loading, wayOf(template, group, light)))
   }
-  const groups =
-    slot.by === 'toTest' ? capped(situation, id, slot, row, known, own.groups, loading) : own.groups
-  return { slot, row, light, groups, needs: needs.slice(0, 1), first, ...ruledBy(asked.load) }
+  if (slot.by === 'toTest') made.groups = capped(situation, id, slot, row, known, own.groups, loading)
+  if (asked.load && !isNeed(asked.load)) made.ruled = asked.load.base
+  return made
 }
 
 /** Test singles and light weeks round down. */
 const wayOf = ({ rounding }: Template, { part }: SetGroup, light: boolean): Way =>
   light || part === 'test' ? 'down' : rounding
 
-const ruledBy = (asked: Priced | Need | undefined): { ruled?: Load } =>
-  asked && !isNeed(asked) ? { ruled: asked.base } : {}
-
 const noScale: Prescribed['first'] = { scale: 100, rungs: [] }
 
 /** What the track makes of a progression's first load: a running one never feels it. */
-function firstScale(situation: Situation, id: Id, slot: Slot): Prescribed['first'] {
-  const tracked = situation.changes.filter(scalesTrackLoads)
-  if (!tracked.length || !slot.follows.length) return noScale
-  return acting(tracked, { ...spotOf(situation), slot: { id, lift: slot } }).reduce<Prescribed['first']>(
-    ({ scale: factor, rungs }, { adjustment: { do: change }, label }) => {
-      const made = changeOf[change.kind].onGroup?.({ sets: 1, percent: 100, scale: factor }, change, label)
-      if (!made) return { scale: factor, rungs }
-      const { percent, scale: next } = made.now
-      return {
-        scale: snap((next * (percent ?? 100)) / 100),
-        rungs: made.rung ? [...rungs, made.rung] : rungs,
-      }
-    },
-    noScale,
-  )
-}
-
-function askNow(
-  { template, state, evidence, place, day }: Situation,
-  slot: Slot,
-  first: Prescribed['first'],
-) {
-  if (!slot.follows.length) return { moreSets: 0, rungs: [] } as ReturnType<typeof askProgressions>
-  const { unit } = loadingAt(evidence, undefined, slot).here
-  const max = maxFor(evidence, slot, template.maxes, day)
-  return askProgressions(template, state, slot, place.inWeek, { max, unit, first })
+function firstScale({ changes }: Situation, spot: Spot, id: Id, slot: Slot): Prescribed['first'] {
+  if (!slot.follows.length || !changes.some(scalesTrackLoads)) return noScale
+  return acting(changes.filter(scalesTrackLoads), { ...spot, slot: { id, lift: slot } }).reduce<
+    Prescribed['first']
+  >(({ scale: factor, rungs }, { adjustment: { do: change }, label }) => {
+    const made = changeOf[change.kind].onGroup?.({ sets: 1, percent: 100, scale: factor }, change, label)
+    if (!made) return { scale: factor, rungs }
+    const { percent, scale: next } = made.now
+    return { scale: snap((next * (percent ?? 100)) / 100), rungs: made.rung ? [...rungs, made.rung] : rungs }
+  }, noScale)
 }
 
 /** The load on the bar when the slot's progression was last trained in a role: this week's, or else the last normal one. */
@@ -209,6 +188,7 @@ function roleSeen(
 
 function showGroup(
   group: SetGroup,
+  sets: number,
   priced: Priced | Later | Need | null,
   opening: Rung[],
   changes: Authored[],
@@ -216,56 +196,62 @@ function showGroup(
   way: Way,
 ): ShownGroup {
   const price = priced && !isNeed(priced) && !isLater(priced) ? priced : null
-  const isRuled = group.load.of === 'progression'
-  const rungs = [...opening, ...(price?.rungs ?? (priced && isLater(priced) ? priced.rungs : []))]
-  let draft: GroupDraft = {
-    sets: group.sets,
-    percent: price?.percent ?? null,
-    scale: 100,
-    ...(group.rir !== undefined && { rir: group.rir }),
+  const rungs = [...opening]
+  if (priced && !isNeed(priced)) rungs.push(...priced.rungs)
+  const { draft, isOwn } = changeGroup(group, sets, price, changes, rungs)
+  const shown = asAsked(group, draft)
+  const today = price ? price.today : priced && isLater(priced) ? priced.later : undefined
+  if (today) shown.today = { ...today, way }
+  shown.why = rungs
+  if (!price || draft.percent === null) {
+    if (priced && isNeed(priced)) shown.missing = true
+    return shown
   }
+  const whole = less(multiply(price.base, draft.percent, draft.scale), price.minus)
+  const meant = limit(whole, draft.cap, rungs)
+  const made = make(meant, loading, way)
+  rungs.push(...made.rungs)
+  shown.target = less(scale(price.base, price.percent), price.minus)
+  shown.load = made.load
+  if (made.side) shown.side = made.side
+  const isRuled = group.load.of === 'progression'
+  if (isRuled) shown.ruled = price.base
+  if (made.short || (isRuled && (isOwn || meant !== whole))) shown.short = true
+  return shown
+}
+
+/** The group as it is asked, but for its load. */
+function asAsked({ id, goal, rest, part }: SetGroup, { sets, rir }: GroupDraft): ShownGroup {
+  const shown: ShownGroup = { group: id, sets, reps: goal.reps, target: null, load: null, why: [] }
+  if (part) shown.part = part
+  if (goal.plus) shown.plus = goal.plus
+  if (rir !== undefined) shown.rir = rir
+  if (rest !== undefined) shown.rest = rest
+  return shown
+}
+
+/** Lets the changes act on a group in their order, each with its rung; says whether the member's own touched its load. */
+function changeGroup(
+  group: SetGroup,
+  sets: number,
+  price: Priced | null,
+  changes: Authored[],
+  rungs: Rung[],
+): { draft: GroupDraft; isOwn: boolean } {
+  const isRuled = group.load.of === 'progression'
+  let draft: GroupDraft = { sets, percent: price?.percent ?? null, scale: 100, rir: group.rir }
   let isOwn = false
   for (const { adjustment, author, label } of changes) {
     const change = changeOf[adjustment.do.kind]
-    if (!change.onGroup || (change.scalesLoads && (price?.isScaled || (isRuled && author === 'track'))))
-      continue
+    if (!change.onGroup) continue
+    if (change.scalesLoads && (price?.isScaled || (isRuled && author === 'track'))) continue
     const made = change.onGroup(draft, adjustment.do, label)
     if (!made) continue
     draft = made.now
     if (made.rung) rungs.push(made.rung)
     isOwn ||= author === 'own' && change.scalesLoads === true
   }
-  const { id, goal, rest, part } = group
-  const asked = {
-    group: id,
-    sets: draft.sets,
-    reps: goal.reps,
-    ...(part && { part }),
-    ...(goal.plus && { plus: goal.plus }),
-    ...(draft.rir !== undefined && { rir: draft.rir }),
-    ...(rest !== undefined && { rest }),
-  }
-  const today = price?.today ?? (priced && isLater(priced) ? priced.later : undefined)
-  const follows = today && { today: { ...today, way } }
-  if (!price || draft.percent === null) {
-    const missing = priced && isNeed(priced) && { missing: true as const }
-    return { ...asked, target: null, load: null, ...missing, ...follows, why: rungs }
-  }
-  const whole = less(multiply(price.base, draft.percent, draft.scale), price.minus)
-  const limited = limit(whole, draft.cap)
-  rungs.push(...limited.rungs)
-  const made = make(limited.load, loading, way)
-  const isShort = made.short ?? (isRuled && (isOwn || limited.rungs.length > 0))
-  return {
-    ...asked,
-    target: less(scale(price.base, price.percent), price.minus),
-    ...(isRuled && { ruled: price.base }),
-    load: made.load,
-    ...(made.side && { side: made.side }),
-    ...(isShort && { short: true as const }),
-    ...follows,
-    why: [...rungs, ...made.rungs],
-  }
+  return { draft, isOwn }
 }
 
 /** Multiplied in one go and cut once, so that nothing is rounded on the way. */
@@ -273,10 +259,11 @@ function multiply(base: Load, percent: number, factor: number): Load {
   return { value: snap((base.value * percent * factor) / 10000), unit: base.unit }
 }
 
-function limit(load: Load, cap: GroupDraft['cap']): { load: Load; rungs: Rung[] } {
+function limit(load: Load, cap: GroupDraft['cap'], rungs: Rung[]): Load {
   const most = cap && { value: cap.at[load.unit], unit: load.unit }
-  if (!cap || !most || compareLoads(load, most) <= 0) return { load, rungs: [] }
-  return { load: most, rungs: [{ id: 'cap.at', data: { author: cap.author, load: most } }] }
+  if (!cap || !most || compareLoads(load, most) <= 0) return load
+  rungs.push({ id: 'cap.at', data: { author: cap.author, load: most } })
+  return most
 }
 
 /**

@@ -18,7 +18,7 @@ export type Fed = { progression: Id; lift: Lift; exposure: Exposure }
 /** What a slot's progressions ask of its lift now. */
 export type Asked = { load?: Priced | Need; moreSets: number; rungs: Rung[] }
 
-const nothing: Asked = { moreSets: 0, rungs: [] }
+export const nothingAsked: Asked = { moreSets: 0, rungs: [] }
 
 /** What the slot's progressions ask at a place of the week, or what one needs before it can start. */
 export function askProgressions(
@@ -28,7 +28,7 @@ export function askProgressions(
   inWeek: number,
   known: Known,
 ): Asked {
-  if (!slot.follows.length) return nothing
+  if (!slot.follows.length) return nothingAsked
   const asked: Asked = { moreSets: 0, rungs: [] }
   for (const follow of slot.follows) {
     const role = roleAt(follow, inWeek)

@@ -22,25 +22,30 @@ export type Loading = { here: Makeable; home: Makeable }
  */
 export function make(meant: Load, { here, home }: Loading, way: Way): Made {
   const { load, met } = round(meant, here, way)
+  const made: Made = { load, rungs: roundRungs(meant, load, met, way) }
   const side = platesFor(load, here)
-  const short = met === 'top' || (home !== here && compareLoads(load, round(meant, home, way).load) < 0)
-  const rungs = [...roundRungs(meant, load, met, way), ...(side ? [plateRung(here, side)] : [])]
-  return { load, ...(side && { side }), ...(short && { short: true }), rungs }
+  if (side) {
+    made.side = side
+    made.rungs.push(plateRung(here, side))
+  }
+  if (met === 'top' || (home !== here && compareLoads(load, round(meant, home, way).load) < 0))
+    made.short = true
+  return made
 }
 
 function roundRungs(meant: Load, load: Load, met: Met, way: Way): Rung[] {
-  const converted =
-    meant.unit === load.unit ? [] : [{ id: 'round.unit', data: { meant, as: inUnit(meant, load.unit) } }]
   const from = inUnit(meant, load.unit)
-  if (met === 'exact') return [...converted, { id: 'round.exact', data: { load } }]
-  if (met === 'rounded') return [...converted, { id: `round.${way}`, data: { meant: from, load } }]
-  return [...converted, { id: `round.${met}`, data: { meant: from, load } }]
+  const own: Rung =
+    met === 'exact'
+      ? { id: 'round.exact', data: { load } }
+      : { id: `round.${met === 'rounded' ? way : met}`, data: { meant: from, load } }
+  return from === meant ? [own] : [{ id: 'round.unit', data: { meant, as: from } }, own]
 }
 
 function plateRung({ bar = 0, unit }: Makeable, side: number[]): Rung {
-  const data = { bar: { value: bar, unit } }
-  if (!side.length) return { id: 'plates.none', data }
-  return { id: 'plates.side', data: { ...data, plates: side.join(' + '), unit } }
+  const load = { value: bar, unit }
+  if (!side.length) return { id: 'plates.none', data: { bar: load } }
+  return { id: 'plates.side', data: { bar: load, plates: side.join(' + '), unit } }
 }
 
 export const showMessages = {

@@ -46,9 +46,9 @@ function rowByWeek({ template, state, place, id, slot, changes, count }: Asked):
   if (row === 0 || template.missed === 'drop') return row
   const known = state.rows[rowsKey(place.phase.id, id)]
   if (known?.week === place.week) return known.row
-  const trained = known ? [...known.before, known.row] : []
-  if (trained.includes(row - 1) || wasLightOrAway(state, place, row, id, slot, changes)) return row
-  return trained.length ? Math.min(row, Math.max(...trained) + 1) : 0
+  if (known?.row === row - 1 || known?.before.includes(row - 1)) return row
+  if (wasLightOrAway(state, place, row, id, slot, changes)) return row
+  return known ? Math.min(row, Math.max(known.row, ...known.before) + 1) : 0
 }
 
 /** Whether a week of the phase, counted from 1, was light for the slot or had no place for it. */
@@ -74,7 +74,8 @@ function wasLightOrAway(
 export function trainedRow(known: RowsTrained | undefined, row: number, week: number): RowsTrained {
   if (!known) return { before: [], week, row }
   if (known.week === week) return known
-  const before = [...new Set([...known.before, week > known.week ? known.row : row])]
+  const earlier = week > known.week ? known.row : row
+  const before = known.before.includes(earlier) ? known.before : [...known.before, earlier]
   return week > known.week ? { before, week, row } : { ...known, before }
 }
 

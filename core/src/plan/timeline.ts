@@ -10,10 +10,20 @@ export type Happening = { day: Day; fact: Fact } | { day: Day; log: SessionLog; 
  * Facts and logs as one row of happenings up to today, the same for any order of arrival: by training date, then the
  * session's ordinal on that day, then id. What is dated after today drives no load; it is kept and named.
  */
-export function timeline(
-  { facts, logs }: Member,
-  today: Day,
-): { happenings: Happening[]; findings: Finding[] } {
+export function timeline(member: Member, today: Day): Timeline {
+  const known = timelines.get(member)
+  if (known?.today === today) return known.timeline
+  const made = order(member, today)
+  timelines.set(member, { today, timeline: made })
+  return made
+}
+
+type Timeline = { happenings: Happening[]; findings: Finding[] }
+
+/** A member that has been read is never changed in place, so its timeline of a day is kept beside it. */
+const timelines = new WeakMap<Member, { today: Day; timeline: Timeline }>()
+
+function order({ facts, logs }: Member, today: Day): Timeline {
   const findings: Finding[] = []
   const dated = <T extends { date: Day; id: string }>(entry: T, what: string): boolean => {
     if (entry.date <= today) return true
@@ -29,18 +39,38 @@ export function timeline(
     .filter((fact) => fact.actsFrom <= today)
   const trained = resolve(logs)
     .filter((log) => dated(log, 'session'))
-    .map((log) => ({ ...log, sets: resolve(log.sets) }))
+    .map(withSetsThatCount)
     .sort(bySession)
+  const over = areOver(trained, today)
   const happenings: Happening[] = [
     ...acting.sort(byDay).map((fact) => ({ day: actsOn(fact), fact })),
-    ...trained.map((log, i) => ({ day: log.date, log, isOver: isOver(log, trained.slice(i + 1), today) })),
+    ...trained.map((log, i) => ({ day: log.date, log, isOver: over[i] as boolean })),
   ]
   return { happenings: happenings.sort((a, b) => compare(a.day, b.day) || rank(a) - rank(b)), findings }
 }
 
+function withSetsThatCount(log: SessionLog): SessionLog {
+  const known = counting.get(log)
+  if (known) return known
+  const made = { ...log, sets: resolve(log.sets) }
+  counting.set(log, made)
+  return made
+}
+
+/** A log is never changed in place, so what counts of it is kept beside it. */
+const counting = new WeakMap<SessionLog, SessionLog>()
+
 /** A session is over when it is closed, when a later one of its enrolment starts, or when its date has passed. */
-function isOver(log: SessionLog, later: SessionLog[], today: Day): boolean {
-  return log.closed || log.date < today || later.some(({ enrolment }) => enrolment === log.enrolment)
+function areOver(trained: SessionLog[], today: Day): boolean[] {
+  const later = new Set<string>()
+  return trained
+    .map((_, i) => trained[trained.length - 1 - i] as SessionLog)
+    .map(({ closed, date, enrolment }) => {
+      const isOver = closed || date < today || later.has(enrolment)
+      later.add(enrolment)
+      return isOver
+    })
+    .reverse()
 }
 
 /** A fact acts from its stated day, never before its own date. */

@@ -1,7 +1,7 @@
 import type { SetLog, ShownGroup } from '../member/types.ts'
 import { lowest } from '../template/types.ts'
 import { compareLoads, type Load } from '../units/index.ts'
-import { liftKey, type Lift } from '../library/index.ts'
+import type { Lift } from '../library/index.ts'
 import { isDone } from './evidence.ts'
 
 /** What became of a slot, judged by what was shown. */
@@ -15,8 +15,8 @@ export type Verdict = 'hit' | 'miss' | 'skip' | 'light' | 'not comparable'
 export function judge(lift: Lift, groups: ShownGroup[], sets: SetLog[], light: boolean): Verdict {
   if (!sets.some((set) => isDone(set) || set.state === 'failed')) return 'skip'
   if (light) return 'light'
-  const key = liftKey(lift)
-  if (sets.some((set) => liftKey(set) !== key)) return 'not comparable'
+  const { exercise, variant } = lift
+  if (sets.some((set) => set.exercise !== exercise || set.variant !== variant)) return 'not comparable'
   if (groups.some(({ missing, short }) => missing || short)) return 'not comparable'
   let n = 0
   for (const group of groups) {

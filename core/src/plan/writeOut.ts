@@ -1,5 +1,6 @@
 import { closeWeek, giveUp, placesLeft, type RunningWeek } from '../calendar/course.ts'
 import { liftKey } from '../library/index.ts'
+import { lettersOf } from '../template/letters.ts'
 import type { Day } from '../units/index.ts'
 import { addDays } from '../units/index.ts'
 import { isLight, changesOf } from './changes.ts'
@@ -15,6 +16,7 @@ import {
   standOn,
   templateOf,
   type Fold,
+  type Outcome,
   type Trained,
 } from './fold.ts'
 import { prescribe, type Prescribed } from './prescribe.ts'
@@ -121,7 +123,7 @@ function weekAhead(
     return {
       ...bare(fold, week, inWeek),
       status,
-      slots: slots.map((slot) => plannedSlot(slot, evidence)),
+      slots: plannedSlots(slots, evidence),
       changes,
     }
   })
@@ -183,31 +185,30 @@ function describe(fold: Fold, { place, log, isOver, outcomes, evidence }: Traine
     status: !isOver ? 'open' : isSkipped ? 'skipped' : 'trained',
     date: log.date,
     log: log.id,
-    slots: outcomes.map(({ prescribed, verdict, done }) => ({
-      ...plannedSlot(prescribed, evidence),
-      verdict,
-      done,
-    })),
+    slots: describeSlots(outcomes, evidence),
     changes: [],
   }
 }
 
-/** A slot of a plan, before it is trained. */
-function plannedSlot(
-  { id, letter, slot, light, groups, needs }: Prescribed,
-  evidence: Evidence,
-): PlannedSlot {
-  const { exercise, variant, note } = slot
-  const last = evidence.last[liftKey(slot)]
-  return {
-    slot: id,
-    exercise,
-    ...(variant && { variant }),
-    letter,
-    ...(note && { note }),
-    light,
-    groups,
-    needs,
-    ...(last && { last }),
-  }
+function describeSlots(outcomes: Outcome[], evidence: Evidence): PlannedSlot[] {
+  const slots = plannedSlots(
+    outcomes.map(({ prescribed }) => prescribed),
+    evidence,
+  )
+  outcomes.forEach(({ verdict, done }, i) => Object.assign(slots[i] as PlannedSlot, { verdict, done }))
+  return slots
+}
+
+/** The slots of a session before it is trained, with their letters. */
+function plannedSlots(prescribed: Prescribed[], evidence: Evidence): PlannedSlot[] {
+  const letters = lettersOf(prescribed)
+  return prescribed.map(({ id, slot, light, groups, needs }) => {
+    const { exercise, variant, note } = slot
+    const planned: PlannedSlot = { slot: id, exercise, letter: letters[id] ?? '', light, groups, needs }
+    if (variant) planned.variant = variant
+    if (note) planned.note = note
+    const last = evidence.last[liftKey(slot)]
+    if (last) planned.last = last
+    return planned
+  })
 }

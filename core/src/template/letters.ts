@@ -1,7 +1,20 @@
 import type { Id, Slot } from './types.ts'
 
 /** The letters by which a session is walked down: A, B, then C1 and C2 for neighbours that alternate as a superset. */
-export function lettersOf(lines: { id: Id; slot: Pick<Slot, 'group'> }[]): Record<Id, string> {
+export function lettersOf(lines: Lines): Record<Id, string> {
+  const known = cache.get(lines)
+  if (known) return known
+  const made = letter(lines)
+  cache.set(lines, made)
+  return made
+}
+
+type Lines = readonly { id: Id; slot: Pick<Slot, 'group'> }[]
+
+/** Lines are never changed in place, so their letters are kept beside them. */
+const cache = new WeakMap<Lines, Record<Id, string>>()
+
+function letter(lines: Lines): Record<Id, string> {
   const runs: Id[][] = []
   let open: string | undefined
   for (const { id, slot } of lines) {

@@ -75,7 +75,7 @@ describe('a session', () => {
     const after = next(await today())
     expect(after?.position).toBe(2)
     expect(line(after, 'squat')).toBe('2 × 5 @ 62.5 kg')
-    expect(after?.slots[0]?.groups[0]?.why[0]).toMatchObject({ id: 'linear.step', data: { date: day } })
+    expect(after?.slots[0]?.groups[0]?.why[0]).toMatchObject({ id: 'steady.step', data: { date: day } })
   })
 
   test('keeps what was shown, whatever the template becomes', async () => {

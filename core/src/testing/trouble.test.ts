@@ -1,0 +1,237 @@
+// What a stranger's files may get wrong, and what the engine makes of it: located faults, or stated behaviour, nothing lost.
+import { describe, expect, test } from '@jest/globals'
+import { fixtureJson, readFixture } from '../../fixtures/read.ts'
+import { readMember, type SessionLog } from '../member/index.ts'
+import { formatGroups, planMember, type Planned } from '../plan/index.ts'
+import { formatIssue } from '../reading/index.ts'
+import { readTemplate, type Template } from '../template/index.ts'
+import { addDays } from '../units/index.ts'
+
+type Json = Record<string, never>
+const file = (name: string, spoil: (file: Json) => unknown = () => undefined): Json => {
+  const json = fixtureJson(name, 'template') as Json
+  spoil(json)
+  return json
+}
+const faults = (name: string, spoil: (file: Json) => unknown): string =>
+  (readTemplate(file(name, spoil)).issues ?? []).map(formatIssue).join('\n')
+const put = (json: Json, path: string, value: unknown): void => {
+  const keys = path.split('.')
+  const last = keys.pop() as string
+  const parent = keys.reduce<Record<string, unknown>>((at, key) => at[key] as Record<string, unknown>, json)
+  parent[last] = value
+}
+
+describe('a template', () => {
+  test.each<[string, string, string, unknown, string]>([
+    [
+      'two rules that both have a lift',
+      'a-lift-that-hands-over',
+      'progressions.bench.stages.0.until',
+      undefined,
+      'progressions.bench.stages[0].until: expected the sign that ends it: two rules cannot both have a lift; got nothing.',
+    ],
+    [
+      'two progressions that write one thing',
+      'sets-and-loads-by-two-rules',
+      'slots.bench.follows',
+      [{ progression: 'load' }, { progression: 'load' }, { progression: 'sets' }],
+      'slots.bench.follows[1]: expected a progression that does not write the load too; got "load". "load" writes it: keep one of them.',
+    ],
+    [
+      'a light day whose volume day does not exist',
+      'volume-light-and-heavy-day',
+      'slots.v-squat.follows.0.role',
+      'heavy',
+      'slots.l-squat.rows.p[0][0].load: expected a role that some slot trains; got "volume". Give a slot of the progression this role, or name another.',
+    ],
+    [
+      'a role that its rule does not have',
+      'volume-light-and-heavy-day',
+      'slots.v-squat.follows.0.role',
+      'monday',
+      'slots.v-squat.follows[0].role: expected a role of volumeHeavy: volume, light, heavy; got "monday".',
+    ],
+    [
+      'a rotation of nothing',
+      'set-and-rest-waves',
+      'phases.0.rotation',
+      [],
+      'phases[0].rotation: expected session ids in the order in which they turn, a list of 1 to 12; got a list of 0.',
+    ],
+    [
+      'a back-off with nothing before it',
+      'back-offs-follow-today',
+      'slots.squat.rows.p.0.0.load',
+      { of: 'topSet', percent: 90 },
+      'slots.squat.rows.p[0][0].load: expected a top set before it',
+    ],
+    [
+      'a countdown without the step that it may rise by',
+      'a-countdown-whose-test-day-moves',
+      'slots.squat.capStep',
+      undefined,
+      'slots.squat.capStep: expected the step that rows counted back from a test day may rise by; got nothing. Add it.',
+    ],
+    [
+      'a test day behind weeks that may shift',
+      'a-countdown-whose-test-day-moves',
+      'missed',
+      'shift',
+      'missed: expected hold or drop, since a test day does not move; got "shift".',
+    ],
+    [
+      'a phase whose sign belongs to no progression',
+      'a-phase-that-a-sign-ends',
+      'phases.0.weeks.until.progression',
+      'bench',
+      'phases[0].weeks.until.progression: expected a progression of this template; got "bench". There are: squat.',
+    ],
+  ])('with %s is refused, and says where and what', (_, name, path, value, said) => {
+    expect(faults(name, (json) => put(json, path, value))).toContain(said)
+  })
+
+  test('whose loads read one another in a circle is refused, and the circle is named', () => {
+    const said = faults('volume-light-and-heavy-day', (json) => {
+      const load = { of: 'role', role: 'light', percent: 110 }
+      put(json, 'slots.v-squat.rows.p', [[{ sets: 5, goal: { reps: 5 }, load }]])
+    })
+    expect(said).toContain(
+      'slots.v-squat: expected loads that do not read one another in a circle; got "v-squat → l-squat → v-squat".',
+    )
+  })
+
+  test('whose track names a slot that is gone still reads: the change is kept', () => {
+    const { template } = readTemplate(file('a-track-on-running-and-new-progressions'))
+    expect(template?.tracks.lighter?.changes.map(({ id }) => id)).toContain('gone')
+  })
+})
+
+describe('a member', () => {
+  const { versions, file: member } = readFixture('a-countdown-whose-test-day-moves')
+  const read = (change: object): string =>
+    (
+      readMember(
+        { ...(fixtureJson('a-countdown-whose-test-day-moves', 'member') as Json), ...change },
+        versions,
+      ).issues ?? []
+    )
+      .map(formatIssue)
+      .join('\n')
+  test.each<[string, object, string]>([
+    [
+      'a version that does not exist',
+      { enrolments: [{ segments: [{ from: '2026-03-02', version: 'template-9' }] }] },
+      'enrolments[0].segments[0].version: expected one of template; got "template-9".',
+    ],
+    [
+      'a track that does not exist',
+      { enrolments: [{ segments: [{ from: '2026-03-02', track: 'lighter' }] }] },
+      'enrolments[0].segments[0].track: expected a track of this template (none); got "lighter".',
+    ],
+    [
+      'segments out of order',
+      { enrolments: [{ segments: [{ from: '2026-03-09' }, { from: '2026-03-02' }] }] },
+      'enrolments[0].segments: expected segments, each from a later day than the one before',
+    ],
+    [
+      'a set of a slot that does not exist',
+      { logs: [{ date: '2026-03-02', position: 1, sets: [{ slot: 'bench', n: 1, reps: 5 }] }] },
+      'logs[0].sets[0].slot: expected a slot of the template, or an exercise beside it; got "bench".',
+    ],
+  ])('with %s is refused, and says where', (_, change, said) => expect(read(change)).toContain(said))
+
+  const plan = (change: Partial<Parameters<typeof planMember>[0]>, today = '2026-04-07'): Planned =>
+    planMember({ ...member.member, ...change }, member.enrolments, versions, { today, through: 'end' })
+  const where = ({ findings }: Planned) => findings.map((finding) => `${finding.where}: ${finding.what}`)
+
+  test('with a log of an enrolment that does not exist keeps it as evidence, and is told', () => {
+    const [log] = member.member.logs
+    const stray = { ...(log as SessionLog), id: 'stray', enrolment: 'gone' }
+    const planned = plan({ logs: [stray] })
+    expect(where(planned)).toContain(
+      'stray: This session belongs to the enrolment "gone", which does not exist. Its sets count as evidence only.',
+    )
+    expect(planned.evidence.last.backSquat?.date).toBe('2026-03-02')
+  })
+
+  test('with a fact dated tomorrow is planned without it, and is told', () => {
+    const [max] = member.member.facts.filter(({ kind }) => kind === 'max')
+    const tomorrow = {
+      ...(max as NonNullable<typeof max>),
+      id: 'new',
+      date: '2026-04-08',
+      actsFrom: '2026-04-08',
+    }
+    const planned = plan({ facts: [...member.member.facts, tomorrow] })
+    expect(where(planned).join()).toContain('new: This entry is dated 8 Apr 2026, after today')
+    expect(JSON.stringify(planned.plans)).toBe(JSON.stringify(plan({}).plans))
+  })
+
+  test('whose test day lies before the start, is missing, or has passed is told so', () => {
+    const others = member.member.facts.filter(({ kind }) => kind !== 'test')
+    const test = (on: string) => ({
+      id: 't',
+      rev: 1,
+      date: '2026-03-01',
+      actsFrom: '2026-03-01',
+      kind: 'test' as const,
+      on,
+    })
+    expect(where(plan({ facts: [...others, test('2026-02-01')] })).join()).toContain('lies before the start')
+    expect(where(plan({ facts: others })).join()).toContain('counted back from a test day, and none is known')
+    const passed = plan({ facts: [...others, test('2026-03-08')] })
+    expect(where(passed).join()).toContain('comes before this phase has begun')
+    expect(passed.plans.enrolment?.lastWeek).toBe(2)
+    // Without a test day the phase's last week on paper is the test's.
+    const onPaper = plan({ facts: others, logs: [] }, '2026-03-02').plans.enrolment
+    expect(onPaper?.weeks.map(({ toTest }) => toTest)).toEqual([undefined, undefined, 3, 2, 1, 0])
+  })
+
+  test('with a snapshot of a version that nobody has is judged by what it shows', () => {
+    const { template } = readFixture('late-and-corrected-logs').versions as { template: Template }
+    const { member: own, enrolments } = readFixture('late-and-corrected-logs').file
+    const logs = own.logs.map((log) =>
+      log.shown ? { ...log, shown: { ...log.shown, version: 'lost' } } : log,
+    )
+    const at = { today: '2026-03-24', through: 'end' } as const
+    const lines = ({ plans }: Planned) =>
+      plans.enrolment?.weeks.flatMap(({ places }) =>
+        places.flatMap(({ slots }) =>
+          slots.map(({ groups, verdict }) => `${formatGroups(groups)} ${verdict}`),
+        ),
+      )
+    expect(lines(planMember({ ...own, logs }, enrolments, { template }, at))).toEqual(
+      lines(planMember(own, enrolments, { template }, at)),
+    )
+  })
+
+  test('with five thousand logs is planned, and one with more is refused in a line', () => {
+    const { template } = readFixture('deleted-and-doubled-logs').versions as { template: Template }
+    const { facts } = readFixture('deleted-and-doubled-logs').file.member
+    const logs = Array.from({ length: 5000 }, (_, i): SessionLog => ({
+      id: `log-${i}`,
+      rev: 1,
+      date: addDays('2010-01-01', i),
+      enrolment: 'e',
+      position: i + 1,
+      attempt: 1,
+      ordinal: 1,
+      closed: true,
+      sets: [{ id: `s-${i}`, rev: 1, slot: 'squat', n: 1, exercise: 'backSquat', state: 'done', reps: 5 }],
+    }))
+    const enrolments = [{ id: 'e', segments: [{ from: '2010-01-01', version: 'v' }] }]
+    const planned = planMember(
+      { facts, logs },
+      enrolments,
+      { v: template },
+      { today: '2026-01-01', through: 'end' },
+    )
+    expect(planned.plans.e?.next).toBeNull()
+    // The plan has five places: what is logged beyond them is kept as evidence and named, each by its id.
+    expect(planned.findings.filter((finding) => finding.where.startsWith('log-'))).toHaveLength(4995)
+    const many = { format: 1, enrolments: [{ segments: [{ from: '2026-03-02' }] }], facts: [] }
+    const issues = readMember({ ...many, logs: Array.from({ length: 5001 }, () => ({})) }, versions).issues
+    expect(issues?.map(formatIssue)).toEqual(['logs: expected a list of at most 5000; got a list of 5001.'])
+  })
+})

@@ -1,0 +1,69 @@
+// npm run bench: every budget that can be measured today beside its figure. Never a test: machines differ.
+import { spawn, spawnSync } from 'node:child_process'
+import { chmodSync, mkdtempSync, rmSync } from 'node:fs'
+import { cpus, tmpdir, totalmem } from 'node:os'
+import { join } from 'node:path'
+import { fileURLToPath } from 'node:url'
+import { demoAccounts } from '@young-oak/server/features/accounts/demoAccounts'
+import { freePort, startCluster, wait } from '../cluster.mjs'
+import { benchEngine } from './engine.ts'
+import { sayFigure, type Figure } from './figure.ts'
+import { benchHttp } from './http.ts'
+
+const root = fileURLToPath(new URL('../..', import.meta.url))
+const print = (line: string): void => void process.stdout.write(`${line}\n`)
+
+async function main(): Promise<void> {
+  const [cpu] = cpus()
+  print(
+    `${cpu?.model.trim()}, ${cpus().length} cores, ${(totalmem() / 2 ** 30).toFixed(0)} GiB, Node ${process.version}\n`,
+  )
+  print('The engine, in one process')
+  tell(benchEngine())
+  print('\nOver HTTP: one server process, PostgreSQL and the phones on the same cores')
+  await overHttp()
+}
+
+const tell = (figures: Figure[]): void => figures.forEach((figure) => print(`  ${sayFigure(figure)}`))
+
+/** A cluster of our own with the demo's data, and a server as it is started in earnest. */
+async function overHttp(): Promise<void> {
+  const folder = mkdtempSync(join(tmpdir(), 'young-oak-bench-'))
+  chmodSync(folder, 0o755)
+  const cluster = await startCluster(folder)
+  const port = await freePort()
+  const base = `http://127.0.0.1:${port}`
+  const env = {
+    ...process.env,
+    DATABASE_URL: cluster.url('bench', 'young_oak_app'),
+    DATABASE_OWNER_URL: cluster.url('bench'),
+    SESSION_SECRET: 'only for the bench, where nothing is secret',
+    PORT: String(port),
+    SIGN_IN_ATTEMPTS: '1000',
+  }
+  const run = (...args: string[]) => spawnSync(process.execPath, args, { cwd: root, env, stdio: 'ignore' })
+  try {
+    cluster.psql('postgres', 'create database bench')
+    run('node_modules/vite/bin/vite.js', 'build', 'web', '--logLevel', 'error')
+    run('--import', 'tsx', 'demo/src/fill.ts')
+    const server = spawn('npm', ['start'], { cwd: root, env, stdio: 'ignore', detached: true })
+    try {
+      for (let i = 0; i < 200 && !(await fetch(`${base}/api/health`).catch(() => null)); i++) await wait(100)
+      const people = `select a.email from account a join member m on m.account_id = a.id order by a.email`
+      const emails = cluster.psql('bench', people).split('\n').filter(Boolean)
+      const sessions = cluster.psql('bench', 'select count(*) from session_log')
+      print(
+        `  ${emails.length} members, ${sessions} sessions, ${(Number(sessions) / emails.length).toFixed(0)} a member`,
+      )
+      tell(await benchHttp(base, emails, demoAccounts[0]?.password ?? ''))
+    } finally {
+      if (server.pid) process.kill(-server.pid, 'SIGTERM')
+      await new Promise((resolve) => server.once('exit', resolve))
+    }
+  } finally {
+    await cluster.stop()
+    rmSync(folder, { recursive: true, force: true })
+  }
+}
+
+await main()
