@@ -31,7 +31,7 @@ test('from a cell in a template to a logged set, and back', async ({ browser }) 
   await dialog.getByRole('button', { name: 'Publish to 0' }).click()
   await expect(dialog.getByText('Choose at least one member.')).toBeVisible()
   await dialog.getByLabel('Nell Saltby').check()
-  await dialog.getByLabel('From').fill(new Date().toISOString().slice(0, 10))
+  await dialog.getByLabel('From', { exact: true }).fill(new Date().toISOString().slice(0, 10))
   await dialog.getByRole('button', { name: 'Publish to 1' }).click()
   await expect(desk.getByText(/Version 1 is published to 1 member/)).toBeVisible()
 

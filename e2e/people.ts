@@ -18,7 +18,7 @@ export const templateFile = (name: string): object => ({
   slots: {
     squat: {
       exercise: 'backSquat',
-      follows: { progression: 'squat' },
+      follows: [{ progression: 'squat' }],
       rows: { p: [[{ id: 'a', sets: 2, goal: { reps: 5 }, load: { of: 'progression' }, rest: 120 }]] },
     },
     bench: {

@@ -97,7 +97,10 @@ describe('a bad file ends with 2 and one line for each fault', () => {
     ])
   })
   test('in a member', () => {
-    const file = write('member.json', '{"format": 1, "enrolments": [{"segments": [{"from": "soon"}]}], "facts": []}')
+    const file = write(
+      'member.json',
+      '{"format": 1, "enrolments": [{"segments": [{"from": "soon"}]}], "facts": []}',
+    )
     expect(fault(template, file)).toEqual([
       `${file}: enrolments[0].segments[0].from: expected a day like 2026-03-02; got "soon".`,
     ])

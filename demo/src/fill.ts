@@ -180,7 +180,7 @@ async function insertFacts(db: Db, gymId: string, memberId: string, facts: Fact[
 async function insertLogs(db: Db, gymId: string, memberId: string, logs: SessionLog[]): Promise<void> {
   if (!logs.length) return
   await db('session_log').insert(
-    logs.map((log) => ({
+    logs.map(({ shown, ...log }) => ({
       gym_id: gymId,
       id: log.id,
       member_id: memberId,
@@ -188,6 +188,7 @@ async function insertLogs(db: Db, gymId: string, memberId: string, logs: Session
       date: log.date,
       closed: log.closed,
       copy: JSON.stringify(log),
+      shown: shown ? JSON.stringify(shown) : null,
     })),
   )
   const sets = logs.flatMap((log) =>

@@ -93,7 +93,12 @@ function send(base: string, method: string, path: string, cookie: string, body?:
       agent,
       headers: { 'content-type': 'application/json', 'x-young-oak': '1', ...(cookie && { cookie }) },
     })
-    made.once('error', reject)
+    // A kept connection may be closed by the server just as it is used again: such a request is sent once more.
+    made.once('error', (error: Error & { code?: string }) =>
+      made.reusedSocket && error.code === 'ECONNRESET'
+        ? send(base, method, path, cookie, body).then(resolve, reject)
+        : reject(error),
+    )
     made.once('response', (response) => {
       let text = ''
       response.setEncoding('utf8')

@@ -26,6 +26,8 @@ export type Planned = {
   findings: Finding[]
   /** Where the next call may take up the thread, if it is to; null where everything is too recent. */
   checkpoint: Checkpoint | null
+  /** Whether the checkpoint that was given held, so that no snapshot up to its day was needed. */
+  isResumed: boolean
 }
 
 /**
@@ -49,9 +51,12 @@ export function planMember(
   const history = timeline(member, today)
   const kept = through === 'near' ? checkpoint : null
   const start = resume(kept, history.happenings, enrolments, versions)
-  let told = tell(start, history.happenings, today, through)
-  if (start.from > 0 && !covers(start, told.folds))
-    told = tell(resume(null, history.happenings, enrolments, versions), history.happenings, today, through)
+  const near = tell(start, history.happenings, today, through)
+  const isResumed = start.from > 0 && covers(start, near.folds)
+  const told =
+    isResumed || start.from === 0
+      ? near
+      : tell(resume(null, history.happenings, enrolments, versions), history.happenings, today, through)
   const { folds, evidence, boundaries } = told
   const findings = [...history.findings, ...told.findings]
   const plans: Record<Id, Plan> = {}
@@ -61,7 +66,7 @@ export function planMember(
     findings.push(...findingsOf(fold, evidence, today))
   }
   const next = through === 'near' ? checkpointAt(boundaries, folds, history.happenings) : null
-  return { plans, evidence, findings, checkpoint: next ?? kept ?? null }
+  return { plans, evidence, findings, checkpoint: next ?? kept ?? null, isResumed }
 }
 
 type Told = { evidence: Evidence; folds: Fold[]; boundaries: Boundary[]; findings: Finding[] }

@@ -3,7 +3,15 @@ import { ruleOf } from '../progressions/registry.ts'
 import { signOf } from '../signs/registry.ts'
 import { cellFields, formatCell } from './cells.ts'
 import { sayAdjustment, slotName, type Difference } from './sayAdjustment.ts'
-import { slotsOf, type Id, type Phase, type Progression, type Slot, type Template } from './types.ts'
+import {
+  slotsOf,
+  type Id,
+  type Phase,
+  type Progression,
+  type RowClock,
+  type Slot,
+  type Template,
+} from './types.ts'
 
 /** What changed from one version of a template to the next, as lines that a writer reads before publishing. */
 export function compareTemplates(before: Template, after: Template): Difference[] {
@@ -113,11 +121,17 @@ function compareRows({ phases }: Template, where: string, was: Slot, is: Slot): 
     }
   }
   return [...weeks.values()].map(({ phase, what, rows }) => ({
-    where: `${where}, ${phase} ${runs(rows)}`,
+    where: `${where}, ${phase}, ${rowWords[is.by]}${rows.length > 1 ? 's' : ''} ${runs(rows)}`,
     what,
   }))
 }
 
+const rowWords: Record<RowClock, string> = {
+  week: 'week',
+  exposure: 'exposure',
+  place: 'place',
+  toTest: 'row',
+}
 const cellNames = { sets: 'sets', goal: 'reps', load: 'load', rir: 'in reserve', rest: 'rest' }
 const byId = (row: Slot['rows'][string][number] = []) =>
   Object.fromEntries(row.map((group) => [group.id, group]))

@@ -19,7 +19,13 @@ export function signInSession(database: Database, settings: Settings) {
   return session({
     name: 'young-oak',
     secret: settings.sessionSecret,
-    store: new Store({ pool: database.pool, tableName: 'sign_in_session', errorLog: () => undefined }),
+    // The cookie ends two weeks after sign-in whatever happens, so that there is nothing to write at each request.
+    store: new Store({
+      pool: database.pool,
+      tableName: 'sign_in_session',
+      disableTouch: true,
+      errorLog: () => undefined,
+    }),
     resave: false,
     rolling: false,
     saveUninitialized: false,

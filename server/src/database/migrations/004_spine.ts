@@ -1,6 +1,6 @@
 import type { Knex } from 'knex'
 
-/** Clocks and tracks of enrolments, how a segment begins, and the cache of folds. */
+/** Clocks and tracks of enrolments, how a segment begins, the cache of folds, and snapshots apart from what changes. */
 export async function up(db: Knex): Promise<void> {
   await db.raw(`
     alter table enrolment add column clock text not null default 'own' check (clock in ('own', 'calendar'));
@@ -10,6 +10,11 @@ export async function up(db: Knex): Promise<void> {
       add column begins text not null default 'week' check (begins in ('week', 'session'));
     comment on column enrolment_segment.track is 'a track of the version, or none';
     comment on column enrolment_segment.begins is 'with the next plan week that begins, or with the next session';
+
+    alter table session_log add column shown jsonb;
+    update session_log set shown = copy->'shown', copy = copy - 'shown';
+    comment on column session_log.shown is 'the snapshot of what was shown, written once';
+    comment on column session_log.copy is 'the session with every set that counts, without its snapshot';
 
     create table fold_checkpoint (
       gym_id uuid not null,

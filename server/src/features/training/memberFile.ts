@@ -1,20 +1,24 @@
 import type { MemberFile } from '@young-oak/api/members'
 import type { Enrolment, Fact, Segment, SessionLog } from '@young-oak/core/member'
 import { readTemplate, type Template } from '@young-oak/core/template'
+import type { Day } from '@young-oak/core/units'
 import type { Scope } from '../../database/scope.ts'
 import { notFound } from '../../http/problem.ts'
 
 /**
  * Everything that a member's plan is computed from: facts (with the equipment of the gym's places among them), one row a
- * session, enrolments and the versions they name.
+ * session, enrolments and the versions they name. With `since` snapshots up to that day are left where they are: planning
+ * from a checkpoint of that day needs none of them.
  */
-export async function readMemberFile(scope: Scope, memberId: string): Promise<MemberFile> {
+export async function readMemberFile(scope: Scope, memberId: string, since?: Day): Promise<MemberFile> {
   const { db } = scope
   const member = await db('member').where({ id: memberId }).first('name')
   if (!member) throw notFound('member')
   const [facts, logs, segments, equipment] = [
     await db('fact').where({ member_id: memberId }).select('body'),
-    await db('session_log').where({ member_id: memberId }).select('copy'),
+    await db('session_log')
+      .where({ member_id: memberId })
+      .select('copy', since ? db.raw('case when date > ? then shown end as shown', [since]) : 'shown'),
     await listSegments(scope, memberId),
     await db('place_equipment').select('place_id', 'acts_from', 'racks', 'fixed'),
   ]
@@ -32,7 +36,7 @@ export async function readMemberFile(scope: Scope, memberId: string): Promise<Me
     name: member.name,
     member: {
       facts: [...places, ...facts.map(({ body }) => body as Fact)],
-      logs: logs.map(({ copy }) => copy as SessionLog),
+      logs: logs.map(({ copy, shown }): SessionLog => (shown ? { ...copy, shown } : copy)),
     },
     enrolments: enrolmentsOf(segments),
     templates: Object.fromEntries(segments.map(({ enrolment, template }) => [enrolment, template])),

@@ -37,9 +37,9 @@ import {
 
 /** A member's own screen on a day. */
 export async function today(scope: Scope, memberId: string, day: Day): Promise<TodayView> {
-  const file = await readMemberFile(scope, memberId)
+  const { file, planned } = await planNear(scope, memberId, day)
   const { member, enrolments, versions } = file
-  const { plans, evidence, findings } = await planNear(scope, memberId, file, day)
+  const { plans, evidence, findings } = planned
   const programs = enrolments.map(({ id }) => {
     const plan = plans[id] as Plan
     const template = versions[plan.version]
@@ -56,19 +56,28 @@ export async function today(scope: Scope, memberId: string, day: Day): Promise<T
   return { programs, enrolments, logs: recent, evidence, findings }
 }
 
-/** The weeks around a day, planned from the member's checkpoint where it holds; the next one is kept. */
+/**
+ * The weeks around a day, planned from the member's checkpoint where it holds, and else from everything; the next checkpoint
+ * is kept.
+ */
 async function planNear(
   scope: Scope,
   memberId: string,
-  { member, enrolments, versions }: MemberFile,
   day: Day,
-): Promise<Planned> {
+): Promise<{ file: MemberFile; planned: Planned }> {
   const kept = await findCheckpoint(scope, memberId)
-  const planned = planMember(member, enrolments, versions, { today: day, through: 'near' }, kept)
+  const plan = ({ member, enrolments, versions }: MemberFile) =>
+    planMember(member, enrolments, versions, { today: day, through: 'near' }, kept)
+  let file = await readMemberFile(scope, memberId, kept?.through)
+  let planned = plan(file)
+  if (kept && !planned.isResumed) {
+    file = await readMemberFile(scope, memberId)
+    planned = plan(file)
+  }
   const { checkpoint } = planned
   if (checkpoint && (checkpoint.through !== kept?.through || checkpoint.key !== kept.key))
     await keepCheckpoint(scope, memberId, checkpoint)
-  return planned
+  return { file, planned }
 }
 
 export async function maxes(scope: Scope, memberId: string, day: Day): Promise<MaxesView> {
@@ -120,7 +129,6 @@ export async function applyOperation(
 ): Promise<OperationAnswer> {
   const operation = readOperation(input)
   if ('reason' in operation) return { ...operation, result: 'refused' }
-  await touchMember(scope, memberId)
   switch (operation.kind) {
     case 'start':
       return start(scope, memberId, operation)
@@ -148,12 +156,12 @@ type Of<K extends Operation['kind']> = Extract<Operation, { kind: K }>
 /** Starts the place: what stands on the screen is computed once more and stored as shown. */
 async function start(scope: Scope, memberId: string, operation: Of<'start'>): Promise<OperationAnswer> {
   const { id, enrolment, position, attempt = 1, date } = operation
-  const file = await readMemberFile(scope, memberId)
+  await touchMember(scope, memberId)
+  const { file, planned } = await planNear(scope, memberId, date)
   const { member, enrolments } = file
   if (!enrolments.some((one) => one.id === enrolment))
     return { id, result: 'refused', reason: 'You are not on this program.' }
-  const { plans } = await planNear(scope, memberId, file, date)
-  const shown = snapshot(plans[enrolment] as Plan, position)
+  const shown = snapshot(planned.plans[enrolment] as Plan, position)
   if (!shown) return { id, result: 'refused', reason: 'The program has no such session any more.' }
   const sameDay = member.logs.filter((log) => log.date === date).length
   const log: SessionLog = {

@@ -15,18 +15,29 @@ export async function insertFact({ db, gym }: Scope, memberId: string, fact: Fac
     .ignore()
 }
 
-/** The session of this member, its row held until the transaction ends; nothing where it is another member's. */
+/**
+ * The session of this member without its snapshot, its row held until the transaction ends, and the member's revision raised;
+ * nothing where it is another member's.
+ */
 export async function holdSession(
   { db }: Scope,
   memberId: string,
   id: string,
 ): Promise<SessionLog | undefined> {
-  const row = await db('session_log').where({ id, member_id: memberId }).forUpdate().first('copy')
-  return row?.copy
+  const { rows } = await db.raw(
+    `with touched as (update member set revision = revision + 1 where id = ?)
+     select copy from session_log where id = ? and member_id = ? for update`,
+    [memberId, id, memberId],
+  )
+  return rows[0]?.copy
 }
 
 /** Stores a session once: of two phones that start the same place, the second finds the first's. */
-export async function insertSession({ db, gym }: Scope, memberId: string, log: SessionLog): Promise<boolean> {
+export async function insertSession(
+  { db, gym }: Scope,
+  memberId: string,
+  { shown, ...log }: SessionLog,
+): Promise<boolean> {
   const { id, enrolment, date, closed } = log
   const row = {
     gym_id: gym,
@@ -36,6 +47,7 @@ export async function insertSession({ db, gym }: Scope, memberId: string, log: S
     date,
     closed,
     copy: JSON.stringify(log),
+    shown: shown ? JSON.stringify(shown) : null,
   }
   const made = await db('session_log').insert(row).onConflict(['gym_id', 'id']).ignore().returning('id')
   return made.length > 0
@@ -51,17 +63,19 @@ export async function appendSet(
   set: SetLog,
 ): Promise<'stored' | 'already had' | 'conflict'> {
   const { id, rev, change = '' } = set
-  const row = { gym_id: gym, session_id: log.id, id, rev, change, body: JSON.stringify(set) }
-  const made = await db('set_entry')
-    .insert(row)
-    .onConflict(['gym_id', 'session_id', 'id', 'rev', 'change'])
-    .ignore()
-    .returning('id')
-  if (!made.length) return 'already had'
   const had = log.sets.find((one) => one.id === id)
-  if (had && !beats(set, had)) return 'conflict'
-  await saveCopy({ db, gym }, { ...log, sets: [...log.sets.filter((one) => one.id !== id), set] })
-  return had && had.rev === rev ? 'conflict' : 'stored'
+  const wins = !had || beats(set, had)
+  const copy = wins ? { ...log, sets: [...log.sets.filter((one) => one.id !== id), set] } : log
+  const { rows } = await db.raw(
+    `with made as (
+       insert into set_entry (gym_id, session_id, id, rev, change, body) values (?, ?, ?, ?, ?, ?)
+       on conflict (gym_id, session_id, id, rev, change) do nothing returning id),
+     kept as (update session_log set copy = ? where id = ? and exists (select from made))
+     select count(*)::int as made from made`,
+    [gym, log.id, id, rev, change, JSON.stringify(set), JSON.stringify(copy), log.id],
+  )
+  if (!rows[0].made) return 'already had'
+  return had && (!wins || had.rev === rev) ? 'conflict' : 'stored'
 }
 
 export async function saveCopy({ db }: Pick<Scope, 'db' | 'gym'>, log: SessionLog): Promise<void> {

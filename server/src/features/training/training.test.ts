@@ -80,8 +80,8 @@ describe('a session', () => {
 
   test('keeps what was shown, whatever the template becomes', async () => {
     await send(start(), set(1))
-    const [row] = await world.owner('session_log').where({ id: session() }).select('copy')
-    expect(row.copy.shown).toMatchObject({
+    const [row] = await world.owner('session_log').where({ id: session() }).select('shown')
+    expect(row.shown).toMatchObject({
       format: 1,
       at: { week: 1 },
       slots: { squat: { groups: [{ load: { value: 60 } }] } },

@@ -155,11 +155,11 @@ function MemberPicker({ member, onChoose, isRunning, error }: PickerProps) {
       </label>
       {member && error && <span className="text-brick">{error}</span>}
       {member && isRunning === true && (
-        <span className="text-bark">in this program: weeks trained stay as they were shown</span>
+        <span className="text-bark" title="Weeks that were trained stay as they were shown.">
+          on this program
+        </span>
       )}
-      {member && isRunning === false && (
-        <span className="text-bark">not on this program: as if starting today</span>
-      )}
+      {member && isRunning === false && <span className="text-bark">not on it: as if starting today</span>}
     </div>
   )
 }

@@ -151,8 +151,13 @@ function TrackField({ draft, track, onChoose }: TrackProps) {
   const tracks = Object.entries(draft?.tracks ?? {})
   if (!tracks.length) return null
   return (
-    <SelectField label="Track" value={track} onChange={(event) => onChoose(event.target.value)}>
-      <option value="keep">as they are; new members as written</option>
+    <SelectField
+      label="Track"
+      value={track}
+      hint={track === 'keep' ? 'New members get it as it is written.' : undefined}
+      onChange={(event) => onChoose(event.target.value)}
+    >
+      <option value="keep">leave as they are</option>
       <option value="">as written, for all of them</option>
       {tracks.map(([id, { name }]) => (
         <option key={id} value={id}>

@@ -21,17 +21,19 @@ export function RuleList({ draft }: { draft: Template }) {
       <h2 className="text-lg">Progressions</h2>
       <ul className="mt-1 grid gap-1 text-sm">
         {progressions.map(([id, { stages }]) => (
-          <li key={id} className="flex flex-wrap items-baseline gap-2">
-            <span className="font-medium">{liftsOf(draft, id)}:</span>
-            {stages.map(({ id: stageId, rule, params, until }) => (
-              <span key={stageId} className="text-bark">
-                {ruleOf[rule].sentence(params)}{' '}
-                {until && `The lift goes on ${signOf[until.sign].sentence(until)}. `}
-                <Button look="quiet" className="min-h-0" onClick={() => setOpen({ id, stage: stageId })}>
-                  Change
-                </Button>
-              </span>
-            ))}
+          <li key={id} className="grid items-baseline gap-x-4 sm:grid-cols-[11rem_1fr]">
+            <span className="font-medium">{liftsOf(draft, id)}</span>
+            <div>
+              {stages.map(({ id: stageId, rule, params, until }) => (
+                <p key={stageId} className="text-bark">
+                  {ruleOf[rule].sentence(params)}{' '}
+                  {until && `The lift goes on ${signOf[until.sign].sentence(until)}. `}
+                  <Button look="quiet" className="min-h-0" onClick={() => setOpen({ id, stage: stageId })}>
+                    Change
+                  </Button>
+                </p>
+              ))}
+            </div>
           </li>
         ))}
       </ul>

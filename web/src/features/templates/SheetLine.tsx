@@ -6,6 +6,7 @@ import {
   formatCell,
   sayProgression,
   type CellField,
+  type SetGroup,
   type Slot,
   type Template,
 } from '@young-oak/core/template'
@@ -33,7 +34,7 @@ type Props = {
 const widths: Record<CellField, string> = {
   sets: 'w-9 text-right',
   goal: 'w-11 text-left',
-  load: 'w-18 text-left',
+  load: 'w-full text-left',
   rir: 'w-6 text-right',
   rest: 'w-9 text-right',
 }
@@ -77,7 +78,7 @@ export function SheetLine({
       )}
       <div className="flex items-center pb-1 pl-2.5 text-[0.8125rem]">
         {cellFields.map((one, f) => (
-          <span key={one} className="flex items-center">
+          <span key={one} className={`flex items-center ${one === 'load' ? 'min-w-0 grow' : ''}`}>
             {one === 'goal' && <span className="text-bark">×</span>}
             {one === 'load' && <span className="text-bark">@</span>}
             {field === f && typing ? (
@@ -93,9 +94,7 @@ export function SheetLine({
                 type="button"
                 data-cell={`${name}-${f}`}
                 tabIndex={field === f || (name === '0-0' && f === 0) ? 0 : -1}
-                title={
-                  one === 'rir' && group.rir !== undefined ? `${group.rir} reps left in reserve` : undefined
-                }
+                title={titleOf(one, group)}
                 aria-label={`${names[one]} of ${liftName(slot)}: ${formatCell(one, group) || 'empty'}`}
                 onFocus={() => onFocus(f)}
                 onDoubleClick={() => onOpen(f)}
@@ -123,6 +122,13 @@ export function SheetLine({
       )}
     </div>
   )
+}
+
+/** What a cell that is too narrow or too short for its meaning says at length. */
+function titleOf(field: CellField, group: SetGroup): string | undefined {
+  if (field === 'load') return formatCell(field, group)
+  if (field === 'rir' && group.rir !== undefined) return `${group.rir} reps left in reserve`
+  return undefined
 }
 
 const shown = (field: CellField, text: string): string => {
@@ -179,14 +185,14 @@ function MemberLoad({ line, planned, isPreviewed, cell, isHere, onFocus }: LoadP
         {...place}
         title={formatLoad(load)}
         rungs={group.why}
-        className="ml-auto font-serif font-semibold whitespace-nowrap"
+        className="min-w-16 text-right font-serif font-semibold whitespace-nowrap"
       >
         {formatLoad(load)}
       </Why>
     )
   }
   return (
-    <span {...place} className="ml-auto h-5 min-w-4 rounded-sm whitespace-nowrap text-acorn">
+    <span {...place} className="h-5 min-w-16 rounded-sm text-right whitespace-nowrap text-acorn">
       {isPreviewed && group?.missing && 'no max'}
       {isPreviewed && group?.today && !load && 'from the top set'}
     </span>

@@ -131,7 +131,9 @@ export function WeekSheet({ draft, week, weeks, onWeek, onTry, preview, memberNa
       role="group"
       aria-label={`Week ${week}`}
       className="grid gap-x-4 gap-y-6 overflow-x-auto pb-2"
-      style={{ gridTemplateColumns: `repeat(${Math.min(columns.length, 4)}, minmax(18.5rem, 1fr))` }}
+      style={{
+        gridTemplateColumns: `repeat(${Math.min(columns.length, 4)}, minmax(18.5rem, ${columns.length > 2 ? '1fr' : '30rem'}))`,
+      }}
       onKeyDown={press}
       onCopy={copy}
       onPaste={paste}
@@ -189,6 +191,10 @@ export function WeekSheet({ draft, week, weeks, onWeek, onTry, preview, memberNa
   )
 }
 
+/** Counted back from the test day: a member’s own date decides when it is. */
+const sayToTest = (weeks: number): string =>
+  weeks === 0 ? 'Week of the test' : `${weeks} ${weeks === 1 ? 'week' : 'weeks'} before the test`
+
 type HeadProps = { column: Column; columns: Column[]; planned?: PlannedSession; memberName?: string }
 
 function ColumnHead({ column, columns, planned, memberName }: HeadProps) {
@@ -202,6 +208,7 @@ function ColumnHead({ column, columns, planned, memberName }: HeadProps) {
         {column.name}
       </h2>
       <p className="min-h-5 text-xs text-bark">
+        {column.toTest !== undefined && `${sayToTest(column.toTest)}. `}
         {twin && `The same cells as place ${twin.inWeek}. `}
         {planned?.date &&
           memberName &&

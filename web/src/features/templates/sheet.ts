@@ -17,6 +17,7 @@ export type Column = {
   position: number
   phase: Id
   phaseWeek: number
+  toTest?: number
   inWeek: number
   session: Id
   name: string
@@ -68,6 +69,7 @@ export function columnsOf(template: Template, week: number): Column[] {
         position,
         phase: phase.id,
         phaseWeek,
+        ...(place.toTest !== undefined && { toTest: place.toTest }),
         inWeek,
         session: id,
         name: session?.name ?? id,

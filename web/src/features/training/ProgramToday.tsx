@@ -46,15 +46,17 @@ export function ProgramToday({ program, logs, day, evidence }: Props) {
             {name}
             {track && `, ${track}`}
           </p>
-          <p className="font-medium">
+          <p className="flex flex-wrap items-center gap-x-2 gap-y-1 font-medium">
             {week ? `Week ${week.week} of ${plan.lastWeek}: ${week.phaseName}` : 'All weeks done'}
             {week?.toTest !== undefined && (
-              <span className="ml-2 rounded bg-acorn-wash px-2 py-0.5 text-sm text-acorn">
+              <span className="rounded bg-acorn-wash px-2 py-0.5 text-sm whitespace-nowrap text-acorn">
                 {sayToTest(week.toTest)}
               </span>
             )}
             {week?.light && (
-              <span className="ml-2 rounded bg-mist-wash px-2 py-0.5 text-sm text-mist">light week</span>
+              <span className="rounded bg-mist-wash px-2 py-0.5 text-sm whitespace-nowrap text-mist">
+                light week
+              </span>
             )}
           </p>
         </div>
