@@ -68,7 +68,7 @@ test('from a cell in a template to a logged set, and back', async ({ browser }) 
   // Back at the desk the writer sees the member's progress in the same template.
   await desk.reload()
   await desk.getByLabel('Loads of').selectOption({ label: 'Nell Saltby' })
-  await expect(desk.getByText('in this program: weeks trained stay as they were shown')).toBeVisible()
+  await expect(desk.getByText('on this program')).toBeVisible()
   await expect(
     desk.getByRole('region', { name: 'Slipway day, place 2' }).getByRole('button', { name: 'Why 62.5 kg' }),
   ).toBeVisible()

@@ -52,6 +52,7 @@ function Workbench({ id, isPublished }: { id: string; isPublished: boolean }) {
   })
   const [trial, setTrial] = useState<Command | null>(null)
   const [track, setTrack] = useState('')
+  const [hasPublished, setPublished] = useState(false)
   const preview = usePreview(id, member ? file : undefined, trial, track || null)
   useAutosave(id)
   useShortcuts(() => setDialog('shortcuts'))
@@ -96,7 +97,8 @@ function Workbench({ id, isPublished }: { id: string; isPublished: boolean }) {
       <PublishDialog
         id={id}
         isOpen={dialog === 'publish'}
-        isPublished={isPublished}
+        isPublished={isPublished || hasPublished}
+        onPublished={() => setPublished(true)}
         onClose={() => setDialog(null)}
       />
       <Toasts />

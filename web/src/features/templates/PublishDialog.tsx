@@ -11,10 +11,16 @@ import { Modal } from '../../ui/Modal.tsx'
 import { ChangeList } from './ChangeList.tsx'
 import { MemberChoice } from './MemberChoice.tsx'
 
-type Props = { id: string; isOpen: boolean; isPublished: boolean; onClose: () => void }
+type Props = {
+  id: string
+  isOpen: boolean
+  isPublished: boolean
+  onPublished: () => void
+  onClose: () => void
+}
 
 /** Publishes the draft as the next version: what it changes, to whom, from when and how. */
-export function PublishDialog({ id, isOpen, isPublished, onClose }: Props) {
+export function PublishDialog({ id, isOpen, isPublished, onPublished, onClose }: Props) {
   return (
     <Modal
       title="Publish"
@@ -26,7 +32,7 @@ export function PublishDialog({ id, isOpen, isPublished, onClose }: Props) {
       isOpen={isOpen}
       onClose={onClose}
     >
-      <PublishForm id={id} isPublished={isPublished} onClose={onClose} />
+      <PublishForm id={id} isPublished={isPublished} onPublished={onPublished} onClose={onClose} />
     </Modal>
   )
 }
@@ -41,7 +47,7 @@ type Chosen = {
   track: string
 }
 
-function PublishForm({ id, isPublished, onClose }: Omit<Props, 'isOpen'>) {
+function PublishForm({ id, isPublished, onPublished, onClose }: Omit<Props, 'isOpen'>) {
   const [publish, { error, isLoading }] = api.usePublishMutation()
   const waiting = useAppSelector(({ editor }) => editor.waiting.length)
   const draft = useAppSelector(({ editor }) => editor.draft)
@@ -67,6 +73,7 @@ function PublishForm({ id, isPublished, onClose }: Omit<Props, 'isOpen'>) {
       `Version ${answer.data.number} is published to ${count} ${count === 1 ? 'member' : 'members'}, from ${formatDay(start)}.`,
     )
     onClose()
+    onPublished()
   }
   const errors = fieldErrors(error)
   return (

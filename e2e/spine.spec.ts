@@ -1,0 +1,112 @@
+import { expect, test } from '@playwright/test'
+import { enter, importTemplate, phone } from './people.ts'
+
+/** A top set with back-offs that follow it, two tracks, and a day that one of them leaves something out of. */
+const template = (name: string) => ({
+  format: 1,
+  name,
+  phases: [{ id: 'p', name: 'Block', weeks: 3, rotation: ['d'], perWeek: 1 }],
+  sessions: { d: { name: 'Bench day', parts: [{ name: 'Main', slots: ['bench', 'curl'] }] } },
+  slots: {
+    bench: {
+      exercise: 'benchPress',
+      rows: {
+        p: [
+          [
+            { id: 'top', sets: 1, goal: { reps: 5 }, load: { of: 'max', percent: 80 }, part: 'top' },
+            { id: 'back', sets: 2, goal: { reps: 5 }, load: { of: 'topSet', percent: 90 }, part: 'backOff' },
+          ],
+        ],
+      },
+    },
+    curl: {
+      exercise: 'dumbbellCurl',
+      rows: { p: [[{ id: 'a', sets: 1, goal: { reps: 10 }, load: { of: 'free' } }]] },
+    },
+  },
+  tracks: {
+    lighter: {
+      name: 'Lighter',
+      changes: [
+        { id: 'load', do: { kind: 'scaleLoad', by: -10 }, where: {} },
+        { id: 'curl', do: { kind: 'drop' }, where: { slots: ['curl'] } },
+      ],
+    },
+  },
+})
+
+test('a track is told line by line, tried on a member, and published to one, who sees why', async ({
+  browser,
+}) => {
+  const desk = await browser.newPage()
+  await enter(desk, 'Odell')
+  await importTemplate(desk, template('Tracks to try'))
+  const tracks = desk.getByRole('region', { name: 'Tracks' })
+  await expect(tracks.getByText('everywhere: load −10%')).toBeVisible()
+  await expect(tracks.getByText('Dumbbell curl (Bench day): left out')).toBeVisible()
+
+  // Hal's bench of 126 kg was given as a set of five: 80% of its estimate, and 10% less on the track.
+  await desk.getByLabel('Loads of').selectOption({ label: 'Hal Tideman' })
+  const load = desk
+    .getByRole('region', { name: 'Bench day, place 1' })
+    .getByRole('button', { name: /^Why / })
+    .first()
+  const plain = Number.parseFloat((await load.textContent()) ?? '')
+  await desk.getByRole('combobox', { name: /^Track/ }).selectOption({ label: 'Lighter' })
+  await expect(load).not.toHaveText(`${plain} kg`)
+  const lighter = Number.parseFloat((await load.textContent()) ?? '')
+  expect(Math.abs(lighter - plain * 0.9)).toBeLessThanOrEqual(2.5)
+
+  await desk.getByRole('button', { name: 'Publish …' }).click()
+  const dialog = desk.getByRole('dialog')
+  await dialog.getByLabel('Hal Tideman').check()
+  await dialog.getByLabel('From', { exact: true }).fill(new Date().toISOString().slice(0, 10))
+  await dialog.getByLabel('Track').selectOption({ label: 'Lighter, for all of them' })
+  await dialog.getByRole('button', { name: 'Publish to 1' }).click()
+  await expect(desk.getByText(/Version 1 is published to 1 member/)).toBeVisible()
+
+  const hand = await browser.newPage({ viewport: phone })
+  await hand.goto('/sign-in')
+  await hand.getByLabel('E-mail address').fill('hal@demo.example')
+  await hand.getByLabel('Password').fill('tideway-demo')
+  await hand.getByRole('button', { name: 'Sign in', exact: true }).click()
+  const program = hand.locator('section').filter({ hasText: 'Tracks to try' }).first()
+  await expect(program.getByText('Tracks to try, Lighter')).toBeVisible()
+  await expect(program.getByText(/not for you today \(track Lighter: left out\)/)).toBeVisible()
+  await program.getByRole('button', { name: /^Why / }).first().click()
+  await expect(hand.getByText('Track Lighter: load −10%')).toBeVisible()
+  await hand.keyboard.press('Escape')
+
+  // Back-offs follow the bar at once: 60 kg on top makes them 90% of it, 54, on plates 55.
+  await program.getByRole('button', { name: 'Start Bench day' }).click()
+  await program.getByRole('button', { name: 'Change' }).click()
+  await program.getByRole('textbox', { name: 'Load' }).fill('60')
+  await program.getByRole('button', { name: /^Log/ }).first().click()
+  await expect(program.getByRole('button', { name: 'Done: 55 kg × 5' })).toBeVisible()
+  await Promise.all([desk.close(), hand.close()])
+})
+
+test('what a new version changes is listed before it is published', async ({ page }) => {
+  await enter(page, 'Odell')
+  await importTemplate(page, template('Versions to compare'))
+  const publish = async (answer: RegExp) => {
+    const dialog = page.getByRole('dialog')
+    await dialog.getByLabel('Otis Weir').check()
+    await dialog.getByRole('button', { name: 'Publish to 1' }).click()
+    await expect(page.getByText(answer)).toBeVisible()
+  }
+  await page.getByRole('button', { name: 'Publish …' }).click()
+  await page.getByRole('dialog').getByLabel('From', { exact: true }).fill('2026-01-05')
+  await publish(/Version 1 is published to 1 member/)
+  await page.getByRole('button', { name: 'Load of Bench press: 80%' }).focus()
+  await page.keyboard.type('82.5')
+  await page.keyboard.press('Shift+Enter')
+  await expect(page.getByText('Saved', { exact: true })).toBeVisible()
+  await page.getByRole('button', { name: 'Publish …' }).click()
+  const changes = page.getByRole('region', { name: 'What changes' })
+  await expect(changes.getByText('1 change since version 1')).toBeVisible()
+  await expect(changes.getByText('Bench press (Bench day), Block, weeks 1 to 3:')).toBeVisible()
+  await expect(changes.getByText('load 80% → 82.5%')).toBeVisible()
+  await expect(page.getByLabel('Those on it already change')).toHaveValue('week')
+  await publish(/Version 2 is published to 1 member/)
+})
