@@ -34,13 +34,38 @@ async function takeWriter(browser: Browser): Promise<void> {
   await page.getByRole('button', { name: /^Why / }).first().click()
   await shoot(page, 'why')
   await page.keyboard.press('Escape')
-  await page.getByRole('button', { name: 'Publish …' }).click()
-  await page.getByRole('dialog').getByLabel('Anselm Pike').check()
-  await shoot(page, 'publish')
-  await page.keyboard.press('Escape')
+  await page.getByRole('link', { name: 'Templates' }).click()
+  await page.getByRole('link', { name: 'Regatta ladder' }).click()
+  await page.getByLabel('Loads of').selectOption({ label: 'Silas Coble' })
+  await page.getByRole('button', { name: /^Week 6,/ }).click()
+  await page.getByRole('button', { name: /^Why / }).nth(3).waitFor()
+  await shoot(page, 'roles')
+  await page.getByRole('region', { name: 'Tracks' }).scrollIntoViewIfNeeded()
+  await shoot(page, 'tracks')
+  await publishing(page)
   await page.getByRole('link', { name: 'Members' }).click()
   await page.getByRole('cell', { name: 'Isla Fenwater' }).waitFor()
   await shoot(page, 'members')
+}
+
+/** Publishing with two cells changed, which are given back afterwards. */
+async function publishing(page: Page): Promise<void> {
+  await page.getByRole('button', { name: /^Week 10,/ }).click()
+  await page.getByRole('button', { name: /^Load of Back squat: 90%/ }).focus()
+  await page.keyboard.type('88')
+  await page.keyboard.press('Enter')
+  await page.getByRole('button', { name: /^Rest of Deadlift: 4:00/ }).focus()
+  await page.keyboard.type('5 min')
+  await page.keyboard.press('Shift+Enter')
+  await page.getByText('Saved', { exact: true }).waitFor()
+  await page.getByRole('button', { name: 'Publish …' }).click()
+  await page.getByRole('button', { name: /on it$/ }).click()
+  await page.getByText(/changes since version/).waitFor()
+  await shoot(page, 'publish')
+  await page.keyboard.press('Escape')
+  await page.getByRole('button', { name: /^Undo/ }).click()
+  await page.getByRole('button', { name: /^Undo/ }).click()
+  await page.getByText('Saved', { exact: true }).waitFor()
 }
 
 async function takeMember(browser: Browser): Promise<void> {
@@ -62,6 +87,10 @@ async function takeMember(browser: Browser): Promise<void> {
   await page.getByRole('list', { name: 'What comes next' }).waitFor()
   await page.getByRole('button', { name: 'Change to the dark theme' }).click()
   await shoot(page, 'next-phone-dark')
+  const racer = await enter(browser, 'Tamsin', phone)
+  await racer.getByRole('button', { name: /^Start / }).waitFor()
+  await racer.getByRole('button', { name: /^Why / }).first().click()
+  await shoot(racer, 'countdown-phone')
 }
 
 async function enter(

@@ -2,7 +2,9 @@ import { changeOf } from '../adjustments/registry.ts'
 import { actsOn, type Spot } from '../adjustments/where.ts'
 import type { RunningWeek } from '../calendar/course.ts'
 import type { Adjustment, Phase, Template } from '../template/types.ts'
+import { daysBetween, type Day } from '../units/index.ts'
 import type { Evidence } from './evidence.ts'
+import type { FoldState } from './state.ts'
 
 /** Whose change it is: they act in this order. */
 export type Author = 'track' | 'light' | 'back' | 'own'
@@ -70,3 +72,14 @@ export const isLight = ({ author }: Authored): boolean => author === 'light' || 
 /** Whether a track's change scales loads, so that a running progression does not feel it. */
 export const scalesTrackLoads = ({ author, adjustment }: Authored): boolean =>
   author === 'track' && changeOf[adjustment.do.kind].scalesLoads === true
+
+/** Whether a session is one of the first week back after an absence that the template makes allowance for. */
+export function isBack(
+  { lastDay, backWeek }: FoldState,
+  { away }: Template,
+  week: number,
+  day: Day,
+): boolean {
+  if (!away) return false
+  return backWeek === week || (lastDay !== null && daysBetween(lastDay, day) >= away.weeks * 7)
+}

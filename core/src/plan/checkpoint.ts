@@ -3,7 +3,7 @@ import type { Enrolment, SessionLog } from '../member/types.ts'
 import type { Id, Template } from '../template/types.ts'
 import { addDays, type Day } from '../units/index.ts'
 import { noEvidence, type Evidence } from './evidence.ts'
-import { startFold, type Fold } from './fold.ts'
+import { startFold, type Fold } from './enrolled.ts'
 import { copyState, type FoldState } from './state.ts'
 import type { Happening } from './timeline.ts'
 

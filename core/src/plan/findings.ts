@@ -6,7 +6,7 @@ import type { Adjustment, Template } from '../template/types.ts'
 import { formatDay, type Day } from '../units/index.ts'
 import { isAssumed } from './equipment.ts'
 import type { Evidence } from './evidence.ts'
-import { segmentOn, templateOf, type Fold } from './fold.ts'
+import { segmentOn, templateOf, type Fold } from './enrolled.ts'
 import type { Finding } from './types.ts'
 
 /** What the reader of an enrolment's plan must know beside it. */

@@ -1,22 +1,23 @@
-import type { GroupDraft } from '../adjustments/change.ts'
 import { changeOf } from '../adjustments/registry.ts'
 import { mayAct, type Spot } from '../adjustments/where.ts'
 import type { Place } from '../calendar/places.ts'
 import type { Rung } from '../explain/rung.ts'
-import { isLater, isNeed, type Known, type Later, type Need, type Priced } from '../loads/source.ts'
+import { isNeed, type Known, type Need } from '../loads/source.ts'
 import { sourceOf } from '../loads/registry.ts'
 import type { Shown, ShownGroup, ShownSlot } from '../member/types.ts'
 import { slotsOf, type Id, type SetGroup, type Slot, type Template } from '../template/types.ts'
-import { addStep, compareLoads, inUnit, scale, snap, type Day, type Load, type Way } from '../units/index.ts'
+import { snap, type Day, type Load, type Way } from '../units/index.ts'
 import { acting, isLight, scalesTrackLoads, type Authored } from './changes.ts'
+import { capped } from './countdown.ts'
 import { loadingAt } from './equipment.ts'
 import { maxFor, type Evidence } from './evidence.ts'
 import { asLift, lineup, type Line, type LineChange } from './lineup.ts'
-import { heaviestOf, less, type OnTheBar } from './onTheBar.ts'
+import { heaviestOf, type OnTheBar } from './onTheBar.ts'
 import { askProgressions, nothingAsked, roleAt } from './progress.ts'
-import { make, type Loading } from './round.ts'
+import { make } from './round.ts'
 import { rowAt, rowRungs } from './rows.ts'
-import { progressionKey, rowsKey, type FoldState } from './state.ts'
+import { showGroup } from './showGroup.ts'
+import { progressionKey, type FoldState } from './state.ts'
 
 /** A slot as it is asked at a place. */
 export type Prescribed = {
@@ -184,130 +185,6 @@ function roleSeen(
     if (thisWeek) return { ...thisWeek, isThisWeek: thisWeek.week === place.week }
   }
   return null
-}
-
-function showGroup(
-  group: SetGroup,
-  sets: number,
-  priced: Priced | Later | Need | null,
-  opening: Rung[],
-  changes: Authored[],
-  loading: Loading,
-  way: Way,
-): ShownGroup {
-  const price = priced && !isNeed(priced) && !isLater(priced) ? priced : null
-  const rungs = [...opening]
-  if (priced && !isNeed(priced)) rungs.push(...priced.rungs)
-  const { draft, isOwn } = changeGroup(group, sets, price, changes, rungs)
-  const shown = asAsked(group, draft)
-  const today = price ? price.today : priced && isLater(priced) ? priced.later : undefined
-  if (today) shown.today = { ...today, way }
-  shown.why = rungs
-  if (!price || draft.percent === null) {
-    if (priced && isNeed(priced)) shown.missing = true
-    return shown
-  }
-  const whole = less(multiply(price.base, draft.percent, draft.scale), price.minus)
-  const meant = limit(whole, draft.cap, rungs)
-  const made = make(meant, loading, way)
-  rungs.push(...made.rungs)
-  shown.target = less(scale(price.base, price.percent), price.minus)
-  shown.load = made.load
-  if (made.side) shown.side = made.side
-  const isRuled = group.load.of === 'progression'
-  if (isRuled) shown.ruled = price.base
-  if (made.short || (isRuled && (isOwn || meant !== whole))) shown.short = true
-  return shown
-}
-
-/** The group as it is asked, but for its load. */
-function asAsked({ id, goal, rest, part }: SetGroup, { sets, rir }: GroupDraft): ShownGroup {
-  const shown: ShownGroup = { group: id, sets, reps: goal.reps, target: null, load: null, why: [] }
-  if (part) shown.part = part
-  if (goal.plus) shown.plus = goal.plus
-  if (rir !== undefined) shown.rir = rir
-  if (rest !== undefined) shown.rest = rest
-  return shown
-}
-
-/** Lets the changes act on a group in their order, each with its rung; says whether the member's own touched its load. */
-function changeGroup(
-  group: SetGroup,
-  sets: number,
-  price: Priced | null,
-  changes: Authored[],
-  rungs: Rung[],
-): { draft: GroupDraft; isOwn: boolean } {
-  const isRuled = group.load.of === 'progression'
-  let draft: GroupDraft = { sets, percent: price?.percent ?? null, scale: 100, rir: group.rir }
-  let isOwn = false
-  for (const { adjustment, author, label } of changes) {
-    const change = changeOf[adjustment.do.kind]
-    if (!change.onGroup) continue
-    if (change.scalesLoads && (price?.isScaled || (isRuled && author === 'track'))) continue
-    const made = change.onGroup(draft, adjustment.do, label)
-    if (!made) continue
-    draft = made.now
-    if (made.rung) rungs.push(made.rung)
-    isOwn ||= author === 'own' && change.scalesLoads === true
-  }
-  return { draft, isOwn }
-}
-
-/** Multiplied in one go and cut once, so that nothing is rounded on the way. */
-function multiply(base: Load, percent: number, factor: number): Load {
-  return { value: snap((base.value * percent * factor) / 10000), unit: base.unit }
-}
-
-function limit(load: Load, cap: GroupDraft['cap'], rungs: Rung[]): Load {
-  const most = cap && { value: cap.at[load.unit], unit: load.unit }
-  if (!cap || !most || compareLoads(load, most) <= 0) return load
-  rungs.push({ id: 'cap.at', data: { author: cap.author, load: most } })
-  return most
-}
-
-/**
- * Rows that are counted back from a test day do not wait for weeks that were missed: they are held to one step above the
- * heaviest load trained in the phase, or above the phase's first row where nothing has been trained.
- */
-function capped(
-  { state, place }: Situation,
-  id: Id,
-  slot: Slot,
-  row: number,
-  known: Known,
-  groups: ShownGroup[],
-  loading: Loading,
-): ShownGroup[] {
-  const trained = state.heaviest[rowsKey(place.phase.id, id)]
-  const step = slot.capStep
-  const base = trained ?? (row > 0 && place.phaseWeek > 1 ? firstRowLoad(slot, place.phase.id, known) : null)
-  if (!base || !step) return groups
-  const most = addStep(inUnit(base, loading.here.unit), step)
-  return groups.map((group) => {
-    if (!group.load || compareLoads(group.load, most) <= 0) return group
-    const made = make(most, loading, 'down')
-    const { side: _, ...rest } = group
-    const why = group.why.filter(({ id: rung }) => !/^(round|plates)[.]/.test(rung))
-    const rung = { id: trained ? 'row.capped' : 'row.cappedFirst', data: { heaviest: base, load: most } }
-    return {
-      ...rest,
-      load: made.load,
-      ...(made.side && { side: made.side }),
-      why: [...why, rung, ...made.rungs],
-    }
-  })
-}
-
-function firstRowLoad(slot: Slot, phase: Id, known: Known): Load | null {
-  let heaviest: Load | null = null
-  for (const { load } of slot.rows[phase]?.[0] ?? []) {
-    const priced = sourceOf[load.of].price(known, load)
-    if (!priced || isNeed(priced) || isLater(priced)) continue
-    const meant = scale(priced.base, priced.percent)
-    if (!heaviest || compareLoads(meant, heaviest) > 0) heaviest = meant
-  }
-  return heaviest
 }
 
 /** The nearest load that a slot's lift can be given at home: where percentage cuts land. */

@@ -5,20 +5,9 @@ import type { Day } from '../units/index.ts'
 import { addDays } from '../units/index.ts'
 import { isLight, changesOf } from './changes.ts'
 import type { Evidence } from './evidence.ts'
-import {
-  assume,
-  endWeek,
-  forkFold,
-  open,
-  placeAt,
-  segmentOn,
-  situationAt,
-  standOn,
-  templateOf,
-  type Fold,
-  type Outcome,
-  type Trained,
-} from './fold.ts'
+import { forkFold, segmentOn, templateOf, type Fold, type Outcome, type Trained } from './enrolled.ts'
+import { assume, situationAt } from './fold.ts'
+import { endWeek, open, placeAt, standOn } from './weeks.ts'
 import { prescribe, type Prescribed } from './prescribe.ts'
 import type { Plan, PlannedSession, PlannedSlot, PlannedWeek } from './types.ts'
 import { actsOn } from '../adjustments/where.ts'

@@ -98,7 +98,7 @@ export async function publish(
   const held = await holdTemplate(scope, id)
   if (!held) throw notFound('template')
   const body = readWhole(held.draft)
-  if (track != null && !body.tracks[track])
+  if (typeof track === 'string' && !body.tracks[track])
     throw new Problem(422, 'No such track', `This template has no track "${track}".`, [
       { path: 'track', message: 'This template does not have the track.' },
     ])

@@ -1,0 +1,100 @@
+import { inWeekOf } from '../calendar/course.ts'
+import type { Place } from '../calendar/places.ts'
+import { ruleOf } from '../progressions/registry.ts'
+import type { Id, Template } from '../template/types.ts'
+import type { Day, Load } from '../units/index.ts'
+import { isBack } from './changes.ts'
+import type { Outcome } from './enrolled.ts'
+import { loadingAt } from './equipment.ts'
+import { isDone, maxFor } from './evidence.ts'
+import { heaviestOf } from './onTheBar.ts'
+import { landAtHome, rolesAt, type Situation } from './prescribe.ts'
+import { heavier, progress } from './progress.ts'
+import { trainedRow } from './rows.ts'
+import { progressionKey, rowsKey, type FoldState } from './state.ts'
+import { settle, type Verdict } from './verdict.ts'
+
+/** What a session leaves behind: its place taken, its rows trained, its exposures heard by their rules. */
+export function advance(situation: Situation, outcomes: Outcome[], date: Day | null, position: number): void {
+  const { state, template, place, day } = situation
+  const worked = outcomes.filter(({ verdict }) => verdict !== 'skip')
+  takePlace(state, position, worked.length > 0)
+  if (worked.length) {
+    if (isBack(state, template, place.week, day)) state.backWeek = place.week
+    state.lastDay = day
+  }
+  for (const { prescribed, verdict, done } of worked) {
+    const key = rowsKey(place.phase.id, prescribed.id)
+    const isExposure = verdict === 'hit' || verdict === 'miss'
+    const { slot, row, groups } = prescribed
+    if (verdict !== 'light' && slot.by === 'week')
+      state.rows[key] = trainedRow(state.rows[key], row, place.week)
+    if (isExposure && slot.by === 'exposure') state.exposures[key] = (state.exposures[key] ?? 0) + 1
+    if (isExposure && slot.by === 'toTest') {
+      const top = heaviestOf({ slot: prescribed.id, groups, sets: done }, undefined, date !== null)
+      if (top) state.heaviest[key] = heavier(state.heaviest[key], top)
+    }
+    if (slot.follows.length) feed(situation, { prescribed, verdict, done }, date)
+  }
+}
+
+function takePlace(state: FoldState, position: number, isTrained: boolean): void {
+  const { course } = state
+  const inWeek = inWeekOf(course, position)
+  if (!course.running || inWeek === null) return
+  const taken = { ...course.running.taken, [inWeek]: isTrained ? ('trained' as const) : ('skipped' as const) }
+  state.course = { ...course, running: { ...course.running, taken } }
+}
+
+/** Tells a slot's rules about the session; slots of one progression are told in the order of the session. */
+function feed(
+  { template, state, evidence, place, day }: Situation,
+  { prescribed, verdict, done }: Outcome,
+  date: Day | null,
+): void {
+  const { slot, groups, first } = prescribed
+  const { unit } = loadingAt(evidence, undefined, slot).here
+  const known = { max: maxFor(evidence, slot, template.maxes, day), unit, first }
+  const hand = { unit, land: landAtHome(evidence, slot) }
+  for (const { progression, role } of rolesAt(slot, place.inWeek)) {
+    if (isRead(template, progression))
+      keepRole(state, place, progression, role, { prescribed, verdict, done }, date)
+    const ruled = groups.find((group) => group.ruled)
+    const counted = heard(verdict, ruled?.ruled, prescribed.ruled)
+    if (!counted) continue
+    const n = ruled ? groups.slice(0, groups.indexOf(ruled)).reduce((sum, { sets }) => sum + sets, 0) : 0
+    const count = ruled?.sets ?? 0
+    const reps = done
+      .filter((set) => set.n > n && set.n <= n + count && isDone(set))
+      .map((set) => set.reps ?? 0)
+    const exposure = { date, role, ...counted, asked: ruled?.reps ?? groups[0]?.reps ?? 1, reps }
+    progress(template, state, { progression, lift: slot, exposure }, known, hand)
+  }
+}
+
+/** Only a rule of several roles has loads that one role reads of another. */
+const isRead = ({ progressions }: Template, progression: Id): boolean =>
+  progressions[progression]?.stages.some(({ rule }) => ruleOf[rule].roles.length > 1) ?? false
+
+/** What a verdict counts for; a progression that gives no load is told the verdict alone. */
+function heard(verdict: Verdict, shown: Load | undefined, replayed: Load | undefined) {
+  if (shown) return settle(verdict, shown, replayed ?? shown)
+  if (verdict === 'hit' || verdict === 'miss') return { verdict, target: null }
+  return null
+}
+
+/** Keeps the load that was on the bar in a role, for those that read it. */
+function keepRole(
+  state: FoldState,
+  { week }: Place,
+  progression: Id,
+  role: string,
+  { prescribed, verdict, done }: Outcome,
+  date: Day | null,
+): void {
+  const { id, slot, groups } = prescribed
+  const load = heaviestOf({ slot: id, groups, sets: done })
+  if (!load) return
+  const key = `${progressionKey(progression, slot)}/${role}`
+  state.roles[key] = { ...state.roles[key], [verdict === 'light' ? 'light' : 'normal']: { load, date, week } }
+}

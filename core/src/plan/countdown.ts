@@ -1,0 +1,52 @@
+import { isLater, isNeed, type Known } from '../loads/source.ts'
+import { sourceOf } from '../loads/registry.ts'
+import type { ShownGroup } from '../member/types.ts'
+import type { Id, Slot } from '../template/types.ts'
+import { addStep, compareLoads, inUnit, scale, type Load } from '../units/index.ts'
+import type { Situation } from './prescribe.ts'
+import { make, type Loading } from './round.ts'
+import { rowsKey } from './state.ts'
+
+/**
+ * Rows that are counted back from a test day do not wait for weeks that were missed: they are held to one step above the
+ * heaviest load trained in the phase, or above the phase's first row where nothing has been trained.
+ */
+export function capped(
+  { state, place }: Situation,
+  id: Id,
+  slot: Slot,
+  row: number,
+  known: Known,
+  groups: ShownGroup[],
+  loading: Loading,
+): ShownGroup[] {
+  const trained = state.heaviest[rowsKey(place.phase.id, id)]
+  const step = slot.capStep
+  const base = trained ?? (row > 0 && place.phaseWeek > 1 ? firstRowLoad(slot, place.phase.id, known) : null)
+  if (!base || !step) return groups
+  const most = addStep(inUnit(base, loading.here.unit), step)
+  return groups.map((group) => {
+    if (!group.load || compareLoads(group.load, most) <= 0) return group
+    const made = make(most, loading, 'down')
+    const { side: _, ...rest } = group
+    const why = group.why.filter(({ id: rung }) => !/^(round|plates)[.]/.test(rung))
+    const rung = { id: trained ? 'row.capped' : 'row.cappedFirst', data: { heaviest: base, load: most } }
+    return {
+      ...rest,
+      load: made.load,
+      ...(made.side && { side: made.side }),
+      why: [...why, rung, ...made.rungs],
+    }
+  })
+}
+
+function firstRowLoad(slot: Slot, phase: Id, known: Known): Load | null {
+  let heaviest: Load | null = null
+  for (const { load } of slot.rows[phase]?.[0] ?? []) {
+    const priced = sourceOf[load.of].price(known, load)
+    if (!priced || isNeed(priced) || isLater(priced)) continue
+    const meant = scale(priced.base, priced.percent)
+    if (!heaviest || compareLoads(meant, heaviest) > 0) heaviest = meant
+  }
+  return heaviest
+}

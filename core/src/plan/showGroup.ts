@@ -1,0 +1,94 @@
+import type { GroupDraft } from '../adjustments/change.ts'
+import { changeOf } from '../adjustments/registry.ts'
+import type { Rung } from '../explain/rung.ts'
+import { isLater, isNeed, type Later, type Need, type Priced } from '../loads/source.ts'
+import type { ShownGroup } from '../member/types.ts'
+import type { SetGroup } from '../template/types.ts'
+import { compareLoads, scale, snap, type Load, type Way } from '../units/index.ts'
+import type { Authored } from './changes.ts'
+import { less } from './onTheBar.ts'
+import { make, type Loading } from './round.ts'
+
+/**
+ * A group of sets as it is asked: its price, the changes on it, one rounding, and the ladder of all of them. `sets` are those
+ * that are written and those that a rule adds; `opening` are the rungs that stand before the price's own.
+ */
+export function showGroup(
+  group: SetGroup,
+  sets: number,
+  priced: Priced | Later | Need | null,
+  opening: Rung[],
+  changes: Authored[],
+  loading: Loading,
+  way: Way,
+): ShownGroup {
+  const price = priced && !isNeed(priced) && !isLater(priced) ? priced : null
+  const rungs = [...opening]
+  if (priced && !isNeed(priced)) rungs.push(...priced.rungs)
+  const { draft, isOwn } = changeGroup(group, sets, price, changes, rungs)
+  const shown = asAsked(group, draft)
+  const today = price ? price.today : priced && isLater(priced) ? priced.later : undefined
+  if (today) shown.today = { ...today, way }
+  shown.why = rungs
+  if (!price || draft.percent === null) {
+    if (priced && isNeed(priced)) shown.missing = true
+    return shown
+  }
+  const whole = less(multiply(price.base, draft.percent, draft.scale), price.minus)
+  const meant = limit(whole, draft.cap, rungs)
+  const made = make(meant, loading, way)
+  rungs.push(...made.rungs)
+  shown.target = less(scale(price.base, price.percent), price.minus)
+  shown.load = made.load
+  if (made.side) shown.side = made.side
+  const isRuled = group.load.of === 'progression'
+  if (isRuled) shown.ruled = price.base
+  if (made.short || (isRuled && (isOwn || meant !== whole))) shown.short = true
+  return shown
+}
+
+/** The group as it is asked, but for its load. */
+function asAsked({ id, goal, rest, part }: SetGroup, { sets, rir }: GroupDraft): ShownGroup {
+  const shown: ShownGroup = { group: id, sets, reps: goal.reps, target: null, load: null, why: [] }
+  if (part) shown.part = part
+  if (goal.plus) shown.plus = goal.plus
+  if (rir !== undefined) shown.rir = rir
+  if (rest !== undefined) shown.rest = rest
+  return shown
+}
+
+/** Lets the changes act on a group in their order, each with its rung; says whether the member's own touched its load. */
+function changeGroup(
+  group: SetGroup,
+  sets: number,
+  price: Priced | null,
+  changes: Authored[],
+  rungs: Rung[],
+): { draft: GroupDraft; isOwn: boolean } {
+  const isRuled = group.load.of === 'progression'
+  let draft: GroupDraft = { sets, percent: price?.percent ?? null, scale: 100, rir: group.rir }
+  let isOwn = false
+  for (const { adjustment, author, label } of changes) {
+    const change = changeOf[adjustment.do.kind]
+    if (!change.onGroup) continue
+    if (change.scalesLoads && (price?.isScaled || (isRuled && author === 'track'))) continue
+    const made = change.onGroup(draft, adjustment.do, label)
+    if (!made) continue
+    draft = made.now
+    if (made.rung) rungs.push(made.rung)
+    isOwn ||= author === 'own' && change.scalesLoads === true
+  }
+  return { draft, isOwn }
+}
+
+/** Multiplied in one go and cut once, so that nothing is rounded on the way. */
+function multiply(base: Load, percent: number, factor: number): Load {
+  return { value: snap((base.value * percent * factor) / 10000), unit: base.unit }
+}
+
+function limit(load: Load, cap: GroupDraft['cap'], rungs: Rung[]): Load {
+  const most = cap && { value: cap.at[load.unit], unit: load.unit }
+  if (!cap || !most || compareLoads(load, most) <= 0) return load
+  rungs.push({ id: 'cap.at', data: { author: cap.author, load: most } })
+  return most
+}
