@@ -138,17 +138,28 @@ function takeOver({ enrolment, versions, state }: Fold, running: RunningWeek, da
  * its snapshot says, and takes no place; without a snapshot it has none.
  */
 export function reach(fold: Fold, log: SessionLog, evidence: Evidence): Place | null {
-  if (!standOn(fold, log.date, evidence)) return behind(fold, log)
+  const { course } = fold.state
+  const ended = fold.weeks.length
+  const place = walkTo(fold, log, evidence)
+  if (place) return place
+  // What names nothing gives nothing up.
+  fold.state.course = course
+  fold.weeks.length = ended
+  return behind(fold, log)
+}
+
+function walkTo(fold: Fold, log: SessionLog, evidence: Evidence): Place | null {
+  if (!standOn(fold, log.date, evidence)) return null
   for (let weeks = 0; weeks < mostWeeks; weeks++) {
     const { running } = fold.state.course
-    if (!running || log.position < running.first) return behind(fold, log)
+    if (!running || log.position < running.first) return null
     const inWeek = inWeekOf(fold.state.course, log.position)
     if (inWeek !== null) {
       if (!running.from) fold.state.course = { ...fold.state.course, running: { ...running, from: log.date } }
       return placeAt(fold, fold.state.course.running as RunningWeek, inWeek, log)
     }
     endWeek(fold, fold.isCalendar ? 'dropped' : 'skipped')
-    if (!open(fold, log.date, evidence)) return behind(fold, log)
+    if (!open(fold, log.date, evidence)) return null
   }
   return null
 }

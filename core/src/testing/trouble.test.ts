@@ -1,6 +1,6 @@
 // What a stranger's files may get wrong, and what the engine makes of it: located faults, or stated behaviour, nothing lost.
 import { describe, expect, test } from '@jest/globals'
-import { fixtureJson, readFixture } from '../../fixtures/read.ts'
+import { asTable, fixtureJson, readFixture } from '../../fixtures/read.ts'
 import { readMember, type SessionLog } from '../member/index.ts'
 import { formatGroups, planMember, type Planned } from '../plan/index.ts'
 import { formatIssue } from '../reading/index.ts'
@@ -153,6 +153,14 @@ describe('a member', () => {
       'stray: This session belongs to the enrolment "gone", which does not exist. Its sets count as evidence only.',
     )
     expect(planned.evidence.last.backSquat?.date).toBe('2026-03-02')
+  })
+
+  test('with a log of a position that the plan does not have gives up nothing for it', () => {
+    const [log] = member.member.logs
+    const stray = { ...(log as SessionLog), id: 'stray', position: 99, date: '2026-03-17', shown: undefined }
+    const planned = plan({ logs: [...member.member.logs, stray] })
+    expect(where(planned).join()).toContain('stray: This session names position 99')
+    expect({ ...asTable(planned), findings: [] }).toEqual({ ...asTable(plan({})), findings: [] })
   })
 
   test('with a fact dated tomorrow is planned without it, and is told', () => {

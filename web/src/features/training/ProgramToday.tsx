@@ -70,7 +70,8 @@ export function ProgramToday({ program, logs, day, evidence }: Props) {
           {next && (
             <Next
               session={next}
-              start={plan.start}
+              start={weekOf(plan, next)?.from ?? plan.start}
+              isFirst={next.position === 1}
               day={day}
               enrolment={enrolment}
               isAgain={closed !== undefined}
@@ -127,14 +128,16 @@ function WeekLine({ week, current }: { week: PlannedWeek; current?: PlannedSessi
 
 type NextProps = {
   session: PlannedSession
+  /** First day of the program, or on a calendar of the week. */
   start: Day
+  isFirst: boolean
   day: Day
   enrolment: string
   isAgain: boolean
   note?: string
 }
 
-function Next({ session, start, day, enrolment, isAgain, note }: NextProps) {
+function Next({ session, start, isFirst, day, enrolment, isAgain, note }: NextProps) {
   const [isEarly, setEarly] = useState(false)
   const waits = start > day && !isEarly
   return (
@@ -143,7 +146,7 @@ function Next({ session, start, day, enrolment, isAgain, note }: NextProps) {
       {note && !isAgain && <p className="mt-1 text-bark">{note}</p>}
       {waits && (
         <p className="mt-2 rounded bg-mist-wash p-3 text-mist">
-          This program starts on {formatDay(start)}.{' '}
+          {isFirst ? 'This program starts' : 'The next week begins'} on {formatDay(start)}.{' '}
           <button type="button" className="underline" onClick={() => setEarly(true)}>
             Start earlier
           </button>
