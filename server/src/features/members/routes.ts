@@ -21,7 +21,7 @@ export const memberRoutes: Route[] = [
         const member = await scope.db('member').where({ id: params.id }).first('writer_id')
         if (!member) throw notFound('member')
         if (member.writer_id !== seat.id) throw forbidden()
-        return readMemberFile(scope, params.id as string)
+        return (await readMemberFile(scope, params.id as string)).file
       }),
   }),
 ]

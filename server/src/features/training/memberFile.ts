@@ -1,71 +1,76 @@
 import type { MemberFile } from '@young-oak/api/members'
 import type { Enrolment, Fact, Segment, SessionLog } from '@young-oak/core/member'
+import type { Checkpoint } from '@young-oak/core/plan'
 import { readTemplate, type Template } from '@young-oak/core/template'
-import type { Day } from '@young-oak/core/units'
 import type { Scope } from '../../database/scope.ts'
 import { notFound } from '../../http/problem.ts'
 
+export type Read = { file: MemberFile; checkpoint: Checkpoint | null }
+
 /**
- * Everything that a member's plan is computed from: facts (with the equipment of the gym's places among them), one row a
- * session, enrolments and the versions they name. With `since` snapshots up to that day are left where they are: planning
- * from a checkpoint of that day needs none of them.
+ * Everything that a member's plan is computed from, in one statement: facts (with the equipment of the gym's places among
+ * them), one row a session, enrolments and the versions they name, and the checkpoint. With `lean` snapshots up to the
+ * checkpoint's day are left where they are: planning from it needs none of them.
  */
-export async function readMemberFile(scope: Scope, memberId: string, since?: Day): Promise<MemberFile> {
-  const { db } = scope
-  const member = await db('member').where({ id: memberId }).first('name')
-  if (!member) throw notFound('member')
-  const [facts, logs, segments, equipment] = [
-    await db('fact').where({ member_id: memberId }).select('body'),
-    await db('session_log')
-      .where({ member_id: memberId })
-      .select('copy', since ? db.raw('case when date > ? then shown end as shown', [since]) : 'shown'),
-    await listSegments(scope, memberId),
-    await db('place_equipment').select('place_id', 'acts_from', 'racks', 'fixed'),
-  ]
-  const places = equipment.map((row): Fact => ({
-    id: `place:${row.place_id}:${row.acts_from}`,
+export async function readMemberFile(scope: Scope, memberId: string, lean = false): Promise<Read> {
+  const { rows } = await scope.db.raw(everything, [lean, memberId])
+  const row = rows[0] as Row | undefined
+  if (!row) throw notFound('member')
+  const places = row.places.map(({ place, from, racks, fixed }): Fact => ({
+    id: `place:${place}:${from}`,
     rev: 1,
-    date: row.acts_from,
-    actsFrom: row.acts_from,
+    date: from,
+    actsFrom: from,
     kind: 'equipment',
-    place: row.place_id,
-    racks: row.racks,
-    ...(row.fixed && { fixed: row.fixed }),
+    place,
+    racks,
+    ...(fixed && { fixed }),
   }))
-  return {
-    name: member.name,
+  const file = {
+    name: row.name,
     member: {
-      facts: [...places, ...facts.map(({ body }) => body as Fact)],
-      logs: logs.map(({ copy, shown }): SessionLog => (shown ? { ...copy, shown } : copy)),
+      facts: [...places, ...row.facts],
+      logs: row.logs.map(({ copy, shown }): SessionLog => (shown ? { ...copy, shown } : copy)),
     },
-    enrolments: enrolmentsOf(segments),
-    templates: Object.fromEntries(segments.map(({ enrolment, template }) => [enrolment, template])),
-    versions: await readVersions(scope, [...new Set(segments.map(({ version }) => version))]),
+    enrolments: enrolmentsOf(row.segments),
+    templates: Object.fromEntries(row.segments.map(({ enrolment, template }) => [enrolment, template])),
+    versions: await readVersions(scope, [...new Set(row.segments.map(({ version }) => version))]),
   }
+  return { file, checkpoint: row.checkpoint }
 }
 
-type Row = { enrolment: string; clock: Enrolment['clock']; template: string; track: string | null } & Omit<
-  Segment,
-  'track'
->
-
-function listSegments({ db }: Scope, memberId: string): Promise<Row[]> {
-  return db('enrolment as e')
-    .join('enrolment_segment as s', (on) => on.on('s.gym_id', 'e.gym_id').andOn('s.enrolment_id', 'e.id'))
-    .where('e.member_id', memberId)
-    .orderBy(['e.id', 's.starts_on'])
-    .select(
-      'e.id as enrolment',
-      'e.template_id as template',
-      'e.clock',
-      's.track',
-      's.begins',
-      's.starts_on as from',
-      's.version_id as version',
-    )
+type Equipment = Extract<Fact, { kind: 'equipment' }>
+type Row = {
+  name: string
+  checkpoint: Checkpoint | null
+  facts: Fact[]
+  logs: { copy: SessionLog; shown: SessionLog['shown'] | null }[]
+  segments: SegmentRow[]
+  places: (Pick<Equipment, 'place' | 'racks' | 'fixed'> & { from: string })[]
 }
+type SegmentRow = {
+  enrolment: string
+  clock: Enrolment['clock']
+  template: string
+  track: string | null
+} & Omit<Segment, 'track'>
 
-function enrolmentsOf(segments: Row[]): Enrolment[] {
+const everything = `
+  select m.name, c.body as checkpoint,
+    coalesce((select json_agg(f.body) from fact f where f.gym_id = m.gym_id and f.member_id = m.id), '[]') as facts,
+    coalesce((select json_agg(json_build_object('copy', l.copy,
+        'shown', case when ? and l.date <= (c.body->>'through')::date then null else l.shown end))
+      from session_log l where l.gym_id = m.gym_id and l.member_id = m.id), '[]') as logs,
+    coalesce((select json_agg(json_build_object('enrolment', e.id, 'clock', e.clock, 'template', e.template_id,
+        'from', s.starts_on, 'version', s.version_id, 'track', s.track, 'begins', s.begins) order by e.id, s.starts_on)
+      from enrolment e join enrolment_segment s on s.gym_id = e.gym_id and s.enrolment_id = e.id
+      where e.gym_id = m.gym_id and e.member_id = m.id), '[]') as segments,
+    coalesce((select json_agg(json_build_object('place', p.place_id, 'from', p.acts_from, 'racks', p.racks, 'fixed', p.fixed))
+      from place_equipment p where p.gym_id = m.gym_id), '[]') as places
+  from member m left join fold_checkpoint c on c.gym_id = m.gym_id and c.member_id = m.id
+  where m.id = ?`
+
+function enrolmentsOf(segments: SegmentRow[]): Enrolment[] {
   const byId = new Map<string, Enrolment>()
   for (const { enrolment, clock, from, version, track, begins } of segments) {
     const made = byId.get(enrolment) ?? { id: enrolment, clock, segments: [] }

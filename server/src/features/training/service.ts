@@ -23,10 +23,9 @@ import { addDays, type Day } from '@young-oak/core/units'
 import { ValidationError } from 'yup'
 import type { Scope } from '../../database/scope.ts'
 import { Problem } from '../../http/problem.ts'
-import { readMemberFile } from './memberFile.ts'
+import { readMemberFile, type Read } from './memberFile.ts'
 import {
   appendSet,
-  findCheckpoint,
   holdSession,
   keepCheckpoint,
   insertFact,
@@ -65,23 +64,23 @@ async function planNear(
   memberId: string,
   day: Day,
 ): Promise<{ file: MemberFile; planned: Planned }> {
-  const kept = await findCheckpoint(scope, memberId)
-  const plan = ({ member, enrolments, versions }: MemberFile) =>
-    planMember(member, enrolments, versions, { today: day, through: 'near' }, kept)
-  let file = await readMemberFile(scope, memberId, kept?.through)
-  let planned = plan(file)
+  const plan = ({ file: { member, enrolments, versions }, checkpoint }: Read) =>
+    planMember(member, enrolments, versions, { today: day, through: 'near' }, checkpoint)
+  let read = await readMemberFile(scope, memberId, true)
+  let planned = plan(read)
+  const kept = read.checkpoint
   if (kept && !planned.isResumed) {
-    file = await readMemberFile(scope, memberId)
-    planned = plan(file)
+    read = await readMemberFile(scope, memberId)
+    planned = plan(read)
   }
   const { checkpoint } = planned
   if (checkpoint && (checkpoint.through !== kept?.through || checkpoint.key !== kept.key))
     await keepCheckpoint(scope, memberId, checkpoint)
-  return { file, planned }
+  return { file: read.file, planned }
 }
 
 export async function maxes(scope: Scope, memberId: string, day: Day): Promise<MaxesView> {
-  const { member, enrolments, versions } = await readMemberFile(scope, memberId)
+  const { member, enrolments, versions } = (await readMemberFile(scope, memberId)).file
   const { plans, evidence } = planMember(member, enrolments, versions, { today: day, through: 'end' })
   const needed = Object.values(plans)
     .flatMap(({ weeks }) =>

@@ -84,11 +84,6 @@ export async function saveCopy({ db }: Pick<Scope, 'db' | 'gym'>, log: SessionLo
     .update({ copy: JSON.stringify(log), closed: log.closed })
 }
 
-export async function findCheckpoint({ db }: Scope, memberId: string): Promise<Checkpoint | null> {
-  const row = await db('fold_checkpoint').where({ member_id: memberId }).first('body')
-  return row?.body ?? null
-}
-
 /** Keeps where planning may take up the thread. Of two at once either will do: it is checked before it is used. */
 export async function keepCheckpoint(
   { db, gym }: Scope,
