@@ -166,11 +166,13 @@ function reference(): string {
       unit(kind, title, jsonSchema(params), examples),
     ),
     '## Formulas for a one-rep max (`formula`)',
-    ...Object.entries(formulaOf).flatMap(([kind, { title, source, examples }]) => [
+    ...Object.entries(formulaOf).flatMap(([kind, { title, source, domain, examples }]) => [
       '',
       `### \`${kind}\``,
       '',
-      `${title}. ${source}`,
+      `${title}. ${domain}`,
+      '',
+      source,
       '',
       ...examples.map(({ say }) => `- ${say}`),
     ]),

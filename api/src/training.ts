@@ -1,7 +1,7 @@
 import { array, boolean, mixed, number, object, string, type InferType } from 'yup'
 import type { Enrolment } from '@young-oak/core/member'
 import { exerciseIds, type ExerciseId, type Lift } from '@young-oak/core/library'
-import { formulaKinds, mostReps, type FormulaKind } from '@young-oak/core/maxes'
+import { formulaKinds, mostRepsWarned, type FormulaKind } from '@young-oak/core/maxes'
 import type { Evidence, Finding, Plan, Proposal } from '@young-oak/core/plan'
 import type { SessionLog } from '@young-oak/core/member'
 import { isDay, type Load, type Unit } from '@young-oak/core/units'
@@ -44,7 +44,7 @@ export const maxSchema = object({
   reps: repsSchema
     .required('Enter the reps.')
     .min(1, 'At least one rep.')
-    .max(mostReps, `An estimate takes at most ${mostReps} reps: use a heavier set.`),
+    .max(mostRepsWarned, `An estimate takes at most ${mostRepsWarned} reps: use a heavier set.`),
   formula: mixed<FormulaKind>((value): value is FormulaKind =>
     formulaKinds.includes(value as FormulaKind),
   ).required(),
@@ -118,10 +118,17 @@ export type TodayView = {
 
 export type MaxesView = {
   unit: Unit
-  /** In force, with the set that a max was estimated from. */
-  maxes: (Lift & { load: Load; date: string; from?: { load: Load; reps: number; formula: FormulaKind } })[]
+  /** In force, each with those that were before it, newest first. */
+  maxes: (Lift & KnownMax & { staleWeeks?: number; before: KnownMax[] })[]
   /** What training or a lower test suggests, until it is accepted. */
   proposals: (Lift & Omit<Proposal, 'lift'>)[]
   /** Lifts that a current program needs a max of, and has none. */
   needed: Lift[]
+}
+
+/** An accepted max, with the set that it was estimated from. */
+export type KnownMax = {
+  load: Load
+  date: string
+  from?: { load: Load; reps: number; formula: FormulaKind }
 }

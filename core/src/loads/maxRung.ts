@@ -2,14 +2,24 @@ import type { Rung } from '../explain/rung.ts'
 import { formulaOf, type FormulaKind } from '../maxes/registry.ts'
 import type { MaxInForce } from './source.ts'
 
-/** The first rung of every load that comes from a max: its size, its day and how it is known. */
-export function maxRung({ load, date, from }: MaxInForce): Rung {
-  if (!from) return { id: 'max.tested', data: { load, date } }
-  const formula = formulaOf[from.formula as FormulaKind].title
-  return { id: 'max.estimated', data: { load, date, set: from.load, reps: from.reps, formula } }
+/** The first rung of every load that comes from a max: its size, its day, how it is known, and whether it is too old. */
+export function maxRung({ load, date, from, staleWeeks }: MaxInForce): Rung {
+  const data: Rung['data'] = { load, date }
+  if (from)
+    Object.assign(data, {
+      set: from.load,
+      reps: from.reps,
+      formula: formulaOf[from.formula as FormulaKind].title,
+    })
+  const id = from ? 'max.estimated' : 'max.tested'
+  if (staleWeeks === undefined) return { id, data }
+  return { id: `${id}LongAgo`, data: { ...data, weeks: staleWeeks } }
 }
 
 export const maxMessages = {
   'max.tested': '1RM {load}, tested on {date}',
+  'max.testedLongAgo': '1RM {load}, tested on {date}, {weeks} weeks ago: too old to trust',
   'max.estimated': '1RM {load}, accepted on {date} from {set} × {reps} by {formula}',
+  'max.estimatedLongAgo':
+    '1RM {load}, accepted on {date} from {set} × {reps} by {formula}, {weeks} weeks ago: too old to trust',
 }

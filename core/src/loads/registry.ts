@@ -1,6 +1,8 @@
 import * as sources from './index.ts'
 import type { Source } from './source.ts'
 
+export type { MaxInForce } from './source.ts'
+
 export type SourceKind = keyof typeof sources
 type ParamsOf<K extends SourceKind> = (typeof sources)[K] extends Source<infer P> ? P : never
 

@@ -26,6 +26,8 @@ export type MaxInForce = {
   how: 'tested' | 'accepted estimate'
   /** The set it was estimated from. */
   from?: { load: Load; reps: number; formula: string }
+  /** How many weeks old it is, where that is older than the template trusts. */
+  staleWeeks?: number
 }
 
 /** An exposure in a role: its load on the bar (logged if done, else shown), when, and whether in the week that is planned. */

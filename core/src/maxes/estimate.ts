@@ -1,8 +1,11 @@
 import { snap, type Load } from '../units/index.ts'
-import { formulaOf, type FormulaKind } from './registry.ts'
+import { formulaKinds, formulaOf, type FormulaKind } from './registry.ts'
 
-/** Most reps that an estimate is made from without a warning; the formulas part by about 8% here and 13% at 12. */
-export const mostReps = 10
+/** Most reps that an estimate is made from without a warning: from here on the formulas part by more than an eighth. */
+export const mostReps = 12
+
+/** Most reps that an estimate is made from at all. */
+export const mostRepsWarned = 20
 
 /** Reps left in reserve above this are not trusted, and the set gives no estimate. */
 export const mostInReserve = 4
@@ -14,7 +17,27 @@ export const mostInReserve = 4
  */
 export function estimate(load: Load, reps: number, kind: FormulaKind, inReserve = 0): Load | null {
   const counted = reps + inReserve
-  if (!(reps >= 1) || inReserve > mostInReserve || counted > mostReps) return null
+  if (!(reps >= 1) || inReserve > mostInReserve || counted > mostRepsWarned) return null
   if (counted === 1) return load
   return { value: snap(load.value * formulaOf[kind].factor(counted)), unit: load.unit }
+}
+
+/** Whether a set has too many reps for its estimate to be taken without a warning. */
+export const isDoubtful = (reps: number, inReserve = 0): boolean => reps + inReserve > mostReps
+
+/** What every formula makes of a set, lowest first, and how far they part, in percent of the lowest; null where none may. */
+export function spread(
+  load: Load,
+  reps: number,
+  inReserve = 0,
+): { estimates: { kind: FormulaKind; load: Load }[]; percent: number } | null {
+  const estimates = formulaKinds
+    .flatMap((kind) => {
+      const made = estimate(load, reps, kind, inReserve)
+      return made ? [{ kind, load: made }] : []
+    })
+    .sort((a, b) => a.load.value - b.load.value)
+  const [lowest, highest] = [estimates[0], estimates[estimates.length - 1]]
+  if (!lowest || !highest) return null
+  return { estimates, percent: snap((highest.load.value / lowest.load.value - 1) * 100) }
 }

@@ -7,7 +7,9 @@ export type Formula = {
   title: string
   /** Who published it, where. */
   source: string
-  /** 1RM as a multiple of the load lifted, for `reps` from 2 to the caller's limit. */
+  /** The sets that it was made for, and how it errs, in the words of those who compared them. */
+  domain: string
+  /** 1RM as a multiple of the load lifted, for `reps` from 2 to 20. */
   factor(reps: number): number
   examples: { say: string; load: number; reps: number; want: number }[]
 }

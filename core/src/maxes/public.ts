@@ -1,2 +1,3 @@
 export * from './estimate.ts'
 export * from './registry.ts'
+export * from './table.ts'

@@ -3,5 +3,9 @@ import * as formulas from './index.ts'
 
 export type FormulaKind = keyof typeof formulas
 export const formulaOf: Record<FormulaKind, Formula> = formulas
-export const formulaKinds = Object.keys(formulas) as FormulaKind[]
 export const defaultFormula: FormulaKind = 'epley'
+/** The default first. */
+export const formulaKinds = [
+  defaultFormula,
+  ...(Object.keys(formulas) as FormulaKind[]).filter((kind) => kind !== defaultFormula),
+]

@@ -60,7 +60,7 @@ export const factShapes = {
     ...fact,
     ...lift,
     load: loadField().required(),
-    reps: wholeField('reps', 1, 10).required(),
+    reps: wholeField('reps', 1, 20).required(),
     how: choiceField(['tested', 'accepted estimate']),
     accepted: boolean().strict().oneOf([true]).meta({ expected: 'true, for a lower max that is to count' }),
     formula: choiceField(formulaKinds),
@@ -134,4 +134,8 @@ export const setLogShape = strictObject({
   load: loadField(),
   reps: wholeField('reps', 0, 100),
   rir: wholeField('reps in reserve', 0, 10),
+  assisted: wholeField('of the reps, those that were helped', 0, 100),
+  bands: textField('bands or chains, by name and number', 60),
+  partial: boolean().strict().oneOf([true]).meta({ expected: 'true, for a set not through the whole range' }),
+  pain: boolean().strict().oneOf([true]).meta({ expected: 'true, for a set that hurt' }),
 })

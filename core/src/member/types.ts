@@ -88,6 +88,13 @@ export type SetLog = {
   load?: Load
   reps?: number
   rir?: number
+  /** Of the reps, those that a partner or a machine helped with. */
+  assisted?: number
+  /** Bands or chains on the bar, by name and number: they are no kilos. */
+  bands?: string
+  /** Not through the whole range. */
+  partial?: true
+  pain?: true
 } & Lift
 
 /** The snapshot that history keeps: what was asked, on that day's plates, under that version. */

@@ -61,6 +61,14 @@ describe('the max in force', () => {
     const best = (weeks: number) => maxFor(known, squat, { use: 'best', weeks }, '2026-03-30')?.load
     expect([best(12), best(4), best(1)]).toEqual([kg(110), kg(95), kg(95)])
   })
+  test('is said to be old after the weeks that are trusted: 16, or as many as the template says', () => {
+    const known = after(max('a', '2026-01-05', 100))
+    const old = (day: string, fresh?: number) =>
+      maxFor(known, squat, { use: 'newest', ...(fresh && { fresh }) }, day)?.staleWeeks
+    // 16 weeks after 5 January is 27 April; a week later it is 17 weeks old.
+    expect([old('2026-04-27'), old('2026-05-03'), old('2026-05-04')]).toEqual([undefined, undefined, 17])
+    expect([old('2026-02-02', 4), old('2026-02-09', 4)]).toEqual([undefined, 5])
+  })
   test('is not changed by one that is entered late and dated before it', () => {
     expect(inForce(after(max('a', '2026-02-05', 100), max('b', '2026-01-05', 120)), squat)?.load).toEqual(
       kg(100),
@@ -101,6 +109,17 @@ describe('a session', () => {
       from: { load: kg(80), reps: 6 },
     })
     expect(inForce(known, squat)?.load).toEqual(kg(90))
+  })
+  test.each([
+    ['helped', { assisted: 1 }],
+    ['banded', { bands: 'two red' }],
+    ['partial', { partial: true }],
+    ['painful', { pain: true }],
+    ['with too much in reserve', { rir: 5 }],
+  ])('%s says nothing about a max', (_, change) => {
+    const log = session('2026-03-02', [5])
+    const sets = log.sets.map((set) => ({ ...set, ...change }) as (typeof log.sets)[number])
+    expect(learnSession(noEvidence, { ...log, sets }).estimates).toEqual({})
   })
   test('of a light week, of no reps or of very many gives no estimate', () => {
     const light: SessionLog = {

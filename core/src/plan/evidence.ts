@@ -1,6 +1,6 @@
 import { liftKey, type Lift } from '../library/index.ts'
 import type { MaxInForce } from '../loads/source.ts'
-import { estimate } from '../maxes/estimate.ts'
+import { estimate, isDoubtful } from '../maxes/estimate.ts'
 import { defaultFormula } from '../maxes/registry.ts'
 import type { Change } from '../adjustments/registry.ts'
 import type { Fact, MaxFact, SessionLog, SetLog } from '../member/types.ts'
@@ -8,6 +8,7 @@ import type { Adjustment, Id, MaxPolicy } from '../template/types.ts'
 import {
   addDays,
   compareLoads,
+  daysBetween,
   type Day,
   type Fixed,
   type Load,
@@ -154,10 +155,15 @@ function lastSet({ load, reps = 0, rir }: SetLog): LastTime['sets'][number] {
 /** Done, with at least one rep: a done set of zero reps counts as not done until somebody says what it was. */
 export const isDone = (set: SetLog): boolean => set.state === 'done' && set.reps !== 0
 
+/** Whether a set says something about a max: its own reps, the whole range, no bands, no pain, and not too many reps. */
+const isMeasure = ({ reps = 0, rir, assisted, bands, partial, pain }: SetLog): boolean =>
+  !assisted && bands === undefined && !partial && !pain && !isDoubtful(reps, rir)
+
 function bestEstimate(sets: SetLog[], log: SessionLog): EstimateSeen | null {
   let best: EstimateSeen | null = null
-  for (const { load, reps, rir, slot } of sets) {
-    if (!load || !reps || log.shown?.slots[slot]?.light) continue
+  for (const set of sets) {
+    const { load, reps, rir, slot } = set
+    if (!load || !reps || log.shown?.slots[slot]?.light || !isMeasure(set)) continue
     const seen = estimate(load, reps, defaultFormula, rir)
     if (seen && (!best || compareLoads(seen, best.load) > 0))
       best = { load: seen, date: log.date, from: { load, reps } }
@@ -165,8 +171,29 @@ function bestEstimate(sets: SetLog[], log: SessionLog): EstimateSeen | null {
   return best
 }
 
-/** The max that percents read on a day: the newest accepted one, or the best of the last weeks. */
+/** Weeks after which a max is too old to trust, where the template says nothing. */
+export const freshWeeks = 16
+
+/** The max that percents read on a day: the newest accepted one, or the best of the last weeks; said to be old where it is. */
 export function maxFor(known: Evidence, lift: Lift, policy: MaxPolicy, day: Day): MaxInForce | null {
+  const max = chosenMax(known, lift, policy, day)
+  if (!max || max.date > lastStaleDay(policy, day)) return max
+  return { ...max, staleWeeks: Math.floor(daysBetween(max.date, day) / 7) }
+}
+
+/** The last day that lies further back than the weeks that are trusted. */
+function lastStaleDay(policy: MaxPolicy, day: Day): Day {
+  const last = staleDays.get(policy)
+  if (last?.day === day) return last.stale
+  const stale = addDays(day, -7 * ((policy.fresh ?? freshWeeks) + 1))
+  staleDays.set(policy, { day, stale })
+  return stale
+}
+
+/** A policy is read for every slot of a day: the day is worked out once. */
+const staleDays = new WeakMap<MaxPolicy, { day: Day; stale: Day }>()
+
+function chosenMax(known: Evidence, lift: Lift, policy: MaxPolicy, day: Day): MaxInForce | null {
   const accepted = known.maxes[liftKey(lift)]
   const newest = accepted?.[accepted.length - 1] ?? null
   if (!accepted || policy.use === 'newest') return newest

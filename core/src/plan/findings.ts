@@ -1,11 +1,11 @@
 import { changeOf } from '../adjustments/registry.ts'
-import { liftName } from '../library/index.ts'
+import { liftKey, liftName, type Lift } from '../library/index.ts'
 import type { SessionLog } from '../member/types.ts'
 import { hasComputedLoad } from '../template/computed.ts'
 import type { Adjustment, Template } from '../template/types.ts'
 import { formatDay, type Day } from '../units/index.ts'
 import { isAssumed } from './equipment.ts'
-import type { Evidence } from './evidence.ts'
+import { freshWeeks, maxFor, type Evidence } from './evidence.ts'
 import { segmentOn, templateOf, type Fold } from './enrolled.ts'
 import type { Finding } from './types.ts'
 
@@ -15,6 +15,7 @@ export function findingsOf(fold: Fold, evidence: Evidence, today: Day): Finding[
   const template = templateOf(fold, version)
   return [
     ...assumptions(template, evidence),
+    ...oldMaxes(template, evidence, today),
     ...testDay(fold, template, evidence),
     ...goneTrack(template, track),
     ...goneTargets(template, template.tracks[track ?? '']?.changes ?? [], `track ${track}`),
@@ -48,6 +49,24 @@ function assumptions(template: Template, evidence: Evidence): Finding[] {
       next: 'List the equipment of the place.',
     },
   ]
+}
+
+/** Maxes that loads are read from although they are older than the template trusts. */
+function oldMaxes(template: Template, evidence: Evidence, today: Day): Finding[] {
+  const lifts = new Map<string, Lift>()
+  for (const slot of Object.values(template.slots)) if (hasComputedLoad(slot)) lifts.set(liftKey(slot), slot)
+  return [...lifts.values()].flatMap((lift) => {
+    const max = maxFor(evidence, lift, template.maxes, today)
+    if (max?.staleWeeks === undefined) return []
+    const trusted = template.maxes.fresh ?? freshWeeks
+    return [
+      {
+        where: liftName(lift),
+        what: `The ${liftName(lift).toLowerCase()} max is from ${formatDay(max.date)}, ${max.staleWeeks} weeks ago; this program trusts ${trusted}.`,
+        next: 'Test it when it suits, or accept an estimate from training.',
+      },
+    ]
+  })
 }
 
 /** A countdown needs a test day that lies after its start, and weeks that keep to their dates. */

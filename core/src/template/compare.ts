@@ -32,6 +32,8 @@ function compareHead(before: Template, after: Template): Difference[] {
     'Training max': ({ trainingMax }) => (trainingMax === undefined ? 'none' : `${trainingMax}% of the 1RM`),
     'Max in force': ({ maxes }) =>
       maxes.use === 'newest' ? 'the newest' : `the best of ${maxes.weeks} weeks`,
+    'Maxes trusted for': ({ maxes }) =>
+      maxes.fresh === undefined ? 'the usual weeks' : `${maxes.fresh} weeks`,
     'Missed weeks': ({ missed }) => missed,
     'After an absence': ({ away }) => (away ? `of ${away.weeks} weeks, load ${away.back}%` : 'as written'),
     Rounding: ({ rounding }) => rounding,

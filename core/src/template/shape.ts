@@ -43,6 +43,7 @@ export const headShape = strictObject({
   maxes: strictObject({
     use: choiceField(['newest', 'best']).required(),
     weeks: wholeField('weeks that the best is looked for in', 1, 104),
+    fresh: wholeField('weeks after which a max is too old to trust', 1, 104),
   })
     .default(undefined)
     .test('fits', '"weeks" with "best" and only with it', (maxes) =>

@@ -178,19 +178,19 @@ describe('reading a member', () => {
       'logs[0].sets[0].slot: expected a slot of the template, or an exercise beside it; got "x".',
     ],
     [
-      'twelve reps as a max',
+      'forty reps as a max',
       {
         facts: [
           {
             kind: 'max',
             exercise: 'backSquat',
             load: { value: 60, unit: 'kg' },
-            reps: 12,
+            reps: 40,
             date: '2026-03-02',
           },
         ],
       },
-      'facts[0].reps: expected reps, a whole number from 1 to 10; got 12.',
+      'facts[0].reps: expected reps, a whole number from 1 to 20; got 40.',
     ],
   ])('locates %s', (_, change, message) => expect(faults(change)).toContain(message))
 })

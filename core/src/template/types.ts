@@ -29,8 +29,11 @@ export type Template = {
   tracks: Record<Id, Track>
 }
 
-/** The newest accepted max, or the best that was accepted in the last `weeks` weeks (the newest where there is none). */
-export type MaxPolicy = { use: 'newest' } | { use: 'best'; weeks: number }
+/**
+ * The newest accepted max, or the best that was accepted in the last `weeks` weeks (the newest where there is none). One that
+ * is older than `fresh` weeks is read all the same, and said to be old; 16 where nothing is stated.
+ */
+export type MaxPolicy = ({ use: 'newest' } | { use: 'best'; weeks: number }) & { fresh?: number }
 
 /**
  * On a calendar: `hold` and `drop` give up the places left, `shift` keeps them in the next week, `repeat` does the whole week

@@ -14,11 +14,16 @@ const pages: Record<SeatView['kind'], { to: string; label: string }[]> = {
   writer: [
     { to: '/templates', label: 'Templates' },
     { to: '/members', label: 'Members' },
+    { to: '/calculator', label: 'Calculator' },
   ],
-  owner: [{ to: '/members', label: 'Members' }],
+  owner: [
+    { to: '/members', label: 'Members' },
+    { to: '/calculator', label: 'Calculator' },
+  ],
   member: [
     { to: '/today', label: 'Today' },
     { to: '/maxes', label: 'Maxes' },
+    { to: '/calculator', label: 'Calculator' },
   ],
 }
 
@@ -42,7 +47,8 @@ function Frame({ seat, seats }: { seat: SeatView; seats: SeatView[] }) {
     <div className="flex min-h-dvh flex-col">
       <header className="flex flex-wrap items-center gap-x-3 gap-y-1 border-b border-line px-4 py-2 sm:gap-x-6">
         <NavLink to="/" className="font-serif text-lg font-semibold text-ink">
-          Young Oak
+          <img src="/acorn.svg" alt="Young Oak" className="size-6 sm:hidden" />
+          <span className="hidden sm:inline">Young Oak</span>
         </NavLink>
         <nav className="flex gap-2 sm:gap-4" aria-label="Pages">
           {pages[seat.kind].map(({ to, label }) => (

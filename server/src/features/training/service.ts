@@ -3,15 +3,18 @@ import type { MemberFile } from '@young-oak/api/members'
 import {
   operationSchemas,
   type GivenMax,
+  type KnownMax,
   type MaxesView,
   type Operation,
   type OperationAnswer,
   type TodayView,
 } from '@young-oak/api/training'
 import { exerciseIds, type ExerciseId, type Lift } from '@young-oak/core/library'
+import type { MaxInForce } from '@young-oak/core/loads'
 import type { FormulaKind } from '@young-oak/core/maxes'
 import { sessionLogId, setLogId, type Fact, type SessionLog } from '@young-oak/core/member'
 import {
+  maxFor,
   planMember,
   proposalsOf,
   snapshot,
@@ -92,7 +95,7 @@ export async function maxes(scope: Scope, memberId: string, day: Day): Promise<M
   const unique = new Map(needed.map((lift) => [`${lift.exercise}/${lift.variant ?? ''}`, lift]))
   return {
     unit: evidence.unit,
-    maxes: listMaxes(evidence),
+    maxes: listMaxes(evidence, day),
     proposals: proposalsOf(evidence)
       .map(({ lift, ...proposal }) => ({ ...liftOf(lift), ...proposal }))
       .sort(byExercise),
@@ -199,17 +202,27 @@ async function close(scope: Scope, memberId: string, { id, session }: Of<'close'
   return { id, result: 'stored' }
 }
 
-function listMaxes(evidence: Evidence): MaxesView['maxes'] {
+/** The newest of each lift, with those before it; too old by the usual weeks, since this page belongs to no program. */
+function listMaxes(evidence: Evidence, day: Day): MaxesView['maxes'] {
   return Object.entries(evidence.maxes)
-    .flatMap(([key, accepted]) => accepted.slice(-1).map((max) => [key, max] as const))
-    .map(([key, { load, date, from }]) => ({
-      ...liftOf(key),
-      load,
-      date,
-      ...(from && { from: { ...from, formula: from.formula as FormulaKind } }),
-    }))
+    .flatMap(([key, accepted]): MaxesView['maxes'] => {
+      const lift = liftOf(key)
+      const max = maxFor(evidence, lift, usualPolicy, day)
+      if (!max) return []
+      const { staleWeeks } = max
+      const before = accepted.slice(0, -1).reverse().map(knownMax)
+      return [{ ...lift, ...knownMax(max), ...(staleWeeks !== undefined && { staleWeeks }), before }]
+    })
     .sort(byExercise)
 }
+
+const usualPolicy = { use: 'newest' } as const
+
+const knownMax = ({ load, date, from }: MaxInForce): KnownMax => ({
+  load,
+  date,
+  ...(from && { from: { ...from, formula: from.formula as FormulaKind } }),
+})
 
 function liftOf(key: string): Lift {
   const [exercise, variant] = key.split('/')

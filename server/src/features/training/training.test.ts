@@ -181,10 +181,30 @@ describe('a max', () => {
     expect(line(next(await today('2026-03-03')), 'bench')).toBe('1 × 5 @ 77.5 kg')
   })
 
+  test('keeps those before it, says when it is too old to trust, and is not lowered unasked', async () => {
+    const benchAt = (date: string, value: number, change: object = {}) =>
+      give({ date, load: { value, unit: 'kg' }, reps: 1, ...change }).expect(200)
+    await benchAt('2025-10-01', 90)
+    const old = (await benchAt('2025-10-06', 95)).body
+    // 6 October 2025 is 21 weeks before 2 March 2026; 16 are trusted.
+    expect(old.maxes).toMatchObject([
+      { load: { value: 95 }, staleWeeks: 21, before: [{ load: { value: 90 } }] },
+    ])
+    const fresh = (await benchAt(day, 97.5)).body
+    expect(fresh.maxes[0].staleWeeks).toBeUndefined()
+    expect(fresh.maxes[0].before).toHaveLength(2)
+    const lower = (await benchAt(day, 90)).body
+    expect(lower.maxes[0].load.value).toBe(97.5)
+    expect(lower.proposals).toMatchObject([{ how: 'lower test', load: { value: 90 } }])
+    const taken = (await benchAt(day, 90, { accepted: true })).body
+    expect(taken.proposals).toEqual([])
+  })
   test.each<[string, object, string]>([
     ['without a load', { load: { unit: 'kg' } }, 'load.value'],
     ['of minus 20 kg', { load: { value: -20, unit: 'kg' } }, 'load.value'],
-    ['of eleven reps', { reps: 11 }, 'reps'],
+    ['of 40 reps', { reps: 40 }, 'reps'],
+    ['of no reps', { reps: 0 }, 'reps'],
+    ['of 900 kg', { load: { value: 900, unit: 'kg' } }, 'load.value'],
     ['dated next week', { date: '2026-03-09' }, 'date'],
   ])('%s is refused at its field', async (_, change, path) => {
     const { body } = await give(change).expect(422)

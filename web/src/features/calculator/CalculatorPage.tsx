@@ -1,0 +1,187 @@
+import { useState } from 'react'
+import {
+  defaultFormula,
+  estimate,
+  isDoubtful,
+  mostInReserve,
+  mostReps,
+  percentFor,
+  repTables,
+  repTableTitle,
+  type FormulaKind,
+  type RepTable,
+} from '@young-oak/core/maxes'
+import {
+  formatLoad,
+  formatNumber,
+  makeable,
+  platesFor,
+  round,
+  scale,
+  usualRack,
+  type Load,
+  type Unit,
+} from '@young-oak/core/units'
+import { SpreadPicture } from '../../charts/SpreadPicture.tsx'
+import { Field, SelectField } from '../../ui/Field.tsx'
+
+/** A set in, a max and the loads for 1 to 12 reps out: for anybody, kept nowhere. */
+export default function CalculatorPage() {
+  const [typed, setTyped] = useState({ load: '', reps: '5', reserve: '0', unit: 'kg' as Unit })
+  const [formula, setFormula] = useState<FormulaKind>(defaultFormula)
+  const [table, setTable] = useState<RepTable>('handbook')
+  const put = (change: Partial<typeof typed>) => setTyped({ ...typed, ...change })
+  const given = readSet(typed)
+  const max = given.set && estimate(given.set.load, given.set.reps, formula, given.set.reserve)
+  return (
+    <main className="mx-auto grid w-full max-w-5xl gap-10 px-4 py-6 md:grid-cols-2">
+      <section>
+        <h1 className="text-3xl">Load calculator</h1>
+        <p className="mt-1 text-bark">
+          From one good set to a max, and from that to loads. Nothing is stored.
+        </p>
+        <div className="mt-4 grid grid-cols-[1fr_5.5rem] gap-3">
+          <Field
+            label="Load"
+            inputMode="decimal"
+            autoFocus
+            value={typed.load}
+            error={given.errors.load}
+            onChange={(event) => put({ load: event.target.value })}
+          />
+          <SelectField
+            label="Unit"
+            value={typed.unit}
+            onChange={(event) => put({ unit: event.target.value as Unit })}
+          >
+            <option>kg</option>
+            <option>lb</option>
+          </SelectField>
+        </div>
+        <div className="mt-3 grid grid-cols-2 gap-3">
+          <Field
+            label="Reps"
+            inputMode="numeric"
+            value={typed.reps}
+            error={given.errors.reps}
+            onChange={(event) => put({ reps: event.target.value })}
+          />
+          <Field
+            label="Left in reserve"
+            inputMode="numeric"
+            value={typed.reserve}
+            error={given.errors.reserve}
+            onChange={(event) => put({ reserve: event.target.value })}
+          />
+        </div>
+        {given.set && (
+          <div className="mt-4">
+            {given.set.reps + given.set.reserve === 1 ? (
+              <p>A single is the max itself: {formatLoad(given.set.load)}.</p>
+            ) : (
+              <SpreadPicture
+                load={given.set.load}
+                reps={given.set.reps}
+                inReserve={given.set.reserve}
+                chosen={formula}
+                onChoose={setFormula}
+              />
+            )}
+            {isDoubtful(given.set.reps, given.set.reserve) && (
+              <p className="mt-2 rounded bg-acorn-wash px-3 py-2 text-sm text-acorn">
+                Above {mostReps} reps the formulas part too far to rely on: a heavier set tells more.
+              </p>
+            )}
+          </div>
+        )}
+      </section>
+      <section>
+        {max ? (
+          <Loads max={max} table={table} onTable={setTable} />
+        ) : (
+          <p className="mt-12 text-bark">The loads for 1 to 12 reps stand here as soon as there is a set.</p>
+        )}
+      </section>
+    </main>
+  )
+}
+
+type LoadsProps = { max: Load; table: RepTable; onTable: (table: RepTable) => void }
+
+/** Loads for 1 to 12 reps of a first fresh set, on a usual bar and plates. */
+function Loads({ max, table, onTable }: LoadsProps) {
+  const can = makeable(usualRack[max.unit])
+  return (
+    <>
+      <div className="flex flex-wrap items-end justify-between gap-3">
+        <p>
+          1RM <span className="font-serif text-3xl font-semibold">{formatLoad(max)}</span>
+        </p>
+        <SelectField
+          label="Percents by"
+          value={table}
+          onChange={(event) => onTable(event.target.value as RepTable)}
+        >
+          {repTables.map((one) => (
+            <option key={one} value={one}>
+              {repTableTitle(one)}
+            </option>
+          ))}
+        </SelectField>
+      </div>
+      <table className="mt-3 w-full">
+        <thead className="text-sm text-bark">
+          <tr>
+            <th className="py-1 text-right font-medium">Reps</th>
+            <th className="py-1 text-right font-medium">Percent</th>
+            <th className="py-1 text-right font-medium">Load</th>
+            <th className="py-1 pl-4 text-left font-medium">
+              Each side of a {formatNumber(can.bar ?? 0)} {can.unit} bar
+            </th>
+          </tr>
+        </thead>
+        <tbody className="divide-y divide-line border-t border-line">
+          {Array.from({ length: mostReps }, (_, i) => i + 1).map((reps) => {
+            const percent = percentFor(table, reps)
+            const { load } = round(scale(max, percent), can, 'down')
+            return (
+              <tr key={reps}>
+                <td className="py-1.5 text-right">{reps}</td>
+                <td className="py-1.5 text-right text-bark">{formatNumber(percent)}%</td>
+                <td className="py-1.5 text-right font-serif font-semibold whitespace-nowrap">
+                  {formatLoad(load)}
+                </td>
+                <td className="py-1.5 pl-4 text-sm text-bark">
+                  {platesFor(load, can)?.map(formatNumber).join(' + ') || 'empty bar'}
+                </td>
+              </tr>
+            )
+          })}
+        </tbody>
+      </table>
+      <p className="mt-3 text-sm text-bark">
+        For a first fresh set, rounded down to usual plates. Heavy sets: collars on, and a spotter or safety
+        bars.
+      </p>
+    </>
+  )
+}
+
+type Errors = { load?: string; reps?: string; reserve?: string }
+
+/** What was typed as a set, or what is wrong with it, beside the field; an empty load is nothing wrong yet. */
+function readSet(typed: { load: string; reps: string; reserve: string; unit: Unit }): {
+  set?: { load: Load; reps: number; reserve: number }
+  errors: Errors
+} {
+  const value = Number(typed.load.replace(',', '.'))
+  const reps = Number(typed.reps)
+  const reserve = Number(typed.reserve || 0)
+  const errors: Errors = {}
+  if (typed.load.trim() && !(value > 0 && value <= 1000)) errors.load = 'A load above 0 and at most 1000.'
+  if (!Number.isInteger(reps) || reps < 1 || reps > 20) errors.reps = 'Whole reps, 1 to 20.'
+  if (!Number.isInteger(reserve) || reserve < 0 || reserve > mostInReserve)
+    errors.reserve = `0 to ${mostInReserve}: more is not trusted.`
+  if (Object.keys(errors).length || !typed.load.trim()) return { errors }
+  return { set: { load: { value, unit: typed.unit }, reps, reserve }, errors }
+}

@@ -1,0 +1,160 @@
+import { useState } from 'react'
+import { toast } from 'sonner'
+import { maxSchema, type GivenMax } from '@young-oak/api/training'
+import { exercises, exerciseIds, isExercise, type ExerciseId } from '@young-oak/core/library'
+import { defaultFormula, isDoubtful, mostReps, type FormulaKind } from '@young-oak/core/maxes'
+import { formatLoad, type Load, type Unit } from '@young-oak/core/units'
+import { ValidationError } from 'yup'
+import { api, fieldErrors, sayError } from '../../app/api.ts'
+import { today } from '../../app/today.ts'
+import { SpreadPicture } from '../../charts/SpreadPicture.tsx'
+import { Button } from '../../ui/Button.tsx'
+import { Field, SelectField } from '../../ui/Field.tsx'
+
+type Typed = { exercise: string; load: string; unit: Unit; reps: string; formula: FormulaKind; date: string }
+
+/** A form for one max: a single, or a set with its estimate by every formula. */
+export function GiveMax({ unit, exercise }: { unit: Unit; exercise: string }) {
+  const [typed, setTyped] = useState<Typed>({
+    exercise,
+    load: '',
+    unit,
+    reps: '1',
+    formula: defaultFormula,
+    date: today(),
+  })
+  const [faults, setFaults] = useState<Record<string, string>>({})
+  const [give, { error, isLoading }] = api.useGiveMaxMutation()
+  const put = (change: Partial<Typed>) => setTyped({ ...typed, ...change })
+  const submit = async () => {
+    const { given, errors } = readMax(typed)
+    setFaults(errors)
+    if (!given) return
+    const answer = await give(given)
+    if (answer.error) return setFaults(fieldErrors(answer.error))
+    put({ load: '', reps: '1' })
+    const isLower = answer.data.proposals.some(
+      ({ exercise: lift, how, date }) =>
+        lift === given.exercise && how === 'lower test' && date === given.date,
+    )
+    toast(
+      isLower
+        ? 'Saved. It is below the max in force, so it waits until you accept it.'
+        : 'Saved. Your next session reads it.',
+    )
+  }
+  return (
+    <form
+      noValidate
+      aria-label="Give a max"
+      className="grid gap-4 rounded-lg border border-line bg-sheet p-5"
+      onSubmit={(event) => {
+        event.preventDefault()
+        void submit()
+      }}
+    >
+      <h2 className="text-xl">Give a max</h2>
+      <SelectField
+        label="Lift"
+        value={typed.exercise}
+        error={faults.exercise}
+        onChange={(event) => put({ exercise: event.target.value })}
+      >
+        <option value="">Choose a lift</option>
+        {exerciseIds
+          .filter((id) => exercises[id].tool !== 'body weight')
+          .map((id) => (
+            <option key={id} value={id}>
+              {exercises[id].name}
+            </option>
+          ))}
+      </SelectField>
+      <div className="grid grid-cols-[1fr_5.5rem_6rem] gap-3">
+        <Field
+          label="Load"
+          inputMode="decimal"
+          value={typed.load}
+          error={faults['load.value']}
+          onChange={(event) => put({ load: event.target.value })}
+        />
+        <SelectField
+          label="Unit"
+          value={typed.unit}
+          onChange={(event) => put({ unit: event.target.value as Unit })}
+        >
+          <option>kg</option>
+          <option>lb</option>
+        </SelectField>
+        <Field
+          label="Reps"
+          inputMode="numeric"
+          value={typed.reps}
+          error={faults.reps}
+          onChange={(event) => put({ reps: event.target.value })}
+        />
+      </div>
+      <Estimate typed={typed} onFormula={(formula) => put({ formula })} />
+      <Field
+        label="When"
+        type="date"
+        value={typed.date}
+        max={today()}
+        error={faults.date}
+        onChange={(event) => put({ date: event.target.value })}
+      />
+      {error && !Object.keys(fieldErrors(error)).length && (
+        <p role="alert" className="text-brick">
+          {sayError(error)}
+        </p>
+      )}
+      <Button type="submit" size="thumb" disabled={isLoading}>
+        Save this max
+      </Button>
+      <p className="text-sm text-bark">
+        Heavy singles need a spotter or safety bars and collars, and are not for beginners, nor when ill or in
+        pain: give a set of about 5 instead.
+      </p>
+    </form>
+  )
+}
+
+/** The estimate as it would be stored, by the chosen formula, among the others. */
+function Estimate({ typed, onFormula }: { typed: Typed; onFormula: (formula: FormulaKind) => void }) {
+  const load: Load = { value: Number(typed.load.replace(',', '.')), unit: typed.unit }
+  const reps = Number(typed.reps)
+  if (!(load.value > 0) || !(reps >= 1)) return null
+  if (reps === 1) return <p>A single is the max itself: {formatLoad(load)}.</p>
+  return (
+    <>
+      <SpreadPicture load={load} reps={reps} chosen={typed.formula} onChoose={onFormula} />
+      {isDoubtful(reps) && (
+        <p className="rounded bg-acorn-wash px-3 py-2 text-sm text-acorn">
+          Above {mostReps} reps the formulas part too far to rely on: a heavier set tells more.
+        </p>
+      )}
+    </>
+  )
+}
+
+function readMax(typed: Typed): { given?: GivenMax; errors: Record<string, string> } {
+  const number = (text: string) =>
+    text.trim() === ''
+      ? undefined
+      : Number.isNaN(Number(text.replace(',', '.')))
+        ? text
+        : Number(text.replace(',', '.'))
+  const given = {
+    exercise: isExercise(typed.exercise) ? (typed.exercise as ExerciseId) : undefined,
+    load: { value: number(typed.load), unit: typed.unit },
+    reps: number(typed.reps),
+    formula: typed.formula,
+    date: typed.date,
+    today: today(),
+  }
+  try {
+    return { given: maxSchema.validateSync(given, { strict: true, abortEarly: false }), errors: {} }
+  } catch (error) {
+    if (!ValidationError.isError(error)) throw error
+    return { errors: Object.fromEntries(error.inner.map(({ path, message }) => [path ?? '', message])) }
+  }
+}

@@ -1,0 +1,53 @@
+import { toast } from 'sonner'
+import type { MaxesView } from '@young-oak/api/training'
+import { liftName } from '@young-oak/core/library'
+import { defaultFormula, formulaOf } from '@young-oak/core/maxes'
+import { formatDay, formatLoad } from '@young-oak/core/units'
+import { api, sayError } from '../../app/api.ts'
+import { today } from '../../app/today.ts'
+import { Button } from '../../ui/Button.tsx'
+import { saySet } from './saySet.ts'
+
+/** Estimates from training and lower tests change nothing by themselves: each is a proposal, accepted or left. */
+export function Proposals({ proposals }: { proposals: MaxesView['proposals'] }) {
+  const [give, { isLoading }] = api.useGiveMaxMutation()
+  const accept = async (proposal: MaxesView['proposals'][number]) => {
+    const { exercise, variant, date, load, from } = proposal
+    const lift = { exercise, ...(variant && { variant }) }
+    const own = from ?? { load, reps: 1, accepted: true as const }
+    const answer = await give({ ...lift, ...own, formula: defaultFormula, date, today: today() })
+    if (answer.error) toast.error(sayError(answer.error))
+    else toast(`${liftName(proposal)}: ${formatLoad(proposal.load)} is in force from your next session.`)
+  }
+  return (
+    <>
+      <h2 className="mt-8 text-xl">To accept, or leave</h2>
+      <p className="text-sm text-bark">
+        Estimates from your training by {formulaOf[defaultFormula].title}, and tests below the max in force.
+        They change no load until you accept them.
+      </p>
+      <ul className="mt-2 divide-y divide-line border-y border-line">
+        {proposals.map((proposal) => (
+          <li key={`${liftName(proposal)}/${proposal.how}`} className="flex items-center gap-3 py-2">
+            <span className="grow">
+              {liftName(proposal)}{' '}
+              <span className="font-serif font-semibold">{formatLoad(proposal.load)}</span>
+              <span className="block text-sm text-bark">
+                {proposal.from ? saySet(proposal.from) : 'a test below the max in force'} on{' '}
+                {formatDay(proposal.date)}
+              </span>
+            </span>
+            <Button
+              look="plain"
+              className="min-h-11"
+              disabled={isLoading}
+              onClick={() => void accept(proposal)}
+            >
+              Accept
+            </Button>
+          </li>
+        ))}
+      </ul>
+    </>
+  )
+}
