@@ -2,6 +2,8 @@
 export { max } from './max.ts'
 export { trainingMax } from './trainingMax.ts'
 export { repMax } from './repMax.ts'
+export { otherMax } from './otherMax.ts'
+export { effort } from './effort.ts'
 // From a rule.
 export { progression } from './progression.ts'
 // From what was lifted: today, or in another role.

@@ -1,6 +1,7 @@
 import type { ObjectSchema } from 'yup'
 import type { Messages, Rung } from '../explain/rung.ts'
 import type { Lift } from '../library/index.ts'
+import type { RepTable } from '../maxes/table.ts'
 import type { Today } from '../member/types.ts'
 import type { Load, Unit } from '../units/index.ts'
 
@@ -16,6 +17,12 @@ export type Known = {
   today?(slot?: string, group?: string): Load | null
   /** The load on the bar when the progression was last trained in a role. */
   role?(role: string): RoleSeen | null
+  /** The max of any lift, as percents read it. */
+  maxOf?(lift: Lift): MaxInForce | null
+  /** The least reps that the group asks, and what it leaves in reserve. */
+  asked?: { reps: number; rir?: number }
+  /** The template's percents for reps. */
+  table?: RepTable
   unit: Unit
 }
 

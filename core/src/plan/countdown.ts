@@ -1,7 +1,7 @@
 import { isLater, isNeed, type Known } from '../loads/source.ts'
 import { sourceOf } from '../loads/registry.ts'
 import type { ShownGroup } from '../member/types.ts'
-import type { Id, Slot } from '../template/types.ts'
+import { lowest, type Id, type Slot } from '../template/types.ts'
 import { addStep, compareLoads, inUnit, scale, type Load } from '../units/index.ts'
 import type { Situation } from './prescribe.ts'
 import { make, type Loading } from './round.ts'
@@ -42,8 +42,8 @@ export function capped(
 
 function firstRowLoad(slot: Slot, phase: Id, known: Known): Load | null {
   let heaviest: Load | null = null
-  for (const { load } of slot.rows[phase]?.[0] ?? []) {
-    const priced = sourceOf[load.of].price(known, load)
+  for (const { load, goal, rir } of slot.rows[phase]?.[0] ?? []) {
+    const priced = sourceOf[load.of].price({ ...known, asked: { reps: lowest(goal.reps), rir } }, load)
     if (!priced || isNeed(priced) || isLater(priced)) continue
     const meant = scale(priced.base, priced.percent)
     if (!heaviest || compareLoads(meant, heaviest) > 0) heaviest = meant

@@ -5,7 +5,7 @@ import type { Rung } from '../explain/rung.ts'
 import { isNeed, type Known, type Need } from '../loads/source.ts'
 import { sourceOf } from '../loads/registry.ts'
 import type { Shown, ShownGroup, ShownSlot } from '../member/types.ts'
-import { slotsOf, type Id, type SetGroup, type Slot, type Template } from '../template/types.ts'
+import { lowest, slotsOf, type Id, type SetGroup, type Slot, type Template } from '../template/types.ts'
 import { snap, type Day, type Load, type Way } from '../units/index.ts'
 import { acting, isLight, scalesTrackLoads, type Authored } from './changes.ts'
 import { capped } from './countdown.ts'
@@ -133,6 +133,8 @@ function prescribeSlot(
     unit: loading.here.unit,
     trainingMax: template.trainingMax,
     progression: asked.load,
+    table: template.maxes.table,
+    maxOf: (lift) => maxFor(evidence, lift, template.maxes, situation.day),
     today: (other, only) => {
       const read = other === undefined ? own : before.find((one) => one.slot === other)
       return read ? heaviestOf(read, only) : null
@@ -144,6 +146,7 @@ function prescribeSlot(
     held.length || lineRungs.length || asked.rungs.length ? [...held, ...lineRungs, ...asked.rungs] : held
   const made: Prescribed = { id, slot, row, light, groups: own.groups, needs: [], first }
   for (const group of slot.rows[place.phase.id]?.[row] ?? []) {
+    known.asked = { reps: lowest(group.goal.reps), rir: group.rir }
     const priced = sourceOf[group.load.of].price(known, group.load)
     if (priced && isNeed(priced) && !made.needs.length) made.needs.push(priced)
     const sets = group.sets + asked.moreSets

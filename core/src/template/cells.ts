@@ -68,7 +68,7 @@ function parseLoad(typed: string, { load }: SetGroup, slot: Slot, template: Temp
   if (!basis)
     return {
       error:
-        'Load: 75%, 75% TM or 90% 5RM, "rule" or "80% rule", 90% top or "top -20kg/40lb", "80% volume" for another day’s load, "free", or "none".',
+        'Load: 75%, 75% TM or 90% 5RM, "rule" or "80% rule", "85% of back squat", 90% top or "top -20kg/40lb", "80% volume" for another day’s load, "effort", "free", or "none".',
     }
   if ('percent' in basis && basis.percent !== undefined && !percentField().isValidSync(basis.percent)) {
     return { error: `A percent is above 0 and at most 150, not ${basis.percent}.` }

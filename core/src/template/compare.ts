@@ -1,4 +1,5 @@
 import { liftName } from '../library/index.ts'
+import { repTableTitle } from '../maxes/table.ts'
 import { ruleOf } from '../progressions/registry.ts'
 import { signOf } from '../signs/registry.ts'
 import { cellFields, formatCell } from './cells.ts'
@@ -34,6 +35,7 @@ function compareHead(before: Template, after: Template): Difference[] {
       maxes.use === 'newest' ? 'the newest' : `the best of ${maxes.weeks} weeks`,
     'Maxes trusted for': ({ maxes }) =>
       maxes.fresh === undefined ? 'the usual weeks' : `${maxes.fresh} weeks`,
+    'Percents for reps': ({ maxes }) => repTableTitle(maxes.table ?? 'handbook'),
     'Missed weeks': ({ missed }) => missed,
     'After an absence': ({ away }) => (away ? `of ${away.weeks} weeks, load ${away.back}%` : 'as written'),
     Rounding: ({ rounding }) => rounding,

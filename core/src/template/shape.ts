@@ -13,6 +13,7 @@ import {
   wholeField,
 } from '../reading/index.ts'
 import { muscles } from '../library/index.ts'
+import { repTables } from '../maxes/table.ts'
 import { groupParts, missedPolicies, rowClocks, type Span } from './types.ts'
 
 /**
@@ -43,6 +44,7 @@ export const headShape = strictObject({
   maxes: strictObject({
     use: choiceField(['newest', 'best']).required(),
     weeks: wholeField('weeks that the best is looked for in', 1, 104),
+    table: choiceField(repTables),
     fresh: wholeField('weeks after which a max is too old to trust', 1, 104),
   })
     .default(undefined)

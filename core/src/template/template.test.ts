@@ -81,7 +81,7 @@ describe('reading a template', () => {
       'an unknown load',
       'slots.bench.rows.p.0.0.load.of',
       'moon',
-      'expected one of free, max, none, progression, repMax, role, topSet, trainingMax; got "moon".',
+      'expected one of effort, free, max, none, otherMax, progression, repMax, role, topSet, trainingMax; got "moon".',
     ],
     ['no training max', 'trainingMax', undefined, 'expected a template with "trainingMax"'],
     ['a light week that is heavier', 'phases.0.light.0.do.by', 5, 'A light week is never heavier.'],
@@ -207,6 +207,8 @@ describe('a cell', () => {
     ['top -20kg/40lb', { of: 'topSet', drop: { kg: 20, lb: 40 } }],
     ['82,5% 1RM', { of: 'max', percent: 82.5 }],
     ['by rule', { of: 'progression' }],
+    ['85% of back squat', { of: 'otherMax', exercise: 'backSquat', percent: 85 }],
+    ['effort', { of: 'effort' }],
   ])('load of a light day reads "%s"', (text, value) =>
     expect(parseCell('load', text, lightGroup, light, ruled)).toEqual({ value }),
   )

@@ -1,6 +1,7 @@
 import type { Change } from '../adjustments/registry.ts'
 import type { Lift, Muscle } from '../library/index.ts'
 import type { LoadBasis } from '../loads/registry.ts'
+import type { RepTable } from '../maxes/table.ts'
 import type { Stage } from '../progressions/registry.ts'
 import type { SignBasis } from '../signs/registry.ts'
 import type { Day, Step, Way } from '../units/index.ts'
@@ -33,7 +34,11 @@ export type Template = {
  * The newest accepted max, or the best that was accepted in the last `weeks` weeks (the newest where there is none). One that
  * is older than `fresh` weeks is read all the same, and said to be old; 16 where nothing is stated.
  */
-export type MaxPolicy = ({ use: 'newest' } | { use: 'best'; weeks: number }) & { fresh?: number }
+export type MaxPolicy = ({ use: 'newest' } | { use: 'best'; weeks: number }) & {
+  fresh?: number
+  /** Percents for reps, where a load is by effort; the handbook's where nothing is stated. */
+  table?: RepTable
+}
 
 /**
  * On a calendar: `hold` and `drop` give up the places left, `shift` keeps them in the next week, `repeat` does the whole week

@@ -39,10 +39,11 @@ export function NeedsMax({ slot }: { slot: PlannedSlot }) {
       </p>
     )
   }
+  const lift = need?.lift ?? slot
   return (
     <p className="my-1 rounded bg-acorn-wash px-3 py-2 text-acorn">
-      No {liftName(slot).toLowerCase()} max yet, so no load.{' '}
-      <Link className="inline-block py-1 font-medium underline" to={`/maxes?lift=${slot.exercise}`}>
+      No {liftName(lift).toLowerCase()} max yet, so no load.{' '}
+      <Link className="inline-block py-1 font-medium underline" to={`/maxes?lift=${lift.exercise}`}>
         Give one
       </Link>
     </p>

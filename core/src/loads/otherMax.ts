@@ -1,0 +1,52 @@
+import { exerciseField, percentField, strictObject, textField } from '../reading/index.ts'
+import { exercises, isExercise, liftName, type ExerciseId } from '../library/index.ts'
+import { formatNumber } from '../units/index.ts'
+import { maxRung } from './maxRung.ts'
+import { defineSource } from './source.ts'
+
+type Params = { exercise: ExerciseId; variant?: string; percent: number }
+
+/** Percent of another lift's max: front squats at 85% of the back squat. */
+export const otherMax = defineSource<Params>({
+  of: 'otherMax',
+  title: 'Percent of another lift’s max',
+  computes: true,
+  params: strictObject({
+    exercise: exerciseField().required(),
+    variant: textField('a variant', 60),
+    percent: percentField().required(),
+  }),
+  cell: ({ percent, ...lift }) => `${formatNumber(percent)}% of ${liftName(lift).toLowerCase()}`,
+  read(typed) {
+    const match = /^(\d+(?:[.,]\d+)?)\s*%?\s*of\s+([a-z -]+)$/.exec(typed)
+    const exercise = Object.keys(exercises).find(
+      (id) => isExercise(id) && exercises[id].name.toLowerCase() === match?.[2],
+    ) as ExerciseId | undefined
+    return match && exercise ? { exercise, percent: Number(match[1]?.replace(',', '.')) } : null
+  },
+  price({ maxOf }, { exercise, variant, percent }) {
+    const lift = { exercise, ...(variant && { variant }) }
+    const max = maxOf?.(lift)
+    if (!max) return { need: 'max', lift }
+    const of = { id: 'otherMax.of', data: { percent, lift: liftName(lift).toLowerCase() } }
+    return { base: max.load, percent, rungs: [maxRung(max), of] }
+  },
+  messages: { 'otherMax.of': '{percent}% of it, the {lift} max' },
+  examples: [
+    {
+      say: '85% of a back squat of 120 kg is 102 kg',
+      params: { exercise: 'backSquat', percent: 85 },
+      known: {
+        lift: { exercise: 'frontSquat' },
+        maxOf: () => ({ load: { value: 120, unit: 'kg' }, date: '2026-03-02', how: 'tested' }),
+      },
+      want: { value: 102, unit: 'kg' },
+    },
+    {
+      say: 'without that lift’s max, that one is asked for',
+      params: { exercise: 'backSquat', percent: 85 },
+      known: { lift: { exercise: 'frontSquat' }, maxOf: () => null },
+      want: { need: 'max', lift: { exercise: 'backSquat' } },
+    },
+  ],
+})
