@@ -95,7 +95,7 @@ function readFact(checker: Checker, value: unknown, path: string, index: number)
   }
   const own = {
     ...fact,
-    id: fact.id ?? `fact-${index + 1}`,
+    id: fact.id ?? `fact-${String(index + 1).padStart(4, '0')}`,
     rev: fact.rev ?? 1,
     actsFrom: fact.actsFrom ?? fact.date,
   }

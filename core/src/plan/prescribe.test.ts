@@ -61,6 +61,20 @@ const why = (made: Plan, week: number, slot = 0) =>
   (made.weeks[week - 1]?.places[0]?.slots[slot]?.groups[0]?.why ?? []).map(explain)
 const both = [max('backSquat', kg(100)), max('benchPress', kg(100))]
 
+test('a slot that a member swaps for one that is not loaded asks for reps alone, and for no max', () => {
+  const swap: Fact = {
+    id: 'swap',
+    rev: 1,
+    date: day,
+    actsFrom: day,
+    kind: 'adjust',
+    adjustment: { id: 's', do: { kind: 'swap', exercise: 'pushUp' }, where: { slots: ['bench'] } },
+  }
+  const made = plan(template(), [...both, swap])
+  expect(line(made, 1, 1)).toBe('4 × 5')
+  expect(made.weeks[0]?.places[0]?.slots[1]).toMatchObject({ exercise: 'pushUp', needs: [] })
+})
+
 describe('a light week', () => {
   const light = (where: object, change: object = { kind: 'scaleLoad', by: -15 }) =>
     template({}, { light: [{ id: 'l', do: change, where: { weeks: [2], ...where } }] })

@@ -2,6 +2,7 @@ import { changeOf } from '../adjustments/registry.ts'
 import { mayAct, type Spot } from '../adjustments/where.ts'
 import type { Place } from '../calendar/places.ts'
 import type { Rung } from '../explain/rung.ts'
+import { exerciseOf } from '../library/index.ts'
 import { isNeed, type Known, type Need } from '../loads/source.ts'
 import { sourceOf } from '../loads/registry.ts'
 import type { Shown, ShownGroup, ShownSlot } from '../member/types.ts'
@@ -141,13 +142,15 @@ function prescribeSlot(
     },
     role: (role) => roleSeen(situation, slot, role),
   }
+  const isLoaded = exerciseOf(slot).tool !== 'body weight'
   const held = rowRungs(slot, place, row)
   const opening =
     held.length || lineRungs.length || asked.rungs.length ? [...held, ...lineRungs, ...asked.rungs] : held
   const made: Prescribed = { id, slot, row, light, groups: own.groups, needs: [], first }
   for (const group of slot.rows[place.phase.id]?.[row] ?? []) {
     known.asked = { reps: lowest(group.goal.reps), rir: group.rir }
-    const priced = sourceOf[group.load.of].price(known, group.load)
+    // A slot whose exercise was swapped for one that is not loaded is given no load.
+    const priced = isLoaded ? sourceOf[group.load.of].price(known, group.load) : null
     if (priced && isNeed(priced) && !made.needs.length) made.needs.push(priced)
     const sets = group.sets + asked.moreSets
     own.groups.push(showGroup(group, sets, priced, opening, changes, loading, wayOf(template, group, light)))

@@ -2,6 +2,7 @@ import { readFileSync } from 'node:fs'
 import { describe, expect, test } from '@jest/globals'
 import fc from 'fast-check'
 import { explain } from '../explain/index.ts'
+import type { Change } from '../adjustments/registry.ts'
 import type { Fact, Member, SessionLog } from '../member/index.ts'
 import { formatGroups, planMember, snapshot, type Checkpoint, type Plan } from '../plan/index.ts'
 import { readTemplate, type Template } from '../template/index.ts'
@@ -93,6 +94,52 @@ const scenario = fc.record({
   doing: doings,
 })
 
+/** What else may happen to a member: dated facts of every kind, some entered later than they are dated. */
+const happening = fc
+  .record({
+    day: fc.nat(40),
+    later: fc.nat(5),
+    body: fc.oneof(
+      fc.record({
+        kind: fc.constant('max' as const),
+        exercise: fc.constantFrom(...lifts),
+        load: fc.record({
+          value: fc.double({ min: 20, max: 300, noNaN: true }),
+          unit: fc.constantFrom<Unit>('kg', 'lb'),
+        }),
+        reps: fc.constantFrom(1, 5, 12),
+        how: fc.constant('tested' as const),
+      }),
+      fc.record({ kind: fc.constant('unit' as const), unit: fc.constantFrom<Unit>('kg', 'lb') }),
+      fc.record({ kind: fc.constant('test' as const), on: fc.nat(90).map((days) => addDays(start, days)) }),
+      fc.record({
+        kind: fc.constant('light' as const),
+        changes: fc.constant([{ kind: 'scaleLoad' as const, by: -20 }]),
+        shift: fc.boolean(),
+      }),
+      fc.record({
+        kind: fc.constant('adjust' as const),
+        adjustment: fc.record({
+          id: fc.constantFrom('a', 'b'),
+          do: fc.constantFrom<Change>(
+            { kind: 'cap', at: { kg: 50, lb: 110 } },
+            { kind: 'swap', exercise: 'frontSquat' },
+            { kind: 'swap', exercise: 'pushUp' },
+            { kind: 'drop' },
+            { kind: 'scaleSets', by: 50, round: 'up' },
+          ),
+          where: fc.constantFrom({}, { lifts: [{ exercise: 'backSquat' as const }] }),
+        }),
+      }),
+      fc.record({ kind: fc.constant('withdraw' as const), adjustment: fc.constantFrom('a', 'b') }),
+    ),
+  })
+  .map(({ day, later, body }): Fact => {
+    const date = addDays(start, day)
+    const id = `${body.kind}:${day}:${later}`
+    return { id, rev: 1, date, actsFrom: addDays(date, later), ...body } as Fact
+  })
+
 describe('every plan', () => {
   test('holds only loads that can be made, and each says why', () => {
     fc.assert(
@@ -133,26 +180,33 @@ describe('every plan', () => {
 
   test('is the same when it is replayed in pieces, from whatever checkpoint', () => {
     fc.assert(
-      fc.property(scenario, fc.nat(60), fc.nat(60), ({ template, unit, value, doing }, first, second) => {
-        const member = train(template, facts(unit, value), doing)
-        const near = (day: string, checkpoint?: Checkpoint | null) =>
-          planMember(member, [enrolment], { v: template }, { today: day, through: 'near' }, checkpoint)
-        const [early, late] = [first, second].map((days) => addDays(start, days)) as [string, string]
-        const kept = JSON.parse(JSON.stringify(near(early).checkpoint)) as Checkpoint | null
-        const { checkpoint: _, isResumed, ...inPieces } = near(late, kept)
-        const { checkpoint: __, isResumed: ___, ...inOne } = near(late)
-        expect(inPieces).toEqual(inOne)
-        if (!isResumed) return
-        // What was shown before the checkpoint is not read again, so it need not be there.
-        const lean = member.logs.map(({ shown, ...log }) =>
-          log.date > (kept?.through ?? '') ? { ...log, shown } : log,
-        )
-        const when = { today: late, through: 'near' } as const
-        expect(planMember({ ...member, logs: lean }, [enrolment], { v: template }, when, kept).plans).toEqual(
-          inOne.plans,
-        )
-      }),
-      { numRuns: 80 },
+      fc.property(
+        scenario,
+        fc.array(happening, { maxLength: 8 }),
+        fc.nat(60),
+        fc.nat(60),
+        (scene, more, first, second) => {
+          const { template, unit, value, doing } = scene
+          const member = train(template, [...facts(unit, value), ...more], doing)
+          const near = (day: string, checkpoint?: Checkpoint | null) =>
+            planMember(member, [enrolment], { v: template }, { today: day, through: 'near' }, checkpoint)
+          const [early, late] = [first, second].map((days) => addDays(start, days)) as [string, string]
+          const kept = JSON.parse(JSON.stringify(near(early).checkpoint)) as Checkpoint | null
+          const { checkpoint: _, isResumed, ...inPieces } = near(late, kept)
+          const { checkpoint: __, isResumed: ___, ...inOne } = near(late)
+          expect(inPieces).toEqual(inOne)
+          if (!isResumed) return
+          // What was shown before the checkpoint is not read again, so it need not be there.
+          const lean = member.logs.map(({ shown, ...log }) =>
+            log.date > (kept?.through ?? '') ? { ...log, shown } : log,
+          )
+          const when = { today: late, through: 'near' } as const
+          expect(
+            planMember({ ...member, logs: lean }, [enrolment], { v: template }, when, kept).plans,
+          ).toEqual(inOne.plans)
+        },
+      ),
+      { numRuns: 150 },
     )
   })
 

@@ -112,7 +112,7 @@ export async function giveMax(scope: Scope, memberId: string, given: GivenMax): 
     ])
   const how = max.reps === 1 ? { how: 'tested' as const } : { how: 'accepted estimate' as const, formula }
   const fact: Fact = {
-    id: randomUUID(),
+    id: nextFactId(),
     rev: 1,
     kind: 'max',
     ...max,
@@ -122,6 +122,12 @@ export async function giveMax(scope: Scope, memberId: string, given: GivenMax): 
   await touchMember(scope, memberId)
   await insertFact(scope, memberId, fact)
 }
+
+/**
+ * Ids of facts sort by when they were entered: of one day's facts the engine takes the later id as the later word, and reads no
+ * time of arrival.
+ */
+const nextFactId = (): string => `${Date.now().toString(36).padStart(9, '0')}-${randomUUID()}`
 
 /** Applies one operation of a phone. It may come again: what is stored already is answered as such. */
 export async function applyOperation(
