@@ -4,7 +4,6 @@ import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { fileURLToPath } from 'node:url'
 import { beforeAll, describe, expect, test } from '@jest/globals'
-import { proposalsOf } from '@young-oak/core/plan'
 import { fixtureNames, planFixture, readFixture } from '../core/fixtures/read.ts'
 
 const root = fileURLToPath(new URL('..', import.meta.url))
@@ -42,12 +41,10 @@ describe('every case worked by hand', () => {
   }, 120_000)
 
   test.each(fixtureNames)('is planned on the command line as in the engine: %s', (name) => {
-    const { plans, findings, evidence } = planFixture(readFixture(name))
+    const { plans, findings, proposals } = planFixture(readFixture(name))
     expect(printed.get(name)?.status).toBe(0)
     expect(JSON.parse(printed.get(name)?.stdout ?? '')).toEqual(
-      JSON.parse(
-        JSON.stringify({ today: readFixture(name).today, plans, proposals: proposalsOf(evidence), findings }),
-      ),
+      JSON.parse(JSON.stringify({ today: readFixture(name).today, plans, proposals, findings })),
     )
   })
 })

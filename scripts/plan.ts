@@ -9,7 +9,6 @@ import {
   formatGroup,
   formatGroups,
   planMember,
-  proposalsOf,
   type Plan,
   type PlannedSession,
   type PlannedWeek,
@@ -27,9 +26,10 @@ function main(): void {
   const { file, issues } = readMember(readJson(memberFile), versions)
   if (!file) return refuse(memberFile, issues)
   const today = values.today ?? file.today ?? localDay()
-  const planned = planMember(file.member, file.enrolments, versions, { today, through: 'end' })
-  const { plans, findings } = planned
-  const proposals = proposalsOf(planned.evidence)
+  const { plans, proposals, findings } = planMember(file.member, file.enrolments, versions, {
+    today,
+    through: 'end',
+  })
   if (values.json) return print(JSON.stringify({ today, plans, proposals, findings }, null, 2))
   for (const [id, plan] of Object.entries(plans)) {
     const { name } = versions[plan.version] as Template

@@ -3,7 +3,8 @@ import { formulaOf, type FormulaKind } from '../maxes/registry.ts'
 import type { MaxInForce } from './source.ts'
 
 /** The first rung of every load that comes from a max: its size, its day, how it is known, and whether it is too old. */
-export function maxRung({ load, date, from, staleWeeks }: MaxInForce): Rung {
+export function maxRung({ load, date, from, staleWeeks, ratio }: MaxInForce): Rung {
+  if (ratio) return { id: 'max.ratio', data: { load, date, ...ratio } }
   const data: Rung['data'] = { load, date }
   if (from)
     Object.assign(data, {
@@ -17,6 +18,7 @@ export function maxRung({ load, date, from, staleWeeks }: MaxInForce): Rung {
 }
 
 export const maxMessages = {
+  'max.ratio': '1RM {load}: {percent}% of the {of} max of {base}, {date}, until there is one of its own',
   'max.tested': '1RM {load}, tested on {date}',
   'max.testedLongAgo': '1RM {load}, tested on {date}, {weeks} weeks ago: too old to trust',
   'max.estimated': '1RM {load}, accepted on {date} from {set} × {reps} by {formula}',

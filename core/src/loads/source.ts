@@ -35,6 +35,8 @@ export type MaxInForce = {
   from?: { load: Load; reps: number; formula: string }
   /** How many weeks old it is, where that is older than the template trusts. */
   staleWeeks?: number
+  /** The lift and percent that it is derived by, where the lift has no max of its own. */
+  ratio?: { of: string; base: Load; percent: number }
 }
 
 /** An exposure in a role: its load on the bar (logged if done, else shown), when, and whether in the week that is planned. */

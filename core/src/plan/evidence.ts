@@ -1,4 +1,4 @@
-import { liftKey, type Lift } from '../library/index.ts'
+import { liftKey, liftName, type Lift } from '../library/index.ts'
 import type { MaxInForce } from '../loads/source.ts'
 import { estimate, isDoubtful } from '../maxes/estimate.ts'
 import { defaultFormula } from '../maxes/registry.ts'
@@ -9,6 +9,7 @@ import {
   addDays,
   compareLoads,
   daysBetween,
+  scale,
   type Day,
   type Fixed,
   type Load,
@@ -176,9 +177,23 @@ export const freshWeeks = 16
 
 /** The max that percents read on a day: the newest accepted one, or the best of the last weeks; said to be old where it is. */
 export function maxFor(known: Evidence, lift: Lift, policy: MaxPolicy, day: Day): MaxInForce | null {
-  const max = chosenMax(known, lift, policy, day)
+  const max = chosenMax(known, lift, policy, day) ?? byRatio(known, lift, policy, day)
   if (!max || max.date > lastStaleDay(policy, day)) return max
   return { ...max, staleWeeks: Math.floor(daysBetween(max.date, day) / 7) }
+}
+
+/** A max by the template's ratio to another lift, for a lift that has none of its own. */
+function byRatio(known: Evidence, lift: Lift, policy: MaxPolicy, day: Day): MaxInForce | null {
+  const ratio = policy.ratios?.find((one) => liftKey(one.lift) === liftKey(lift))
+  const base = ratio && chosenMax(known, ratio.of, policy, day)
+  if (!base) return null
+  const { percent, of } = ratio
+  return {
+    load: scale(base.load, percent),
+    date: base.date,
+    how: base.how,
+    ratio: { of: liftName(of).toLowerCase(), base: base.load, percent },
+  }
 }
 
 /** The last day that lies further back than the weeks that are trusted. */

@@ -12,9 +12,10 @@ import {
 } from './checkpoint.ts'
 import { learnFact, learnSession, type Evidence } from './evidence.ts'
 import { findingsOf, strayLog } from './findings.ts'
-import { copyFold, type Fold } from './enrolled.ts'
+import { copyFold, segmentOn, templateOf, type Fold } from './enrolled.ts'
 import { replay } from './fold.ts'
 import { isBetweenWeeks, keepDates } from './weeks.ts'
+import { proposalsOf, type Proposal } from './proposals.ts'
 import { timeline, type Happening } from './timeline.ts'
 import type { Finding, Plan } from './types.ts'
 import { writeOut } from './writeOut.ts'
@@ -25,6 +26,8 @@ export type When = { today: Day; through: 'near' | 'end' }
 export type Planned = {
   plans: Record<Id, Plan>
   evidence: Evidence
+  /** Maxes to accept, or leave. */
+  proposals: Proposal[]
   findings: Finding[]
   /** Where the next call may take up the thread, if it is to; null where everything is too recent. */
   checkpoint: Checkpoint | null
@@ -68,8 +71,13 @@ export function planMember(
     findings.push(...findingsOf(fold, evidence, today))
   }
   const next = through === 'near' ? checkpointAt(boundaries, folds, history.happenings) : null
-  return { plans, evidence, findings, checkpoint: next ?? kept ?? null, isResumed }
+  const ratios = folds.flatMap((fold) => templateNow(fold, today).maxes.ratios ?? [])
+  const proposals = proposalsOf(evidence, ratios)
+  return { plans, evidence, proposals, findings, checkpoint: next ?? kept ?? null, isResumed }
 }
+
+const templateNow = (fold: Fold, today: Day): Template =>
+  templateOf(fold, segmentOn(fold.enrolment, today).version)
 
 type Told = { evidence: Evidence; folds: Fold[]; boundaries: Boundary[]; findings: Finding[] }
 

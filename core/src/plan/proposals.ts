@@ -1,4 +1,6 @@
-import { compareLoads, type Day, type Load } from '../units/index.ts'
+import { liftKey } from '../library/index.ts'
+import type { Ratio } from '../template/types.ts'
+import { compareLoads, scale, type Day, type Load } from '../units/index.ts'
 import type { Evidence } from './evidence.ts'
 
 /** A max that training or a test suggests and that drives nothing until somebody accepts it. */
@@ -12,15 +14,34 @@ export type Proposal = {
   how: 'estimate' | 'lower test'
 }
 
-/** Estimates above the max in force, and tests below it, newer than that max. */
-export function proposalsOf({ maxes, estimates, lower }: Evidence): Proposal[] {
+/** How far an estimate must lie from a max by ratio, in percent of it, before it is proposed in its place. */
+const apart = 2.5
+
+/**
+ * Estimates above the max in force, and tests below it, newer than that max. For a lift that is tied to another by a ratio
+ * and has no max of its own, an estimate on either side of the ratio's: so logs correct the ratio, once they are accepted.
+ */
+export function proposalsOf(evidence: Evidence, ratios: Ratio[] = []): Proposal[] {
+  const { maxes, estimates, lower } = evidence
   const found: Proposal[] = []
   for (const [lift, { load, date, from }] of Object.entries(estimates)) {
     const inForce = maxes[lift]?.at(-1)
-    if (inForce && inForce.date <= date && compareLoads(load, inForce.load) > 0)
-      found.push({ lift, load, date, from, how: 'estimate' })
+    const isNew = inForce
+      ? inForce.date <= date && compareLoads(load, inForce.load) > 0
+      : isOff(evidence, ratios, lift, load)
+    if (isNew) found.push({ lift, load, date, from, how: 'estimate' })
   }
   for (const [lift, { load, date }] of Object.entries(lower))
     found.push({ lift, load, date, how: 'lower test' })
   return found
+}
+
+function isOff({ maxes }: Evidence, ratios: Ratio[], key: string, load: Load): boolean {
+  const ratio = ratios.find(({ lift }) => liftKey(lift) === key)
+  const base = ratio && maxes[liftKey(ratio.of)]?.at(-1)
+  if (!base) return false
+  const derived = scale(base.load, ratio.percent)
+  return (
+    compareLoads(load, scale(derived, 100 + apart)) > 0 || compareLoads(load, scale(derived, 100 - apart)) < 0
+  )
 }

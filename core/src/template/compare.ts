@@ -35,6 +35,10 @@ function compareHead(before: Template, after: Template): Difference[] {
       maxes.use === 'newest' ? 'the newest' : `the best of ${maxes.weeks} weeks`,
     'Maxes trusted for': ({ maxes }) =>
       maxes.fresh === undefined ? 'the usual weeks' : `${maxes.fresh} weeks`,
+    'Lifts tied by a ratio': ({ maxes }) =>
+      (maxes.ratios ?? [])
+        .map(({ lift, of, percent }) => `${liftName(lift)} ${percent}% of ${liftName(of)}`)
+        .join(', ') || 'none',
     'Percents for reps': ({ maxes }) => repTableTitle(maxes.table ?? 'handbook'),
     'Missed weeks': ({ missed }) => missed,
     'After an absence': ({ away }) => (away ? `of ${away.weeks} weeks, load ${away.back}%` : 'as written'),

@@ -7,6 +7,7 @@ import {
   laterField,
   listField,
   numberField,
+  percentField,
   stepField,
   strictObject,
   textField,
@@ -34,6 +35,11 @@ export const limits = {
   entries: 400,
 }
 
+const liftField = () =>
+  strictObject({ exercise: exerciseField().required(), variant: textField('a variant', 60) })
+    .default(undefined)
+    .meta({ expected: 'a lift like {"exercise": "backSquat", "variant": "paused"}' })
+
 export const headShape = strictObject({
   format: mixed<1>((value): value is 1 => value === 1)
     .required()
@@ -45,6 +51,13 @@ export const headShape = strictObject({
     use: choiceField(['newest', 'best']).required(),
     weeks: wholeField('weeks that the best is looked for in', 1, 104),
     table: choiceField(repTables),
+    ratios: listField('lifts tied to another’s max', 60, 0).of(
+      strictObject({
+        lift: liftField().required(),
+        of: liftField().required(),
+        percent: percentField().required(),
+      }),
+    ),
     fresh: wholeField('weeks after which a max is too old to trust', 1, 104),
   })
     .default(undefined)
@@ -110,9 +123,7 @@ export const whereShape = strictObject({
   weeks: listField('weeks of the phase', limits.weeks).of(wholeField('a week of the phase', 1, limits.weeks)),
   sessions: listField('session ids', 50).of(idField()),
   slots: listField('slot ids', 200).of(idField()),
-  lifts: listField('lifts', 50).of(
-    strictObject({ exercise: exerciseField().required(), variant: textField('a variant', 60) }),
-  ),
+  lifts: listField('lifts', 50).of(liftField()),
 })
 
 export const sessionShape = strictObject({

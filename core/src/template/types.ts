@@ -38,7 +38,12 @@ export type MaxPolicy = ({ use: 'newest' } | { use: 'best'; weeks: number }) & {
   fresh?: number
   /** Percents for reps, where a load is by effort; the handbook's where nothing is stated. */
   table?: RepTable
+  /** Lifts tied to another's max until they have one of their own. */
+  ratios?: Ratio[]
 }
+
+/** A variant, or any lift, at a percent of another lift's max. */
+export type Ratio = { lift: Lift; of: Lift; percent: number }
 
 /**
  * On a calendar: `hold` and `drop` give up the places left, `shift` keeps them in the next week, `repeat` does the whole week

@@ -13,15 +13,7 @@ import { exerciseIds, type ExerciseId, type Lift } from '@young-oak/core/library
 import type { MaxInForce } from '@young-oak/core/loads'
 import type { FormulaKind } from '@young-oak/core/maxes'
 import { sessionLogId, setLogId, type Fact, type SessionLog } from '@young-oak/core/member'
-import {
-  maxFor,
-  planMember,
-  proposalsOf,
-  snapshot,
-  type Evidence,
-  type Plan,
-  type Planned,
-} from '@young-oak/core/plan'
+import { maxFor, planMember, snapshot, type Evidence, type Plan, type Planned } from '@young-oak/core/plan'
 import { addDays, type Day } from '@young-oak/core/units'
 import { ValidationError } from 'yup'
 import type { Scope } from '../../database/scope.ts'
@@ -84,7 +76,10 @@ async function planNear(
 
 export async function maxes(scope: Scope, memberId: string, day: Day): Promise<MaxesView> {
   const { member, enrolments, versions } = (await readMemberFile(scope, memberId)).file
-  const { plans, evidence } = planMember(member, enrolments, versions, { today: day, through: 'end' })
+  const { plans, evidence, proposals } = planMember(member, enrolments, versions, {
+    today: day,
+    through: 'end',
+  })
   const needed = Object.values(plans)
     .flatMap(({ weeks }) =>
       weeks.flatMap(({ places }) => places.filter(({ status }) => status === 'next' || status === 'ahead')),
@@ -96,9 +91,7 @@ export async function maxes(scope: Scope, memberId: string, day: Day): Promise<M
   return {
     unit: evidence.unit,
     maxes: listMaxes(evidence, day),
-    proposals: proposalsOf(evidence)
-      .map(({ lift, ...proposal }) => ({ ...liftOf(lift), ...proposal }))
-      .sort(byExercise),
+    proposals: proposals.map(({ lift, ...proposal }) => ({ ...liftOf(lift), ...proposal })).sort(byExercise),
     needed: [...unique.values()],
   }
 }
