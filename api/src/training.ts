@@ -1,7 +1,7 @@
 import { array, boolean, mixed, number, object, string, type InferType } from 'yup'
 import type { Enrolment } from '@young-oak/core/member'
 import { exerciseIds, type ExerciseId, type Lift } from '@young-oak/core/library'
-import { formulaKinds, mostRepsWarned, type FormulaKind } from '@young-oak/core/maxes'
+import { formulaKinds, mostInReserve, mostRepsWarned, type FormulaKind } from '@young-oak/core/maxes'
 import type { Evidence, Finding, Plan, Proposal } from '@young-oak/core/plan'
 import type { SessionLog } from '@young-oak/core/member'
 import { isDay, type Load, type Unit } from '@young-oak/core/units'
@@ -45,6 +45,12 @@ export const maxSchema = object({
     .required('Enter the reps.')
     .min(1, 'At least one rep.')
     .max(mostRepsWarned, `An estimate takes at most ${mostRepsWarned} reps: use a heavier set.`),
+  rir: number()
+    .typeError('Enter the reps left as a number.')
+    .integer('Reps are whole.')
+    .min(0, 'Reps left cannot be less than 0.')
+    .max(mostInReserve, `More than ${mostInReserve} left is not trusted: use a harder set.`)
+    .optional(),
   formula: mixed<FormulaKind>((value): value is FormulaKind =>
     formulaKinds.includes(value as FormulaKind),
   ).required(),
@@ -52,7 +58,16 @@ export const maxSchema = object({
   today: day().required(),
   /** Taken although it is lower than the max in force. */
   accepted: boolean().oneOf([true]).optional(),
-}).noUnknown()
+})
+  .noUnknown()
+  .test('counted', '', ({ reps, rir = 0 }, { createError }) =>
+    rir === 0 || reps + rir <= mostRepsWarned
+      ? true
+      : createError({
+          path: 'rir',
+          message: `Reps and those left are more than ${mostRepsWarned} together: use a heavier set.`,
+        }),
+  )
 export type GivenMax = InferType<typeof maxSchema>
 
 export const setSchema = object({
@@ -130,5 +145,5 @@ export type MaxesView = {
 export type KnownMax = {
   load: Load
   date: string
-  from?: { load: Load; reps: number; formula: FormulaKind }
+  from?: { load: Load; reps: number; rir?: number; formula: FormulaKind }
 }

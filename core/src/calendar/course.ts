@@ -85,8 +85,7 @@ export function openWeek(course: Course, opening: Opening): (Course & { running:
   if (!up) return null
   const { phase, phaseWeek, turn, toTest } = up
   const { rotation, perWeek } = opening.weekOf(phase, phaseWeek, toTest)
-  const known = rotation.filter((session) => template.sessions[session])
-  const sessions = Array.from({ length: perWeek }, (_, i) => known[(turn + i) % known.length] as Id)
+  const sessions = Array.from({ length: perWeek }, (_, i) => sessionAt(template, rotation, turn + i))
   const running: RunningWeek = {
     version,
     track,
@@ -95,7 +94,7 @@ export function openWeek(course: Course, opening: Opening): (Course & { running:
     phaseWeek,
     turn,
     first: course.positions + 1,
-    sessions: known.length ? sessions : [],
+    sessions: sessions.filter((session) => session !== undefined),
     taken: {},
     from: isCalendar ? course.nextFrom : null,
     toTest,
@@ -109,6 +108,12 @@ export function openWeek(course: Course, opening: Opening): (Course & { running:
     lights: light ? [...course.lights, light.id] : course.lights,
     running,
   }
+}
+
+/** The session whose turn it is in a rotation, where what the version no longer has is passed over. */
+export function sessionAt({ sessions }: Template, rotation: Id[], turn: number): Id | undefined {
+  const known = rotation.filter((session) => sessions[session])
+  return known[turn % known.length]
 }
 
 /** Which week of which phase comes next: the same phase until it is over, then the first that was never begun. */

@@ -9,7 +9,7 @@ export function maxRung({ load, date, from, staleWeeks, ratio }: MaxInForce): Ru
   if (from)
     Object.assign(data, {
       set: from.load,
-      reps: from.reps,
+      reps: from.rir ? `${from.reps} with ${from.rir} left` : from.reps,
       formula: formulaOf[from.formula as FormulaKind].title,
     })
   const id = from ? 'max.estimated' : 'max.tested'

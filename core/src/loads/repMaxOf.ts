@@ -9,7 +9,7 @@ import type { MaxInForce } from './source.ts'
  */
 export function repMax({ load, from }: MaxInForce, reps: number): { load: Load; rungs: Rung[] } {
   if (reps === 1) return { load, rungs: [] }
-  if (from?.reps === reps)
+  if (from?.reps === reps && !from.rir)
     return { load: from.load, rungs: [{ id: 'repMax.set', data: { reps, load: from.load } }] }
   const { factor, title } = formulaOf[defaultFormula]
   const worked = { value: snap(load.value / factor(reps)), unit: load.unit }

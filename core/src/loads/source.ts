@@ -32,7 +32,7 @@ export type MaxInForce = {
   date: string
   how: 'tested' | 'accepted estimate'
   /** The set it was estimated from. */
-  from?: { load: Load; reps: number; formula: string }
+  from?: { load: Load; reps: number; rir?: number; formula: string }
   /** How many weeks old it is, where that is older than the template trusts. */
   staleWeeks?: number
   /** The lift and percent that it is derived by, where the lift has no max of its own. */

@@ -4,7 +4,7 @@ export const mayhew = defineFormula({
   kind: 'mayhew',
   title: 'Mayhew',
   source:
-    'Mayhew JL, Ball TE, Arnold MD, Bowen JC. Relative muscular endurance performance as a predictor of bench press strength in college men and women. J Appl Sport Sci Res 6(4), 1992, 200-206. (Cited from memory.)',
+    'Mayhew JL et al. Relative muscular endurance performance as a predictor of bench press strength in college men and women. J Appl Sport Sci Res 6(4), 1992, 200-206. (Cited from memory.)',
   domain: 'Made on bench presses; the highest of these at few reps.',
   factor: (reps) => 100 / (52.2 + 41.9 * Math.exp(-0.055 * reps)),
   examples: [

@@ -106,9 +106,9 @@ function readFact(checker: Checker, value: unknown, path: string, index: number)
   return [own]
 }
 
-/** A single is a test; a set of several reps is an estimate that was accepted. */
+/** A single with nothing left is a test; any other set is an estimate that was accepted. */
 function withSource(fact: Fact & { kind: 'max' }) {
-  if (fact.reps === 1) return { ...fact, how: fact.how ?? ('tested' as const) }
+  if (fact.reps + (fact.rir ?? 0) === 1) return { ...fact, how: fact.how ?? ('tested' as const) }
   return { ...fact, how: 'accepted estimate' as const, formula: fact.formula ?? defaultFormula }
 }
 

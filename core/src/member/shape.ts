@@ -1,4 +1,5 @@
 import { boolean } from 'yup'
+import { mostInReserve, mostRepsWarned } from '../maxes/estimate.ts'
 import { formulaKinds } from '../maxes/registry.ts'
 import {
   choiceField,
@@ -60,7 +61,8 @@ export const factShapes = {
     ...fact,
     ...lift,
     load: loadField().required(),
-    reps: wholeField('reps', 1, 20).required(),
+    reps: wholeField('reps', 1, mostRepsWarned).required(),
+    rir: wholeField('reps left in reserve', 0, mostInReserve),
     how: choiceField(['tested', 'accepted estimate']),
     accepted: boolean().strict().oneOf([true]).meta({ expected: 'true, for a lower max that is to count' }),
     formula: choiceField(formulaKinds),

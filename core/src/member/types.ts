@@ -42,6 +42,8 @@ export type MaxFact = {
   kind: 'max'
   load: Load
   reps: number
+  /** Reps left in reserve: they count as reps. */
+  rir?: number
   how: 'tested' | 'accepted estimate'
   /** Somebody took it although it is lower than the max in force; without it a lower test is a proposal. */
   accepted?: true

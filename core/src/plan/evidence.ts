@@ -45,7 +45,7 @@ export type Equipment = { racks: Rack[]; fixed?: Fixed[] }
 export type LastTime = { date: Day; sets: { load?: Load; reps: number; rir?: number }[] }
 
 /** The best estimate of a lift's latest session: a proposal, until somebody accepts it. */
-export type EstimateSeen = { load: Load; date: Day; from: { load: Load; reps: number } }
+export type EstimateSeen = { load: Load; date: Day; from: { load: Load; reps: number; rir?: number } }
 
 export const noEvidence: Evidence = {
   unit: 'kg',
@@ -94,8 +94,16 @@ function learnMax(known: Evidence, fact: MaxFact & { date: Day }): Evidence {
   const { date, how } = fact
   const load = maxOf(fact)
   if (!load) return known
+  const { rir = 0 } = fact
   const from =
-    fact.reps > 1 ? { load: fact.load, reps: fact.reps, formula: fact.formula ?? defaultFormula } : undefined
+    fact.reps + rir > 1
+      ? {
+          load: fact.load,
+          reps: fact.reps,
+          ...(rir && { rir }),
+          formula: fact.formula ?? defaultFormula,
+        }
+      : undefined
   const max: MaxInForce = { load, date, how, ...(from && { from }) }
   const had = known.maxes[key] ?? []
   const newest = had[had.length - 1]
@@ -107,8 +115,13 @@ function learnMax(known: Evidence, fact: MaxFact & { date: Day }): Evidence {
 }
 
 /** The one-rep max that a fact states, or null where its set gives none. */
-export function maxOf({ load, reps, formula }: Pick<MaxFact, 'load' | 'reps' | 'formula'>): Load | null {
-  return estimate(load, reps, formula ?? defaultFormula)
+export function maxOf({
+  load,
+  reps,
+  rir,
+  formula,
+}: Pick<MaxFact, 'load' | 'reps' | 'rir' | 'formula'>): Load | null {
+  return estimate(load, reps, formula ?? defaultFormula, rir)
 }
 
 export function learnSession(known: Evidence, log: SessionLog): Evidence {
@@ -167,7 +180,7 @@ function bestEstimate(sets: SetLog[], log: SessionLog): EstimateSeen | null {
     if (!load || !reps || log.shown?.slots[slot]?.light || !isMeasure(set)) continue
     const seen = estimate(load, reps, defaultFormula, rir)
     if (seen && (!best || compareLoads(seen, best.load) > 0))
-      best = { load: seen, date: log.date, from: { load, reps } }
+      best = { load: seen, date: log.date, from: { load, reps, ...(rir && { rir }) } }
   }
   return best
 }

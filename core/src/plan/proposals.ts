@@ -10,7 +10,7 @@ export type Proposal = {
   load: Load
   date: Day
   /** The set that an estimate comes from; a lower test has none. */
-  from?: { load: Load; reps: number }
+  from?: { load: Load; reps: number; rir?: number }
   how: 'estimate' | 'lower test'
 }
 

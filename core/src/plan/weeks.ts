@@ -7,6 +7,7 @@ import {
   inWeekOf,
   openWeek,
   placesLeft,
+  sessionAt,
   type Course,
   type RunningWeek,
   type Taken,
@@ -128,7 +129,7 @@ function takeOver({ enrolment, versions, state }: Fold, running: RunningWeek, da
   if (!template || !phase) return
   const { rotation } = weekOf(template, track, phase, running.phaseWeek, running.toTest)
   const sessions = running.sessions.map((session, i) =>
-    running.taken[i + 1] ? session : (rotation[(running.turn + i) % rotation.length] as Id),
+    running.taken[i + 1] ? session : (sessionAt(template, rotation, running.turn + i) ?? session),
   )
   state.course = { ...state.course, running: { ...running, version, track, sessions } }
 }

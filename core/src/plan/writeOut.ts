@@ -1,16 +1,15 @@
+import { actsOn } from '../adjustments/where.ts'
 import { closeWeek, giveUp, placesLeft, type RunningWeek } from '../calendar/course.ts'
 import { liftKey } from '../library/index.ts'
 import { lettersOf } from '../template/letters.ts'
-import type { Day } from '../units/index.ts'
-import { addDays } from '../units/index.ts'
-import { isLight, changesOf } from './changes.ts'
-import type { Evidence } from './evidence.ts'
+import { addDays, type Day } from '../units/index.ts'
+import { changesOf, isLight } from './changes.ts'
 import { forkFold, segmentOn, templateOf, type Fold, type Outcome, type Trained } from './enrolled.ts'
+import type { Evidence } from './evidence.ts'
 import { assume, situationAt } from './fold.ts'
-import { endWeek, open, placeAt, standOn } from './weeks.ts'
 import { prescribe, type Prescribed } from './prescribe.ts'
 import type { Plan, PlannedSession, PlannedSlot, PlannedWeek } from './types.ts'
-import { actsOn } from '../adjustments/where.ts'
+import { endWeek, open, placeAt, standOn } from './weeks.ts'
 
 /** No plan is longer. */
 const mostWeeks = 200

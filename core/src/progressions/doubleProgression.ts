@@ -1,6 +1,5 @@
-import { choiceField, percentOffField, stepField, strictObject, wholeField } from '../reading/index.ts'
+import { choiceField, strictObject } from '../reading/index.ts'
 import { highest, lowest, type Span } from '../template/types.ts'
-import { formatNumber } from '../units/index.ts'
 import {
   firstLoad,
   firstLoadFields,
@@ -10,7 +9,7 @@ import {
   type FirstLoad,
 } from './firstLoad.ts'
 import { defineRule } from './rule.ts'
-import { stepOrReset, type Steady, type Steps } from './steady.ts'
+import { addedField, resetFields, sayReset, stepOrReset, type Steady, type Steps } from './steady.ts'
 
 /** When the load goes up: all sets at the top of the range, or one of them with none below its bottom. */
 type Params = FirstLoad & Steps & { advanceWhen: 'allAtTop' | 'oneAtTop' }
@@ -34,14 +33,12 @@ export const doubleProgression = defineRule<Params, State>({
   params: strictObject({
     ...firstLoadFields,
     advanceWhen: choiceField(['allAtTop', 'oneAtTop']).required(),
-    step: stepField(50).required(),
-    misses: wholeField('misses in a row', 1, 10).required(),
-    resetBy: percentOffField().required(),
+    step: addedField(),
+    ...resetFields,
   }).test('fits', firstLoadFits.message, firstLoadFits.test),
   sentence: (p) =>
     `${sayFirstLoad(p)}; add reps inside the range; when ${p.advanceWhen === 'allAtTop' ? 'every set is at its top' : 'one set is at its top and none below its bottom'}, ` +
-    `add ${sayStep(p.step)} and return to the bottom; after ` +
-    `${p.misses === 1 ? 'a miss' : `${p.misses} misses in a row`} take ${formatNumber(p.resetBy)}% off.`,
+    `add ${sayStep(p.step)} and return to the bottom; ${sayReset(p)}.`,
   start(known, p) {
     const first = firstLoad(known, p)
     return 'need' in first ? first : { ...first, misses: 0 }

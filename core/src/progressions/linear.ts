@@ -1,5 +1,4 @@
-import { percentOffField, stepField, strictObject, wholeField } from '../reading/index.ts'
-import { formatNumber } from '../units/index.ts'
+import { strictObject } from '../reading/index.ts'
 import {
   firstLoad,
   firstLoadFields,
@@ -9,7 +8,7 @@ import {
   type FirstLoad,
 } from './firstLoad.ts'
 import { defineRule } from './rule.ts'
-import { stepOrReset, type Steady, type Steps } from './steady.ts'
+import { addedField, resetFields, sayReset, stepOrReset, type Steady, type Steps } from './steady.ts'
 
 /** The same sets and reps, heavier by a step after each hit; after so many misses in a row, lowered by a percent. */
 export const linear = defineRule<FirstLoad & Steps, Steady>({
@@ -21,13 +20,10 @@ export const linear = defineRule<FirstLoad & Steps, Steady>({
   writes: ['load'],
   params: strictObject({
     ...firstLoadFields,
-    step: stepField(50).required(),
-    misses: wholeField('misses in a row', 1, 10).required(),
-    resetBy: percentOffField().required(),
+    step: addedField(),
+    ...resetFields,
   }).test('fits', firstLoadFits.message, firstLoadFits.test),
-  sentence: (p) =>
-    `${sayFirstLoad(p)}; add ${sayStep(p.step)} after each hit; after ` +
-    `${p.misses === 1 ? 'a miss' : `${p.misses} misses in a row`} take ${formatNumber(p.resetBy)}% off.`,
+  sentence: (p) => `${sayFirstLoad(p)}; add ${sayStep(p.step)} after each hit; ${sayReset(p)}.`,
   start(known, p) {
     const first = firstLoad(known, p)
     return 'need' in first ? first : { ...first, misses: 0 }

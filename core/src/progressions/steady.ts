@@ -1,5 +1,6 @@
 import type { Rung } from '../explain/rung.ts'
-import { addStep, inUnit, scale, type Load, type Step } from '../units/index.ts'
+import { percentOffField, stepField, wholeField } from '../reading/index.ts'
+import { addStep, formatNumber, inUnit, scale, type Load, type Step } from '../units/index.ts'
 import type { Exposure, Hand } from './rule.ts'
 
 /** A load that rises by steps and falls back after misses: what several rules keep of a lift. */
@@ -13,6 +14,17 @@ export type Steps = {
   /** How far it is lowered, in percent of the load; 1 to 50. */
   resetBy: number
 }
+
+export const addedField = () => stepField(50).required()
+
+export const resetFields = {
+  misses: wholeField('misses in a row', 1, 10).required(),
+  resetBy: percentOffField().required(),
+}
+
+/** "after 3 misses in a row take 10% off". */
+export const sayReset = ({ misses, resetBy }: Omit<Steps, 'step'>, of = ''): string =>
+  `after ${misses === 1 ? 'a miss' : `${misses} misses in a row`}${of} take ${formatNumber(resetBy)}% off`
 
 /** After a hit a step up, after a miss the same again, after so many misses in a row a cut that lands on the plates at home. */
 export function stepOrReset(

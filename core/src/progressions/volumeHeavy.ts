@@ -1,4 +1,4 @@
-import { percentField, percentOffField, stepField, strictObject, wholeField } from '../reading/index.ts'
+import { percentField, strictObject } from '../reading/index.ts'
 import { formatNumber, scale, type Step } from '../units/index.ts'
 import {
   firstLoad,
@@ -9,16 +9,15 @@ import {
   type FirstLoad,
 } from './firstLoad.ts'
 import { defineRule } from './rule.ts'
-import { stepOrReset, type Steady } from './steady.ts'
+import { addedField, resetFields, sayReset, stepOrReset, type Steady, type Steps } from './steady.ts'
 
-type Params = FirstLoad & {
-  /** The first heavy day, in percent of the first volume day. */
-  heavyPercent: number
-  volumeStep: Step
-  heavyStep: Step
-  misses: number
-  resetBy: number
-}
+type Params = FirstLoad &
+  Omit<Steps, 'step'> & {
+    /** The first heavy day, in percent of the first volume day. */
+    heavyPercent: number
+    volumeStep: Step
+    heavyStep: Step
+  }
 
 type State = { volume: Steady; heavy: Steady }
 
@@ -37,15 +36,14 @@ export const volumeHeavy = defineRule<Params, State>({
   params: strictObject({
     ...firstLoadFields,
     heavyPercent: percentField().required(),
-    volumeStep: stepField(50).required(),
-    heavyStep: stepField(50).required(),
-    misses: wholeField('misses in a row', 1, 10).required(),
-    resetBy: percentOffField().required(),
+    volumeStep: addedField(),
+    heavyStep: addedField(),
+    ...resetFields,
   }).test('fits', firstLoadFits.message, firstLoadFits.test),
   sentence: (p) =>
     `Volume day: ${sayFirstLoad(p).replace('Start', 'start')}, add ${sayStep(p.volumeStep)} after each hit. Heavy day: start at ` +
-    `${formatNumber(p.heavyPercent)}% of that, add ${sayStep(p.heavyStep)} after each hit. After ` +
-    `${p.misses === 1 ? 'a miss' : `${p.misses} misses in a row`} of either take ${formatNumber(p.resetBy)}% off it.`,
+    `${formatNumber(p.heavyPercent)}% of that, add ${sayStep(p.heavyStep)} after each hit; ` +
+    `${sayReset(p, ' of either')} it.`,
   start(known, p) {
     const volume = firstLoad(known, p)
     if ('need' in volume) return volume

@@ -1,7 +1,7 @@
 import { object } from 'yup'
 import { ruleOf } from '../progressions/registry.ts'
 import { at, Checker, exerciseField, idField, textField, type Issue } from '../reading/index.ts'
-import type { Command } from './edit.ts'
+import { same, type Command } from './edit.ts'
 import { findSlotEnds } from './looseEnds.ts'
 import { readLoad, readSlot } from './read.ts'
 import { headShape, setGroupShape } from './shape.ts'
@@ -34,7 +34,15 @@ function check(checker: Checker, draft: Template, command: Command): void {
       const path = at('slots', command.slot)
       checker.check(object({ id: idField('a slot’s id').required() }), { id: command.slot }, path)
       const slot = readSlot(checker, command.value, path, draft.phases)
-      return slot && findSlotEnds(checker, draft, slot, path)
+      if (!slot) return
+      // A draft holds what was sent, so nothing may be left to a default.
+      if (!same(slot, command.value))
+        checker.add(
+          path,
+          'a slot written out in full, with "follows", "by" and a row for each week',
+          command.value,
+        )
+      return findSlotEnds(checker, draft, slot, path)
     }
     case 'removeSlot':
       return

@@ -129,7 +129,8 @@ const withSlot = (draft: Template, id: Id, slot: Slot): Template => ({
   ...draft,
   slots: { ...draft.slots, [id]: slot },
 })
-const same = (a: unknown, b: unknown): boolean => canonical(a) === canonical(b)
+/** Equal as JSON, in whatever order the keys stand. */
+export const same = (a: unknown, b: unknown): boolean => canonical(a) === canonical(b)
 const gone = (what: string): Conflict => ({ conflict: `${what} is no longer there.` })
 const changed = (what: string, now: unknown): Conflict => ({
   conflict: `${what} has been changed since: it is ${JSON.stringify(now)} now.`,

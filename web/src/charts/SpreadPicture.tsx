@@ -1,5 +1,12 @@
 import { scaleLinear } from 'd3'
-import { formulaOf, mostRepsWarned, spread, type FormulaKind } from '@young-oak/core/maxes'
+import {
+  formulaOf,
+  isDoubtful,
+  mostReps,
+  mostRepsWarned,
+  spread,
+  type FormulaKind,
+} from '@young-oak/core/maxes'
 import { formatLoad, formatNumber, type Load } from '@young-oak/core/units'
 
 type Props = {
@@ -12,6 +19,7 @@ type Props = {
 
 /** What each formula makes of a set, on one scale, lowest first: how far they part is seen, and one of them is chosen. */
 export function SpreadPicture({ load, reps, inReserve = 0, chosen, onChoose }: Props) {
+  if (reps + inReserve === 1) return <p>A single is the max itself: {formatLoad(load)}.</p>
   const made = spread(load, reps, inReserve)
   if (!made) return <p className="text-acorn">No estimate is made from more than {mostRepsWarned} reps.</p>
   const { estimates, percent } = made
@@ -56,6 +64,11 @@ export function SpreadPicture({ load, reps, inReserve = 0, chosen, onChoose }: P
           </label>
         ))}
       </div>
+      {isDoubtful(reps, inReserve) && (
+        <p className="mt-2 rounded bg-acorn-wash px-3 py-2 text-sm text-acorn">
+          Above {mostReps} reps the formulas part too far to rely on: a heavier set tells more.
+        </p>
+      )}
     </fieldset>
   )
 }

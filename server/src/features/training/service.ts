@@ -96,14 +96,17 @@ export async function maxes(scope: Scope, memberId: string, day: Day): Promise<M
   }
 }
 
-/** Writes a max as a fact. A single is a test; a set of several reps is an estimate that the member accepts by sending it. */
+/** Writes a max as a fact. A single with nothing left is a test; a set of several reps is an estimate that the member accepts by sending it. */
 export async function giveMax(scope: Scope, memberId: string, given: GivenMax): Promise<void> {
   const { today: day, formula, ...max } = given
   if (given.date > addDays(day, 1))
     throw new Problem(422, 'In the future', 'A max cannot be dated after today.', [
       { path: 'date', message: 'A max cannot be dated after today.' },
     ])
-  const how = max.reps === 1 ? { how: 'tested' as const } : { how: 'accepted estimate' as const, formula }
+  const how =
+    max.reps + (max.rir ?? 0) === 1
+      ? { how: 'tested' as const }
+      : { how: 'accepted estimate' as const, formula }
   const fact: Fact = {
     id: nextFactId(),
     rev: 1,

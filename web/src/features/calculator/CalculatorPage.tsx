@@ -2,8 +2,6 @@ import { useState } from 'react'
 import {
   defaultFormula,
   estimate,
-  isDoubtful,
-  mostInReserve,
   mostReps,
   percentFor,
   repTables,
@@ -20,17 +18,18 @@ import {
   scale,
   usualRack,
   type Load,
-  type Unit,
 } from '@young-oak/core/units'
 import { SpreadPicture } from '../../charts/SpreadPicture.tsx'
-import { Field, SelectField } from '../../ui/Field.tsx'
+import { SelectField } from '../../ui/Field.tsx'
+import { SetFields, type TypedSet } from '../../ui/SetFields.tsx'
+import { readSet } from './readSet.ts'
 
 /** A set in, a max and the loads for 1 to 12 reps out: for anybody, kept nowhere. */
 export default function CalculatorPage() {
-  const [typed, setTyped] = useState({ load: '', reps: '5', reserve: '0', unit: 'kg' as Unit })
+  const [typed, setTyped] = useState<TypedSet>({ load: '', reps: '5', reserve: '0', unit: 'kg' })
   const [formula, setFormula] = useState<FormulaKind>(defaultFormula)
   const [table, setTable] = useState<RepTable>('handbook')
-  const put = (change: Partial<typeof typed>) => setTyped({ ...typed, ...change })
+  const put = (change: Partial<TypedSet>) => setTyped({ ...typed, ...change })
   const given = readSet(typed)
   const max = given.set && estimate(given.set.load, given.set.reps, formula, given.set.reserve)
   return (
@@ -40,58 +39,18 @@ export default function CalculatorPage() {
         <p className="mt-1 text-bark">
           From one good set to a max, and from that to loads. Nothing is stored.
         </p>
-        <div className="mt-4 grid grid-cols-[1fr_5.5rem] gap-3">
-          <Field
-            label="Load"
-            inputMode="decimal"
-            autoFocus
-            value={typed.load}
-            error={given.errors.load}
-            onChange={(event) => put({ load: event.target.value })}
-          />
-          <SelectField
-            label="Unit"
-            value={typed.unit}
-            onChange={(event) => put({ unit: event.target.value as Unit })}
-          >
-            <option>kg</option>
-            <option>lb</option>
-          </SelectField>
-        </div>
-        <div className="mt-3 grid grid-cols-2 gap-3">
-          <Field
-            label="Reps"
-            inputMode="numeric"
-            value={typed.reps}
-            error={given.errors.reps}
-            onChange={(event) => put({ reps: event.target.value })}
-          />
-          <Field
-            label="Left in reserve"
-            inputMode="numeric"
-            value={typed.reserve}
-            error={given.errors.reserve}
-            onChange={(event) => put({ reserve: event.target.value })}
-          />
+        <div className="mt-4">
+          <SetFields typed={typed} errors={given.errors} onType={put} autoFocus />
         </div>
         {given.set && (
           <div className="mt-4">
-            {given.set.reps + given.set.reserve === 1 ? (
-              <p>A single is the max itself: {formatLoad(given.set.load)}.</p>
-            ) : (
-              <SpreadPicture
-                load={given.set.load}
-                reps={given.set.reps}
-                inReserve={given.set.reserve}
-                chosen={formula}
-                onChoose={setFormula}
-              />
-            )}
-            {isDoubtful(given.set.reps, given.set.reserve) && (
-              <p className="mt-2 rounded bg-acorn-wash px-3 py-2 text-sm text-acorn">
-                Above {mostReps} reps the formulas part too far to rely on: a heavier set tells more.
-              </p>
-            )}
+            <SpreadPicture
+              load={given.set.load}
+              reps={given.set.reps}
+              inReserve={given.set.reserve}
+              chosen={formula}
+              onChoose={setFormula}
+            />
           </div>
         )}
       </section>
@@ -165,23 +124,4 @@ function Loads({ max, table, onTable }: LoadsProps) {
       </p>
     </>
   )
-}
-
-type Errors = { load?: string; reps?: string; reserve?: string }
-
-/** What was typed as a set, or what is wrong with it, beside the field; an empty load is nothing wrong yet. */
-function readSet(typed: { load: string; reps: string; reserve: string; unit: Unit }): {
-  set?: { load: Load; reps: number; reserve: number }
-  errors: Errors
-} {
-  const value = Number(typed.load.replace(',', '.'))
-  const reps = Number(typed.reps)
-  const reserve = Number(typed.reserve || 0)
-  const errors: Errors = {}
-  if (typed.load.trim() && !(value > 0 && value <= 1000)) errors.load = 'A load above 0 and at most 1000.'
-  if (!Number.isInteger(reps) || reps < 1 || reps > 20) errors.reps = 'Whole reps, 1 to 20.'
-  if (!Number.isInteger(reserve) || reserve < 0 || reserve > mostInReserve)
-    errors.reserve = `0 to ${mostInReserve}: more is not trusted.`
-  if (Object.keys(errors).length || !typed.load.trim()) return { errors }
-  return { set: { load: { value, unit: typed.unit }, reps, reserve }, errors }
 }

@@ -2,16 +2,18 @@ import { useState } from 'react'
 import { toast } from 'sonner'
 import { maxSchema, type GivenMax } from '@young-oak/api/training'
 import { exercises, exerciseIds, isExercise, type ExerciseId } from '@young-oak/core/library'
-import { defaultFormula, isDoubtful, mostReps, type FormulaKind } from '@young-oak/core/maxes'
-import { formatLoad, type Load, type Unit } from '@young-oak/core/units'
+import { defaultFormula, mostInReserve, type FormulaKind } from '@young-oak/core/maxes'
+import type { Load, Unit } from '@young-oak/core/units'
 import { ValidationError } from 'yup'
 import { api, fieldErrors, sayError } from '../../app/api.ts'
 import { today } from '../../app/today.ts'
 import { SpreadPicture } from '../../charts/SpreadPicture.tsx'
 import { Button } from '../../ui/Button.tsx'
 import { Field, SelectField } from '../../ui/Field.tsx'
+import { SetFields, type TypedSet } from '../../ui/SetFields.tsx'
+import { typedNumber } from '../../ui/typedNumber.ts'
 
-type Typed = { exercise: string; load: string; unit: Unit; reps: string; formula: FormulaKind; date: string }
+type Typed = TypedSet & { exercise: string; formula: FormulaKind; date: string }
 
 /** A form for one max: a single, or a set with its estimate by every formula. */
 export function GiveMax({ unit, exercise }: { unit: Unit; exercise: string }) {
@@ -20,6 +22,7 @@ export function GiveMax({ unit, exercise }: { unit: Unit; exercise: string }) {
     load: '',
     unit,
     reps: '1',
+    reserve: '0',
     formula: defaultFormula,
     date: today(),
   })
@@ -32,7 +35,7 @@ export function GiveMax({ unit, exercise }: { unit: Unit; exercise: string }) {
     if (!given) return
     const answer = await give(given)
     if (answer.error) return setFaults(fieldErrors(answer.error))
-    put({ load: '', reps: '1' })
+    put({ load: '', reps: '1', reserve: '0' })
     const isLower = answer.data.proposals.some(
       ({ exercise: lift, how, date }) =>
         lift === given.exercise && how === 'lower test' && date === given.date,
@@ -69,30 +72,11 @@ export function GiveMax({ unit, exercise }: { unit: Unit; exercise: string }) {
             </option>
           ))}
       </SelectField>
-      <div className="grid grid-cols-[1fr_5.5rem_6rem] gap-3">
-        <Field
-          label="Load"
-          inputMode="decimal"
-          value={typed.load}
-          error={faults['load.value']}
-          onChange={(event) => put({ load: event.target.value })}
-        />
-        <SelectField
-          label="Unit"
-          value={typed.unit}
-          onChange={(event) => put({ unit: event.target.value as Unit })}
-        >
-          <option>kg</option>
-          <option>lb</option>
-        </SelectField>
-        <Field
-          label="Reps"
-          inputMode="numeric"
-          value={typed.reps}
-          error={faults.reps}
-          onChange={(event) => put({ reps: event.target.value })}
-        />
-      </div>
+      <SetFields
+        typed={typed}
+        errors={{ load: faults['load.value'], reps: faults.reps, reserve: faults.rir }}
+        onType={put}
+      />
       <Estimate typed={typed} onFormula={(formula) => put({ formula })} />
       <Field
         label="When"
@@ -120,33 +104,22 @@ export function GiveMax({ unit, exercise }: { unit: Unit; exercise: string }) {
 
 /** The estimate as it would be stored, by the chosen formula, among the others. */
 function Estimate({ typed, onFormula }: { typed: Typed; onFormula: (formula: FormulaKind) => void }) {
-  const load: Load = { value: Number(typed.load.replace(',', '.')), unit: typed.unit }
-  const reps = Number(typed.reps)
-  if (!(load.value > 0) || !(reps >= 1)) return null
-  if (reps === 1) return <p>A single is the max itself: {formatLoad(load)}.</p>
+  const [value, reps, reserve] = [typed.load, typed.reps, typed.reserve || '0'].map(typedNumber)
+  if (typeof value !== 'number' || typeof reps !== 'number' || typeof reserve !== 'number') return null
+  if (value <= 0 || reps < 1 || reserve < 0 || reserve > mostInReserve) return null
+  const load: Load = { value, unit: typed.unit }
   return (
-    <>
-      <SpreadPicture load={load} reps={reps} chosen={typed.formula} onChoose={onFormula} />
-      {isDoubtful(reps) && (
-        <p className="rounded bg-acorn-wash px-3 py-2 text-sm text-acorn">
-          Above {mostReps} reps the formulas part too far to rely on: a heavier set tells more.
-        </p>
-      )}
-    </>
+    <SpreadPicture load={load} reps={reps} inReserve={reserve} chosen={typed.formula} onChoose={onFormula} />
   )
 }
 
 function readMax(typed: Typed): { given?: GivenMax; errors: Record<string, string> } {
-  const number = (text: string) =>
-    text.trim() === ''
-      ? undefined
-      : Number.isNaN(Number(text.replace(',', '.')))
-        ? text
-        : Number(text.replace(',', '.'))
+  const rir = typedNumber(typed.reserve)
   const given = {
     exercise: isExercise(typed.exercise) ? (typed.exercise as ExerciseId) : undefined,
-    load: { value: number(typed.load), unit: typed.unit },
-    reps: number(typed.reps),
+    load: { value: typedNumber(typed.load), unit: typed.unit },
+    reps: typedNumber(typed.reps),
+    ...(rir ? { rir } : {}),
     formula: typed.formula,
     date: typed.date,
     today: today(),

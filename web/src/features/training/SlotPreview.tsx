@@ -17,6 +17,7 @@ export function SlotPreview({ slot }: { slot: PlannedSlot }) {
             <Why title={group.load ? formatLoad(group.load) : ''} rungs={group.load ? group.why : []}>
               {formatGroup(group)}
             </Why>
+            {group.today && !group.load && <span className="text-bark"> @ from your top set</span>}
             {group.load && readsNote(slot) && <span className="text-bark"> {readsNote(slot)}</span>}
             {group.rir !== undefined && <span className="text-bark">, {group.rir} left in reserve</span>}
           </p>
