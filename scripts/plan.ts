@@ -8,6 +8,7 @@ import { readMember } from '@young-oak/core/member'
 import {
   formatGroup,
   formatGroups,
+  needWords,
   planMember,
   type Plan,
   type PlannedSession,
@@ -73,7 +74,7 @@ function printSession(session: PlannedSession, withWhy: boolean): void {
   print(`  ${session.inWeek}. ${session.name}  (${session.status}${day})`)
   const widest = Math.max(0, ...session.slots.map((slot) => liftName(slot).length))
   for (const slot of session.slots) {
-    const need = slot.needs[0] ? `  ${needs[slot.needs[0].need]}` : ''
+    const need = slot.needs[0] ? `  ${needWords[slot.needs[0].need]}` : ''
     const verdict = slot.verdict ? `  ${slot.verdict}${sayDone(slot)}` : ''
     print(`     ${liftName(slot).padEnd(widest)}  ${formatGroups(slot.groups)}${verdict}${need}`)
     if (withWhy) for (const group of slot.groups) printWhy(group)
@@ -81,8 +82,6 @@ function printSession(session: PlannedSession, withWhy: boolean): void {
   const lines = new Set(session.slots.map(({ slot }) => slot))
   for (const { slot, rung } of session.changes) if (!lines.has(slot)) print(`     ${slot}: ${explain(rung)}`)
 }
-
-const needs = { max: 'needs a max', role: 'needs its first day' }
 
 /** ": 5, 5, 4" for the reps of what was done, with the loads where they were not the ones asked. */
 function sayDone({ done = [], groups }: PlannedSession['slots'][number]): string {
@@ -139,6 +138,8 @@ function localDay(): string {
   return new Date(now.getTime() - now.getTimezoneOffset() * 60_000).toISOString().slice(0, 10)
 }
 
+// A reader that has seen enough (head, less) closes the pipe: that is no fault.
+process.stdout.on('error', () => process.exit(0))
 const print = (line: string): void => void process.stdout.write(`${line}\n`)
 
 main()

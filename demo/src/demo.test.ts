@@ -1,7 +1,7 @@
 import { describe, expect, test } from '@jest/globals'
 import { planMember, type Plan } from '@young-oak/core/plan'
 import { readTemplate, type Template } from '@young-oak/core/template'
-import { addDays, makeable, platesFor, type Rack } from '@young-oak/core/units'
+import { addDays, makeable, partsFor, type Rack } from '@young-oak/core/units'
 import type { Enrolment } from '@young-oak/core/member'
 import { exerciseOf } from '@young-oak/core/library'
 import { dice } from './dice.ts'
@@ -63,7 +63,7 @@ describe.each([
       )) {
         const can = makeable(at === hotel.id ? (hotelRacks[0] as Rack) : rackOf(person))
         if (load && exerciseOf({ exercise }).tool === 'barbell' && exercise !== 'romanianDeadlift')
-          expect(platesFor(load, can)).not.toBeNull()
+          expect(partsFor(load, can)).not.toBeNull()
       }
     }
   })

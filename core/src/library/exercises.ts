@@ -1,3 +1,5 @@
+import type { SpecialBar } from '../units/index.ts'
+
 /** What an exercise is loaded with: it decides what can be made and what its number means. */
 export type Tool = 'barbell' | 'dumbbells' | 'machine' | 'body weight'
 
@@ -13,7 +15,7 @@ export type Pattern =
   | 'arms'
 
 /** What the number beside an exercise means. */
-export type Reads = 'total' | 'per hand' | 'added' | 'on the stack'
+export type Reads = 'total' | 'per hand' | 'per side' | 'added' | 'on the stack'
 
 export const muscles = [
   'quads',
@@ -35,6 +37,8 @@ export type Exercise = {
   tool: Tool
   reads: Reads
   works: readonly Muscle[]
+  /** The bar that it needs, where it is not the usual one. */
+  bar?: SpecialBar
 }
 
 const loadedWith =
@@ -49,14 +53,18 @@ const loadedWith =
 const barbell = loadedWith('barbell', 'total')
 const dumbbells = loadedWith('dumbbells', 'per hand')
 const machine = loadedWith('machine', 'on the stack')
+const oneSide = loadedWith('machine', 'per side')
 const bodyWeight = loadedWith('body weight', 'added')
+const withBar = (bar: SpecialBar, exercise: Exercise): Exercise => ({ ...exercise, bar })
 
 /** The exercises that templates may use, by the id they are stored under. Ids are never renamed. */
 export const exercises = {
   backSquat: barbell('Back squat', 'squat', ['quads', 'glutes']),
   frontSquat: barbell('Front squat', 'squat', ['quads', 'glutes']),
+  safetyBarSquat: withBar('safety bar', barbell('Safety-bar squat', 'squat', ['quads', 'glutes'])),
   boxSquat: barbell('Box squat', 'squat', ['quads', 'glutes', 'hamstrings']),
   deadlift: barbell('Deadlift', 'hinge', ['hamstrings', 'glutes', 'back']),
+  trapBarDeadlift: withBar('trap bar', barbell('Trap-bar deadlift', 'hinge', ['quads', 'glutes', 'back'])),
   romanianDeadlift: barbell('Romanian deadlift', 'hinge', ['hamstrings', 'glutes']),
   powerClean: barbell('Power clean', 'hinge', ['hamstrings', 'glutes', 'back']),
   goodMorning: barbell('Good morning', 'hinge', ['hamstrings', 'glutes']),
@@ -76,6 +84,7 @@ export const exercises = {
   seatedCableRow: machine('Seated cable row', 'horizontal pull', ['back', 'biceps']),
   pullUp: bodyWeight('Pull-up', 'vertical pull', ['back', 'biceps']),
   chinUp: bodyWeight('Chin-up', 'vertical pull', ['back', 'biceps']),
+  singleArmPulldown: oneSide('Single-arm pulldown', 'vertical pull', ['back', 'biceps']),
   pulldown: machine('Pulldown', 'vertical pull', ['back', 'biceps']),
   splitSquat: dumbbells('Split squat', 'single leg', ['quads', 'glutes']),
   lunge: dumbbells('Lunge', 'single leg', ['quads', 'glutes']),
@@ -86,9 +95,10 @@ export const exercises = {
   plank: bodyWeight('Plank', 'trunk', ['trunk']),
   hangingKneeRaise: bodyWeight('Hanging knee raise', 'trunk', ['trunk']),
   barbellCurl: barbell('Barbell curl', 'arms', ['biceps']),
+  curlBarCurl: withBar('curl bar', barbell('Curl-bar curl', 'arms', ['biceps'])),
   dumbbellCurl: dumbbells('Dumbbell curl', 'arms', ['biceps']),
   tricepsPushdown: machine('Triceps pushdown', 'arms', ['triceps']),
-} as const satisfies Record<string, Exercise>
+} satisfies Record<string, Exercise>
 
 export type ExerciseId = keyof typeof exercises
 

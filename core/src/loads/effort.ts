@@ -1,29 +1,48 @@
 import { mostTableReps, percentFor, repTableTitle } from '../maxes/table.ts'
-import { strictObject } from '../reading/index.ts'
+import { numberField, strictObject, wholeField } from '../reading/index.ts'
+import { formatNumber, snap } from '../units/index.ts'
 import { maxRung } from './maxRung.ts'
 import { defineSource } from './source.ts'
 
 /**
  * By effort alone: what the 1RM allows for the reps that are asked and those left in reserve, by the template's table of
- * percents for reps. 5 reps with 2 left are read as 7.
+ * percents for reps. 5 reps with 2 left are read as 7. The rungs of a rising pyramid are groups of this kind, each priced by
+ * its own reps and reserve; with `less`, those that follow a rest of less than `under` seconds are lowered by so many percent.
  */
-export const effort = defineSource<object>({
+export const effort = defineSource<{ less?: number; under?: number }>({
   of: 'effort',
   title: 'By reps and reserve',
   computes: true,
-  params: strictObject({}),
-  cell: () => 'by effort',
-  read: (typed) => (typed === 'effort' || typed === 'by effort' ? {} : null),
-  price({ lift, max, asked, table = 'handbook' }) {
+  params: strictObject({
+    less: numberField('percent of the load, 1 to 30', 1, 30),
+    under: wholeField('seconds of rest', 1, 600),
+  }).test(
+    'fits',
+    '"less" and "under" together',
+    ({ less, under }) => (less === undefined) === (under === undefined),
+  ),
+  cell: ({ less, under }) =>
+    less === undefined ? 'by effort' : `by effort −${formatNumber(less)}% under ${under}s`,
+  read(typed) {
+    const short = /^(?:by )?effort\s*[-−]\s*(\d+(?:[.,]\d+)?)\s*% under (\d+)\s*s$/.exec(typed)
+    if (short) return { less: Number(short[1]?.replace(',', '.')), under: Number(short[2]) }
+    return typed === 'effort' || typed === 'by effort' ? {} : null
+  },
+  price({ lift, max, asked, table = 'handbook' }, { less, under }) {
     if (!max) return { need: 'max', lift }
-    const { reps = 1, rir = 0 } = asked ?? {}
+    const { reps = 1, rir = 0, rest } = asked ?? {}
     const counted = Math.min(reps + rir, mostTableReps)
     const percent = percentFor(table, counted)
     const data = { reps, reserve: rir, percent, table: repTableTitle(table) }
-    return { base: max.load, percent, rungs: [maxRung(max), { id: 'effort.table', data }] }
+    const rungs = [maxRung(max), { id: 'effort.table', data }]
+    if (less === undefined || under === undefined || rest === undefined || rest >= under)
+      return { base: max.load, percent, rungs }
+    const lowered = { id: 'effort.short', data: { rest, less } }
+    return { base: max.load, percent: snap((percent * (100 - less)) / 100), rungs: [...rungs, lowered] }
   },
   messages: {
     'effort.table': '{reps} reps with {reserve} left in reserve: {percent}% of it ({table})',
+    'effort.short': 'a rest of {rest} seconds is short: {less}% less',
   },
   examples: [
     {
@@ -44,6 +63,15 @@ export const effort = defineSource<object>({
         table: 'epley',
       },
       want: { value: 83.3333, unit: 'kg' },
+    },
+    {
+      say: 'after a short rest five percent less: 87% becomes 82.65%',
+      params: { less: 5, under: 120 },
+      known: {
+        max: { load: { value: 100, unit: 'kg' }, date: '2026-03-02', how: 'tested' },
+        asked: { reps: 5, rest: 90 },
+      },
+      want: { value: 82.65, unit: 'kg' },
     },
   ],
 })

@@ -16,7 +16,8 @@ export const max = defineSource<{ percent: number }>({
   },
   price({ lift, max }, { percent }) {
     if (!max) return { need: 'max', lift }
-    return { base: max.load, percent, rungs: [maxRung(max), { id: 'max.percent', data: { percent } }] }
+    const rungs = [maxRung(max), { id: 'max.percent', data: { percent } }]
+    return { base: max.load, percent, most: max.load, rungs }
   },
   messages: { ...maxMessages, 'max.percent': '{percent}% of it' },
   examples: [

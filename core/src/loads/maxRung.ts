@@ -6,22 +6,30 @@ import type { MaxInForce } from './source.ts'
 export function maxRung({ load, date, from, staleWeeks, ratio }: MaxInForce): Rung {
   if (ratio) return { id: 'max.ratio', data: { load, date, ...ratio } }
   const data: Rung['data'] = { load, date }
-  if (from)
-    Object.assign(data, {
-      set: from.load,
-      reps: from.rir ? `${from.reps} with ${from.rir} left` : from.reps,
-      formula: formulaOf[from.formula as FormulaKind].title,
-    })
-  const id = from ? 'max.estimated' : 'max.tested'
+  if (from) {
+    const reps = from.rir ? `${from.reps} with ${from.rir} left` : from.reps
+    Object.assign(data, { set: from.load, reps })
+    if (from.formula) data.formula = formulaOf[from.formula as FormulaKind].title
+    if (from.body) Object.assign(data, { body: from.body, sign: from.help ? '−' : '+' })
+  }
+  const id = `max.${from?.formula ? 'estimated' : 'tested'}${from?.body ? 'OnBody' : ''}`
   if (staleWeeks === undefined) return { id, data }
   return { id: `${id}LongAgo`, data: { ...data, weeks: staleWeeks } }
 }
 
 export const maxMessages = {
+  'max.held': 'more than the 1RM is asked only where the template says that it is meant: {load}',
   'max.ratio': '1RM {load}: {percent}% of the {of} max of {base}, {date}, until there is one of its own',
   'max.tested': '1RM {load}, tested on {date}',
   'max.testedLongAgo': '1RM {load}, tested on {date}, {weeks} weeks ago: too old to trust',
   'max.estimated': '1RM {load}, accepted on {date} from {set} × {reps} by {formula}',
   'max.estimatedLongAgo':
     '1RM {load}, accepted on {date} from {set} × {reps} by {formula}, {weeks} weeks ago: too old to trust',
+  'max.testedOnBody': '1RM {load}: the body’s {body} {sign} {set}, tested on {date}',
+  'max.testedOnBodyLongAgo':
+    '1RM {load}: the body’s {body} {sign} {set}, tested on {date}, {weeks} weeks ago: too old to trust',
+  'max.estimatedOnBody':
+    '1RM {load}, accepted on {date} from the body’s {body} {sign} {set}, × {reps} by {formula}',
+  'max.estimatedOnBodyLongAgo':
+    '1RM {load}, accepted on {date} from the body’s {body} {sign} {set}, × {reps} by {formula}, {weeks} weeks ago: too old to trust',
 }

@@ -23,7 +23,7 @@ export const repMax = defineSource<{ reps: number; percent: number }>({
     if (!max) return { need: 'max', lift }
     const base = repMaxOf(max, reps)
     const rungs = [maxRung(max), ...base.rungs, { id: 'repMax.percent', data: { reps, percent } }]
-    return { base: base.load, percent, rungs }
+    return { base: base.load, percent, most: max.load, rungs }
   },
   messages: { ...repMaxMessages, 'repMax.percent': '{percent}% of the {reps}RM' },
   examples: [

@@ -1,6 +1,6 @@
 import type { Rung } from '../explain/rung.ts'
 import { defaultFormula, formulaOf } from '../maxes/registry.ts'
-import { snap, type Load } from '../units/index.ts'
+import { addLoad, snap, type Load } from '../units/index.ts'
 import type { MaxInForce } from './source.ts'
 
 /**
@@ -9,8 +9,10 @@ import type { MaxInForce } from './source.ts'
  */
 export function repMax({ load, from }: MaxInForce, reps: number): { load: Load; rungs: Rung[] } {
   if (reps === 1) return { load, rungs: [] }
-  if (from?.reps === reps && !from.rir)
-    return { load: from.load, rungs: [{ id: 'repMax.set', data: { reps, load: from.load } }] }
+  if (from?.reps === reps && !from.rir) {
+    const set = from.body ? addLoad(from.body, from.load, from.help) : from.load
+    return { load: set, rungs: [{ id: 'repMax.set', data: { reps, load: set } }] }
+  }
   const { factor, title } = formulaOf[defaultFormula]
   const worked = { value: snap(load.value / factor(reps)), unit: load.unit }
   return { load: worked, rungs: [{ id: 'repMax.formula', data: { reps, load: worked, formula: title } }] }

@@ -19,8 +19,12 @@ export type Known = {
   role?(role: string): RoleSeen | null
   /** The max of any lift, as percents read it. */
   maxOf?(lift: Lift): MaxInForce | null
-  /** The least reps that the group asks, and what it leaves in reserve. */
-  asked?: { reps: number; rir?: number }
+  /** The least reps that the group asks of a set, what it leaves in reserve, how many sets, and the rest between them. */
+  asked?: { reps: number; rir?: number; sets?: number; rest?: number }
+  /** The member's body weight. */
+  body?: Load
+  /** The load of these sets when the slot was last trained; or, marked so, the lift's last at another place. */
+  last?(): { load: Load; date: string; isSamePlace: boolean } | null
   /** The template's percents for reps. */
   table?: RepTable
   unit: Unit
@@ -31,8 +35,11 @@ export type MaxInForce = {
   load: Load
   date: string
   how: 'tested' | 'accepted estimate'
-  /** The set it was estimated from. */
-  from?: { load: Load; reps: number; rir?: number; formula: string }
+  /**
+   * The set it comes from, where it is not a plain single: with the formula that it was estimated by, and the body weight that
+   * is part of it, on top of which the load went, or with `help` came off.
+   */
+  from?: { load: Load; help?: true; body?: Load; reps: number; rir?: number; formula?: string }
   /** How many weeks old it is, where that is older than the template trusts. */
   staleWeeks?: number
   /** The lift and percent that it is derived by, where the lift has no max of its own. */
@@ -50,6 +57,8 @@ export type Priced = {
   rungs: Rung[]
   /** It is read off a load that this week's changes have acted on: they do not act on it again. */
   isScaled?: true
+  /** The 1RM that it is a part of: more is asked only where the writer has said so. */
+  most?: Load
   /** How it follows what is lifted today. */
   today?: Omit<Today, 'way'>
 }
@@ -58,7 +67,10 @@ export type Priced = {
 export type Later = { later: Omit<Today, 'way'>; rungs: Rung[] }
 
 /** What is missing before a load can be given; it is asked of the member, never guessed. */
-export type Need = { need: 'max'; lift: Lift } | { need: 'role'; lift: Lift; role: string }
+export type Need =
+  | { need: 'max'; lift: Lift }
+  | { need: 'bodyWeight'; lift: Lift }
+  | { need: 'role'; lift: Lift; role: string }
 
 /**
  * What a load is based on. One file a source, file name = export = `of` in the template. `price` returns null where there

@@ -22,6 +22,7 @@ export const trainingMax = defineSource<{ percent: number }>({
     return {
       base,
       percent,
+      most: max.load,
       rungs: [maxRung(max), training, { id: 'trainingMax.percent', data: { percent } }],
     }
   },

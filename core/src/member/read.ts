@@ -1,4 +1,5 @@
 import type { Schema } from 'yup'
+import { exerciseOf, type Lift } from '../library/index.ts'
 import { defaultFormula } from '../maxes/registry.ts'
 import { at, Checker, type Issue } from '../reading/index.ts'
 import { readAdjustment, readChange } from '../template/readAdjustment.ts'
@@ -99,11 +100,25 @@ function readFact(checker: Checker, value: unknown, path: string, index: number)
     rev: fact.rev ?? 1,
     actsFrom: fact.actsFrom ?? fact.date,
   }
-  if (own.kind === 'max') return [withSource(own)]
+  if (own.kind === 'max') {
+    findOnBody(checker, own, path)
+    return [withSource(own)]
+  }
   if (own.kind === 'light')
     own.changes.forEach((change, i) => readChange(checker, change, at(at(path, 'changes'), i)))
   if (own.kind === 'adjust') readAdjustment(checker, own.adjustment, at(path, 'adjustment'))
   return [own]
+}
+
+/** Only on top of body weight is there a load of 0, or one that helps. */
+function findOnBody(
+  checker: Checker,
+  { load, help, ...lift }: Pick<SetLog, 'load' | 'help'> & Lift,
+  path: string,
+) {
+  if (exerciseOf(lift).tool === 'body weight') return
+  if (load?.value === 0) checker.add(at(path, 'load.value'), 'a load above 0, at most 1000', 0)
+  if (help) checker.add(at(path, 'help'), 'a body-weight exercise beside it', help)
 }
 
 /** A single with nothing left is a test; any other set is an estimate that was accepted. */
@@ -165,13 +180,13 @@ function readSet(
   const lift = set.exercise
     ? {}
     : { exercise: slot?.exercise, ...(slot?.variant && { variant: slot.variant }) }
-  return [
-    {
-      state: 'done',
-      ...lift,
-      ...set,
-      id: set.id ?? setLogId(session, set.slot, set.n),
-      rev: set.rev ?? 1,
-    } as SetLog,
-  ]
+  const made = {
+    state: 'done',
+    ...lift,
+    ...set,
+    id: set.id ?? setLogId(session, set.slot, set.n),
+    rev: set.rev ?? 1,
+  } as SetLog
+  findOnBody(checker, made, path)
+  return [made]
 }

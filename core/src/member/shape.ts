@@ -12,8 +12,10 @@ import {
   numberField,
   strictObject,
   textField,
+  trueField,
   wholeField,
 } from '../reading/index.ts'
+import { fixedTools, specialBars, type SpecialBar } from '../units/index.ts'
 
 /** The pieces of member format 1. */
 const entry = {
@@ -21,7 +23,7 @@ const entry = {
   rev: wholeField('a revision', 1, 1_000_000),
   change: idField('a change id'),
   replaces: idField('the id of the entry that it corrects'),
-  void: boolean().strict().oneOf([true]).meta({ expected: 'true, for an entry that no longer counts' }),
+  void: trueField('true, for an entry that no longer counts'),
   date: dayField().required(),
 }
 
@@ -60,13 +62,15 @@ export const factShapes = {
   max: strictObject({
     ...fact,
     ...lift,
-    load: loadField().required(),
+    load: loadField(0).required(),
+    help: trueField('true, where the load took off body weight'),
     reps: wholeField('reps', 1, mostRepsWarned).required(),
     rir: wholeField('reps left in reserve', 0, mostInReserve),
     how: choiceField(['tested', 'accepted estimate']),
-    accepted: boolean().strict().oneOf([true]).meta({ expected: 'true, for a lower max that is to count' }),
+    accepted: trueField('true, for a lower max that is to count'),
     formula: choiceField(formulaKinds),
   }),
+  bodyWeight: strictObject({ ...fact, load: loadField().required() }),
   unit: strictObject({ ...fact, unit: choiceField(['kg', 'lb']).required() }),
   home: strictObject({ ...fact, place: idField('a place').required() }),
   test: strictObject({ ...fact, on: dayField().required() }),
@@ -85,6 +89,14 @@ export const factShapes = {
         strictObject({
           unit: choiceField(['kg', 'lb']).required(),
           bar: numberField('the weight of the bar, 1 to 60', 1, 60).required(),
+          bars: listField('other bars', 6).of(numberField('the weight of a bar, 1 to 60', 1, 60).required()),
+          special: strictObject(
+            Object.fromEntries(
+              specialBars.map((bar) => [bar, numberField('the weight of the bar, 1 to 60', 1, 60)]),
+            ) as Record<SpecialBar, ReturnType<typeof numberField>>,
+          )
+            .default(undefined)
+            .meta({ expected: 'weights of special bars by name' }),
           plates: listField('kinds of plate', 20)
             .of(
               strictObject({
@@ -96,9 +108,10 @@ export const factShapes = {
         }),
       )
       .required(),
-    fixed: listField('what comes in fixed loads', 4).of(
+    fixed: listField('what comes in fixed loads', 40).of(
       strictObject({
-        tool: choiceField(['dumbbells', 'machine']).required(),
+        tool: choiceField(fixedTools).required(),
+        exercise: exerciseField(),
         unit: choiceField(['kg', 'lb']).required(),
         loads: listField('loads, ascending', 200)
           .of(numberField('a load from 0.5 to 500', 0.5, 500).required())
@@ -133,11 +146,12 @@ export const setLogShape = strictObject({
   state: choiceField(['done', 'failed', 'notDone']),
   exercise: exerciseField(),
   variant: textField('a variant', 60),
-  load: loadField(),
+  load: loadField(0),
+  help: trueField('true, where the load took off body weight'),
   reps: wholeField('reps', 0, 100),
   rir: wholeField('reps in reserve', 0, 10),
   assisted: wholeField('of the reps, those that were helped', 0, 100),
   bands: textField('bands or chains, by name and number', 60),
-  partial: boolean().strict().oneOf([true]).meta({ expected: 'true, for a set not through the whole range' }),
-  pain: boolean().strict().oneOf([true]).meta({ expected: 'true, for a set that hurt' }),
+  partial: trueField('true, for a set not through the whole range'),
+  pain: trueField('true, for a set that hurt'),
 })

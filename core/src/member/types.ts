@@ -24,6 +24,7 @@ export type Fact = Entry & { actsFrom: Day } & FactBody
 
 export type FactBody =
   | MaxFact
+  | { kind: 'bodyWeight'; load: Load }
   | { kind: 'unit'; unit: Unit }
   /** Which place's equipment "at home" means. */
   | { kind: 'home'; place: Id }
@@ -40,7 +41,9 @@ export type FactBody =
 /** A max in force: tested as a single, or an estimate that somebody accepted, with the set it came from. */
 export type MaxFact = {
   kind: 'max'
+  /** Of a body-weight exercise what was added, 0 for body weight alone, or with `help` what was taken off. */
   load: Load
+  help?: true
   reps: number
   /** Reps left in reserve: they count as reps. */
   rir?: number
@@ -87,7 +90,9 @@ export type SetLog = {
   /** Number within the slot, from 1, warm-ups not counted. */
   n: number
   state: 'done' | 'failed' | 'notDone'
+  /** Of a body-weight exercise what was added, or with `help` what was taken off. */
   load?: Load
+  help?: true
   reps?: number
   rir?: number
   /** Of the reps, those that a partner or a machine helped with. */
@@ -133,8 +138,14 @@ export type ShownGroup = {
   load: Load | null
   /** The progression's own load that the target came from, where it came from one. */
   ruled?: Load
-  /** The plates of one side, heaviest first, for a barbell. */
+  /** The plates of one side, heaviest first, for a barbell, and the weight of the bar. */
   side?: number[]
+  bar?: number
+  /** The plates on the belt. */
+  hung?: number[]
+  /** The body weight that is part of the target; the load goes on top of it, or with `help` takes off. */
+  body?: Load
+  help?: true
   /** A load was to be given, and what it is based on is missing. */
   missing?: true
   /** Less than meant for want of plates, or by a change of the member's own: neither step nor miss. */

@@ -1,7 +1,8 @@
 import { inWeekOf } from '../calendar/course.ts'
 import type { Place } from '../calendar/places.ts'
 import { ruleOf } from '../progressions/registry.ts'
-import type { Id, Template } from '../template/types.ts'
+import type { SetLog } from '../member/types.ts'
+import type { Id, Slot, Template } from '../template/types.ts'
 import type { Day, Load } from '../units/index.ts'
 import { isBack } from './changes.ts'
 import type { Outcome } from './enrolled.ts'
@@ -11,7 +12,7 @@ import { heaviestOf } from './onTheBar.ts'
 import { landAtHome, rolesAt, type Situation } from './prescribe.ts'
 import { heavier, progress } from './progress.ts'
 import { trainedRow } from './rows.ts'
-import { progressionKey, rowsKey, type FoldState } from './state.ts'
+import { lastKey, progressionKey, rowsKey, type FoldState } from './state.ts'
 import { settle, type Verdict } from './verdict.ts'
 
 /** What a session leaves behind: its place taken, its rows trained, its exposures heard by their rules. */
@@ -30,11 +31,32 @@ export function advance(situation: Situation, outcomes: Outcome[], date: Day | n
     if (verdict !== 'light' && slot.by === 'week')
       state.rows[key] = trainedRow(state.rows[key], row, place.week)
     if (isExposure && slot.by === 'exposure') state.exposures[key] = (state.exposures[key] ?? 0) + 1
+    if (verdict !== 'light') keepLast(state, slot, prescribed, done, date)
     if (isExposure && slot.by === 'toTest') {
       const top = heaviestOf({ slot: prescribed.id, groups, sets: done }, undefined, date !== null)
       if (top) state.heaviest[key] = heavier(state.heaviest[key], top)
     }
     if (slot.follows.length) feed(situation, { prescribed, verdict, done }, date)
+  }
+}
+
+/** Keeps the load of groups that are asked again at last time's load. */
+function keepLast(
+  state: FoldState,
+  { rows }: Slot,
+  { id, slot, groups }: Outcome['prescribed'],
+  done: SetLog[],
+  date: Day | null,
+): void {
+  if (!date) return
+  const asLast = new Set(
+    Object.values(rows)
+      .flat(2)
+      .flatMap((group) => (group.load.of === 'lastTime' ? [group.id] : [])),
+  )
+  for (const group of asLast) {
+    const load = heaviestOf({ slot: id, groups, sets: done }, group, true)
+    if (load) state.lastLoads[lastKey(id, group, slot)] = { load, date }
   }
 }
 
@@ -53,8 +75,9 @@ function feed(
   date: Day | null,
 ): void {
   const { slot, groups, first } = prescribed
-  const { unit } = loadingAt(evidence, undefined, slot).here
-  const known = { max: maxFor(evidence, slot, template.maxes, day), unit, first }
+  const { here, body } = loadingAt(evidence, undefined, slot)
+  const { unit } = here
+  const known = { max: maxFor(evidence, slot, template.maxes, day), body, unit, first }
   const hand = { unit, land: landAtHome(evidence, slot) }
   for (const { progression, role } of rolesAt(slot, place.inWeek)) {
     if (isRead(template, progression))

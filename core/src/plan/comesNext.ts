@@ -11,7 +11,8 @@ export type ComesNext = {
 }
 
 /** The last rung before rounding and plates. */
-const reasonOf = (why: Rung[]): Rung | null => why.findLast(({ id }) => !/^(round|plates)\./.test(id)) ?? null
+const reasonOf = (why: Rung[]): Rung | null =>
+  why.findLast(({ id }) => !/^(round|plates|body)\./.test(id)) ?? null
 
 /** For each slot of a session with a computed load: its lift's next place in the plan, and the rung that says why. */
 export function comesNext(plan: Plan, session: PlannedSession): ComesNext[] {

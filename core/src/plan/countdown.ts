@@ -1,10 +1,12 @@
 import { isLater, isNeed, type Known } from '../loads/source.ts'
 import { sourceOf } from '../loads/registry.ts'
 import type { ShownGroup } from '../member/types.ts'
-import { lowest, type Id, type Slot } from '../template/types.ts'
+import type { Id, Slot } from '../template/types.ts'
 import { addStep, compareLoads, inUnit, scale, type Load } from '../units/index.ts'
 import type { Situation } from './prescribe.ts'
-import { make, type Loading } from './round.ts'
+import { totalOf } from './onTheBar.ts'
+import { make, withLoad, type Loading } from './round.ts'
+import { askedOf } from './showGroup.ts'
 import { rowsKey } from './state.ts'
 
 /**
@@ -26,24 +28,20 @@ export function capped(
   if (!base || !step) return groups
   const most = addStep(inUnit(base, loading.here.unit), step)
   return groups.map((group) => {
-    if (!group.load || compareLoads(group.load, most) <= 0) return group
+    const asked = totalOf(group, group)
+    if (!asked || compareLoads(asked, most) <= 0) return group
     const made = make(most, loading, 'down')
-    const { side: _, ...rest } = group
-    const why = group.why.filter(({ id: rung }) => !/^(round|plates)[.]/.test(rung))
+    const why = group.why.filter(({ id: rung }) => !/^(round|plates|body)[.]/.test(rung))
     const rung = { id: trained ? 'row.capped' : 'row.cappedFirst', data: { heaviest: base, load: most } }
-    return {
-      ...rest,
-      load: made.load,
-      ...(made.side && { side: made.side }),
-      why: [...why, rung, ...made.rungs],
-    }
+    return { ...withLoad(group, made), why: [...why, rung, ...made.rungs] }
   })
 }
 
 function firstRowLoad(slot: Slot, phase: Id, known: Known): Load | null {
   let heaviest: Load | null = null
-  for (const { load, goal, rir } of slot.rows[phase]?.[0] ?? []) {
-    const priced = sourceOf[load.of].price({ ...known, asked: { reps: lowest(goal.reps), rir } }, load)
+  for (const group of slot.rows[phase]?.[0] ?? []) {
+    const { load } = group
+    const priced = sourceOf[load.of].price({ ...known, asked: askedOf(group) }, load)
     if (!priced || isNeed(priced) || isLater(priced)) continue
     const meant = scale(priced.base, priced.percent)
     if (!heaviest || compareLoads(meant, heaviest) > 0) heaviest = meant

@@ -1,58 +1,95 @@
-import { exerciseOf, type Lift } from '../library/index.ts'
+import { exerciseOf, type Lift, type Tool } from '../library/index.ts'
 import type { Id } from '../template/types.ts'
-import { makeable, usualFixed, usualRack, type Fixed, type Makeable, type Unit } from '../units/index.ts'
-import type { Evidence } from './evidence.ts'
+import {
+  makeable,
+  makeableOnBody,
+  makeableWith,
+  usualFixed,
+  usualRack,
+  type Fixed,
+  type FixedTool,
+  type Makeable,
+  type Rack,
+  type Unit,
+} from '../units/index.ts'
+import type { Equipment, Evidence } from './evidence.ts'
 import type { Loading } from './round.ts'
 
-/** What a lift can be loaded with at a place (home when it is not named) and at home. */
+/** What a lift can be loaded with at a place (home when it is not named) and at home, and the body weight that goes with it. */
 export function loadingAt(evidence: Evidence, place: Id | undefined, lift: Lift): Loading {
-  const tool = toolOf(lift)
+  const loading = onlyOnce(evidence, place ?? evidence.home, lift)
+  const { body } = evidence
+  return exerciseOf(lift).tool === 'body weight' && body ? { ...loading, body: body.load } : loading
+}
+
+function onlyOnce(evidence: Evidence, at: Id, lift: Lift): Loading {
   const { home, unit, equipment } = evidence
+  const loader = loaderOf(lift)
   const known = loadings.get(equipment)
-  const at = place ?? home
   const same = known?.find(
-    (one) => one.tool === tool && one.at === at && one.unit === unit && one.home === home,
+    (one) => one.loader === loader && one.at === at && one.unit === unit && one.home === home,
   )
   if (same) return same.loading
   const atHome = makeableAt(evidence, home, lift)
   const loading = { here: at === home ? atHome : makeableAt(evidence, at, lift), home: atHome }
-  const made = { tool, at, unit, home, loading }
+  const made = { loader, at, unit, home, loading }
   if (known) known.push(made)
   else loadings.set(equipment, [made])
   return loading
 }
 
-type Known = { tool: string; at: Id; unit: Unit; home: Id; loading: Loading }
+/** What tells the loadings of two lifts apart: the tool, the bar that it needs, or the machine that it is. */
+function loaderOf({ exercise, ...lift }: Lift): string {
+  const { tool, bar } = exerciseOf({ exercise, ...lift })
+  return tool === 'machine' ? `${tool} ${exercise}` : `${tool} ${bar ?? ''}`
+}
+
+type Known = { loader: string; at: Id; unit: Unit; home: Id; loading: Loading }
 
 /** Evidence is never changed in place, so what its equipment makes is kept beside it. */
 const loadings = new WeakMap<Evidence['equipment'], Known[]>()
 
 /** True where nobody has listed what a place has for this lift, so that the usual equipment is assumed. */
-export const isAssumed = (evidence: Evidence, lift: Lift): boolean =>
-  !listedAt(evidence, evidence.home, lift).length
+export const isAssumed = ({ equipment, home }: Evidence, lift: Lift): boolean =>
+  !listedFor(equipment[home], lift).length
 
 /**
  * In the member's unit where the place has it; else in the unit that it has, and loads are then given in that; else the
  * usual equipment of the member's unit.
  */
-function makeableAt(evidence: Evidence, place: Id, lift: Lift): Makeable {
-  const listed = listedAt(evidence, place, lift)
-  return listed.find(({ unit }) => unit === evidence.unit) ?? listed[0] ?? usual(evidence, lift)
+function makeableAt({ equipment, unit }: Evidence, place: Id, lift: Lift): Makeable {
+  const listed = listedFor(equipment[place], lift)
+  const own = listed.find((one) => one.unit === unit) ?? listed[0]
+  return (
+    own ??
+    makeableOf({ racks: [usualRack[unit]], fixed: fixedTools(unit) }, lift)[0] ??
+    usualFixed.machine[unit]
+  )
 }
 
-function listedAt({ equipment }: Evidence, place: Id, lift: Lift): Makeable[] {
-  const { racks = [], fixed = [] } = equipment[place] ?? {}
-  const tool = toolOf(lift)
-  return tool === 'barbell' ? racks.map(makeable) : fixed.filter((one) => one.tool === tool)
+const fixedTools = (unit: Unit): Fixed[] => Object.values(usualFixed).map((byUnit) => byUnit[unit])
+
+/** What a place has listed for a lift, one for each unit. */
+const listedFor = (listed: Equipment | undefined, lift: Lift): Makeable[] =>
+  listed ? makeableOf(listed, lift) : []
+
+function makeableOf({ racks, fixed = [] }: Equipment, lift: Lift): Makeable[] {
+  const { tool, bar } = exerciseOf(lift)
+  const ready = (kind: FixedTool): Fixed[] => {
+    const all = fixed.filter((one) => one.tool === kind)
+    const own = all.filter(({ exercise }) => exercise === lift.exercise)
+    return own.length ? own : all.filter(({ exercise }) => exercise === undefined)
+  }
+  const by: Record<Tool, () => Makeable[]> = {
+    barbell: () => racks.map((rack) => (bar ? makeableWith(rack, bar) : makeable(rack))),
+    dumbbells: () => ready('dumbbells'),
+    machine: () => ready('machine'),
+    'body weight': () =>
+      racks.map((rack: Rack) => makeableOnBody(rack, helpIn(rack.unit, ready('assistance')))),
+  }
+  return by[tool]()
 }
 
-function usual({ unit }: Evidence, lift: Lift): Makeable {
-  const tool = toolOf(lift)
-  return tool === 'barbell' ? makeable(usualRack[unit]) : usualFixed[tool][unit]
-}
-
-/** Body-weight exercises are never given a computed load (the template's reader sees to it), so theirs is never asked. */
-function toolOf(lift: Lift): 'barbell' | Fixed['tool'] {
-  const { tool } = exerciseOf(lift)
-  return tool === 'body weight' ? 'machine' : tool
-}
+/** Help is assumed where nobody has said what the place has: a bench, a band or a partner is everywhere. */
+const helpIn = (unit: Unit, listed: Fixed[]): Fixed =>
+  listed.find((one) => one.unit === unit) ?? usualFixed.assistance[unit]

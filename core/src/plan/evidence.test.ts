@@ -177,3 +177,47 @@ describe('entries that speak of one another', () => {
     ])
   })
 })
+
+describe('the body', () => {
+  const pullUp = { exercise: 'pullUp' as const }
+  const weighed = (id: string, date: string, value: number): Fact =>
+    ({ id, rev: 1, date, actsFrom: date, kind: 'bodyWeight', load: kg(value) }) as Fact
+  const ofPullUp = (change: Partial<Fact>): Fact =>
+    max('m', '2026-01-10', 20, { ...pullUp, ...change } as Partial<Fact>)
+
+  test('is a part of a body-weight lift’s max, on either side of nothing added', () => {
+    const body = weighed('b', '2026-01-05', 80)
+    const load = (change: Partial<Fact>) => inForce(after(body, ofPullUp(change)), pullUp)?.load
+    expect(load({})).toEqual(kg(100))
+    expect(load({ load: kg(0) } as Partial<Fact>)).toEqual(kg(80))
+    // 80 − 30 = 50 × 6 by Epley: 50 × 1.2 = 60.
+    expect(load({ load: kg(30), help: true, reps: 6, how: 'accepted estimate' } as Partial<Fact>)).toEqual(
+      kg(60),
+    )
+  })
+  test('is waited for by a max, whichever comes first', () => {
+    const given = ofPullUp({})
+    expect(inForce(after(given), pullUp)).toBeNull()
+    const known = after(given, weighed('b', '2026-01-12', 80))
+    expect([inForce(known, pullUp)?.load, known.waiting]).toEqual([kg(100), []])
+  })
+  test('that weighs less than the help gives no max, and the fact is named', () => {
+    const known = after(
+      weighed('b', '2026-01-05', 60),
+      ofPullUp({ load: kg(70), help: true } as Partial<Fact>),
+    )
+    expect([inForce(known, pullUp), known.impossible]).toEqual([null, ['m']])
+  })
+  test('weighed earlier and entered late does not push out a later weight', () => {
+    const known = after(weighed('b', '2026-02-05', 82), weighed('c', '2026-01-05', 78))
+    expect(known.body).toEqual({ load: kg(82), date: '2026-02-05' })
+  })
+  test('is a part of what sets say: ten pull-ups with nothing added at 80 kg are 106.6667 by Epley', () => {
+    const set = (reps: number) => session('2026-02-01', [reps]).sets[0]
+    const { load: _, ...bare } = set(10) as NonNullable<ReturnType<typeof set>>
+    const log = { ...session('2026-02-01', []), sets: [{ ...bare, ...pullUp }] }
+    const known = learnSession(after(weighed('b', '2026-01-05', 80)), log)
+    expect(known.estimates.pullUp?.load).toEqual(kg(106.6667))
+    expect(learnSession(noEvidence, log).estimates.pullUp).toBeUndefined()
+  })
+})

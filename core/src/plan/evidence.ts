@@ -1,4 +1,4 @@
-import { liftKey, liftName, type Lift } from '../library/index.ts'
+import { exerciseOf, liftKey, liftName, type Lift } from '../library/index.ts'
 import type { MaxInForce } from '../loads/source.ts'
 import { estimate, isDoubtful } from '../maxes/estimate.ts'
 import { defaultFormula } from '../maxes/registry.ts'
@@ -7,6 +7,7 @@ import type { Fact, MaxFact, SessionLog, SetLog } from '../member/types.ts'
 import type { Adjustment, Id, MaxPolicy } from '../template/types.ts'
 import {
   addDays,
+  addLoad,
   compareLoads,
   daysBetween,
   scale,
@@ -24,6 +25,12 @@ import {
 export type Evidence = {
   unit: Unit
   home: Id
+  /** The latest body weight, which body-weight lifts have as a part of their load. */
+  body: { load: Load; date: Day } | null
+  /** Maxes of body-weight lifts that wait for a first body weight. */
+  waiting: (MaxFact & { id: Id; date: Day })[]
+  /** Maxes with more help than the body weighs, which are none. */
+  impossible: Id[]
   equipment: Record<Id, Equipment>
   /** Accepted maxes of each lift, by date; of one date the later entry last. */
   maxes: Record<string, MaxInForce[]>
@@ -42,14 +49,20 @@ export type Evidence = {
 export type Equipment = { racks: Rack[]; fixed?: Fixed[] }
 
 /** The sets of a lift's latest session, in order. */
-export type LastTime = { date: Day; sets: { load?: Load; reps: number; rir?: number }[] }
+export type LastTime = { date: Day; sets: { load?: Load; help?: true; reps: number; rir?: number }[] }
 
 /** The best estimate of a lift's latest session: a proposal, until somebody accepts it. */
-export type EstimateSeen = { load: Load; date: Day; from: { load: Load; reps: number; rir?: number } }
+export type EstimateSeen = { load: Load; date: Day; from: SetSeen }
+
+/** A set that a max comes from. */
+export type SetSeen = Omit<NonNullable<MaxInForce['from']>, 'formula'>
 
 export const noEvidence: Evidence = {
   unit: 'kg',
   home: 'home',
+  body: null,
+  waiting: [],
+  impossible: [],
   equipment: {},
   maxes: {},
   last: {},
@@ -71,6 +84,12 @@ export function learnFact(known: Evidence, fact: Fact): Evidence {
         ...known,
         equipment: { ...known.equipment, [fact.place]: { racks: fact.racks, fixed: fact.fixed } },
       }
+    case 'bodyWeight': {
+      const { load, date } = fact
+      if (known.body && known.body.date > date) return known
+      const weighed = { ...known, body: { load, date }, waiting: [] }
+      return known.waiting.reduce(learnMax, weighed)
+    }
     case 'test':
       return { ...known, testDay: fact.on }
     case 'light': {
@@ -88,23 +107,29 @@ export function learnFact(known: Evidence, fact: Fact): Evidence {
   }
 }
 
-/** An accepted max takes its place by its date. A test that is lower than the max in force waits until somebody accepts it. */
-function learnMax(known: Evidence, fact: MaxFact & { date: Day }): Evidence {
+/**
+ * An accepted max takes its place by its date. A test that is lower than the max in force waits until somebody accepts it; of a
+ * body-weight lift nothing is known until the body has been weighed.
+ */
+function learnMax(known: Evidence, fact: MaxFact & { id: Id; date: Day }): Evidence {
   const key = liftKey(fact)
-  const { date, how } = fact
-  const load = maxOf(fact)
+  const { id, date, how, help, rir } = fact
+  const isOnBody = exerciseOf(fact).tool === 'body weight'
+  if (isOnBody && !known.body) return { ...known, waiting: [...known.waiting, fact] }
+  const body = isOnBody ? known.body?.load : undefined
+  const load = maxOf(fact, body)
   if (!load) return known
-  const { rir = 0 } = fact
-  const from =
-    fact.reps + rir > 1
-      ? {
-          load: fact.load,
-          reps: fact.reps,
-          ...(rir && { rir }),
-          formula: fact.formula ?? defaultFormula,
-        }
-      : undefined
-  const max: MaxInForce = { load, date, how, ...(from && { from }) }
+  if (!load.value) return { ...known, impossible: [...known.impossible, id] }
+  const isSet = fact.reps + (rir ?? 0) > 1
+  const from = {
+    load: fact.load,
+    reps: fact.reps,
+    ...(rir && { rir }),
+    ...(help && { help }),
+    ...(body && { body }),
+    ...(isSet && { formula: fact.formula ?? defaultFormula }),
+  }
+  const max: MaxInForce = { load, date, how, ...((isSet || body) && { from }) }
   const had = known.maxes[key] ?? []
   const newest = had[had.length - 1]
   const isLower = how === 'tested' && newest && date >= newest.date && compareLoads(load, newest.load) < 0
@@ -114,39 +139,36 @@ function learnMax(known: Evidence, fact: MaxFact & { date: Day }): Evidence {
   return { ...known, lower, maxes: { ...known.maxes, [key]: [...had.slice(0, at), max, ...had.slice(at)] } }
 }
 
-/** The one-rep max that a fact states, or null where its set gives none. */
-export function maxOf({
-  load,
-  reps,
-  rir,
-  formula,
-}: Pick<MaxFact, 'load' | 'reps' | 'rir' | 'formula'>): Load | null {
-  return estimate(load, reps, formula ?? defaultFormula, rir)
+type GivenSet = Pick<MaxFact, 'load' | 'help' | 'reps' | 'rir' | 'formula'>
+
+/** The one-rep max that a set gives, body weight included where it is part of it; null where it gives none. */
+export function maxOf({ load, help, reps, rir, formula }: GivenSet, body?: Load): Load | null {
+  return estimate(body ? addLoad(body, load, help) : load, reps, formula ?? defaultFormula, rir)
 }
 
 export function learnSession(known: Evidence, log: SessionLog): Evidence {
-  const { last, estimates } = lessonsOf(log)
+  const { last, estimates } = lessonsOf(log, known.body?.load)
   return { ...known, last: { ...known.last, ...last }, estimates: { ...known.estimates, ...estimates } }
 }
 
 type Lessons = Pick<Evidence, 'last' | 'estimates'>
 
-/** What a session teaches, whatever was known before. */
-function lessonsOf(log: SessionLog): Lessons {
+/** What a session teaches, whatever else was known before than the body's weight. */
+function lessonsOf(log: SessionLog, body: Load | undefined): Lessons {
   const known = lessons.get(log)
-  if (known) return known
+  if (known && known.body === body) return known.learned
   const learned: Lessons = { last: {}, estimates: {} }
   for (const [key, sets] of byLift(log)) {
     learned.last[key] = { date: log.date, sets: sets.map(lastSet) }
-    const best = bestEstimate(sets, log)
+    const best = bestEstimate(sets, log, body)
     if (best) learned.estimates[key] = best
   }
-  lessons.set(log, learned)
+  lessons.set(log, { body, learned })
   return learned
 }
 
 /** A log that has been read is never changed in place, so what it teaches is kept beside it. */
-const lessons = new WeakMap<SessionLog, Lessons>()
+const lessons = new WeakMap<SessionLog, { body: Load | undefined; learned: Lessons }>()
 
 function byLift(log: SessionLog): Map<string, SetLog[]> {
   const lifts = new Map<string, SetLog[]>()
@@ -159,9 +181,10 @@ function byLift(log: SessionLog): Map<string, SetLog[]> {
   return lifts
 }
 
-function lastSet({ load, reps = 0, rir }: SetLog): LastTime['sets'][number] {
+function lastSet({ load, help, reps = 0, rir }: SetLog): LastTime['sets'][number] {
   const set: LastTime['sets'][number] = { reps }
   if (load) set.load = load
+  if (help) set.help = help
   if (rir !== undefined) set.rir = rir
   return set
 }
@@ -173,14 +196,21 @@ export const isDone = (set: SetLog): boolean => set.state === 'done' && set.reps
 const isMeasure = ({ reps = 0, rir, assisted, bands, partial, pain }: SetLog): boolean =>
   !assisted && bands === undefined && !partial && !pain && !isDoubtful(reps, rir)
 
-function bestEstimate(sets: SetLog[], log: SessionLog): EstimateSeen | null {
+function bestEstimate(sets: SetLog[], log: SessionLog, body: Load | undefined): EstimateSeen | null {
   let best: EstimateSeen | null = null
   for (const set of sets) {
-    const { load, reps, rir, slot } = set
-    if (!load || !reps || log.shown?.slots[slot]?.light || !isMeasure(set)) continue
-    const seen = estimate(load, reps, defaultFormula, rir)
+    const { reps, rir, help, slot } = set
+    const isOnBody = exerciseOf(set).tool === 'body weight'
+    const load = set.load ?? (isOnBody && body ? { value: 0, unit: body.unit } : undefined)
+    if (!load || !reps || (isOnBody && !body)) continue
+    if (log.shown?.slots[slot]?.light || !isMeasure(set)) continue
+    const seen = maxOf({ load, help, reps, rir }, isOnBody ? body : undefined)
     if (seen && (!best || compareLoads(seen, best.load) > 0))
-      best = { load: seen, date: log.date, from: { load, reps, ...(rir && { rir }) } }
+      best = {
+        load: seen,
+        date: log.date,
+        from: { load, reps, ...(rir && { rir }), ...(help && { help }), ...(isOnBody && { body }) },
+      }
   }
   return best
 }

@@ -16,6 +16,7 @@ export function findingsOf(fold: Fold, evidence: Evidence, today: Day): Finding[
   return [
     ...assumptions(template, evidence),
     ...oldMaxes(template, evidence, today),
+    ...bodyMaxes(evidence),
     ...testDay(fold, template, evidence),
     ...goneTrack(template, track),
     ...goneTargets(template, template.tracks[track ?? '']?.changes ?? [], `track ${track}`),
@@ -68,6 +69,20 @@ function oldMaxes(template: Template, evidence: Evidence, today: Day): Finding[]
     ]
   })
 }
+
+/** Maxes of body-weight lifts that say nothing as they stand. */
+const bodyMaxes = ({ waiting, impossible }: Evidence): Finding[] => [
+  ...waiting.map((max) => ({
+    where: liftName(max),
+    what: `The ${liftName(max).toLowerCase()} max of ${formatDay(max.date)} goes on top of a body weight, and none is known: it counts for nothing yet.`,
+    next: 'Enter the body weight.',
+  })),
+  ...impossible.map((id) => ({
+    where: id,
+    what: 'This max took more help than the body weighs: it counts for nothing.',
+    next: 'Correct the help, or the body weight.',
+  })),
+]
 
 /** A countdown needs a test day that lies after its start, and weeks that keep to their dates. */
 function testDay({ enrolment, state }: Fold, { phases }: Template, { testDay: day }: Evidence): Finding[] {

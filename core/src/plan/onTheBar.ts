@@ -1,10 +1,10 @@
 import { topSetRung } from '../loads/topSetRung.ts'
 import type { SetLog, ShownGroup } from '../member/types.ts'
 import type { Id } from '../template/types.ts'
-import { scale, snap, type Load } from '../units/index.ts'
+import { addLoad, scale, snap, type Load } from '../units/index.ts'
 import { isDone } from './evidence.ts'
 import { heavier } from './progress.ts'
-import { make, type Loading } from './round.ts'
+import { make, withLoad, type Loading } from './round.ts'
 
 /** A slot's groups as they are asked, with what was done of them. */
 export type OnTheBar = { slot: Id; groups: ShownGroup[]; sets: SetLog[] }
@@ -16,14 +16,26 @@ export type OnTheBar = { slot: Id; groups: ShownGroup[]; sets: SetLog[] }
 export function heaviestOf({ groups, sets }: OnTheBar, only?: Id, isLifted = false): Load | null {
   let heaviest: Load | null = null
   let n = 0
-  for (const { group, sets: count, load } of groups) {
-    const own = sets.filter((set) => set.n > n && set.n <= n + count && set.load && isDone(set))
+  for (const group of groups) {
+    const { sets: count } = group
+    const own = sets.filter((set) => set.n > n && set.n <= n + count && isDone(set))
     n += count
-    if (only !== undefined && group !== only) continue
-    if (own.length) for (const set of own) heaviest = heavier(heaviest, set.load as Load)
-    else if (load && !isLifted) heaviest = heavier(heaviest, load)
+    if (only !== undefined && group.group !== only) continue
+    const lifted = own.flatMap((set) => totalOf(group, set) ?? [])
+    const asked = isLifted || lifted.length ? null : totalOf(group, group)
+    for (const load of asked ? [asked] : lifted) heaviest = heavier(heaviest, load)
   }
   return heaviest
+}
+
+/** What a load comes to: on top of body weight where that is a part of it, and nothing on top is body weight alone. */
+export function totalOf(
+  { body, load: isAsked }: Pick<ShownGroup, 'body' | 'load'>,
+  { load, help }: { load?: Load | null; help?: true },
+): Load | null {
+  if (!body) return load ?? null
+  if (!load) return isAsked ? body : null
+  return addLoad(body, load, help)
 }
 
 /**
@@ -48,16 +60,9 @@ function follow(group: ShownGroup, before: OnTheBar[], own: OnTheBar, loading: L
   if (!top) return group
   const minus = drop && { value: drop[top.unit], unit: top.unit }
   const meant = less(scale(top, percent), minus)
-  const { rungs, load, side, short } = make(meant, loading, way)
-  const { short: _, side: __, ...rest } = group
-  return {
-    ...rest,
-    target: meant,
-    load,
-    ...(side && { side }),
-    ...(short && { short }),
-    why: [{ id: 'topSet.done', data: { load: top } }, topSetRung(percent, minus), ...rungs],
-  }
+  const made = make(meant, group.body ? { ...loading, body: group.body } : loading, way)
+  const why = [{ id: 'topSet.done', data: { load: top } }, topSetRung(percent, minus), ...made.rungs]
+  return { ...withLoad(group, made), target: meant, why }
 }
 
 /** A load less another, never below nothing. */

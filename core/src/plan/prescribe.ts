@@ -2,23 +2,23 @@ import { changeOf } from '../adjustments/registry.ts'
 import { mayAct, type Spot } from '../adjustments/where.ts'
 import type { Place } from '../calendar/places.ts'
 import type { Rung } from '../explain/rung.ts'
-import { exerciseOf } from '../library/index.ts'
+import { exerciseOf, liftKey } from '../library/index.ts'
 import { isNeed, type Known, type Need } from '../loads/source.ts'
 import { sourceOf } from '../loads/registry.ts'
 import type { Shown, ShownGroup, ShownSlot } from '../member/types.ts'
-import { lowest, slotsOf, type Id, type SetGroup, type Slot, type Template } from '../template/types.ts'
+import { slotsOf, type Id, type SetGroup, type Slot, type Template } from '../template/types.ts'
 import { snap, type Day, type Load, type Way } from '../units/index.ts'
 import { acting, isLight, scalesTrackLoads, type Authored } from './changes.ts'
 import { capped } from './countdown.ts'
 import { loadingAt } from './equipment.ts'
 import { maxFor, type Evidence } from './evidence.ts'
 import { asLift, lineup, type Line, type LineChange } from './lineup.ts'
-import { heaviestOf, type OnTheBar } from './onTheBar.ts'
-import { askProgressions, nothingAsked, roleAt } from './progress.ts'
-import { make } from './round.ts'
+import { heaviestOf, totalOf, type OnTheBar } from './onTheBar.ts'
+import { askProgressions, heavier, nothingAsked, roleAt } from './progress.ts'
+import { make, type Loading } from './round.ts'
 import { rowAt, rowRungs } from './rows.ts'
-import { showGroup } from './showGroup.ts'
-import { progressionKey, type FoldState } from './state.ts'
+import { askedOf, showGroup } from './showGroup.ts'
+import { lastKey, progressionKey, type FoldState } from './state.ts'
 
 /** A slot as it is asked at a place. */
 export type Prescribed = {
@@ -77,9 +77,9 @@ export function recall(situation: Situation, shown: Shown): Prescribed[] {
     const light = was.light === true
     const made: Prescribed = { id, slot, row, light, groups: was.groups, needs: [], first }
     if (!slot.follows.length) return made
-    const { unit } = loadingAt(evidence, undefined, slot).here
-    const max = maxFor(evidence, slot, template.maxes, day)
-    const { load } = askProgressions(template, state, slot, place.inWeek, { max, unit, first })
+    const { here, body } = loadingAt(evidence, undefined, slot)
+    const known = { max: maxFor(evidence, slot, template.maxes, day), body, unit: here.unit, first }
+    const { load } = askProgressions(template, state, slot, place.inWeek, known)
     if (load && !isNeed(load)) made.ruled = load.base
     return made
   })
@@ -125,7 +125,12 @@ function prescribeSlot(
   const first = firstScale(situation, spot, id, slot)
   const max = maxFor(evidence, slot, template.maxes, situation.day)
   const asked = slot.follows.length
-    ? askProgressions(template, state, slot, place.inWeek, { max, unit: loading.home.unit, first })
+    ? askProgressions(template, state, slot, place.inWeek, {
+        max,
+        body: loading.body,
+        unit: loading.home.unit,
+        first,
+      })
     : nothingAsked
   const own: OnTheBar = { slot: id, groups: [], sets: [] }
   const known: Known = {
@@ -141,23 +146,53 @@ function prescribeSlot(
       return read ? heaviestOf(read, only) : null
     },
     role: (role) => roleSeen(situation, slot, role),
+    body: evidence.body?.load,
   }
-  const isLoaded = exerciseOf(slot).tool !== 'body weight'
+  // Where an exercise with a load of its own was swapped for body-weight work, the member's load is not the template's to give.
+  const isOnBody = exerciseOf(slot).tool === 'body weight'
+  const isLoaded = !isOnBody || exerciseOf(template.slots[id] ?? slot).tool === 'body weight'
   const held = rowRungs(slot, place, row)
   const opening =
     held.length || lineRungs.length || asked.rungs.length ? [...held, ...lineRungs, ...asked.rungs] : held
   const made: Prescribed = { id, slot, row, light, groups: own.groups, needs: [], first }
   for (const group of slot.rows[place.phase.id]?.[row] ?? []) {
-    known.asked = { reps: lowest(group.goal.reps), rir: group.rir }
-    // A slot whose exercise was swapped for one that is not loaded is given no load.
-    const priced = isLoaded ? sourceOf[group.load.of].price(known, group.load) : null
-    if (priced && isNeed(priced) && !made.needs.length) made.needs.push(priced)
     const sets = group.sets + asked.moreSets
+    known.asked = askedOf({ ...group, sets })
+    known.last = () => lastLoad(situation, id, group.id, slot)
+    const priced = isLoaded
+      ? needsBody(sourceOf[group.load.of].price(known, group.load), slot, loading)
+      : null
+    if (priced && isNeed(priced) && !made.needs.length) made.needs.push(priced)
     own.groups.push(showGroup(group, sets, priced, opening, changes, loading, wayOf(template, group, light)))
   }
   if (slot.by === 'toTest') made.groups = capped(situation, id, slot, row, known, own.groups, loading)
   if (asked.load && !isNeed(asked.load)) made.ruled = asked.load.base
   return made
+}
+
+/** A load of a body-weight exercise is split into the body and the rest: without a body weight there is none. */
+function needsBody<T extends object | null>(priced: T, slot: Slot, { body }: Loading): T | Need {
+  const isLoad = priced !== null && !isNeed(priced)
+  return isLoad && exerciseOf(slot).tool === 'body weight' && !body
+    ? { need: 'bodyWeight', lift: slot }
+    : priced
+}
+
+/** The load of a group when the slot was last trained; else the lift's last one, at another place. */
+function lastLoad(
+  { state, evidence }: Situation,
+  slot: Id,
+  group: Id,
+  lift: Slot,
+): ReturnType<NonNullable<Known['last']>> {
+  const here = state.lastLoads[lastKey(slot, group, lift)]
+  if (here) return { ...here, isSamePlace: true }
+  const last = evidence.last[liftKey(lift)]
+  if (!last) return null
+  const body = exerciseOf(lift).tool === 'body weight' ? evidence.body?.load : undefined
+  const loads = last.sets.flatMap((set) => totalOf({ body, load: set.load ?? null }, set) ?? [])
+  const load = loads.reduce<Load | null>(heavier, null)
+  return load && { load, date: last.date, isSamePlace: false }
 }
 
 /** Test singles and light weeks round down. */
@@ -196,7 +231,7 @@ function roleSeen(
 /** The nearest load that a slot's lift can be given at home: where percentage cuts land. */
 export function landAtHome(evidence: Evidence, slot: Slot): (load: Load) => Load {
   const loading = loadingAt(evidence, undefined, slot)
-  return (load) => make(load, loading, 'nearest').load
+  return (load) => make(load, loading, 'nearest').total
 }
 
 /** The roles that a slot has at a place of the week, by progression. */

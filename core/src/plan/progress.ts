@@ -1,16 +1,16 @@
 import type { Rung } from '../explain/rung.ts'
 import type { Lift } from '../library/index.ts'
-import { isNeed, type MaxInForce, type Need, type Priced } from '../loads/source.ts'
+import { isNeed, type Need, type Priced } from '../loads/source.ts'
 import { ruleOf, type Stage } from '../progressions/registry.ts'
 import type { Exposure, Hand, Starting } from '../progressions/rule.ts'
 import { longestRecent, type Run } from '../signs/sign.ts'
 import { signOf } from '../signs/registry.ts'
 import type { Follow, Id, Progression, Slot, Template } from '../template/types.ts'
-import { compareLoads, type Load, type Unit } from '../units/index.ts'
+import { compareLoads, type Load } from '../units/index.ts'
 import { progressionKey, type FoldState, type Running } from './state.ts'
 
 /** What a rule may start from. */
-type Known = { max: MaxInForce | null; unit: Unit; first: Starting['first'] }
+type Known = Pick<Starting, 'max' | 'body' | 'unit' | 'first'>
 
 /** An exposure on its way to its rule. */
 export type Fed = { progression: Id; lift: Lift; exposure: Exposure }

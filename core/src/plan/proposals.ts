@@ -1,7 +1,7 @@
 import { liftKey } from '../library/index.ts'
 import type { Ratio } from '../template/types.ts'
 import { compareLoads, scale, type Day, type Load } from '../units/index.ts'
-import type { Evidence } from './evidence.ts'
+import type { Evidence, SetSeen } from './evidence.ts'
 
 /** A max that training or a test suggests and that drives nothing until somebody accepts it. */
 export type Proposal = {
@@ -10,7 +10,7 @@ export type Proposal = {
   load: Load
   date: Day
   /** The set that an estimate comes from; a lower test has none. */
-  from?: { load: Load; reps: number; rir?: number }
+  from?: SetSeen
   how: 'estimate' | 'lower test'
 }
 

@@ -1,13 +1,13 @@
 import type { GroupDraft } from '../adjustments/change.ts'
 import { changeOf } from '../adjustments/registry.ts'
 import type { Rung } from '../explain/rung.ts'
-import { isLater, isNeed, type Later, type Need, type Priced } from '../loads/source.ts'
+import { isLater, isNeed, type Known, type Later, type Need, type Priced } from '../loads/source.ts'
 import type { ShownGroup } from '../member/types.ts'
-import type { SetGroup } from '../template/types.ts'
+import { lowest, type SetGroup } from '../template/types.ts'
 import { compareLoads, scale, snap, type Load, type Way } from '../units/index.ts'
 import type { Authored } from './changes.ts'
 import { less } from './onTheBar.ts'
-import { make, type Loading } from './round.ts'
+import { make, withLoad, type Loading } from './round.ts'
 
 /**
  * A group of sets as it is asked: its price, the changes on it, one rounding, and the ladder of all of them. `sets` are those
@@ -27,6 +27,7 @@ export function showGroup(
   if (priced && !isNeed(priced)) rungs.push(...priced.rungs)
   const { draft, isOwn } = changeGroup(group, sets, price, changes, rungs)
   const shown = asAsked(group, draft)
+  if (loading.body) shown.body = loading.body
   const today = price ? price.today : priced && isLater(priced) ? priced.later : undefined
   if (today) shown.today = { ...today, way }
   shown.why = rungs
@@ -35,17 +36,25 @@ export function showGroup(
     return shown
   }
   const whole = less(multiply(price.base, draft.percent, draft.scale), price.minus)
-  const meant = limit(whole, draft.cap, rungs)
-  const made = make(meant, loading, way)
+  const most = group.over || group.part === 'test' ? undefined : price.most
+  const meant = limit(held(whole, most, rungs), draft.cap, rungs)
+  const nearest = make(meant, loading, way)
+  const made = most && compareLoads(nearest.total, most) > 0 ? make(meant, loading, 'down') : nearest
   rungs.push(...made.rungs)
   shown.target = less(scale(price.base, price.percent), price.minus)
-  shown.load = made.load
-  if (made.side) shown.side = made.side
   const isRuled = group.load.of === 'progression'
   if (isRuled) shown.ruled = price.base
-  if (made.short || (isRuled && (isOwn || meant !== whole))) shown.short = true
-  return shown
+  const short = made.short || (isRuled && (isOwn || meant !== whole))
+  return withLoad(shown, { ...made, ...(short && { short: true }) })
 }
+
+/** What a source may know of the sets that it prices. */
+export const askedOf = ({ sets, goal, rir, rest }: SetGroup): NonNullable<Known['asked']> => ({
+  sets,
+  reps: lowest(goal.reps),
+  rir,
+  rest,
+})
 
 /** The group as it is asked, but for its load. */
 function asAsked({ id, goal, rest, part }: SetGroup, { sets, rir }: GroupDraft): ShownGroup {
@@ -84,6 +93,13 @@ function changeGroup(
 /** Multiplied in one go and cut once, so that nothing is rounded on the way. */
 function multiply(base: Load, percent: number, factor: number): Load {
   return { value: snap((base.value * percent * factor) / 10000), unit: base.unit }
+}
+
+/** No more than the 1RM, where it is known and more was not said to be meant. */
+function held(load: Load, most: Load | undefined, rungs: Rung[]): Load {
+  if (!most || compareLoads(load, most) <= 0) return load
+  rungs.push({ id: 'max.held', data: { load: most } })
+  return most
 }
 
 function limit(load: Load, cap: GroupDraft['cap'], rungs: Rung[]): Load {

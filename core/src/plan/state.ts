@@ -23,6 +23,8 @@ export type FoldState = {
   heaviest: Record<string, Load>
   /** The load on the bar in each role of a progression, when it was last trained, and when last in a light week. */
   roles: Record<string, { normal?: RoleLoad; light?: RoleLoad }>
+  /** The heaviest load of groups that are asked at last time's, by slot, group and lift. */
+  lastLoads: Record<string, { load: Load; date: Day }>
   lastDay: Day | null
   /** The plan's week in which the member came back after an absence. */
   backWeek: number | null
@@ -50,6 +52,7 @@ export const startState = (from: Day): FoldState => ({
   exposures: {},
   heaviest: {},
   roles: {},
+  lastLoads: {},
   lastDay: null,
   backWeek: null,
 })
@@ -61,7 +64,9 @@ export const copyState = (state: FoldState): FoldState => ({
   exposures: { ...state.exposures },
   heaviest: { ...state.heaviest },
   roles: { ...state.roles },
+  lastLoads: { ...state.lastLoads },
 })
 
 export const progressionKey = (progression: Id, lift: Lift): string => `${progression}/${liftKey(lift)}`
 export const rowsKey = (phase: Id, slot: Id): string => `${phase}/${slot}`
+export const lastKey = (slot: Id, group: Id, lift: Lift): string => `${slot}/${group}/${liftKey(lift)}`

@@ -3,6 +3,7 @@ import { lowest } from '../template/types.ts'
 import { compareLoads, type Load } from '../units/index.ts'
 import type { Lift } from '../library/index.ts'
 import { isDone } from './evidence.ts'
+import { totalOf } from './onTheBar.ts'
 
 /** What became of a slot, judged by what was shown. */
 export type Verdict = 'hit' | 'miss' | 'skip' | 'light' | 'not comparable'
@@ -32,10 +33,11 @@ export function judge(lift: Lift, groups: ShownGroup[], sets: SetLog[], light: b
 const setOf = (sets: SetLog[], n: number): SetLog | undefined =>
   sets[n - 1]?.n === n ? sets[n - 1] : sets.find((set) => set.n === n)
 
-function meets({ reps, load }: ShownGroup, set: SetLog | undefined): boolean {
-  if (!set || !isDone(set) || (set.reps ?? 0) < lowest(reps)) return false
-  if (!load) return true
-  return set.load !== undefined && compareLoads(set.load, load) >= 0
+function meets(group: ShownGroup, set: SetLog | undefined): boolean {
+  if (!set || !isDone(set) || (set.reps ?? 0) < lowest(group.reps)) return false
+  const [asked, lifted] = [totalOf(group, group), totalOf(group, set)]
+  if (!asked || !group.load) return true
+  return lifted !== null && compareLoads(lifted, asked) >= 0
 }
 
 /**

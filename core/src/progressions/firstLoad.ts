@@ -1,9 +1,10 @@
 import type { Rung } from '../explain/rung.ts'
+import { exerciseOf } from '../library/index.ts'
 import { repMax } from '../loads/repMaxOf.ts'
 import { maxRung } from '../loads/maxRung.ts'
 import type { Need } from '../loads/source.ts'
 import { percentField, stepField, wholeField } from '../reading/index.ts'
-import { formatLoad, formatNumber, inUnit, scale, type Load, type Step } from '../units/index.ts'
+import { addLoad, formatLoad, formatNumber, inUnit, scale, type Load, type Step } from '../units/index.ts'
 import type { Starting } from './rule.ts'
 
 /** How a rule's first load is stated: a percent of a max, or one load for everybody. Exactly one of the two. */
@@ -41,7 +42,7 @@ export function sayFirstLoad({ startPercent = 0, startReps, startLoad, startLast
 
 /** The first load, before rounding, with its rungs; or what is missing. A track's scale acts here, once. */
 export function firstLoad(
-  { lift, max, unit, first, last }: Starting,
+  { lift, max, body, unit, first, last }: Starting,
   { startPercent = 0, startReps = 1, startLoad, startLast }: FirstLoad,
 ): { load: Load; why: Rung[] } | Need {
   if (startLast !== undefined && last) {
@@ -50,8 +51,11 @@ export function firstLoad(
     return { load, why: [{ id: last.date ? 'first.last' : 'first.ahead', data }] }
   }
   if (startLoad) {
-    const load = scale({ value: startLoad[unit], unit }, first.scale)
-    return { load, why: [{ id: 'first.load', data: { load } }, ...first.rungs] }
+    const own = scale({ value: startLoad[unit], unit }, first.scale)
+    const why = [{ id: 'first.load', data: { load: own } }, ...first.rungs]
+    if (exerciseOf(lift).tool !== 'body weight') return { load: own, why }
+    if (!body) return { need: 'bodyWeight', lift }
+    return { load: addLoad(inUnit(body, unit), own), why }
   }
   if (!max) return { need: 'max', lift }
   const base = repMax(max, startReps)

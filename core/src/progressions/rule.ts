@@ -9,6 +9,8 @@ import type { Load, Unit } from '../units/index.ts'
 export type Starting = {
   lift: Lift
   max: MaxInForce | null
+  /** Body weight, which a body-weight lift has as a part of its load. */
+  body?: Load
   unit: Unit
   /** What a track makes of a first load, in percent, with the rungs that say so. A running load is never scaled. */
   first: { scale: number; rungs: Rung[] }

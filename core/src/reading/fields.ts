@@ -1,4 +1,4 @@
-import { array, mixed, number, object, string, type ObjectShape } from 'yup'
+import { array, boolean, mixed, number, object, string, type ObjectShape } from 'yup'
 import { exerciseIds, type ExerciseId } from '../library/index.ts'
 import { isDay, type Load, type Step } from '../units/index.ts'
 
@@ -49,6 +49,9 @@ export const choiceField = <const T extends string>(choices: readonly T[]) =>
     .oneOf(choices)
     .meta({ expected: `one of ${choices.join(', ')}` })
 
+/** A mark that is there or not. */
+export const trueField = (expected: string) => boolean().strict().oneOf([true]).meta({ expected })
+
 export const dayField = () =>
   string()
     .strict()
@@ -61,15 +64,13 @@ export const exerciseField = () =>
     json: { enum: exerciseIds },
   })
 
-/** A load on the bar: above 0, at most 1,000, in kg or lb. */
-export const loadField = () =>
+/** A load on the bar: above 0, at most 1,000, in kg or lb; from 0 where it goes on top of body weight. */
+export const loadField = (from?: 0) =>
   strictObject({
-    value: number()
-      .strict()
-      .moreThan(0)
+    value: (from === 0 ? number().strict().min(0) : number().strict().moreThan(0))
       .max(1000)
       .required()
-      .meta({ expected: 'a load above 0, at most 1000' }),
+      .meta({ expected: from === 0 ? 'a load from 0 to 1000' : 'a load above 0, at most 1000' }),
     unit: choiceField(['kg', 'lb']).required(),
   })
     .default(undefined)

@@ -1,8 +1,7 @@
-import { exerciseOf } from '../library/index.ts'
-import { sourceOf } from '../loads/registry.ts'
+import { sourceOf, type LoadBasis } from '../loads/registry.ts'
 import { ruleOf } from '../progressions/registry.ts'
 import { at, type Checker } from '../reading/index.ts'
-import { hasComputedLoad } from './computed.ts'
+import { snap } from '../units/index.ts'
 import { findCircles } from './circles.ts'
 import { limits } from './shape.ts'
 import { nominalWeeks, slotsOf, type Id, type Slot, type Template } from './types.ts'
@@ -140,14 +139,6 @@ export function findSlotEnds(checker: Checker, template: Template, slot: Slot, p
     }
   })
   findRivals(checker, template, slot, path)
-  if (hasComputedLoad(slot) && exerciseOf(slot).tool === 'body weight') {
-    checker.add(
-      at(path, 'exercise'),
-      'an exercise with a load to compute',
-      slot.exercise,
-      'Body-weight work takes {"of": "free"} or {"of": "none"}.',
-    )
-  }
   if (slot.by === 'toTest' && !slot.capStep)
     checker.add(
       at(path, 'capStep'),
@@ -187,7 +178,7 @@ function findLoadEnds(checker: Checker, template: Template, slot: Slot, path: st
   )
   for (const [phase, rows] of Object.entries(slot.rows)) {
     rows.forEach((row, i) =>
-      row.forEach(({ load }, j) => {
+      row.forEach(({ load, part, over }, j) => {
         const place = `${at(at(path, 'rows'), phase)}[${i}][${j}].load`
         if (load.of === 'trainingMax' && template.trainingMax === undefined) {
           checker.add(
@@ -197,6 +188,14 @@ function findLoadEnds(checker: Checker, template: Template, slot: Slot, path: st
             'Add "trainingMax": 90, say, at the top.',
           )
         }
+        const percent = percentOfMax(load, template.trainingMax)
+        if (percent > 100 && part !== 'test' && !over)
+          checker.add(
+            `${place}.percent`,
+            'at most 100% of the 1RM where no test is planned',
+            percent,
+            'Lower it, or write "over": true beside the load where more is meant.',
+          )
         if (load.of === 'progression' && !givesLoads)
           checker.add(place, 'a slot that follows a progression which gives loads', load.of, 'Add "follows".')
         const role = sourceOf[load.of].readsRole?.(load)
@@ -216,6 +215,12 @@ function findLoadEnds(checker: Checker, template: Template, slot: Slot, path: st
       }),
     )
   }
+}
+
+/** The percent of the 1RM that a load states, 0 where it states none. */
+function percentOfMax(load: LoadBasis, trainingMax = 100): number {
+  if (load.of === 'max') return load.percent
+  return load.of === 'trainingMax' ? snap((load.percent * trainingMax) / 100) : 0
 }
 
 const groupsOf = (slot: Slot): Set<Id> =>

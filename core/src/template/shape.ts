@@ -11,6 +11,7 @@ import {
   stepField,
   strictObject,
   textField,
+  trueField,
   wholeField,
 } from '../reading/index.ts'
 import { muscles } from '../library/index.ts'
@@ -191,6 +192,7 @@ export const setGroupShape = strictObject({
     .meta({ expected: 'a goal like {"reps": 5}' }),
   load: laterField('a load basis like {"of": "max", "percent": 75}').required(),
   part: choiceField(groupParts),
+  over: trueField('true, where more than the 1RM is meant'),
   rir: wholeField('reps in reserve', 0, 10),
   rest: wholeField('seconds of rest', 0, 1800),
 })

@@ -81,7 +81,7 @@ describe('reading a template', () => {
       'an unknown load',
       'slots.bench.rows.p.0.0.load.of',
       'moon',
-      'expected one of effort, free, max, none, otherMax, progression, repMax, role, topSet, trainingMax; got "moon".',
+      'expected one of bodyWeight, effort, free, lastTime, max, none, otherMax, progression, repMax, role, tonnage, topSet, trainingMax; got "moon".',
     ],
     ['no training max', 'trainingMax', undefined, 'expected a template with "trainingMax"'],
     ['a light week that is heavier', 'phases.0.light.0.do.by', 5, 'A light week is never heavier.'],
@@ -91,7 +91,12 @@ describe('reading a template', () => {
       [9],
       'expected a week of this phase, 1 to 4; got 9.',
     ],
-    ['a computed load on body weight', 'slots.bench.exercise', 'pullUp', 'Body-weight work takes'],
+    [
+      'more than the max where no test is planned',
+      'slots.bench.rows.p.0.0.load',
+      { of: 'max', percent: 105 },
+      'slots.bench.rows.p[0][0].load.percent: expected at most 100% of the 1RM where no test is planned; got 105. Lower it',
+    ],
     [
       'an id that every object has',
       'phases.0.rotation',
@@ -165,12 +170,12 @@ describe('reading a member', () => {
     [
       'an unknown fact',
       { facts: [{ kind: 'mood', date: '2026-03-02' }] },
-      'facts[0].kind: expected one of max, unit, home, test, light, adjust, withdraw, equipment; got "mood".',
+      'facts[0].kind: expected one of max, bodyWeight, unit, home, test, light, adjust, withdraw, equipment; got "mood".',
     ],
     [
       'a negative load',
       { logs: [{ date: '2026-03-02', position: 1, sets: [{ ...set, load: { value: -5, unit: 'kg' } }] }] },
-      'logs[0].sets[0].load.value: expected a load above 0, at most 1000; got -5.',
+      'logs[0].sets[0].load.value: expected a load from 0 to 1000; got -5.',
     ],
     [
       'a slot of another template',
@@ -323,8 +328,13 @@ describe('the value of a command', () => {
       'exercise',
     ],
     [
-      'a body-weight exercise under a percent',
-      { do: 'setExercise', slot: 'bench', from: { exercise: 'benchPress' }, to: { exercise: 'pullUp' } },
+      'an exercise that nobody knows',
+      {
+        do: 'setExercise',
+        slot: 'bench',
+        from: { exercise: 'benchPress' },
+        to: { exercise: 'benchPres' as 'benchPress' },
+      },
       'exercise',
     ],
     [

@@ -106,8 +106,10 @@ export type SetGroup = {
   sets: number
   goal: Goal
   load: LoadBasis
-  /** A test single rounds down. */
+  /** A test single rounds down, and may pass the 1RM. */
   part?: GroupPart
+  /** More than the 1RM is meant, as in lowering-only work: it needs safeties. */
+  over?: true
   /** Reps left in reserve, 0 to 10. */
   rir?: number
   /** Seconds, 0 to 1800. */

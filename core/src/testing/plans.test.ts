@@ -6,7 +6,7 @@ import type { Change } from '../adjustments/registry.ts'
 import type { Fact, Member, SessionLog } from '../member/index.ts'
 import { formatGroups, planMember, snapshot, type Checkpoint, type Plan } from '../plan/index.ts'
 import { readTemplate, type Template } from '../template/index.ts'
-import { addDays, makeable, platesFor, usualRack, type Load, type Unit } from '../units/index.ts'
+import { addDays, makeable, partsFor, usualRack, type Load, type Unit } from '../units/index.ts'
 
 const fixture = (name: string): Template => {
   const url = new URL(`../../fixtures/${name}/template.json`, import.meta.url)
@@ -150,7 +150,7 @@ describe('every plan', () => {
           for (const { slots } of places) {
             for (const { load, why } of slots.flatMap(({ groups }) => groups)) {
               if (!load) continue
-              expect(platesFor(load, can)).not.toBeNull()
+              expect(partsFor(load, can)).not.toBeNull()
               expect(why.map(explain).join()).not.toMatch(/NaN|undefined/)
             }
           }

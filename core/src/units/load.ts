@@ -38,6 +38,12 @@ export function compareLoads(a: Load, b: Load): number {
   return Math.abs(difference) <= 0.0001 ? 0 : difference
 }
 
+/** The second load on top of the first, in the first one's unit; with `help` it takes off. Never below nothing. */
+export function addLoad(base: Load, more: Load, help = false): Load {
+  const value = inUnit(more, base.unit).value
+  return { value: Math.max(0, snap(base.value + (help ? -value : value))), unit: base.unit }
+}
+
 /** "62.5 kg": at most two decimals, none that are zero. */
 export function formatLoad(load: Load): string {
   return `${formatNumber(load.value)} ${load.unit}`

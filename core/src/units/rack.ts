@@ -1,13 +1,34 @@
 import { snap, type Load, type Unit } from './load.ts'
 
-/** What one barbell can be loaded with at a place. `pairs` counts pairs: one plate for each side. */
-export type Rack = { unit: Unit; bar: number; plates: { weight: number; pairs: number }[] }
+/**
+ * What a barbell can be loaded with at a place. `pairs` counts pairs: one plate for each side. `bar` is the usual one; `bars`
+ * are others of the place, taken where they alone can make a load lighter than it; `special` are bars that some exercises need.
+ */
+export type Rack = {
+  unit: Unit
+  bar: number
+  bars?: number[]
+  special?: Partial<Record<SpecialBar, number>>
+  plates: { weight: number; pairs: number }[]
+}
 
-/** Loads that come ready made, ascending: the dumbbells of a place (one hand), or the pins of its stacks. */
-export type Fixed = { tool: 'dumbbells' | 'machine'; unit: Unit; loads: number[] }
+export const specialBars = ['trap bar', 'safety bar', 'curl bar'] as const
+export type SpecialBar = (typeof specialBars)[number]
 
-/** Every load that can be made, ascending; for a barbell with the bar and the fewest plates of one side for each. */
-export type Makeable = { unit: Unit; loads: number[]; bar?: number; side?: number[][] }
+/**
+ * Loads that come ready made, ascending: the dumbbells of a place (one hand), the pins of its stacks (of one machine where an
+ * exercise is named), or the help of its assistance machine.
+ */
+export type Fixed = { tool: FixedTool; exercise?: string; unit: Unit; loads: number[] }
+export const fixedTools = ['dumbbells', 'machine', 'assistance'] as const
+export type FixedTool = (typeof fixedTools)[number]
+
+/**
+ * Every load that can be made, ascending. Beside body weight below zero for help. `parts` says, for each, the bar with the
+ * fewest plates of one side, or the plates that hang from a belt.
+ */
+export type Makeable = { unit: Unit; loads: number[]; parts?: Parts[] }
+export type Parts = { bar?: number; plates: number[] }
 
 /** What is assumed, and said, where nobody has listed the equipment. */
 export const usualRack: Record<Unit, Rack> = {
@@ -38,11 +59,17 @@ export const usualRack: Record<Unit, Rack> = {
   },
 }
 
+/** What special bars weigh where a place does not say (common practice, no source). */
+export const usualSpecial: Record<Unit, Record<SpecialBar, number>> = {
+  kg: { 'trap bar': 25, 'safety bar': 30, 'curl bar': 10 },
+  lb: { 'trap bar': 55, 'safety bar': 65, 'curl bar': 20 },
+}
+
 const ladder = (from: number, to: number, step: number) =>
   Array.from({ length: Math.round((to - from) / step) + 1 }, (_, i) => snap(from + i * step))
 
 /** What is assumed where nobody has listed the dumbbells or stacks. */
-export const usualFixed: Record<Fixed['tool'], Record<Unit, Fixed>> = {
+export const usualFixed: Record<FixedTool, Record<Unit, Fixed>> = {
   dumbbells: {
     kg: { tool: 'dumbbells', unit: 'kg', loads: ladder(2, 50, 2) },
     lb: { tool: 'dumbbells', unit: 'lb', loads: ladder(5, 100, 5) },
@@ -51,6 +78,10 @@ export const usualFixed: Record<Fixed['tool'], Record<Unit, Fixed>> = {
     kg: { tool: 'machine', unit: 'kg', loads: ladder(5, 150, 5) },
     lb: { tool: 'machine', unit: 'lb', loads: ladder(10, 300, 10) },
   },
+  assistance: {
+    kg: { tool: 'assistance', unit: 'kg', loads: ladder(5, 80, 5) },
+    lb: { tool: 'assistance', unit: 'lb', loads: ladder(10, 180, 10) },
+  },
 }
 
 /** Heaviest total that is ever made, in either unit: it bounds the table, not the lifter. */
@@ -58,35 +89,85 @@ const heaviest = 1200
 
 /**
  * The exact loads of a rack with its limited plates. Each side carries the same plates.
- * A 20 kg bar with one pair of 20s and one of 1.25s makes 20, 22.5, 60 and 62.5 kg.
+ * A 20 kg bar with one pair of 20s and one of 1.25s makes 20, 22.5, 60 and 62.5 kg; a 15 kg bar beside it adds 15 and 17.5.
  */
 export function makeable(rack: Rack): Makeable {
-  const known = made.get(rack)
-  if (known) return known
-  let sides = new Map<number, number[]>([[0, []]])
-  for (const { weight, pairs } of [...rack.plates].sort((a, b) => b.weight - a.weight)) {
-    const next = new Map(sides)
-    for (const [sum, plates] of sides) {
-      for (let n = 1; n <= pairs; n++) {
+  return keptFor(rack, 'bar', () => {
+    const sides = sumsOf(
+      rack.plates.map(({ weight, pairs }) => ({ weight, count: pairs })),
+      heaviest / 2,
+    )
+    const onBar = new Map<number, Parts>()
+    for (const bar of [rack.bar, ...(rack.bars ?? [])])
+      for (const [sum, plates] of sides) {
+        const total = snap(bar + 2 * sum)
+        if (bar === rack.bar || (total < rack.bar && !onBar.has(total))) onBar.set(total, { bar, plates })
+      }
+    return ascending(rack.unit, onBar)
+  })
+}
+
+/** What a special bar makes of the rack's plates: the place's own, or one of the usual weight. */
+export function makeableWith(rack: Rack, bar: SpecialBar): Makeable {
+  return keptFor(rack, bar, () => {
+    const { bars: _, special, ...rest } = rack
+    return makeable({ ...rest, bar: special?.[bar] ?? usualSpecial[rack.unit][bar] })
+  })
+}
+
+/**
+ * What goes with body weight, below zero for help and above it for plates on a belt, of which each hangs singly: with one
+ * pair of 20s and help of 5 or 10, it is −10, −5, 0, 20 and 40.
+ */
+export function makeableOnBody(rack: Rack, help: Fixed): Makeable {
+  return keptFor(rack, `help ${help.unit} ${help.loads.join(' ')}`, () => {
+    const hung = sumsOf(
+      rack.plates.map(({ weight, pairs }) => ({ weight, count: 2 * pairs })),
+      heaviestHung,
+    )
+    const all = new Map<number, Parts>([...hung].map(([sum, plates]) => [sum, { plates }]))
+    if (help.unit === rack.unit) for (const load of help.loads) all.set(-load, { plates: [] })
+    return ascending(rack.unit, all)
+  })
+}
+
+/** More than this is never hung from a belt. */
+const heaviestHung = 150
+
+/** Every sum of limited plates up to `most`, each with the fewest plates that make it. */
+function sumsOf(plates: { weight: number; count: number }[], most: number): Map<number, number[]> {
+  let sums = new Map<number, number[]>([[0, []]])
+  for (const { weight, count } of [...plates].sort((a, b) => b.weight - a.weight)) {
+    const next = new Map(sums)
+    for (const [sum, used] of sums) {
+      for (let n = 1; n <= count; n++) {
         const total = snap(sum + n * weight)
-        if (rack.bar + 2 * total > heaviest) break
-        const better = [...plates, ...Array<number>(n).fill(weight)]
+        if (total > most) break
+        const better = [...used, ...Array<number>(n).fill(weight)]
         const had = next.get(total)
         if (!had || isBetter(better, had)) next.set(total, better)
       }
     }
-    sides = next
+    sums = next
   }
-  const sorted = [...sides].sort(([a], [b]) => a - b)
-  const result = {
-    unit: rack.unit,
-    bar: rack.bar,
-    loads: sorted.map(([sum]) => snap(rack.bar + 2 * sum)),
-    side: sorted.map(([, plates]) => plates),
-  }
-  made.set(rack, result)
-  return result
+  return sums
 }
+
+function ascending(unit: Unit, made: Map<number, Parts>): Makeable {
+  const sorted = [...made].sort(([a], [b]) => a - b)
+  return { unit, loads: sorted.map(([load]) => load), parts: sorted.map(([, parts]) => parts) }
+}
+
+/** A rack is read once and never changed, so its tables are kept beside it. */
+function keptFor(rack: Rack, what: string, make: () => Makeable): Makeable {
+  let kept = tables.get(rack)
+  if (!kept) tables.set(rack, (kept = new Map()))
+  let table = kept.get(what)
+  if (!table) kept.set(what, (table = make()))
+  return table
+}
+
+const tables = new WeakMap<Rack, Map<string, Makeable>>()
 
 /** Fewer plates first; of as many, the heavier ones on the inside (25 + 15 before 20 + 20). */
 function isBetter(a: number[], b: number[]): boolean {
@@ -95,14 +176,11 @@ function isBetter(a: number[], b: number[]): boolean {
   return at >= 0 && (a[at] as number) > (b[at] as number)
 }
 
-/** A rack is read once and never changed, so its table is kept beside it. */
-const made = new WeakMap<Rack, Makeable>()
-
-/** The plates of one side, heaviest first, or null when the rack cannot make the load. */
-export function platesFor(load: Load, can: Makeable): number[] | null {
+/** How a load is made: the bar with the plates of one side, heaviest first, or those on the belt. Null where it cannot be. */
+export function partsFor(load: Load, can: Makeable): Parts | null {
   const at = lastAtOrBelow(can.loads, snap(load.value))
-  if (can.loads[at] !== snap(load.value)) return null
-  return load.unit === can.unit ? (can.side?.[at] ?? null) : null
+  if (can.loads[at] !== snap(load.value) || load.unit !== can.unit) return null
+  return can.parts?.[at] ?? null
 }
 
 /** Index of the last number at or below `value` in an ascending list, −1 where all are above. */

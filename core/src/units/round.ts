@@ -10,6 +10,7 @@ export type Met = 'exact' | 'rounded' | 'floor' | 'top'
 /**
  * The one rounding of the product: from a meant load to one that the rack makes, in the rack's unit.
  * The meant load is cut to 0.0001 first. Never below the empty bar, never above the plates there are; `met` says which. Of an empty list it throws.
+ * Beside body weight `meant` is what goes on top of it, below zero for help.
  * 61.25 kg on a 20 kg bar with 1.25 kg plates: nearest 62.5 (a tie goes up), down 60.
  */
 export function round(meant: Load, can: Makeable, way: Way): { load: Load; met: Met } {

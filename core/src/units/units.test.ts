@@ -7,7 +7,7 @@ import {
   inUnit,
   isDay,
   makeable,
-  platesFor,
+  partsFor,
   round,
   snap,
   usualRack,
@@ -46,15 +46,15 @@ describe('plates', () => {
   })
   // Common practice, no source: 100 kg is a 20 kg bar with 25 and 15 on each side; 225 lb is two 45s a side.
   test('the usual racks load the loads every lifter knows', () => {
-    expect(platesFor(kg(100), makeable(usualRack.kg))).toEqual([25, 15])
-    expect(platesFor({ value: 225, unit: 'lb' }, makeable(usualRack.lb))).toEqual([45, 45])
-    expect(platesFor({ value: 135, unit: 'lb' }, makeable(usualRack.lb))).toEqual([45])
+    expect(partsFor(kg(100), makeable(usualRack.kg))).toEqual({ bar: 20, plates: [25, 15] })
+    expect(partsFor({ value: 225, unit: 'lb' }, makeable(usualRack.lb))?.plates).toEqual([45, 45])
+    expect(partsFor({ value: 135, unit: 'lb' }, makeable(usualRack.lb))?.plates).toEqual([45])
   })
   test('plates of both sides and the bar add up to each makeable load', () => {
     for (const rack of Object.values(usualRack)) {
       const can = makeable(rack)
       can.loads.forEach((load, i) => {
-        expect(snap(rack.bar + 2 * (can.side?.[i] ?? []).reduce((a, b) => a + b, 0))).toBe(load)
+        expect(snap(rack.bar + 2 * (can.parts?.[i]?.plates ?? []).reduce((a, b) => a + b, 0))).toBe(load)
       })
     }
   })
@@ -79,7 +79,7 @@ describe('rounding', () => {
     fc.assert(
       fc.property(fc.double({ min: 20, max: 250, noNaN: true }), (v) => {
         const { load } = round(kg(v), can, 'nearest')
-        expect(platesFor(load, can)).not.toBeNull()
+        expect(partsFor(load, can)).not.toBeNull()
         expect(Math.abs(load.value - v)).toBeLessThanOrEqual(1.2501)
       }),
     )

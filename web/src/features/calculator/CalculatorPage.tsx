@@ -13,7 +13,7 @@ import {
   formatLoad,
   formatNumber,
   makeable,
-  platesFor,
+  partsFor,
   round,
   scale,
   usualRack,
@@ -95,7 +95,7 @@ function Loads({ max, table, onTable }: LoadsProps) {
             <th className="py-1 text-right font-medium">Percent</th>
             <th className="py-1 text-right font-medium">Load</th>
             <th className="py-1 pl-4 text-left font-medium">
-              Each side of a {formatNumber(can.bar ?? 0)} {can.unit} bar
+              Each side of a {formatNumber(usualRack[can.unit].bar)} {can.unit} bar
             </th>
           </tr>
         </thead>
@@ -111,7 +111,7 @@ function Loads({ max, table, onTable }: LoadsProps) {
                   {formatLoad(load)}
                 </td>
                 <td className="py-1.5 pl-4 text-sm text-bark">
-                  {platesFor(load, can)?.map(formatNumber).join(' + ') || 'empty bar'}
+                  {partsFor(load, can)?.plates.map(formatNumber).join(' + ') || 'empty bar'}
                 </td>
               </tr>
             )

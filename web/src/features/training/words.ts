@@ -6,6 +6,7 @@ import { formatDay, formatLoad } from '@young-oak/core/units'
 const readsAs: Record<Reads, string> = {
   total: '',
   'per hand': 'per hand',
+  'per side': 'per side',
   added: 'added',
   'on the stack': 'on the stack',
 }
