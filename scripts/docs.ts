@@ -3,6 +3,7 @@ import { mkdirSync, writeFileSync } from 'node:fs'
 import { dirname } from 'node:path'
 import { fileURLToPath, pathToFileURL } from 'node:url'
 import { changeOf } from '@young-oak/core/adjustments'
+import { goalOf } from '@young-oak/core/goals'
 import { exercises } from '@young-oak/core/library'
 import { sourceOf } from '@young-oak/core/loads'
 import { formulaOf } from '@young-oak/core/maxes'
@@ -69,7 +70,10 @@ function templateSchema(): Json {
       jsonSchema(untilShape, { until: sign({ progression: { type: 'string' } }) }),
     ],
   }
-  const rows = { type: 'object', additionalProperties: list(list(jsonSchema(setGroupShape, { load }))) }
+  const goal = {
+    oneOf: Object.values(goalOf).map(({ shape, title }) => ({ title, ...jsonSchema(shape) })),
+  }
+  const rows = { type: 'object', additionalProperties: list(list(jsonSchema(setGroupShape, { load, goal }))) }
   const whole = jsonSchema(headShape, {
     phases: list(jsonSchema(phaseShape, { light: changes, weeks })),
     sessions: byId(jsonSchema(sessionShape, { parts: list(jsonSchema(partShape)) })),
@@ -142,6 +146,12 @@ function reference(): string {
     ...Object.entries(sourceOf).flatMap(([of, { title, params, examples }]) =>
       unit(of, title, jsonSchema(params), examples),
     ),
+    '## What each set is to reach (`goal`)',
+    ...Object.entries(goalOf).flatMap(([key, { title, shape, examples }]) => [
+      ...unit(key, title, jsonSchema(shape), examples),
+      ...examples.map(({ goal, cell }) => `- \`${JSON.stringify(goal)}\` is typed as \`${cell}\``),
+      '',
+    ]),
     '## Progression rules (`rule`)',
     ...Object.entries(ruleOf).flatMap(([kind, { title, params, examples, roles, from, clock }]) => [
       ...unit(kind, title, jsonSchema(params), examples),

@@ -1,10 +1,11 @@
-import { array, boolean, mixed, number, object, string, type InferType } from 'yup'
+import { array, mixed, number, object, string, type InferType } from 'yup'
 import type { Enrolment } from '@young-oak/core/member'
-import { exerciseIds, type ExerciseId, type Lift } from '@young-oak/core/library'
+import { exerciseIds, exerciseOf, type ExerciseId, type Lift } from '@young-oak/core/library'
 import { formulaKinds, mostInReserve, mostRepsWarned, type FormulaKind } from '@young-oak/core/maxes'
 import type { Evidence, Finding, Plan, Proposal } from '@young-oak/core/plan'
 import type { SessionLog } from '@young-oak/core/member'
-import { isDay, type Load, type Unit } from '@young-oak/core/units'
+import { setStyles, type SetStyle } from '@young-oak/core/template'
+import { amountUnits, isDay, type AmountUnit, type Load, type Unit } from '@young-oak/core/units'
 
 /** The heaviest load that is taken for a lift rather than for a slip of the thumb. */
 export const heaviest: Record<Unit, number> = { kg: 500, lb: 1100 }
@@ -14,22 +15,41 @@ const exercise = () =>
 const day = () =>
   string().test('day', 'This day does not exist.', (value) => value === undefined || isDay(value))
 
-export const loadSchema = object({
-  value: number()
-    .typeError('Enter the load as a number.')
-    .required('Enter the load.')
-    .moreThan(0, 'A load is more than 0.')
-    .test('heaviest', (value, context) => {
-      const unit = (context.parent as { unit?: Unit }).unit ?? 'kg'
-      return (
-        value <= heaviest[unit] ||
-        context.createError({
-          message: `More than ${heaviest[unit]} ${unit} is not taken: check the number.`,
-        })
-      )
-    }),
-  unit: mixed<Unit>((value): value is Unit => value === 'kg' || value === 'lb').required('Choose kg or lb.'),
-})
+const loadFrom = (least: 'something' | 'nothing') =>
+  object({
+    value: number()
+      .typeError('Enter the load as a number.')
+      .required('Enter the load.')
+      .test('least', 'A load is more than 0.', (value) => (least === 'nothing' ? value >= 0 : value > 0))
+      .test('heaviest', (value, context) => {
+        const unit = (context.parent as { unit?: Unit }).unit ?? 'kg'
+        return (
+          value <= heaviest[unit] ||
+          context.createError({
+            message: `More than ${heaviest[unit]} ${unit} is not taken: check the number.`,
+          })
+        )
+      }),
+    unit: mixed<Unit>((value): value is Unit => value === 'kg' || value === 'lb').required(
+      'Choose kg or lb.',
+    ),
+  })
+
+export const loadSchema = loadFrom('something')
+
+/** What is handled beside body weight: it may be nothing, and it may help. Of any other exercise it is neither. */
+const fitsBody = ({
+  exercise,
+  load,
+  help,
+}: {
+  exercise: ExerciseId
+  load?: { value: number }
+  help?: true
+}): boolean => exerciseOf({ exercise }).tool === 'body weight' || (load?.value !== 0 && !help)
+const fitsBodyMessage = 'Only beside body weight may a load be 0, or help.'
+
+const mark = () => mixed<true>((value): value is true => value === true).optional()
 
 export const repsSchema = number()
   .typeError('Enter the reps as a number.')
@@ -40,7 +60,8 @@ export const repsSchema = number()
 export const maxSchema = object({
   exercise: exercise().required('Choose a lift.'),
   variant: string().max(60).optional(),
-  load: loadSchema.required(),
+  load: loadFrom('nothing').required(),
+  help: mark(),
   reps: repsSchema
     .required('Enter the reps.')
     .min(1, 'At least one rep.')
@@ -57,9 +78,12 @@ export const maxSchema = object({
   date: day().required(),
   today: day().required(),
   /** Taken although it is lower than the max in force. */
-  accepted: boolean().oneOf([true]).optional(),
+  accepted: mark(),
 })
   .noUnknown()
+  .test('fitsBody', '', (given, { createError }) =>
+    fitsBody(given) ? true : createError({ path: 'load.value', message: 'A load is more than 0.' }),
+  )
   .test('counted', '', ({ reps, rir = 0 }, { createError }) =>
     rir === 0 || reps + rir <= mostRepsWarned
       ? true
@@ -78,9 +102,27 @@ export const setSchema = object({
   state: mixed<'done' | 'failed' | 'notDone'>((v): v is 'done' | 'failed' | 'notDone' =>
     ['done', 'failed', 'notDone'].includes(v as string),
   ).required(),
-  load: loadSchema.default(undefined).optional(),
+  load: loadFrom('nothing').default(undefined).optional(),
+  help: mark(),
   reps: repsSchema.optional(),
-}).noUnknown()
+  amount: object({
+    value: number()
+      .required()
+      .min(0, 'An amount is not less than 0.')
+      .max(100_000, 'More than 100,000 is not taken.'),
+    unit: mixed<AmountUnit>((v): v is AmountUnit => amountUnits.includes(v as AmountUnit)).required(),
+  })
+    .default(undefined)
+    .optional(),
+  rir: number().integer().min(0).max(10).optional(),
+  assisted: number().integer().min(0).max(100).optional(),
+  bands: string().max(60).optional(),
+  style: mixed<SetStyle>((v): v is SetStyle => setStyles.includes(v as SetStyle)).optional(),
+  partial: mark(),
+  pain: mark(),
+})
+  .noUnknown()
+  .test('fitsBody', fitsBodyMessage, fitsBody)
 export type GivenSet = InferType<typeof setSchema>
 
 /**

@@ -1,3 +1,4 @@
+import type { Span } from '@young-oak/core/units'
 import type { Adjustment, SetGroup, Slot, Template } from '@young-oak/core/template'
 
 type Exercise = Slot['exercise']
@@ -184,7 +185,7 @@ export const regattaLadder: Template = {
 function group(
   id: string,
   sets: number,
-  reps: SetGroup['goal']['reps'],
+  reps: Span,
   load: SetGroup['load'],
   rest: number,
   more: Partial<SetGroup> = {},

@@ -21,7 +21,9 @@ import type { Template } from '@young-oak/core/template'
 import {
   addDays,
   daysBetween,
+  highest,
   inUnit,
+  lowest,
   makeable,
   round,
   type Day,
@@ -155,7 +157,7 @@ function repsDone(
   mood: number,
   isLast: boolean,
 ): number {
-  const { from, to } = typeof group.reps === 'number' ? { from: group.reps, to: group.reps } : group.reps
+  const [from, to] = [lowest(group.reps ?? 1), highest(group.reps ?? 1)]
   const max = maxOf(exercise, person)
   if (!load || !max || !group.load) return Math.max(from, Math.min(to, Math.round(to - set / 2 + mood)))
   const now = max * (1 + (person.growth * weeks) / 100)

@@ -1,3 +1,4 @@
+import type { Span } from '@young-oak/core/units'
 import type { SetGroup, Slot, Template } from '@young-oak/core/template'
 
 /** Two made-up templates of different kinds: loads by a rule on a rotation, and waves of percent with a training max. */
@@ -170,7 +171,7 @@ function rows(
   exercise: Slot['exercise'],
   load: SetGroup['load'],
   sets: number,
-  reps: SetGroup['goal']['reps'],
+  reps: Span,
   rest: number,
 ): Slot {
   const week = () => [{ id: 'work', sets, goal: { reps }, load, rir: 2, rest }]

@@ -13,6 +13,7 @@ export const effort = defineSource<{ less?: number; under?: number }>({
   of: 'effort',
   title: 'By reps and reserve',
   computes: true,
+  readsReps: true,
   params: strictObject({
     less: numberField('percent of the load, 1 to 30', 1, 30),
     under: wholeField('seconds of rest', 1, 600),

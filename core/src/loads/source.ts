@@ -88,6 +88,8 @@ export type Source<P> = {
   read(typed: string): P | null
   /** Sets of the same day that it reads: a slot, or the groups before it in its own. */
   reads?(params: P): { slot?: string; group?: string }
+  /** Whether the reps of the sets tell on the load. */
+  readsReps?: true
   /** A role of the slot's own progression that it reads. */
   readsRole?(params: P): string
   price(known: Known, params: P): Priced | Later | Need | null

@@ -12,6 +12,7 @@ export const tonnage = defineSource<{ times: number }>({
   of: 'tonnage',
   title: 'A tonnage',
   computes: true,
+  readsReps: true,
   params: strictObject({ times: numberField('how many times the 1RM, 1 to 200', 1, 200).required() }),
   cell: ({ times }) => `${formatNumber(times)}× max in all`,
   read(typed) {

@@ -15,7 +15,8 @@ import {
   trueField,
   wholeField,
 } from '../reading/index.ts'
-import { fixedTools, specialBars, type SpecialBar } from '../units/index.ts'
+import { setStyles } from '../template/types.ts'
+import { amountUnits, fixedTools, specialBars, type SpecialBar } from '../units/index.ts'
 
 /** The pieces of member format 1. */
 const entry = {
@@ -149,9 +150,16 @@ export const setLogShape = strictObject({
   load: loadField(0),
   help: trueField('true, where the load took off body weight'),
   reps: wholeField('reps', 0, 100),
+  amount: strictObject({
+    value: numberField('an amount from 0 to 100000', 0, 100_000).required(),
+    unit: choiceField(amountUnits).required(),
+  })
+    .default(undefined)
+    .meta({ expected: 'an amount like {"value": 45, "unit": "s"}' }),
   rir: wholeField('reps in reserve', 0, 10),
   assisted: wholeField('of the reps, those that were helped', 0, 100),
   bands: textField('bands or chains, by name and number', 60),
+  style: choiceField(setStyles),
   partial: trueField('true, for a set not through the whole range'),
   pain: trueField('true, for a set that hurt'),
 })

@@ -2,8 +2,9 @@ import type { FormulaKind } from '../maxes/registry.ts'
 import type { Lift } from '../library/index.ts'
 import type { Rung } from '../explain/rung.ts'
 import type { Change } from '../adjustments/registry.ts'
-import type { Adjustment, GroupPart, Id, Span } from '../template/types.ts'
-import type { Day, Fixed, Load, Rack, Step, Unit, Way } from '../units/index.ts'
+import type { OtherGoal } from '../goals/registry.ts'
+import type { Adjustment, GroupPart, Id, SetStyle } from '../template/types.ts'
+import type { Amount, Day, Fixed, Load, Rack, Span, Step, Unit, Way } from '../units/index.ts'
 
 /** A person in one gym, as the planner sees them: dated facts and logs, in any order of arrival. */
 export type Member = { facts: Fact[]; logs: SessionLog[] }
@@ -94,11 +95,15 @@ export type SetLog = {
   load?: Load
   help?: true
   reps?: number
+  /** A time, a distance or rounds, where that was asked. */
+  amount?: Amount
   rir?: number
   /** Of the reps, those that a partner or a machine helped with. */
   assisted?: number
   /** Bands or chains on the bar, by name and number: they are no kilos. */
   bands?: string
+  /** How it was done, where it was not plain: speed, lowering-only, held and partial sets say nothing about a max. */
+  style?: SetStyle
   /** Not through the whole range. */
   partial?: true
   pain?: true
@@ -129,11 +134,20 @@ export type ShownSlot = Lift & { light?: true; groups: ShownGroup[] }
 export type ShownGroup = {
   group: Id
   sets: number
-  reps: Span
+  /** Reps of each set, or null where `goal` says what is asked. */
+  reps: Span | null
   plus?: 'last'
+  goal?: OtherGoal
   part?: GroupPart
   rir?: number
   rest?: number
+  roundRest?: number
+  tempo?: string
+  perSide?: true
+  style?: SetStyle
+  bands?: string
+  least?: number
+  stop?: string
   target: Load | null
   load: Load | null
   /** The progression's own load that the target came from, where it came from one. */

@@ -49,7 +49,7 @@ export type Evidence = {
 export type Equipment = { racks: Rack[]; fixed?: Fixed[] }
 
 /** The sets of a lift's latest session, in order. */
-export type LastTime = { date: Day; sets: { load?: Load; help?: true; reps: number; rir?: number }[] }
+export type LastTime = { date: Day; sets: Pick<SetLog, 'load' | 'help' | 'reps' | 'amount' | 'rir'>[] }
 
 /** The best estimate of a lift's latest session: a proposal, until somebody accepts it. */
 export type EstimateSeen = { load: Load; date: Day; from: SetSeen }
@@ -181,10 +181,12 @@ function byLift(log: SessionLog): Map<string, SetLog[]> {
   return lifts
 }
 
-function lastSet({ load, help, reps = 0, rir }: SetLog): LastTime['sets'][number] {
-  const set: LastTime['sets'][number] = { reps }
+function lastSet({ load, help, reps, amount, rir }: SetLog): LastTime['sets'][number] {
+  const set: LastTime['sets'][number] = {}
   if (load) set.load = load
   if (help) set.help = help
+  if (reps !== undefined) set.reps = reps
+  if (amount) set.amount = amount
   if (rir !== undefined) set.rir = rir
   return set
 }
@@ -193,8 +195,13 @@ function lastSet({ load, help, reps = 0, rir }: SetLog): LastTime['sets'][number
 export const isDone = (set: SetLog): boolean => set.state === 'done' && set.reps !== 0
 
 /** Whether a set says something about a max: its own reps, the whole range, no bands, no pain, and not too many reps. */
-const isMeasure = ({ reps = 0, rir, assisted, bands, partial, pain }: SetLog): boolean =>
-  !assisted && bands === undefined && !partial && !pain && !isDoubtful(reps, rir)
+const isMeasure = ({ reps = 0, rir, assisted, bands, partial, pain, style }: SetLog): boolean =>
+  !assisted &&
+  bands === undefined &&
+  !partial &&
+  !pain &&
+  (style === undefined || style === 'ramp' || style === 'drop') &&
+  !isDoubtful(reps, rir)
 
 function bestEstimate(sets: SetLog[], log: SessionLog, body: Load | undefined): EstimateSeen | null {
   let best: EstimateSeen | null = null

@@ -1,21 +1,41 @@
 import type { Need } from '../loads/source.ts'
 import type { ShownGroup } from '../member/types.ts'
-import { formatSpan } from '../template/types.ts'
-import { formatLoad } from '../units/index.ts'
+import { kindOf } from '../goals/registry.ts'
+import type { SetStyle } from '../template/types.ts'
+import { formatLoad, formatSpan } from '../units/index.ts'
 
 /** A slot's groups in trade shorthand: "3 × 5 @ 62.5 kg, 1 × 5+ @ 70 kg"; a missing load is "?". */
 export const formatGroups = (groups: ShownGroup[]): string => groups.map(formatGroup).join(', ')
 
-/** "2 × 5 + 1 × 5+ @ 70 kg": the last set of a plus group is the one with the plus. */
+/** "2 × 5, 5+ @ 70 kg": the last set of a plus group is the one with the plus; then tempo, bands and what else was said. */
 export function formatGroup(group: ShownGroup): string {
-  const { sets, reps, plus, load, missing } = group
+  const { load, missing } = group
   const at = load ? ` @ ${formatHandled(group, load)}` : missing ? ' @ ?' : ''
-  return `${formatSets(sets, formatSpan(reps), plus)}${at}`
+  const said = [
+    group.perSide && 'each side',
+    group.bands && `with ${group.bands}`,
+    group.tempo && `tempo ${group.tempo}`,
+    group.style && styleWords[group.style],
+    group.stop && `stop when ${group.stop}`,
+  ].filter(Boolean)
+  return [`${formatSets(group)}${at}`, ...said].join(', ')
 }
 
-function formatSets(sets: number, reps: string, plus?: 'last'): string {
-  if (!plus) return `${sets} × ${reps}`
-  return sets === 1 ? `1 × ${reps}+` : `${sets - 1} × ${reps}, ${reps}+`
+const styleWords: Record<SetStyle, string> = {
+  ramp: 'rising',
+  drop: 'drop sets',
+  speed: 'with full speed',
+  lowering: 'lowering only',
+  held: 'held',
+  partial: 'partial',
+}
+
+function formatSets({ sets, reps, plus, goal, least }: ShownGroup): string {
+  const asked = goal ? kindOf(goal).cell(goal) : formatSpan(reps ?? 1)
+  if (goal && !kindOf(goal).meetsTogether && sets === 1) return asked
+  if (goal && kindOf(goal).meetsTogether) return `${asked} within ${sets} ${sets === 1 ? 'set' : 'sets'}`
+  if (!plus) return `${least ? `${least}-${sets}` : sets} × ${asked}`
+  return sets === 1 ? `1 × ${asked}+` : `${sets - 1} × ${asked}, ${asked}+`
 }
 
 /** A load as it is handled: "62.5 kg"; on top of body weight "+10 kg", "body weight", or "15 kg of help". */

@@ -1,6 +1,7 @@
 import { placesOf, rowOnPaper, type Place } from '../calendar/places.ts'
 import type { GroupDraft } from '../adjustments/change.ts'
 import { changeOf } from '../adjustments/registry.ts'
+import { kindOf } from '../goals/registry.ts'
 import { slotsOf, type Id, type SetGroup, type Template } from '../template/types.ts'
 import { acting, type Authored } from './changes.ts'
 
@@ -62,11 +63,17 @@ function groupsAt(template: Template, place: Place): { sets: number; percent: nu
       const { sets, percent, scale } = changes.reduce<GroupDraft>(
         (draft, { adjustment: { do: change }, label }) =>
           changeOf[change.kind].onGroup?.(draft, change, label)?.now ?? draft,
-        { sets: group.sets, percent: stated?.percent ?? null, scale: 100 },
+        { sets: hardSets(group), percent: stated?.percent ?? null, scale: 100 },
       )
       return { sets, percent: stated && percent !== null ? (percent * scale * stated.of) / 10000 : null }
     })
   })
+}
+
+/** Hard sets that a group counts as: none where nothing is counted in reps. */
+function hardSets({ sets, goal }: SetGroup): number {
+  const kind = kindOf(goal)
+  return kind.logs(goal) === 'reps' ? sets * (kind.countsAs?.(goal) ?? 1) : 0
 }
 
 /** The percent that a group states, and of what percent of the 1RM it is one. */

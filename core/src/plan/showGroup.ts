@@ -1,10 +1,11 @@
 import type { GroupDraft } from '../adjustments/change.ts'
 import { changeOf } from '../adjustments/registry.ts'
 import type { Rung } from '../explain/rung.ts'
+import { kindOf } from '../goals/registry.ts'
 import { isLater, isNeed, type Known, type Later, type Need, type Priced } from '../loads/source.ts'
 import type { ShownGroup } from '../member/types.ts'
-import { lowest, type SetGroup } from '../template/types.ts'
-import { compareLoads, scale, snap, type Load, type Way } from '../units/index.ts'
+import type { SetGroup } from '../template/types.ts'
+import { compareLoads, lowest, scale, snap, type Load, type Way } from '../units/index.ts'
 import type { Authored } from './changes.ts'
 import { less } from './onTheBar.ts'
 import { make, withLoad, type Loading } from './round.ts'
@@ -51,20 +52,34 @@ export function showGroup(
 /** What a source may know of the sets that it prices. */
 export const askedOf = ({ sets, goal, rir, rest }: SetGroup): NonNullable<Known['asked']> => ({
   sets,
-  reps: lowest(goal.reps),
+  reps: lowest(kindOf(goal).reps(goal) ?? 1),
   rir,
   rest,
 })
 
 /** The group as it is asked, but for its load. */
-function asAsked({ id, goal, rest, part }: SetGroup, { sets, rir }: GroupDraft): ShownGroup {
-  const shown: ShownGroup = { group: id, sets, reps: goal.reps, target: null, load: null, why: [] }
-  if (part) shown.part = part
-  if (goal.plus) shown.plus = goal.plus
+function asAsked(group: SetGroup, { sets, rir }: GroupDraft): ShownGroup {
+  const shown: ShownGroup = { group: group.id, sets, reps: null, target: null, load: null, why: [] }
+  if ('reps' in group.goal) {
+    shown.reps = group.goal.reps
+    if (group.goal.plus) shown.plus = group.goal.plus
+  } else shown.goal = group.goal
+  for (const key of asWritten) if (group[key] !== undefined) Object.assign(shown, { [key]: group[key] })
   if (rir !== undefined) shown.rir = rir
-  if (rest !== undefined) shown.rest = rest
   return shown
 }
+
+const asWritten = [
+  'part',
+  'rest',
+  'roundRest',
+  'tempo',
+  'perSide',
+  'style',
+  'bands',
+  'least',
+  'stop',
+] as const
 
 /** Lets the changes act on a group in their order, each with its rung; says whether the member's own touched its load. */
 function changeGroup(

@@ -1,6 +1,6 @@
 import type { SetLog, ShownGroup } from '../member/types.ts'
-import { lowest } from '../template/types.ts'
-import { compareLoads, type Load } from '../units/index.ts'
+import { kindOf } from '../goals/registry.ts'
+import { compareLoads, lowest, type Load } from '../units/index.ts'
 import type { Lift } from '../library/index.ts'
 import { isDone } from './evidence.ts'
 import { totalOf } from './onTheBar.ts'
@@ -21,12 +21,22 @@ export function judge(lift: Lift, groups: ShownGroup[], sets: SetLog[], light: b
   if (groups.some(({ missing, short }) => missing || short)) return 'not comparable'
   let n = 0
   for (const group of groups) {
-    for (let i = 0; i < group.sets; i++) {
-      n += 1
-      if (!meets(group, setOf(sets, n))) return 'miss'
-    }
+    if (!meetsGroup(group, sets, n)) return 'miss'
+    n += group.sets
   }
   return 'hit'
+}
+
+/** Whether the sets of a group, numbered from the one after `before`, reach what was asked; those beyond `least` are free. */
+function meetsGroup(group: ShownGroup, sets: SetLog[], before: number): boolean {
+  const kind = group.goal && kindOf(group.goal)
+  if (group.goal && kind?.meetsTogether) {
+    const own = sets.filter((set) => set.n > before && set.n <= before + group.sets && isDone(set))
+    return kind.meetsTogether(group.goal, own) && own.every((set) => isHeavyEnough(group, set))
+  }
+  for (let n = before + 1; n <= before + (group.least ?? group.sets); n++)
+    if (!meets(group, setOf(sets, n))) return false
+  return true
 }
 
 /** The set of a number: most often the one at its place. */
@@ -34,7 +44,13 @@ const setOf = (sets: SetLog[], n: number): SetLog | undefined =>
   sets[n - 1]?.n === n ? sets[n - 1] : sets.find((set) => set.n === n)
 
 function meets(group: ShownGroup, set: SetLog | undefined): boolean {
-  if (!set || !isDone(set) || (set.reps ?? 0) < lowest(group.reps)) return false
+  if (!set || !isDone(set)) return false
+  const { reps, goal } = group
+  const isReached = goal ? kindOf(goal).meets(goal, set) : (set.reps ?? 0) >= lowest(reps ?? 1)
+  return isReached && isHeavyEnough(group, set)
+}
+
+function isHeavyEnough(group: ShownGroup, set: SetLog): boolean {
   const [asked, lifted] = [totalOf(group, group), totalOf(group, set)]
   if (!asked || !group.load) return true
   return lifted !== null && compareLoads(lifted, asked) >= 0

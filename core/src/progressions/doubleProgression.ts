@@ -1,5 +1,5 @@
 import { choiceField, strictObject } from '../reading/index.ts'
-import { highest, lowest, type Span } from '../template/types.ts'
+import { highest, lowest, type Span } from '../units/index.ts'
 import {
   firstLoad,
   firstLoadFields,

@@ -2,8 +2,7 @@ import type { ObjectSchema } from 'yup'
 import type { Messages, Rung } from '../explain/rung.ts'
 import type { Lift } from '../library/index.ts'
 import type { MaxInForce, Need } from '../loads/source.ts'
-import type { Span } from '../template/types.ts'
-import type { Load, Unit } from '../units/index.ts'
+import type { Load, Span, Unit } from '../units/index.ts'
 
 /** What a rule may know when it starts on a lift. */
 export type Starting = {

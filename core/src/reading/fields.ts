@@ -1,6 +1,6 @@
 import { array, boolean, mixed, number, object, string, type ObjectShape } from 'yup'
 import { exerciseIds, type ExerciseId } from '../library/index.ts'
-import { isDay, type Load, type Step } from '../units/index.ts'
+import { isDay, type Load, type Span, type Step } from '../units/index.ts'
 
 /**
  * The fields that files are made of. Each says in `expected` what it takes: errors quote it, and the JSON Schema and the
@@ -88,6 +88,31 @@ export const stepField = (most = 1000) => {
   return strictObject({ kg: amount(), lb: amount() })
     .default(undefined)
     .meta({ expected: 'a step in both units, like {"kg": 2.5, "lb": 5}' })
+}
+
+/** One number, or any from one to another, whole, from 1. */
+export const spanField = (what: string, most: number) =>
+  mixed<Span>((value): value is Span => isSpan(value, most)).meta({
+    expected: `${what} from 1 to ${most}, or {"from": 8, "to": 10}`,
+    json: {
+      oneOf: [
+        { type: 'integer', minimum: 1, maximum: most },
+        {
+          type: 'object',
+          properties: { from: { type: 'integer', minimum: 1 }, to: { type: 'integer', maximum: most } },
+          required: ['from', 'to'],
+          additionalProperties: false,
+        },
+      ],
+    },
+  })
+
+function isSpan(value: unknown, most: number): boolean {
+  const isCount = (n: unknown) => Number.isInteger(n) && (n as number) >= 1 && (n as number) <= most
+  if (isCount(value)) return true
+  if (typeof value !== 'object' || value === null) return false
+  const { from, to, ...rest } = value as { from?: number; to?: number }
+  return isCount(from) && isCount(to) && (from as number) < (to as number) && !Object.keys(rest).length
 }
 
 export const listField = (what: string, most: number, least = 1) =>

@@ -1,24 +1,43 @@
+import type { Schema } from 'yup'
+import { goalKeys, goalOf, kindOf } from '../goals/registry.ts'
 import { sourceKinds, sourceOf, type LoadBasis } from '../loads/registry.ts'
 import { percentBefore } from '../loads/source.ts'
 import { percentField } from '../reading/index.ts'
-import { limits } from './shape.ts'
-import { formatSpan, type Goal, type SetGroup, type Slot, type Template } from './types.ts'
+import { formatSeconds, parseSeconds } from '../units/index.ts'
+import { isOverMax } from './computed.ts'
+import { limits, setGroupShape } from './shape.ts'
+import { groupParts, setStyles, type SetGroup, type Slot, type Template } from './types.ts'
 
 /** The cells of a group of sets, in the order of a week sheet. */
 export const cellFields = ['sets', 'goal', 'load', 'rir', 'rest'] as const
-export type CellField = (typeof cellFields)[number]
+/** What else is said of a group, where it is said. */
+export const detailFields = [
+  'tempo',
+  'perSide',
+  'roundRest',
+  'style',
+  'bands',
+  'least',
+  'stop',
+  'part',
+  'over',
+] as const
+export type SheetField = (typeof cellFields)[number]
+export type CellField = SheetField | (typeof detailFields)[number]
 
-/** A cell as it is read and typed: "3", "8-10", "5+", "75%", "75% TM", "rule", "free", "2", "3:00". */
+/** A cell as it is read and typed: "3", "8-10", "5+", "0:45", "75%", "75% TM", "rule", "free", "2", "3:00", "31X0". */
 export function formatCell(field: CellField, group: SetGroup): string {
-  const write: Record<CellField, () => string> = {
-    sets: () => String(group.sets),
-    goal: () => formatSpan(group.goal.reps) + (group.goal.plus ? '+' : ''),
+  const write: Partial<Record<CellField, () => string>> = {
+    goal: () => kindOf(group.goal).cell(group.goal),
     load: () => sourceOf[group.load.of].cell(group.load),
-    rir: () => (group.rir === undefined ? '' : String(group.rir)),
-    rest: () => (group.rest === undefined ? '' : formatRest(group.rest)),
+    rest: () => (group.rest === undefined ? '' : formatSeconds(group.rest)),
+    roundRest: () => (group.roundRest === undefined ? '' : formatSeconds(group.roundRest)),
   }
-  return write[field]()
+  const value = group[field]
+  return write[field]?.() ?? (value === undefined ? '' : value === true ? 'yes' : String(value))
 }
+
+const setGroupFields = setGroupShape.fields as unknown as Partial<Record<CellField, Schema>>
 
 export type TypedCell = { value: SetGroup[CellField] | null; error?: undefined } | { error: string }
 
@@ -31,19 +50,42 @@ export function parseCell(
   template: Template,
 ): TypedCell {
   const typed = text.trim().toLowerCase()
+  if (!typed && !(field === 'sets' || field === 'goal' || field === 'load')) return { value: null }
   const read: Record<CellField, () => TypedCell> = {
     sets: () => wholeCell(typed, 1, limits.sets, 'Sets'),
     goal: () => parseGoal(typed),
     load: () => parseLoad(typed, group, slot, template),
-    rir: () => (typed ? wholeCell(typed, 0, 10, 'Reps in reserve') : { value: null }),
-    rest: () => (typed ? parseRest(typed) : { value: null }),
+    rir: () => wholeCell(typed, 0, 10, 'Reps in reserve'),
+    rest: () => parseRest(typed),
+    roundRest: () => parseRest(typed),
+    tempo: () =>
+      ofShape(field, typed.toUpperCase(), 'Tempo: four digits like 31X0, X for as fast as possible.'),
+    perSide: () => yesCell(typed, 'Each side'),
+    style: () => ofShape(field, typed, `Style: one of ${setStyles.join(', ')}.`),
+    bands: () => ofShape(field, text.trim(), 'Bands: their name and number, up to 60 characters.'),
+    least: () => wholeCell(typed, 1, group.sets, 'The fewest sets'),
+    stop: () => ofShape(field, text.trim(), 'The sign that ends the sets: up to 80 characters.'),
+    part: () =>
+      ofShape(
+        field,
+        groupParts.find((one) => one.toLowerCase() === typed) ?? typed,
+        `Part: one of ${groupParts.join(', ')}.`,
+      ),
+    over: () => yesCell(typed, 'More than the 1RM'),
   }
   return read[field]()
 }
 
-/** "3:00", "0:45". */
-export const formatRest = (seconds: number): string =>
-  `${Math.floor(seconds / 60)}:${String(seconds % 60).padStart(2, '0')}`
+function yesCell(typed: string, what: string): TypedCell {
+  return typed === 'yes' ? { value: true } : { error: `${what}: yes, or nothing.` }
+}
+
+/** A value as the file's own reader takes it. */
+function ofShape(field: CellField, value: string, error: string): TypedCell {
+  return setGroupFields[field]?.isValidSync(value, { strict: true })
+    ? { value: value as SetGroup[CellField] }
+    : { error }
+}
 
 function wholeCell(typed: string, from: number, to: number, what: string): TypedCell {
   const value = Number(typed)
@@ -52,18 +94,18 @@ function wholeCell(typed: string, from: number, to: number, what: string): Typed
 }
 
 function parseGoal(typed: string): TypedCell {
-  const match = /^(\d+)(?:\s*[-–]\s*(\d+))?\s*(\+)?$/.exec(typed)
-  const [from, to] = [Number(match?.[1]), match?.[2] ? Number(match[2]) : undefined]
-  const isFit = match && from >= 1 && (to ?? from) <= 100 && (to === undefined || to > from)
-  if (!isFit) return { error: 'Reps: a number from 1 to 100, a range like 8-10, or 5+ for a plus set.' }
-  const goal: Goal = {
-    reps: to === undefined ? from : { from, to },
-    ...(match[3] && { plus: 'last' as const }),
+  for (const key of goalKeys) {
+    const goal = goalOf[key].read(typed)
+    if (goal && goalOf[key].shape.isValidSync(goal, { strict: true })) return { value: goal }
   }
-  return { value: goal }
+  return {
+    error:
+      'Reps: 5, 8-10 or 5+; or "30 in all", "0:45", "2 x 40 m", "10 rounds every 1:00", "most reps in 5:00", "12 then 4x4 after 15s", "do: hip drill".',
+  }
 }
 
-function parseLoad(typed: string, { load }: SetGroup, slot: Slot, template: Template): TypedCell {
+function parseLoad(typed: string, group: SetGroup, slot: Slot, template: Template): TypedCell {
+  const { load } = group
   const basis = readBasis(typed, load, template)
   if (!basis)
     return {
@@ -73,6 +115,11 @@ function parseLoad(typed: string, { load }: SetGroup, slot: Slot, template: Temp
   if ('percent' in basis && basis.percent !== undefined && !percentField().isValidSync(basis.percent)) {
     return { error: `A percent is above 0 and at most 150, not ${basis.percent}.` }
   }
+  if (isOverMax({ ...group, load: basis }, template))
+    return {
+      error:
+        'More than 100% of the 1RM only in a test, or where the details of the line say that it is meant.',
+    }
   if ((basis.of === 'progression' || basis.of === 'role') && !slot.follows.length)
     return { error: 'This slot follows no progression: give it a percent.' }
   if (basis.of === 'trainingMax' && template.trainingMax === undefined)
@@ -92,11 +139,7 @@ function readBasis(typed: string, now: LoadBasis, template: Template): LoadBasis
 }
 
 function parseRest(typed: string): TypedCell {
-  const clock = /^(\d{1,2}):(\d{2})$/.exec(typed)
-  const plain = /^(\d+)\s*(s|sec|min|m)?$/.exec(typed)
-  const seconds = clock
-    ? Number(clock[1]) * 60 + Number(clock[2])
-    : Number(plain?.[1]) * (plain?.[2]?.startsWith('m') ? 60 : 1)
-  if ((clock || plain) && seconds <= 1800) return { value: seconds }
+  const seconds = parseSeconds(typed)
+  if (seconds <= 1800) return { value: seconds }
   return { error: 'Rest: seconds (90), minutes (3 min) or 1:30, at most 30 minutes.' }
 }

@@ -3,7 +3,7 @@ import { ruleOf } from '../progressions/registry.ts'
 import { at, Checker, exerciseField, idField, textField, type Issue } from '../reading/index.ts'
 import { same, type Command } from './edit.ts'
 import { findSlotEnds } from './looseEnds.ts'
-import { readLoad, readSlot } from './read.ts'
+import { readGoal, readLoad, readSlot } from './read.ts'
 import { headShape, setGroupShape } from './shape.ts'
 import type { Template } from './types.ts'
 
@@ -56,15 +56,17 @@ type Of<K extends Command['do']> = Extract<Command, { do: K }>
 function checkCell(
   checker: Checker,
   draft: Template,
-  { slot: id, phase, row, field, to }: Of<'setCell'>,
+  { slot: id, phase, row, group: groupId, field, to }: Of<'setCell'>,
 ): void {
   const path = `slots.${id}.rows.${phase}[${row}].${field}`
+  if (field === 'goal') return void readGoal(checker, to, path)
   if (field !== 'load')
     return void checker.check(setGroupShape.pick([field]), { [field]: to ?? undefined }, path)
   const load = readLoad(checker, to, path)
   const slot = draft.slots[id]
   if (!load || !slot) return
-  const rows = { [phase]: [[{ id: 'cell', sets: 1, goal: { reps: 1 }, load }]] }
+  const group = slot.rows[phase]?.[row]?.find(({ id: own }) => own === groupId)
+  const rows = { [phase]: [[{ ...(group ?? { id: 'cell', sets: 1, goal: { reps: 1 } }), load }]] }
   findSlotEnds(checker, draft, { ...slot, rows }, path)
 }
 

@@ -2,7 +2,7 @@ import { liftName } from '../library/index.ts'
 import { repTableTitle } from '../maxes/table.ts'
 import { ruleOf } from '../progressions/registry.ts'
 import { signOf } from '../signs/registry.ts'
-import { cellFields, formatCell } from './cells.ts'
+import { cellFields, detailFields, formatCell, type CellField } from './cells.ts'
 import { sayAdjustment, slotName, type Difference } from './sayAdjustment.ts'
 import {
   slotsOf,
@@ -115,7 +115,7 @@ function compareRows({ phases }: Template, where: string, was: Slot, is: Slot): 
       for (const { was: before, is: after } of groups) {
         const whats =
           before && after
-            ? cellFields.flatMap((field) => {
+            ? [...cellFields, ...detailFields].flatMap((field) => {
                 const [from, to] = [formatCell(field, before), formatCell(field, after)]
                 return from === to ? [] : [`${cellNames[field]} ${from || 'none'} → ${to || 'none'}`]
               })
@@ -140,7 +140,22 @@ const rowWords: Record<RowClock, string> = {
   place: 'place',
   toTest: 'row',
 }
-const cellNames = { sets: 'sets', goal: 'reps', load: 'load', rir: 'in reserve', rest: 'rest' }
+export const cellNames: Record<CellField, string> = {
+  sets: 'sets',
+  goal: 'reps',
+  load: 'load',
+  rir: 'in reserve',
+  rest: 'rest',
+  tempo: 'tempo',
+  perSide: 'each side',
+  roundRest: 'rest after the round',
+  style: 'style',
+  bands: 'bands',
+  least: 'the fewest sets',
+  stop: 'sign that ends them',
+  part: 'part',
+  over: 'more than the 1RM',
+}
 const byId = (row: Slot['rows'][string][number] = []) =>
   Object.fromEntries(row.map((group) => [group.id, group]))
 const sayGroup = (group: Slot['rows'][string][number][number]) =>

@@ -1,8 +1,21 @@
-import { sourceOf } from '../loads/registry.ts'
-import type { Slot } from './types.ts'
+import { sourceOf, type LoadBasis } from '../loads/registry.ts'
+import { snap } from '../units/index.ts'
+import type { SetGroup, Slot, Template } from './types.ts'
 
 /** Whether any group of a slot, in any row, is given a load. */
 export const hasComputedLoad = (slot: Slot): boolean =>
   Object.values(slot.rows).some((rows) =>
     rows.some((row) => row.some(({ load }) => sourceOf[load.of].computes)),
   )
+
+/** The percent of the 1RM that a load states, 0 where it states none. */
+export function percentOfMax(load: LoadBasis, { trainingMax = 100 }: Pick<Template, 'trainingMax'>): number {
+  if (load.of === 'max') return load.percent
+  return load.of === 'trainingMax' ? snap((load.percent * trainingMax) / 100) : 0
+}
+
+/** Whether a group states more than the 1RM although it is no test and does not say that it is meant. */
+export const isOverMax = (
+  { load, part, over }: Pick<SetGroup, 'load' | 'part' | 'over'>,
+  template: Pick<Template, 'trainingMax'>,
+): boolean => percentOfMax(load, template) > 100 && part !== 'test' && !over

@@ -1,8 +1,9 @@
-import { sourceOf, type LoadBasis } from '../loads/registry.ts'
+import { kindOf } from '../goals/registry.ts'
+import { sourceOf } from '../loads/registry.ts'
 import { ruleOf } from '../progressions/registry.ts'
 import { at, type Checker } from '../reading/index.ts'
-import { snap } from '../units/index.ts'
 import { findCircles } from './circles.ts'
+import { isOverMax, percentOfMax } from './computed.ts'
 import { limits } from './shape.ts'
 import { nominalWeeks, slotsOf, type Id, type Slot, type Template } from './types.ts'
 
@@ -178,7 +179,8 @@ function findLoadEnds(checker: Checker, template: Template, slot: Slot, path: st
   )
   for (const [phase, rows] of Object.entries(slot.rows)) {
     rows.forEach((row, i) =>
-      row.forEach(({ load, part, over }, j) => {
+      row.forEach((own, j) => {
+        const { load, goal } = own
         const place = `${at(at(path, 'rows'), phase)}[${i}][${j}].load`
         if (load.of === 'trainingMax' && template.trainingMax === undefined) {
           checker.add(
@@ -188,12 +190,18 @@ function findLoadEnds(checker: Checker, template: Template, slot: Slot, path: st
             'Add "trainingMax": 90, say, at the top.',
           )
         }
-        const percent = percentOfMax(load, template.trainingMax)
-        if (percent > 100 && part !== 'test' && !over)
+        if (sourceOf[load.of].readsReps && kindOf(goal).reps(goal) === null)
+          checker.add(
+            place,
+            'a goal whose reps tell on the load',
+            load.of,
+            'Give the sets reps, or the load another basis.',
+          )
+        if (isOverMax(own, template))
           checker.add(
             `${place}.percent`,
             'at most 100% of the 1RM where no test is planned',
-            percent,
+            percentOfMax(load, template),
             'Lower it, or write "over": true beside the load where more is meant.',
           )
         if (load.of === 'progression' && !givesLoads)
@@ -215,12 +223,6 @@ function findLoadEnds(checker: Checker, template: Template, slot: Slot, path: st
       }),
     )
   }
-}
-
-/** The percent of the 1RM that a load states, 0 where it states none. */
-function percentOfMax(load: LoadBasis, trainingMax = 100): number {
-  if (load.of === 'max') return load.percent
-  return load.of === 'trainingMax' ? snap((load.percent * trainingMax) / 100) : 0
 }
 
 const groupsOf = (slot: Slot): Set<Id> =>

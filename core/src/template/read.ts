@@ -1,4 +1,5 @@
 import { sourceKinds, sourceOf, type LoadBasis, type SourceKind } from '../loads/registry.ts'
+import { goalKeys, goalOf, keyOf, type Goal } from '../goals/registry.ts'
 import { exerciseIds } from '../library/index.ts'
 import { ruleKinds, ruleOf, type RuleKind } from '../progressions/registry.ts'
 import { at, Checker, isId, type Issue } from '../reading/index.ts'
@@ -192,15 +193,25 @@ function readRow(checker: Checker, value: unknown, path: string): SetGroup[] {
     const group = checker.check(setGroupShape, piece, place)
     if (!group) return []
     const load = readLoad(checker, group.load, at(place, 'load'))
+    const goal = readGoal(checker, group.goal, at(place, 'goal'))
     const id = group.id ?? String(i + 1)
     if (ids.has(id)) checker.add(at(place, 'id'), 'an id of its own in the row', id)
     ids.add(id)
-    return load ? [{ ...group, id, load } as SetGroup] : []
+    return load && goal ? [{ ...group, id, goal, load } as SetGroup] : []
   })
 }
 
 export const readLoad = (checker: Checker, value: unknown, path: string): LoadBasis | undefined =>
   readKind(checker, value, path, 'of', sourceKinds, (of) => sourceOf[of as SourceKind])
+
+/** A goal is named by the key that it has. */
+export function readGoal(checker: Checker, value: unknown, path: string): Goal | undefined {
+  const isObject = typeof value === 'object' && value !== null
+  const key = isObject ? keyOf(value) : undefined
+  if (key) return checker.check(goalOf[key].shape, value, path) as Goal | undefined
+  checker.add(path, `a goal with one of the keys ${goalKeys.join(', ')}`, value)
+  return undefined
+}
 
 function readProgression(checker: Checker, value: unknown, path: string): Progression | undefined {
   const progression = checker.check(progressionShape, value, path)

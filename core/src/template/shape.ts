@@ -1,4 +1,4 @@
-import { mixed } from 'yup'
+import { mixed, string } from 'yup'
 import {
   choiceField,
   dayField,
@@ -16,7 +16,7 @@ import {
 } from '../reading/index.ts'
 import { muscles } from '../library/index.ts'
 import { repTables } from '../maxes/table.ts'
-import { groupParts, missedPolicies, rowClocks, type Span } from './types.ts'
+import { groupParts, missedPolicies, rowClocks, setStyles } from './types.ts'
 
 /**
  * The pieces of template format 1. The reader checks a file against them piece by piece, the JSON Schema is assembled
@@ -167,35 +167,30 @@ export const slotShape = strictObject({
   rows: laterField('rows by phase id').required(),
 })
 
-export const spanField = () =>
-  mixed<Span>((value): value is Span => isSpan(value)).meta({
-    expected: 'reps from 1 to 100, or {"from": 8, "to": 10}',
-    json: {
-      oneOf: [
-        { type: 'integer', minimum: 1, maximum: 100 },
-        {
-          type: 'object',
-          properties: { from: { type: 'integer', minimum: 1 }, to: { type: 'integer', maximum: 100 } },
-          required: ['from', 'to'],
-          additionalProperties: false,
-        },
-      ],
-    },
-  })
-
 export const setGroupShape = strictObject({
   id: idField('the group’s id, the same in every week'),
   sets: wholeField('sets', 1, limits.sets).required(),
-  goal: strictObject({ reps: spanField().required(), plus: choiceField(['last']) })
-    .default(undefined)
-    .required()
-    .meta({ expected: 'a goal like {"reps": 5}' }),
+  goal: laterField('a goal like {"reps": 5}').required(),
   load: laterField('a load basis like {"of": "max", "percent": 75}').required(),
   part: choiceField(groupParts),
   over: trueField('true, where more than the 1RM is meant'),
   rir: wholeField('reps in reserve', 0, 10),
   rest: wholeField('seconds of rest', 0, 1800),
-})
+  roundRest: wholeField('seconds of rest after the round', 0, 1800),
+  tempo: string()
+    .strict()
+    .matches(/^[0-9X]{4}$/)
+    .meta({
+      expected: 'a tempo of four digits like 31X0: lowering, pause, lifting, pause; X as fast as possible',
+    }),
+  perSide: trueField('true, for reps of each side'),
+  style: choiceField(setStyles),
+  bands: textField('bands or chains, by name and number', 60),
+  least: wholeField('the fewest sets before the sign may end them', 1, limits.sets),
+  stop: textField('the sign that ends the sets', 80),
+}).test('fits', '"least" and "stop" together, and no more least than sets', ({ sets, least, stop }) =>
+  least === undefined ? stop === undefined : stop !== undefined && least <= sets,
+)
 
 export const progressionShape = strictObject({ stages: listField('stages', limits.stages).required() })
 
@@ -205,14 +200,6 @@ export const stageShape = strictObject({
   params: laterField('the rule’s parameters').required(),
   until: laterField('the sign that hands the lift over to the next stage'),
 })
-
-function isSpan(value: unknown): boolean {
-  const isCount = (n: unknown) => Number.isInteger(n) && (n as number) >= 1 && (n as number) <= 100
-  if (isCount(value)) return true
-  if (typeof value !== 'object' || value === null) return false
-  const { from, to, ...rest } = value as { from?: number; to?: number }
-  return isCount(from) && isCount(to) && (from as number) < (to as number) && !Object.keys(rest).length
-}
 
 function isRole(value: unknown): value is string | { byPlace: string[] } {
   if (typeof value === 'string') return value.length > 0

@@ -127,7 +127,7 @@ describe('reading a template', () => {
 
   test('stops at a hundred faults', () => {
     const rows = Array.from({ length: 4 }, () =>
-      Array.from({ length: 12 }, () => ({ sets: 0, goal: {}, load: {}, x: 1 })),
+      Array.from({ length: 12 }, () => ({ sets: 0, load: {}, x: 1 })),
     )
     expect(errors(bad('slots.bench.rows.p', rows))).toHaveLength(100)
   })

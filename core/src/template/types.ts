@@ -1,4 +1,5 @@
 import type { Change } from '../adjustments/registry.ts'
+import type { Goal } from '../goals/registry.ts'
 import type { Lift, Muscle } from '../library/index.ts'
 import type { LoadBasis } from '../loads/registry.ts'
 import type { RepTable } from '../maxes/table.ts'
@@ -112,15 +113,26 @@ export type SetGroup = {
   over?: true
   /** Reps left in reserve, 0 to 10. */
   rir?: number
-  /** Seconds, 0 to 1800. */
+  /** Seconds after each set, 0 to 1800; in a superset after each exercise, and `roundRest` after the round. */
   rest?: number
+  roundRest?: number
+  /** Lowering, pause, lifting, pause: four digits, X for as fast as possible. */
+  tempo?: string
+  /** Each side by itself: the reps are of one side. */
+  perSide?: true
+  style?: SetStyle
+  /** Bands or chains on the bar, by name and number: no kilos. */
+  bands?: string
+  /** The sets end when the sign shows, at the earliest after `least` of them. */
+  least?: number
+  stop?: string
 }
+
+/** How sets are done where it matters to what they tell: the last four say nothing about a max. */
+export const setStyles = ['ramp', 'drop', 'speed', 'lowering', 'held', 'partial'] as const
+export type SetStyle = (typeof setStyles)[number]
 export const groupParts = ['top', 'backOff', 'test'] as const
 export type GroupPart = (typeof groupParts)[number]
-
-/** Reps of each set; with `plus`, the last set takes as many good reps as possible beyond them. */
-export type Goal = { reps: Span; plus?: 'last' }
-export type Span = number | { from: number; to: number }
 
 /** A change and where it acts. Tracks, light weeks and members' own changes are lists of them. */
 export type Adjustment = { id: Id; do: Change; where: Where }
@@ -136,13 +148,6 @@ export type Where = {
   lifts?: Lift[]
   muscles?: Muscle[]
 }
-
-export const lowest = (span: Span): number => (typeof span === 'number' ? span : span.from)
-export const highest = (span: Span): number => (typeof span === 'number' ? span : span.to)
-
-/** "5", "8-10". */
-export const formatSpan = (span: Span): string =>
-  typeof span === 'number' ? String(span) : `${span.from}-${span.to}`
 
 /** Weeks that a phase is laid out with on paper: its least where a sign ends it. */
 export const nominalWeeks = ({ weeks }: Phase): number => (typeof weeks === 'number' ? weeks : weeks.least)

@@ -3,6 +3,7 @@ import { describe, expect, test } from '@jest/globals'
 import { changeOf } from '../adjustments/registry.ts'
 import type { ChangeExample, Changed, GroupDraft } from '../adjustments/change.ts'
 import { fill, messages as allMessages, type Rung } from '../explain/index.ts'
+import { goalKeys, goalOf, kindOf } from '../goals/registry.ts'
 import { isLater, isNeed, type Known } from '../loads/source.ts'
 import { sourceOf } from '../loads/registry.ts'
 import { ruleOf } from '../progressions/registry.ts'
@@ -83,6 +84,29 @@ describe.each(Object.entries(ruleOf))('rule %s', (name, rule) => {
   })
   test('uses every message that it declares', () => {
     expect([...Object.keys(rule.messages)].filter((id) => !seen.has(id))).toEqual([])
+  })
+})
+
+describe.each(Object.entries(goalOf))('goal %s', (name, kind) => {
+  test('is named by its own key', () => {
+    expect(kind.key).toBe(name)
+    for (const { goal } of kind.examples) expect(kindOf(goal)).toBe(kind)
+  })
+  test.each(kind.examples)('$say', ({ goal, cell, done, meets }) => {
+    freeze([goal, done])
+    expect(kind.shape.isValidSync(goal)).toBe(true)
+    expect(kind.cell(goal)).toBe(cell)
+    expect(kind.read(cell.toLowerCase())).toEqual(goal)
+    const together = kind.meetsTogether?.(goal, done) ?? done.every((one) => kind.meets(goal, one))
+    expect(together).toBe(meets)
+    const seconds = kind.seconds(goal, 3)
+    if (seconds !== null) expect(seconds).toBeGreaterThan(0)
+    // No other kind reads this cell as its own.
+    const readers = goalKeys.filter((key) => {
+      const read = goalOf[key].read(cell.toLowerCase())
+      return read && goalOf[key].shape.isValidSync(read, { strict: true })
+    })
+    expect(readers).toEqual([name])
   })
 })
 

@@ -1,4 +1,6 @@
+export * from './amount.ts'
 export * from './day.ts'
 export * from './load.ts'
 export * from './rack.ts'
 export * from './round.ts'
+export * from './span.ts'

@@ -5,7 +5,7 @@ import {
   cellFields,
   formatCell,
   sayProgression,
-  type CellField,
+  type SheetField,
   type SetGroup,
   type Slot,
   type Template,
@@ -31,14 +31,14 @@ type Props = {
   menu: ReactNode
 }
 
-const widths: Record<CellField, string> = {
+const widths: Record<SheetField, string> = {
   sets: 'w-9 text-right',
   goal: 'w-11 text-left',
   load: 'w-full text-left',
   rir: 'w-6 text-right',
   rest: 'w-9 text-right',
 }
-const names: Record<CellField, string> = {
+const names: Record<SheetField, string> = {
   sets: 'Sets',
   goal: 'Reps',
   load: 'Load',
@@ -125,13 +125,13 @@ export function SheetLine({
 }
 
 /** What a cell that is too narrow or too short for its meaning says at length. */
-function titleOf(field: CellField, group: SetGroup): string | undefined {
+function titleOf(field: SheetField, group: SetGroup): string | undefined {
   if (field === 'load') return formatCell(field, group)
   if (field === 'rir' && group.rir !== undefined) return `${group.rir} reps left in reserve`
   return undefined
 }
 
-const shown = (field: CellField, text: string): string => {
+const shown = (field: SheetField, text: string): string => {
   if (field === 'rir') return text ? `R${text}` : '·'
   return text || '·'
 }

@@ -5,7 +5,7 @@ import {
   cellFields,
   lettersOf,
   slotsOf,
-  type CellField,
+  type SheetField,
   type Id,
   type SetGroup,
   type Slot,
@@ -83,7 +83,7 @@ export function columnsOf(template: Template, week: number): Column[] {
 export type At = { column: number; line: number; field: number }
 
 export const loadField = cellFields.length
-export const fieldAt = (at: At): CellField | undefined => cellFields[at.field]
+export const fieldAt = (at: At): SheetField | undefined => cellFields[at.field]
 
 /** The neighbour in a direction: within the line, then the next column; within the column, then it stops. */
 export function moved(columns: Column[], at: At, key: string): At {

@@ -1,17 +1,15 @@
-import { Minus, Plus } from 'lucide-react'
 import { useState } from 'react'
-import { loadSchema, repsSchema } from '@young-oak/api/training'
-import { exerciseOf } from '@young-oak/core/library'
-import type { SetLog } from '@young-oak/core/member'
-import type { PlannedSlot } from '@young-oak/core/plan'
-import { formatSpan, lowest } from '@young-oak/core/template'
-import { formatLoad, formatNumber, type Load } from '@young-oak/core/units'
-import { ValidationError, type Schema } from 'yup'
+import type { SetLog, ShownGroup } from '@young-oak/core/member'
+import { formatHandled, type PlannedSlot } from '@young-oak/core/plan'
+import { formatNumber, formatSpan, lowest, type AmountUnit } from '@young-oak/core/units'
+import { kindOf } from '@young-oak/core/goals'
 import { Button } from '../../ui/Button.tsx'
+import { Stepper } from '../../ui/Stepper.tsx'
+import { typedNumber } from '../../ui/typedNumber.ts'
 import { Why } from '../../ui/Why.tsx'
 import type { AskedSet } from './askedSets.ts'
-import type { Result } from './recordSet.ts'
 import { PlatePicture } from './PlatePicture.tsx'
+import { measureOf, readDraft, startDraft, type Result, type SetDraft, type SetErrors } from './setDraft.ts'
 import { readsNote } from './words.ts'
 
 type Props = {
@@ -25,74 +23,68 @@ type Props = {
 }
 
 /** The set to do now: its load and plates large, one tap to log it as prescribed, small steps to change it. */
-export function CurrentSet({
-  slot,
-  asked: { n, group, isPlus },
-  of,
-  before,
-  isCorrection = false,
-  onLog,
-}: Props) {
-  const isLoaded = group.load !== null || exerciseOf(slot).tool !== 'body weight'
-  const first = isCorrection
-    ? before?.load
-    : (group.load ?? before?.load ?? slot.last?.sets[n - 1]?.load ?? slot.last?.sets[0]?.load)
-  const unit = first?.unit ?? group.load?.unit ?? 'kg'
-  const [load, setLoad] = useState(first ? formatNumber(first.value) : '')
-  const [reps, setReps] = useState(String((isCorrection ? before?.reps : undefined) ?? lowest(group.reps)))
-  const [errors, setErrors] = useState<{ load?: string; reps?: string }>({})
-  const [isChanging, setChanging] = useState(isCorrection || isPlus || (isLoaded && !group.load))
-  const step = unit === 'kg' ? 2.5 : 5
-
+export function CurrentSet({ slot, asked, of, before, isCorrection = false, onLog }: Props) {
+  const { n, group, isPlus } = asked
+  const measure = measureOf(slot, group, before)
+  const { isLoaded, isOnBody, unit, counts } = measure
+  const [draft, setDraft] = useState(() => startDraft(slot, group, n, before, isCorrection))
+  const [errors, setErrors] = useState<SetErrors>({})
+  const isOpenEnded = draft.count === '' && counts !== 'done'
+  const [isChanging, setChanging] = useState(
+    isCorrection || isPlus || isOpenEnded || (isLoaded && !group.load && !isOnBody),
+  )
+  const put = (change: Partial<SetDraft>) => setDraft({ ...draft, ...change })
   const log = (state: 'done' | 'failed') => {
-    const given = readSet(isLoaded, load, unit, reps, state)
-    setErrors(given.errors)
-    if (given.result) onLog(given.result)
+    const read = readDraft(draft, measure, state)
+    setErrors(read.errors)
+    if (read.result) onLog(read.result)
   }
-
+  const step = unit === 'kg' ? 2.5 : 5
+  const note = readsNote(slot)
   return (
     <div className="mt-2 sm:ml-8">
-      <p className="text-sm text-bark">
-        {isCorrection ? 'Correct set' : 'Set'} {n} of {of}
-        {isPlus && ': as many good reps as you have'}
-        {group.rir !== undefined && `: stop with ${group.rir} left`}
-      </p>
+      <p className="text-sm text-bark">{sayAbout(group, n, of, isPlus, isCorrection)}</p>
       {!isChanging && (
         <p className="font-serif text-4xl font-semibold">
-          {group.load ? (
-            <Why title={formatLoad(group.load)} rungs={group.why}>
-              {formatLoad(group.load)}
+          {group.load && (
+            <Why title={formatHandled(group, group.load)} rungs={group.why}>
+              {formatHandled(group, group.load)}
             </Why>
-          ) : null}
+          )}
           {group.load && ' × '}
-          {formatSpan(group.reps)}
-          {!group.load && ' reps'}
+          {sayAsked(group)}
         </p>
       )}
       {isChanging && (
         <div className="mt-1 flex flex-wrap gap-4">
           {isLoaded && (
             <Stepper
-              label={`Load, ${unit}${readsNote(slot) ? ` ${readsNote(slot)}` : ''}`}
-              value={load}
+              label={isOnBody ? `Added, ${unit} (minus is help)` : `Load, ${unit}${note ? ` ${note}` : ''}`}
+              value={draft.load}
               step={step}
-              onChange={setLoad}
+              least={isOnBody ? -200 : 0}
+              onChange={(load) => put({ load })}
               error={errors.load}
             />
           )}
-          <Stepper label="Reps" value={reps} step={1} onChange={setReps} error={errors.reps} />
+          {counts !== 'done' && (
+            <Stepper
+              label={countLabels[counts]}
+              value={draft.count}
+              step={countSteps[counts]}
+              onChange={(count) => put({ count })}
+              error={errors.count}
+            />
+          )}
         </div>
       )}
-      {group.side && group.load && Number(load) === group.load.value && (
-        <PlatePicture side={group.side} unit={group.load.unit} />
+      {isChanging && counts === 'reps' && <More draft={draft} errors={errors} onPut={put} />}
+      {group.side && group.load && typedNumber(draft.load) === group.load.value && (
+        <PlatePicture side={group.side} bar={group.bar} unit={group.load.unit} />
       )}
       <div className="mt-3 flex flex-wrap gap-3">
         <Button size="thumb" className="grow" onClick={() => log('done')}>
-          {isChanging
-            ? isCorrection
-              ? 'Save the correction'
-              : 'Log this set'
-            : `Done: ${group.load ? `${formatLoad(group.load)} × ` : ''}${lowest(group.reps)}`}
+          {isChanging ? (isCorrection ? 'Save the correction' : 'Log this set') : sayDone(group)}
         </Button>
         {!isChanging && (
           <Button size="thumb" look="plain" onClick={() => setChanging(true)}>
@@ -109,99 +101,109 @@ export function CurrentSet({
   )
 }
 
-/** What was typed as a set, or what is wrong with it, beside the field; what was typed stays. */
-function readSet(
-  isLoaded: boolean,
-  load: string,
-  unit: Load['unit'],
-  reps: string,
-  state: 'done' | 'failed',
-): { result?: Result; errors: { load?: string; reps?: string } } {
-  const value = Number(load.replace(',', '.'))
-  const wanted = isLoaded && load.trim() !== ''
-  const loadError = wanted
-    ? fault(loadSchema, { value: Number.isNaN(value) ? load : value, unit })
-    : isLoaded
-      ? 'Enter the load.'
-      : undefined
-  const count = Number(reps)
-  const repsError =
-    reps.trim() === ''
-      ? 'Enter the reps.'
-      : count === 0 && state === 'done'
-        ? 'No reps: tap Failed if you tried it.'
-        : fault(repsSchema, Number.isNaN(count) ? reps : count)
-  if (loadError || repsError)
-    return { errors: { ...(loadError && { load: loadError }), ...(repsError && { reps: repsError }) } }
-  return { result: { state, reps: count, ...(wanted && { load: { value, unit } }) }, errors: {} }
+const countLabels: Record<'reps' | AmountUnit, string> = {
+  reps: 'Reps',
+  s: 'Seconds',
+  m: 'Metres',
+  km: 'Kilometres',
+  yd: 'Yards',
+  mi: 'Miles',
+  rounds: 'Rounds',
+}
+const countSteps: Record<'reps' | AmountUnit, number> = {
+  reps: 1,
+  s: 5,
+  m: 10,
+  km: 0.5,
+  yd: 10,
+  mi: 0.25,
+  rounds: 1,
 }
 
-function fault(schema: Schema, value: unknown): string | undefined {
-  try {
-    schema.validateSync(value, { strict: true })
-    return undefined
-  } catch (error) {
-    return ValidationError.isError(error) ? error.message : 'This is not as expected.'
-  }
+function sayAbout(
+  { rir, perSide, tempo, bands, stop, least, style }: ShownGroup,
+  n: number,
+  of: number,
+  isPlus: boolean,
+  isCorrection: boolean,
+): string {
+  const more = [
+    isPlus && 'as many good reps as you have',
+    rir !== undefined && `stop with ${rir} left`,
+    perSide && 'each side',
+    tempo && `tempo ${tempo}`,
+    style === 'lowering' && 'lower it only, with safeties set',
+    style === 'speed' && 'as fast as you can with full control',
+    bands && `with ${bands}`,
+    stop && `${least && n > least ? 'end when' : 'go on until'} ${stop}`,
+  ].filter(Boolean)
+  return `${isCorrection ? 'Correct set' : 'Set'} ${n} of ${of}${more.length ? `: ${more.join(', ')}` : ''}`
 }
 
-type StepperProps = {
-  label: string
-  value: string
-  step: number
-  onChange: (value: string) => void
-  error?: string
+const sayAsked = ({ reps, goal, load }: ShownGroup): string =>
+  goal ? kindOf(goal).cell(goal) : `${formatSpan(reps ?? 1)}${load ? '' : ' reps'}`
+
+const sayDone = (group: ShownGroup): string => {
+  const { load, goal, reps } = group
+  const what = goal ? kindOf(goal).cell(goal) : formatNumber(lowest(reps ?? 1))
+  return `Done: ${load ? `${formatHandled(group, load)} × ` : ''}${what}`
 }
 
-function Stepper({ label, value, step, onChange, error }: StepperProps) {
-  const move = (by: number) =>
-    onChange(formatNumber(Math.max(0, (Number(value.replace(',', '.')) || 0) + by)))
+type MoreProps = { draft: SetDraft; errors: SetErrors; onPut: (change: Partial<SetDraft>) => void }
+
+/** What a set may say beside its load and reps; a set with any of the marks says nothing about a max. */
+function More({ draft, errors, onPut }: MoreProps) {
+  const isSaid = draft.left !== '' || draft.assisted !== '' || draft.partial || draft.pain
   return (
-    <label className="block">
-      <span className="block text-sm">{label}</span>
-      <span className="flex items-center gap-1">
-        <StepButton label={`${label}: less`} onClick={() => move(-step)}>
-          <Minus size={20} />
-        </StepButton>
-        <input
-          inputMode="decimal"
-          value={value}
-          aria-invalid={Boolean(error)}
-          aria-label={label}
-          onChange={(event) => onChange(event.target.value)}
-          onFocus={(event) => event.target.select()}
-          className={`h-11 w-17 rounded-md border bg-sheet text-center text-xl ${error ? 'border-brick' : 'border-edge'}`}
+    <details className="mt-2" open={isSaid}>
+      <summary className="inline-flex min-h-11 cursor-pointer items-center text-sm underline underline-offset-4">
+        More about this set
+      </summary>
+      <div className="flex flex-wrap gap-4">
+        <Stepper
+          label="Reps left"
+          value={draft.left}
+          step={1}
+          onChange={(left) => onPut({ left })}
+          error={errors.left}
         />
-        <StepButton label={`${label}: more`} onClick={() => move(step)}>
-          <Plus size={20} />
-        </StepButton>
-      </span>
-      {error && (
-        <span role="alert" className="block max-w-52 text-sm text-brick">
-          {error}
-        </span>
+        <Stepper
+          label="Reps with help"
+          value={draft.assisted}
+          step={1}
+          onChange={(assisted) => onPut({ assisted })}
+          error={errors.assisted}
+        />
+      </div>
+      <Mark label="Not the whole range" isOn={draft.partial} onChange={(partial) => onPut({ partial })} />
+      <Mark label="It hurt" isOn={draft.pain} onChange={(pain) => onPut({ pain })} />
+      {draft.pain && (
+        <p className="rounded bg-brick-wash px-3 py-2 text-sm text-brick">
+          Sharp, radiating or joint pain: stop this exercise, and see a licensed professional.
+        </p>
       )}
-    </label>
+    </details>
   )
 }
 
-function StepButton({
+function Mark({
   label,
-  onClick,
-  children,
+  isOn,
+  onChange,
 }: {
   label: string
-  onClick: () => void
-  children: React.ReactNode
+  isOn: boolean
+  onChange: (isOn: boolean) => void
 }) {
   return (
-    <button
-      type="button"
-      aria-label={label}
-      onClick={onClick}
-      className="grid size-11 place-items-center rounded-md border border-edge bg-sheet"
-    >
-      {children}
-    </button>
+    <label className="flex min-h-11 items-center gap-3">
+      <input
+        type="checkbox"
+        className="size-5 accent-leaf"
+        checked={isOn}
+        onChange={(event) => onChange(event.target.checked)}
+      />
+      {label}
+    </label>
   )
 }

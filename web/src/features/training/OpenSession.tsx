@@ -10,8 +10,9 @@ import {
 import { record } from '../../offline/useOutbox.ts'
 import { Button } from '../../ui/Button.tsx'
 import { askedSets, type AskedSet } from './askedSets.ts'
-import { recordSet, type Result } from './recordSet.ts'
+import { recordSet } from './recordSet.ts'
 import { RestTimer } from './RestTimer.tsx'
+import type { Result } from './setDraft.ts'
 import { SlotCard } from './SlotCard.tsx'
 
 type Props = { session: PlannedSession; log: SessionLog; evidence: Evidence }

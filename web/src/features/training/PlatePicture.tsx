@@ -1,7 +1,10 @@
 import { formatNumber, type Load } from '@young-oak/core/units'
 
+type Props = { side: number[]; bar?: number; unit: Load['unit'] }
+
 /** One end of the bar with its plates, heaviest inside, each with its number; the sentence below says the same. */
-export function PlatePicture({ side, unit }: { side: number[]; unit: Load['unit'] }) {
+export function PlatePicture({ side, bar, unit }: Props) {
+  const said = sidePlates(side, bar, unit)
   const heaviest = unit === 'kg' ? 25 : 45
   const endOfPlates = 34 + side.length * 26
   return (
@@ -10,7 +13,7 @@ export function PlatePicture({ side, unit }: { side: number[]; unit: Load['unit'
         viewBox={`0 0 ${Math.max(150, 60 + side.length * 26)} 64`}
         height="64"
         role="img"
-        aria-label={sidePlates(side, unit)}
+        aria-label={said}
         className="max-w-full"
       >
         <rect x="0" y="29" width="34" height="6" fill="var(--edge)" />
@@ -44,10 +47,14 @@ export function PlatePicture({ side, unit }: { side: number[]; unit: Load['unit'
         })}
         <rect x={endOfPlates} y="29" width="22" height="6" fill="var(--edge)" />
       </svg>
-      <figcaption className="text-sm text-bark">{sidePlates(side, unit)}</figcaption>
+      <figcaption className="text-sm text-bark">{said}</figcaption>
     </figure>
   )
 }
 
-const sidePlates = (side: number[], unit: Load['unit']): string =>
-  side.length ? `Each side: ${side.map(formatNumber).join(' + ')} ${unit}` : 'The empty bar, no plates'
+function sidePlates(side: number[], bar: number | undefined, unit: Load['unit']): string {
+  const whole = bar === undefined ? 'The bar' : `${formatNumber(bar)} ${unit} bar`
+  return side.length
+    ? `${whole}, each side: ${side.map(formatNumber).join(' + ')} ${unit}`
+    : `${whole}, no plates`
+}

@@ -1,5 +1,5 @@
 import { useEffect, useState } from 'react'
-import { formatRest } from '@young-oak/core/template'
+import { formatSeconds } from '@young-oak/core/units'
 
 /** Counts from the moment of the set, not from ticks: a locked phone loses nothing. */
 export function RestTimer({ from, seconds }: { from: number; seconds: number }) {
@@ -14,7 +14,7 @@ export function RestTimer({ from, seconds }: { from: number; seconds: number }) 
       role="timer"
       className={`sticky bottom-3 mt-4 rounded-lg border p-3 text-center text-xl ${left > 0 ? 'border-line bg-sheet' : 'border-leaf bg-leaf-wash'}`}
     >
-      {left > 0 ? `Rest ${formatRest(left)}` : `Rested ${formatRest(seconds)}: go on`}
+      {left > 0 ? `Rest ${formatSeconds(left)}` : `Rested ${formatSeconds(seconds)}: go on`}
     </p>
   )
 }

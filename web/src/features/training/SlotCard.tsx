@@ -1,13 +1,12 @@
 import { Check, X } from 'lucide-react'
-import { liftName } from '@young-oak/core/library'
+import { exerciseOf, liftName } from '@young-oak/core/library'
 import type { SetLog } from '@young-oak/core/member'
 import { formatGroups, type PlannedSlot } from '@young-oak/core/plan'
-import { formatLoad } from '@young-oak/core/units'
 import { CurrentSet } from './CurrentSet.tsx'
 import { askedSets, type AskedSet } from './askedSets.ts'
-import type { Result } from './recordSet.ts'
+import type { Result } from './setDraft.ts'
 import { NeedsMax } from './SlotPreview.tsx'
-import { sayLast } from './words.ts'
+import { sayDone, sayLast } from './words.ts'
 
 type Props = {
   slot: PlannedSlot
@@ -41,7 +40,11 @@ export function SlotCard({ slot, sets, isCurrent, onOpen, onLog }: Props) {
         </span>
       </button>
       {slot.needs.length > 0 && <NeedsMax slot={slot} />}
-      {isCurrent && slot.last && <p className="ml-8 text-bark">Last time: {sayLast(slot.last)}</p>}
+      {isCurrent && slot.last && (
+        <p className="ml-8 text-bark">
+          Last time: {sayLast(slot.last, exerciseOf(slot).tool === 'body weight')}
+        </p>
+      )}
       {sets.length > 0 && <Logged asked={asked} sets={sets} onLog={onLog} slot={slot} isOpen={isCurrent} />}
       {isCurrent && current && (
         <CurrentSet
@@ -66,6 +69,7 @@ type LoggedProps = {
 }
 
 function Logged({ asked, sets, slot, isOpen, onLog }: LoggedProps) {
+  const isOnBody = exerciseOf(slot).tool === 'body weight'
   return (
     <ul className="mt-1 ml-8 flex flex-wrap gap-x-4 gap-y-1">
       {[...sets]
@@ -83,7 +87,7 @@ function Logged({ asked, sets, slot, isOpen, onLog }: LoggedProps) {
               {isOpen && own ? (
                 <details key={set.rev} className="inline">
                   <summary className="inline-flex min-h-11 cursor-pointer items-center underline decoration-dotted underline-offset-4">
-                    {saySet(set)}
+                    {sayDone(set, isOnBody)}
                   </summary>
                   <CurrentSet
                     slot={slot}
@@ -95,7 +99,7 @@ function Logged({ asked, sets, slot, isOpen, onLog }: LoggedProps) {
                   />
                 </details>
               ) : (
-                saySet(set)
+                sayDone(set, isOnBody)
               )}
             </li>
           )
@@ -103,6 +107,3 @@ function Logged({ asked, sets, slot, isOpen, onLog }: LoggedProps) {
     </ul>
   )
 }
-
-const saySet = ({ load, reps = 0, state }: SetLog): string =>
-  `${load ? `${formatLoad(load)} × ` : ''}${state === 'failed' && reps === 0 ? 'failed' : reps}`

@@ -1,7 +1,6 @@
 import { Link } from 'react-router'
-import { liftName } from '@young-oak/core/library'
-import { formatGroup, type PlannedSlot } from '@young-oak/core/plan'
-import { formatLoad } from '@young-oak/core/units'
+import { exerciseOf, liftName } from '@young-oak/core/library'
+import { formatGroup, formatHandled, type PlannedSlot } from '@young-oak/core/plan'
 import { Why } from '../../ui/Why.tsx'
 import { readsNote, sayLast } from './words.ts'
 
@@ -14,7 +13,10 @@ export function SlotPreview({ slot }: { slot: PlannedSlot }) {
         <h2 className="text-lg">{liftName(slot)}</h2>
         {slot.groups.map((group) => (
           <p key={group.group} className="text-lg">
-            <Why title={group.load ? formatLoad(group.load) : ''} rungs={group.load ? group.why : []}>
+            <Why
+              title={group.load ? formatHandled(group, group.load) : ''}
+              rungs={group.load ? group.why : []}
+            >
               {formatGroup(group)}
             </Why>
             {group.today && !group.load && <span className="text-bark"> @ from your top set</span>}
@@ -23,7 +25,11 @@ export function SlotPreview({ slot }: { slot: PlannedSlot }) {
           </p>
         ))}
         {slot.needs.length > 0 && <NeedsMax slot={slot} />}
-        {slot.last && <p className="text-sm text-bark">Last: {sayLast(slot.last)}</p>}
+        {slot.last && (
+          <p className="text-sm text-bark">
+            Last: {sayLast(slot.last, exerciseOf(slot).tool === 'body weight')}
+          </p>
+        )}
         {slot.note && <p className="text-sm text-bark">{slot.note}</p>}
       </div>
     </li>
@@ -37,6 +43,16 @@ export function NeedsMax({ slot }: { slot: PlannedSlot }) {
     return (
       <p className="my-1 rounded bg-acorn-wash px-3 py-2 text-acorn">
         This load is worked out from your {need.role} day, which has not been trained yet.
+      </p>
+    )
+  }
+  if (need?.need === 'bodyWeight') {
+    return (
+      <p className="my-1 rounded bg-acorn-wash px-3 py-2 text-acorn">
+        Your body weight is a part of this load, and it is not known yet.{' '}
+        <Link className="inline-block py-1 font-medium underline" to="/maxes#body-weight">
+          Give it
+        </Link>
       </p>
     )
   }

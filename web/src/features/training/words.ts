@@ -1,7 +1,8 @@
 import type { Reads } from '@young-oak/core/library'
 import { exerciseOf, type Lift } from '@young-oak/core/library'
+import type { SetLog } from '@young-oak/core/member'
 import type { LastTime } from '@young-oak/core/plan'
-import { formatDay, formatLoad } from '@young-oak/core/units'
+import { formatAmount, formatDay, formatLoad } from '@young-oak/core/units'
 
 const readsAs: Record<Reads, string> = {
   total: '',
@@ -14,15 +15,36 @@ const readsAs: Record<Reads, string> = {
 /** What the number beside an exercise means, where it is not simply the whole bar. */
 export const readsNote = (lift: Lift): string => readsAs[exerciseOf(lift).reads]
 
+type DoneSet = LastTime['sets'][number] & Partial<Pick<SetLog, 'state' | 'pain'>>
+
+/** "60 kg", "+10 kg", "15 kg of help"; nothing where there was no load. */
+function sayLoad({ load, help }: DoneSet, isOnBody: boolean): string {
+  if (!load || (isOnBody && !load.value)) return ''
+  return isOnBody ? `${help ? '−' : '+'}${formatLoad(load)}` : formatLoad(load)
+}
+
+const sayCount = ({ reps, amount, state }: DoneSet): string => {
+  if (state === 'failed' && !reps && !amount?.value) return 'failed'
+  if (amount) return formatAmount(amount)
+  return reps === undefined ? 'done' : String(reps)
+}
+
+/** "60 kg × 5", "0:45", "done". */
+export function sayDone(set: DoneSet, isOnBody: boolean): string {
+  const load = sayLoad(set, isOnBody)
+  return `${load ? `${load} × ` : ''}${sayCount(set)}${set.pain ? ', hurt' : ''}`
+}
+
 /** "60 kg × 5, 5, 4 on 2 Mar 2026": equal loads are written once. */
-export function sayLast({ date, sets }: LastTime): string {
-  const groups: { load: string; reps: number[] }[] = []
-  for (const { load, reps } of sets) {
-    const said = load ? `${formatLoad(load)} × ` : ''
+export function sayLast({ date, sets }: LastTime, isOnBody = false): string {
+  const groups: { load: string; counts: string[] }[] = []
+  for (const set of sets) {
+    const said = sayLoad(set, isOnBody)
+    const load = said ? `${said} × ` : ''
     const last = groups[groups.length - 1]
-    if (last && last.load === said) last.reps.push(reps)
-    else groups.push({ load: said, reps: [reps] })
+    if (last && last.load === load) last.counts.push(sayCount(set))
+    else groups.push({ load, counts: [sayCount(set)] })
   }
-  const all = groups.map(({ load, reps }) => `${load}${reps.join(', ')}`).join('; ')
+  const all = groups.map(({ load, counts }) => `${load}${counts.join(', ')}`).join('; ')
   return `${all} on ${formatDay(date)}`
 }

@@ -1,0 +1,34 @@
+import type { ObjectSchema } from 'yup'
+import type { SetLog } from '../member/types.ts'
+import type { AmountUnit, Span } from '../units/index.ts'
+
+/** What was done in a set, as far as a goal may ask. */
+export type Done = Pick<SetLog, 'reps' | 'amount'>
+
+/**
+ * What each set of a group is to reach. One file a goal, file name = export = the key that names it in a template:
+ * `{"reps": 5}`, `{"seconds": 45}`. It prices nothing; it says which reps a load by effort is priced for.
+ */
+export type GoalKind<G> = {
+  key: string
+  title: string
+  /** The whole goal, its key among the others. */
+  shape: ObjectSchema<G & object>
+  /** How the cell of a week sheet says it, and how it is read back; null where what was typed says something else. */
+  cell(goal: G): string
+  read(typed: string): G | null
+  /** The reps of one set as they tell on its load, or null where they do not. */
+  reps(goal: G): Span | null
+  /** What is logged of a set: its reps, an amount of a unit, or only that it was done. */
+  logs(goal: G): 'reps' | AmountUnit | 'done'
+  meets(goal: G, done: Done): boolean
+  /** Where the sets of a group are judged together, not one by one. */
+  meetsTogether?(goal: G, done: Done[]): boolean
+  /** Seconds under way in one set, at so many seconds a rep; null where nobody can tell. */
+  seconds(goal: G, aRep: number): number | null
+  /** How many straight sets one set counts as, where it is not one. */
+  countsAs?(goal: G): number
+  examples: { say: string; goal: G; cell: string; done: Done[]; meets: boolean }[]
+}
+
+export const defineGoal = <G>(goal: GoalKind<G>): GoalKind<G> => goal

@@ -1,0 +1,39 @@
+import { choiceField, spanField, strictObject } from '../reading/index.ts'
+import { formatSpan, highest, lowest, type Span } from '../units/index.ts'
+import { defineGoal } from './goal.ts'
+
+/** Reps of each set; with `plus`, the last set takes as many good reps as possible beyond them. */
+export const reps = defineGoal<{ reps: Span; plus?: 'last' }>({
+  key: 'reps',
+  title: 'Reps of each set',
+  shape: strictObject({ reps: spanField('reps', 100).required(), plus: choiceField(['last']) }),
+  cell: ({ reps: span, plus }) => formatSpan(span) + (plus ? '+' : ''),
+  read(typed) {
+    const match = /^(\d+)(?:\s*[-–]\s*(\d+))?\s*(\+)?$/.exec(typed)
+    if (!match) return null
+    const from = Number(match[1])
+    const span = match[2] ? { from, to: Number(match[2]) } : from
+    return { reps: span, ...(match[3] && { plus: 'last' as const }) }
+  },
+  reps: ({ reps: span }) => span,
+  logs: () => 'reps',
+  meets: ({ reps: span }, { reps: done = 0 }) => done >= lowest(span),
+  seconds: ({ reps: span }, aRep) => highest(span) * aRep,
+  examples: [
+    { say: 'five are five', goal: { reps: 5 }, cell: '5', done: [{ reps: 5 }], meets: true },
+    {
+      say: 'the bottom of a range will do',
+      goal: { reps: { from: 8, to: 10 } },
+      cell: '8-10',
+      done: [{ reps: 8 }],
+      meets: true,
+    },
+    {
+      say: 'a plus set is met by its reps',
+      goal: { reps: 5, plus: 'last' },
+      cell: '5+',
+      done: [{ reps: 4 }],
+      meets: false,
+    },
+  ],
+})

@@ -1,0 +1,42 @@
+import { strictObject, wholeField } from '../reading/index.ts'
+import { formatSeconds, isAtLeast, parseSeconds } from '../units/index.ts'
+import { defineGoal } from './goal.ts'
+
+/** So many rounds; with `every`, one begins every so many seconds. */
+export const rounds = defineGoal<{ rounds: number; every?: number }>({
+  key: 'rounds',
+  title: 'Rounds',
+  shape: strictObject({
+    rounds: wholeField('rounds', 1, 100).required(),
+    every: wholeField('seconds from the start of one to the next', 10, 900),
+  }),
+  cell: ({ rounds: count, every }) =>
+    `${count} ${count === 1 ? 'round' : 'rounds'}${every ? ` every ${formatSeconds(every)}` : ''}`,
+  read(typed) {
+    const match = /^(\d+) rounds?(?: every (.+))?$/.exec(typed)
+    const every = match?.[2] === undefined ? undefined : parseSeconds(match[2])
+    if (!match || Number.isNaN(every)) return null
+    return { rounds: Number(match[1]), ...(every !== undefined && { every }) }
+  },
+  reps: () => null,
+  logs: () => 'rounds',
+  meets: ({ rounds: count }, { amount }) =>
+    amount !== undefined && isAtLeast(amount, { value: count, unit: 'rounds' }),
+  seconds: ({ rounds: count, every }) => (every === undefined ? null : count * every),
+  examples: [
+    {
+      say: 'ten rounds on the minute',
+      goal: { rounds: 10, every: 60 },
+      cell: '10 rounds every 1:00',
+      done: [{ amount: { value: 10, unit: 'rounds' } }],
+      meets: true,
+    },
+    {
+      say: 'nine of ten',
+      goal: { rounds: 10 },
+      cell: '10 rounds',
+      done: [{ amount: { value: 9, unit: 'rounds' } }],
+      meets: false,
+    },
+  ],
+})

@@ -1,0 +1,39 @@
+import { spanField, strictObject } from '../reading/index.ts'
+import { formatSeconds, highest, isAtLeast, lowest, parseSeconds, type Span } from '../units/index.ts'
+import { defineGoal } from './goal.ts'
+
+/** A time to hold, carry or keep going: planks, easy rowing. */
+export const seconds = defineGoal<{ seconds: Span }>({
+  key: 'seconds',
+  title: 'A time',
+  shape: strictObject({ seconds: spanField('seconds', 7200).required() }),
+  cell: ({ seconds: span }) =>
+    typeof span === 'number' ? formatSeconds(span) : `${formatSeconds(span.from)}-${formatSeconds(span.to)}`,
+  read(typed) {
+    if (!/[:a-z]/.test(typed)) return null
+    const [from = NaN, to] = typed.split(/\s*[-–]\s*/).map(parseSeconds)
+    if (Number.isNaN(from) || (to !== undefined && Number.isNaN(to))) return null
+    return { seconds: to === undefined ? from : { from, to } }
+  },
+  reps: () => null,
+  logs: () => 's',
+  meets: ({ seconds: span }, { amount }) =>
+    amount !== undefined && isAtLeast(amount, { value: lowest(span), unit: 's' }),
+  seconds: ({ seconds: span }) => highest(span),
+  examples: [
+    {
+      say: '45 seconds held',
+      goal: { seconds: 45 },
+      cell: '0:45',
+      done: [{ amount: { value: 45, unit: 's' } }],
+      meets: true,
+    },
+    {
+      say: '25 of 30 to 45',
+      goal: { seconds: { from: 30, to: 45 } },
+      cell: '0:30-0:45',
+      done: [{ amount: { value: 25, unit: 's' } }],
+      meets: false,
+    },
+  ],
+})

@@ -1,0 +1,143 @@
+import { loadSchema, repsSchema } from '@young-oak/api/training'
+import { kindOf } from '@young-oak/core/goals'
+import { exerciseOf } from '@young-oak/core/library'
+import type { SetLog, ShownGroup } from '@young-oak/core/member'
+import type { PlannedSlot } from '@young-oak/core/plan'
+import {
+  formatNumber,
+  lowest,
+  type Amount,
+  type AmountUnit,
+  type Load,
+  type Unit,
+} from '@young-oak/core/units'
+import { ValidationError, type Schema } from 'yup'
+import { typedNumber } from '../../ui/typedNumber.ts'
+
+/** What was done in a set. */
+export type Result = Pick<
+  SetLog,
+  'state' | 'load' | 'help' | 'reps' | 'amount' | 'rir' | 'assisted' | 'partial' | 'pain'
+>
+
+/** A set as it is typed: what it takes is told by its group. `left` is reps left in reserve, empty where nothing was said. */
+export type SetDraft = {
+  load: string
+  count: string
+  left: string
+  assisted: string
+  partial: boolean
+  pain: boolean
+}
+export type SetErrors = Partial<Record<'load' | 'count' | 'left' | 'assisted', string>>
+
+/** What is logged of a set: whether it has a load, in which unit, beside body weight or not; and what is counted. */
+export type Measure = {
+  isLoaded: boolean
+  isOnBody: boolean
+  unit: Unit
+  counts: 'reps' | AmountUnit | 'done'
+}
+
+export function measureOf(slot: PlannedSlot, group: ShownGroup, before?: SetLog): Measure {
+  const isOnBody = exerciseOf(slot).tool === 'body weight'
+  const counts = group.goal ? kindOf(group.goal).logs(group.goal) : 'reps'
+  const first = before?.load ?? slot.last?.sets[0]?.load
+  return {
+    isLoaded: counts !== 'done' && (group.load !== null || !isOnBody || first !== undefined),
+    isOnBody,
+    unit: group.load?.unit ?? first?.unit ?? 'kg',
+    counts,
+  }
+}
+
+/** What to start from: the set that is corrected; else what is asked, and where that is the member's, the set before or last time's. */
+export function startDraft(
+  slot: PlannedSlot,
+  group: ShownGroup,
+  n: number,
+  before: SetLog | undefined,
+  isCorrection: boolean,
+): SetDraft {
+  const lastTime = slot.last?.sets[n - 1] ?? slot.last?.sets[0]
+  const asked = group.load ? { load: group.load, help: group.help } : undefined
+  const handled = isCorrection ? before : (asked ?? (before?.load ? before : lastTime))
+  const done = isCorrection ? before : undefined
+  return {
+    load: handled?.load ? formatNumber(handled.help ? -handled.load.value : handled.load.value) : '',
+    count: String(done?.reps ?? done?.amount?.value ?? askedCount(group)),
+    left: done?.rir === undefined ? '' : String(done.rir),
+    assisted: done?.assisted ? String(done.assisted) : '',
+    partial: done?.partial ?? false,
+    pain: done?.pain ?? false,
+  }
+}
+
+/** The least that a set asks, as a number: empty where as many as possible are asked. */
+export function askedCount({ reps, goal }: ShownGroup): string {
+  if (!goal) return String(lowest(reps ?? 1))
+  if ('seconds' in goal && !('most' in goal)) return String(lowest(goal.seconds))
+  if ('distance' in goal) return String(goal.distance * (goal.trips ?? 1))
+  if ('rounds' in goal) return String(goal.rounds)
+  if ('cluster' in goal) return String(goal.cluster.first + goal.cluster.minis * goal.cluster.then)
+  return ''
+}
+
+/** What was typed as a set, or what is wrong with it, beside the field; what was typed stays. */
+export function readDraft(
+  draft: SetDraft,
+  { isLoaded, isOnBody, unit, counts }: Measure,
+  state: 'done' | 'failed',
+): { result?: Result; errors: SetErrors } {
+  const errors: SetErrors = {}
+  const value = typedNumber(draft.load)
+  const handled = isOnBody && typeof value === 'number' ? Math.abs(value) : value
+  const help = isOnBody && typeof value === 'number' && value < 0
+  if (isLoaded && value === undefined && !isOnBody) errors.load = 'Enter the load.'
+  else if (isLoaded && value !== undefined && !(isOnBody && value === 0))
+    Object.assign(errors, fault('load', loadSchema, { value: handled, unit }))
+  const count = typedNumber(draft.count)
+  if (counts !== 'done') {
+    if (count === undefined) errors.count = counts === 'reps' ? 'Enter the reps.' : 'Enter how much it was.'
+    else if (count === 0 && state === 'done') errors.count = 'None: tap Failed if you tried it.'
+    else if (counts === 'reps') Object.assign(errors, fault('count', repsSchema, count))
+    else if (typeof count !== 'number' || count < 0 || count > 100_000)
+      errors.count = 'A number from 0 to 100,000.'
+  }
+  const left = typedNumber(draft.left)
+  if (left !== undefined && !isWhole(left, 0, 10)) errors.left = 'Whole reps, 0 to 10.'
+  const assisted = typedNumber(draft.assisted)
+  if (assisted !== undefined && !isWhole(assisted, 0, typeof count === 'number' ? count : 100))
+    errors.assisted = 'Whole reps, no more than were done.'
+  if (Object.keys(errors).length) return { errors }
+  const load: Load | undefined =
+    isLoaded && handled !== undefined ? { value: handled as number, unit } : undefined
+  const amount: Amount | undefined =
+    counts === 'reps' || counts === 'done' ? undefined : { value: count as number, unit: counts }
+  return {
+    errors,
+    result: {
+      state,
+      ...(load && { load }),
+      ...(help && { help }),
+      ...(counts === 'reps' && { reps: count as number }),
+      ...(amount && { amount }),
+      ...(left !== undefined && { rir: left as number }),
+      ...(assisted && { assisted: assisted as number }),
+      ...(draft.partial && { partial: true }),
+      ...(draft.pain && { pain: true }),
+    },
+  }
+}
+
+const isWhole = (value: unknown, from: number, to: number): boolean =>
+  Number.isInteger(value) && (value as number) >= from && (value as number) <= to
+
+function fault(field: keyof SetErrors, schema: Schema, value: unknown): SetErrors {
+  try {
+    schema.validateSync(value, { strict: true })
+    return {}
+  } catch (error) {
+    return { [field]: ValidationError.isError(error) ? error.message : 'This is not as expected.' }
+  }
+}
