@@ -6,6 +6,7 @@ import { rowMessages } from '../plan/rows.ts'
 import { firstLoadMessages } from '../progressions/firstLoad.ts'
 import { steadyMessages } from '../progressions/steady.ts'
 import { ruleOf } from '../progressions/registry.ts'
+import { warmUpMessages } from '../warmups/ramp.ts'
 import { fill, type Messages, type Rung } from './rung.ts'
 
 /** Every sentence that a load's ladder can hold, by id. */
@@ -16,6 +17,7 @@ export const messages: Messages = Object.assign(
   stageMessages,
   firstLoadMessages,
   steadyMessages,
+  warmUpMessages,
   ...[sourceOf, ruleOf, changeOf].flatMap((family) => Object.values(family).map((unit) => unit.messages)),
 )
 

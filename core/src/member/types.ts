@@ -4,6 +4,7 @@ import type { Rung } from '../explain/rung.ts'
 import type { Change } from '../adjustments/registry.ts'
 import type { OtherGoal } from '../goals/registry.ts'
 import type { Adjustment, GroupPart, Id, SetStyle } from '../template/types.ts'
+import type { WarmUpSet } from '../warmups/ramp.ts'
 import type { Amount, Day, Fixed, Load, Rack, Span, Step, Unit, Way } from '../units/index.ts'
 
 /** A person in one gym, as the planner sees them: dated facts and logs, in any order of arrival. */
@@ -128,7 +129,7 @@ export type ShownAt = {
   toTest?: number
 }
 
-export type ShownSlot = Lift & { light?: true; groups: ShownGroup[] }
+export type ShownSlot = Lift & { light?: true; warmUps?: WarmUpSet[]; groups: ShownGroup[] }
 
 /** A group of sets as shown: `target` is what the rule meant, `load` what was asked after adjustments on today's plates. */
 export type ShownGroup = {

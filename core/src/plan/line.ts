@@ -2,7 +2,8 @@ import type { Need } from '../loads/source.ts'
 import type { ShownGroup } from '../member/types.ts'
 import { kindOf } from '../goals/registry.ts'
 import type { SetStyle } from '../template/types.ts'
-import { formatLoad, formatSpan } from '../units/index.ts'
+import { formatLoad, formatNumber, formatSpan } from '../units/index.ts'
+import type { WarmUpSet } from '../warmups/ramp.ts'
 
 /** A slot's groups in trade shorthand: "3 × 5 @ 62.5 kg, 1 × 5+ @ 70 kg"; a missing load is "?". */
 export const formatGroups = (groups: ShownGroup[]): string => groups.map(formatGroup).join(', ')
@@ -53,4 +54,10 @@ export const needWords: Record<Need['need'], string> = {
   max: 'needs a max',
   bodyWeight: 'needs a body weight',
   role: 'needs its first day',
+}
+
+/** "20 × 8, 40 × 5 kg": the ramp before the work. */
+export function formatWarmUps(sets: WarmUpSet[]): string {
+  const unit = sets[0]?.load.unit ?? 'kg'
+  return `${sets.map(({ load, reps }) => `${formatNumber(load.value)} × ${reps}`).join(', ')} ${unit}`
 }

@@ -2,12 +2,13 @@ import { changeOf } from '../adjustments/registry.ts'
 import { mayAct, type Spot } from '../adjustments/where.ts'
 import type { Place } from '../calendar/places.ts'
 import type { Rung } from '../explain/rung.ts'
-import { exerciseOf, liftKey } from '../library/index.ts'
+import { exerciseOf, liftKey, type Lift } from '../library/index.ts'
 import { isNeed, type Known, type Need } from '../loads/source.ts'
 import { sourceOf } from '../loads/registry.ts'
 import type { Shown, ShownGroup, ShownSlot } from '../member/types.ts'
 import { slotsOf, type Id, type SetGroup, type Slot, type Template } from '../template/types.ts'
 import { snap, type Day, type Load, type Way } from '../units/index.ts'
+import { ramp, type WarmUpSet } from '../warmups/ramp.ts'
 import { acting, isLight, scalesTrackLoads, type Authored } from './changes.ts'
 import { capped } from './countdown.ts'
 import { loadingAt } from './equipment.ts'
@@ -26,6 +27,7 @@ export type Prescribed = {
   slot: Slot
   row: number
   light: boolean
+  warmUps?: WarmUpSet[]
   groups: ShownGroup[]
   needs: Need[]
   /** The load of the slot's progression as it is now, where it has one. */
@@ -56,8 +58,12 @@ export function prescribe(situation: Situation): { slots: Prescribed[]; changes:
   const changes = situation.changes.filter(({ adjustment }) => mayAct(adjustment.where, spot))
   const { lines, changes: made } = lineup(template, place.session, changes, spot)
   const before: OnTheBar[] = []
+  const trained: Lift[] = []
   const slots = lines.map((line) => {
     const prescribed = prescribeSlot(situation, spot, changes, line, before)
+    const warmUps = warmUpsFor(situation, prescribed, trained)
+    if (warmUps?.length) prescribed.warmUps = warmUps
+    trained.push(line.slot)
     before.push({ slot: line.id, groups: prescribed.groups, sets: [] })
     return prescribed
   })
@@ -76,6 +82,7 @@ export function recall(situation: Situation, shown: Shown): Prescribed[] {
     const first = firstScale(situation, spot, id, slot)
     const light = was.light === true
     const made: Prescribed = { id, slot, row, light, groups: was.groups, needs: [], first }
+    if (was.warmUps) made.warmUps = was.warmUps
     if (!slot.follows.length) return made
     const { here, body } = loadingAt(evidence, undefined, slot)
     const known = { max: maxFor(evidence, slot, template.maxes, day), body, unit: here.unit, first }
@@ -168,6 +175,21 @@ function prescribeSlot(
   if (slot.by === 'toTest') made.groups = capped(situation, id, slot, row, known, own.groups, loading)
   if (asked.load && !isNeed(asked.load)) made.ruled = asked.load.base
   return made
+}
+
+/** The ramp to a slot's first load, after what was trained before it; none for a lift that is warm already. */
+function warmUpsFor(
+  { template, evidence, at }: Situation,
+  { slot, groups }: Prescribed,
+  trained: Lift[],
+): WarmUpSet[] | undefined {
+  const rule = slot.warmUp ?? template.warmUp
+  const work = groups.find(({ load }) => load)?.load
+  const { tool, works } = exerciseOf(slot)
+  if (!rule || rule === 'none' || !work || tool === 'body weight') return undefined
+  if (trained.some((lift) => liftKey(lift) === liftKey(slot))) return undefined
+  const isShort = trained.some((lift) => exerciseOf(lift).works[0] === works[0])
+  return ramp(rule, work, loadingAt(evidence, at, slot).here, isShort)
 }
 
 /** A load of a body-weight exercise is split into the body and the rest: without a body weight there is none. */

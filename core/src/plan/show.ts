@@ -18,9 +18,15 @@ export function snapshot(plan: Plan, position: number): Shown | null {
 
 function shownSlots(session: PlannedSession): Record<Id, ShownSlot> {
   return Object.fromEntries(
-    session.slots.map(({ slot, exercise, variant, light, groups }) => [
+    session.slots.map(({ slot, exercise, variant, light, warmUps, groups }) => [
       slot,
-      { exercise, ...(variant && { variant }), ...(light && { light: true as const }), groups },
+      {
+        exercise,
+        ...(variant && { variant }),
+        ...(light && { light: true as const }),
+        ...(warmUps && { warmUps }),
+        groups,
+      },
     ]),
   )
 }

@@ -4,6 +4,7 @@ import type { Need } from '../loads/source.ts'
 import type { SetLog, ShownGroup } from '../member/types.ts'
 import type { Id } from '../template/types.ts'
 import type { Day } from '../units/index.ts'
+import type { WarmUpSet } from '../warmups/ramp.ts'
 import type { LastTime } from './evidence.ts'
 import type { Verdict } from './verdict.ts'
 
@@ -60,6 +61,8 @@ export type PlannedSlot = Lift & {
   letter: string
   note?: string
   light: boolean
+  /** Sets before the work: neither counted nor judged. */
+  warmUps?: WarmUpSet[]
   groups: ShownGroup[]
   needs: Need[]
   /** The lift's latest session before this one. */

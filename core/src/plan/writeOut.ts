@@ -190,9 +190,10 @@ function describeSlots(outcomes: Outcome[], evidence: Evidence): PlannedSlot[] {
 /** The slots of a session before it is trained, with their letters. */
 function plannedSlots(prescribed: Prescribed[], evidence: Evidence): PlannedSlot[] {
   const letters = lettersOf(prescribed)
-  return prescribed.map(({ id, slot, light, groups, needs }) => {
+  return prescribed.map(({ id, slot, light, warmUps, groups, needs }) => {
     const { exercise, variant, note } = slot
     const planned: PlannedSlot = { slot: id, exercise, letter: letters[id] ?? '', light, groups, needs }
+    if (warmUps) planned.warmUps = warmUps
     if (variant) planned.variant = variant
     if (note) planned.note = note
     const last = evidence.last[liftKey(slot)]

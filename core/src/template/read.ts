@@ -4,6 +4,7 @@ import { exerciseIds } from '../library/index.ts'
 import { ruleKinds, ruleOf, type RuleKind } from '../progressions/registry.ts'
 import { at, Checker, isId, type Issue } from '../reading/index.ts'
 import { signKinds, signOf, type SignBasis, type SignKind } from '../signs/registry.ts'
+import { warmUpNames, warmUpOf, type WarmUp, type WarmUpName } from '../warmups/registry.ts'
 import { findLooseEnds } from './looseEnds.ts'
 import { readAdjustment, readLight } from './readAdjustment.ts'
 import { readKind } from './readKind.ts'
@@ -52,6 +53,7 @@ export function readTemplate(input: unknown): ReadTemplate {
   const phases = (head.phases as unknown[])
     .map((phase, i) => readPhase(checker, phase, at('phases', i)))
     .filter((phase) => phase !== undefined)
+  const warmUp = head.warmUp === undefined ? undefined : readWarmUp(checker, head.warmUp, 'warmUp')
   const template: Template = {
     format: 1,
     name: head.name,
@@ -61,6 +63,7 @@ export function readTemplate(input: unknown): ReadTemplate {
     missed: head.missed ?? 'hold',
     ...(head.away && { away: head.away }),
     rounding: head.rounding ?? 'nearest',
+    ...(warmUp && { warmUp }),
     phases,
     sessions: readMap(checker, head.sessions, 'sessions', readSession),
     slots: readMap(checker, head.slots, 'slots', (c, value, path) => readSlot(c, value, path, phases)),
@@ -156,8 +159,14 @@ export function readSlot(checker: Checker, value: unknown, path: string, phases:
   const follows = ((slot.follows ?? []) as { progression: Id; role?: Follow['role'] }[]).map(
     ({ progression, role = 'main' }): Follow => ({ progression, role }),
   )
-  return { ...slot, follows, by, rows } as Slot
+  const { warmUp: given, ...rest } = slot as { warmUp?: unknown }
+  const warmUp =
+    given === undefined || given === 'none' ? given : readWarmUp(checker, given, at(path, 'warmUp'))
+  return { ...rest, ...(warmUp !== undefined && { warmUp }), follows, by, rows } as Slot
 }
+
+const readWarmUp = (checker: Checker, value: unknown, path: string): WarmUp | undefined =>
+  readKind(checker, value, path, 'kind', warmUpNames, (kind) => warmUpOf[kind as WarmUpName])
 
 /** Rows by week are written out, one for each week; other rows are as many as there are. */
 function readRows(checker: Checker, value: unknown, path: string, by: RowClock, phase: Phase): SetGroup[][] {

@@ -74,6 +74,7 @@ export const headShape = strictObject({
     .default(undefined)
     .meta({ expected: 'what a member comes back to' }),
   rounding: choiceField(['nearest', 'down', 'up']),
+  warmUp: laterField('a warm-up like {"kind": "fewSets", "sets": 2}'),
   phases: listField('phases', limits.phases).required(),
   sessions: laterField('sessions by id').required(),
   slots: laterField('slots by id').required(),
@@ -164,6 +165,7 @@ export const slotShape = strictObject({
   ),
   by: choiceField(rowClocks),
   capStep: stepField(50),
+  warmUp: laterField('a warm-up, or "none"'),
   rows: laterField('rows by phase id').required(),
 })
 

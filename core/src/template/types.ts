@@ -6,6 +6,7 @@ import type { RepTable } from '../maxes/table.ts'
 import type { Stage } from '../progressions/registry.ts'
 import type { SignBasis } from '../signs/registry.ts'
 import type { Day, Step, Way } from '../units/index.ts'
+import type { WarmUp } from '../warmups/registry.ts'
 
 /** Minted once, never reused; moving keeps it, copying mints a new one. */
 export type Id = string
@@ -24,6 +25,8 @@ export type Template = {
   /** After so many weeks without a session the first week back is lowered by a percent, and is light. */
   away?: { weeks: number; back: number }
   rounding: Way
+  /** How lifts with a load are ramped up to; not at all where nothing is stated. A slot's own goes before it. */
+  warmUp?: WarmUp
   phases: Phase[]
   sessions: Record<Id, Session>
   slots: Record<Id, Slot>
@@ -87,6 +90,7 @@ export type Slot = Lift & {
   follows: Follow[]
   by: RowClock
   rows: Record<Id, SetGroup[][]>
+  warmUp?: WarmUp | 'none'
   /** The step by which rows counted back from a test day may pass the heaviest load trained in the phase. */
   capStep?: Step
 }

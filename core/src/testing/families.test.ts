@@ -11,6 +11,8 @@ import type { Exposure, Starting } from '../progressions/rule.ts'
 import { signOf } from '../signs/registry.ts'
 import { makeable, round, scale, snap, usualRack, type Load } from '../units/index.ts'
 import { less } from '../plan/onTheBar.ts'
+import { ramp } from '../warmups/ramp.ts'
+import { warmUpOf, type WarmUp } from '../warmups/registry.ts'
 
 const freeze = <T>(value: T): T => {
   if (typeof value === 'object' && value !== null) Object.values(Object.freeze(value)).forEach(freeze)
@@ -107,6 +109,18 @@ describe.each(Object.entries(goalOf))('goal %s', (name, kind) => {
       return read && goalOf[key].shape.isValidSync(read, { strict: true })
     })
     expect(readers).toEqual([name])
+  })
+})
+
+describe.each(Object.entries(warmUpOf))('warm-up %s', (name, warmUp) => {
+  test('is stored under its own name', () => expect(warmUp.kind).toBe(name))
+  test.each(warmUp.examples)('$say', ({ params, work, want }) => {
+    expect(warmUp.params.isValidSync(freeze(params))).toBe(true)
+    expect(warmUp.sentence(params)).not.toMatch(/undefined|NaN/)
+    const can = makeable(usualRack.kg)
+    const sets = ramp({ kind: name, ...params } as WarmUp, { value: work, unit: 'kg' }, can, false)
+    expect(sets.map(({ load, reps }) => [load.value, reps])).toEqual(want)
+    for (const { why } of sets) expectSpoken(why, {}, new Set())
   })
 })
 

@@ -1,0 +1,51 @@
+import { kindOf, type Goal } from '../goals/registry.ts'
+import { exerciseOf, type Tool } from '../library/index.ts'
+import type { ShownGroup } from '../member/types.ts'
+import type { Id, Template } from '../template/types.ts'
+import type { PlannedSlot } from './types.ts'
+
+/** What a session takes where nothing is stated, in seconds (common practice, no source). */
+const usual = {
+  aRep: 3,
+  rest: 90,
+  /** A set whose time nobody can tell. */
+  aSet: 40,
+  warmUpRest: 60,
+}
+const setUp: Record<Tool, number> = { barbell: 90, dumbbells: 30, machine: 30, 'body weight': 20 }
+
+/**
+ * Minutes that a session takes as it is planned for somebody: what its parts state, and for the others the set-up of each
+ * exercise, its warm-up sets, and its sets with the rests between them. A stronger member ramps longer.
+ */
+export function minutesOf(template: Template, session: Id, slots: PlannedSlot[]): number {
+  const parts = template.sessions[session]?.parts ?? []
+  const stated = parts.filter(({ minutes }) => minutes !== undefined)
+  const within = new Set(stated.flatMap((part) => part.slots))
+  const seconds = slots
+    .filter(({ slot }) => !within.has(slot))
+    .reduce((sum, slot) => sum + secondsOf(slot), 0)
+  return Math.round(stated.reduce((sum, { minutes = 0 }) => sum + minutes, 0) + seconds / 60)
+}
+
+function secondsOf(slot: PlannedSlot): number {
+  const warmUps = (slot.warmUps ?? []).reduce(
+    (sum, { reps }) => sum + reps * usual.aRep + usual.warmUpRest,
+    0,
+  )
+  const sets = slot.groups.reduce((sum, group) => sum + secondsOfGroup(group), 0)
+  const last = slot.groups.at(-1)
+  // The rest after the last set is spent on the way to the next exercise.
+  return setUp[exerciseOf(slot).tool] + warmUps + sets - (last ? (last.rest ?? usual.rest) : 0)
+}
+
+function secondsOfGroup(group: ShownGroup): number {
+  const { sets, reps, goal, perSide, tempo, rest = usual.rest, roundRest = 0 } = group
+  const asked: Goal = goal ?? { reps: reps ?? 1 }
+  const aSet = kindOf(asked).seconds(asked, tempo ? aRepAt(tempo) : usual.aRep) ?? usual.aSet
+  return sets * (aSet * (perSide ? 2 : 1) + rest + roundRest)
+}
+
+/** Seconds of a rep: the four digits together, an X counting as one. */
+const aRepAt = (tempo: string): number =>
+  [...tempo].reduce((sum, digit) => sum + (digit === 'X' ? 1 : Number(digit)), 0) || usual.aRep

@@ -1,0 +1,32 @@
+import type { Rung } from '../explain/rung.ts'
+import { partsFor, round, scale, type Load, type Makeable } from '../units/index.ts'
+import { warmUpOf, type WarmUp } from './registry.ts'
+
+/** A warm-up set as it is asked; for a barbell with the bar and the plates of one side. It is neither counted nor judged. */
+export type WarmUpSet = { load: Load; reps: number; side?: number[]; bar?: number; why: Rung[] }
+
+/** A warm-up set nearer to the work set than this, in percent of it, only tires. */
+const nearest = 95
+
+/**
+ * The ramp to a first work set, lightest first, on what can be made. Steps that come to no more than the one before, or within a
+ * twentieth of the work set, are left out. `isShort`, for the second exercise of the same muscles, keeps the heavier half.
+ */
+export function ramp(rule: WarmUp, work: Load, can: Makeable, isShort: boolean): WarmUpSet[] {
+  const sets: WarmUpSet[] = []
+  for (const { percent, reps } of warmUpOf[rule.kind].steps(rule)) {
+    const { load } = round(scale(work, percent), can, 'nearest')
+    const last = sets[sets.length - 1]?.load.value ?? 0
+    if (load.value <= last || load.value > scale(work, nearest).value) continue
+    const { bar, plates } = partsFor(load, can) ?? {}
+    sets.push({
+      load,
+      reps,
+      ...(bar !== undefined && { bar, side: plates }),
+      why: [{ id: 'warmUp.step', data: { percent, work, load } }],
+    })
+  }
+  return isShort ? sets.slice(Math.floor(sets.length / 2)) : sets
+}
+
+export const warmUpMessages = { 'warmUp.step': '{percent}% of the first work set, {work}, nearest {load}' }
