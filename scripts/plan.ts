@@ -6,8 +6,10 @@ import { explain } from '@young-oak/core/explain'
 import { liftName } from '@young-oak/core/library'
 import { readMember } from '@young-oak/core/member'
 import {
+  formatCircuit,
   formatGroup,
   formatGroups,
+  formatWarmUps,
   needWords,
   planMember,
   type Plan,
@@ -16,7 +18,7 @@ import {
 } from '@young-oak/core/plan'
 import { formatIssue, parseJson, type Issue } from '@young-oak/core/reading'
 import { readTemplate, type Template } from '@young-oak/core/template'
-import { compareLoads, formatDay, formatLoad, isDay } from '@young-oak/core/units'
+import { compareLoads, formatAmount, formatDay, formatLoad, isDay } from '@young-oak/core/units'
 
 const usage = 'usage: npm run -s plan -- TEMPLATE.json … MEMBER.json [--json | --why] [--today YYYY-MM-DD]'
 
@@ -72,21 +74,26 @@ function printWeek({ version }: Plan, week: PlannedWeek, withWhy: boolean): void
 function printSession(session: PlannedSession, withWhy: boolean): void {
   const day = session.date ? ` on ${formatDay(session.date)}` : ''
   print(`  ${session.inWeek}. ${session.name}  (${session.status}${day})`)
-  const widest = Math.max(0, ...session.slots.map((slot) => liftName(slot).length))
+  const widest = Math.max(0, ...session.slots.map((slot) => nameOf(slot).length))
   for (const slot of session.slots) {
     const need = slot.needs[0] ? `  ${needWords[slot.needs[0].need]}` : ''
     const verdict = slot.verdict ? `  ${slot.verdict}${sayDone(slot)}` : ''
-    print(`     ${liftName(slot).padEnd(widest)}  ${formatGroups(slot.groups)}${verdict}${need}`)
+    const scored = slot.circuit ? `${formatCircuit(slot.circuit)}: ` : ''
+    print(`     ${nameOf(slot).padEnd(widest)}  ${scored}${formatGroups(slot.groups)}${verdict}${need}`)
+    if (slot.warmUps) print(`     ${' '.repeat(widest)}  warm-up ${formatWarmUps(slot.warmUps)}`)
     if (withWhy) for (const group of slot.groups) printWhy(group)
   }
   const lines = new Set(session.slots.map(({ slot }) => slot))
   for (const { slot, rung } of session.changes) if (!lines.has(slot)) print(`     ${slot}: ${explain(rung)}`)
 }
 
+const nameOf = (slot: PlannedSession['slots'][number]): string => slot.circuit?.name ?? liftName(slot)
+
 /** ": 5, 5, 4" for the reps of what was done, with the loads where they were not the ones asked. */
 function sayDone({ done = [], groups }: PlannedSession['slots'][number]): string {
   const asked = groups.flatMap((group) => Array.from({ length: group.sets }, () => group.load))
-  const reps = done.map(({ load, reps = 0, n, state }) => {
+  const reps = done.map(({ load, amount, reps = 0, n, state }) => {
+    if (amount) return formatAmount(amount)
     const own = asked[n - 1]
     const isOther = load && (!own || compareLoads(load, own) !== 0)
     return `${state === 'failed' ? 'failed ' : ''}${reps}${isOther ? ` @ ${formatLoad(load)}` : ''}`

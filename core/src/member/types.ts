@@ -3,7 +3,7 @@ import type { Lift } from '../library/index.ts'
 import type { Rung } from '../explain/rung.ts'
 import type { Change } from '../adjustments/registry.ts'
 import type { OtherGoal } from '../goals/registry.ts'
-import type { Adjustment, GroupPart, Id, SetStyle } from '../template/types.ts'
+import type { Adjustment, Circuit, GroupPart, Id, SetStyle } from '../template/types.ts'
 import type { WarmUpSet } from '../warmups/ramp.ts'
 import type { Amount, Day, Fixed, Load, Rack, Span, Step, Unit, Way } from '../units/index.ts'
 
@@ -129,11 +129,18 @@ export type ShownAt = {
   toTest?: number
 }
 
-export type ShownSlot = Lift & { light?: true; warmUps?: WarmUpSet[]; groups: ShownGroup[] }
+export type ShownSlot = Lift & {
+  light?: true
+  circuit?: Circuit
+  warmUps?: WarmUpSet[]
+  groups: ShownGroup[]
+}
 
 /** A group of sets as shown: `target` is what the rule meant, `load` what was asked after adjustments on today's plates. */
 export type ShownGroup = {
   group: Id
+  /** In a circuit, the lift of the line. */
+  lift?: Lift
   sets: number
   /** Reps of each set, or null where `goal` says what is asked. */
   reps: Span | null

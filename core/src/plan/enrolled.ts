@@ -4,7 +4,7 @@ import type { Enrolment, Segment, SessionLog, SetLog } from '../member/types.ts'
 import type { Id, Template } from '../template/types.ts'
 import type { Day } from '../units/index.ts'
 import type { Evidence } from './evidence.ts'
-import type { Prescribed } from './prescribe.ts'
+import type { Prescribed } from './situation.ts'
 import { copyState, startState, type FoldState } from './state.ts'
 import type { Verdict } from './verdict.ts'
 

@@ -1,8 +1,9 @@
 import type { Need } from '../loads/source.ts'
 import type { ShownGroup } from '../member/types.ts'
 import { kindOf } from '../goals/registry.ts'
-import type { SetStyle } from '../template/types.ts'
-import { formatLoad, formatNumber, formatSpan } from '../units/index.ts'
+import { liftName, type Lift } from '../library/index.ts'
+import type { Circuit, SetStyle } from '../template/types.ts'
+import { formatLoad, formatNumber, formatSeconds, formatSpan } from '../units/index.ts'
 import type { WarmUpSet } from '../warmups/ramp.ts'
 
 /** A slot's groups in trade shorthand: "3 × 5 @ 62.5 kg, 1 × 5+ @ 70 kg"; a missing load is "?". */
@@ -19,7 +20,18 @@ export function formatGroup(group: ShownGroup): string {
     group.style && styleWords[group.style],
     group.stop && `stop when ${group.stop}`,
   ].filter(Boolean)
-  return [`${formatSets(group)}${at}`, ...said].join(', ')
+  return [`${group.lift ? formatLine(group, group.lift) : formatSets(group)}${at}`, ...said].join(', ')
+}
+
+/** "10 dumbbell row": a line of a circuit. */
+const formatLine = ({ reps, goal }: ShownGroup, lift: Lift): string =>
+  `${goal ? kindOf(goal).cell(goal) : formatSpan(reps ?? 1)} ${liftName(lift).toLowerCase()}`
+
+/** "5 rounds for time, at most 20:00", "as many rounds as fit into 12:00". */
+export function formatCircuit({ by, rounds = 1, capSeconds }: Circuit): string {
+  if (by === 'rounds') return `as many rounds as fit into ${formatSeconds(capSeconds ?? 0)}`
+  const cap = capSeconds === undefined ? '' : `, at most ${formatSeconds(capSeconds)}`
+  return `${rounds} ${rounds === 1 ? 'round' : 'rounds'} for time${cap}`
 }
 
 const styleWords: Record<SetStyle, string> = {

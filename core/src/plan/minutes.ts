@@ -1,7 +1,7 @@
 import { kindOf, type Goal } from '../goals/registry.ts'
 import { exerciseOf, type Tool } from '../library/index.ts'
 import type { ShownGroup } from '../member/types.ts'
-import type { Id, Template } from '../template/types.ts'
+import type { Circuit, Id, Template } from '../template/types.ts'
 import type { PlannedSlot } from './types.ts'
 
 /** What a session takes where nothing is stated, in seconds (common practice, no source). */
@@ -29,6 +29,7 @@ export function minutesOf(template: Template, session: Id, slots: PlannedSlot[])
 }
 
 function secondsOf(slot: PlannedSlot): number {
+  if (slot.circuit) return setUp.barbell + secondsOfCircuit(slot.circuit, slot.groups)
   const warmUps = (slot.warmUps ?? []).reduce(
     (sum, { reps }) => sum + reps * usual.aRep + usual.warmUpRest,
     0,
@@ -44,6 +45,15 @@ function secondsOfGroup(group: ShownGroup): number {
   const asked: Goal = goal ?? { reps: reps ?? 1 }
   const aSet = kindOf(asked).seconds(asked, tempo ? aRepAt(tempo) : usual.aRep) ?? usual.aSet
   return sets * (aSet * (perSide ? 2 : 1) + rest + roundRest)
+}
+
+/** Its cap; or its rounds of lines done one after the other, without rest. */
+function secondsOfCircuit({ rounds = 1, capSeconds }: Circuit, lines: ShownGroup[]): number {
+  const aRound = lines.reduce(
+    (sum, line) => sum + secondsOfGroup({ ...line, sets: 1, rest: 0, roundRest: 0 }),
+    0,
+  )
+  return capSeconds ?? rounds * aRound
 }
 
 /** Seconds of a rep: the four digits together, an X counting as one. */

@@ -18,12 +18,13 @@ export function snapshot(plan: Plan, position: number): Shown | null {
 
 function shownSlots(session: PlannedSession): Record<Id, ShownSlot> {
   return Object.fromEntries(
-    session.slots.map(({ slot, exercise, variant, light, warmUps, groups }) => [
+    session.slots.map(({ slot, exercise, variant, light, circuit, warmUps, groups }) => [
       slot,
       {
         exercise,
         ...(variant && { variant }),
         ...(light && { light: true as const }),
+        ...(circuit && { circuit }),
         ...(warmUps && { warmUps }),
         groups,
       },

@@ -70,6 +70,7 @@ function asAsked(group: SetGroup, { sets, rir }: GroupDraft): ShownGroup {
 }
 
 const asWritten = [
+  'lift',
   'part',
   'rest',
   'roundRest',

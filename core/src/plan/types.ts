@@ -2,7 +2,7 @@ import type { Rung } from '../explain/rung.ts'
 import type { Lift } from '../library/index.ts'
 import type { Need } from '../loads/source.ts'
 import type { SetLog, ShownGroup } from '../member/types.ts'
-import type { Id } from '../template/types.ts'
+import type { Circuit, Id } from '../template/types.ts'
 import type { Day } from '../units/index.ts'
 import type { WarmUpSet } from '../warmups/ramp.ts'
 import type { LastTime } from './evidence.ts'
@@ -61,6 +61,7 @@ export type PlannedSlot = Lift & {
   letter: string
   note?: string
   light: boolean
+  circuit?: Circuit
   /** Sets before the work: neither counted nor judged. */
   warmUps?: WarmUpSet[]
   groups: ShownGroup[]

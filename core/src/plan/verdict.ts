@@ -1,4 +1,5 @@
 import type { SetLog, ShownGroup } from '../member/types.ts'
+import type { Circuit } from '../template/types.ts'
 import { kindOf } from '../goals/registry.ts'
 import { compareLoads, lowest, type Load } from '../units/index.ts'
 import type { Lift } from '../library/index.ts'
@@ -11,11 +12,17 @@ export type Verdict = 'hit' | 'miss' | 'skip' | 'light' | 'not comparable'
 /**
  * Compares the prescribed sets, in order, with what was shown. A hit meets every one; a miss was attempted and fell
  * short; nothing attempted is a skip; zero reps in a set that is not marked failed counts as not done. Extra sets count
- * for nothing here. Less because of plates, or another lift than the one shown, is not comparable. `sets` are the slot's, by number.
+ * for nothing here. A circuit is scored, and done is a hit. Less because of plates, or another lift than the one shown, is not comparable. `sets` are the slot's, by number.
  */
-export function judge(lift: Lift, groups: ShownGroup[], sets: SetLog[], light: boolean): Verdict {
+export function judge(
+  { circuit, ...lift }: Lift & { circuit?: Circuit },
+  groups: ShownGroup[],
+  sets: SetLog[],
+  light: boolean,
+): Verdict {
   if (!sets.some((set) => isDone(set) || set.state === 'failed')) return 'skip'
   if (light) return 'light'
+  if (circuit) return sets.some(isDone) ? 'hit' : 'miss'
   const { exercise, variant } = lift
   if (sets.some((set) => set.exercise !== exercise || set.variant !== variant)) return 'not comparable'
   if (groups.some(({ missing, short }) => missing || short)) return 'not comparable'

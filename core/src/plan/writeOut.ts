@@ -7,7 +7,8 @@ import { changesOf, isLight } from './changes.ts'
 import { forkFold, segmentOn, templateOf, type Fold, type Outcome, type Trained } from './enrolled.ts'
 import type { Evidence } from './evidence.ts'
 import { assume, situationAt } from './fold.ts'
-import { prescribe, type Prescribed } from './prescribe.ts'
+import { prescribe } from './prescribe.ts'
+import type { Prescribed } from './situation.ts'
 import type { Plan, PlannedSession, PlannedSlot, PlannedWeek } from './types.ts'
 import { endWeek, open, placeAt, standOn } from './weeks.ts'
 
@@ -194,6 +195,7 @@ function plannedSlots(prescribed: Prescribed[], evidence: Evidence): PlannedSlot
     const { exercise, variant, note } = slot
     const planned: PlannedSlot = { slot: id, exercise, letter: letters[id] ?? '', light, groups, needs }
     if (warmUps) planned.warmUps = warmUps
+    if (slot.circuit) planned.circuit = slot.circuit
     if (variant) planned.variant = variant
     if (note) planned.note = note
     const last = evidence.last[liftKey(slot)]

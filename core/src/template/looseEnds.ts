@@ -147,7 +147,22 @@ export function findSlotEnds(checker: Checker, template: Template, slot: Slot, p
       undefined,
       'Add it.',
     )
+  findLines(checker, slot, path)
   findLoadEnds(checker, template, slot, path)
+}
+
+/** The lines of a circuit have a lift each, and nothing else has. */
+function findLines(checker: Checker, { circuit, rows, follows }: Slot, path: string): void {
+  for (const [phase, list] of Object.entries(rows))
+    list.forEach((row, i) =>
+      row.forEach(({ lift }, j) => {
+        const place = `${at(at(path, 'rows'), phase)}[${i}][${j}].lift`
+        if (circuit && !lift) checker.add(place, 'the lift of this line of the circuit', undefined, 'Add it.')
+        if (!circuit && lift) checker.add(place, 'a circuit around it', lift, 'Give the slot a "circuit".')
+      }),
+    )
+  if (circuit && follows.length)
+    checker.add(at(path, 'follows'), 'no progression: a circuit is scored as one thing', follows)
 }
 
 /** Two progressions of one slot must write different things. */

@@ -164,6 +164,22 @@ export const slotShape = strictObject({
     }),
   ),
   by: choiceField(rowClocks),
+  circuit: strictObject({
+    name: textField('the circuit’s name', 80).required(),
+    by: choiceField(['time', 'rounds']).required(),
+    rounds: wholeField('rounds', 1, 100),
+    capSeconds: wholeField('seconds at most', 30, 7200),
+  })
+    .default(undefined)
+    .test(
+      'fits',
+      'rounds where it is scored by time, seconds at most where it is scored by rounds',
+      (circuit) =>
+        circuit === undefined
+          ? true
+          : (circuit.by === 'time' ? circuit.rounds : circuit.capSeconds) !== undefined,
+    )
+    .meta({ expected: 'a circuit like {"name": "Dock", "by": "time", "rounds": 5}' }),
   capStep: stepField(50),
   warmUp: laterField('a warm-up, or "none"'),
   rows: laterField('rows by phase id').required(),
@@ -172,6 +188,7 @@ export const slotShape = strictObject({
 export const setGroupShape = strictObject({
   id: idField('the group’s id, the same in every week'),
   sets: wholeField('sets', 1, limits.sets).required(),
+  lift: liftField(),
   goal: laterField('a goal like {"reps": 5}').required(),
   load: laterField('a load basis like {"of": "max", "percent": 75}').required(),
   part: choiceField(groupParts),

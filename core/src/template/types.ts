@@ -91,9 +91,14 @@ export type Slot = Lift & {
   by: RowClock
   rows: Record<Id, SetGroup[][]>
   warmUp?: WarmUp | 'none'
+  /** One scored thing made of lines: each group is a line with its own lift. */
+  circuit?: Circuit
   /** The step by which rows counted back from a test day may pass the heaviest load trained in the phase. */
   capStep?: Step
 }
+
+/** Scored by the time that `rounds` take, with a cap if there is one; or by the rounds and reps that fit into `capSeconds`. */
+export type Circuit = { name: string; by: 'time' | 'rounds'; rounds?: number; capSeconds?: number }
 
 /** A role by place in the week: the first of the roles at the week's first place, and so on round. */
 export type Follow = { progression: Id; role: string | { byPlace: string[] } }
@@ -109,6 +114,8 @@ export type SetGroup = {
   id: Id
   /** 1 to 30. */
   sets: number
+  /** In a circuit, what is lifted in this line. */
+  lift?: Lift
   goal: Goal
   load: LoadBasis
   /** A test single rounds down, and may pass the 1RM. */

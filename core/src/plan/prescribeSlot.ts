@@ -1,0 +1,177 @@
+import { changeOf } from '../adjustments/registry.ts'
+import type { Spot } from '../adjustments/where.ts'
+import type { Rung } from '../explain/rung.ts'
+import { exerciseOf, liftKey, type Lift } from '../library/index.ts'
+import { isNeed, type Known, type Need } from '../loads/source.ts'
+import { sourceOf } from '../loads/registry.ts'
+import type { ShownGroup } from '../member/types.ts'
+import type { Id, SetGroup, Slot, Template } from '../template/types.ts'
+import { snap, type Load, type Way } from '../units/index.ts'
+import { ramp, type WarmUpSet } from '../warmups/ramp.ts'
+import { acting, isLight, scalesTrackLoads, type Authored } from './changes.ts'
+import { capped } from './countdown.ts'
+import { loadingAt } from './equipment.ts'
+import { maxFor } from './evidence.ts'
+import type { Line } from './lineup.ts'
+import { heaviestOf, totalOf, type OnTheBar } from './onTheBar.ts'
+import { askProgressions, heavier, nothingAsked } from './progress.ts'
+import type { Loading } from './round.ts'
+import { rowAt, rowRungs } from './rows.ts'
+import { askedOf, showGroup } from './showGroup.ts'
+import { lastKey, progressionKey } from './state.ts'
+import type { Prescribed, Situation } from './situation.ts'
+
+/** One slot: row → source or rule → changes → rounding, group by group; what its load lacks is asked for. */
+export function prescribeSlot(
+  situation: Situation,
+  spot: Spot,
+  possible: Authored[],
+  { id, slot, rungs: lineRungs }: Line,
+  before: OnTheBar[],
+): Prescribed {
+  const { template, state, evidence, place, at } = situation
+  const changes = possible.length ? acting(possible, { ...spot, slot: { id, lift: slot } }) : possible
+  const row = rowAt(template, state, place, id, slot, situation.changes)
+  const light = changes.some(isLight)
+  const loading = loadingAt(evidence, at, slot)
+  const first = firstScale(situation, spot, id, slot)
+  const max = maxFor(evidence, slot, template.maxes, situation.day)
+  const asked = slot.follows.length
+    ? askProgressions(template, state, slot, place.inWeek, {
+        max,
+        body: loading.body,
+        unit: loading.home.unit,
+        first,
+      })
+    : nothingAsked
+  const own: OnTheBar = { slot: id, groups: [], sets: [] }
+  const known: Known = {
+    lift: slot,
+    max,
+    unit: loading.here.unit,
+    trainingMax: template.trainingMax,
+    progression: asked.load,
+    table: template.maxes.table,
+    maxOf: (lift) => maxFor(evidence, lift, template.maxes, situation.day),
+    today: (other, only) => {
+      const read = other === undefined ? own : before.find((one) => one.slot === other)
+      return read ? heaviestOf(read, only) : null
+    },
+    role: (role) => roleSeen(situation, slot, role),
+    body: evidence.body?.load,
+  }
+  // Where an exercise with a load of its own was swapped for body-weight work, the member's load is not the template's to give.
+  const isOnBody = exerciseOf(slot).tool === 'body weight'
+  const isLoaded = !isOnBody || exerciseOf(template.slots[id] ?? slot).tool === 'body weight'
+  const held = rowRungs(slot, place, row)
+  const opening =
+    held.length || lineRungs.length || asked.rungs.length ? [...held, ...lineRungs, ...asked.rungs] : held
+  const made: Prescribed = { id, slot, row, light, groups: own.groups, needs: [], first }
+  for (const group of slot.rows[place.phase.id]?.[row] ?? []) {
+    if (group.lift) {
+      own.groups.push(showLine(situation, spot, possible, { known, opening, made }, group, group.lift))
+      continue
+    }
+    const sets = group.sets + asked.moreSets
+    known.asked = askedOf({ ...group, sets })
+    known.last = () => lastLoad(situation, id, group.id, slot)
+    const priced = isLoaded
+      ? needsBody(sourceOf[group.load.of].price(known, group.load), slot, loading)
+      : null
+    if (priced && isNeed(priced) && !made.needs.length) made.needs.push(priced)
+    own.groups.push(showGroup(group, sets, priced, opening, changes, loading, wayOf(template, group, light)))
+  }
+  if (slot.by === 'toTest') made.groups = capped(situation, id, slot, row, known, own.groups, loading)
+  if (asked.load && !isNeed(asked.load)) made.ruled = asked.load.base
+  return made
+}
+
+/** A line of a circuit: priced, changed and rounded as the lift that it is. */
+function showLine(
+  { template, evidence, day, at }: Situation,
+  spot: Spot,
+  possible: Authored[],
+  { known, opening, made }: { known: Known; opening: Rung[]; made: Prescribed },
+  group: SetGroup,
+  lift: Lift,
+): ShownGroup {
+  const loading = loadingAt(evidence, at, lift)
+  const changes = acting(possible, { ...spot, slot: { id: made.id, lift } })
+  const max = maxFor(evidence, lift, template.maxes, day)
+  const own: Known = { ...known, lift, max, unit: loading.here.unit, asked: askedOf(group) }
+  const priced = needsBody(sourceOf[group.load.of].price(own, group.load), lift, loading)
+  if (priced && isNeed(priced) && !made.needs.length) made.needs.push(priced)
+  const way = wayOf(template, group, changes.some(isLight))
+  return showGroup(group, group.sets, priced, opening, changes, loading, way)
+}
+
+/** The ramp to a slot's first load, after what was trained before it; none for a lift that is warm already. */
+export function warmUpsFor(
+  { template, evidence, at }: Situation,
+  { slot, groups }: Prescribed,
+  trained: Lift[],
+): WarmUpSet[] | undefined {
+  const rule = slot.warmUp ?? template.warmUp
+  const work = groups.find(({ load }) => load)?.load
+  const { tool, works } = exerciseOf(slot)
+  if (!rule || rule === 'none' || slot.circuit || !work || tool === 'body weight') return undefined
+  if (trained.some((lift) => liftKey(lift) === liftKey(slot))) return undefined
+  const isShort = trained.some((lift) => exerciseOf(lift).works[0] === works[0])
+  return ramp(rule, work, loadingAt(evidence, at, slot).here, isShort)
+}
+
+/** A load of a body-weight exercise is split into the body and the rest: without a body weight there is none. */
+function needsBody<T extends object | null>(priced: T, lift: Lift, { body }: Loading): T | Need {
+  const isLoad = priced !== null && !isNeed(priced)
+  return isLoad && exerciseOf(lift).tool === 'body weight' && !body ? { need: 'bodyWeight', lift } : priced
+}
+
+/** The load of a group when the slot was last trained; else the lift's last one, at another place. */
+function lastLoad(
+  { state, evidence }: Situation,
+  slot: Id,
+  group: Id,
+  lift: Slot,
+): ReturnType<NonNullable<Known['last']>> {
+  const here = state.lastLoads[lastKey(slot, group, lift)]
+  if (here) return { ...here, isSamePlace: true }
+  const last = evidence.last[liftKey(lift)]
+  if (!last) return null
+  const body = exerciseOf(lift).tool === 'body weight' ? evidence.body?.load : undefined
+  const loads = last.sets.flatMap((set) => totalOf({ body, load: set.load ?? null }, set) ?? [])
+  const load = loads.reduce<Load | null>(heavier, null)
+  return load && { load, date: last.date, isSamePlace: false }
+}
+
+/** Test singles and light weeks round down. */
+const wayOf = ({ rounding }: Template, { part }: SetGroup, light: boolean): Way =>
+  light || part === 'test' ? 'down' : rounding
+
+const noScale: Prescribed['first'] = { scale: 100, rungs: [] }
+
+/** What the track makes of a progression's first load: a running one never feels it. */
+export function firstScale({ changes }: Situation, spot: Spot, id: Id, slot: Slot): Prescribed['first'] {
+  if (!slot.follows.length || !changes.some(scalesTrackLoads)) return noScale
+  return acting(changes.filter(scalesTrackLoads), { ...spot, slot: { id, lift: slot } }).reduce<
+    Prescribed['first']
+  >(({ scale: factor, rungs }, { adjustment: { do: change }, label }) => {
+    const made = changeOf[change.kind].onGroup?.({ sets: 1, percent: 100, scale: factor }, change, label)
+    if (!made) return { scale: factor, rungs }
+    const { percent, scale: next } = made.now
+    return { scale: snap((next * (percent ?? 100)) / 100), rungs: made.rung ? [...rungs, made.rung] : rungs }
+  }, noScale)
+}
+
+/** The load on the bar when the slot's progression was last trained in a role: this week's, or else the last normal one. */
+function roleSeen(
+  { state, place }: Situation,
+  slot: Slot,
+  role: string,
+): ReturnType<NonNullable<Known['role']>> {
+  for (const { progression } of slot.follows) {
+    const seen = state.roles[`${progressionKey(progression, slot)}/${role}`]
+    const thisWeek = seen?.light?.week === place.week ? seen.light : seen?.normal
+    if (thisWeek) return { ...thisWeek, isThisWeek: thisWeek.week === place.week }
+  }
+  return null
+}
