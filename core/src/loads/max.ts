@@ -14,6 +14,7 @@ export const max = defineSource<{ percent: number }>({
     const percent = percentBefore(typed, /^1rm$/)
     return percent === null ? null : { percent }
   },
+  readsMax: (lift) => lift,
   price({ lift, max }, { percent }) {
     if (!max) return { need: 'max', lift }
     const rungs = [maxRung(max), { id: 'max.percent', data: { percent } }]

@@ -24,6 +24,7 @@ export const otherMax = defineSource<Params>({
     ) as ExerciseId | undefined
     return match && exercise ? { exercise, percent: Number(match[1]?.replace(',', '.')) } : null
   },
+  readsMax: (_, { exercise, variant }) => ({ exercise, ...(variant && { variant }) }),
   price({ maxOf }, { exercise, variant, percent }) {
     const lift = { exercise, ...(variant && { variant }) }
     const max = maxOf?.(lift)

@@ -90,6 +90,8 @@ export type Source<P> = {
   reads?(params: P): { slot?: string; group?: string }
   /** Whether the reps of the sets tell on the load. */
   readsReps?: true
+  /** The lift whose max it reads. */
+  readsMax?(lift: Lift, params: P): Lift
   /** A role of the slot's own progression that it reads. */
   readsRole?(params: P): string
   price(known: Known, params: P): Priced | Later | Need | null

@@ -19,6 +19,7 @@ export const tonnage = defineSource<{ times: number }>({
     const match = /^(\d+(?:[.,]\d+)?)\s*[x×]\s*max(?: in all)?$/.exec(typed)
     return match ? { times: Number(match[1]?.replace(',', '.')) } : null
   },
+  readsMax: (lift) => lift,
   price({ lift, max, asked, table = 'handbook' }, { times }) {
     if (!max) return { need: 'max', lift }
     const { sets = 1, reps = 1, rir = 0 } = asked ?? {}

@@ -14,6 +14,7 @@ export const trainingMax = defineSource<{ percent: number }>({
     const percent = percentBefore(typed, /^tm$/)
     return percent === null ? null : { percent }
   },
+  readsMax: (lift) => lift,
   price({ lift, max, trainingMax: share }, { percent }) {
     if (!max) return { need: 'max', lift }
     if (share === undefined) throw new Error('missing trainingMax of the template')

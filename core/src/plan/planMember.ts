@@ -1,3 +1,4 @@
+import { liftKey } from '../library/index.ts'
 import type { Enrolment, Member } from '../member/types.ts'
 import type { Id, Template } from '../template/types.ts'
 import type { Day } from '../units/index.ts'
@@ -72,8 +73,18 @@ export function planMember(
   }
   const next = through === 'near' ? checkpointAt(boundaries, folds, history.happenings) : null
   const ratios = folds.flatMap((fold) => templateNow(fold, today).maxes.ratios ?? [])
-  const proposals = proposalsOf(evidence, ratios)
+  const proposals = proposalsOf(evidence, ratios, lacking(plans))
   return { plans, evidence, proposals, findings, checkpoint: next ?? kept ?? null, isResumed }
+}
+
+/** The lifts whose max a plan asks for. */
+function lacking(plans: Record<Id, Plan>): Set<string> {
+  const slots = Object.values(plans).flatMap(({ weeks }) =>
+    weeks.flatMap(({ places }) => places.flatMap((place) => place.slots)),
+  )
+  return new Set(
+    slots.flatMap(({ needs }) => needs.flatMap(({ need, lift }) => (need === 'max' ? [liftKey(lift)] : []))),
+  )
 }
 
 const templateNow = (fold: Fold, today: Day): Template =>

@@ -19,16 +19,22 @@ const apart = 2.5
 
 /**
  * Estimates above the max in force, and tests below it, newer than that max. For a lift that is tied to another by a ratio
- * and has no max of its own, an estimate on either side of the ratio's: so logs correct the ratio, once they are accepted.
+ * and has no max of its own, an estimate on either side of the ratio's: so logs correct the ratio, once they are accepted. Of a lift
+ * that is `wanted`, whose max a plan lacks, any estimate.
  */
-export function proposalsOf(evidence: Evidence, ratios: Ratio[] = []): Proposal[] {
+export function proposalsOf(
+  evidence: Evidence,
+  ratios: Ratio[] = [],
+  wanted: ReadonlySet<string> = new Set(),
+): Proposal[] {
   const { maxes, estimates, lower } = evidence
   const found: Proposal[] = []
   for (const [lift, { load, date, from }] of Object.entries(estimates)) {
     const inForce = maxes[lift]?.at(-1)
     const isNew = inForce
       ? inForce.date <= date && compareLoads(load, inForce.load) > 0
-      : isOff(evidence, ratios, lift, load)
+      : (wanted.has(lift) && !ratios.some((one) => liftKey(one.lift) === lift)) ||
+        isOff(evidence, ratios, lift, load)
     if (isNew) found.push({ lift, load, date, from, how: 'estimate' })
   }
   for (const [lift, { load, date }] of Object.entries(lower))

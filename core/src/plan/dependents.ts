@@ -1,0 +1,40 @@
+import { exerciseOf, liftKey, liftName, type Lift } from '../library/index.ts'
+import { sourceOf } from '../loads/registry.ts'
+import { slotsOf, type Id, type SetGroup, type Slot, type Template } from '../template/types.ts'
+
+/** What is worked out from a lift's max: a slot of a session, or another lift that is tied to it. */
+export type Dependent = { session: string; slot: string } | { ratio: string }
+
+/** What depends on each max that a template reads, by the lift's key: once for each slot and session. */
+export function dependentsOf(template: Template): Record<string, Dependent[]> {
+  const found: Record<string, Dependent[]> = {}
+  const add = (lift: Lift, dependent: Dependent) => {
+    const own = (found[liftKey(lift)] ??= [])
+    if (!own.some((one) => JSON.stringify(one) === JSON.stringify(dependent))) own.push(dependent)
+  }
+  for (const session of Object.values(template.sessions)) {
+    for (const id of slotsOf(session)) {
+      const slot = template.slots[id]
+      for (const lift of slot ? readsOf(template, slot) : [])
+        add(lift, { session: session.name, slot: slot?.circuit?.name ?? liftName(slot as Slot) })
+    }
+  }
+  for (const { lift, of } of template.maxes.ratios ?? []) add(of, { ratio: liftName(lift) })
+  return found
+}
+
+/** The lifts whose maxes a slot's loads are worked out from. */
+function readsOf({ progressions }: Template, slot: Slot): Lift[] {
+  const groups: SetGroup[] = Object.values(slot.rows).flat(2)
+  const direct = groups.flatMap(({ load, lift }) => sourceOf[load.of].readsMax?.(lift ?? slot, load) ?? [])
+  const isRuled = groups.some(({ load }) => load.of === 'progression') && slot.follows.some(startsFromMax)
+  return isRuled ? [...direct, slot] : direct
+
+  function startsFromMax({ progression }: { progression: Id }): boolean {
+    const stages = progressions[progression]?.stages ?? []
+    return stages.some(({ params }) => 'startPercent' in params && params.startPercent !== undefined)
+  }
+}
+
+/** Lifts that a max may be given for: those with a load, on a bar, in the hand, on a stack or on top of the body. */
+export const takesMax = (lift: Lift): boolean => exerciseOf(lift).pattern !== 'trunk'
