@@ -1,21 +1,21 @@
+import type { ProposedMax } from './maxes.ts'
 import { array, mixed, number, object, string, type InferType } from 'yup'
 import type { Enrolment } from '@young-oak/core/member'
-import { exerciseIds, exerciseOf, type ExerciseId, type Lift } from '@young-oak/core/library'
-import { formulaKinds, mostInReserve, mostRepsWarned, type FormulaKind } from '@young-oak/core/maxes'
-import type { Evidence, Finding, Plan, Proposal } from '@young-oak/core/plan'
+import { exerciseIds, exerciseOf, type ExerciseId } from '@young-oak/core/library'
+import type { Evidence, Finding, Plan } from '@young-oak/core/plan'
 import type { SessionLog } from '@young-oak/core/member'
 import { setStyles, type SetStyle } from '@young-oak/core/template'
-import { amountUnits, isDay, type AmountUnit, type Load, type Unit } from '@young-oak/core/units'
+import { amountUnits, isDay, type AmountUnit, type Unit } from '@young-oak/core/units'
 
 /** The heaviest load that is taken for a lift rather than for a slip of the thumb. */
 export const heaviest: Record<Unit, number> = { kg: 500, lb: 1100 }
 
-const exercise = () =>
+export const exercise = () =>
   mixed<ExerciseId>((value): value is ExerciseId => exerciseIds.includes(value as ExerciseId))
-const day = () =>
+export const day = () =>
   string().test('day', 'This day does not exist.', (value) => value === undefined || isDay(value))
 
-const loadFrom = (least: 'something' | 'nothing') =>
+export const loadFrom = (least: 'something' | 'nothing') =>
   object({
     value: number()
       .typeError('Enter the load as a number.')
@@ -38,7 +38,7 @@ const loadFrom = (least: 'something' | 'nothing') =>
 export const loadSchema = loadFrom('something')
 
 /** What is handled beside body weight: it may be nothing, and it may help. Of any other exercise it is neither. */
-const fitsBody = ({
+export const fitsBody = ({
   exercise,
   load,
   help,
@@ -49,50 +49,13 @@ const fitsBody = ({
 }): boolean => exerciseOf({ exercise }).tool === 'body weight' || (load?.value !== 0 && !help)
 const fitsBodyMessage = 'Only beside body weight may a load be 0, or help.'
 
-const mark = () => mixed<true>((value): value is true => value === true).optional()
+export const mark = () => mixed<true>((value): value is true => value === true).optional()
 
 export const repsSchema = number()
   .typeError('Enter the reps as a number.')
   .integer('Reps are whole.')
   .min(0, 'Reps cannot be less than 0.')
   .max(100, 'More than 100 reps is not taken: check the number.')
-
-export const maxSchema = object({
-  exercise: exercise().required('Choose a lift.'),
-  variant: string().max(60).optional(),
-  load: loadFrom('nothing').required(),
-  help: mark(),
-  reps: repsSchema
-    .required('Enter the reps.')
-    .min(1, 'At least one rep.')
-    .max(mostRepsWarned, `An estimate takes at most ${mostRepsWarned} reps: use a heavier set.`),
-  rir: number()
-    .typeError('Enter the reps left as a number.')
-    .integer('Reps are whole.')
-    .min(0, 'Reps left cannot be less than 0.')
-    .max(mostInReserve, `More than ${mostInReserve} left is not trusted: use a harder set.`)
-    .optional(),
-  formula: mixed<FormulaKind>((value): value is FormulaKind =>
-    formulaKinds.includes(value as FormulaKind),
-  ).required(),
-  date: day().required(),
-  today: day().required(),
-  /** Taken although it is lower than the max in force. */
-  accepted: mark(),
-})
-  .noUnknown()
-  .test('fitsBody', '', (given, { createError }) =>
-    fitsBody(given) ? true : createError({ path: 'load.value', message: 'A load is more than 0.' }),
-  )
-  .test('counted', '', ({ reps, rir = 0 }, { createError }) =>
-    rir === 0 || reps + rir <= mostRepsWarned
-      ? true
-      : createError({
-          path: 'rir',
-          message: `Reps and those left are more than ${mostRepsWarned} together: use a heavier set.`,
-        }),
-  )
-export type GivenMax = InferType<typeof maxSchema>
 
 export const setSchema = object({
   slot: string().max(80).required(),
@@ -171,21 +134,6 @@ export type TodayView = {
   logs: SessionLog[]
   evidence: Evidence
   findings: Finding[]
-}
-
-export type MaxesView = {
-  unit: Unit
-  /** In force, each with those that were before it, newest first. */
-  maxes: (Lift & KnownMax & { staleWeeks?: number; before: KnownMax[] })[]
-  /** What training or a lower test suggests, until it is accepted. */
-  proposals: (Lift & Omit<Proposal, 'lift'>)[]
-  /** Lifts that a current program needs a max of, and has none. */
-  needed: Lift[]
-}
-
-/** An accepted max, with the set that it was estimated from. */
-export type KnownMax = {
-  load: Load
-  date: string
-  from?: { load: Load; reps: number; rir?: number; formula: FormulaKind }
+  /** Maxes that training suggests. */
+  proposals: ProposedMax[]
 }

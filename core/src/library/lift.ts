@@ -12,3 +12,6 @@ export const exerciseOf = (lift: Lift): Exercise => exercises[lift.exercise]
 /** "Back squat, paused". */
 export const liftName = (lift: Lift): string =>
   lift.variant ? `${exerciseOf(lift).name}, ${lift.variant}` : exerciseOf(lift).name
+
+/** Lifts that a max may be given for: those with a load, on a bar, in the hand, on a stack or on top of the body. */
+export const takesMax = (lift: Lift): boolean => exerciseOf(lift).pattern !== 'trunk'

@@ -1,4 +1,4 @@
-import { exerciseOf, liftKey, liftName, type Lift } from '../library/index.ts'
+import { liftKey, liftName, type Lift } from '../library/index.ts'
 import { sourceOf } from '../loads/registry.ts'
 import { slotsOf, type Id, type SetGroup, type Slot, type Template } from '../template/types.ts'
 
@@ -35,6 +35,3 @@ function readsOf({ progressions }: Template, slot: Slot): Lift[] {
     return stages.some(({ params }) => 'startPercent' in params && params.startPercent !== undefined)
   }
 }
-
-/** Lifts that a max may be given for: those with a load, on a bar, in the hand, on a stack or on top of the body. */
-export const takesMax = (lift: Lift): boolean => exerciseOf(lift).pattern !== 'trunk'

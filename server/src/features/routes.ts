@@ -1,8 +1,15 @@
 import { accountRoutes } from './accounts/routes.ts'
+import { maxRoutes } from './maxes/routes.ts'
 import { memberRoutes } from './members/routes.ts'
 import { templateRoutes } from './templates/routes.ts'
 import { trainingRoutes } from './training/routes.ts'
 import type { Route } from '../http/route.ts'
 
 /** Every route there is. */
-export const routes: Route[] = [...accountRoutes, ...templateRoutes, ...memberRoutes, ...trainingRoutes]
+export const routes: Route[] = [
+  ...accountRoutes,
+  ...templateRoutes,
+  ...memberRoutes,
+  ...maxRoutes,
+  ...trainingRoutes,
+]

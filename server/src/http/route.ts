@@ -2,7 +2,9 @@ import type { Request } from 'express'
 import type { Schema } from 'yup'
 import type { Database } from '../database/open.ts'
 import type { Scope } from '../database/scope.ts'
+import { isDay, type Day } from '@young-oak/core/units'
 import type { Settings } from '../settings.ts'
+import { Problem } from './problem.ts'
 
 /** A seat: who an account is in a gym. */
 export type Seat = {
@@ -37,3 +39,10 @@ export type Route<B = unknown> = {
 }
 
 export const route = <B>(one: Route<B>): Route => one as unknown as Route
+
+/** The phone's local date, never more than a day from the server's. */
+export function dayOf({ request }: Pick<Call, 'request'>): Day {
+  const day = request.query.today
+  if (!isDay(day)) throw new Problem(422, 'No day', 'Say which day it is: ?today=2026-03-02.')
+  return day
+}

@@ -14,6 +14,7 @@ const pages: Record<SeatView['kind'], { to: string; label: string }[]> = {
   writer: [
     { to: '/templates', label: 'Templates' },
     { to: '/members', label: 'Members' },
+    { to: '/max-table', label: 'Maxes' },
     { to: '/calculator', label: 'Calculator' },
   ],
   owner: [

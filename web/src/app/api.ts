@@ -1,5 +1,13 @@
 import { createApi, fetchBaseQuery } from '@reduxjs/toolkit/query/react'
 import type { SeatView, SessionView, SignIn } from '@young-oak/api/accounts'
+import type {
+  GivenBodyWeight,
+  GivenMax,
+  GivenRows,
+  MaxesView,
+  MaxTable,
+  RowsAnswer,
+} from '@young-oak/api/maxes'
 import type { MemberFile, MemberLine } from '@young-oak/api/members'
 import type {
   ChangesView,
@@ -10,7 +18,7 @@ import type {
   TemplateLine,
   TemplateView,
 } from '@young-oak/api/templates'
-import type { GivenMax, MaxesView, Operation, OperationAnswer, TodayView } from '@young-oak/api/training'
+import type { Operation, OperationAnswer, TodayView } from '@young-oak/api/training'
 
 /** Everything that the server answers. Writes carry a header that no other site's page can add. */
 export const api = createApi({
@@ -53,19 +61,33 @@ export const api = createApi({
       query: (day) => `/me/today?today=${day}`,
       providesTags: ['Training'],
     }),
-    maxes: build.query<MaxesView, string>({
-      query: (day) => `/me/maxes?today=${day}`,
+    maxes: build.query<MaxesView, { day: string; member?: string }>({
+      query: ({ day, member }) => `${whose(member)}/maxes?today=${day}`,
       providesTags: ['Training'],
     }),
-    giveMax: build.mutation<MaxesView, GivenMax>({
-      query: (body) => ({ url: '/me/maxes', method: 'POST', body }),
+    giveMax: build.mutation<MaxesView, { given: GivenMax; member?: string }>({
+      query: ({ given, member }) => ({ url: `${whose(member)}/maxes`, method: 'POST', body: given }),
       invalidatesTags: ['Training'],
+    }),
+    giveBodyWeight: build.mutation<MaxesView, { given: GivenBodyWeight; member?: string }>({
+      query: ({ given, member }) => ({ url: `${whose(member)}/body-weight`, method: 'POST', body: given }),
+      invalidatesTags: ['Training'],
+    }),
+    maxTable: build.query<MaxTable, string>({
+      query: (day) => `/maxes?today=${day}`,
+      providesTags: ['Training'],
+    }),
+    giveRows: build.mutation<RowsAnswer, GivenRows>({
+      query: (body) => ({ url: '/maxes', method: 'POST', body }),
     }),
     sendOperations: build.mutation<{ answers: OperationAnswer[] }, Operation[]>({
       query: (operations) => ({ url: '/me/operations', method: 'POST', body: { operations } }),
     }),
   }),
 })
+
+/** A member's own things, or those of one of the writer's members. */
+const whose = (member?: string): string => (member === undefined ? '/me' : `/members/${member}`)
 
 /** A failed request in one plain sentence. */
 export function sayError(error: unknown): string {

@@ -1,8 +1,6 @@
-import { maxSchema, operationsSchema, type OperationAnswer } from '@young-oak/api/training'
-import { isDay, type Day } from '@young-oak/core/units'
-import { Problem } from '../../http/problem.ts'
-import { route, type Call, type Route } from '../../http/route.ts'
-import { applyOperation, giveMax, maxes, today } from './service.ts'
+import { operationsSchema, type OperationAnswer } from '@young-oak/api/training'
+import { dayOf, route, type Route } from '../../http/route.ts'
+import { applyOperation, today } from './service.ts'
 
 const me = ['member'] as const
 
@@ -13,23 +11,6 @@ export const trainingRoutes: Route[] = [
     path: '/me/today',
     who: me,
     run: (call) => call.inScope((scope) => today(scope, call.seat.id, dayOf(call))),
-  }),
-  route({
-    method: 'get',
-    path: '/me/maxes',
-    who: me,
-    run: (call) => call.inScope((scope) => maxes(scope, call.seat.id, dayOf(call))),
-  }),
-  route({
-    method: 'post',
-    path: '/me/maxes',
-    who: me,
-    body: maxSchema,
-    run: (call) =>
-      call.inScope(async (scope) => {
-        await giveMax(scope, call.seat.id, call.body)
-        return maxes(scope, call.seat.id, call.body.today)
-      }),
   }),
   route({
     method: 'post',
@@ -45,10 +26,3 @@ export const trainingRoutes: Route[] = [
     },
   }),
 ]
-
-/** The phone's local date, never more than a day from the server's. */
-function dayOf({ request }: Call): Day {
-  const day = request.query.today
-  if (!isDay(day)) throw new Problem(422, 'No day', 'Say which day it is: ?today=2026-03-02.')
-  return day
-}

@@ -1,39 +1,24 @@
-import { randomUUID } from 'node:crypto'
 import type { MemberFile } from '@young-oak/api/members'
 import {
   operationSchemas,
-  type GivenMax,
-  type KnownMax,
-  type MaxesView,
   type Operation,
   type OperationAnswer,
   type TodayView,
 } from '@young-oak/api/training'
-import { exerciseIds, type ExerciseId, type Lift } from '@young-oak/core/library'
-import type { MaxInForce } from '@young-oak/core/loads'
-import type { FormulaKind } from '@young-oak/core/maxes'
-import { sessionLogId, setLogId, type Fact, type SessionLog } from '@young-oak/core/member'
-import { maxFor, planMember, snapshot, type Evidence, type Plan, type Planned } from '@young-oak/core/plan'
+import { sessionLogId, setLogId, type SessionLog } from '@young-oak/core/member'
+import { planMember, snapshot, type Plan, type Planned } from '@young-oak/core/plan'
 import { addDays, type Day } from '@young-oak/core/units'
 import { ValidationError } from 'yup'
 import type { Scope } from '../../database/scope.ts'
-import { Problem } from '../../http/problem.ts'
+import { listProposals } from '../maxes/service.ts'
 import { readMemberFile, type Read } from './memberFile.ts'
-import {
-  appendSet,
-  holdSession,
-  keepCheckpoint,
-  insertFact,
-  insertSession,
-  saveCopy,
-  touchMember,
-} from './store.ts'
+import { appendSet, holdSession, keepCheckpoint, insertSession, saveCopy, touchMember } from './store.ts'
 
 /** A member's own screen on a day. */
 export async function today(scope: Scope, memberId: string, day: Day): Promise<TodayView> {
   const { file, planned } = await planNear(scope, memberId, day)
   const { member, enrolments, versions } = file
-  const { plans, evidence, findings } = planned
+  const { plans, evidence, findings, proposals } = planned
   const programs = enrolments.map(({ id }) => {
     const plan = plans[id] as Plan
     const template = versions[plan.version]
@@ -47,7 +32,7 @@ export async function today(scope: Scope, memberId: string, day: Day): Promise<T
     }
   })
   const recent = member.logs.filter(({ date }) => date >= addDays(day, -7))
-  return { programs, enrolments, logs: recent, evidence, findings }
+  return { programs, enrolments, logs: recent, evidence, findings, proposals: listProposals(proposals) }
 }
 
 /**
@@ -73,57 +58,6 @@ async function planNear(
     await keepCheckpoint(scope, memberId, checkpoint)
   return { file: read.file, planned }
 }
-
-export async function maxes(scope: Scope, memberId: string, day: Day): Promise<MaxesView> {
-  const { member, enrolments, versions } = (await readMemberFile(scope, memberId)).file
-  const { plans, evidence, proposals } = planMember(member, enrolments, versions, {
-    today: day,
-    through: 'end',
-  })
-  const needed = Object.values(plans)
-    .flatMap(({ weeks }) =>
-      weeks.flatMap(({ places }) => places.filter(({ status }) => status === 'next' || status === 'ahead')),
-    )
-    .flatMap(({ slots }) => slots.flatMap(({ needs }) => needs))
-    .filter(({ need }) => need === 'max')
-    .map(({ lift }) => ({ exercise: lift.exercise, ...(lift.variant && { variant: lift.variant }) }))
-  const unique = new Map(needed.map((lift) => [`${lift.exercise}/${lift.variant ?? ''}`, lift]))
-  return {
-    unit: evidence.unit,
-    maxes: listMaxes(evidence, day),
-    proposals: proposals.map(({ lift, ...proposal }) => ({ ...liftOf(lift), ...proposal })).sort(byExercise),
-    needed: [...unique.values()],
-  }
-}
-
-/** Writes a max as a fact. A single with nothing left is a test; a set of several reps is an estimate that the member accepts by sending it. */
-export async function giveMax(scope: Scope, memberId: string, given: GivenMax): Promise<void> {
-  const { today: day, formula, ...max } = given
-  if (given.date > addDays(day, 1))
-    throw new Problem(422, 'In the future', 'A max cannot be dated after today.', [
-      { path: 'date', message: 'A max cannot be dated after today.' },
-    ])
-  const how =
-    max.reps + (max.rir ?? 0) === 1
-      ? { how: 'tested' as const }
-      : { how: 'accepted estimate' as const, formula }
-  const fact: Fact = {
-    id: nextFactId(),
-    rev: 1,
-    kind: 'max',
-    ...max,
-    ...how,
-    actsFrom: day < max.date ? max.date : day,
-  } as Fact
-  await touchMember(scope, memberId)
-  await insertFact(scope, memberId, fact)
-}
-
-/**
- * Ids of facts sort by when they were entered: of one day's facts the engine takes the later id as the later word, and reads no
- * time of arrival.
- */
-const nextFactId = (): string => `${Date.now().toString(36).padStart(9, '0')}-${randomUUID()}`
 
 /** Applies one operation of a phone. It may come again: what is stored already is answered as such. */
 export async function applyOperation(
@@ -203,32 +137,3 @@ async function close(scope: Scope, memberId: string, { id, session }: Of<'close'
   await saveCopy(scope, { ...log, closed: true })
   return { id, result: 'stored' }
 }
-
-/** The newest of each lift, with those before it; too old by the usual weeks, since this page belongs to no program. */
-function listMaxes(evidence: Evidence, day: Day): MaxesView['maxes'] {
-  return Object.entries(evidence.maxes)
-    .flatMap(([key, accepted]): MaxesView['maxes'] => {
-      const lift = liftOf(key)
-      const max = maxFor(evidence, lift, usualPolicy, day)
-      if (!max) return []
-      const { staleWeeks } = max
-      const before = accepted.slice(0, -1).reverse().map(knownMax)
-      return [{ ...lift, ...knownMax(max), ...(staleWeeks !== undefined && { staleWeeks }), before }]
-    })
-    .sort(byExercise)
-}
-
-const usualPolicy = { use: 'newest' } as const
-
-const knownMax = ({ load, date, from }: MaxInForce): KnownMax => ({
-  load,
-  date,
-  ...(from && { from: { ...from, formula: from.formula as FormulaKind } }),
-})
-
-function liftOf(key: string): Lift {
-  const [exercise, variant] = key.split('/')
-  return { exercise: exercise as ExerciseId, ...(variant && { variant }) }
-}
-
-const byExercise = (a: Lift, b: Lift) => exerciseIds.indexOf(a.exercise) - exerciseIds.indexOf(b.exercise)

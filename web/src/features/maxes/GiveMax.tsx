@@ -1,7 +1,7 @@
 import { useState } from 'react'
 import { toast } from 'sonner'
-import { maxSchema, type GivenMax } from '@young-oak/api/training'
-import { exercises, exerciseIds, isExercise, type ExerciseId } from '@young-oak/core/library'
+import { maxSchema, type GivenMax } from '@young-oak/api/maxes'
+import { exercises, exerciseIds, isExercise, takesMax } from '@young-oak/core/library'
 import { defaultFormula, mostInReserve, type FormulaKind } from '@young-oak/core/maxes'
 import type { Load, Unit } from '@young-oak/core/units'
 import { ValidationError } from 'yup'
@@ -13,12 +13,13 @@ import { Field, SelectField } from '../../ui/Field.tsx'
 import { SetFields, type TypedSet } from '../../ui/SetFields.tsx'
 import { typedNumber } from '../../ui/typedNumber.ts'
 
-type Typed = TypedSet & { exercise: string; formula: FormulaKind; date: string }
+type Typed = TypedSet & { exercise: string; variant: string; formula: FormulaKind; date: string }
 
 /** A form for one max: a single, or a set with its estimate by every formula. */
-export function GiveMax({ unit, exercise }: { unit: Unit; exercise: string }) {
+export function GiveMax({ unit, exercise, member }: { unit: Unit; exercise: string; member?: string }) {
   const [typed, setTyped] = useState<Typed>({
     exercise,
+    variant: '',
     load: '',
     unit,
     reps: '1',
@@ -33,7 +34,7 @@ export function GiveMax({ unit, exercise }: { unit: Unit; exercise: string }) {
     const { given, errors } = readMax(typed)
     setFaults(errors)
     if (!given) return
-    const answer = await give(given)
+    const answer = await give({ given, member })
     if (answer.error) return setFaults(fieldErrors(answer.error))
     put({ load: '', reps: '1', reserve: '0' })
     const isLower = answer.data.proposals.some(
@@ -46,6 +47,7 @@ export function GiveMax({ unit, exercise }: { unit: Unit; exercise: string }) {
         : 'Saved. Your next session reads it.',
     )
   }
+  const isOnBody = isExercise(typed.exercise) && exercises[typed.exercise].tool === 'body weight'
   return (
     <form
       noValidate
@@ -65,7 +67,7 @@ export function GiveMax({ unit, exercise }: { unit: Unit; exercise: string }) {
       >
         <option value="">Choose a lift</option>
         {exerciseIds
-          .filter((id) => exercises[id].tool !== 'body weight')
+          .filter((id) => takesMax({ exercise: id }))
           .map((id) => (
             <option key={id} value={id}>
               {exercises[id].name}
@@ -77,7 +79,7 @@ export function GiveMax({ unit, exercise }: { unit: Unit; exercise: string }) {
         errors={{ load: faults['load.value'], reps: faults.reps, reserve: faults.rir }}
         onType={put}
       />
-      <Estimate typed={typed} onFormula={(formula) => put({ formula })} />
+      {!isOnBody && <Estimate typed={typed} onFormula={(formula) => put({ formula })} />}
       <Field
         label="When"
         type="date"
@@ -115,9 +117,16 @@ function Estimate({ typed, onFormula }: { typed: Typed; onFormula: (formula: For
 
 function readMax(typed: Typed): { given?: GivenMax; errors: Record<string, string> } {
   const rir = typedNumber(typed.reserve)
+  const exercise = isExercise(typed.exercise) ? typed.exercise : undefined
+  const variant = typed.variant.trim()
+  const value = typedNumber(typed.load)
+  const help =
+    exercise && exercises[exercise].tool === 'body weight' && typeof value === 'number' && value < 0
   const given = {
-    exercise: isExercise(typed.exercise) ? (typed.exercise as ExerciseId) : undefined,
-    load: { value: typedNumber(typed.load), unit: typed.unit },
+    exercise,
+    ...(variant && { variant }),
+    load: { value: help ? -value : value, unit: typed.unit },
+    ...(help && { help }),
     reps: typedNumber(typed.reps),
     ...(rir ? { rir } : {}),
     formula: typed.formula,

@@ -1,16 +1,16 @@
-import type { KnownMax, MaxesView } from '@young-oak/api/training'
+import type { KnownMax, MaxesView, UsedBy } from '@young-oak/api/maxes'
 import { liftName } from '@young-oak/core/library'
 import { formulaOf, mostReps } from '@young-oak/core/maxes'
 import { formatDay, formatLoad } from '@young-oak/core/units'
 import { saySet } from './saySet.ts'
 
 /** The maxes in force with where they come from, each with those that were before it; and the lifts that lack one. */
-export function MaxList({ view: { maxes, needed } }: { view: MaxesView }) {
+export function MaxList({ view: { maxes, needed }, whose }: { view: MaxesView; whose: string }) {
   return (
     <>
       {needed.map((lift) => (
         <p key={liftName(lift)} className="mt-3 rounded bg-acorn-wash px-3 py-2 text-acorn">
-          Your program needs a {liftName(lift).toLowerCase()} max.
+          {whose} program needs a {liftName(lift).toLowerCase()} max.
         </p>
       ))}
       {maxes.length === 0 && (
@@ -31,6 +31,7 @@ export function MaxList({ view: { maxes, needed } }: { view: MaxesView }) {
                 </span>
               )}
             </span>
+            {max.usedBy.length > 0 && <UsedBySection usedBy={max.usedBy} />}
             {max.before.length > 0 && <Before maxes={max.before} />}
           </li>
         ))}
@@ -39,8 +40,33 @@ export function MaxList({ view: { maxes, needed } }: { view: MaxesView }) {
   )
 }
 
-const sayFrom = ({ from, date }: KnownMax): string =>
-  `${from ? `${saySet(from)}, ${formulaOf[from.formula].title}` : 'tested single'}, ${formatDay(date)}`
+function sayFrom({ from, date }: KnownMax): string {
+  const how = from?.formula
+    ? `${saySet(from)}, ${formulaOf[from.formula].title}`
+    : from
+      ? `${saySet(from)}, tested`
+      : 'tested single'
+  return `${how}, ${formatDay(date)}`
+}
+
+/** What is worked out from a max: sessions with their slots, and lifts that are tied to it. */
+function UsedBySection({ usedBy }: { usedBy: UsedBy[] }) {
+  return (
+    <details className="col-span-2 text-sm text-bark">
+      <summary className="inline-flex min-h-11 cursor-pointer items-center underline underline-offset-4">
+        {usedBy.length === 1 ? 'One thing depends' : `${usedBy.length} things depend`} on it
+      </summary>
+      <ul>
+        {usedBy.map((one) => (
+          <li key={'ratio' in one ? one.ratio : `${one.program}/${one.session}/${one.slot}`}>
+            {'ratio' in one ? `${one.ratio}, tied to it by a ratio` : `${one.slot}, ${one.session}`}, in{' '}
+            {one.program}
+          </li>
+        ))}
+      </ul>
+    </details>
+  )
+}
 
 function Before({ maxes }: { maxes: KnownMax[] }) {
   return (

@@ -1,15 +1,18 @@
-import { useSearchParams } from 'react-router'
+import { Link, useParams, useSearchParams } from 'react-router'
 import { api, sayError } from '../../app/api.ts'
 import { today } from '../../app/today.ts'
 import { Button } from '../../ui/Button.tsx'
 import { Toasts } from '../../ui/Toasts.tsx'
+import { BodyWeight } from './BodyWeight.tsx'
 import { GiveMax } from './GiveMax.tsx'
 import { MaxList } from './MaxList.tsx'
 import { Proposals } from './Proposals.tsx'
 
-/** The member's maxes: which are in force, what training suggests, and a form to give one. */
+/** Maxes of the signed-in member, or, for a writer, of one of theirs: which are in force, what training suggests, a form to give one. */
 export default function MaxesPage() {
-  const { data, error, isLoading, refetch } = api.useMaxesQuery(today())
+  const { id: member } = useParams()
+  const { data, error, isLoading, refetch } = api.useMaxesQuery({ day: today(), member })
+  const { data: members } = api.useMembersQuery(undefined, { skip: member === undefined })
   const [search] = useSearchParams()
   if (isLoading) return <p className="p-6 text-bark">Loading …</p>
   if (!data) {
@@ -22,16 +25,25 @@ export default function MaxesPage() {
     )
   }
   const wanted = search.get('lift') ?? data.needed[0]?.exercise ?? ''
+  const name = members?.find(({ id }) => id === member)?.name
   return (
     <main className="mx-auto grid w-full max-w-5xl gap-10 px-4 py-6 md:grid-cols-2">
       <section>
-        <h1 className="text-3xl">Maxes</h1>
-        <p className="mt-1 text-bark">Every load of your program is worked out from these.</p>
-        <MaxList view={data} />
-        {data.proposals.length > 0 && <Proposals proposals={data.proposals} />}
+        {member !== undefined && (
+          <Link to="/max-table" className="text-sm underline underline-offset-4">
+            All members’ maxes
+          </Link>
+        )}
+        <h1 className="text-3xl">{name ? `Maxes of ${name}` : 'Maxes'}</h1>
+        <p className="mt-1 text-bark">
+          Every load of {name ? 'their' : 'your'} program is worked out from these.
+        </p>
+        <MaxList view={data} whose={name ? 'Their' : 'Your'} />
+        {data.proposals.length > 0 && <Proposals proposals={data.proposals} member={member} />}
       </section>
-      <section>
-        <GiveMax key={wanted} unit={data.unit} exercise={wanted} />
+      <section className="grid content-start gap-6">
+        <GiveMax key={wanted} unit={data.unit} exercise={wanted} member={member} />
+        <BodyWeight unit={data.unit} body={data.body} member={member} />
       </section>
       <Toasts />
     </main>

@@ -1,5 +1,5 @@
 import { toast } from 'sonner'
-import type { MaxesView } from '@young-oak/api/training'
+import type { ProposedMax } from '@young-oak/api/maxes'
 import { liftName } from '@young-oak/core/library'
 import { defaultFormula, formulaOf } from '@young-oak/core/maxes'
 import { formatDay, formatLoad } from '@young-oak/core/units'
@@ -9,13 +9,14 @@ import { Button } from '../../ui/Button.tsx'
 import { saySet } from './saySet.ts'
 
 /** Estimates from training and lower tests change nothing by themselves: each is a proposal, accepted or left. */
-export function Proposals({ proposals }: { proposals: MaxesView['proposals'] }) {
+export function Proposals({ proposals, member }: { proposals: ProposedMax[]; member?: string }) {
   const [give, { isLoading }] = api.useGiveMaxMutation()
-  const accept = async (proposal: MaxesView['proposals'][number]) => {
+  const accept = async (proposal: ProposedMax) => {
     const { exercise, variant, date, load, from } = proposal
     const lift = { exercise, ...(variant && { variant }) }
-    const own = from ?? { load, reps: 1, accepted: true as const }
-    const answer = await give({ ...lift, ...own, formula: defaultFormula, date, today: today() })
+    const { body: _, ...set } = from ?? { load, reps: 1, accepted: true as const }
+    const given = { ...lift, ...set, formula: defaultFormula, date, today: today() }
+    const answer = await give({ given, member })
     if (answer.error) toast.error(sayError(answer.error))
     else toast(`${liftName(proposal)}: ${formatLoad(proposal.load)} is in force from your next session.`)
   }
@@ -23,8 +24,8 @@ export function Proposals({ proposals }: { proposals: MaxesView['proposals'] }) 
     <>
       <h2 className="mt-8 text-xl">To accept, or leave</h2>
       <p className="text-sm text-bark">
-        Estimates from your training by {formulaOf[defaultFormula].title}, and tests below the max in force.
-        They change no load until you accept them.
+        Estimates from training by {formulaOf[defaultFormula].title}, and tests below the max in force. They
+        change no load until you accept them.
       </p>
       <ul className="mt-2 divide-y divide-line border-y border-line">
         {proposals.map((proposal) => (

@@ -1,5 +1,8 @@
-import { formatLoad, type Load } from '@young-oak/core/units'
+import type { SetSeen } from '@young-oak/core/plan'
+import { formatLoad } from '@young-oak/core/units'
 
-/** "80 kg × 5", "80 kg × 5 with 2 left". */
-export const saySet = ({ load, reps, rir }: { load: Load; reps: number; rir?: number }): string =>
-  `${formatLoad(load)} × ${reps}${rir ? ` with ${rir} left` : ''}`
+/** "80 kg × 5", "80 kg × 5 with 2 left", "80 kg + 10 kg × 5" on top of body weight. */
+export function saySet({ load, help, body, reps, rir }: SetSeen): string {
+  const on = body ? `${formatLoad(body)} ${help ? '−' : '+'} ` : ''
+  return `${on}${formatLoad(load)} × ${reps}${rir ? ` with ${rir} left` : ''}`
+}

@@ -1,3 +1,4 @@
+import { Link } from 'react-router'
 import { formatDay } from '@young-oak/core/units'
 import { api, sayError } from '../../app/api.ts'
 import { Button } from '../../ui/Button.tsx'
@@ -13,7 +14,9 @@ export default function MembersPage() {
     <main className="mx-auto w-full max-w-5xl px-4 py-6">
       <h1 className="text-3xl">Members</h1>
       {isWriter && (
-        <p className="mt-1 text-bark">To see a member’s loads, open a template and choose them there.</p>
+        <p className="mt-1 text-bark">
+          A name opens the member’s maxes. To see their loads, open a template and choose them there.
+        </p>
       )}
       {isLoading && <p className="mt-6 text-bark">Loading …</p>}
       {error && (
@@ -39,7 +42,18 @@ export default function MembersPage() {
           <tbody className="divide-y divide-line border-y border-line">
             {data.map(({ id, name, programs, lastSession, sessionsIn28Days, isMine }) => (
               <tr key={id}>
-                <td className="py-2 font-medium">{name}</td>
+                <td className="py-2 font-medium">
+                  {isMine ? (
+                    <Link
+                      to={`/members/${id}/maxes`}
+                      className="underline decoration-edge underline-offset-4"
+                    >
+                      {name}
+                    </Link>
+                  ) : (
+                    name
+                  )}
+                </td>
                 <td className="py-2">{programs.join(', ') || 'no program'}</td>
                 <td className="py-2 text-right">{sessionsIn28Days}</td>
                 <td className="py-2 pl-6">{lastSession ? formatDay(lastSession) : 'never'}</td>

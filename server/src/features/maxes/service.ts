@@ -1,0 +1,232 @@
+import { randomUUID } from 'node:crypto'
+import type {
+  GivenBodyWeight,
+  GivenMax,
+  GivenRows,
+  KnownMax,
+  MaxesView,
+  MaxTable,
+  ProposedMax,
+  RowsAnswer,
+  UsedBy,
+} from '@young-oak/api/maxes'
+import type { MemberFile } from '@young-oak/api/members'
+import type { KnownRow } from '@young-oak/core/formats'
+import { exerciseIds, liftKey, type ExerciseId, type Lift } from '@young-oak/core/library'
+import type { MaxInForce } from '@young-oak/core/loads'
+import { defaultFormula, type FormulaKind } from '@young-oak/core/maxes'
+import type { Fact } from '@young-oak/core/member'
+import {
+  dependentsOf,
+  maxFor,
+  planMember,
+  type Evidence,
+  type Plan,
+  type Proposal,
+} from '@young-oak/core/plan'
+import { addDays, compareLoads, formatLoad, type Day } from '@young-oak/core/units'
+import type { Scope } from '../../database/scope.ts'
+import { forbidden, notFound, Problem } from '../../http/problem.ts'
+import { readMemberFile } from '../training/memberFile.ts'
+import { insertFact, touchMember } from '../training/store.ts'
+import { insertFacts, membersWithMaxes, writerOf } from './store.ts'
+
+/** A member's maxes are open to the member and to the writer assigned to them. */
+export async function checkWriter(scope: Scope, memberId: string, writer: string): Promise<void> {
+  const assigned = await writerOf(scope, memberId)
+  if (assigned === undefined) throw notFound('member')
+  if (assigned !== writer) throw forbidden()
+}
+
+export async function maxes(scope: Scope, memberId: string, day: Day): Promise<MaxesView> {
+  const { file } = await readMemberFile(scope, memberId)
+  const { member, enrolments, versions } = file
+  const { plans, evidence, proposals } = planMember(member, enrolments, versions, {
+    today: day,
+    through: 'end',
+  })
+  const needed = Object.values(plans)
+    .flatMap(({ weeks }) =>
+      weeks.flatMap(({ places }) => places.filter(({ status }) => status === 'next' || status === 'ahead')),
+    )
+    .flatMap(({ slots }) => slots.flatMap(({ needs }) => needs))
+    .filter(({ need }) => need === 'max')
+    .map(({ lift }) => ({ exercise: lift.exercise, ...(lift.variant && { variant: lift.variant }) }))
+  const unique = new Map(needed.map((lift) => [liftKey(lift), lift]))
+  return {
+    unit: evidence.unit,
+    maxes: listMaxes(evidence, usedBy(file, plans), day),
+    proposals: listProposals(proposals),
+    needed: [...unique.values()],
+    body: evidence.body,
+  }
+}
+
+/** What depends on each max, in the versions that the member is on now. */
+function usedBy({ versions }: MemberFile, plans: Record<string, Plan>): Record<string, UsedBy[]> {
+  const found: Record<string, UsedBy[]> = {}
+  for (const { version } of Object.values(plans)) {
+    const template = versions[version]
+    for (const [lift, dependents] of Object.entries(template ? dependentsOf(template) : {}))
+      found[lift] = [
+        ...(found[lift] ?? []),
+        ...dependents.map((one) => ({ ...one, program: template?.name ?? '' })),
+      ]
+  }
+  return found
+}
+
+export const listProposals = (proposals: Proposal[]): ProposedMax[] =>
+  proposals.map(({ lift, ...proposal }) => ({ ...liftOf(lift), ...proposal })).sort(byExercise)
+
+/** Writes a max as a fact. A single with nothing left is a test; any other set is an estimate that is accepted by being sent. */
+export async function giveMax(scope: Scope, memberId: string, given: GivenMax): Promise<void> {
+  const { today: day, ...max } = given
+  refuseFuture(given.date, day, 'A max cannot be dated after today.')
+  await touchMember(scope, memberId)
+  if (given.help) await refuseTooMuchHelp(scope, memberId, given)
+  await insertFact(scope, memberId, maxFact(max, day, nextFactId()))
+}
+
+export async function giveBodyWeight(
+  scope: Scope,
+  memberId: string,
+  { load, date, today: day }: GivenBodyWeight,
+): Promise<void> {
+  refuseFuture(date, day, 'A body weight cannot be dated after today.')
+  await touchMember(scope, memberId)
+  const fact: Fact = {
+    id: nextFactId(),
+    rev: 1,
+    kind: 'bodyWeight',
+    load,
+    date,
+    actsFrom: laterOf(day, date),
+  }
+  await insertFact(scope, memberId, fact)
+}
+
+async function refuseTooMuchHelp(
+  scope: Scope,
+  memberId: string,
+  { load, today: day }: GivenMax,
+): Promise<void> {
+  const { member } = (await readMemberFile(scope, memberId)).file
+  const { body } = planMember(member, [], {}, { today: day, through: 'near' }).evidence
+  if (!body || compareLoads(load, body.load) < 0) return
+  const message = `That is more help than the body weighs (${formatLoad(body.load)}).`
+  throw new Problem(422, 'More help than body weight', message, [{ path: 'load.value', message }])
+}
+
+function refuseFuture(date: Day, day: Day, message: string): void {
+  if (date > addDays(day, 1)) throw new Problem(422, 'In the future', message, [{ path: 'date', message }])
+}
+
+const laterOf = (a: Day, b: Day): Day => (a < b ? b : a)
+
+function maxFact({ formula, ...max }: Omit<GivenMax, 'today'>, day: Day, id: string): Fact {
+  const isTest = max.reps + (max.rir ?? 0) === 1
+  const how = isTest ? { how: 'tested' as const } : { how: 'accepted estimate' as const, formula }
+  return { id, rev: 1, kind: 'max', ...max, ...how, actsFrom: laterOf(day, max.date) } as Fact
+}
+
+/**
+ * Ids of facts sort by when they were entered: of one day's facts the engine takes the later id as the later word, and reads no
+ * time of arrival. `index` keeps the order of those that are entered together.
+ */
+const nextFactId = (index = 0): string =>
+  `${Date.now().toString(36).padStart(9, '0')}-${String(index).padStart(4, '0')}-${randomUUID()}`
+
+/** The writer's members beside each other, as their facts alone tell. */
+export async function maxTable(scope: Scope, writer: string, day: Day): Promise<MaxTable> {
+  const members = await membersWithMaxes(scope, writer)
+  return {
+    members: members.map(({ id, name, facts }) => {
+      const { evidence } = planMember({ facts, logs: [] }, [], {}, { today: day, through: 'near' })
+      return {
+        id,
+        name,
+        maxes: listMaxes(evidence, {}, day).map(({ exercise, variant, load, date, staleWeeks }) => ({
+          exercise,
+          ...(variant && { variant }),
+          load,
+          date,
+          ...(staleWeeks !== undefined && { staleWeeks }),
+        })),
+        known: facts.flatMap(knownRow),
+      }
+    }),
+  }
+}
+
+function knownRow(fact: Fact): MaxTable['members'][number]['known'] {
+  if (fact.kind !== 'max') return []
+  const { exercise, variant, load, help, reps, rir, formula, date } = fact
+  return [
+    {
+      exercise,
+      ...(variant && { variant }),
+      load,
+      ...(help && { help }),
+      reps,
+      ...(rir && { rir }),
+      formula: formula ?? defaultFormula,
+      date,
+    },
+  ]
+}
+
+/** Stores lines of a sheet: those that are known already are passed over, so that a sheet may be brought in again. */
+export async function giveRows(
+  scope: Scope,
+  writer: string,
+  { rows, today: day }: GivenRows,
+): Promise<RowsAnswer> {
+  const members = new Map((await membersWithMaxes(scope, writer)).map((one) => [one.id, one]))
+  const fresh = rows.flatMap(({ member, ...row }, i) => {
+    const own = members.get(member)
+    if (!own) throw forbidden()
+    refuseFuture(row.date, day, `Line ${i + 1}: a max cannot be dated after today.`)
+    const isKnown = own.facts.flatMap(knownRow).some((known) => isSame(known, row as KnownRow))
+    return isKnown ? [] : [{ member, ...maxFact(row, day, nextFactId(i)) }]
+  })
+  if (fresh.length) await insertFacts(scope, fresh)
+  return { stored: fresh.length, known: rows.length - fresh.length }
+}
+
+const isSame = (a: KnownRow, b: KnownRow): boolean =>
+  liftKey(a) === liftKey(b) &&
+  a.date === b.date &&
+  a.reps === b.reps &&
+  a.help === b.help &&
+  compareLoads(a.load, b.load) === 0
+
+/** The newest of each lift, with those before it; too old by the usual weeks, since this belongs to no program. */
+function listMaxes(evidence: Evidence, used: Record<string, UsedBy[]>, day: Day): MaxesView['maxes'] {
+  return Object.entries(evidence.maxes)
+    .flatMap(([key, accepted]): MaxesView['maxes'] => {
+      const lift = liftOf(key)
+      const max = maxFor(evidence, lift, usualPolicy, day)
+      if (!max) return []
+      const { staleWeeks } = max
+      const before = accepted.slice(0, -1).reverse().map(knownMax)
+      const usedBy = used[key] ?? []
+      return [{ ...lift, ...knownMax(max), ...(staleWeeks !== undefined && { staleWeeks }), before, usedBy }]
+    })
+    .sort(byExercise)
+}
+
+const usualPolicy = { use: 'newest' } as const
+
+const knownMax = ({ load, date, from }: MaxInForce): KnownMax => ({
+  load,
+  date,
+  ...(from && { from: { ...from, formula: from.formula as FormulaKind | undefined } }),
+})
+
+function liftOf(key: string): Lift {
+  const [exercise, variant] = key.split('/')
+  return { exercise: exercise as ExerciseId, ...(variant && { variant }) }
+}
+
+const byExercise = (a: Lift, b: Lift) => exerciseIds.indexOf(a.exercise) - exerciseIds.indexOf(b.exercise)

@@ -1,0 +1,43 @@
+import type { Fact } from '@young-oak/core/member'
+import type { Scope } from '../../database/scope.ts'
+
+export type FactsOfMember = { id: string; name: string; facts: Fact[] }
+
+/** A writer's members with the facts that their maxes are read from. */
+export async function membersWithMaxes({ db }: Scope, writer: string): Promise<FactsOfMember[]> {
+  const { rows } = await db.raw(
+    `select m.id, m.name,
+       coalesce(json_agg(f.body) filter (where f.body is not null), '[]') as facts
+     from member m left join fact f on f.gym_id = m.gym_id and f.member_id = m.id
+       and f.body->>'kind' in ('max', 'bodyWeight', 'unit')
+     where m.writer_id = ? group by m.gym_id, m.id, m.name order by m.name`,
+    [writer],
+  )
+  return rows
+}
+
+/** The writer of a member, or undefined where there is no such member in this gym. */
+export async function writerOf({ db }: Scope, member: string): Promise<string | null | undefined> {
+  const row = await db('member').where({ id: member }).first('writer_id')
+  return row?.writer_id
+}
+
+/** Stores facts of several members at once, and raises their revisions; held in one order, so that two sheets take turns. */
+export async function insertFacts({ db, gym }: Scope, facts: (Fact & { member: string })[]): Promise<void> {
+  const members = [...new Set(facts.map(({ member }) => member))].sort()
+  await db('member').whereIn('id', members).orderBy('id').forUpdate().select('id')
+  await db('member').whereIn('id', members).increment('revision', 1)
+  await db.batchInsert(
+    'fact',
+    facts.map(({ member, ...fact }) => ({
+      gym_id: gym,
+      member_id: member,
+      id: fact.id,
+      rev: fact.rev,
+      change: fact.change ?? '',
+      date: fact.date,
+      body: JSON.stringify(fact),
+    })),
+    200,
+  )
+}

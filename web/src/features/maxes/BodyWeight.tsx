@@ -1,0 +1,60 @@
+import { useState } from 'react'
+import { toast } from 'sonner'
+import type { MaxesView } from '@young-oak/api/maxes'
+import { formatDay, formatLoad, type Unit } from '@young-oak/core/units'
+import { api, fieldErrors, sayError } from '../../app/api.ts'
+import { today } from '../../app/today.ts'
+import { Button } from '../../ui/Button.tsx'
+import { Field } from '../../ui/Field.tsx'
+import { typedNumber } from '../../ui/typedNumber.ts'
+
+type Props = { unit: Unit; body: MaxesView['body']; member?: string }
+
+/** Body weight, which body-weight lifts have as a part of their load: what is known, and a field to say it anew. */
+export function BodyWeight({ unit, body, member }: Props) {
+  const [typed, setTyped] = useState('')
+  const [fault, setFault] = useState<string>()
+  const [give, { isLoading }] = api.useGiveBodyWeightMutation()
+  const submit = async () => {
+    const value = typedNumber(typed)
+    if (typeof value !== 'number') return setFault('Enter the weight as a number.')
+    const answer = await give({ given: { load: { value, unit }, date: today(), today: today() }, member })
+    if (answer.error) return setFault(fieldErrors(answer.error)['load.value'] ?? sayError(answer.error))
+    setFault(undefined)
+    setTyped('')
+    toast('Saved. Loads on top of body weight read it from the next session.')
+  }
+  return (
+    <form
+      id="body-weight"
+      noValidate
+      aria-label="Body weight"
+      className="grid gap-3 rounded-lg border border-line bg-sheet p-5"
+      onSubmit={(event) => {
+        event.preventDefault()
+        void submit()
+      }}
+    >
+      <h2 className="text-xl">Body weight</h2>
+      <p className="text-sm text-bark">
+        {body
+          ? `${formatLoad(body.load)}, on ${formatDay(body.date)}. `
+          : 'Not known: needed only for pull-ups, dips and other lifts that have it as a part of their load. '}
+        Only {member === undefined ? 'you and your' : 'the member and the'} writer see it.
+      </p>
+      <div className="flex items-start gap-3">
+        <Field
+          label={`Weight today, ${unit}`}
+          inputMode="decimal"
+          value={typed}
+          error={fault}
+          className="grow"
+          onChange={(event) => setTyped(event.target.value)}
+        />
+        <Button type="submit" look="plain" className="mt-6 min-h-11" disabled={isLoading}>
+          Save
+        </Button>
+      </div>
+    </form>
+  )
+}
