@@ -93,7 +93,16 @@ export type GivenSet = InferType<typeof setSchema>
  * again until it has been answered.
  */
 export type Operation =
-  | { id: string; kind: 'start'; enrolment: string; position: number; attempt?: number; date: string }
+  | {
+      id: string
+      kind: 'start'
+      enrolment: string
+      position: number
+      attempt?: number
+      date: string
+      /** Where it is trained; home when it is not said. */
+      place?: string
+    }
   | { id: string; kind: 'set'; session: string; rev: number; set: GivenSet }
   | { id: string; kind: 'close'; session: string }
 
@@ -111,6 +120,7 @@ export const operationSchemas = {
     position: number().integer().min(1).max(1000).required(),
     attempt: number().integer().min(1).max(20).optional(),
     date: day().required(),
+    place: string().max(80).optional(),
   }).noUnknown(),
   set: object({
     id: id(),
@@ -136,4 +146,6 @@ export type TodayView = {
   findings: Finding[]
   /** Maxes that training suggests. */
   proposals: ProposedMax[]
+  /** The gym's places; where there are several, or one of the member's own, they say where they train. */
+  places: { id: string; name: string }[]
 }

@@ -1,1 +1,2 @@
+export * from './loadList.ts'
 export * from './maxRows.ts'

@@ -4,12 +4,20 @@ import { defaultFormula } from '../maxes/registry.ts'
 import { at, Checker, type Issue } from '../reading/index.ts'
 import { readAdjustment, readChange } from '../template/readAdjustment.ts'
 import type { Id, Template } from '../template/types.ts'
-import { enrolmentShape, factShapes, memberShape, sessionLogShape, setLogShape } from './shape.ts'
+import {
+  enrolmentShape,
+  equipmentShape,
+  factShapes,
+  memberShape,
+  sessionLogShape,
+  setLogShape,
+} from './shape.ts'
 import { readShown } from './shown.ts'
 import {
   sessionLogId,
   setLogId,
   type Enrolment,
+  type EquipmentBody,
   type Fact,
   type Member,
   type SessionLog,
@@ -41,6 +49,15 @@ export function readMember(input: unknown, versions: Record<Id, Template>): Read
   )
   if (checker.issues.length) return { issues: checker.issues }
   return { file: { name: head.name, today: head.today, enrolments, member: { facts, logs } } }
+}
+
+/** What a place has, from a form or a file. */
+export function readEquipment(
+  value: unknown,
+): { equipment: EquipmentBody; issues?: undefined } | { equipment?: undefined; issues: Issue[] } {
+  const checker = new Checker()
+  const equipment = checker.check(equipmentShape, value, '') as EquipmentBody | undefined
+  return equipment && !checker.issues.length ? { equipment } : { issues: checker.issues }
 }
 
 function list(checker: Checker, value: unknown, path: string): unknown[] {

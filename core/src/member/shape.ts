@@ -59,6 +59,49 @@ export const enrolmentShape = strictObject({
 
 const fact = { ...entry, kind: laterField('a kind'), actsFrom: dayField() }
 
+/** What a place has. */
+const equipmentFields = {
+  racks: listField('racks, one a unit', 2)
+    .of(
+      strictObject({
+        unit: choiceField(['kg', 'lb']).required(),
+        bar: numberField('the weight of the bar, 1 to 60', 1, 60).required(),
+        bars: listField('other bars', 6).of(numberField('the weight of a bar, 1 to 60', 1, 60).required()),
+        special: strictObject(
+          Object.fromEntries(
+            specialBars.map((bar) => [bar, numberField('the weight of the bar, 1 to 60', 1, 60)]),
+          ) as Record<SpecialBar, ReturnType<typeof numberField>>,
+        )
+          .default(undefined)
+          .meta({ expected: 'weights of special bars by name' }),
+        plates: listField('kinds of plate', 20)
+          .of(
+            strictObject({
+              weight: numberField('the weight of one plate, 0.1 to 60', 0.1, 60).required(),
+              pairs: wholeField('pairs', 1, 20).required(),
+            }),
+          )
+          .required(),
+      }),
+    )
+    .required(),
+  fixed: listField('what comes in fixed loads', 40).of(
+    strictObject({
+      tool: choiceField(fixedTools).required(),
+      exercise: exerciseField(),
+      unit: choiceField(['kg', 'lb']).required(),
+      loads: listField('loads, ascending', 200)
+        .of(numberField('a load from 0.5 to 500', 0.5, 500).required())
+        .required()
+        .test('fits', 'loads, each heavier than the one before', (loads) =>
+          (loads ?? []).every((v, i, all) => i === 0 || v > (all[i - 1] as number)),
+        ),
+    }),
+  ),
+}
+
+export const equipmentShape = strictObject(equipmentFields)
+
 export const factShapes = {
   max: strictObject({
     ...fact,
@@ -82,47 +125,7 @@ export const factShapes = {
   }),
   adjust: strictObject({ ...fact, adjustment: laterField('an adjustment').required() }),
   withdraw: strictObject({ ...fact, adjustment: idField('the id of an adjustment').required() }),
-  equipment: strictObject({
-    ...fact,
-    place: idField('a place').required(),
-    racks: listField('racks, one a unit', 2)
-      .of(
-        strictObject({
-          unit: choiceField(['kg', 'lb']).required(),
-          bar: numberField('the weight of the bar, 1 to 60', 1, 60).required(),
-          bars: listField('other bars', 6).of(numberField('the weight of a bar, 1 to 60', 1, 60).required()),
-          special: strictObject(
-            Object.fromEntries(
-              specialBars.map((bar) => [bar, numberField('the weight of the bar, 1 to 60', 1, 60)]),
-            ) as Record<SpecialBar, ReturnType<typeof numberField>>,
-          )
-            .default(undefined)
-            .meta({ expected: 'weights of special bars by name' }),
-          plates: listField('kinds of plate', 20)
-            .of(
-              strictObject({
-                weight: numberField('the weight of one plate, 0.1 to 60', 0.1, 60).required(),
-                pairs: wholeField('pairs', 1, 20).required(),
-              }),
-            )
-            .required(),
-        }),
-      )
-      .required(),
-    fixed: listField('what comes in fixed loads', 40).of(
-      strictObject({
-        tool: choiceField(fixedTools).required(),
-        exercise: exerciseField(),
-        unit: choiceField(['kg', 'lb']).required(),
-        loads: listField('loads, ascending', 200)
-          .of(numberField('a load from 0.5 to 500', 0.5, 500).required())
-          .required()
-          .test('fits', 'loads, each heavier than the one before', (loads) =>
-            (loads ?? []).every((v, i, all) => i === 0 || v > (all[i - 1] as number)),
-          ),
-      }),
-    ),
-  }),
+  equipment: strictObject({ ...fact, place: idField('a place').required(), ...equipmentFields }),
 }
 
 export const sessionLogShape = strictObject({

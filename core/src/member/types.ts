@@ -31,7 +31,7 @@ export type FactBody =
   /** Which place's equipment "at home" means. */
   | { kind: 'home'; place: Id }
   /** What a place has: barbells and plates, one rack a unit; dumbbells and stacks where they are listed. */
-  | { kind: 'equipment'; place: Id; racks: Rack[]; fixed?: Fixed[] }
+  | ({ kind: 'equipment'; place: Id } & EquipmentBody)
   /** A test day, and on what day it is; a later entry moves it from the day that it acts. */
   | { kind: 'test'; on: Day }
   /** The next week that begins is light, in these ways; on the member's own clock `shift` puts it in before the next one. */
@@ -39,6 +39,9 @@ export type FactBody =
   /** A change of the member's own, applied last, until it is withdrawn. */
   | { kind: 'adjust'; adjustment: Adjustment }
   | { kind: 'withdraw'; adjustment: Id }
+
+/** What a place has: one rack a unit, and what comes in fixed loads, where it is listed. */
+export type EquipmentBody = { racks: Rack[]; fixed?: Fixed[] }
 
 /** A max in force: tested as a single, or an estimate that somebody accepted, with the set it came from. */
 export type MaxFact = {

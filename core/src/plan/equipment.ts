@@ -12,7 +12,8 @@ import {
   type Rack,
   type Unit,
 } from '../units/index.ts'
-import type { Equipment, Evidence } from './evidence.ts'
+import type { EquipmentBody } from '../member/types.ts'
+import type { Evidence } from './evidence.ts'
 import type { Loading } from './round.ts'
 
 /** What a lift can be loaded with at a place (home when it is not named) and at home, and the body weight that goes with it. */
@@ -70,10 +71,10 @@ function makeableAt({ equipment, unit }: Evidence, place: Id, lift: Lift): Makea
 const fixedTools = (unit: Unit): Fixed[] => Object.values(usualFixed).map((byUnit) => byUnit[unit])
 
 /** What a place has listed for a lift, one for each unit. */
-const listedFor = (listed: Equipment | undefined, lift: Lift): Makeable[] =>
+const listedFor = (listed: EquipmentBody | undefined, lift: Lift): Makeable[] =>
   listed ? makeableOf(listed, lift) : []
 
-function makeableOf({ racks, fixed = [] }: Equipment, lift: Lift): Makeable[] {
+function makeableOf({ racks, fixed = [] }: EquipmentBody, lift: Lift): Makeable[] {
   const { tool, bar } = exerciseOf(lift)
   const ready = (kind: FixedTool): Fixed[] => {
     const all = fixed.filter((one) => one.tool === kind)

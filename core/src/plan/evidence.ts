@@ -3,7 +3,7 @@ import type { MaxInForce } from '../loads/source.ts'
 import { estimate, isDoubtful } from '../maxes/estimate.ts'
 import { defaultFormula } from '../maxes/registry.ts'
 import type { Change } from '../adjustments/registry.ts'
-import type { Fact, MaxFact, SessionLog, SetLog } from '../member/types.ts'
+import type { EquipmentBody, Fact, MaxFact, SessionLog, SetLog } from '../member/types.ts'
 import type { Adjustment, Id, MaxPolicy } from '../template/types.ts'
 import {
   addDays,
@@ -12,9 +12,7 @@ import {
   daysBetween,
   scale,
   type Day,
-  type Fixed,
   type Load,
-  type Rack,
   type Unit,
 } from '../units/index.ts'
 
@@ -31,7 +29,7 @@ export type Evidence = {
   waiting: (MaxFact & { id: Id; date: Day })[]
   /** Maxes with more help than the body weighs, which are none. */
   impossible: Id[]
-  equipment: Record<Id, Equipment>
+  equipment: Record<Id, EquipmentBody>
   /** Accepted maxes of each lift, by date; of one date the later entry last. */
   maxes: Record<string, MaxInForce[]>
   last: Record<string, LastTime>
@@ -44,9 +42,6 @@ export type Evidence = {
   /** The member's own changes that are not withdrawn. */
   own: Adjustment[]
 }
-
-/** What a place has: one rack a unit, and what comes in fixed loads. */
-export type Equipment = { racks: Rack[]; fixed?: Fixed[] }
 
 /** The sets of a lift's latest session, in order. */
 export type LastTime = { date: Day; sets: Pick<SetLog, 'load' | 'help' | 'reps' | 'amount' | 'rir'>[] }

@@ -35,6 +35,7 @@ export function situationAt(
   day: Day,
   evidence: Evidence,
   log?: SessionLog,
+  at: Id | undefined = log?.place,
 ): Situation {
   const { state, versions } = fold
   const running = state.course.running
@@ -50,7 +51,7 @@ export function situationAt(
     },
     isBack(state, template, place.week, day),
   )
-  return { template, state, evidence, place, day, changes, ...(log?.place && { at: log.place }) }
+  return { template, state, evidence, place, day, changes, ...(at !== undefined && { at }) }
 }
 
 /** What was asked, with the loads that follow today's top set worked out from what was lifted. */

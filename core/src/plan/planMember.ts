@@ -22,7 +22,12 @@ import type { Finding, Plan } from './types.ts'
 import { writeOut } from './writeOut.ts'
 
 /** How far to write a plan out: every week; or the one that is running, with the one after and the one last trained in. */
-export type When = { today: Day; through: 'near' | 'end' }
+export type When = {
+  today: Day
+  through: 'near' | 'end'
+  /** Where the next session will be trained; home when it is not said. */
+  at?: Id
+}
 
 export type Planned = {
   plans: Record<Id, Plan>
@@ -51,7 +56,7 @@ export function planMember(
   member: Member,
   enrolments: Enrolment[],
   versions: Record<Id, Template>,
-  { today, through }: When,
+  { today, through, at }: When,
   checkpoint?: Checkpoint | null,
 ): Planned {
   const history = timeline(member, today)
@@ -68,7 +73,7 @@ export function planMember(
   const plans: Record<Id, Plan> = {}
   for (const fold of folds) {
     keepDates(fold, today, true, evidence)
-    plans[fold.enrolment.id] = writeOut(fold, evidence, today, through)
+    plans[fold.enrolment.id] = writeOut(fold, evidence, { today, through, at })
     findings.push(...findingsOf(fold, evidence, today))
   }
   const next = through === 'near' ? checkpointAt(boundaries, folds, history.happenings) : null

@@ -287,3 +287,43 @@ describe('maxes and versions', () => {
     expect(plans.e?.lastWeek).toBe(3)
   })
 })
+
+test('where the next session is trained sets the plates of that session alone', () => {
+  const squat = {
+    exercise: 'backSquat',
+    rows: { p: [[{ sets: 3, goal: { reps: 5 }, load: { of: 'max', percent: 75 } }]] },
+  }
+  const { template } = readTemplate({
+    format: 1,
+    name: 'Away',
+    phases: [{ id: 'p', name: 'P', weeks: 2, rotation: ['a'], perWeek: 1 }],
+    sessions: { a: { name: 'A', parts: [{ name: 'Main', slots: ['squat'] }] } },
+    slots: { squat },
+  })
+  const entry = { rev: 1, date: '2026-03-01', actsFrom: '2026-03-01' }
+  const rack = { unit: 'kg' as const, bar: 20, plates: [{ weight: 15, pairs: 1 }] }
+  const facts: Fact[] = [
+    {
+      ...entry,
+      id: 'm',
+      kind: 'max',
+      exercise: 'backSquat',
+      load: { value: 100, unit: 'kg' },
+      reps: 1,
+      how: 'tested',
+    },
+    { ...entry, id: 'h', kind: 'equipment', place: 'hotel', racks: [rack] },
+  ]
+  const enrolment = { id: 'e', segments: [{ from: '2026-03-02', version: 'v' }] }
+  const loads = (at?: string) =>
+    planMember(
+      { facts, logs: [] },
+      [enrolment],
+      { v: template as Template },
+      { today: '2026-03-02', through: 'end', at },
+    ).plans.e?.weeks.map(({ places }) => places[0]?.slots[0]?.groups[0]?.load?.value)
+  expect([loads(), loads('hotel')]).toEqual([
+    [75, 75],
+    [50, 75],
+  ])
+})

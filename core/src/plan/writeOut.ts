@@ -1,12 +1,14 @@
 import { actsOn } from '../adjustments/where.ts'
 import { closeWeek, giveUp, placesLeft, type RunningWeek } from '../calendar/course.ts'
 import { liftKey } from '../library/index.ts'
+import type { Id } from '../template/types.ts'
 import { lettersOf } from '../template/letters.ts'
 import { addDays, type Day } from '../units/index.ts'
 import { changesOf, isLight } from './changes.ts'
 import { forkFold, segmentOn, templateOf, type Fold, type Outcome, type Trained } from './enrolled.ts'
 import type { Evidence } from './evidence.ts'
 import { assume, situationAt } from './fold.ts'
+import type { When } from './planMember.ts'
 import { prescribe } from './prescribe.ts'
 import type { Prescribed } from './situation.ts'
 import type { Plan, PlannedSession, PlannedSlot, PlannedWeek } from './types.ts'
@@ -16,7 +18,7 @@ import { endWeek, open, placeAt, standOn } from './weeks.ts'
 const mostWeeks = 200
 
 /** Writes a fold's weeks: those behind as they were trained, those ahead as if each session before them were a hit. */
-export function writeOut(fold: Fold, evidence: Evidence, today: Day, through: 'near' | 'end'): Plan {
+export function writeOut(fold: Fold, evidence: Evidence, { today, through, at }: When): Plan {
   const ahead = forkFold(fold)
   const isRunning = standOn(ahead, today, evidence)
   const behind = through === 'end' ? ahead.weeks : lastTrained(ahead)
@@ -31,7 +33,7 @@ export function writeOut(fold: Fold, evidence: Evidence, today: Day, through: 'n
     if (!week) break
     if (through === 'near' && written > 1 + (running && placesLeft(running).length ? 0 : 1)) break
     const day = week.from && week.from > from ? week.from : from
-    weeks.push(weekAhead(ahead, week, day, evidence, next === null))
+    weeks.push(weekAhead(ahead, week, day, evidence, next === null, at))
     next ??=
       weeks.at(-1)?.places.find(({ status }) => status === 'next' || status === 'open')?.position ?? null
     written += 1
@@ -90,6 +92,7 @@ function weekAhead(
   day: Day,
   evidence: Evidence,
   isFirst: boolean,
+  at: Id | undefined,
 ): PlannedWeek {
   let isNext = isFirst
   let isBack = false
@@ -102,7 +105,7 @@ function weekAhead(
       return { ...bare(fold, week, inWeek), status, slots: [], changes: [] }
     }
     const place = placeAt(fold, week, inWeek)
-    const situation = situationAt(fold, place, day, evidence)
+    const situation = situationAt(fold, place, day, evidence, undefined, isNext ? at : undefined)
     isBack ||= situation.changes.some(({ author }) => author === 'back')
     const { slots, changes } = prescribe(situation)
     assume(situation, slots)

@@ -1,4 +1,5 @@
 import { accountRoutes } from './accounts/routes.ts'
+import { equipmentRoutes } from './equipment/routes.ts'
 import { maxRoutes } from './maxes/routes.ts'
 import { memberRoutes } from './members/routes.ts'
 import { templateRoutes } from './templates/routes.ts'
@@ -11,5 +12,6 @@ export const routes: Route[] = [
   ...templateRoutes,
   ...memberRoutes,
   ...maxRoutes,
+  ...equipmentRoutes,
   ...trainingRoutes,
 ]

@@ -3,6 +3,7 @@ import * as tenants from './001_tenants.ts'
 import * as templates from './002_templates.ts'
 import * as training from './003_training.ts'
 import * as spine from './004_spine.ts'
+import * as equipment from './005_equipment.ts'
 
 type Migration = { up(db: Knex): Promise<void>; down(db: Knex): Promise<void> }
 
@@ -11,6 +12,7 @@ const migrations: Record<string, Migration> = {
   '002_templates': templates,
   '003_training': training,
   '004_spine': spine,
+  '005_equipment': equipment,
 }
 
 /** Migrations by name, in order; each is a frozen file that imports no live code. */

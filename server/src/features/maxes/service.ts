@@ -1,4 +1,3 @@
-import { randomUUID } from 'node:crypto'
 import type {
   GivenBodyWeight,
   GivenMax,
@@ -27,6 +26,7 @@ import {
 import { addDays, compareLoads, formatLoad, type Day } from '@young-oak/core/units'
 import type { Scope } from '../../database/scope.ts'
 import { forbidden, notFound, Problem } from '../../http/problem.ts'
+import { nextFactId } from '../training/factId.ts'
 import { readMemberFile } from '../training/memberFile.ts'
 import { insertFact, touchMember } from '../training/store.ts'
 import { insertFacts, membersWithMaxes, writerOf } from './store.ts'
@@ -129,13 +129,6 @@ function maxFact({ formula, ...max }: Omit<GivenMax, 'today'>, day: Day, id: str
   const how = isTest ? { how: 'tested' as const } : { how: 'accepted estimate' as const, formula }
   return { id, rev: 1, kind: 'max', ...max, ...how, actsFrom: laterOf(day, max.date) } as Fact
 }
-
-/**
- * Ids of facts sort by when they were entered: of one day's facts the engine takes the later id as the later word, and reads no
- * time of arrival. `index` keeps the order of those that are entered together.
- */
-const nextFactId = (index = 0): string =>
-  `${Date.now().toString(36).padStart(9, '0')}-${String(index).padStart(4, '0')}-${randomUUID()}`
 
 /** The writer's members beside each other, as their facts alone tell. */
 export async function maxTable(scope: Scope, writer: string, day: Day): Promise<MaxTable> {

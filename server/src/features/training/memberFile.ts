@@ -5,7 +5,12 @@ import { readTemplate, type Template } from '@young-oak/core/template'
 import type { Scope } from '../../database/scope.ts'
 import { notFound } from '../../http/problem.ts'
 
-export type Read = { file: MemberFile; checkpoint: Checkpoint | null }
+export type Read = {
+  file: MemberFile
+  checkpoint: Checkpoint | null
+  /** The gym's places by name. */
+  places: { id: string; name: string }[]
+}
 
 /**
  * Everything that a member's plan is computed from, in one statement: facts (with the equipment of the gym's places among
@@ -16,9 +21,9 @@ export async function readMemberFile(scope: Scope, memberId: string, lean = fals
   const { rows } = await scope.db.raw(everything, [lean, memberId])
   const row = rows[0] as Row | undefined
   if (!row) throw notFound('member')
-  const places = row.places.map(({ place, from, racks, fixed }): Fact => ({
+  const places = row.places.map(({ place, from, rev, racks, fixed }): Fact => ({
     id: `place:${place}:${from}`,
-    rev: 1,
+    rev,
     date: from,
     actsFrom: from,
     kind: 'equipment',
@@ -36,7 +41,7 @@ export async function readMemberFile(scope: Scope, memberId: string, lean = fals
     templates: Object.fromEntries(row.segments.map(({ enrolment, template }) => [enrolment, template])),
     versions: await readVersions(scope, [...new Set(row.segments.map(({ version }) => version))]),
   }
-  return { file, checkpoint: row.checkpoint }
+  return { file, checkpoint: row.checkpoint, places: row.named }
 }
 
 type Equipment = Extract<Fact, { kind: 'equipment' }>
@@ -46,7 +51,8 @@ type Row = {
   facts: Fact[]
   logs: { copy: SessionLog; shown: SessionLog['shown'] | null }[]
   segments: SegmentRow[]
-  places: (Pick<Equipment, 'place' | 'racks' | 'fixed'> & { from: string })[]
+  named: Read['places']
+  places: (Pick<Equipment, 'place' | 'racks' | 'fixed'> & { from: string; rev: number })[]
 }
 type SegmentRow = {
   enrolment: string
@@ -65,8 +71,10 @@ const everything = `
         'from', s.starts_on, 'version', s.version_id, 'track', s.track, 'begins', s.begins) order by e.id, s.starts_on)
       from enrolment e join enrolment_segment s on s.gym_id = e.gym_id and s.enrolment_id = e.id
       where e.gym_id = m.gym_id and e.member_id = m.id), '[]') as segments,
-    coalesce((select json_agg(json_build_object('place', p.place_id, 'from', p.acts_from, 'racks', p.racks, 'fixed', p.fixed))
-      from place_equipment p where p.gym_id = m.gym_id), '[]') as places
+    coalesce((select json_agg(json_build_object('place', p.place_id, 'from', p.acts_from, 'rev', p.rev, 'racks', p.racks, 'fixed', p.fixed))
+      from place_equipment p where p.gym_id = m.gym_id), '[]') as places,
+    coalesce((select json_agg(json_build_object('id', p.id, 'name', p.name) order by p.name)
+      from place p where p.gym_id = m.gym_id), '[]') as named
   from member m left join fold_checkpoint c on c.gym_id = m.gym_id and c.member_id = m.id
   where m.id = ?`
 

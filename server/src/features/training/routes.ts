@@ -1,5 +1,6 @@
 import { operationsSchema, type OperationAnswer } from '@young-oak/api/training'
-import { dayOf, route, type Route } from '../../http/route.ts'
+import { isId } from '@young-oak/core/reading'
+import { dayOf, route, type Call, type Route } from '../../http/route.ts'
 import { applyOperation, today } from './service.ts'
 
 const me = ['member'] as const
@@ -10,7 +11,7 @@ export const trainingRoutes: Route[] = [
     method: 'get',
     path: '/me/today',
     who: me,
-    run: (call) => call.inScope((scope) => today(scope, call.seat.id, dayOf(call))),
+    run: (call) => call.inScope((scope) => today(scope, call.seat.id, dayOf(call), placeOf(call))),
   }),
   route({
     method: 'post',
@@ -26,3 +27,9 @@ export const trainingRoutes: Route[] = [
     },
   }),
 ]
+
+/** Where the next session will be trained, if that was said. */
+function placeOf({ request }: Call): string | undefined {
+  const { place } = request.query
+  return typeof place === 'string' && isId(place) ? place : undefined
+}

@@ -1,10 +1,4 @@
-import type { MemberFile } from '@young-oak/api/members'
-import {
-  operationSchemas,
-  type Operation,
-  type OperationAnswer,
-  type TodayView,
-} from '@young-oak/api/training'
+import { operationSchemas, type Operation, type OperationAnswer, type TodayView } from '@young-oak/api/training'
 import { sessionLogId, setLogId, type SessionLog } from '@young-oak/core/member'
 import { planMember, snapshot, type Plan, type Planned } from '@young-oak/core/plan'
 import { addDays, type Day } from '@young-oak/core/units'
@@ -15,8 +9,9 @@ import { readMemberFile, type Read } from './memberFile.ts'
 import { appendSet, holdSession, keepCheckpoint, insertSession, saveCopy, touchMember } from './store.ts'
 
 /** A member's own screen on a day. */
-export async function today(scope: Scope, memberId: string, day: Day): Promise<TodayView> {
-  const { file, planned } = await planNear(scope, memberId, day)
+export async function today(scope: Scope, memberId: string, day: Day, at?: string): Promise<TodayView> {
+  const { read, planned } = await planNear(scope, memberId, day, at)
+  const { file, places } = read
   const { member, enrolments, versions } = file
   const { plans, evidence, findings, proposals } = planned
   const programs = enrolments.map(({ id }) => {
@@ -32,7 +27,15 @@ export async function today(scope: Scope, memberId: string, day: Day): Promise<T
     }
   })
   const recent = member.logs.filter(({ date }) => date >= addDays(day, -7))
-  return { programs, enrolments, logs: recent, evidence, findings, proposals: listProposals(proposals) }
+  return {
+    programs,
+    enrolments,
+    logs: recent,
+    evidence,
+    findings,
+    proposals: listProposals(proposals),
+    places,
+  }
 }
 
 /**
@@ -43,9 +46,10 @@ async function planNear(
   scope: Scope,
   memberId: string,
   day: Day,
-): Promise<{ file: MemberFile; planned: Planned }> {
+  at?: string,
+): Promise<{ read: Read; planned: Planned }> {
   const plan = ({ file: { member, enrolments, versions }, checkpoint }: Read) =>
-    planMember(member, enrolments, versions, { today: day, through: 'near' }, checkpoint)
+    planMember(member, enrolments, versions, { today: day, through: 'near', at }, checkpoint)
   let read = await readMemberFile(scope, memberId, true)
   let planned = plan(read)
   const kept = read.checkpoint
@@ -56,7 +60,7 @@ async function planNear(
   const { checkpoint } = planned
   if (checkpoint && (checkpoint.through !== kept?.through || checkpoint.key !== kept.key))
     await keepCheckpoint(scope, memberId, checkpoint)
-  return { file: read.file, planned }
+  return { read, planned }
 }
 
 /** Applies one operation of a phone. It may come again: what is stored already is answered as such. */
@@ -93,10 +97,10 @@ type Of<K extends Operation['kind']> = Extract<Operation, { kind: K }>
 
 /** Starts the place: what stands on the screen is computed once more and stored as shown. */
 async function start(scope: Scope, memberId: string, operation: Of<'start'>): Promise<OperationAnswer> {
-  const { id, enrolment, position, attempt = 1, date } = operation
+  const { id, enrolment, position, attempt = 1, date, place } = operation
   await touchMember(scope, memberId)
-  const { file, planned } = await planNear(scope, memberId, date)
-  const { member, enrolments } = file
+  const { read, planned } = await planNear(scope, memberId, date, place)
+  const { member, enrolments } = read.file
   if (!enrolments.some((one) => one.id === enrolment))
     return { id, result: 'refused', reason: 'You are not on this program.' }
   const shown = snapshot(planned.plans[enrolment] as Plan, position)
@@ -111,6 +115,7 @@ async function start(scope: Scope, memberId: string, operation: Of<'start'>): Pr
     position,
     attempt,
     ordinal: sameDay + 1,
+    ...(place !== undefined && { place }),
     closed: false,
     shown,
     sets: [],

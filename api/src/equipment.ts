@@ -1,0 +1,37 @@
+import { mixed, object, string, type InferType } from 'yup'
+import type { EquipmentBody } from '@young-oak/core/member'
+import type { Id } from '@young-oak/core/template'
+import type { Unit } from '@young-oak/core/units'
+import { day } from './training.ts'
+
+/** A place of the gym, and what it has today; null where nobody has listed it. */
+export type PlaceView = { id: Id; name: string; has: EquipmentBody | null }
+
+/** What a member's loads are made of: the gym's places and their own, and which of them "at home" is. */
+export type OwnEquipment = { places: PlaceView[]; home: Id; unit: Unit }
+
+/** The place that is the member's own, beside those of the gym. */
+export const ownPlace = 'own'
+
+/** What a place has is read piece by piece, as in a file; the faults are located in the same way. */
+export const equipmentSchema = object({
+  has: mixed<object>().required('List what there is.'),
+  today: day().required(),
+}).noUnknown()
+export type GivenEquipment = InferType<typeof equipmentSchema>
+
+export const placeSchema = object({
+  name: string()
+    .trim()
+    .min(1, 'Give the place a name.')
+    .max(80, 'At most 80 characters.')
+    .required('Give the place a name.'),
+}).noUnknown()
+export type GivenPlace = InferType<typeof placeSchema>
+
+export const settingSchema = object({
+  home: string().max(80).optional(),
+  unit: mixed<Unit>((value): value is Unit => value === 'kg' || value === 'lb').optional(),
+  today: day().required(),
+}).noUnknown()
+export type GivenSetting = InferType<typeof settingSchema>

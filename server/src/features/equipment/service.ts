@@ -1,0 +1,82 @@
+import { randomUUID } from 'node:crypto'
+import {
+  ownPlace,
+  type GivenEquipment,
+  type GivenPlace,
+  type GivenSetting,
+  type OwnEquipment,
+  type PlaceView,
+} from '@young-oak/api/equipment'
+import { readEquipment, type EquipmentBody, type FactBody } from '@young-oak/core/member'
+import { planMember } from '@young-oak/core/plan'
+import { formatIssue } from '@young-oak/core/reading'
+import { addDays, type Day } from '@young-oak/core/units'
+import type { Scope } from '../../database/scope.ts'
+import { notFound, Problem } from '../../http/problem.ts'
+import { nextFactId } from '../training/factId.ts'
+import { readMemberFile } from '../training/memberFile.ts'
+import { insertFact, touchMember } from '../training/store.ts'
+import { insertPlace, listPlaces, saveEquipment } from './store.ts'
+
+export async function addPlace(scope: Scope, { name }: GivenPlace, day: Day): Promise<PlaceView[]> {
+  await insertPlace(scope, `place-${randomUUID().slice(0, 8)}`, name)
+  return listPlaces(scope, day)
+}
+
+/** What a place of the gym has from today on. */
+export async function equipPlace(scope: Scope, place: string, given: GivenEquipment): Promise<PlaceView[]> {
+  const places = await listPlaces(scope, given.today)
+  if (!places.some(({ id }) => id === place)) throw notFound('place')
+  await saveEquipment(scope, place, given.today, readWhole(given.has))
+  return listPlaces(scope, given.today)
+}
+
+/** The places that a member may train at, their own among them. */
+export async function ownEquipment(scope: Scope, memberId: string, day: Day): Promise<OwnEquipment> {
+  const { member } = (await readMemberFile(scope, memberId)).file
+  const { evidence } = planMember(member, [], {}, { today: day, through: 'near' })
+  const own = evidence.equipment[ownPlace]
+  const places = await listPlaces(scope, day)
+  return {
+    places: [...places, { id: ownPlace, name: 'My own', has: own ?? null }],
+    home: evidence.home,
+    unit: evidence.unit,
+  }
+}
+
+export async function equipOwn(scope: Scope, memberId: string, given: GivenEquipment): Promise<OwnEquipment> {
+  await state(scope, memberId, { kind: 'equipment', place: ownPlace, ...readWhole(given.has) }, given.today)
+  return ownEquipment(scope, memberId, given.today)
+}
+
+/** Which place is home, and which unit the member reads. */
+export async function choose(scope: Scope, memberId: string, given: GivenSetting): Promise<OwnEquipment> {
+  const { home, unit, today } = given
+  if (home !== undefined) {
+    const { places } = await ownEquipment(scope, memberId, today)
+    if (!places.some(({ id }) => id === home)) throw notFound('place')
+    await state(scope, memberId, { kind: 'home', place: home }, today)
+  }
+  if (unit !== undefined) await state(scope, memberId, { kind: 'unit', unit }, today)
+  return ownEquipment(scope, memberId, today)
+}
+
+/** Writes a fact of the member's that acts from today. */
+async function state(scope: Scope, memberId: string, body: FactBody, day: Day): Promise<void> {
+  const now = addDays(new Date().toISOString().slice(0, 10), 1)
+  if (day > now) throw new Problem(422, 'In the future', 'This cannot be dated after today.')
+  await touchMember(scope, memberId)
+  await insertFact(scope, memberId, { id: nextFactId(), rev: 1, date: day, actsFrom: day, ...body })
+}
+
+function readWhole(value: unknown): EquipmentBody {
+  const { equipment, issues } = readEquipment(value)
+  if (equipment) return equipment
+  const errors = issues.map((issue) => ({ path: issue.path, message: formatIssue(issue) }))
+  throw new Problem(
+    422,
+    'Something is not as expected',
+    errors.map(({ message }) => message).join(' '),
+    errors,
+  )
+}
