@@ -15,15 +15,18 @@ const pages: Record<SeatView['kind'], { to: string; label: string }[]> = {
     { to: '/templates', label: 'Templates' },
     { to: '/members', label: 'Members' },
     { to: '/max-table', label: 'Maxes' },
+    { to: '/places', label: 'Equipment' },
     { to: '/calculator', label: 'Calculator' },
   ],
   owner: [
     { to: '/members', label: 'Members' },
+    { to: '/places', label: 'Equipment' },
     { to: '/calculator', label: 'Calculator' },
   ],
   member: [
     { to: '/today', label: 'Today' },
     { to: '/maxes', label: 'Maxes' },
+    { to: '/equipment', label: 'Equipment' },
     { to: '/calculator', label: 'Calculator' },
   ],
 }

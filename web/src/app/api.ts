@@ -1,5 +1,6 @@
 import { createApi, fetchBaseQuery } from '@reduxjs/toolkit/query/react'
 import type { SeatView, SessionView, SignIn } from '@young-oak/api/accounts'
+import type { GivenEquipment, GivenSetting, OwnEquipment, PlaceView } from '@young-oak/api/equipment'
 import type {
   GivenBodyWeight,
   GivenMax,
@@ -24,7 +25,7 @@ import type { Operation, OperationAnswer, TodayView } from '@young-oak/api/train
 export const api = createApi({
   reducerPath: 'api',
   baseQuery: fetchBaseQuery({ baseUrl: '/api', headers: { 'x-young-oak': '1' }, timeout: 15_000 }),
-  tagTypes: ['Session', 'Templates', 'Members', 'Training'],
+  tagTypes: ['Session', 'Templates', 'Members', 'Training', 'Places'],
   endpoints: (build) => ({
     session: build.query<SessionView, void>({ query: () => '/session', providesTags: ['Session'] }),
     signIn: build.mutation<SessionView, SignIn>({
@@ -57,8 +58,8 @@ export const api = createApi({
     members: build.query<MemberLine[], void>({ query: () => '/members', providesTags: ['Members'] }),
     memberFile: build.query<MemberFile, string>({ query: (id) => `/members/${id}/file` }),
 
-    today: build.query<TodayView, string>({
-      query: (day) => `/me/today?today=${day}`,
+    today: build.query<TodayView, { day: string; place?: string }>({
+      query: ({ day, place }) => `/me/today?today=${day}${place ? `&place=${place}` : ''}`,
       providesTags: ['Training'],
     }),
     maxes: build.query<MaxesView, { day: string; member?: string }>({
@@ -79,6 +80,30 @@ export const api = createApi({
     }),
     giveRows: build.mutation<RowsAnswer, GivenRows>({
       query: (body) => ({ url: '/maxes', method: 'POST', body }),
+    }),
+    places: build.query<PlaceView[], string>({
+      query: (day) => `/places?today=${day}`,
+      providesTags: ['Places'],
+    }),
+    addPlace: build.mutation<PlaceView[], { name: string; day: string }>({
+      query: ({ name, day }) => ({ url: `/places?today=${day}`, method: 'POST', body: { name } }),
+      invalidatesTags: ['Places'],
+    }),
+    equipPlace: build.mutation<PlaceView[], GivenEquipment & { place: string }>({
+      query: ({ place, ...body }) => ({ url: `/places/${place}/equipment`, method: 'POST', body }),
+      invalidatesTags: ['Places'],
+    }),
+    ownEquipment: build.query<OwnEquipment, string>({
+      query: (day) => `/me/equipment?today=${day}`,
+      providesTags: ['Places'],
+    }),
+    equipOwn: build.mutation<OwnEquipment, GivenEquipment>({
+      query: (body) => ({ url: '/me/equipment', method: 'POST', body }),
+      invalidatesTags: ['Places', 'Training'],
+    }),
+    chooseSetting: build.mutation<OwnEquipment, GivenSetting>({
+      query: (body) => ({ url: '/me/settings', method: 'POST', body }),
+      invalidatesTags: ['Places', 'Training'],
     }),
     sendOperations: build.mutation<{ answers: OperationAnswer[] }, Operation[]>({
       query: (operations) => ({ url: '/me/operations', method: 'POST', body: { operations } }),

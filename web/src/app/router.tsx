@@ -31,6 +31,8 @@ export const router = createBrowserRouter([
       { path: '/members/:id/maxes', element: page(() => import('../features/maxes/MaxesPage.tsx')) },
       { path: '/max-table', element: page(() => import('../features/maxes/MaxTablePage.tsx')) },
       { path: '/maxes', element: page(() => import('../features/maxes/MaxesPage.tsx')) },
+      { path: '/places', element: page(() => import('../features/equipment/PlacesPage.tsx')) },
+      { path: '/equipment', element: page(() => import('../features/equipment/OwnEquipmentPage.tsx')) },
       { path: '/calculator', element: page(() => import('../features/calculator/CalculatorPage.tsx')) },
       { path: '*', element: <Navigate to="/" replace /> },
     ],

@@ -2,11 +2,17 @@ import { configureStore } from '@reduxjs/toolkit'
 import { setupListeners } from '@reduxjs/toolkit/query'
 import { useDispatch, useSelector } from 'react-redux'
 import { editor } from '../features/templates/editorSlice.ts'
+import { placeReducer } from '../features/training/placeSlice.ts'
 import { outbox } from '../offline/outboxSlice.ts'
 import { api } from './api.ts'
 
 export const store = configureStore({
-  reducer: { [api.reducerPath]: api.reducer, editor: editor.reducer, outbox: outbox.reducer },
+  reducer: {
+    [api.reducerPath]: api.reducer,
+    editor: editor.reducer,
+    outbox: outbox.reducer,
+    place: placeReducer,
+  },
   middleware: (defaults) =>
     // The draft is large and only its own reducer touches it: the development checks would cost more than an edit.
     defaults({

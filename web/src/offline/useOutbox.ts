@@ -50,7 +50,12 @@ async function send(): Promise<void> {
     const { data } = await store.dispatch(api.endpoints.sendOperations.initiate(operations.slice(0, 100)))
     const read =
       data &&
-      (await store.dispatch(api.endpoints.today.initiate(today(), { forceRefetch: true, subscribe: false })))
+      (await store.dispatch(
+        api.endpoints.today.initiate(
+          { day: today(), place: store.getState().place.at },
+          { forceRefetch: true, subscribe: false },
+        ),
+      ))
     if (data && read?.isSuccess) store.dispatch(takeAnswers(data.answers))
     else store.dispatch(setAway(true))
   } finally {

@@ -1,4 +1,10 @@
-import { operationSchemas, type Operation, type OperationAnswer, type TodayView } from '@young-oak/api/training'
+import { ownPlace } from '@young-oak/api/equipment'
+import {
+  operationSchemas,
+  type Operation,
+  type OperationAnswer,
+  type TodayView,
+} from '@young-oak/api/training'
 import { sessionLogId, setLogId, type SessionLog } from '@young-oak/core/member'
 import { planMember, snapshot, type Plan, type Planned } from '@young-oak/core/plan'
 import { addDays, type Day } from '@young-oak/core/units'
@@ -34,7 +40,7 @@ export async function today(scope: Scope, memberId: string, day: Day, at?: strin
     evidence,
     findings,
     proposals: listProposals(proposals),
-    places,
+    places: evidence.equipment[ownPlace] ? [...places, { id: ownPlace, name: 'My own' }] : places,
   }
 }
 

@@ -1,6 +1,6 @@
 import { useState } from 'react'
 import type { SetLog, ShownGroup } from '@young-oak/core/member'
-import { formatHandled, type PlannedSlot } from '@young-oak/core/plan'
+import { formatCircuit, formatHandled, type PlannedSlot } from '@young-oak/core/plan'
 import { formatNumber, formatSpan, lowest, type AmountUnit } from '@young-oak/core/units'
 import { kindOf } from '@young-oak/core/goals'
 import { Button } from '../../ui/Button.tsx'
@@ -52,7 +52,7 @@ export function CurrentSet({ slot, asked, of, before, isCorrection = false, onLo
             </Why>
           )}
           {group.load && ' × '}
-          {sayAsked(group)}
+          {slot.circuit ? formatCircuit(slot.circuit) : sayAsked(group)}
         </p>
       )}
       {isChanging && (

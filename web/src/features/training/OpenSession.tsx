@@ -1,4 +1,5 @@
 import { useMemo, useState } from 'react'
+import { exerciseOf } from '@young-oak/core/library'
 import type { SessionLog } from '@young-oak/core/member'
 import {
   followToday,
@@ -48,6 +49,7 @@ export function OpenSession({ session: asShown, log, evidence }: Props) {
             isCurrent={slot === current}
             onOpen={() => choose(slot.slot)}
             onLog={(asked, result) => logSet(slot, asked, result)}
+            can={canFind(slot) ? loadingAt(evidence, log.place, slot).here : undefined}
           />
         ))}
       </ol>
@@ -77,6 +79,9 @@ export function OpenSession({ session: asShown, log, evidence }: Props) {
     </article>
   )
 }
+
+/** A load is looked for on a bar, in the hand or on a stack; a circuit is no place for it. */
+const canFind = (slot: PlannedSlot): boolean => !slot.circuit && exerciseOf(slot).tool !== 'body weight'
 
 /** Back-offs and drops follow what this phone has logged, before the server knows of it. */
 function followLogged(session: PlannedSession, log: SessionLog, evidence: Evidence): PlannedSession {

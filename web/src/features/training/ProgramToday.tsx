@@ -5,11 +5,15 @@ import { explain } from '@young-oak/core/explain'
 import { sessionLogId, type SessionLog } from '@young-oak/core/member'
 import type { Evidence, Plan, PlannedSession, PlannedWeek } from '@young-oak/core/plan'
 import { formatDay, type Day } from '@young-oak/core/units'
+import { liftKey } from '@young-oak/core/library'
+import { useAppDispatch, useAppSelector } from '../../app/store.ts'
 import { record } from '../../offline/useOutbox.ts'
 import { Button } from '../../ui/Button.tsx'
+import { Proposals } from '../maxes/Proposals.tsx'
 import { ComesNextList } from './ComesNextList.tsx'
 import { GrowthRings } from './GrowthRings.tsx'
 import { OpenSession } from './OpenSession.tsx'
+import { trainAt } from './placeSlice.ts'
 import { recordSet } from './recordSet.ts'
 import { SlotCard } from './SlotCard.tsx'
 import { SlotPreview } from './SlotPreview.tsx'
@@ -19,23 +23,25 @@ type Props = {
   logs: SessionLog[]
   day: Day
   evidence: Evidence
+  places: TodayView['places']
+  proposals: TodayView['proposals']
 }
 
 /** One program of the member: the session that is open, else the one that comes next. */
-export function ProgramToday({ program, logs, day, evidence }: Props) {
+export function ProgramToday({ program, logs, day, evidence, places, proposals }: Props) {
   const { enrolment, name, note, track, plan } = program
   const logOf = (place: PlannedSession) =>
     logs.find(({ id }) => id === sessionLogId(enrolment, place.position, place.attempt))
-  const places = plan.weeks.flatMap(({ places }) => places)
-  const open = places.find((place) => {
+  const sessions = plan.weeks.flatMap((week) => week.places)
+  const open = sessions.find((place) => {
     const log = logOf(place)
     return log && !log.closed && log.date === day
   })
-  const closed = places.findLast((place) => {
+  const closed = sessions.findLast((place) => {
     const log = logOf(place)
     return log?.closed && log.date === day
   })
-  const next = places.find((place) => place.status === 'next' && place !== closed)
+  const next = sessions.find((place) => place.status === 'next' && place !== closed)
   const week = weekOf(plan, open ?? next ?? closed)
   return (
     <section className="mb-10">
@@ -66,7 +72,9 @@ export function ProgramToday({ program, logs, day, evidence }: Props) {
         <OpenSession session={open} log={logOf(open) as SessionLog} evidence={evidence} />
       ) : (
         <>
-          {closed && <Closed plan={plan} session={closed} log={logOf(closed) as SessionLog} />}
+          {closed && (
+            <Closed plan={plan} session={closed} log={logOf(closed) as SessionLog} proposals={proposals} />
+          )}
           {next && (
             <Next
               session={next}
@@ -76,6 +84,8 @@ export function ProgramToday({ program, logs, day, evidence }: Props) {
               enrolment={enrolment}
               isAgain={closed !== undefined}
               note={note}
+              places={places}
+              home={evidence.home}
             />
           )}
           {!next && !closed && (
@@ -135,9 +145,12 @@ type NextProps = {
   enrolment: string
   isAgain: boolean
   note?: string
+  places: TodayView['places']
+  home: string
 }
 
-function Next({ session, start, isFirst, day, enrolment, isAgain, note }: NextProps) {
+function Next({ session, start, isFirst, day, enrolment, isAgain, note, places, home }: NextProps) {
+  const place = useAppSelector((state) => state.place.at)
   const [isEarly, setEarly] = useState(false)
   const waits = start > day && !isEarly
   return (
@@ -152,6 +165,7 @@ function Next({ session, start, isFirst, day, enrolment, isAgain, note }: NextPr
           </button>
         </p>
       )}
+      {!waits && <WhereToday places={places} home={home} place={place} />}
       <ol className="mt-3 divide-y divide-line">
         {session.slots.map((slot) => (
           <SlotPreview key={slot.slot} slot={slot} />
@@ -170,6 +184,7 @@ function Next({ session, start, isFirst, day, enrolment, isAgain, note }: NextPr
               position: session.position,
               attempt: session.attempt,
               date: day,
+              ...(place !== undefined && { place }),
             })
           }
         >
@@ -180,7 +195,43 @@ function Next({ session, start, isFirst, day, enrolment, isAgain, note }: NextPr
   )
 }
 
-function Closed({ plan, session, log }: { plan: Plan; session: PlannedSession; log: SessionLog }) {
+type WhereProps = { places: TodayView['places']; home: string; place: string | undefined }
+
+/** Where the session is trained, if not where it usually is: its loads are made of what is there. */
+function WhereToday({ places, home, place }: WhereProps) {
+  const dispatch = useAppDispatch()
+  const others = places.filter(({ id }) => id !== home)
+  if (!others.length) return null
+  return (
+    <label className="mt-2 flex flex-wrap items-center gap-2 text-sm text-bark">
+      Training at
+      <select
+        value={place ?? home}
+        onChange={(event) => dispatch(trainAt(event.target.value === home ? undefined : event.target.value))}
+        className="min-h-11 rounded-md border border-edge bg-sheet px-2 text-base text-ink"
+      >
+        {!places.some(({ id }) => id === home) && <option value={home}>my usual place</option>}
+        {places.map(({ id, name }) => (
+          <option key={id} value={id}>
+            {name}
+          </option>
+        ))}
+      </select>
+    </label>
+  )
+}
+
+type ClosedProps = {
+  plan: Plan
+  session: PlannedSession
+  log: SessionLog
+  proposals: TodayView['proposals']
+}
+
+function Closed({ plan, session, log, proposals }: ClosedProps) {
+  const fresh = proposals.filter(
+    ({ date, ...lift }) => date === log.date && log.sets.some((set) => liftKey(set) === liftKey(lift)),
+  )
   const isRead = session.status === 'trained' || session.status === 'skipped'
   return (
     <article className="mt-6 rounded-lg border border-leaf bg-leaf-wash p-4">
@@ -190,6 +241,7 @@ function Closed({ plan, session, log }: { plan: Plan; session: PlannedSession; l
       ) : (
         <p className="mt-2">What comes next is worked out as soon as your sets have been sent.</p>
       )}
+      {fresh.length > 0 && <Proposals proposals={fresh} />}
       <details className="mt-3">
         <summary className="flex min-h-11 cursor-pointer items-center underline underline-offset-4">
           Correct what you logged

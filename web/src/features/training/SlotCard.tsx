@@ -1,11 +1,14 @@
 import { Check, X } from 'lucide-react'
 import { exerciseOf, liftName } from '@young-oak/core/library'
 import type { SetLog } from '@young-oak/core/member'
-import { formatGroups, type PlannedSlot } from '@young-oak/core/plan'
+import { formatCircuit, formatGroups, type PlannedSlot } from '@young-oak/core/plan'
+import type { Makeable } from '@young-oak/core/units'
 import { CurrentSet } from './CurrentSet.tsx'
-import { askedSets, type AskedSet } from './askedSets.ts'
+import { askedSets, isTry, type AskedSet } from './askedSets.ts'
+import { FindLoad, foundSoFar } from './FindLoad.tsx'
 import type { Result } from './setDraft.ts'
 import { NeedsMax } from './SlotPreview.tsx'
+import { WarmUps } from './WarmUps.tsx'
 import { sayDone, sayLast } from './words.ts'
 
 type Props = {
@@ -15,13 +18,20 @@ type Props = {
   /** Makes it the current one; absent where every slot is open. */
   onOpen?: () => void
   onLog: (asked: AskedSet, result: Result) => void
+  /** What can be loaded here, where a load that nobody knows may be looked for. */
+  can?: Makeable
 }
 
 /** A slot of the open session. The current one shows its set large; each logged set can be opened and corrected. */
-export function SlotCard({ slot, sets, isCurrent, onOpen, onLog }: Props) {
+export function SlotCard({ slot, sets, isCurrent, onOpen, onLog, can }: Props) {
   const asked = askedSets(slot)
   const current = asked.find(({ n }) => !sets.some((set) => set.n === n))
-  const before = [...sets].sort((a, b) => b.n - a.n)[0]
+  const missing =
+    slot.needs[0]?.need === 'max' && can ? slot.groups.find((group) => group.missing) : undefined
+  const found = missing && can && sets.some(isTry) ? foundSoFar(missing, sets, can) : undefined
+  const last = sets.filter((set) => !isTry(set)).sort((a, b) => b.n - a.n)[0]
+  const before = last ?? (found?.isFound ? ({ load: found.load } as SetLog) : undefined)
+  const isOnBody = exerciseOf(slot).tool === 'body weight'
   return (
     <li className="py-4" aria-current={isCurrent ? 'step' : undefined}>
       <button
@@ -32,23 +42,26 @@ export function SlotCard({ slot, sets, isCurrent, onOpen, onLog }: Props) {
       >
         <span className="w-5 shrink-0 text-sm text-bark">{slot.letter}</span>
         <span className="grow">
-          <span className="font-serif text-xl font-semibold">{liftName(slot)}</span>
-          <span className="ml-3 text-bark">{formatGroups(slot.groups)}</span>
+          <span className="font-serif text-xl font-semibold">{slot.circuit?.name ?? liftName(slot)}</span>
+          <span className="ml-3 text-bark">
+            {slot.circuit && `${formatCircuit(slot.circuit)}: `}
+            {formatGroups(slot.groups)}
+          </span>
         </span>
         <span className="text-sm text-bark">
-          {sets.length} of {asked.length}
+          {sets.filter((set) => !isTry(set)).length} of {asked.length}
         </span>
       </button>
-      {slot.needs.length > 0 && <NeedsMax slot={slot} />}
-      {isCurrent && slot.last && (
-        <p className="ml-8 text-bark">
-          Last time: {sayLast(slot.last, exerciseOf(slot).tool === 'body weight')}
-        </p>
+      {slot.needs.length > 0 && !found?.isFound && <NeedsMax slot={slot} />}
+      {isCurrent && missing && can && (
+        <FindLoad slot={slot} group={missing} sets={sets} can={can} onTry={onLog} />
       )}
+      {isCurrent && slot.warmUps && sets.length === 0 && <WarmUps sets={slot.warmUps} />}
+      {isCurrent && slot.last && <p className="ml-8 text-bark">Last time: {sayLast(slot.last, isOnBody)}</p>}
       {sets.length > 0 && <Logged asked={asked} sets={sets} onLog={onLog} slot={slot} isOpen={isCurrent} />}
-      {isCurrent && current && (
+      {isCurrent && current && (!missing || !sets.some(isTry) || found?.isFound) && (
         <CurrentSet
-          key={current.n}
+          key={`${current.n}/${found?.isFound}`}
           slot={slot}
           asked={current}
           of={asked.length}

@@ -1,6 +1,12 @@
 import { Link } from 'react-router'
 import { exerciseOf, liftName } from '@young-oak/core/library'
-import { formatGroup, formatHandled, type PlannedSlot } from '@young-oak/core/plan'
+import {
+  formatCircuit,
+  formatGroup,
+  formatHandled,
+  formatWarmUps,
+  type PlannedSlot,
+} from '@young-oak/core/plan'
 import { Why } from '../../ui/Why.tsx'
 import { readsNote, sayLast } from './words.ts'
 
@@ -10,7 +16,9 @@ export function SlotPreview({ slot }: { slot: PlannedSlot }) {
     <li className="flex items-baseline gap-3 py-3">
       <span className="w-5 shrink-0 text-sm text-bark">{slot.letter}</span>
       <div className="grow">
-        <h2 className="text-lg">{liftName(slot)}</h2>
+        <h2 className="text-lg">{slot.circuit?.name ?? liftName(slot)}</h2>
+        {slot.circuit && <p>{formatCircuit(slot.circuit)}</p>}
+        {slot.warmUps && <p className="text-sm text-bark">Warm-up: {formatWarmUps(slot.warmUps)}</p>}
         {slot.groups.map((group) => (
           <p key={group.group} className="text-lg">
             <Why

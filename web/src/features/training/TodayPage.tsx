@@ -7,15 +7,20 @@ import { today } from '../../app/today.ts'
 import { dropRefused } from '../../offline/outboxSlice.ts'
 import { withWaiting } from '../../offline/withWaiting.ts'
 import { Button } from '../../ui/Button.tsx'
+import { Toasts } from '../../ui/Toasts.tsx'
 import { ProgramToday } from './ProgramToday.tsx'
 
 /** The member's own screen: what to lift now, what it was last time, and what comes next. */
 export default function TodayPage() {
   const day = today()
-  const { data, error, isLoading, refetch } = api.useTodayQuery(day, {
-    refetchOnFocus: true,
-    refetchOnReconnect: true,
-  })
+  const place = useAppSelector((state) => state.place.at)
+  const { data, error, isLoading, refetch } = api.useTodayQuery(
+    { day, place },
+    {
+      refetchOnFocus: true,
+      refetchOnReconnect: true,
+    },
+  )
   const operations = useAppSelector(({ outbox }) => outbox.operations)
   if (isLoading) return <p className="p-6 text-bark">Loading …</p>
   if (!data) return <Trouble message={sayError(error)} retry={() => void refetch()} />
@@ -36,6 +41,8 @@ export default function TodayPage() {
           logs={logs}
           day={day}
           evidence={data.evidence}
+          places={data.places}
+          proposals={data.proposals}
         />
       ))}
       <Findings view={data} />
@@ -43,6 +50,7 @@ export default function TodayPage() {
         Sharp, radiating or joint pain: stop, and see a licensed professional. Heavy sets: collars on, and a
         spotter or safety bars.
       </p>
+      <Toasts />
     </main>
   )
 }

@@ -40,6 +40,9 @@ export type Measure = {
 }
 
 export function measureOf(slot: PlannedSlot, group: ShownGroup, before?: SetLog): Measure {
+  const { circuit } = slot
+  if (circuit)
+    return { isLoaded: false, isOnBody: false, unit: 'kg', counts: circuit.by === 'time' ? 's' : 'rounds' }
   const isOnBody = exerciseOf(slot).tool === 'body weight'
   const counts = group.goal ? kindOf(group.goal).logs(group.goal) : 'reps'
   const first = before?.load ?? slot.last?.sets[0]?.load
@@ -65,7 +68,7 @@ export function startDraft(
   const done = isCorrection ? before : undefined
   return {
     load: handled?.load ? formatNumber(handled.help ? -handled.load.value : handled.load.value) : '',
-    count: String(done?.reps ?? done?.amount?.value ?? askedCount(group)),
+    count: String(done?.reps ?? done?.amount?.value ?? (slot.circuit ? '' : askedCount(group))),
     left: done?.rir === undefined ? '' : String(done.rir),
     assisted: done?.assisted ? String(done.assisted) : '',
     partial: done?.partial ?? false,

@@ -1,0 +1,82 @@
+import { toast } from 'sonner'
+import { ownPlace } from '@young-oak/api/equipment'
+import type { Unit } from '@young-oak/core/units'
+import { api, sayError } from '../../app/api.ts'
+import { today } from '../../app/today.ts'
+import { Button } from '../../ui/Button.tsx'
+import { SelectField } from '../../ui/Field.tsx'
+import { Toasts } from '../../ui/Toasts.tsx'
+import { EquipmentForm } from './EquipmentForm.tsx'
+import { sayHas } from './sayHas.ts'
+
+/** Where a member trains, in which unit, and what they have of their own. */
+export default function OwnEquipmentPage() {
+  const { data, error, isLoading, refetch } = api.useOwnEquipmentQuery(today())
+  const [choose, { isLoading: isChoosing }] = api.useChooseSettingMutation()
+  const [equip, { isLoading: isSaving, error: fault }] = api.useEquipOwnMutation()
+  if (isLoading) return <p className="p-6 text-bark">Loading …</p>
+  if (!data)
+    return (
+      <main className="p-6">
+        <p className="mb-3">{sayError(error)}</p>
+        <Button onClick={() => void refetch()}>Try again</Button>
+      </main>
+    )
+  const set = async (change: { home?: string; unit?: Unit }) => {
+    const answer = await choose({ ...change, today: today() })
+    if (answer.error) toast.error(sayError(answer.error))
+    else toast('Saved. Your next session reads it.')
+  }
+  const own = data.places.find(({ id }) => id === ownPlace)
+  const home = data.places.find(({ id }) => id === data.home)
+  return (
+    <main className="mx-auto w-full max-w-3xl px-4 py-6">
+      <h1 className="text-3xl">Equipment</h1>
+      <p className="mt-1 text-bark">Your loads are rounded to what can be made where you train.</p>
+      <div className="mt-4 grid gap-3 sm:grid-cols-[1fr_8rem]">
+        <SelectField
+          label="I usually train at"
+          value={data.home}
+          disabled={isChoosing}
+          hint={home && sayHas(home.has)}
+          onChange={(event) => void set({ home: event.target.value })}
+        >
+          {!home && <option value={data.home}>no place of the gym</option>}
+          {data.places.map(({ id, name }) => (
+            <option key={id} value={id}>
+              {name}
+            </option>
+          ))}
+        </SelectField>
+        <SelectField
+          label="My unit"
+          value={data.unit}
+          disabled={isChoosing}
+          onChange={(event) => void set({ unit: event.target.value as Unit })}
+        >
+          <option>kg</option>
+          <option>lb</option>
+        </SelectField>
+      </div>
+      <section className="mt-8">
+        <h2 className="text-xl">What I have of my own</h2>
+        <p className="mb-3 text-sm text-bark">
+          Say what there is, then choose “My own” above, or for a single session on Today.
+        </p>
+        <EquipmentForm
+          key={JSON.stringify(own?.has ?? null)}
+          has={own?.has ?? null}
+          isSaving={isSaving}
+          error={fault && sayError(fault)}
+          onSave={(has) =>
+            void equip({ has, today: today() })
+              .unwrap()
+              .then(() => toast('Saved.'))
+              .catch(() => undefined)
+          }
+        />
+      </section>
+      <Toasts />
+    </main>
+  )
+}

@@ -1,0 +1,85 @@
+import { useState } from 'react'
+import { findLoad, type Found, type Try } from '@young-oak/core/maxes'
+import type { SetLog, ShownGroup } from '@young-oak/core/member'
+import type { PlannedSlot } from '@young-oak/core/plan'
+import { formatLoad, lowest, type Load, type Makeable } from '@young-oak/core/units'
+import { liftName } from '@young-oak/core/library'
+import { Button } from '../../ui/Button.tsx'
+import { firstTry, isTry, type AskedSet } from './askedSets.ts'
+import { PlatePicture } from './PlatePicture.tsx'
+import type { Result } from './setDraft.ts'
+import { partsFor } from '@young-oak/core/units'
+
+type Props = {
+  slot: PlannedSlot
+  group: ShownGroup
+  sets: SetLog[]
+  can: Makeable
+  onTry: (asked: AskedSet, result: Result) => void
+}
+
+/** Reps in reserve that the work sets are to leave, where the program does not say. */
+const usualLeft = 2
+
+/** What the tries so far have found, or the next one. */
+export function foundSoFar(group: ShownGroup, sets: SetLog[], can: Makeable): Found {
+  const tries = sets
+    .filter((set) => isTry(set) && set.load && set.state === 'done')
+    .sort((a, b) => a.n - b.n)
+    .map(({ load, reps = 0, rir = 5 }): Try => ({ load: load as Load, reps, left: rir }))
+  return findLoad(tries, { reps: lowest(group.reps ?? 5), left: group.rir ?? usualLeft }, can)
+}
+
+/** A guided way up to a load that nobody knows: one set after the other, and how many more there would have been. */
+export function FindLoad({ slot, group, sets, can, onTry }: Props) {
+  const [isOpen, setOpen] = useState(sets.some(isTry))
+  const { load, isFound } = foundSoFar(group, sets, can)
+  const reps = lowest(group.reps ?? 5)
+  const left = group.rir ?? usualLeft
+  const parts = partsFor(load, can)
+  const count = sets.filter(isTry).length
+  if (!isOpen)
+    return (
+      <Button size="thumb" className="my-2 w-full" onClick={() => setOpen(true)}>
+        Find my load now
+      </Button>
+    )
+  if (isFound)
+    return (
+      <p className="my-2 rounded bg-leaf-wash px-3 py-2">
+        Found: <strong className="font-serif">{formatLoad(load)}</strong> for {reps} with about {left} left.
+        Your work sets start from it; what you lift suggests a max to accept afterwards.
+      </p>
+    )
+  const log = (felt: number) =>
+    onTry({ n: firstTry + count, group, isPlus: false }, { state: 'done', load, reps, rir: felt })
+  return (
+    <section
+      className="my-2 rounded-lg border border-line bg-sheet p-4"
+      aria-label={`Find a load for ${liftName(slot)}`}
+    >
+      <p className="text-sm text-bark">
+        Step {count + 1}: do {reps} easy, good reps, then say how many more you could have done. Rest, and go
+        on until about {left} would be left.
+      </p>
+      <p className="mt-1 font-serif text-4xl font-semibold">
+        {formatLoad(load)} × {reps}
+      </p>
+      {parts?.bar !== undefined && <PlatePicture side={parts.plates} bar={parts.bar} unit={load.unit} />}
+      <fieldset className="mt-3">
+        <legend className="mb-1 text-sm font-medium">How many more could you have done?</legend>
+        <div className="grid grid-cols-3 gap-2 sm:grid-cols-6">
+          {[5, 4, 3, 2, 1, 0].map((felt) => (
+            <Button key={felt} size="thumb" look="plain" onClick={() => log(felt)}>
+              {felt === 5 ? '5 or more' : felt}
+            </Button>
+          ))}
+        </div>
+      </fieldset>
+      <p className="mt-3 text-sm text-bark">
+        Collars on, and a spotter or safety bars. Not sure of the movement, new to it, ill or in pain: stop at
+        a light load and ask your coach.
+      </p>
+    </section>
+  )
+}
