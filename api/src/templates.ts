@@ -2,7 +2,16 @@ import { array, mixed, object, string, type InferType } from 'yup'
 import type { Command, Difference, Template } from '@young-oak/core/template'
 import { isDay } from '@young-oak/core/units'
 
-const commandNames = ['setName', 'setCell', 'setExercise', 'setParams', 'addSlot', 'removeSlot', 'several']
+const commandNames = [
+  'setName',
+  'setHead',
+  'setCell',
+  'setExercise',
+  'setParams',
+  'addSlot',
+  'removeSlot',
+  'several',
+]
 
 /** A command's own values are checked against the whole template once it is applied. */
 export const editsSchema = object({

@@ -3,7 +3,7 @@ import { ruleOf } from '../progressions/registry.ts'
 import { at, Checker, exerciseField, idField, textField, type Issue } from '../reading/index.ts'
 import { same, type Command } from './edit.ts'
 import { findSlotEnds } from './looseEnds.ts'
-import { readGoal, readLoad, readSlot } from './read.ts'
+import { readGoal, readLoad, readSlot, readWarmUp } from './read.ts'
 import { headShape, setGroupShape } from './shape.ts'
 import type { Template } from './types.ts'
 
@@ -21,6 +21,8 @@ function check(checker: Checker, draft: Template, command: Command): void {
   switch (command.do) {
     case 'setName':
       return void checker.check(headShape.pick(['name']), { name: command.to }, '')
+    case 'setHead':
+      return checkHead(checker, draft, command)
     case 'setCell':
       return checkCell(checker, draft, command)
     case 'setExercise':
@@ -52,6 +54,15 @@ function check(checker: Checker, draft: Template, command: Command): void {
 }
 
 type Of<K extends Command['do']> = Extract<Command, { do: K }>
+
+function checkHead(checker: Checker, draft: Template, { field, to }: Of<'setHead'>): void {
+  if (to === null && (field === 'maxes' || field === 'rounding')) return checker.add(field, 'a value', to)
+  if (to !== null && field === 'warmUp') return void readWarmUp(checker, to, field)
+  if (to !== null) checker.check(headShape.pick([field]), { [field]: to }, '')
+  if (field !== 'trainingMax' || to !== null) return
+  const { trainingMax: _, ...without } = draft
+  for (const [id, slot] of Object.entries(draft.slots)) findSlotEnds(checker, without, slot, at('slots', id))
+}
 
 function checkCell(
   checker: Checker,

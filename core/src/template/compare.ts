@@ -2,6 +2,7 @@ import { liftName } from '../library/index.ts'
 import { repTableTitle } from '../maxes/table.ts'
 import { ruleOf } from '../progressions/registry.ts'
 import { signOf } from '../signs/registry.ts'
+import { warmUpOf } from '../warmups/registry.ts'
 import { cellFields, detailFields, formatCell, type CellField } from './cells.ts'
 import { sayAdjustment, slotName, type Difference } from './sayAdjustment.ts'
 import {
@@ -43,9 +44,14 @@ function compareHead(before: Template, after: Template): Difference[] {
     'Missed weeks': ({ missed }) => missed,
     'After an absence': ({ away }) => (away ? `of ${away.weeks} weeks, load ${away.back}%` : 'as written'),
     Rounding: ({ rounding }) => rounding,
+    'Warm-up': ({ warmUp }) => sayWarmUp(warmUp),
   }
   return Object.entries(said).flatMap(([where, say]) => changed(where, say(before), say(after)))
 }
+
+/** How lifts are ramped up to, in a sentence. */
+export const sayWarmUp = (warmUp: Template['warmUp']): string =>
+  warmUp ? warmUpOf[warmUp.kind].sentence(warmUp) : 'None.'
 
 function comparePhases(before: Template, after: Template): Difference[] {
   const rotation = (template: Template, phase: Phase) =>
@@ -100,10 +106,15 @@ function compareSlots(before: Template, after: Template): Difference[] {
       ...changed(where, liftName(was), liftName(is)),
       ...changed(`${where}, note`, was.note ?? 'none', is.note ?? 'none'),
       ...changed(`${where}, progressions`, ruled(was), ruled(is)),
+      ...changed(`${where}, warm-up`, slotWarmUp(was), slotWarmUp(is)),
+      ...changed(`${where}, circuit`, was.circuit?.name ?? 'none', is.circuit?.name ?? 'none'),
       ...compareRows(after, where, was, is),
     ]
   })
 }
+
+const slotWarmUp = ({ warmUp }: Slot): string =>
+  warmUp === undefined ? 'as in the template' : sayWarmUp(warmUp === 'none' ? undefined : warmUp)
 
 /** Cells that changed alike in several weeks are one line. */
 function compareRows({ phases }: Template, where: string, was: Slot, is: Slot): Difference[] {

@@ -9,12 +9,18 @@ import type { Id, SetGroup, Slot, Template } from './types.ts'
  */
 export type Command =
   | { do: 'setName'; from: string; to: string }
+  | { do: 'setHead'; field: HeadField; from: Head; to: Head }
   | { do: 'setCell'; slot: Id; phase: Id; row: number; group: Id; field: CellField; from: Cell; to: Cell }
   | { do: 'setExercise'; slot: Id; from: Lift; to: Lift }
   | { do: 'setParams'; progression: Id; stage: Id; from: Stage['params']; to: Stage['params'] }
   | { do: 'addSlot'; slot: Id; session: Id; after: Id; value: Slot }
   | { do: 'removeSlot'; slot: Id; session: Id; after: Id; value: Slot }
   | { do: 'several'; commands: Command[] }
+
+/** What a template says for all of its slots. */
+export const headFields = ['trainingMax', 'maxes', 'rounding', 'warmUp'] as const
+export type HeadField = (typeof headFields)[number]
+export type Head = Template[HeadField] | null
 
 /** The value of a cell, null where it is empty. */
 export type Cell = SetGroup[CellField] | null
@@ -29,6 +35,8 @@ export function applyCommand(draft: Template, command: Command): Template | Conf
   switch (command.do) {
     case 'setName':
       return same(draft.name, command.from) ? { ...draft, name: command.to } : changed('The name', draft.name)
+    case 'setHead':
+      return setHead(draft, command)
     case 'setCell':
       return setCell(draft, command)
     case 'setExercise':
@@ -62,6 +70,12 @@ export function invert(command: Command): Command {
 }
 
 type Of<K extends Command['do']> = Extract<Command, { do: K }>
+
+function setHead(draft: Template, { field, from, to }: Of<'setHead'>): Template | Conflict {
+  if (!same(draft[field] ?? null, from)) return changed(`What the template says of ${field}`, draft[field])
+  const { [field]: _old, ...others } = draft
+  return (to === null ? others : { ...others, [field]: to }) as Template
+}
 
 function setCell(
   draft: Template,

@@ -165,7 +165,7 @@ export function readSlot(checker: Checker, value: unknown, path: string, phases:
   return { ...rest, ...(warmUp !== undefined && { warmUp }), follows, by, rows } as Slot
 }
 
-const readWarmUp = (checker: Checker, value: unknown, path: string): WarmUp | undefined =>
+export const readWarmUp = (checker: Checker, value: unknown, path: string): WarmUp | undefined =>
   readKind(checker, value, path, 'kind', warmUpNames, (kind) => warmUpOf[kind as WarmUpName])
 
 /** Rows by week are written out, one for each week; other rows are as many as there are. */

@@ -1,15 +1,18 @@
 import { CircleHelp, Redo2, Undo2 } from 'lucide-react'
 import { useEffect, useMemo, useState } from 'react'
 import { useParams } from 'react-router'
-import { seasonOf } from '@young-oak/core/plan'
+import type { MemberFile } from '@young-oak/api/members'
+import { sampleMember, seasonOf, type Strength } from '@young-oak/core/plan'
 import type { Command, Template } from '@young-oak/core/template'
 import { api, sayError } from '../../app/api.ts'
 import { useAppDispatch, useAppSelector } from '../../app/store.ts'
+import { today } from '../../app/today.ts'
 import { SeasonStrip } from '../../charts/SeasonStrip.tsx'
 import { Button } from '../../ui/Button.tsx'
 import { IconButton } from '../../ui/IconButton.tsx'
 import { Toasts } from '../../ui/Toasts.tsx'
 import { closeDraft, dismissNotice, edit, openDraft, redo, undo } from './editorSlice.ts'
+import { LoadSettings } from './LoadSettings.tsx'
 import { PublishDialog } from './PublishDialog.tsx'
 import { RuleList } from './RuleList.tsx'
 import { ShortcutsDialog } from './ShortcutsDialog.tsx'
@@ -46,10 +49,12 @@ function Workbench({ id, isPublished }: { id: string; isPublished: boolean }) {
   const [week, setWeek] = useState(1)
   const [member, setMember] = useState('')
   const [dialog, setDialog] = useState<'publish' | 'shortcuts' | null>(null)
-  const { data: file, error: fileError } = api.useMemberFileQuery(member, {
-    skip: !member,
+  const sample = useSample(draft, member)
+  const { data: stored, error: fileError } = api.useMemberFileQuery(member, {
+    skip: !member || sample !== null,
     refetchOnMountOrArgChange: true,
   })
+  const file = sample ?? stored
   const [trial, setTrial] = useState<Command | null>(null)
   const [track, setTrack] = useState('')
   const [hasPublished, setPublished] = useState(false)
@@ -68,7 +73,7 @@ function Workbench({ id, isPublished }: { id: string; isPublished: boolean }) {
           member={member}
           onChoose={setMember}
           isRunning={preview?.isRunning}
-          error={fileError ? sayError(fileError) : undefined}
+          error={fileError && !sample ? sayError(fileError) : undefined}
         />
         {member && <TrackPicker draft={draft} track={track} onChoose={setTrack} />}
         <div className="ml-auto flex items-center gap-1">
@@ -92,6 +97,7 @@ function Workbench({ id, isPublished }: { id: string; isPublished: boolean }) {
         preview={preview}
         memberName={member ? file?.name : undefined}
       />
+      <LoadSettings draft={draft} />
       <RuleList draft={draft} />
       <TrackList draft={draft} />
       <PublishDialog
@@ -105,6 +111,27 @@ function Workbench({ id, isPublished }: { id: string; isPublished: boolean }) {
       <ShortcutsDialog isOpen={dialog === 'shortcuts'} onClose={() => setDialog(null)} />
     </main>
   )
+}
+
+const strengths: Strength[] = ['light', 'strong']
+const sampleId = (strength: Strength): string => `sample:${strength}`
+const sampleNames: Record<Strength, string> = {
+  light: 'a light lifter, made up',
+  strong: 'a strong lifter, made up',
+}
+
+/** Somebody made up with a max of every lift, so that loads and minutes can be seen before there is anybody. */
+function useSample(draft: Template | null, member: string): MemberFile | null {
+  const strength = strengths.find((one) => sampleId(one) === member)
+  const lifts =
+    draft && JSON.stringify(Object.values(draft.slots).map(({ exercise, variant }) => [exercise, variant]))
+  return useMemo(() => {
+    if (!strength || !draft) return null
+    const made = sampleMember(draft, strength, today())
+    return { name: sampleNames[strength], member: made, enrolments: [], versions: {}, templates: {} }
+    // Made anew only where other lifts stand in the template: an edit of a cell changes nothing about the person.
+    // eslint-disable-next-line react-hooks/exhaustive-deps
+  }, [strength, lifts])
 }
 
 function NameField({ name }: { name: string }) {
@@ -148,6 +175,11 @@ function MemberPicker({ member, onChoose, isRunning, error }: PickerProps) {
           className="min-h-9 rounded-md border border-edge bg-sheet px-2"
         >
           <option value="">nobody</option>
+          {strengths.map((strength) => (
+            <option key={strength} value={sampleId(strength)}>
+              {sampleNames[strength]}
+            </option>
+          ))}
           {mine.map(({ id, name }) => (
             <option key={id} value={id}>
               {name}
@@ -161,7 +193,9 @@ function MemberPicker({ member, onChoose, isRunning, error }: PickerProps) {
           on this program
         </span>
       )}
-      {member && isRunning === false && <span className="text-bark">not on it: as if starting today</span>}
+      {member && !member.startsWith('sample:') && isRunning === false && (
+        <span className="text-bark">not on it: as if starting today</span>
+      )}
     </div>
   )
 }

@@ -1,8 +1,10 @@
 import { useEffect, useRef, type ReactNode } from 'react'
 import { liftName } from '@young-oak/core/library'
-import type { PlannedSlot } from '@young-oak/core/plan'
+import { formatCircuit, formatHandled, type PlannedSlot } from '@young-oak/core/plan'
 import {
   cellFields,
+  cellNames,
+  detailFields,
   formatCell,
   sayProgression,
   type SheetField,
@@ -10,7 +12,6 @@ import {
   type Slot,
   type Template,
 } from '@young-oak/core/template'
-import { formatLoad } from '@young-oak/core/units'
 import { Why } from '../../ui/Why.tsx'
 import { loadField, type Line } from './sheet.ts'
 import type { Typing } from './WeekSheet.tsx'
@@ -71,7 +72,7 @@ export function SheetLine({
         <div className="flex items-baseline gap-1.5">
           <span className="w-5 shrink-0 text-sm text-bark">{line.letter}</span>
           <span className="grow font-medium" title={ruleSentences(draft, slot)}>
-            {liftName(slot)}
+            {slot.circuit ? `${slot.circuit.name}: ${formatCircuit(slot.circuit)}` : liftName(slot)}
           </span>
           {menu}
         </div>
@@ -115,6 +116,7 @@ export function SheetLine({
           onFocus={() => onFocus(loadField)}
         />
       </div>
+      <Said group={group} />
       {field !== null && typing?.error && (
         <p role="alert" className="mb-1 ml-4 rounded bg-brick-wash px-2 py-1 text-sm text-brick">
           {typing.error}
@@ -122,6 +124,18 @@ export function SheetLine({
       )}
     </div>
   )
+}
+
+/** What else the line says, under its cells: its lift in a circuit, tempo, sides, style, bands. */
+function Said({ group }: { group: SetGroup }) {
+  const said = detailFields.flatMap((field) => {
+    const value = formatCell(field, group)
+    if (!value || field === 'part') return []
+    return value === 'yes' ? cellNames[field] : `${cellNames[field]} ${value}`
+  })
+  const all = [...(group.lift ? [liftName(group.lift)] : []), ...said]
+  if (!all.length) return null
+  return <p className="pb-1 pl-3.5 text-xs text-bark">{all.join('; ')}</p>
 }
 
 /** What a cell that is too narrow or too short for its meaning says at length. */
@@ -183,17 +197,19 @@ function MemberLoad({ line, planned, isPreviewed, cell, isHere, onFocus }: LoadP
     return (
       <Why
         {...place}
-        title={formatLoad(load)}
+        title={formatHandled(group, load)}
         rungs={group.why}
         className="min-w-16 text-right font-serif font-semibold whitespace-nowrap"
       >
-        {formatLoad(load)}
+        {formatHandled(group, load)}
       </Why>
     )
   }
   return (
     <span {...place} className="h-5 min-w-16 rounded-sm text-right whitespace-nowrap text-acorn">
-      {isPreviewed && group?.missing && 'no max'}
+      {isPreviewed &&
+        group?.missing &&
+        (planned?.needs[0]?.need === 'bodyWeight' ? 'no body weight' : 'no max')}
       {isPreviewed && group?.today && !load && 'from the top set'}
     </span>
   )

@@ -2,17 +2,19 @@ import { EllipsisVertical } from 'lucide-react'
 import { DropdownMenu } from 'radix-ui'
 import { useState } from 'react'
 import { exercises, exerciseIds, liftName, type ExerciseId } from '@young-oak/core/library'
-import { hasComputedLoad, type Command, type Slot, type Template } from '@young-oak/core/template'
+import { type Command, type Slot, type Template } from '@young-oak/core/template'
 import { useAppDispatch } from '../../app/store.ts'
 import { Modal } from '../../ui/Modal.tsx'
+import { DetailsDialog } from './DetailsDialog.tsx'
 import { edit } from './editorSlice.ts'
 
-type Props = { draft: Template; slotId: string; session: string }
+type Props = { draft: Template; slotId: string; session: string; phase: string; row: number }
 
 /** What can be done with a slot as a whole. Ids are minted once: a removed slot comes back only by undo. */
-export function SlotMenu({ draft, slotId, session }: Props) {
+export function SlotMenu({ draft, slotId, session, phase, row }: Props) {
   const dispatch = useAppDispatch()
   const [choosing, setChoosing] = useState<'change' | 'add' | null>(null)
+  const [isDetailed, setDetailed] = useState(false)
   const slot = draft.slots[slotId]
   if (!slot) return null
   const order = draft.sessions[session]?.parts.find((part) => part.slots.includes(slotId))?.slots ?? []
@@ -44,6 +46,7 @@ export function SlotMenu({ draft, slotId, session }: Props) {
             className="z-50 rounded-md border border-edge bg-sheet p-1 text-ink shadow"
             onKeyDown={(event) => event.stopPropagation()}
           >
+            <Item onSelect={() => setDetailed(true)}>Details: tempo, sides, bands …</Item>
             <Item onSelect={() => setChoosing('change')}>Change the exercise …</Item>
             <Item onSelect={() => setChoosing('add')}>Add a slot below …</Item>
             <Item
@@ -65,12 +68,20 @@ export function SlotMenu({ draft, slotId, session }: Props) {
           </DropdownMenu.Content>
         </DropdownMenu.Portal>
       </DropdownMenu.Root>
+      <DetailsDialog
+        draft={draft}
+        slotId={slotId}
+        phase={phase}
+        row={row}
+        isOpen={isDetailed}
+        onClose={() => setDetailed(false)}
+      />
       <Modal
         title={choosing === 'add' ? 'Add a slot' : 'Change the exercise'}
         isOpen={choosing !== null}
         onClose={() => setChoosing(null)}
       >
-        <ExerciseList needsLoad={choosing === 'change' && hasComputedLoad(slot)} onChoose={choose} />
+        <ExerciseList onChoose={choose} />
       </Modal>
     </>
   )
@@ -96,12 +107,10 @@ function Item({
   )
 }
 
-function ExerciseList({ needsLoad, onChoose }: { needsLoad: boolean; onChoose: (id: ExerciseId) => void }) {
+function ExerciseList({ onChoose }: { onChoose: (id: ExerciseId) => void }) {
   const [typed, setTyped] = useState('')
-  const fitting = exerciseIds.filter(
-    (id) =>
-      exercises[id].name.toLowerCase().includes(typed.trim().toLowerCase()) &&
-      !(needsLoad && exercises[id].tool === 'body weight'),
+  const fitting = exerciseIds.filter((id) =>
+    exercises[id].name.toLowerCase().includes(typed.trim().toLowerCase()),
   )
   return (
     <form

@@ -1,5 +1,5 @@
 import { useLayoutEffect, useMemo, useRef, useState, type ClipboardEvent, type KeyboardEvent } from 'react'
-import type { PlannedSession } from '@young-oak/core/plan'
+import { minutesOf, type PlannedSession } from '@young-oak/core/plan'
 import {
   cellFields,
   formatCell,
@@ -145,6 +145,7 @@ export function WeekSheet({ draft, week, weeks, onWeek, onTry, preview, memberNa
             columns={columns}
             planned={plannedAt(preview, column)}
             memberName={memberName}
+            draft={draft}
           />
           {column.parts.map((part) => (
             <div key={part.name}>
@@ -177,7 +178,13 @@ export function WeekSheet({ draft, week, weeks, onWeek, onTry, preview, memberNa
                     onLeave={leave}
                     menu={
                       one.isFirst ? (
-                        <SlotMenu draft={draft} slotId={one.slotId} session={column.session} />
+                        <SlotMenu
+                          draft={draft}
+                          slotId={one.slotId}
+                          session={column.session}
+                          phase={one.phase}
+                          row={one.row}
+                        />
                       ) : null
                     }
                   />
@@ -195,9 +202,16 @@ export function WeekSheet({ draft, week, weeks, onWeek, onTry, preview, memberNa
 const sayToTest = (weeks: number): string =>
   weeks === 0 ? 'Week of the test' : `${weeks} ${weeks === 1 ? 'week' : 'weeks'} before the test`
 
-type HeadProps = { column: Column; columns: Column[]; planned?: PlannedSession; memberName?: string }
+type HeadProps = {
+  column: Column
+  columns: Column[]
+  planned?: PlannedSession
+  memberName?: string
+  draft: Template
+}
 
-function ColumnHead({ column, columns, planned, memberName }: HeadProps) {
+function ColumnHead({ column, columns, planned, memberName, draft }: HeadProps) {
+  const minutes = planned && memberName ? minutesOf(draft, column.session, planned.slots) : 0
   const twin = columns.find(
     ({ session, position }) => session === column.session && position < column.position,
   )
@@ -213,6 +227,7 @@ function ColumnHead({ column, columns, planned, memberName }: HeadProps) {
         {planned?.date &&
           memberName &&
           `${planned.status === 'skipped' ? 'Skipped' : 'Trained'} on ${formatDay(planned.date)}.`}
+        {minutes > 0 && `About ${minutes} minutes. `}
         {planned?.status === 'ahead' && memberName && 'Loads if every session before is a hit.'}
         {planned?.status === 'next' && memberName && 'Comes next.'}
       </p>

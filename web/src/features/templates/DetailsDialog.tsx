@@ -1,0 +1,155 @@
+import { useState } from 'react'
+import { liftName } from '@young-oak/core/library'
+import {
+  cellNames,
+  detailFields,
+  formatCell,
+  parseCell,
+  type Command,
+  type SetGroup,
+  type Slot,
+  type Template,
+} from '@young-oak/core/template'
+import { useAppDispatch } from '../../app/store.ts'
+import { Button } from '../../ui/Button.tsx'
+import { Field } from '../../ui/Field.tsx'
+import { Modal } from '../../ui/Modal.tsx'
+import { edit } from './editorSlice.ts'
+
+type Props = {
+  draft: Template
+  slotId: string
+  phase: string
+  row: number
+  isOpen: boolean
+  onClose: () => void
+}
+type Typed = Record<string, string>
+
+/** What else a line says: tempo, each side, style, bands, the sign that ends its sets. For this week, or for all of the phase. */
+export function DetailsDialog({ draft, slotId, phase, row, isOpen, onClose }: Props) {
+  const slot = draft.slots[slotId]
+  const groups = slot?.rows[phase]?.[row]
+  if (!slot || !groups) return null
+  return (
+    <Modal title={`Details of ${liftName(slot)}`} isOpen={isOpen} onClose={onClose}>
+      <Form
+        draft={draft}
+        slotId={slotId}
+        slot={slot}
+        groups={groups}
+        phase={phase}
+        row={row}
+        onClose={onClose}
+      />
+    </Modal>
+  )
+}
+
+type FormProps = Omit<Props, 'isOpen'> & { slot: Slot; groups: SetGroup[] }
+
+const keyOf = (group: string, field: string) => `${group}/${field}`
+
+function Form({ draft, slotId, slot, groups, phase, row, onClose }: FormProps) {
+  const dispatch = useAppDispatch()
+  const [typed, setTyped] = useState<Typed>(() =>
+    Object.fromEntries(
+      groups.flatMap((group) =>
+        detailFields.map((field) => [keyOf(group.id, field), formatCell(field, group)]),
+      ),
+    ),
+  )
+  const [faults, setFaults] = useState<Typed>({})
+  const [isForAll, setForAll] = useState(true)
+  const save = () => {
+    const found: Typed = {}
+    const commands: Command[] = []
+    const rows = isForAll ? (slot.rows[phase] ?? []).map((_, i) => i) : [row]
+    for (const group of groups) {
+      for (const field of detailFields) {
+        const text = typed[keyOf(group.id, field)] ?? ''
+        if (text === formatCell(field, group)) continue
+        const parsed = parseCell(field, text, group, slot, draft)
+        if (parsed.error !== undefined) {
+          found[keyOf(group.id, field)] = parsed.error
+          continue
+        }
+        for (const at of rows) {
+          const own = slot.rows[phase]?.[at]?.find(({ id }) => id === group.id)
+          if (!own || JSON.stringify(own[field] ?? null) === JSON.stringify(parsed.value)) continue
+          const from = own[field] ?? null
+          commands.push({
+            do: 'setCell',
+            slot: slotId,
+            phase,
+            row: at,
+            group: group.id,
+            field,
+            from,
+            to: parsed.value,
+          })
+        }
+      }
+      const hasStop = (typed[keyOf(group.id, 'stop')] ?? '').trim() !== ''
+      const hasLeast = (typed[keyOf(group.id, 'least')] ?? '').trim() !== ''
+      if (hasLeast && !hasStop) found[keyOf(group.id, 'stop')] = 'Say the sign that ends the sets.'
+    }
+    setFaults(found)
+    if (Object.keys(found).length) return
+    if (commands.length)
+      dispatch(edit(commands.length === 1 && commands[0] ? commands[0] : { do: 'several', commands }))
+    onClose()
+  }
+  return (
+    <form
+      noValidate
+      className="grid gap-5"
+      onSubmit={(event) => {
+        event.preventDefault()
+        save()
+      }}
+    >
+      {groups.map((group) => (
+        <fieldset key={group.id} className="grid gap-3 sm:grid-cols-3">
+          <legend className="mb-1 font-medium">
+            {formatCell('sets', group)} × {formatCell('goal', group)} @ {formatCell('load', group)}
+          </legend>
+          {detailFields.map((field) => (
+            <Field
+              key={field}
+              label={capital(cellNames[field])}
+              placeholder={hints[field]}
+              value={typed[keyOf(group.id, field)] ?? ''}
+              error={faults[keyOf(group.id, field)]}
+              onChange={(event) => setTyped({ ...typed, [keyOf(group.id, field)]: event.target.value })}
+            />
+          ))}
+        </fieldset>
+      ))}
+      <label className="flex min-h-11 items-center gap-3">
+        <input
+          type="checkbox"
+          className="size-5 accent-leaf"
+          checked={isForAll}
+          onChange={(event) => setForAll(event.target.checked)}
+        />
+        In every week of the phase
+      </label>
+      <Button type="submit">Keep</Button>
+    </form>
+  )
+}
+
+const capital = (text: string) => text.charAt(0).toUpperCase() + text.slice(1)
+
+const hints: Record<(typeof detailFields)[number], string> = {
+  tempo: '31X0',
+  perSide: 'yes',
+  roundRest: '2:00',
+  style: 'speed',
+  bands: '2 green',
+  least: '3',
+  stop: 'the bar slows',
+  part: 'top',
+  over: 'yes',
+}

@@ -1,0 +1,256 @@
+import { useState } from 'react'
+import { repTables, repTableTitle, type RepTable } from '@young-oak/core/maxes'
+import { sayWarmUp, type Command, type Head, type HeadField, type Template } from '@young-oak/core/template'
+import { formatNumber, type Way } from '@young-oak/core/units'
+import type { WarmUp } from '@young-oak/core/warmups'
+import { useAppDispatch } from '../../app/store.ts'
+import { Button } from '../../ui/Button.tsx'
+import { Field, SelectField } from '../../ui/Field.tsx'
+import { Modal } from '../../ui/Modal.tsx'
+import { typedNumber } from '../../ui/typedNumber.ts'
+import { edit } from './editorSlice.ts'
+
+/** How the template makes loads of maxes, as sentences; each can be changed, and acts from the next version on. */
+export function LoadSettings({ draft }: { draft: Template }) {
+  const [isOpen, setOpen] = useState(false)
+  const { maxes, trainingMax, rounding, warmUp } = draft
+  const said = [
+    maxes.use === 'newest'
+      ? 'Percents read the newest max'
+      : `Percents read the best max of ${maxes.weeks} weeks`,
+    `too old after ${maxes.fresh ?? usualFresh} weeks`,
+    `percents for reps by the ${tableName(maxes.table ?? 'handbook')}`,
+    trainingMax === undefined ? 'no training max' : `training max ${formatNumber(trainingMax)}% of the 1RM`,
+    roundingWords[rounding],
+  ]
+  return (
+    <section aria-label="Loads" className="border-t border-line pt-3">
+      <h2 className="text-lg">Loads</h2>
+      <p className="mt-1 text-sm text-bark">
+        {said.join('; ')}. Warm-up: {sayWarmUp(warmUp)}{' '}
+        <Button look="quiet" className="min-h-0" onClick={() => setOpen(true)}>
+          Change
+        </Button>
+      </p>
+      <Modal
+        title="Loads"
+        about="Changes act from the next version on."
+        isOpen={isOpen}
+        onClose={() => setOpen(false)}
+      >
+        <SettingsForm draft={draft} onClose={() => setOpen(false)} />
+      </Modal>
+    </section>
+  )
+}
+
+const usualFresh = 16
+const tableName = (table: RepTable): string => {
+  const title = repTableTitle(table)
+  return table === 'handbook' ? title.toLowerCase() : title
+}
+const roundingWords: Record<Way, string> = {
+  nearest: 'loads rounded to the nearest that can be made',
+  down: 'loads rounded down',
+  up: 'loads rounded up',
+}
+
+type WarmUpChoice = 'none' | 'two' | 'three' | 'ladder'
+const usualLadder: WarmUp = {
+  kind: 'ladder',
+  bar: 10,
+  rungs: [
+    { percent: 40, reps: 5 },
+    { percent: 60, reps: 3 },
+    { percent: 80, reps: 2 },
+  ],
+}
+
+function choiceOf(warmUp: WarmUp | undefined): WarmUpChoice {
+  if (!warmUp) return 'none'
+  if (warmUp.kind === 'ladder') return 'ladder'
+  return warmUp.sets === 2 ? 'two' : 'three'
+}
+
+function SettingsForm({ draft, onClose }: { draft: Template; onClose: () => void }) {
+  const dispatch = useAppDispatch()
+  const { maxes } = draft
+  const [typed, setTyped] = useState({
+    use: maxes.use as string,
+    weeks: maxes.use === 'best' ? String(maxes.weeks) : '8',
+    fresh: String(maxes.fresh ?? usualFresh),
+    table: maxes.table ?? 'handbook',
+    trainingMax: draft.trainingMax === undefined ? '' : String(draft.trainingMax),
+    rounding: draft.rounding,
+    warmUp: choiceOf(draft.warmUp),
+    ladder: ladderText(draft.warmUp?.kind === 'ladder' ? draft.warmUp : usualLadder),
+  })
+  const [faults, setFaults] = useState<Partial<Record<keyof typeof typed, string>>>({})
+  const put = (change: Partial<typeof typed>) => setTyped({ ...typed, ...change })
+  const save = () => {
+    const fresh = whole(typed.fresh, 1, 104)
+    const weeks = whole(typed.weeks, 1, 104)
+    const trainingMax = typed.trainingMax.trim() === '' ? null : typedNumber(typed.trainingMax)
+    const warmUp = warmUpOf(typed.warmUp, typed.ladder)
+    const found: typeof faults = {}
+    if (!fresh) found.fresh = 'Whole weeks, 1 to 104.'
+    if (typed.use === 'best' && !weeks) found.weeks = 'Whole weeks, 1 to 104.'
+    if (trainingMax !== null && !(typeof trainingMax === 'number' && trainingMax >= 50 && trainingMax <= 100))
+      found.trainingMax = 'A percent from 50 to 100, or nothing.'
+    if (trainingMax === null && readsTrainingMax(draft))
+      found.trainingMax = 'Loads of this template are percents of it.'
+    if (warmUp === undefined) found.ladder = 'Rungs like 40 × 5, 60 × 3, each at more percent, 10 to 95.'
+    setFaults(found)
+    if (Object.keys(found).length) return
+    const { use: _, ...kept } = maxes
+    const next = {
+      ...(typed.use === 'best' ? { use: 'best' as const, weeks } : { use: 'newest' as const }),
+      fresh,
+      table: typed.table,
+      ...('ratios' in kept && kept.ratios && { ratios: kept.ratios }),
+    } as Template['maxes']
+    const commands = [
+      headCommand(draft, 'maxes', next),
+      headCommand(draft, 'trainingMax', trainingMax as number | null),
+      headCommand(draft, 'rounding', typed.rounding),
+      headCommand(draft, 'warmUp', warmUp ?? null),
+    ].filter((command) => command !== null)
+    if (commands.length)
+      dispatch(edit(commands.length === 1 && commands[0] ? commands[0] : { do: 'several', commands }))
+    onClose()
+  }
+  return (
+    <form
+      noValidate
+      className="grid gap-4 sm:grid-cols-2"
+      onSubmit={(event) => {
+        event.preventDefault()
+        save()
+      }}
+    >
+      <SelectField
+        label="Percents read"
+        value={typed.use}
+        onChange={(event) => put({ use: event.target.value })}
+      >
+        <option value="newest">the newest max</option>
+        <option value="best">the best of the last weeks</option>
+      </SelectField>
+      {typed.use === 'best' ? (
+        <Field
+          label="Weeks looked back"
+          inputMode="numeric"
+          value={typed.weeks}
+          error={faults.weeks}
+          onChange={(event) => put({ weeks: event.target.value })}
+        />
+      ) : (
+        <span className="hidden sm:block" />
+      )}
+      <Field
+        label="A max is too old after, weeks"
+        inputMode="numeric"
+        value={typed.fresh}
+        error={faults.fresh}
+        onChange={(event) => put({ fresh: event.target.value })}
+      />
+      <SelectField
+        label="Percents for reps by"
+        hint="Published tables differ by a few percent."
+        value={typed.table}
+        onChange={(event) => put({ table: event.target.value as RepTable })}
+      >
+        {repTables.map((table) => (
+          <option key={table} value={table}>
+            {repTableTitle(table)}
+          </option>
+        ))}
+      </SelectField>
+      <Field
+        label="Training max, % of the 1RM"
+        inputMode="decimal"
+        placeholder="none"
+        value={typed.trainingMax}
+        error={faults.trainingMax}
+        onChange={(event) => put({ trainingMax: event.target.value })}
+      />
+      <SelectField
+        label="Rounding"
+        hint="Light weeks and test singles always go down."
+        value={typed.rounding}
+        onChange={(event) => put({ rounding: event.target.value as Way })}
+      >
+        <option value="nearest">to the nearest, ties up</option>
+        <option value="down">down</option>
+        <option value="up">up</option>
+      </SelectField>
+      <SelectField
+        label="Warm-up before a lift"
+        value={typed.warmUp}
+        onChange={(event) => put({ warmUp: event.target.value as WarmUpChoice })}
+      >
+        <option value="none">none</option>
+        <option value="two">two lighter sets</option>
+        <option value="three">three lighter sets</option>
+        <option value="ladder">a ladder by percent</option>
+      </SelectField>
+      {typed.warmUp === 'ladder' && (
+        <Field
+          label="Ladder: percent × reps"
+          hint="bar × 10 for the empty bar"
+          value={typed.ladder}
+          error={faults.ladder}
+          onChange={(event) => put({ ladder: event.target.value })}
+        />
+      )}
+      <Button type="submit" className="sm:col-span-2">
+        Keep
+      </Button>
+    </form>
+  )
+}
+
+const readsTrainingMax = ({ slots }: Template): boolean =>
+  Object.values(slots).some(({ rows }) =>
+    Object.values(rows)
+      .flat(2)
+      .some(({ load }) => load.of === 'trainingMax'),
+  )
+
+function headCommand(draft: Template, field: HeadField, to: Head): Command | null {
+  const from = draft[field] ?? null
+  return JSON.stringify(from) === JSON.stringify(to) ? null : { do: 'setHead', field, from, to }
+}
+
+function whole(text: string, from: number, to: number): number | null {
+  const value = typedNumber(text)
+  return typeof value === 'number' && Number.isInteger(value) && value >= from && value <= to ? value : null
+}
+
+const ladderText = (warmUp: WarmUp): string =>
+  warmUp.kind === 'ladder'
+    ? [
+        ...(warmUp.bar === undefined ? [] : [`bar × ${warmUp.bar}`]),
+        ...warmUp.rungs.map(({ percent, reps }) => `${formatNumber(percent)} × ${reps}`),
+      ].join(', ')
+    : ''
+
+/** The chosen warm-up; null for none, undefined where the ladder does not read. */
+function warmUpOf(choice: WarmUpChoice, ladder: string): WarmUp | null | undefined {
+  if (choice === 'none') return null
+  if (choice !== 'ladder') return { kind: 'fewSets', sets: choice === 'two' ? 2 : 3 }
+  const pieces = ladder
+    .split(',')
+    .map((piece) => /^\s*(bar|\d+(?:\.\d+)?)\s*%?\s*[x×]\s*(\d+)\s*$/i.exec(piece))
+  if (pieces.some((piece) => !piece)) return undefined
+  const steps = pieces.map((piece) => ({ at: piece?.[1]?.toLowerCase() ?? '', reps: Number(piece?.[2]) }))
+  const bar = steps.find(({ at }) => at === 'bar')?.reps
+  const rungs = steps.filter(({ at }) => at !== 'bar').map(({ at, reps }) => ({ percent: Number(at), reps }))
+  const isFit =
+    rungs.length > 0 &&
+    rungs.every(
+      ({ percent, reps }, i) =>
+        percent >= 10 && percent <= 95 && reps >= 1 && reps <= 30 && percent > (rungs[i - 1]?.percent ?? 0),
+    )
+  return isFit ? { kind: 'ladder', ...(bar !== undefined && { bar }), rungs } : undefined
+}
