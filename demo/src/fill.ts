@@ -9,7 +9,19 @@ import { demoAccounts } from '@young-oak/server/features/accounts/demoAccounts'
 import { hashPassword } from '@young-oak/server/features/accounts/password'
 import { readOwnerUrl } from '@young-oak/server/settings'
 import { dice } from './dice.ts'
-import { beginners, gym, hotel, hotelRacks, place, racers, racks, rowers, staff, type Person } from './gym.ts'
+import {
+  beginners,
+  fixed,
+  gym,
+  hotel,
+  hotelRacks,
+  place,
+  racers,
+  racks,
+  rowers,
+  staff,
+  type Person,
+} from './gym.ts'
 import { regattaLadder } from './regatta.ts'
 import { placeFacts, simulate, startingFacts } from './simulate.ts'
 import { estuaryWaves, tidewayBase } from './templates.ts'
@@ -41,6 +53,7 @@ async function fill(db: Db, today: Day): Promise<void> {
     place_id: place.id,
     acts_from: addDays(start, -30),
     racks: JSON.stringify(racks),
+    fixed: JSON.stringify(fixed),
   })
   await db('place').insert({ gym_id: gymId, ...hotel })
   await db('place_equipment').insert({

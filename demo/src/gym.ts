@@ -1,4 +1,4 @@
-import type { Rack } from '@young-oak/core/units'
+import type { Fixed, Rack } from '@young-oak/core/units'
 
 /** An invented rowing-and-strength club in an invented estuary town. Every name in this folder is made up. */
 export const gym = { name: 'Saltmarsh Rowing & Strength', zone: 'Europe/London', unit: 'kg' as const }
@@ -19,10 +19,20 @@ export const hotelRacks: Rack[] = [
   },
 ]
 
+export const fixed: Fixed[] = [
+  { tool: 'dumbbells', unit: 'kg', loads: [4, 6, 8, 10, 12, 14, 16, 18, 20, 22.5, 25, 27.5, 30, 32.5, 35] },
+  { tool: 'dumbbells', unit: 'lb', loads: [10, 15, 20, 25, 30, 35, 40, 45, 50, 60, 70] },
+  { tool: 'machine', unit: 'kg', loads: [5, 10, 15, 20, 25, 30, 35, 40, 45, 50, 55, 60, 65, 70, 75, 80] },
+  { tool: 'machine', exercise: 'legCurl', unit: 'kg', loads: [7, 12, 19, 26, 33, 40, 47, 54, 61] },
+  { tool: 'assistance', unit: 'kg', loads: [5, 10, 15, 20, 25, 30, 35, 40] },
+]
+
 export const racks: Rack[] = [
   {
     unit: 'kg',
     bar: 20,
+    bars: [15],
+    special: { 'trap bar': 28 },
     plates: [
       { weight: 25, pairs: 4 },
       { weight: 20, pairs: 2 },
@@ -67,6 +77,8 @@ export type Person = {
   unit?: 'lb'
   /** Came without a squat max. */
   noSquatMax?: true
+  /** Brought maxes from long ago. */
+  oldMaxes?: true
   /** Weeks, from 0, in which they did not come, or trained in the hotel. */
   away?: number[]
   travels?: number[]
@@ -101,7 +113,7 @@ export const beginners: Person[] = [
   person('Nell Saltby', 64, 40, 84, 28, 3.2, 1),
   { ...person('Corin Vale', 110, 84, 140, 55, 1.2, 0.8), away: [3, 4] },
   person('Maud Tern', 58, 38, 78, 27, 1.5, 0.85),
-  person('Edrik Shoal', 120, 90, 150, 58, 0.2, 0.9),
+  { ...person('Edrik Shoal', 120, 90, 150, 58, 0.2, 0.9), oldMaxes: true },
   person('Lio Marram', 76, 48, 98, 34, 1.4, 0.95),
   { ...person('Sabe Wick', 88, 60, 115, 42, 1, 0.7), away: [6, 7] },
   person('Ona Creek', 66, 44, 86, 31, 1.6, 0.95),

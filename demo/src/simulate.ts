@@ -31,7 +31,7 @@ import {
   type Rack,
 } from '@young-oak/core/units'
 import type { Dice } from './dice.ts'
-import { hotel, hotelRacks, place, racks, type Person } from './gym.ts'
+import { fixed, hotel, hotelRacks, place, racks, type Person } from './gym.ts'
 
 type Training = {
   person: Person
@@ -123,24 +123,30 @@ function train(
     closed: true,
     ...(shown && { shown }),
     sets: session.slots.flatMap((slot) => {
+      const lift = { exercise: slot.exercise, ...(slot.variant && { variant: slot.variant }) }
+      const entry = (n: number) => ({
+        id: setLogId(id, slot.slot, n),
+        rev: 1,
+        change: `${id}:${slot.slot}:${n}`,
+        slot: slot.slot,
+        n,
+        ...lift,
+        state: 'done' as const,
+      })
+      if (slot.circuit)
+        return [{ ...entry(1), amount: { value: 540 + Math.round(dice() * 150), unit: 's' as const } }]
       const asked = slot.groups.flatMap((group) =>
         Array.from({ length: group.sets }, (_, i) => ({ group, isLast: i === group.sets - 1 })),
       )
       const mood = (dice() - 0.5) * 2
       return asked.map(({ group, isLast }, i): SetLog => {
         const load = group.load ?? chosenLoad(slot.exercise, person, group)
+        const { help, style, goal } = group
+        const handled = { ...(load && { load }), ...(help && { help }), ...(style && { style }) }
+        if (goal && 'seconds' in goal && !('most' in goal))
+          return { ...entry(i + 1), amount: { value: lowest(goal.seconds), unit: 's' } }
         const reps = repsDone(slot.exercise, person, group, load, weeks, i, mood, isLast)
-        return {
-          id: setLogId(id, slot.slot, i + 1),
-          rev: 1,
-          change: `${id}:${slot.slot}:${i + 1}`,
-          slot: slot.slot,
-          n: i + 1,
-          exercise: slot.exercise,
-          state: 'done',
-          ...(load && { load }),
-          reps,
-        }
+        return { ...entry(i + 1), ...handled, reps }
       })
     }),
   }
@@ -157,7 +163,9 @@ function repsDone(
   mood: number,
   isLast: boolean,
 ): number {
-  const [from, to] = [lowest(group.reps ?? 1), highest(group.reps ?? 1)]
+  // A total is shared out over the sets that there are.
+  const shared = group.goal && 'totalReps' in group.goal ? Math.ceil(group.goal.totalReps / group.sets) : 1
+  const [from, to] = [lowest(group.reps ?? shared), highest(group.reps ?? shared)]
   const max = maxOf(exercise, person)
   if (!load || !max || !group.load) return Math.max(from, Math.min(to, Math.round(to - set / 2 + mood)))
   const now = max * (1 + (person.growth * weeks) / 100)
@@ -209,11 +217,13 @@ export const placeFacts = (date: Day): Fact[] =>
     kind: 'equipment',
     place: id,
     racks: own,
+    ...(id === place.id && { fixed }),
   }))
 
 /** The maxes that a member brings, rounded to what they could have lifted on the gym's plates. */
 export function startingFacts(person: Person, rack: Rack, date: Day, testDay?: Day): Fact[] {
   const entry = (id: string) => ({ id, rev: 1, change: id, date, actsFrom: date })
+  const maxDate = person.oldMaxes ? addDays(date, -100) : date
   const tested = {
     backSquat: person.squat,
     benchPress: person.bench,
@@ -226,9 +236,30 @@ export function startingFacts(person: Person, rack: Rack, date: Day, testDay?: D
   )
   const unit: Fact = { ...entry('unit'), kind: 'unit', unit: person.unit ?? 'kg' }
   const test: Fact[] = testDay ? [{ ...entry('test'), kind: 'test', on: testDay }] : []
+  // Somebody who squats more than they weigh by a half is common among them: a body that goes with the strength.
+  const weight = Math.round(48 + person.squat * 0.25)
+  const body: Fact = {
+    ...entry('body'),
+    kind: 'bodyWeight',
+    load: inUnit({ value: weight, unit: 'kg' }, rack.unit),
+  }
+  const pullUp: Fact = {
+    ...entry('max-pullUp'),
+    kind: 'max',
+    exercise: 'pullUp',
+    load: {
+      value: Math.max(0, Math.round((person.bench - 50) / 5) * (rack.unit === 'kg' ? 2.5 : 5)),
+      unit: rack.unit,
+    },
+    reps: 3,
+    how: 'accepted estimate',
+    formula: 'epley',
+  }
   return [
     unit,
     ...test,
+    body,
+    pullUp,
     ...given.map(([exercise, max], i): Fact => {
       const isSet = i % 2 === 1
       const value = isSet ? max / (1 + 5 / 30) : max
@@ -238,6 +269,7 @@ export function startingFacts(person: Person, rack: Rack, date: Day, testDay?: D
         : { how: 'tested' as const }
       return {
         ...entry(`max-${exercise}`),
+        date: maxDate,
         kind: 'max',
         exercise: exercise as ExerciseId,
         load,

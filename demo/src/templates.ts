@@ -9,6 +9,7 @@ export const tidewayBase: Template = {
   maxes: { use: 'newest' },
   missed: 'hold',
   rounding: 'nearest',
+  warmUp: { kind: 'fewSets', sets: 3 },
   phases: [
     {
       id: 'base',
@@ -44,7 +45,10 @@ export const tidewayBase: Template = {
     'b-squat': ruled('backSquat', 'squat', 3, 5, 180),
     'b-press': ruled('overheadPress', 'press', 3, 5, 180),
     'b-deadlift': ruled('deadlift', 'deadlift', 1, 5, 240),
-    'b-chin': bare('chinUp', 'C', 3, 5),
+    'b-chin': {
+      ...bare('chinUp', 'C', 3, 5),
+      rows: tenWeeks({ id: 'work', sets: 4, goal: { totalReps: 15 }, load: { of: 'none' }, rest: 60 }),
+    },
     'b-back': bare('backExtension', 'C', 2, 12),
   },
   progressions: {
@@ -65,6 +69,16 @@ export const tidewayBase: Template = {
   tracks: {},
 }
 
+const ladder: Template['warmUp'] = {
+  kind: 'ladder',
+  bar: 10,
+  rungs: [
+    { percent: 40, reps: 5 },
+    { percent: 60, reps: 3 },
+    { percent: 80, reps: 2 },
+  ],
+}
+
 export const estuaryWaves: Template = {
   format: 1,
   name: 'Estuary waves',
@@ -73,6 +87,7 @@ export const estuaryWaves: Template = {
   maxes: { use: 'newest' },
   missed: 'hold',
   rounding: 'nearest',
+  warmUp: ladder,
   phases: [wavePhase('first', 'First wave'), wavePhase('second', 'Second wave')],
   sessions: {
     lower1: {
@@ -85,7 +100,10 @@ export const estuaryWaves: Template = {
     },
     lower2: {
       name: 'Lower, deadlift',
-      parts: [{ name: 'Main', slots: ['l2-dead', 'l2-squat', 'l2-leg', 'l2-trunk'] }],
+      parts: [
+        { name: 'Main', slots: ['l2-dead', 'l2-squat', 'l2-leg'] },
+        { name: 'After', slots: ['l2-trunk', 'l2-slip'] },
+      ],
     },
     upper2: {
       name: 'Upper, press',
@@ -95,10 +113,26 @@ export const estuaryWaves: Template = {
   slots: {
     'l1-squat': waves('backSquat'),
     'l1-hinge': rows('romanianDeadlift', { of: 'free' }, 3, { from: 8, to: 10 }, 120),
-    'l1-leg': rows('splitSquat', { of: 'free' }, 3, { from: 8, to: 12 }, 90),
+    'l1-leg': {
+      exercise: 'splitSquat',
+      by: 'week',
+      follows: [],
+      rows: bothPhases(
+        fourTimes({
+          id: 'work',
+          sets: 3,
+          goal: { reps: { from: 8, to: 12 } },
+          load: { of: 'lastTime' },
+          rir: 2,
+          rest: 90,
+          perSide: true,
+          tempo: '3010',
+        }),
+      ),
+    },
     'l1-trunk': rows('hangingKneeRaise', { of: 'none' }, 3, 10, 60),
     'u1-bench': waves('benchPress'),
-    'u1-pull': rows('pullUp', { of: 'none' }, 4, { from: 4, to: 8 }, 120),
+    'u1-pull': rows('pullUp', { of: 'max', percent: 80 }, 4, { from: 4, to: 6 }, 120),
     'u1-row': rows('seatedCableRow', { of: 'free' }, 3, { from: 10, to: 12 }, 90),
     'u1-arm': rows('dumbbellCurl', { of: 'free' }, 2, { from: 10, to: 12 }, 60),
     'l2-dead': waves('deadlift'),
@@ -113,7 +147,15 @@ export const estuaryWaves: Template = {
       ),
     },
     'l2-leg': rows('legCurl', { of: 'free' }, 3, { from: 10, to: 12 }, 60),
-    'l2-trunk': rows('backExtension', { of: 'none' }, 3, 12, 60),
+    'l2-trunk': {
+      exercise: 'plank',
+      by: 'week',
+      follows: [],
+      rows: bothPhases(
+        fourTimes({ id: 'work', sets: 3, goal: { seconds: 45 }, load: { of: 'none' }, rest: 45 }),
+      ),
+    },
+    'l2-slip': slipwayCircuit(),
     'u2-press': waves('overheadPress'),
     'u2-bench': {
       exercise: 'benchPress',
@@ -176,6 +218,43 @@ function rows(
 ): Slot {
   const week = () => [{ id: 'work', sets, goal: { reps }, load, rir: 2, rest }]
   return { exercise, by: 'week', follows: [], rows: bothPhases([week(), week(), week(), week()]) }
+}
+
+function fourTimes(group: SetGroup): SetGroup[][] {
+  return Array.from({ length: 4 }, () => [group])
+}
+
+/** One scored thing at the end of a session. */
+function slipwayCircuit(): Slot {
+  const line = (
+    id: string,
+    lift: SetGroup['lift'],
+    goal: SetGroup['goal'],
+    load: SetGroup['load'],
+  ): SetGroup => ({
+    id,
+    sets: 1,
+    lift,
+    goal,
+    load,
+  })
+  const lines = [
+    line(
+      'row',
+      { exercise: 'barbellRow' },
+      { reps: 10 },
+      { of: 'otherMax', exercise: 'benchPress', percent: 45 },
+    ),
+    line('push', { exercise: 'pushUp' }, { reps: 12 }, { of: 'none' }),
+    line('walk', { exercise: 'lunge' }, { distance: 20, unit: 'm' }, { of: 'none' }),
+  ]
+  return {
+    exercise: 'barbellRow',
+    circuit: { name: 'Slipway circuit', by: 'time', rounds: 3, capSeconds: 720 },
+    by: 'week',
+    follows: [],
+    rows: bothPhases([lines, lines, lines, lines]),
+  }
 }
 
 function bothPhases(weeks: SetGroup[][]): Slot['rows'] {
