@@ -20,7 +20,7 @@ export const hotelRacks: Rack[] = [
 ]
 
 export const fixed: Fixed[] = [
-  { tool: 'dumbbells', unit: 'kg', loads: [4, 6, 8, 10, 12, 14, 16, 18, 20, 22.5, 25, 27.5, 30, 32.5, 35] },
+  { tool: 'dumbbells', unit: 'kg', loads: Array.from({ length: 19 }, (_, i) => 4 + 2 * i) },
   { tool: 'dumbbells', unit: 'lb', loads: [10, 15, 20, 25, 30, 35, 40, 45, 50, 60, 70] },
   { tool: 'machine', unit: 'kg', loads: [5, 10, 15, 20, 25, 30, 35, 40, 45, 50, 55, 60, 65, 70, 75, 80] },
   { tool: 'machine', exercise: 'legCurl', unit: 'kg', loads: [7, 12, 19, 26, 33, 40, 47, 54, 61] },

@@ -15,3 +15,7 @@ export const liftName = (lift: Lift): string =>
 
 /** Lifts that a max may be given for: those with a load, on a bar, in the hand, on a stack or on top of the body. */
 export const takesMax = (lift: Lift): boolean => exerciseOf(lift).pattern !== 'trunk'
+
+/** The name of a max: that of a body-weight lift is of the body and what goes on top. "Pull-up, with the body". */
+export const maxName = (lift: Lift): string =>
+  exerciseOf(lift).tool === 'body weight' ? `${liftName(lift)}, with the body` : liftName(lift)

@@ -171,8 +171,9 @@ export type ShownGroup = {
   /** The body weight that is part of the target; the load goes on top of it, or with `help` takes off. */
   body?: Load
   help?: true
-  /** A load was to be given, and what it is based on is missing. */
+  /** A load was to be given, and what it is based on is missing: what that is. */
   missing?: true
+  need?: 'max' | 'bodyWeight' | 'role'
   /** Less than meant for want of plates, or by a change of the member's own: neither step nor miss. */
   short?: true
   /** How the load follows what is lifted today. */

@@ -33,7 +33,7 @@ export function showGroup(
   if (today) shown.today = { ...today, way }
   shown.why = rungs
   if (!price || draft.percent === null) {
-    if (priced && isNeed(priced)) shown.missing = true
+    if (priced && isNeed(priced)) Object.assign(shown, { missing: true, need: priced.need })
     return shown
   }
   const whole = less(multiply(price.base, draft.percent, draft.scale), price.minus)

@@ -8,6 +8,7 @@ import {
   round,
   snap,
   usualFixed,
+  withBar,
   type Rack,
 } from './index.ts'
 
@@ -75,6 +76,7 @@ describe('a rack', () => {
     expect(can.loads).toEqual([10, 15, 20, 25])
     expect(partsFor(kg(15), can)).toEqual({ bar: 15, plates: [] })
     expect(partsFor(kg(25), can)).toEqual({ bar: 20, plates: [2.5] })
+    expect(withBar(can, 20).loads).toEqual([20, 25])
   })
   test('has the special bars of the place, else those of the usual weight', () => {
     const plates = [{ weight: 10, pairs: 1 }]

@@ -183,6 +183,20 @@ export function partsFor(load: Load, can: Makeable): Parts | null {
   return can.parts?.[at] ?? null
 }
 
+/** What can be made with one of the bars: nobody changes bars between two sets. */
+export function withBar(can: Makeable, bar: number): Makeable {
+  const known = oneBar.get(can)?.get(bar)
+  if (known) return known
+  const own = can.loads.flatMap((load, i) =>
+    can.parts?.[i]?.bar === bar ? [{ load, parts: can.parts[i] as Parts }] : [],
+  )
+  const made = { unit: can.unit, loads: own.map(({ load }) => load), parts: own.map(({ parts }) => parts) }
+  oneBar.set(can, (oneBar.get(can) ?? new Map<number, Makeable>()).set(bar, made))
+  return made
+}
+
+const oneBar = new WeakMap<Makeable, Map<number, Makeable>>()
+
 /** Index of the last number at or below `value` in an ascending list, −1 where all are above. */
 export function lastAtOrBelow(sorted: number[], value: number): number {
   let low = 0

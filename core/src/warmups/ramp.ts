@@ -1,5 +1,5 @@
 import type { Rung } from '../explain/rung.ts'
-import { partsFor, round, scale, type Load, type Makeable } from '../units/index.ts'
+import { partsFor, round, scale, withBar, type Load, type Makeable } from '../units/index.ts'
 import { warmUpOf, type WarmUp } from './registry.ts'
 
 /** A warm-up set as it is asked; for a barbell with the bar and the plates of one side. It is neither counted nor judged. */
@@ -9,11 +9,13 @@ export type WarmUpSet = { load: Load; reps: number; side?: number[]; bar?: numbe
 const nearest = 95
 
 /**
- * The ramp to a first work set, lightest first, on what can be made. Steps that come to no more than the one before, or within a
+ * The ramp to a first work set, lightest first, on what can be made with the work set's bar. Steps that come to no more than the one before, or within a
  * twentieth of the work set, are left out. `isShort`, for the second exercise of the same muscles, keeps the heavier half.
  */
-export function ramp(rule: WarmUp, work: Load, can: Makeable, isShort: boolean): WarmUpSet[] {
+export function ramp(rule: WarmUp, work: Load, all: Makeable, isShort: boolean): WarmUpSet[] {
   const sets: WarmUpSet[] = []
+  const ownBar = partsFor(work, all)?.bar
+  const can = ownBar === undefined ? all : withBar(all, ownBar)
   for (const { percent, reps } of warmUpOf[rule.kind].steps(rule)) {
     const { load } = round(scale(work, percent), can, 'nearest')
     const last = sets[sets.length - 1]?.load.value ?? 0

@@ -49,12 +49,11 @@ export function Home() {
 function Frame({ seat, seats }: { seat: SeatView; seats: SeatView[] }) {
   return (
     <div className="flex min-h-dvh flex-col">
-      <header className="flex flex-wrap items-center gap-x-3 gap-y-1 border-b border-line px-4 py-2 sm:gap-x-6">
-        <NavLink to="/" className="font-serif text-lg font-semibold text-ink">
-          <img src="/acorn.svg" alt="Young Oak" className="size-6 sm:hidden" />
-          <span className="hidden sm:inline">Young Oak</span>
+      <header className="flex flex-wrap items-center gap-x-1 gap-y-1 border-b border-line px-3 py-1 sm:gap-x-6 sm:px-4 sm:py-2">
+        <NavLink to="/" className="hidden font-serif text-lg font-semibold text-ink sm:inline">
+          Young Oak
         </NavLink>
-        <nav className="flex gap-2 sm:gap-4" aria-label="Pages">
+        <nav className="flex gap-1 text-sm sm:gap-4 sm:text-base" aria-label="Pages">
           {pages[seat.kind].map(({ to, label }) => (
             <NavLink
               key={to}

@@ -10,7 +10,7 @@ export function Modal({ title, about, isOpen, onClose, children }: Props) {
   return (
     <Dialog.Root open={isOpen} onOpenChange={(open) => !open && onClose()}>
       <Dialog.Portal>
-        <Dialog.Overlay className="fixed inset-0 z-40 bg-black/40" />
+        <Dialog.Overlay className="fixed inset-0 z-40 bg-shade/50" />
         <Dialog.Content
           aria-describedby={undefined}
           onOpenAutoFocus={() => (before.current = document.activeElement)}

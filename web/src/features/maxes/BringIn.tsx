@@ -2,9 +2,9 @@ import { useState } from 'react'
 import { toast } from 'sonner'
 import type { MaxTable } from '@young-oak/api/maxes'
 import { maxHeader, type MaxReading, type MaxRow } from '@young-oak/core/formats'
-import { liftKey, liftName } from '@young-oak/core/library'
+import { exerciseOf, liftKey, liftName } from '@young-oak/core/library'
 import { maxOf } from '@young-oak/core/plan'
-import { formatDay, formatLoad } from '@young-oak/core/units'
+import { formatDay, formatLoad, inUnit } from '@young-oak/core/units'
 import { api, sayError } from '../../app/api.ts'
 import { useAppDispatch } from '../../app/store.ts'
 import { today } from '../../app/today.ts'
@@ -163,7 +163,8 @@ function Understood({ reading, table }: { reading: MaxReading; table: MaxTable }
 function Change({ row, table }: { row: MaxRow; table: MaxTable }) {
   const member = table.members.find(({ id }) => id === row.member)
   const now = member?.maxes.find((one) => liftKey(one) === liftKey(row))
-  const max = maxOf(row)
+  // On top of body weight the max is known only once the body is: the set is shown as it is.
+  const max = exerciseOf(row).tool === 'body weight' ? null : maxOf(row)
   const isOlder = now !== undefined && now.date > row.date
   return (
     <tr>
@@ -174,7 +175,7 @@ function Change({ row, table }: { row: MaxRow; table: MaxTable }) {
       </td>
       <td className="py-1 text-right whitespace-nowrap">
         {now ? formatLoad(now.load) : 'none'}
-        {isOlder ? ' stays' : ` → ${max ? formatLoad(max) : '?'}`}
+        {isOlder ? ' stays' : ` → ${max ? formatLoad(now ? inUnit(max, now.load.unit) : max) : saySet(row)}`}
       </td>
     </tr>
   )

@@ -74,6 +74,18 @@ export function GiveMax({ unit, exercise, member }: { unit: Unit; exercise: stri
             </option>
           ))}
       </SelectField>
+      <Field
+        label="Variant, if it is one"
+        placeholder="paused, to a box …"
+        value={typed.variant}
+        error={faults.variant}
+        onChange={(event) => put({ variant: event.target.value })}
+      />
+      {isOnBody && (
+        <p className="text-sm text-bark">
+          Give what was added to body weight: 0 for body weight alone, less than 0 for help.
+        </p>
+      )}
       <SetFields
         typed={typed}
         errors={{ load: faults['load.value'], reps: faults.reps, reserve: faults.rir }}

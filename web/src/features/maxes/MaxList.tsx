@@ -1,5 +1,5 @@
 import type { KnownMax, MaxesView, UsedBy } from '@young-oak/api/maxes'
-import { liftName } from '@young-oak/core/library'
+import { liftName, maxName } from '@young-oak/core/library'
 import { formulaOf, mostReps } from '@young-oak/core/maxes'
 import { formatDay, formatLoad } from '@young-oak/core/units'
 import { saySet } from './saySet.ts'
@@ -21,7 +21,7 @@ export function MaxList({ view: { maxes, needed }, whose }: { view: MaxesView; w
       <ul className="mt-4 divide-y divide-line border-y border-line">
         {maxes.map((max) => (
           <li key={liftName(max)} className="grid grid-cols-[1fr_auto] items-baseline gap-x-4 py-2">
-            <span>{liftName(max)}</span>
+            <span>{maxName(max)}</span>
             <span className="font-serif text-lg font-semibold whitespace-nowrap">{formatLoad(max.load)}</span>
             <span className="col-span-2 text-sm text-bark">
               {sayFrom(max)}

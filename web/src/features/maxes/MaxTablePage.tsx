@@ -1,7 +1,7 @@
 import { useMemo, useState } from 'react'
 import { Link } from 'react-router'
 import type { MaxTable } from '@young-oak/api/maxes'
-import { liftKey, liftName, exerciseIds, type Lift } from '@young-oak/core/library'
+import { exerciseIds, liftKey, maxName, type Lift } from '@young-oak/core/library'
 import { formatDay, formatLoad } from '@young-oak/core/units'
 import { api, sayError } from '../../app/api.ts'
 import { today } from '../../app/today.ts'
@@ -70,7 +70,7 @@ export default function MaxTablePage() {
                     key={liftKey(lift)}
                     className="sticky top-0 z-10 border-b border-line bg-paper px-3 py-2 text-right align-bottom font-medium"
                   >
-                    {liftName(lift)}
+                    {maxName(lift)}
                   </th>
                 ))}
               </tr>

@@ -1,6 +1,6 @@
 import { toast } from 'sonner'
 import type { ProposedMax } from '@young-oak/api/maxes'
-import { liftName } from '@young-oak/core/library'
+import { liftName, maxName } from '@young-oak/core/library'
 import { defaultFormula, formulaOf } from '@young-oak/core/maxes'
 import { formatDay, formatLoad } from '@young-oak/core/units'
 import { api, sayError } from '../../app/api.ts'
@@ -31,7 +31,7 @@ export function Proposals({ proposals, member }: { proposals: ProposedMax[]; mem
         {proposals.map((proposal) => (
           <li key={`${liftName(proposal)}/${proposal.how}`} className="flex items-center gap-3 py-2">
             <span className="grow">
-              {liftName(proposal)}{' '}
+              {maxName(proposal)}{' '}
               <span className="font-serif font-semibold">{formatLoad(proposal.load)}</span>
               <span className="block text-sm text-bark">
                 {proposal.from ? saySet(proposal.from) : 'a test below the max in force'} on{' '}

@@ -77,6 +77,7 @@ export function SheetLine({
           {menu}
         </div>
       )}
+      {group.lift && <p className="pl-3.5 text-sm">{liftName(group.lift)}</p>}
       <div className="flex items-center pb-1 pl-2.5 text-[0.8125rem]">
         {cellFields.map((one, f) => (
           <span key={one} className={`flex items-center ${one === 'load' ? 'min-w-0 grow' : ''}`}>
@@ -126,16 +127,15 @@ export function SheetLine({
   )
 }
 
-/** What else the line says, under its cells: its lift in a circuit, tempo, sides, style, bands. */
+/** What else the line says, under its cells: tempo, sides, style, bands. */
 function Said({ group }: { group: SetGroup }) {
   const said = detailFields.flatMap((field) => {
     const value = formatCell(field, group)
     if (!value || field === 'part') return []
     return value === 'yes' ? cellNames[field] : `${cellNames[field]} ${value}`
   })
-  const all = [...(group.lift ? [liftName(group.lift)] : []), ...said]
-  if (!all.length) return null
-  return <p className="pb-1 pl-3.5 text-xs text-bark">{all.join('; ')}</p>
+  if (!said.length) return null
+  return <p className="pb-1 pl-3.5 text-xs text-bark">{said.join('; ')}</p>
 }
 
 /** What a cell that is too narrow or too short for its meaning says at length. */

@@ -1,14 +1,12 @@
-import { useState } from 'react'
 import { findLoad, type Found, type Try } from '@young-oak/core/maxes'
 import type { SetLog, ShownGroup } from '@young-oak/core/member'
 import type { PlannedSlot } from '@young-oak/core/plan'
-import { formatLoad, lowest, type Load, type Makeable } from '@young-oak/core/units'
+import { formatLoad, lowest, partsFor, type Load, type Makeable } from '@young-oak/core/units'
 import { liftName } from '@young-oak/core/library'
 import { Button } from '../../ui/Button.tsx'
 import { firstTry, isTry, type AskedSet } from './askedSets.ts'
 import { PlatePicture } from './PlatePicture.tsx'
 import type { Result } from './setDraft.ts'
-import { partsFor } from '@young-oak/core/units'
 
 type Props = {
   slot: PlannedSlot
@@ -16,6 +14,8 @@ type Props = {
   sets: SetLog[]
   can: Makeable
   onTry: (asked: AskedSet, result: Result) => void
+  onOpen: () => void
+  isOpen: boolean
 }
 
 /** Reps in reserve that the work sets are to leave, where the program does not say. */
@@ -26,13 +26,12 @@ export function foundSoFar(group: ShownGroup, sets: SetLog[], can: Makeable): Fo
   const tries = sets
     .filter((set) => isTry(set) && set.load && set.state === 'done')
     .sort((a, b) => a.n - b.n)
-    .map(({ load, reps = 0, rir = 5 }): Try => ({ load: load as Load, reps, left: rir }))
+    .map(({ load, reps = 0, rir = 8 }): Try => ({ load: load as Load, reps, left: rir }))
   return findLoad(tries, { reps: lowest(group.reps ?? 5), left: group.rir ?? usualLeft }, can)
 }
 
 /** A guided way up to a load that nobody knows: one set after the other, and how many more there would have been. */
-export function FindLoad({ slot, group, sets, can, onTry }: Props) {
-  const [isOpen, setOpen] = useState(sets.some(isTry))
+export function FindLoad({ slot, group, sets, can, onTry, onOpen, isOpen }: Props) {
   const { load, isFound } = foundSoFar(group, sets, can)
   const reps = lowest(group.reps ?? 5)
   const left = group.rir ?? usualLeft
@@ -40,7 +39,7 @@ export function FindLoad({ slot, group, sets, can, onTry }: Props) {
   const count = sets.filter(isTry).length
   if (!isOpen)
     return (
-      <Button size="thumb" className="my-2 w-full" onClick={() => setOpen(true)}>
+      <Button size="thumb" className="my-2 w-full" onClick={onOpen}>
         Find my load now
       </Button>
     )
@@ -68,10 +67,10 @@ export function FindLoad({ slot, group, sets, can, onTry }: Props) {
       {parts?.bar !== undefined && <PlatePicture side={parts.plates} bar={parts.bar} unit={load.unit} />}
       <fieldset className="mt-3">
         <legend className="mb-1 text-sm font-medium">How many more could you have done?</legend>
-        <div className="grid grid-cols-3 gap-2 sm:grid-cols-6">
-          {[5, 4, 3, 2, 1, 0].map((felt) => (
-            <Button key={felt} size="thumb" look="plain" onClick={() => log(felt)}>
-              {felt === 5 ? '5 or more' : felt}
+        <div className="grid grid-cols-4 gap-2">
+          {[8, 5, 4, 3, 2, 1, 0].map((felt) => (
+            <Button key={felt} look="plain" className="min-h-13" onClick={() => log(felt)}>
+              {felt === 8 ? '8 or more' : felt === 5 ? '5 to 7' : felt}
             </Button>
           ))}
         </div>

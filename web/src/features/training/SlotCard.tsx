@@ -1,3 +1,4 @@
+import { useState } from 'react'
 import { Check, X } from 'lucide-react'
 import { exerciseOf, liftName } from '@young-oak/core/library'
 import type { SetLog } from '@young-oak/core/member'
@@ -7,7 +8,7 @@ import { CurrentSet } from './CurrentSet.tsx'
 import { askedSets, isTry, type AskedSet } from './askedSets.ts'
 import { FindLoad, foundSoFar } from './FindLoad.tsx'
 import type { Result } from './setDraft.ts'
-import { NeedsMax } from './SlotPreview.tsx'
+import { Needs } from './Needs.tsx'
 import { WarmUps } from './WarmUps.tsx'
 import { sayDone, sayLast } from './words.ts'
 
@@ -26,8 +27,8 @@ type Props = {
 export function SlotCard({ slot, sets, isCurrent, onOpen, onLog, can }: Props) {
   const asked = askedSets(slot)
   const current = asked.find(({ n }) => !sets.some((set) => set.n === n))
-  const missing =
-    slot.needs[0]?.need === 'max' && can ? slot.groups.find((group) => group.missing) : undefined
+  const [isFinding, setFinding] = useState(sets.some(isTry))
+  const missing = can && slot.groups.find(({ need }) => need === 'max')
   const found = missing && can && sets.some(isTry) ? foundSoFar(missing, sets, can) : undefined
   const last = sets.filter((set) => !isTry(set)).sort((a, b) => b.n - a.n)[0]
   const before = last ?? (found?.isFound ? ({ load: found.load } as SetLog) : undefined)
@@ -52,14 +53,22 @@ export function SlotCard({ slot, sets, isCurrent, onOpen, onLog, can }: Props) {
           {sets.filter((set) => !isTry(set)).length} of {asked.length}
         </span>
       </button>
-      {slot.needs.length > 0 && !found?.isFound && <NeedsMax slot={slot} />}
+      {!found?.isFound && <Needs slot={slot} />}
       {isCurrent && missing && can && (
-        <FindLoad slot={slot} group={missing} sets={sets} can={can} onTry={onLog} />
+        <FindLoad
+          slot={slot}
+          group={missing}
+          sets={sets}
+          can={can}
+          onTry={onLog}
+          isOpen={isFinding}
+          onOpen={() => setFinding(true)}
+        />
       )}
       {isCurrent && slot.warmUps && sets.length === 0 && <WarmUps sets={slot.warmUps} />}
       {isCurrent && slot.last && <p className="ml-8 text-bark">Last time: {sayLast(slot.last, isOnBody)}</p>}
       {sets.length > 0 && <Logged asked={asked} sets={sets} onLog={onLog} slot={slot} isOpen={isCurrent} />}
-      {isCurrent && current && (!missing || !sets.some(isTry) || found?.isFound) && (
+      {isCurrent && current && (!missing || !isFinding || found?.isFound) && (
         <CurrentSet
           key={`${current.n}/${found?.isFound}`}
           slot={slot}

@@ -1,4 +1,3 @@
-import { Link } from 'react-router'
 import { exerciseOf, liftName } from '@young-oak/core/library'
 import {
   formatCircuit,
@@ -8,6 +7,7 @@ import {
   type PlannedSlot,
 } from '@young-oak/core/plan'
 import { Why } from '../../ui/Why.tsx'
+import { Needs } from './Needs.tsx'
 import { readsNote, sayLast } from './words.ts'
 
 /** A slot of a session that has not begun: what will be asked, why, and what it was last time. */
@@ -32,7 +32,7 @@ export function SlotPreview({ slot }: { slot: PlannedSlot }) {
             {group.rir !== undefined && <span className="text-bark">, {group.rir} left in reserve</span>}
           </p>
         ))}
-        {slot.needs.length > 0 && <NeedsMax slot={slot} />}
+        <Needs slot={slot} />
         {slot.last && (
           <p className="text-sm text-bark">
             Last: {sayLast(slot.last, exerciseOf(slot).tool === 'body weight')}
@@ -41,36 +41,5 @@ export function SlotPreview({ slot }: { slot: PlannedSlot }) {
         {slot.note && <p className="text-sm text-bark">{slot.note}</p>}
       </div>
     </li>
-  )
-}
-
-/** Never a silent zero: the slot says what it lacks, and the way to give it. */
-export function NeedsMax({ slot }: { slot: PlannedSlot }) {
-  const [need] = slot.needs
-  if (need?.need === 'role') {
-    return (
-      <p className="my-1 rounded bg-acorn-wash px-3 py-2 text-acorn">
-        This load is worked out from your {need.role} day, which has not been trained yet.
-      </p>
-    )
-  }
-  if (need?.need === 'bodyWeight') {
-    return (
-      <p className="my-1 rounded bg-acorn-wash px-3 py-2 text-acorn">
-        Your body weight is a part of this load, and it is not known yet.{' '}
-        <Link className="inline-block py-1 font-medium underline" to="/maxes#body-weight">
-          Give it
-        </Link>
-      </p>
-    )
-  }
-  const lift = need?.lift ?? slot
-  return (
-    <p className="my-1 rounded bg-acorn-wash px-3 py-2 text-acorn">
-      No {liftName(lift).toLowerCase()} max yet, so no load.{' '}
-      <Link className="inline-block py-1 font-medium underline" to={`/maxes?lift=${lift.exercise}`}>
-        Give one
-      </Link>
-    </p>
   )
 }

@@ -1,0 +1,39 @@
+import { Link } from 'react-router'
+import { liftName } from '@young-oak/core/library'
+import type { PlannedSlot } from '@young-oak/core/plan'
+
+/** Never a silent zero: the slot says what it lacks, and the way to give it. */
+export function Needs({ slot }: { slot: PlannedSlot }) {
+  const [need] = slot.needs
+  const group = slot.groups.find(({ missing }) => missing)
+  const what = need?.need ?? group?.need
+  const box = 'my-1 rounded bg-acorn-wash px-3 py-2 text-acorn'
+  const link = 'inline-block py-1 font-medium underline'
+  if (what === 'role')
+    return (
+      <p className={box}>
+        This load is worked out from {need?.need === 'role' ? `your ${need.role} day` : 'another day'}, which
+        has not been trained yet.
+      </p>
+    )
+  if (what === 'bodyWeight')
+    return (
+      <p className={box}>
+        Your body weight is a part of this load, and it is not known yet.{' '}
+        <Link className={link} to="/maxes#body-weight">
+          Give it
+        </Link>
+      </p>
+    )
+  if (what !== 'max') return null
+  const lift = need?.lift ?? group?.lift ?? slot
+  return (
+    <p className={box}>
+      No {liftName(lift).toLowerCase()} max yet, so no load.{' '}
+      <Link className={link} to={`/maxes?lift=${lift.exercise}`}>
+        Give one
+      </Link>
+      , or find the load in the session itself.
+    </p>
+  )
+}
