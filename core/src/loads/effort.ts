@@ -38,9 +38,14 @@ export const effort = defineSource<{ less?: number; under?: number }>({
     const data = { reps, reserve: rir, percent, table: repTableTitle(table) }
     const rungs = [maxRung(max), { id: 'effort.table', data }]
     if (less === undefined || under === undefined || rest === undefined || rest >= under)
-      return { base: max.load, percent, rungs }
+      return { base: max.load, percent, most: max.load, rungs }
     const lowered = { id: 'effort.short', data: { rest, less } }
-    return { base: max.load, percent: snap((percent * (100 - less)) / 100), rungs: [...rungs, lowered] }
+    return {
+      base: max.load,
+      percent: snap((percent * (100 - less)) / 100),
+      most: max.load,
+      rungs: [...rungs, lowered],
+    }
   },
   messages: {
     'effort.table': '{reps} reps with {reserve} left in reserve: {percent}% of it ({table})',

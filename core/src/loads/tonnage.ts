@@ -31,9 +31,9 @@ export const tonnage = defineSource<{ times: number }>({
       { id: 'tonnage.target', data: { times, target } },
       { id: 'tonnage.share', data: { sets, reps, percent } },
     ]
-    if (percent <= most) return { base: max.load, percent, rungs }
+    if (percent <= most) return { base: max.load, percent, most: max.load, rungs }
     const held = { id: 'tonnage.held', data: { most, reps, table: repTableTitle(table) } }
-    return { base: max.load, percent: most, rungs: [...rungs, held] }
+    return { base: max.load, percent: most, most: max.load, rungs: [...rungs, held] }
   },
   messages: {
     'tonnage.target': '{times} times it in all: {target}',

@@ -74,7 +74,7 @@ const equipmentFields = {
         )
           .default(undefined)
           .meta({ expected: 'weights of special bars by name' }),
-        plates: listField('kinds of plate', 20)
+        plates: listField('kinds of plate', 20, 0)
           .of(
             strictObject({
               weight: numberField('the weight of one plate, 0.1 to 60', 0.1, 60).required(),

@@ -207,7 +207,7 @@ function bestEstimate(sets: SetLog[], log: SessionLog, body: Load | undefined): 
     if (!load || !reps || (isOnBody && !body)) continue
     if (log.shown?.slots[slot]?.light || !isMeasure(set)) continue
     const seen = maxOf({ load, help, reps, rir }, isOnBody ? body : undefined)
-    if (seen && (!best || compareLoads(seen, best.load) > 0))
+    if (seen?.value && (!best || compareLoads(seen, best.load) > 0))
       best = {
         load: seen,
         date: log.date,

@@ -8,7 +8,7 @@ import type { SetGroup } from '../template/types.ts'
 import { compareLoads, lowest, scale, snap, type Load, type Way } from '../units/index.ts'
 import type { Authored } from './changes.ts'
 import { less } from './onTheBar.ts'
-import { make, withLoad, type Loading } from './round.ts'
+import { make, withLoad, type Loading, type Made } from './round.ts'
 
 /**
  * A group of sets as it is asked: its price, the changes on it, one rounding, and the ladder of all of them. `sets` are those
@@ -38,9 +38,9 @@ export function showGroup(
   }
   const whole = less(multiply(price.base, draft.percent, draft.scale), price.minus)
   const most = group.over || group.part === 'test' ? undefined : price.most
-  const meant = limit(held(whole, most, rungs), draft.cap, rungs)
-  const nearest = make(meant, loading, way)
-  const made = most && compareLoads(nearest.total, most) > 0 ? make(meant, loading, 'down') : nearest
+  const capped = draft.cap && { value: draft.cap.at[loading.here.unit], unit: loading.here.unit }
+  const meant = limit(held(whole, most, rungs), capped, rungs, draft.cap?.author)
+  const made = makeWithin([most, capped], meant, loading, way)
   rungs.push(...made.rungs)
   shown.target = less(scale(price.base, price.percent), price.minus)
   const isRuled = group.load.of === 'progression'
@@ -111,6 +111,13 @@ function multiply(base: Load, percent: number, factor: number): Load {
   return { value: snap((base.value * percent * factor) / 10000), unit: base.unit }
 }
 
+/** Made the way that is asked, but down where that would pass one of the limits. */
+function makeWithin(limits: (Load | undefined)[], meant: Load, loading: Loading, way: Way): Made {
+  const made = make(meant, loading, way)
+  const isOver = limits.some((limit) => limit && compareLoads(made.total, limit) > 0)
+  return isOver ? make(meant, loading, 'down') : made
+}
+
 /** No more than the 1RM, where it is known and more was not said to be meant. */
 function held(load: Load, most: Load | undefined, rungs: Rung[]): Load {
   if (!most || compareLoads(load, most) <= 0) return load
@@ -118,9 +125,9 @@ function held(load: Load, most: Load | undefined, rungs: Rung[]): Load {
   return most
 }
 
-function limit(load: Load, cap: GroupDraft['cap'], rungs: Rung[]): Load {
-  const most = cap && { value: cap.at[load.unit], unit: load.unit }
-  if (!cap || !most || compareLoads(load, most) <= 0) return load
-  rungs.push({ id: 'cap.at', data: { author: cap.author, load: most } })
+/** No more than a cap, in the unit of the plates: it is written in both and never converted. */
+function limit(load: Load, most: Load | undefined, rungs: Rung[], author = ''): Load {
+  if (!most || compareLoads(load, most) <= 0) return load
+  rungs.push({ id: 'cap.at', data: { author, load: most } })
   return most
 }

@@ -23,7 +23,7 @@ import {
   type Plan,
   type Proposal,
 } from '@young-oak/core/plan'
-import { addDays, compareLoads, formatLoad, type Day } from '@young-oak/core/units'
+import { compareLoads, formatLoad, type Day } from '@young-oak/core/units'
 import type { Scope } from '../../database/scope.ts'
 import { forbidden, notFound, Problem } from '../../http/problem.ts'
 import { nextFactId } from '../training/factId.ts'
@@ -119,7 +119,7 @@ async function refuseTooMuchHelp(
 }
 
 function refuseFuture(date: Day, day: Day, message: string): void {
-  if (date > addDays(day, 1)) throw new Problem(422, 'In the future', message, [{ path: 'date', message }])
+  if (date > day) throw new Problem(422, 'In the future', message, [{ path: 'date', message }])
 }
 
 const laterOf = (a: Day, b: Day): Day => (a < b ? b : a)

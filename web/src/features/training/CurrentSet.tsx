@@ -1,7 +1,7 @@
 import { useState } from 'react'
 import type { SetLog, ShownGroup } from '@young-oak/core/member'
 import { formatCircuit, formatHandled, type PlannedSlot } from '@young-oak/core/plan'
-import { formatNumber, formatSpan, lowest, type AmountUnit } from '@young-oak/core/units'
+import { formatNumber, formatSpan, lowest, type AmountUnit, type Load } from '@young-oak/core/units'
 import { kindOf } from '@young-oak/core/goals'
 import { Button } from '../../ui/Button.tsx'
 import { Stepper } from '../../ui/Stepper.tsx'
@@ -10,7 +10,7 @@ import { Why } from '../../ui/Why.tsx'
 import type { AskedSet } from './askedSets.ts'
 import { PlatePicture } from './PlatePicture.tsx'
 import { measureOf, readDraft, startDraft, type Result, type SetDraft, type SetErrors } from './setDraft.ts'
-import { readsNote } from './words.ts'
+import { readsFully } from './words.ts'
 
 type Props = {
   slot: PlannedSlot
@@ -19,19 +19,24 @@ type Props = {
   /** The set to start from where the load is the member's: the one before, or the one that is corrected. */
   before?: SetLog
   isCorrection?: boolean
+  /** A load that was found by ramping up to it, in place of one that is asked of an old max. */
+  found?: Load
   onLog: (result: Result) => void
 }
 
 /** The set to do now: its load and plates large, one tap to log it as prescribed, small steps to change it. */
-export function CurrentSet({ slot, asked, of, before, isCorrection = false, onLog }: Props) {
+export function CurrentSet({ slot, asked, of, before, isCorrection = false, found, onLog }: Props) {
   const { n, group, isPlus } = asked
   const measure = measureOf(slot, group, before)
   const { isLoaded, isOnBody, unit, counts } = measure
-  const [draft, setDraft] = useState(() => startDraft(slot, group, n, before, isCorrection))
+  const [draft, setDraft] = useState(() => {
+    const own = startDraft(slot, group, n, before, isCorrection)
+    return found ? { ...own, load: formatNumber(found.value) } : own
+  })
   const [errors, setErrors] = useState<SetErrors>({})
   const isOpenEnded = draft.count === '' && counts !== 'done'
   const [isChanging, setChanging] = useState(
-    isCorrection || isPlus || isOpenEnded || (isLoaded && !group.load && !isOnBody),
+    isCorrection || found !== undefined || isPlus || isOpenEnded || (isLoaded && !group.load && !isOnBody),
   )
   const put = (change: Partial<SetDraft>) => setDraft({ ...draft, ...change })
   const log = (state: 'done' | 'failed') => {
@@ -40,7 +45,6 @@ export function CurrentSet({ slot, asked, of, before, isCorrection = false, onLo
     if (read.result) onLog(read.result)
   }
   const step = unit === 'kg' ? 2.5 : 5
-  const note = readsNote(slot)
   return (
     <div className="mt-2 sm:ml-8">
       <p className="text-sm text-bark">{sayAbout(group, n, of, isPlus, isCorrection)}</p>
@@ -59,7 +63,7 @@ export function CurrentSet({ slot, asked, of, before, isCorrection = false, onLo
         <div className="mt-1 flex flex-wrap gap-4">
           {isLoaded && (
             <Stepper
-              label={isOnBody ? `Added, ${unit} (minus is help)` : `Load, ${unit}${note ? ` ${note}` : ''}`}
+              label={isOnBody ? `Added, ${unit} (minus is help)` : `Load, ${unit} ${readsFully(slot)}`}
               value={draft.load}
               step={step}
               least={isOnBody ? -200 : 0}

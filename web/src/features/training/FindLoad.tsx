@@ -16,6 +16,8 @@ type Props = {
   onTry: (asked: AskedSet, result: Result) => void
   onOpen: () => void
   isOpen: boolean
+  /** There is a load, of a max that is too old to trust. */
+  isAnew: boolean
 }
 
 /** Reps in reserve that the work sets are to leave, where the program does not say. */
@@ -31,7 +33,7 @@ export function foundSoFar(group: ShownGroup, sets: SetLog[], can: Makeable): Fo
 }
 
 /** A guided way up to a load that nobody knows: one set after the other, and how many more there would have been. */
-export function FindLoad({ slot, group, sets, can, onTry, onOpen, isOpen }: Props) {
+export function FindLoad({ slot, group, sets, can, onTry, onOpen, isOpen, isAnew }: Props) {
   const { load, isFound } = foundSoFar(group, sets, can)
   const reps = lowest(group.reps ?? 5)
   const left = group.rir ?? usualLeft
@@ -39,8 +41,8 @@ export function FindLoad({ slot, group, sets, can, onTry, onOpen, isOpen }: Prop
   const count = sets.filter(isTry).length
   if (!isOpen)
     return (
-      <Button size="thumb" className="my-2 w-full" onClick={onOpen}>
-        Find my load now
+      <Button size="thumb" look={isAnew ? 'plain' : 'main'} className="my-2 w-full" onClick={onOpen}>
+        {isAnew ? 'This max is old: find the load anew' : 'Find my load now'}
       </Button>
     )
   if (isFound)

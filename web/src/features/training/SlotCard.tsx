@@ -28,7 +28,8 @@ export function SlotCard({ slot, sets, isCurrent, onOpen, onLog, can }: Props) {
   const asked = askedSets(slot)
   const current = asked.find(({ n }) => !sets.some((set) => set.n === n))
   const [isFinding, setFinding] = useState(sets.some(isTry))
-  const missing = can && slot.groups.find(({ need }) => need === 'max')
+  const old = slot.groups.find(({ why }) => why.some(({ id }) => id.endsWith('LongAgo')))
+  const missing = can && (slot.groups.find(({ need }) => need === 'max') ?? old)
   const found = missing && can && sets.some(isTry) ? foundSoFar(missing, sets, can) : undefined
   const last = sets.filter((set) => !isTry(set)).sort((a, b) => b.n - a.n)[0]
   const before = last ?? (found?.isFound ? ({ load: found.load } as SetLog) : undefined)
@@ -61,6 +62,7 @@ export function SlotCard({ slot, sets, isCurrent, onOpen, onLog, can }: Props) {
           sets={sets}
           can={can}
           onTry={onLog}
+          isAnew={missing === old}
           isOpen={isFinding}
           onOpen={() => setFinding(true)}
         />
@@ -75,6 +77,7 @@ export function SlotCard({ slot, sets, isCurrent, onOpen, onLog, can }: Props) {
           asked={current}
           of={asked.length}
           before={before}
+          found={missing && missing === old && found?.isFound ? found.load : undefined}
           onLog={(result) => onLog(current, result)}
         />
       )}

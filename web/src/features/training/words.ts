@@ -15,6 +15,9 @@ const readsAs: Record<Reads, string> = {
 /** What the number beside an exercise means, where it is not simply the whole bar. */
 export const readsNote = (lift: Lift): string => readsAs[exerciseOf(lift).reads]
 
+/** What it means, whatever it is: "in all" for a barbell with its plates. */
+export const readsFully = (lift: Lift): string => readsNote(lift) || 'in all'
+
 type DoneSet = LastTime['sets'][number] & Partial<Pick<SetLog, 'state' | 'pain'>>
 
 /** "60 kg", "+10 kg", "15 kg of help"; nothing where there was no load. */
