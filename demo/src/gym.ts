@@ -128,7 +128,7 @@ export const beginners: Person[] = [
   person('Jess Tolland', 72, 46, 96, 33, 1.6, 0.9),
   { ...person('Kit Aldous', 86, 62, 112, 42, 1.1, 0.75), away: [5] },
   person('Lark Munday', 60, 39, 80, 27, 3, 1),
-  person('Mose Hythe', 112, 86, 142, 56, 0.1, 0.9),
+  { ...person('Mose Hythe', 112, 86, 142, 56, 0.1, 0.9), noSquatMax: true },
   person('Nia Sparrow', 65, 43, 88, 30, 2.1, 0.95),
 ]
 
