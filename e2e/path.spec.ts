@@ -54,7 +54,7 @@ test('from a cell in a template to a logged set, and back', async ({ browser }) 
 
   // A slip is corrected after the session as well, and what comes next follows.
   await program.getByText('Correct what you logged').click()
-  await program.getByText('60 kg × 5').first().click()
+  await program.getByText('60 kg × 5', { exact: true }).first().click()
   await program.getByRole('textbox', { name: 'Reps' }).first().fill('3')
   await program.getByRole('button', { name: 'Save the correction' }).first().click()
   await expect(

@@ -65,6 +65,8 @@ test('a rule, an exercise and a slot can be changed, and each is undone', async 
   await page.keyboard.press('Shift+Tab')
   await expect(region(page, 1).getByRole('button', { name: 'More for Bench press' })).toBeFocused()
   await page.keyboard.press('Enter')
+  await expect(page.getByRole('menuitem', { name: /^Details/ })).toBeFocused()
+  await page.keyboard.press('ArrowDown')
   await expect(page.getByRole('menuitem', { name: 'Change the exercise …' })).toBeFocused()
   await page.keyboard.press('ArrowDown')
   await expect(page.getByRole('menuitem', { name: 'Add a slot below …' })).toBeFocused()

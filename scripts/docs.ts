@@ -6,7 +6,7 @@ import { changeOf } from '@young-oak/core/adjustments'
 import { goalOf } from '@young-oak/core/goals'
 import { exercises } from '@young-oak/core/library'
 import { sourceOf } from '@young-oak/core/loads'
-import { formulaOf } from '@young-oak/core/maxes'
+import { formulaOf, percentFor, repTables, repTableTitle } from '@young-oak/core/maxes'
 import {
   enrolmentShape,
   factShapes,
@@ -32,6 +32,8 @@ import {
   weeksField,
   whereShape,
 } from '@young-oak/core/template/shape'
+import { formatNumber } from '@young-oak/core/units'
+import { warmUpOf } from '@young-oak/core/warmups'
 import { jsonSchema } from './jsonSchema.ts'
 
 type Json = Record<string, unknown>
@@ -74,10 +76,22 @@ function templateSchema(): Json {
     oneOf: Object.values(goalOf).map(({ shape, title }) => ({ title, ...jsonSchema(shape) })),
   }
   const rows = { type: 'object', additionalProperties: list(list(jsonSchema(setGroupShape, { load, goal }))) }
+  const warmUp = {
+    oneOf: Object.entries(warmUpOf).map(([kind, { params, title }]) =>
+      tagged('kind', kind, jsonSchema(params), title),
+    ),
+  }
   const whole = jsonSchema(headShape, {
+    warmUp,
     phases: list(jsonSchema(phaseShape, { light: changes, weeks })),
     sessions: byId(jsonSchema(sessionShape, { parts: list(jsonSchema(partShape)) })),
-    slots: byId(jsonSchema(slotShape, { rows, role: { type: 'string' } })),
+    slots: byId(
+      jsonSchema(slotShape, {
+        rows,
+        role: { type: 'string' },
+        warmUp: { oneOf: [...warmUp.oneOf, { const: 'none' }] },
+      }),
+    ),
     progressions: byId(jsonSchema(progressionShape, { stages: list(stage) })),
     tracks: byId(jsonSchema(trackShape, { changes })),
   })
@@ -175,6 +189,15 @@ function reference(): string {
     ...Object.entries(changeOf).flatMap(([kind, { title, params, examples }]) =>
       unit(kind, title, jsonSchema(params), examples),
     ),
+    '## Warm-ups (`warmUp.kind`)',
+    ...Object.entries(warmUpOf).flatMap(([kind, { title, params, examples }]) => [
+      ...unit(kind, title, jsonSchema(params), examples),
+      ...examples.map(
+        ({ params: given, work, want }) =>
+          `- \`${JSON.stringify(given)}\` before ${work} kg asks ${want.map(([load, reps]) => `${load} × ${reps}`).join(', ')}`,
+      ),
+      '',
+    ]),
     '## Formulas for a one-rep max (`formula`)',
     ...Object.entries(formulaOf).flatMap(([kind, { title, source, domain, examples }]) => [
       '',
@@ -186,6 +209,17 @@ function reference(): string {
       '',
       ...examples.map(({ say }) => `- ${say}`),
     ]),
+    '',
+    '## Percents for reps (`maxes.table`)',
+    '',
+    'For a first fresh set. Published tables differ by a few percent; the one that a template uses is named with every load.',
+    '',
+    `| reps | ${repTables.map(repTableTitle).join(' | ')} |`,
+    `|${'---|'.repeat(repTables.length + 1)}`,
+    ...Array.from({ length: 12 }, (_, i) => i + 1).map(
+      (reps) =>
+        `| ${reps} | ${repTables.map((table) => formatNumber(percentFor(table, reps))).join(' | ')} |`,
+    ),
     '',
     '## Exercises (`exercise`)',
     '',
