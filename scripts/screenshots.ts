@@ -46,7 +46,26 @@ async function takeWriter(browser: Browser): Promise<void> {
   await page.getByRole('link', { name: 'Members' }).click()
   await page.getByRole('cell', { name: 'Isla Fenwater' }).waitFor()
   await shoot(page, 'members')
+  await page.getByRole('link', { name: 'Maxes' }).click()
+  await page.getByRole('rowheader', { name: 'Rafe Otterby' }).waitFor()
+  await shoot(page, 'max-table')
+  await page.getByRole('button', { name: 'Bring in from a sheet' }).click()
+  await page.getByLabel('Paste from a spreadsheet').fill(pasted)
+  await page.getByText('2 to store, 1 with a fault.').waitFor()
+  await shoot(page, 'bring-in')
+  await page.keyboard.press('Escape')
+  await page.getByRole('link', { name: 'Equipment' }).click()
+  await page.getByText('The boathouse gym').click()
+  await shoot(page, 'equipment')
 }
+
+/** Three lines as they come from a spreadsheet, one of them with a slip. */
+const pasted = [
+  'member\tlift\tload\tunit\treps\tdate',
+  'Hesper Dunlin\tBack squat\t122,5\tkg\t1\t2026-01-09',
+  'Ilse Brack\tDeadlift\t300 lb\t\t5\t9 Jan 2026',
+  'Rafe Otterby\tBench pres\t115\tkg\t1\t2026-01-09',
+].join('\n')
 
 /** Publishing with two cells changed, which are given back afterwards. */
 async function publishing(page: Page): Promise<void> {
@@ -90,6 +109,20 @@ async function takeMember(browser: Browser): Promise<void> {
   await page.getByRole('list', { name: 'What comes next' }).waitFor()
   await page.getByRole('button', { name: 'Change to the dark theme' }).click()
   await shoot(page, 'next-phone-dark')
+  const seeker = await browser.newPage({ viewport: phone, reducedMotion: 'reduce' })
+  await seeker.goto(base)
+  await seeker.getByLabel('E-mail address').fill('juno@demo.example')
+  await seeker.getByLabel('Password').fill('tideway-demo')
+  await seeker.getByRole('button', { name: 'Sign in', exact: true }).click()
+  await seeker.getByRole('button', { name: /^Start / }).click()
+  await seeker
+    .getByRole('button', { name: /Back squat/ })
+    .first()
+    .click()
+  await seeker.getByRole('button', { name: 'Find my load now' }).first().click()
+  await seeker.getByRole('button', { name: '8 or more' }).click()
+  await seeker.getByText('17.5 kg × 5').waitFor()
+  await shoot(seeker, 'find-phone')
   const racer = await enter(browser, 'Tamsin', phone)
   await racer.getByRole('button', { name: /^Start / }).waitFor()
   await racer.getByRole('button', { name: /^Why / }).first().click()
