@@ -3,7 +3,7 @@ import type { Lift } from '../library/index.ts'
 import type { Rung } from '../explain/rung.ts'
 import type { Change } from '../adjustments/registry.ts'
 import type { OtherGoal } from '../goals/registry.ts'
-import type { Adjustment, Circuit, GroupPart, Id, SetStyle } from '../template/types.ts'
+import type { Adjustment, AsWritten, Circuit, Id, SetStyle } from '../template/types.ts'
 import type { WarmUpSet } from '../warmups/ramp.ts'
 import type { Amount, Day, Fixed, Load, Rack, Span, Step, Unit, Way } from '../units/index.ts'
 
@@ -140,25 +140,14 @@ export type ShownSlot = Lift & {
 }
 
 /** A group of sets as shown: `target` is what the rule meant, `load` what was asked after adjustments on today's plates. */
-export type ShownGroup = {
+export type ShownGroup = AsWritten & {
   group: Id
-  /** In a circuit, the lift of the line. */
-  lift?: Lift
   sets: number
   /** Reps of each set, or null where `goal` says what is asked. */
   reps: Span | null
   plus?: 'last'
   goal?: OtherGoal
-  part?: GroupPart
   rir?: number
-  rest?: number
-  roundRest?: number
-  tempo?: string
-  perSide?: true
-  style?: SetStyle
-  bands?: string
-  least?: number
-  stop?: string
   target: Load | null
   load: Load | null
   /** The progression's own load that the target came from, where it came from one. */

@@ -32,7 +32,7 @@ export function advance(situation: Situation, outcomes: Outcome[], date: Day | n
     if (verdict !== 'light' && slot.by === 'week')
       state.rows[key] = trainedRow(state.rows[key], row, place.week)
     if (isExposure && slot.by === 'exposure') state.exposures[key] = (state.exposures[key] ?? 0) + 1
-    if (verdict !== 'light') keepLast(state, slot, prescribed, done, date)
+    if (verdict !== 'light') keepLast(state, prescribed, done, date)
     if (isExposure && slot.by === 'toTest') {
       const top = heaviestOf({ slot: prescribed.id, groups, sets: done }, undefined, date !== null)
       if (top) state.heaviest[key] = heavier(state.heaviest[key], top)
@@ -44,22 +44,30 @@ export function advance(situation: Situation, outcomes: Outcome[], date: Day | n
 /** Keeps the load of groups that are asked again at last time's load. */
 function keepLast(
   state: FoldState,
-  { rows }: Slot,
   { id, slot, groups }: Outcome['prescribed'],
   done: SetLog[],
   date: Day | null,
 ): void {
   if (!date) return
-  const asLast = new Set(
-    Object.values(rows)
-      .flat(2)
-      .flatMap((group) => (group.load.of === 'lastTime' ? [group.id] : [])),
-  )
-  for (const group of asLast) {
+  for (const group of askedAsLast(slot)) {
     const load = heaviestOf({ slot: id, groups, sets: done }, group, true)
     if (load) state.lastLoads[lastKey(id, group, slot)] = { load, date }
   }
 }
+
+/** The groups of a slot whose load is last time's, in whatever row. */
+function askedAsLast({ rows }: Slot): Id[] {
+  const known = lastGroups.get(rows)
+  if (known) return known
+  const made = new Set<Id>()
+  for (const { id, load } of Object.values(rows).flat(2)) if (load.of === 'lastTime') made.add(id)
+  const list = [...made]
+  lastGroups.set(rows, list)
+  return list
+}
+
+/** Rows that have been read are never changed in place, so what is found in them is kept beside them. */
+const lastGroups = new WeakMap<Slot['rows'], Id[]>()
 
 function takePlace(state: FoldState, position: number, isTrained: boolean): void {
   const { course } = state

@@ -40,10 +40,16 @@ function onlyOnce(evidence: Evidence, at: Id, lift: Lift): Loading {
 }
 
 /** What tells the loadings of two lifts apart: the tool, the bar that it needs, or the machine that it is. */
-function loaderOf({ exercise, ...lift }: Lift): string {
-  const { tool, bar } = exerciseOf({ exercise, ...lift })
-  return tool === 'machine' ? `${tool} ${exercise}` : `${tool} ${bar ?? ''}`
+function loaderOf({ exercise }: Lift): string {
+  const known = loaders.get(exercise)
+  if (known) return known
+  const { tool, bar } = exerciseOf({ exercise })
+  const loader = tool === 'machine' ? exercise : `${tool} ${bar ?? ''}`
+  loaders.set(exercise, loader)
+  return loader
 }
+
+const loaders = new Map<string, string>()
 
 type Known = { loader: string; at: Id; unit: Unit; home: Id; loading: Loading }
 

@@ -51,17 +51,23 @@ export function make(meant: Load, { here, home, body }: Loading, way: Way): Made
 }
 
 /** A group with the load that was made for it, in place of the one that it had. */
-export function withLoad(group: ShownGroup, { load, help, parts, short }: Made): ShownGroup {
+export function withLoad(group: ShownGroup, made: Made): ShownGroup {
   const { side: _, bar: __, hung: ___, help: ____, short: _____, ...rest } = group
-  const { bar, plates } = parts ?? {}
-  return {
-    ...rest,
-    load,
-    ...(help && { help }),
-    ...(bar !== undefined && { side: plates, bar }),
-    ...(parts && bar === undefined && !help && { hung: plates }),
-    ...(short && { short }),
+  return putLoad(rest, made)
+}
+
+/** Puts a load on a group that is just being made and has none yet. */
+export function putLoad(group: ShownGroup, { load, help, parts, short }: Made): ShownGroup {
+  group.load = load
+  if (help) group.help = true
+  else if (parts?.bar === undefined) {
+    if (parts) group.hung = parts.plates
+  } else {
+    group.side = parts.plates
+    group.bar = parts.bar
   }
+  if (short) group.short = true
+  return group
 }
 
 /** What has to go on top of body weight, below zero for help. */

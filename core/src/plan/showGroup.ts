@@ -4,11 +4,11 @@ import type { Rung } from '../explain/rung.ts'
 import { kindOf } from '../goals/registry.ts'
 import { isLater, isNeed, type Known, type Later, type Need, type Priced } from '../loads/source.ts'
 import type { ShownGroup } from '../member/types.ts'
-import type { SetGroup } from '../template/types.ts'
+import type { AsWritten, SetGroup } from '../template/types.ts'
 import { compareLoads, lowest, scale, snap, type Load, type Way } from '../units/index.ts'
 import type { Authored } from './changes.ts'
 import { less } from './onTheBar.ts'
-import { make, withLoad, type Loading, type Made } from './round.ts'
+import { make, putLoad, type Loading, type Made } from './round.ts'
 
 /**
  * A group of sets as it is asked: its price, the changes on it, one rounding, and the ladder of all of them. `sets` are those
@@ -46,7 +46,8 @@ export function showGroup(
   const isRuled = group.load.of === 'progression'
   if (isRuled) shown.ruled = price.base
   const short = made.short || (isRuled && (isOwn || meant !== whole))
-  return withLoad(shown, { ...made, ...(short && { short: true }) })
+  if (short) shown.short = true
+  return putLoad(shown, made)
 }
 
 /** What a source may know of the sets that it prices. */
@@ -64,12 +65,13 @@ function asAsked(group: SetGroup, { sets, rir }: GroupDraft): ShownGroup {
     shown.reps = group.goal.reps
     if (group.goal.plus) shown.plus = group.goal.plus
   } else shown.goal = group.goal
-  for (const key of asWritten) if (group[key] !== undefined) Object.assign(shown, { [key]: group[key] })
+  for (const key in group)
+    if (asWritten.has(key)) Object.assign(shown, { [key]: group[key as keyof AsWritten] })
   if (rir !== undefined) shown.rir = rir
   return shown
 }
 
-const asWritten = [
+const asWritten = new Set<string>([
   'lift',
   'part',
   'rest',
@@ -80,7 +82,7 @@ const asWritten = [
   'bands',
   'least',
   'stop',
-] as const
+] satisfies (keyof AsWritten)[])
 
 /** Lets the changes act on a group in their order, each with its rung; says whether the member's own touched its load. */
 function changeGroup(

@@ -36,10 +36,11 @@ export function judge(
 
 /** Whether the sets of a group, numbered from the one after `before`, reach what was asked; those beyond `least` are free. */
 function meetsGroup(group: ShownGroup, sets: SetLog[], before: number): boolean {
-  const kind = group.goal && kindOf(group.goal)
-  if (group.goal && kind?.meetsTogether) {
+  const { goal } = group
+  const kind = goal && kindOf(goal)
+  if (goal && kind?.meetsTogether) {
     const own = sets.filter((set) => set.n > before && set.n <= before + group.sets && isDone(set))
-    return kind.meetsTogether(group.goal, own) && own.every((set) => isHeavyEnough(group, set))
+    return kind.meetsTogether(goal, own) && own.every((set) => isHeavyEnough(group, set))
   }
   for (let n = before + 1; n <= before + (group.least ?? group.sets); n++)
     if (!meets(group, setOf(sets, n))) return false

@@ -139,6 +139,12 @@ export type SetGroup = {
   stop?: string
 }
 
+/** What is shown of a group just as it is written. */
+export type AsWritten = Pick<
+  SetGroup,
+  'lift' | 'part' | 'rest' | 'roundRest' | 'tempo' | 'perSide' | 'style' | 'bands' | 'least' | 'stop'
+>
+
 /** How sets are done where it matters to what they tell: the last four say nothing about a max. */
 export const setStyles = ['ramp', 'drop', 'speed', 'lowering', 'held', 'partial'] as const
 export type SetStyle = (typeof setStyles)[number]

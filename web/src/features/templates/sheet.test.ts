@@ -1,0 +1,77 @@
+import { describe, expect, test } from '@jest/globals'
+import { readTemplate, type Template } from '@young-oak/core/template'
+import { columnsOf, fieldAt, loadField, moved } from './sheet.ts'
+
+const group = (id: string) => ({ id, sets: 3, goal: { reps: 5 }, load: { of: 'free' } })
+const { template } = readTemplate({
+  format: 1,
+  name: 'Sheet',
+  phases: [
+    { id: 'p', name: 'First', weeks: 2, rotation: ['a', 'b'], perWeek: 3 },
+    { id: 'q', name: 'Second', weeks: 1, rotation: ['a', 'b'], perWeek: 2 },
+  ],
+  sessions: {
+    a: { name: 'A', parts: [{ name: 'Main', slots: ['squat', 'row'] }] },
+    b: {
+      name: 'B',
+      parts: [
+        { name: 'Main', slots: ['press'] },
+        { name: 'After', slots: ['plank'] },
+      ],
+    },
+  },
+  slots: {
+    squat: { exercise: 'backSquat', rows: { p: [[group('top'), group('back')]], q: [[group('top')]] } },
+    row: { exercise: 'barbellRow', group: 'x', rows: { p: [[group('w')]], q: [[group('w')]] } },
+    press: { exercise: 'overheadPress', by: 'place', rows: { p: [[group('w')]], q: [[group('w')]] } },
+    plank: { exercise: 'plank', rows: { p: [[group('w')], [group('w')]], q: [[group('w')]] } },
+  },
+}) as { template: Template }
+
+describe('the columns of a week', () => {
+  test('are its places in the order of the rotation, which is not the week', () => {
+    const names = (week: number) => columnsOf(template, week).map(({ name }) => name)
+    expect([names(1), names(2), names(3)]).toEqual([
+      ['A', 'B', 'A'],
+      ['B', 'A', 'B'],
+      ['A', 'B'],
+    ])
+  })
+  test('hold a line for each group of each slot, of the row that is read in that week', () => {
+    const [a, b] = columnsOf(template, 2)
+    expect(b?.lines.map(({ slotId, group: { id }, isFirst }) => [slotId, id, isFirst])).toEqual([
+      ['squat', 'top', true],
+      ['squat', 'back', false],
+      ['row', 'w', true],
+    ])
+    expect(a?.lines.map(({ slotId, row, rows }) => [slotId, row, rows])).toEqual([
+      ['press', 0, 1],
+      ['plank', 1, 2],
+    ])
+    expect(a?.parts.map(({ name, lines }) => [name, lines.length])).toEqual([
+      ['Main', 1],
+      ['After', 1],
+    ])
+  })
+})
+
+describe('the keyboard', () => {
+  const columns = columnsOf(template, 1)
+  const from = (column: number, line: number, field: number) => ({ column, line, field })
+  test.each([
+    ['right within the line', from(0, 0, 1), 'ArrowRight', from(0, 0, 2)],
+    ['right to the member’s load', from(0, 0, loadField - 1), 'ArrowRight', from(0, 0, loadField)],
+    ['right into the next column, on the same line', from(0, 1, loadField), 'ArrowRight', from(1, 1, 0)],
+    ['right into a shorter column, to its last line', from(0, 2, loadField), 'ArrowRight', from(1, 1, 0)],
+    ['left into the column before', from(1, 0, 0), 'ArrowLeft', from(0, 0, loadField)],
+    ['down', from(0, 0, 2), 'ArrowDown', from(0, 1, 2)],
+    ['down no further than the last line', from(1, 1, 2), 'ArrowDown', from(1, 1, 2)],
+    ['up no further than the first', from(0, 0, 2), 'ArrowUp', from(0, 0, 2)],
+    ['to the end of the line', from(0, 0, 0), 'End', from(0, 0, loadField)],
+    ['to its beginning', from(0, 0, 4), 'Home', from(0, 0, 0)],
+    ['not beyond the last column', from(2, 0, loadField), 'ArrowRight', from(2, 0, loadField)],
+  ])('goes %s', (_, at, key, want) => expect(moved(columns, at, key)).toEqual(want))
+  test('knows which field it is on, and that the load is none', () => {
+    expect([fieldAt(from(0, 0, 2)), fieldAt(from(0, 0, loadField))]).toEqual(['load', undefined])
+  })
+})

@@ -1,0 +1,146 @@
+import { describe, expect, test } from '@jest/globals'
+import type { ExerciseId } from '@young-oak/core/library'
+import type { SetLog, ShownGroup } from '@young-oak/core/member'
+import type { PlannedSlot } from '@young-oak/core/plan'
+import { askedSets } from './askedSets.ts'
+import { measureOf, readDraft, startDraft, type SetDraft } from './setDraft.ts'
+
+const kg = (value: number) => ({ value, unit: 'kg' as const })
+const group = (change: Partial<ShownGroup> = {}): ShownGroup => ({
+  group: 'a',
+  sets: 3,
+  reps: 5,
+  target: kg(60),
+  load: kg(60),
+  why: [],
+  ...change,
+})
+const bare = group({ load: null, target: null })
+const slot = (
+  exercise: ExerciseId,
+  groups: ShownGroup[],
+  change: Partial<PlannedSlot> = {},
+): PlannedSlot => ({
+  slot: 's',
+  letter: 'A',
+  exercise,
+  light: false,
+  groups,
+  needs: [],
+  ...change,
+})
+const logged = (change: Partial<SetLog>): SetLog => ({
+  id: 'x',
+  rev: 1,
+  slot: 's',
+  n: 1,
+  exercise: 'backSquat',
+  state: 'done',
+  reps: 5,
+  ...change,
+})
+const typed: SetDraft = { load: '60', count: '5', left: '', assisted: '', partial: false, pain: false }
+const squat = measureOf(slot('backSquat', [group()]), group())
+const pullUp = measureOf(slot('pullUp', [group({ body: kg(80) })]), group({ body: kg(80) }))
+
+describe('a set starts', () => {
+  const start = (
+    exercise: ExerciseId,
+    own: ShownGroup,
+    before?: SetLog,
+    isCorrection = false,
+    more: Partial<PlannedSlot> = {},
+  ) => startDraft(slot(exercise, [own], more), own, 1, before, isCorrection)
+  test('from what is asked, whatever was done before', () => {
+    expect(start('backSquat', group(), logged({ load: kg(70) }))).toMatchObject({ load: '60', count: '5' })
+  })
+  test('from the set before where the load is the member’s, and from last time before any', () => {
+    const last = { date: '2026-03-01', sets: [{ load: kg(20), reps: 10 }] }
+    expect(start('lunge', bare, logged({ load: kg(22) })).load).toBe('22')
+    expect(start('lunge', bare, undefined, false, { last }).load).toBe('20')
+  })
+  test('from the set that is corrected, with everything that was said of it', () => {
+    const was = logged({ load: kg(57.5), reps: 4, rir: 1, assisted: 2, pain: true })
+    expect(start('backSquat', group(), was, true)).toEqual({
+      load: '57.5',
+      count: '4',
+      left: '1',
+      assisted: '2',
+      partial: false,
+      pain: true,
+    })
+  })
+  test('below nothing where help is asked', () => {
+    expect(start('pullUp', group({ load: kg(15), help: true, body: kg(80) })).load).toBe('-15')
+  })
+  test.each([
+    ['a hold', { seconds: { from: 30, to: 45 } }, '30'],
+    ['trips', { distance: 40, unit: 'm' as const, trips: 2 }, '80'],
+    ['rounds', { rounds: 10 }, '10'],
+    ['a cluster', { cluster: { first: 12, minis: 4, then: 4, pause: 15, countsAs: 3 } }, '28'],
+    ['as many as there are', { most: 'reps' as const, seconds: 300 }, ''],
+    ['a total', { totalReps: 30 }, ''],
+  ])('with the least of %s', (_, goal, count) => {
+    expect(start('plank', group({ reps: null, goal, load: null })).count).toBe(count)
+  })
+})
+
+describe('what was typed', () => {
+  const read = (change: Partial<SetDraft>, measure = squat, state: 'done' | 'failed' = 'done') =>
+    readDraft({ ...typed, ...change }, measure, state)
+  test('is a set, with a decimal comma as well', () => {
+    expect(read({ load: '62,5' }).result).toEqual({ state: 'done', load: kg(62.5), reps: 5 })
+  })
+  test.each([
+    ['no load', { load: '' }, { load: 'Enter the load.' }],
+    ['a load that is none', { load: 'heavy' }, { load: 'Enter the load as a number.' }],
+    ['a load below nothing', { load: '-5' }, { load: 'A load is more than 0.' }],
+    ['900 kg', { load: '900' }, { load: 'More than 500 kg is not taken: check the number.' }],
+    ['no reps', { count: '' }, { count: 'Enter the reps.' }],
+    ['zero reps that were done', { count: '0' }, { count: 'None: tap Failed if you tried it.' }],
+    ['half a rep', { count: '4.5' }, { count: 'Reps are whole.' }],
+    ['twelve left', { left: '12' }, { left: 'Whole reps, 0 to 10.' }],
+    ['more help than reps', { assisted: '6' }, { assisted: 'Whole reps, no more than were done.' }],
+  ])('says beside its field what is wrong with %s', (_, change, errors) =>
+    expect(read(change)).toEqual({ errors }),
+  )
+  test('may be zero reps where it was tried and failed', () => {
+    expect(read({ count: '0' }, squat, 'failed').result).toMatchObject({ state: 'failed', reps: 0 })
+  })
+  test('keeps what else was said', () => {
+    expect(read({ left: '2', assisted: '1', partial: true, pain: true }).result).toMatchObject({
+      rir: 2,
+      assisted: 1,
+      partial: true,
+      pain: true,
+    })
+  })
+  test('beside body weight may be nothing, more, or help', () => {
+    expect(read({ load: '' }, pullUp).result).toEqual({ state: 'done', reps: 5 })
+    expect(read({ load: '0' }, pullUp).result).toMatchObject({ load: kg(0) })
+    expect(read({ load: '-15' }, pullUp).result).toMatchObject({ load: kg(15), help: true })
+  })
+  test('is an amount where that is counted, and nothing where it is only done', () => {
+    const hold = group({ reps: null, goal: { seconds: 45 }, load: null })
+    const plank = measureOf(slot('plank', [hold]), hold)
+    expect(read({ load: '', count: '50' }, plank).result).toEqual({
+      state: 'done',
+      amount: { value: 50, unit: 's' },
+    })
+    const task = group({ reps: null, goal: { task: 'drill' }, load: null })
+    expect(read({ load: '', count: '' }, measureOf(slot('plank', [task]), task)).result).toEqual({
+      state: 'done',
+    })
+  })
+})
+
+describe('a circuit', () => {
+  const circuit = (by: 'time' | 'rounds') =>
+    slot('barbellRow', [group(), group()], { circuit: { name: 'C', by, rounds: 3, capSeconds: 600 } })
+  test('is one set, by its time or its rounds, without a load', () => {
+    expect(askedSets(circuit('time'))).toHaveLength(1)
+    expect(askedSets(circuit('time'))[0]?.group).toMatchObject({ load: null, reps: null })
+    expect(measureOf(circuit('time'), group())).toMatchObject({ isLoaded: false, counts: 's' })
+    expect(measureOf(circuit('rounds'), group()).counts).toBe('rounds')
+  })
+})
