@@ -105,7 +105,14 @@ function weekAhead(
       return { ...bare(fold, week, inWeek), status, slots: [], changes: [] }
     }
     const place = placeAt(fold, week, inWeek)
-    const situation = situationAt(fold, place, day, evidence, undefined, isNext ? at : undefined)
+    const situation = situationAt(
+      fold,
+      place,
+      day,
+      evidence,
+      trained?.log,
+      trained ? trained.log.place : isNext ? at : undefined,
+    )
     isBack ||= situation.changes.some(({ author }) => author === 'back')
     const { slots, changes } = prescribe(situation)
     assume(situation, slots)

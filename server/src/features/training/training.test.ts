@@ -265,3 +265,59 @@ describe('the checkpoint of a member', () => {
     expect((await today(on)).programs).not.toEqual(planned.programs)
   })
 })
+
+describe('what a set may say', () => {
+  const stored = async () => (await today()).logs[0]?.sets
+  test('is kept: reps left, help, pain, an amount', async () => {
+    const said = { rir: 2, assisted: 1, partial: true, pain: true, bands: '1 green' }
+    const amount = { value: 45, unit: 's' }
+    await send(start(), set(1, said), set(2, { reps: undefined, load: undefined, amount }))
+    expect(await stored()).toMatchObject([said, { amount }])
+  })
+  test('is refused by itself where it is absurd, and the others stand', async () => {
+    const bad = [
+      { rir: 12 },
+      { amount: { value: -1, unit: 's' } },
+      { amount: { value: 3, unit: 'leagues' } },
+      { load: { value: 0, unit: 'kg' } },
+      { help: true },
+      { style: 'wild' },
+    ]
+    await send(start())
+    const answers = await send(...bad.map((change, i) => set(i + 1, change)), set(9))
+    expect(results(answers)).toEqual([...bad.map(() => 'refused'), 'stored'])
+    expect(await stored()).toMatchObject([{ n: 9 }])
+  })
+  test('beside body weight may be nothing on top, or help', async () => {
+    await send(start())
+    const pullUp = { exercise: 'pullUp', load: { value: 0, unit: 'kg' } }
+    const answers = await send(
+      set(1, pullUp),
+      set(2, { ...pullUp, load: { value: 15, unit: 'kg' }, help: true }),
+    )
+    expect(results(answers)).toEqual(['stored', 'stored'])
+  })
+})
+
+test('a session is shown on the plates of the place where it is trained, and keeps the place', async () => {
+  await world.owner('place').insert({ gym_id: gym, id: 'shed', name: 'The shed' })
+  const racks = JSON.stringify([{ unit: 'kg', bar: 20, plates: [{ weight: 15, pairs: 1 }] }])
+  await world.owner('place_equipment').insert({ gym_id: gym, place_id: 'shed', acts_from: day, racks })
+  expect((await today()).places).toContainEqual({ id: 'shed', name: 'The shed' })
+  await send({ ...start(), place: 'shed' })
+  const view = await today()
+  expect(view.logs[0]).toMatchObject({ place: 'shed' })
+  expect(line(next(view), 'squat')).toBe('2 × 5 @ 50 kg')
+  expect(line(places(view)[1], 'squat')).toBe('2 × 5 @ 60 kg')
+})
+
+test('what training tells of a lift whose max the plan lacks is offered with the session', async () => {
+  await send(
+    start(),
+    set(1, { slot: 'bench', exercise: 'benchPress', load: { value: 50, unit: 'kg' }, rir: 2 }),
+  )
+  // 50 kg × 5 with two left by Epley: 50 × (1 + 7/30) = 61.6667.
+  expect((await today()).proposals).toMatchObject([
+    { exercise: 'benchPress', load: { value: 61.6667 }, from: { rir: 2 } },
+  ])
+})
