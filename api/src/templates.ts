@@ -7,6 +7,7 @@ const commandNames = [
   'setHead',
   'setCell',
   'setExercise',
+  'setWarmUp',
   'setParams',
   'addSlot',
   'removeSlot',

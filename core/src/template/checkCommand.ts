@@ -27,6 +27,11 @@ function check(checker: Checker, draft: Template, command: Command): void {
       return checkCell(checker, draft, command)
     case 'setExercise':
       return checkExercise(checker, draft, command)
+    case 'setWarmUp': {
+      const { slot, to } = command
+      if (to === null || to === 'none') return
+      return void readWarmUp(checker, to, at(at('slots', slot), 'warmUp'))
+    }
     case 'setParams': {
       const stage = draft.progressions[command.progression]?.stages.find(({ id }) => id === command.stage)
       const path = `progressions.${command.progression}.stages.params`

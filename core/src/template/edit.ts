@@ -12,6 +12,7 @@ export type Command =
   | { do: 'setHead'; field: HeadField; from: Head; to: Head }
   | { do: 'setCell'; slot: Id; phase: Id; row: number; group: Id; field: CellField; from: Cell; to: Cell }
   | { do: 'setExercise'; slot: Id; from: Lift; to: Lift }
+  | { do: 'setWarmUp'; slot: Id; from: SlotWarmUp; to: SlotWarmUp }
   | { do: 'setParams'; progression: Id; stage: Id; from: Stage['params']; to: Stage['params'] }
   | { do: 'addSlot'; slot: Id; session: Id; after: Id; value: Slot }
   | { do: 'removeSlot'; slot: Id; session: Id; after: Id; value: Slot }
@@ -21,6 +22,9 @@ export type Command =
 export const headFields = ['trainingMax', 'maxes', 'rounding', 'warmUp'] as const
 export type HeadField = (typeof headFields)[number]
 export type Head = Template[HeadField] | null
+
+/** A slot's own warm-up; null where the template's is taken. */
+export type SlotWarmUp = NonNullable<Slot['warmUp']> | null
 
 /** The value of a cell, null where it is empty. */
 export type Cell = SetGroup[CellField] | null
@@ -41,6 +45,8 @@ export function applyCommand(draft: Template, command: Command): Template | Conf
       return setCell(draft, command)
     case 'setExercise':
       return setExercise(draft, command)
+    case 'setWarmUp':
+      return setWarmUp(draft, command)
     case 'setParams':
       return setParams(draft, command)
     case 'addSlot':
@@ -101,6 +107,14 @@ function setExercise(draft: Template, { slot: id, from, to }: Of<'setExercise'>)
   if (exercise !== from.exercise || variant !== from.variant)
     return changed(`The exercise of ${id}`, exercise)
   return withSlot(draft, id, { ...to, ...rest })
+}
+
+function setWarmUp(draft: Template, { slot: id, from, to }: Of<'setWarmUp'>): Template | Conflict {
+  const slot = draft.slots[id]
+  if (!slot) return gone(`The slot ${id}`)
+  const { warmUp = null, ...rest } = slot
+  if (!same(warmUp, from)) return changed(`The warm-up of ${id}`, warmUp)
+  return withSlot(draft, id, { ...rest, ...(to !== null && { warmUp: to }) })
 }
 
 function setParams(

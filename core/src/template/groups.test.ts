@@ -228,6 +228,20 @@ describe('what a template says of all its loads', () => {
   })
 })
 
+test('a slot’s own warm-up is set, told, and given back to the template', () => {
+  const before = read({}, {}, { warmUp: { kind: 'fewSets', sets: 2 } })
+  const command: Command = { do: 'setWarmUp', slot: 's', from: null, to: 'none' }
+  expect(checkCommand(before, command)).toEqual([])
+  const after = applyCommand(before, command) as Template
+  expect(compareTemplates(before, after)).toEqual([
+    { where: 'Back squat (A), warm-up', what: 'as in the template → None.' },
+  ])
+  expect(applyCommand(after, invert(command))).toEqual(before)
+  const wrong = { ...command, to: { kind: 'fewSets', sets: 9 } } as Command
+  expect(checkCommand(before, wrong)[0]?.path).toBe('slots.s.warmUp.sets')
+  expect(isConflict(applyCommand(after, command))).toBe(true)
+})
+
 test('details that changed are told line by line', () => {
   const command: Command = {
     do: 'setCell',

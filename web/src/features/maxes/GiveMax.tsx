@@ -1,9 +1,9 @@
 import { useState } from 'react'
 import { toast } from 'sonner'
-import { maxSchema, type GivenMax } from '@young-oak/api/maxes'
+import { maxSchema, type GivenMax, type MaxesView } from '@young-oak/api/maxes'
 import { exercises, exerciseIds, isExercise, takesMax } from '@young-oak/core/library'
 import { defaultFormula, mostInReserve, type FormulaKind } from '@young-oak/core/maxes'
-import type { Load, Unit } from '@young-oak/core/units'
+import { addLoad, type Load, type Unit } from '@young-oak/core/units'
 import { ValidationError } from 'yup'
 import { api, fieldErrors, sayError } from '../../app/api.ts'
 import { today } from '../../app/today.ts'
@@ -15,8 +15,10 @@ import { typedNumber } from '../../ui/typedNumber.ts'
 
 type Typed = TypedSet & { exercise: string; variant: string; formula: FormulaKind; date: string }
 
+type Props = { unit: Unit; exercise: string; member?: string; body: MaxesView['body'] }
+
 /** A form for one max: a single, or a set with its estimate by every formula. */
-export function GiveMax({ unit, exercise, member }: { unit: Unit; exercise: string; member?: string }) {
+export function GiveMax({ unit, exercise, member, body }: Props) {
   const [typed, setTyped] = useState<Typed>({
     exercise,
     variant: '',
@@ -91,7 +93,13 @@ export function GiveMax({ unit, exercise, member }: { unit: Unit; exercise: stri
         errors={{ load: faults['load.value'], reps: faults.reps, reserve: faults.rir }}
         onType={put}
       />
-      {!isOnBody && <Estimate typed={typed} onFormula={(formula) => put({ formula })} />}
+      {(!isOnBody || body) && (
+        <Estimate
+          typed={typed}
+          body={isOnBody ? body?.load : undefined}
+          onFormula={(formula) => put({ formula })}
+        />
+      )}
       <Field
         label="When"
         type="date"
@@ -116,12 +124,15 @@ export function GiveMax({ unit, exercise, member }: { unit: Unit; exercise: stri
   )
 }
 
-/** The estimate as it would be stored, by the chosen formula, among the others. */
-function Estimate({ typed, onFormula }: { typed: Typed; onFormula: (formula: FormulaKind) => void }) {
+type EstimateProps = { typed: Typed; body?: Load; onFormula: (formula: FormulaKind) => void }
+
+/** The estimate as it would be stored, by the chosen formula, among the others; of a body-weight lift with the body. */
+function Estimate({ typed, body, onFormula }: EstimateProps) {
   const [value, reps, reserve] = [typed.load, typed.reps, typed.reserve || '0'].map(typedNumber)
   if (typeof value !== 'number' || typeof reps !== 'number' || typeof reserve !== 'number') return null
-  if (value <= 0 || reps < 1 || reserve < 0 || reserve > mostInReserve) return null
-  const load: Load = { value, unit: typed.unit }
+  if ((value <= 0 && !body) || reps < 1 || reserve < 0 || reserve > mostInReserve) return null
+  const given: Load = { value: Math.abs(value), unit: typed.unit }
+  const load = body ? addLoad(body, given, value < 0) : given
   return (
     <SpreadPicture load={load} reps={reps} inReserve={reserve} chosen={typed.formula} onChoose={onFormula} />
   )

@@ -42,7 +42,7 @@ export default function MaxesPage() {
         {data.proposals.length > 0 && <Proposals proposals={data.proposals} member={member} />}
       </section>
       <section className="grid content-start gap-6">
-        <GiveMax key={wanted} unit={data.unit} exercise={wanted} member={member} />
+        <GiveMax key={wanted} unit={data.unit} exercise={wanted} member={member} body={data.body} />
         <BodyWeight unit={data.unit} body={data.body} member={member} />
       </section>
       <Toasts />

@@ -8,13 +8,15 @@ import {
   type Command,
   type SetGroup,
   type Slot,
+  type SlotWarmUp,
   type Template,
 } from '@young-oak/core/template'
 import { useAppDispatch } from '../../app/store.ts'
 import { Button } from '../../ui/Button.tsx'
-import { Field } from '../../ui/Field.tsx'
+import { Field, SelectField } from '../../ui/Field.tsx'
 import { Modal } from '../../ui/Modal.tsx'
 import { edit } from './editorSlice.ts'
+import { choiceOf, ladderText, warmUpChoices, warmUpOf, type WarmUpChoice } from './warmUpChoice.ts'
 
 type Props = {
   draft: Template
@@ -61,6 +63,7 @@ function Form({ draft, slotId, slot, groups, phase, row, onClose }: FormProps) {
   )
   const [faults, setFaults] = useState<Typed>({})
   const [isForAll, setForAll] = useState(true)
+  const [warmUp, setWarmUp] = useState<SlotChoice>(() => slotChoice(slot))
   const save = () => {
     const found: Typed = {}
     const commands: Command[] = []
@@ -96,6 +99,13 @@ function Form({ draft, slotId, slot, groups, phase, row, onClose }: FormProps) {
     }
     setFaults(found)
     if (Object.keys(found).length) return
+    if (warmUp !== slotChoice(slot))
+      commands.push({
+        do: 'setWarmUp',
+        slot: slotId,
+        from: slot.warmUp ?? null,
+        to: slotWarmUp(warmUp, draft),
+      })
     if (commands.length)
       dispatch(edit(commands.length === 1 && commands[0] ? commands[0] : { do: 'several', commands }))
     onClose()
@@ -126,6 +136,18 @@ function Form({ draft, slotId, slot, groups, phase, row, onClose }: FormProps) {
           ))}
         </fieldset>
       ))}
+      <SelectField
+        label="Warm-up before this lift"
+        value={warmUp}
+        onChange={(event) => setWarmUp(event.target.value as SlotChoice)}
+      >
+        <option value="template">as the template says</option>
+        {Object.entries(warmUpChoices).map(([choice, said]) => (
+          <option key={choice} value={choice}>
+            {said}
+          </option>
+        ))}
+      </SelectField>
       <label className="flex min-h-11 items-center gap-3">
         <input
           type="checkbox"
@@ -138,6 +160,19 @@ function Form({ draft, slotId, slot, groups, phase, row, onClose }: FormProps) {
       <Button type="submit">Keep</Button>
     </form>
   )
+}
+
+type SlotChoice = WarmUpChoice | 'template'
+
+const slotChoice = ({ warmUp }: Slot): SlotChoice => {
+  if (warmUp === undefined) return 'template'
+  return choiceOf(warmUp === 'none' ? undefined : warmUp)
+}
+
+/** A ladder of a slot's own begins as the template's, or as the usual one. */
+function slotWarmUp(choice: SlotChoice, { warmUp }: Template): SlotWarmUp {
+  if (choice === 'template') return null
+  return warmUpOf(choice, ladderText(warmUp)) ?? 'none'
 }
 
 const capital = (text: string) => text.charAt(0).toUpperCase() + text.slice(1)

@@ -1,14 +1,16 @@
 import { useState } from 'react'
+import { liftName } from '@young-oak/core/library'
 import { repTables, repTableTitle, type RepTable } from '@young-oak/core/maxes'
 import { sayWarmUp, type Command, type Head, type HeadField, type Template } from '@young-oak/core/template'
 import { formatNumber, type Way } from '@young-oak/core/units'
-import type { WarmUp } from '@young-oak/core/warmups'
 import { useAppDispatch } from '../../app/store.ts'
 import { Button } from '../../ui/Button.tsx'
 import { Field, SelectField } from '../../ui/Field.tsx'
 import { Modal } from '../../ui/Modal.tsx'
 import { typedNumber } from '../../ui/typedNumber.ts'
 import { edit } from './editorSlice.ts'
+import { draftRatios, readRatios, RatioFields } from './RatioFields.tsx'
+import { choiceOf, ladderText, warmUpChoices, warmUpOf, type WarmUpChoice } from './warmUpChoice.ts'
 
 /** How the template makes loads of maxes, as sentences; each can be changed, and acts from the next version on. */
 export function LoadSettings({ draft }: { draft: Template }) {
@@ -22,6 +24,10 @@ export function LoadSettings({ draft }: { draft: Template }) {
     `percents for reps by the ${tableName(maxes.table ?? 'handbook')}`,
     trainingMax === undefined ? 'no training max' : `training max ${formatNumber(trainingMax)}% of the 1RM`,
     roundingWords[rounding],
+    ...(maxes.ratios ?? []).map(
+      ({ lift, of, percent }) =>
+        `${liftName(lift)} at ${formatNumber(percent)}% of the ${liftName(of).toLowerCase()} max until it has one`,
+    ),
   ]
   return (
     <section aria-label="Loads" className="border-t border-line pt-3">
@@ -55,23 +61,6 @@ const roundingWords: Record<Way, string> = {
   up: 'loads rounded up',
 }
 
-type WarmUpChoice = 'none' | 'two' | 'three' | 'ladder'
-const usualLadder: WarmUp = {
-  kind: 'ladder',
-  bar: 10,
-  rungs: [
-    { percent: 40, reps: 5 },
-    { percent: 60, reps: 3 },
-    { percent: 80, reps: 2 },
-  ],
-}
-
-function choiceOf(warmUp: WarmUp | undefined): WarmUpChoice {
-  if (!warmUp) return 'none'
-  if (warmUp.kind === 'ladder') return 'ladder'
-  return warmUp.sets === 2 ? 'two' : 'three'
-}
-
 function SettingsForm({ draft, onClose }: { draft: Template; onClose: () => void }) {
   const dispatch = useAppDispatch()
   const { maxes } = draft
@@ -83,7 +72,8 @@ function SettingsForm({ draft, onClose }: { draft: Template; onClose: () => void
     trainingMax: draft.trainingMax === undefined ? '' : String(draft.trainingMax),
     rounding: draft.rounding,
     warmUp: choiceOf(draft.warmUp),
-    ladder: ladderText(draft.warmUp?.kind === 'ladder' ? draft.warmUp : usualLadder),
+    ladder: ladderText(draft.warmUp),
+    ratios: draftRatios(maxes.ratios ?? []),
   })
   const [faults, setFaults] = useState<Partial<Record<keyof typeof typed, string>>>({})
   const put = (change: Partial<typeof typed>) => setTyped({ ...typed, ...change })
@@ -100,14 +90,15 @@ function SettingsForm({ draft, onClose }: { draft: Template; onClose: () => void
     if (trainingMax === null && readsTrainingMax(draft))
       found.trainingMax = 'Loads of this template are percents of it.'
     if (warmUp === undefined) found.ladder = 'Rungs like 40 × 5, 60 × 3, each at more percent, 10 to 95.'
+    const ratios = readRatios(typed.ratios)
+    if (!ratios) found.ratios = 'Each needs two lifts and a percent above 0, at most 150.'
     setFaults(found)
     if (Object.keys(found).length) return
-    const { use: _, ...kept } = maxes
     const next = {
       ...(typed.use === 'best' ? { use: 'best' as const, weeks } : { use: 'newest' as const }),
       fresh,
       table: typed.table,
-      ...('ratios' in kept && kept.ratios && { ratios: kept.ratios }),
+      ...(ratios?.length && { ratios }),
     } as Template['maxes']
     const commands = [
       headCommand(draft, 'maxes', next),
@@ -189,10 +180,11 @@ function SettingsForm({ draft, onClose }: { draft: Template; onClose: () => void
         value={typed.warmUp}
         onChange={(event) => put({ warmUp: event.target.value as WarmUpChoice })}
       >
-        <option value="none">none</option>
-        <option value="two">two lighter sets</option>
-        <option value="three">three lighter sets</option>
-        <option value="ladder">a ladder by percent</option>
+        {Object.entries(warmUpChoices).map(([choice, said]) => (
+          <option key={choice} value={choice}>
+            {said}
+          </option>
+        ))}
       </SelectField>
       {typed.warmUp === 'ladder' && (
         <Field
@@ -203,6 +195,7 @@ function SettingsForm({ draft, onClose }: { draft: Template; onClose: () => void
           onChange={(event) => put({ ladder: event.target.value })}
         />
       )}
+      <RatioFields ratios={typed.ratios} error={faults.ratios} onChange={(ratios) => put({ ratios })} />
       <Button type="submit" className="sm:col-span-2">
         Keep
       </Button>
@@ -225,32 +218,4 @@ function headCommand(draft: Template, field: HeadField, to: Head): Command | nul
 function whole(text: string, from: number, to: number): number | null {
   const value = typedNumber(text)
   return typeof value === 'number' && Number.isInteger(value) && value >= from && value <= to ? value : null
-}
-
-const ladderText = (warmUp: WarmUp): string =>
-  warmUp.kind === 'ladder'
-    ? [
-        ...(warmUp.bar === undefined ? [] : [`bar × ${warmUp.bar}`]),
-        ...warmUp.rungs.map(({ percent, reps }) => `${formatNumber(percent)} × ${reps}`),
-      ].join(', ')
-    : ''
-
-/** The chosen warm-up; null for none, undefined where the ladder does not read. */
-function warmUpOf(choice: WarmUpChoice, ladder: string): WarmUp | null | undefined {
-  if (choice === 'none') return null
-  if (choice !== 'ladder') return { kind: 'fewSets', sets: choice === 'two' ? 2 : 3 }
-  const pieces = ladder
-    .split(',')
-    .map((piece) => /^\s*(bar|\d+(?:\.\d+)?)\s*%?\s*[x×]\s*(\d+)\s*$/i.exec(piece))
-  if (pieces.some((piece) => !piece)) return undefined
-  const steps = pieces.map((piece) => ({ at: piece?.[1]?.toLowerCase() ?? '', reps: Number(piece?.[2]) }))
-  const bar = steps.find(({ at }) => at === 'bar')?.reps
-  const rungs = steps.filter(({ at }) => at !== 'bar').map(({ at, reps }) => ({ percent: Number(at), reps }))
-  const isFit =
-    rungs.length > 0 &&
-    rungs.every(
-      ({ percent, reps }, i) =>
-        percent >= 10 && percent <= 95 && reps >= 1 && reps <= 30 && percent > (rungs[i - 1]?.percent ?? 0),
-    )
-  return isFit ? { kind: 'ladder', ...(bar !== undefined && { bar }), rungs } : undefined
 }

@@ -1,0 +1,134 @@
+import { Plus, X } from 'lucide-react'
+import { exercises, exerciseIds, isExercise, takesMax } from '@young-oak/core/library'
+import type { Ratio } from '@young-oak/core/template'
+import { formatNumber } from '@young-oak/core/units'
+import { Button } from '../../ui/Button.tsx'
+import { IconButton } from '../../ui/IconButton.tsx'
+import { typedNumber } from '../../ui/typedNumber.ts'
+
+/** A ratio as it is typed. */
+export type RatioDraft = { exercise: string; variant: string; percent: string; of: string; ofVariant: string }
+
+export const draftRatios = (ratios: Ratio[]): RatioDraft[] =>
+  ratios.map(({ lift, of, percent }) => ({
+    exercise: lift.exercise,
+    variant: lift.variant ?? '',
+    percent: formatNumber(percent),
+    of: of.exercise,
+    ofVariant: of.variant ?? '',
+  }))
+
+/** What was typed as ratios, or null where one of them is none. */
+export function readRatios(drafts: RatioDraft[]): Ratio[] | null {
+  const ratios = drafts.flatMap(({ exercise, variant, percent, of, ofVariant }): Ratio[] => {
+    const value = typedNumber(percent)
+    if (!isExercise(exercise) || !isExercise(of) || typeof value !== 'number' || !(value > 0 && value <= 150))
+      return []
+    return [
+      {
+        lift: { exercise, ...(variant.trim() && { variant: variant.trim() }) },
+        of: { exercise: of, ...(ofVariant.trim() && { variant: ofVariant.trim() }) },
+        percent: value,
+      },
+    ]
+  })
+  return ratios.length === drafts.length ? ratios : null
+}
+
+type Props = { ratios: RatioDraft[]; error?: string; onChange: (ratios: RatioDraft[]) => void }
+
+/** Lifts that read a percent of another lift's max until they have one of their own. */
+export function RatioFields({ ratios, error, onChange }: Props) {
+  const change = (at: number, own: Partial<RatioDraft>) =>
+    onChange(ratios.map((ratio, i) => (i === at ? { ...ratio, ...own } : ratio)))
+  const box = 'h-11 min-w-0 rounded-md border border-edge bg-paper px-2'
+  return (
+    <fieldset className="sm:col-span-2">
+      <legend className="mb-1 text-sm font-medium">
+        Lifts tied to another’s max until they have their own
+      </legend>
+      <ul className="grid gap-2">
+        {ratios.map(({ exercise, variant, percent, of, ofVariant }, i) => (
+          <li key={i} className="flex flex-wrap items-center gap-2">
+            <LiftSelect
+              label={`Lift ${i + 1}`}
+              value={exercise}
+              onChange={(id) => change(i, { exercise: id })}
+            />
+            <input
+              aria-label={`Variant of lift ${i + 1}`}
+              placeholder="variant"
+              value={variant}
+              onChange={(event) => change(i, { variant: event.target.value })}
+              className={`${box} w-24`}
+            />
+            <span>at</span>
+            <input
+              aria-label={`Percent ${i + 1}`}
+              inputMode="decimal"
+              value={percent}
+              onChange={(event) => change(i, { percent: event.target.value })}
+              className={`${box} w-16 text-right`}
+            />
+            <span>% of</span>
+            <LiftSelect label={`Of lift ${i + 1}`} value={of} onChange={(id) => change(i, { of: id })} />
+            <input
+              aria-label={`Variant of the other lift ${i + 1}`}
+              placeholder="variant"
+              value={ofVariant}
+              onChange={(event) => change(i, { ofVariant: event.target.value })}
+              className={`${box} w-24`}
+            />
+            <IconButton
+              label={`Remove ratio ${i + 1}`}
+              onClick={() => onChange(ratios.filter((_, k) => k !== i))}
+            >
+              <X size={16} />
+            </IconButton>
+          </li>
+        ))}
+      </ul>
+      <Button
+        look="quiet"
+        onClick={() =>
+          onChange([...ratios, { exercise: '', variant: '', percent: '85', of: '', ofVariant: '' }])
+        }
+      >
+        <Plus size={16} className="inline" /> Tie a lift
+      </Button>
+      {error && (
+        <p role="alert" className="text-sm text-brick">
+          {error}
+        </p>
+      )}
+    </fieldset>
+  )
+}
+
+const lifts = exerciseIds.filter((id) => takesMax({ exercise: id }))
+
+function LiftSelect({
+  label,
+  value,
+  onChange,
+}: {
+  label: string
+  value: string
+  onChange: (id: string) => void
+}) {
+  return (
+    <select
+      aria-label={label}
+      value={value}
+      onChange={(event) => onChange(event.target.value)}
+      className="h-11 w-44 rounded-md border border-edge bg-paper px-2"
+    >
+      <option value="">choose a lift</option>
+      {lifts.map((id) => (
+        <option key={id} value={id}>
+          {exercises[id].name}
+        </option>
+      ))}
+    </select>
+  )
+}
