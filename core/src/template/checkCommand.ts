@@ -2,7 +2,7 @@ import { object } from 'yup'
 import { ruleOf } from '../progressions/registry.ts'
 import { at, Checker, exerciseField, idField, textField, type Issue } from '../reading/index.ts'
 import { same, type Command } from './edit.ts'
-import { findSlotEnds } from './looseEnds.ts'
+import { findOverMax, findSlotEnds } from './looseEnds.ts'
 import { readGoal, readLoad, readSlot, readWarmUp } from './read.ts'
 import { headShape, setGroupShape } from './shape.ts'
 import type { Template } from './types.ts'
@@ -49,6 +49,7 @@ function check(checker: Checker, draft: Template, command: Command): void {
           'a slot written out in full, with "follows", "by" and a row for each week',
           command.value,
         )
+      findOverMax(checker, draft, slot, path)
       return findSlotEnds(checker, draft, slot, path)
     }
     case 'removeSlot':
@@ -84,6 +85,7 @@ function checkCell(
   const group = slot.rows[phase]?.[row]?.find(({ id: own }) => own === groupId)
   const rows = { [phase]: [[{ ...(group ?? { id: 'cell', sets: 1, goal: { reps: 1 } }), load }]] }
   findSlotEnds(checker, draft, { ...slot, rows }, path)
+  findOverMax(checker, draft, { ...slot, rows }, path)
 }
 
 function checkExercise(checker: Checker, draft: Template, { slot: id, to }: Of<'setExercise'>): void {

@@ -9,6 +9,7 @@ import {
   invert,
   isConflict,
   parseCell,
+  readPublished,
   readTemplate,
   type CellField,
   type Command,
@@ -97,6 +98,13 @@ describe('a group', () => {
       'got 100.8',
     )
   })
+})
+
+test('a version that was published before the 1RM was a limit reads all the same, and is held to it', () => {
+  const old = file({ load: { of: 'max', percent: 110 } })
+  const { template } = readPublished(old)
+  expect(template?.slots.s?.rows.p?.[0]?.[0]?.load).toEqual({ of: 'max', percent: 110 })
+  expect(readPublished(file({ tempo: 'slow' })).issues).toHaveLength(1)
 })
 
 describe('a circuit', () => {

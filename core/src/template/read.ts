@@ -5,7 +5,7 @@ import { ruleKinds, ruleOf, type RuleKind } from '../progressions/registry.ts'
 import { at, Checker, isId, type Issue } from '../reading/index.ts'
 import { signKinds, signOf, type SignBasis, type SignKind } from '../signs/registry.ts'
 import { warmUpNames, warmUpOf, type WarmUp, type WarmUpName } from '../warmups/registry.ts'
-import { findLooseEnds } from './looseEnds.ts'
+import { findLooseEnds, findOverMax } from './looseEnds.ts'
 import { readAdjustment, readLight } from './readAdjustment.ts'
 import { readKind } from './readKind.ts'
 import {
@@ -47,6 +47,16 @@ export type ReadTemplate =
  * out, and one row for a phase becomes a row for each of its weeks. Either a whole template or located faults, never half.
  */
 export function readTemplate(input: unknown): ReadTemplate {
+  return read(input, (checker, template) => {
+    for (const [id, slot] of Object.entries(template.slots))
+      findOverMax(checker, template, slot, at('slots', id))
+  })
+}
+
+/** A version as it was published: what is asked of templates today beyond that they can be planned is not asked of it. */
+export const readPublished = (input: unknown): ReadTemplate => read(input, () => undefined)
+
+function read(input: unknown, more: (checker: Checker, template: Template) => void): ReadTemplate {
   const checker = new Checker()
   const head = checker.check(headShape, input, '')
   if (!head) return { issues: checker.issues }
@@ -71,6 +81,7 @@ export function readTemplate(input: unknown): ReadTemplate {
     tracks: readMap(checker, head.tracks ?? {}, 'tracks', readTrack, limits.tracks),
   }
   if (!checker.issues.length) findLooseEnds(checker, template)
+  if (!checker.issues.length) more(checker, template)
   return checker.issues.length ? { issues: checker.issues } : { template }
 }
 

@@ -1,7 +1,7 @@
 import type { MemberFile } from '@young-oak/api/members'
 import type { Enrolment, Fact, Segment, SessionLog } from '@young-oak/core/member'
 import type { Checkpoint } from '@young-oak/core/plan'
-import { readTemplate, type Template } from '@young-oak/core/template'
+import { readPublished, type Template } from '@young-oak/core/template'
 import type { Scope } from '../../database/scope.ts'
 import { notFound } from '../../http/problem.ts'
 
@@ -92,7 +92,7 @@ async function readVersions({ db }: Scope, ids: string[]): Promise<Record<string
   const missing = ids.filter((id) => !parsed.has(id))
   const rows = missing.length ? await db('template_version').whereIn('id', missing).select('id', 'body') : []
   for (const { id, body } of rows) {
-    const { template } = readTemplate(body)
+    const { template } = readPublished(body)
     if (!template) throw new Error(`invalid version "${id}": it was published, so it must read`)
     if (parsed.size >= mostParsed) parsed.delete(parsed.keys().next().value as string)
     parsed.set(id, template)
