@@ -1,11 +1,13 @@
 import { Minus, Plus } from 'lucide-react'
-import { formatNumber } from '@young-oak/core/units'
+import { formatNumber, formatSeconds, parseSeconds } from '@young-oak/core/units'
 import { typedNumber } from './typedNumber.ts'
 
 type Props = {
   label: string
   value: string
   step: number
+  /** A time, read and written as minutes and seconds. */
+  isTime?: boolean
   /** Lowest value that a tap goes to; typing is free. */
   least?: number
   onChange: (value: string) => void
@@ -13,10 +15,11 @@ type Props = {
 }
 
 /** A number with a small step either way under the thumb; it can be typed as well. */
-export function Stepper({ label, value, step, least = 0, onChange, error }: Props) {
+export function Stepper({ label, value, step, isTime = false, least = 0, onChange, error }: Props) {
   const move = (by: number) => {
-    const now = typedNumber(value)
-    onChange(formatNumber(Math.max(least, (typeof now === 'number' ? now : 0) + by)))
+    const now = isTime ? parseSeconds(value.trim()) : typedNumber(value)
+    const next = Math.max(least, (typeof now === 'number' && !Number.isNaN(now) ? now : 0) + by)
+    onChange(isTime ? formatSeconds(next) : formatNumber(next))
   }
   return (
     <label className="block">
@@ -26,7 +29,7 @@ export function Stepper({ label, value, step, least = 0, onChange, error }: Prop
           <Minus size={20} />
         </StepButton>
         <input
-          inputMode="decimal"
+          inputMode={isTime ? 'text' : 'decimal'}
           value={value}
           aria-invalid={Boolean(error)}
           aria-label={label}

@@ -76,6 +76,7 @@ export function CurrentSet({ slot, asked, of, before, isCorrection = false, foun
               label={countLabels[counts]}
               value={draft.count}
               step={countSteps[counts]}
+              isTime={counts === 's'}
               onChange={(count) => put({ count })}
               error={errors.count}
             />
@@ -107,7 +108,7 @@ export function CurrentSet({ slot, asked, of, before, isCorrection = false, foun
 
 const countLabels: Record<'reps' | AmountUnit, string> = {
   reps: 'Reps',
-  s: 'Seconds',
+  s: 'Time',
   m: 'Metres',
   km: 'Kilometres',
   yd: 'Yards',

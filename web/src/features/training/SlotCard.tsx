@@ -50,7 +50,7 @@ export function SlotCard({ slot, sets, isCurrent, onOpen, onLog, can }: Props) {
             {formatGroups(slot.groups)}
           </span>
         </span>
-        <span className="text-sm text-bark">
+        <span className="shrink-0 text-sm whitespace-nowrap text-bark">
           {sets.filter((set) => !isTry(set)).length} of {asked.length}
         </span>
       </button>

@@ -30,7 +30,7 @@ export function WarmUps({ sets }: { sets: NonNullable<PlannedSlot['warmUps']> })
             {side && (
               <span className="text-sm text-bark">
                 {side.length
-                  ? `each side ${side.map(formatNumber).join(' + ')}`
+                  ? `each side ${side.map(formatNumber).join(' + ')} ${load.unit}`
                   : `the empty ${formatNumber(bar ?? 0)} ${load.unit} bar`}
               </span>
             )}

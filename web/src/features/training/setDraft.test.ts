@@ -74,7 +74,7 @@ describe('a set starts', () => {
     expect(start('pullUp', group({ load: kg(15), help: true, body: kg(80) })).load).toBe('-15')
   })
   test.each([
-    ['a hold', { seconds: { from: 30, to: 45 } }, '30'],
+    ['a hold', { seconds: { from: 30, to: 45 } }, '0:30'],
     ['trips', { distance: 40, unit: 'm' as const, trips: 2 }, '80'],
     ['rounds', { rounds: 10 }, '10'],
     ['a cluster', { cluster: { first: 12, minis: 4, then: 4, pause: 15, countsAs: 3 } }, '28'],
@@ -127,6 +127,8 @@ describe('what was typed', () => {
       state: 'done',
       amount: { value: 50, unit: 's' },
     })
+    expect(read({ load: '', count: '1:15' }, plank).result?.amount).toEqual({ value: 75, unit: 's' })
+    expect(read({ load: '', count: 'long' }, plank).errors).toEqual({ count: 'A time like 0:45 or 12:30.' })
     const task = group({ reps: null, goal: { task: 'drill' }, load: null })
     expect(read({ load: '', count: '' }, measureOf(slot('plank', [task]), task)).result).toEqual({
       state: 'done',

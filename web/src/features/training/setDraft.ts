@@ -5,7 +5,9 @@ import type { SetLog, ShownGroup } from '@young-oak/core/member'
 import type { PlannedSlot } from '@young-oak/core/plan'
 import {
   formatNumber,
+  formatSeconds,
   lowest,
+  parseSeconds,
   type Amount,
   type AmountUnit,
   type Load,
@@ -68,7 +70,7 @@ export function startDraft(
   const done = isCorrection ? before : undefined
   return {
     load: handled?.load ? formatNumber(handled.help ? -handled.load.value : handled.load.value) : '',
-    count: String(done?.reps ?? done?.amount?.value ?? (slot.circuit ? '' : askedCount(group))),
+    count: doneCount(done) ?? (slot.circuit ? '' : askedCount(group)),
     left: done?.rir === undefined ? '' : String(done.rir),
     assisted: done?.assisted ? String(done.assisted) : '',
     partial: done?.partial ?? false,
@@ -76,10 +78,16 @@ export function startDraft(
   }
 }
 
+function doneCount(done: SetLog | undefined): string | undefined {
+  if (done?.amount)
+    return done.amount.unit === 's' ? formatSeconds(done.amount.value) : formatNumber(done.amount.value)
+  return done?.reps === undefined ? undefined : String(done.reps)
+}
+
 /** The least that a set asks, as a number: empty where as many as possible are asked. */
 export function askedCount({ reps, goal }: ShownGroup): string {
   if (!goal) return String(lowest(reps ?? 1))
-  if ('seconds' in goal && !('most' in goal)) return String(lowest(goal.seconds))
+  if ('seconds' in goal && !('most' in goal)) return formatSeconds(lowest(goal.seconds))
   if ('distance' in goal) return String(goal.distance * (goal.trips ?? 1))
   if ('rounds' in goal) return String(goal.rounds)
   if ('cluster' in goal) return String(goal.cluster.first + goal.cluster.minis * goal.cluster.then)
@@ -99,13 +107,13 @@ export function readDraft(
   if (isLoaded && value === undefined && !isOnBody) errors.load = 'Enter the load.'
   else if (isLoaded && value !== undefined && !(isOnBody && value === 0))
     Object.assign(errors, fault('load', loadSchema, { value: handled, unit }))
-  const count = typedNumber(draft.count)
+  const count = counts === 's' ? typedSeconds(draft.count) : typedNumber(draft.count)
   if (counts !== 'done') {
     if (count === undefined) errors.count = counts === 'reps' ? 'Enter the reps.' : 'Enter how much it was.'
     else if (count === 0 && state === 'done') errors.count = 'None: tap Failed if you tried it.'
     else if (counts === 'reps') Object.assign(errors, fault('count', repsSchema, count))
     else if (typeof count !== 'number' || count < 0 || count > 100_000)
-      errors.count = 'A number from 0 to 100,000.'
+      errors.count = counts === 's' ? 'A time like 0:45 or 12:30.' : 'A number from 0 to 100,000.'
   }
   const left = typedNumber(draft.left)
   if (left !== undefined && !isWhole(left, 0, 10)) errors.left = 'Whole reps, 0 to 10.'
@@ -131,6 +139,14 @@ export function readDraft(
       ...(draft.pain && { pain: true }),
     },
   }
+}
+
+/** "0:45", "90", "12 min" as seconds; the text itself where it is no time. */
+function typedSeconds(text: string): number | string | undefined {
+  const trimmed = text.trim()
+  if (!trimmed) return undefined
+  const seconds = parseSeconds(trimmed)
+  return Number.isNaN(seconds) ? trimmed : seconds
 }
 
 const isWhole = (value: unknown, from: number, to: number): boolean =>
