@@ -2,6 +2,7 @@ import * as sources from './index.ts'
 import type { Source } from './source.ts'
 
 export type { MaxInForce } from './source.ts'
+export { waysTo } from './tonnage.ts'
 
 export type SourceKind = keyof typeof sources
 type ParamsOf<K extends SourceKind> = (typeof sources)[K] extends Source<infer P> ? P : never

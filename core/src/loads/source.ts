@@ -23,6 +23,8 @@ export type Known = {
   asked?: { reps: number; rir?: number; sets?: number; rest?: number }
   /** The member's body weight. */
   body?: Load
+  /** What the lift has moved this week before this slot: reps times load, in all; null where it has moved nothing. */
+  moved?(): Load | null
   /** The load of these sets when the slot was last trained; or, marked so, the lift's last at another place. */
   last?(): { load: Load; date: string; isSamePlace: boolean } | null
   /** The template's percents for reps. */

@@ -1,34 +1,50 @@
-import { mostTableReps, percentFor, repTableTitle } from '../maxes/table.ts'
-import { numberField, strictObject } from '../reading/index.ts'
-import { formatNumber, scale, snap } from '../units/index.ts'
+import type { Rung } from '../explain/rung.ts'
+import { mostTableReps, percentFor, repTableTitle, type RepTable } from '../maxes/table.ts'
+import { choiceField, numberField, strictObject } from '../reading/index.ts'
+import { formatNumber, scale, snap, type Load } from '../units/index.ts'
 import { maxRung } from './maxRung.ts'
 import { defineSource } from './source.ts'
 
+type Params = { times: number; per?: 'week' }
+
 /**
- * A load that makes sets × reps × load come to so many times the lift's max: 20 times 100 kg over 5 × 5 is 80 kg. Never more
- * than the template's table allows for the reps; the tonnage then falls short, and says so.
+ * A load that makes sets × reps × load come to so many times the lift's max: 20 times 100 kg over 5 × 5 is 80 kg. With `per` week it is
+ * so many times what the lift has moved this week before. Never more than the template's table allows for the reps; the tonnage
+ * then falls short, and says so.
  */
-export const tonnage = defineSource<{ times: number }>({
+export const tonnage = defineSource<Params>({
   of: 'tonnage',
   title: 'A tonnage',
   computes: true,
   readsReps: true,
-  params: strictObject({ times: numberField('how many times the 1RM, 1 to 200', 1, 200).required() }),
-  cell: ({ times }) => `${formatNumber(times)}× max in all`,
+  params: strictObject({
+    times: numberField('how many times, 0.05 to 200', 0.05, 200).required(),
+    per: choiceField(['week']),
+  }),
+  cell: ({ times, per }) => `${formatNumber(times)}× ${per ?? 'max'} in all`,
   read(typed) {
-    const match = /^(\d+(?:[.,]\d+)?)\s*[x×]\s*max(?: in all)?$/.exec(typed)
-    return match ? { times: Number(match[1]?.replace(',', '.')) } : null
+    const match = /^(\d+(?:[.,]\d+)?)\s*[x×]\s*(max|week)(?: in all)?$/.exec(typed)
+    if (!match) return null
+    return {
+      times: Number(match[1]?.replace(',', '.')),
+      ...(match[2] === 'week' && { per: 'week' as const }),
+    }
   },
   readsMax: (lift) => lift,
-  price({ lift, max, asked, table = 'handbook' }, { times }) {
+  price({ lift, max, asked, moved, table = 'handbook' }, { times, per }) {
     if (!max) return { need: 'max', lift }
     const { sets = 1, reps = 1, rir = 0 } = asked ?? {}
-    const percent = snap((times * 100) / (sets * reps))
+    const week = per === 'week' ? moved?.() : undefined
+    // Nothing moved yet this week: there is nothing to be a part of.
+    if (per === 'week' && !week) return null
+    const target = week ? scale(week, times * 100) : scale(max.load, times * 100)
+    const percent = snap((target.value * 100) / (sets * reps * max.load.value))
     const most = percentFor(table, Math.min(reps + rir, mostTableReps))
-    const target = scale(max.load, times * 100)
-    const rungs = [
+    const rungs: Rung[] = [
       maxRung(max),
-      { id: 'tonnage.target', data: { times, target } },
+      week
+        ? { id: 'tonnage.week', data: { times, week, target } }
+        : { id: 'tonnage.target', data: { times, target } },
       { id: 'tonnage.share', data: { sets, reps, percent } },
     ]
     if (percent <= most) return { base: max.load, percent, most: max.load, rungs }
@@ -37,6 +53,7 @@ export const tonnage = defineSource<{ times: number }>({
   },
   messages: {
     'tonnage.target': '{times} times it in all: {target}',
+    'tonnage.week': '{times} times what it has moved this week, {week}: {target}',
     'tonnage.share': 'over {sets} × {reps} that is {percent}% of the 1RM',
     'tonnage.held': 'more than {reps} reps allow ({table}): {most}%, and the tonnage is not reached',
   },
@@ -44,20 +61,48 @@ export const tonnage = defineSource<{ times: number }>({
     {
       say: '20 times 100 kg over 5 × 5 is 80 kg',
       params: { times: 20 },
-      known: {
-        max: { load: { value: 100, unit: 'kg' }, date: '2026-03-02', how: 'tested' },
-        asked: { reps: 5, sets: 5 },
-      },
+      known: { max: tested(100), asked: { reps: 5, sets: 5 } },
       want: { value: 80, unit: 'kg' },
     },
     {
       say: '20 times over 3 × 5 would be 133%: five reps allow 87%',
       params: { times: 20 },
-      known: {
-        max: { load: { value: 100, unit: 'kg' }, date: '2026-03-02', how: 'tested' },
-        asked: { reps: 5, sets: 3 },
-      },
+      known: { max: tested(100), asked: { reps: 5, sets: 3 } },
       want: { value: 87, unit: 'kg' },
+    },
+    {
+      say: 'half of the 2,400 kg of this week over 4 × 5 is 60 kg',
+      params: { times: 0.5, per: 'week' },
+      known: { max: tested(100), asked: { reps: 5, sets: 4 }, moved: () => ({ value: 2400, unit: 'kg' }) },
+      want: { value: 60, unit: 'kg' },
+    },
+    {
+      say: 'a part of a week in which nothing was moved is the member’s choice',
+      params: { times: 0.5, per: 'week' },
+      known: { max: tested(100), asked: { reps: 5, sets: 4 }, moved: () => null },
+      want: null,
     },
   ],
 })
+
+function tested(value: number) {
+  const load: Load = { value, unit: 'kg' }
+  return { load, date: '2026-03-02', how: 'tested' as const }
+}
+
+/** Sets and reps that reach so many times the max, with the percent of it that each takes. */
+export type Way = { sets: number; reps: number; percent: number }
+
+/**
+ * Ways to a tonnage that a lift can hold: whole sets of 1 to 10 reps at no more than the table allows and no less than half of the
+ * max, those nearest to `sets` sets first. 20 times the max is 5 × 5 at 80% or 8 × 3 at 83.33%.
+ */
+export function waysTo(times: number, table: RepTable, sets: number): Way[] {
+  const ways: Way[] = []
+  for (let reps = 1; reps <= 10; reps++)
+    for (let count = 1; count <= 12; count++) {
+      const percent = snap((times * 100) / (count * reps))
+      if (percent <= percentFor(table, reps) && percent >= 50) ways.push({ sets: count, reps, percent })
+    }
+  return ways.sort((a, b) => Math.abs(a.sets - sets) - Math.abs(b.sets - sets) || b.percent - a.percent)
+}

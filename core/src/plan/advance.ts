@@ -1,14 +1,15 @@
 import { inWeekOf } from '../calendar/course.ts'
 import type { Place } from '../calendar/places.ts'
+import { liftKey } from '../library/index.ts'
 import { ruleOf } from '../progressions/registry.ts'
 import type { SetLog } from '../member/types.ts'
 import type { Id, Slot, Template } from '../template/types.ts'
-import type { Day, Load } from '../units/index.ts'
+import { addLoad, type Day, type Load } from '../units/index.ts'
 import { isBack } from './changes.ts'
 import type { Outcome } from './enrolled.ts'
 import { loadingAt } from './equipment.ts'
 import { isDone, maxFor } from './evidence.ts'
-import { heaviestOf } from './onTheBar.ts'
+import { heaviestOf, tonnageOf } from './onTheBar.ts'
 import { landAtHome, rolesAt } from './prescribe.ts'
 import type { Situation } from './situation.ts'
 import { heavier, progress } from './progress.ts'
@@ -32,6 +33,13 @@ export function advance(situation: Situation, outcomes: Outcome[], date: Day | n
     if (verdict !== 'light' && slot.by === 'week')
       state.rows[key] = trainedRow(state.rows[key], row, place.week)
     if (isExposure && slot.by === 'exposure') state.exposures[key] = (state.exposures[key] ?? 0) + 1
+    if (readsMoved(template))
+      keepMoved(
+        state,
+        place.week,
+        slot,
+        tonnageOf({ slot: prescribed.id, groups, sets: done }, date !== null),
+      )
     if (verdict !== 'light') keepLast(state, prescribed, done, date)
     if (isExposure && slot.by === 'toTest') {
       const top = heaviestOf({ slot: prescribed.id, groups, sets: done }, undefined, date !== null)
@@ -53,6 +61,30 @@ function keepLast(
     const load = heaviestOf({ slot: id, groups, sets: done }, group, true)
     if (load) state.lastLoads[lastKey(id, group, slot)] = { load, date }
   }
+}
+
+/** Whether any load of a template is a part of what was moved in the week. */
+function readsMoved({ slots }: Template): boolean {
+  const known = movedReaders.get(slots)
+  if (known !== undefined) return known
+  const reads = Object.values(slots).some(({ rows }) =>
+    Object.values(rows)
+      .flat(2)
+      .some(({ load }) => load.of === 'tonnage' && load.per === 'week'),
+  )
+  movedReaders.set(slots, reads)
+  return reads
+}
+
+/** A template that has been read is never changed in place, so what it reads is kept beside it. */
+const movedReaders = new WeakMap<Template['slots'], boolean>()
+
+/** Adds what a lift has moved to what it moved before in the same week. */
+function keepMoved(state: FoldState, week: number, lift: Slot, more: Load | null): void {
+  if (!more) return
+  const key = liftKey(lift)
+  const had = state.moved[key]
+  state.moved[key] = { week, load: had?.week === week ? addLoad(had.load, more) : more }
 }
 
 /** The groups of a slot whose load is last time's, in whatever row. */

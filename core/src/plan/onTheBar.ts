@@ -1,13 +1,13 @@
 import { topSetRung } from '../loads/topSetRung.ts'
 import type { SetLog, ShownGroup } from '../member/types.ts'
 import type { Id } from '../template/types.ts'
-import { addLoad, scale, snap, type Load } from '../units/index.ts'
+import { addLoad, lowest, scale, snap, type Load } from '../units/index.ts'
 import { isDone } from './evidence.ts'
 import { heavier } from './progress.ts'
 import { make, withLoad, type Loading } from './round.ts'
 
 /** A slot's groups as they are asked, with what was done of them. */
-export type OnTheBar = { slot: Id; groups: ShownGroup[]; sets: SetLog[] }
+export type OnTheBar = { slot: Id; groups: ShownGroup[]; sets: SetLog[]; lift?: string }
 
 /**
  * The heaviest load of the groups on the bar: logged where it was done, else as asked (not with `isLifted`). Null where none is
@@ -26,6 +26,24 @@ export function heaviestOf({ groups, sets }: OnTheBar, only?: Id, isLifted = fal
     for (const load of asked ? [asked] : lifted) heaviest = heavier(heaviest, load)
   }
   return heaviest
+}
+
+/** Reps times load of all sets of a slot: those that were done, or as they are asked where nothing is logged yet. */
+export function tonnageOf({ groups, sets }: OnTheBar, isLifted: boolean): Load | null {
+  let sum: Load | null = null
+  const add = (load: Load | null, reps: number) => {
+    if (!load || !reps) return
+    const more = scale(load, reps * 100)
+    sum = sum ? addLoad(sum, more) : more
+  }
+  let before = 0
+  for (const group of groups) {
+    const own = sets.filter((set) => set.n > before && set.n <= before + group.sets && isDone(set))
+    before += group.sets
+    for (const set of own) add(totalOf(group, set), set.reps ?? 0)
+    if (!own.length && !isLifted) add(totalOf(group, group), group.sets * lowest(group.reps ?? 0))
+  }
+  return sum
 }
 
 /** What a load comes to: on top of body weight where that is a part of it, and nothing on top is body weight alone. */

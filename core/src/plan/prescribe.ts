@@ -1,5 +1,5 @@
 import { mayAct } from '../adjustments/where.ts'
-import type { Lift } from '../library/index.ts'
+import { liftKey, type Lift } from '../library/index.ts'
 import { isNeed } from '../loads/source.ts'
 import type { Shown, ShownSlot } from '../member/types.ts'
 import { slotsOf, type Id, type Slot, type Template } from '../template/types.ts'
@@ -30,7 +30,7 @@ export function prescribe(situation: Situation): { slots: Prescribed[]; changes:
     const warmUps = warmUpsFor(situation, prescribed, trained)
     if (warmUps?.length) prescribed.warmUps = warmUps
     trained.push(line.slot)
-    before.push({ slot: line.id, groups: prescribed.groups, sets: [] })
+    before.push({ slot: line.id, groups: prescribed.groups, sets: [], lift: liftKey(line.slot) })
     return prescribed
   })
   return { slots, changes: made }

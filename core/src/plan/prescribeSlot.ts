@@ -6,14 +6,14 @@ import { isNeed, type Known, type Need } from '../loads/source.ts'
 import { sourceOf } from '../loads/registry.ts'
 import type { ShownGroup } from '../member/types.ts'
 import type { Id, SetGroup, Slot, Template } from '../template/types.ts'
-import { snap, type Load, type Way } from '../units/index.ts'
+import { addLoad, snap, type Load, type Way } from '../units/index.ts'
 import { ramp, type WarmUpSet } from '../warmups/ramp.ts'
 import { acting, isLight, scalesTrackLoads, type Authored } from './changes.ts'
 import { capped } from './countdown.ts'
 import { loadingAt } from './equipment.ts'
 import { maxFor } from './evidence.ts'
 import type { Line } from './lineup.ts'
-import { heaviestOf, totalOf, type OnTheBar } from './onTheBar.ts'
+import { heaviestOf, tonnageOf, totalOf, type OnTheBar } from './onTheBar.ts'
 import { askProgressions, heavier, nothingAsked } from './progress.ts'
 import type { Loading } from './round.ts'
 import { rowAt, rowRungs } from './rows.ts'
@@ -58,6 +58,7 @@ export function prescribeSlot(
       return read ? heaviestOf(read, only) : null
     },
     role: (role) => roleSeen(situation, slot, role),
+    moved: () => movedSoFar(situation, slot, before),
     body: evidence.body?.load,
   }
   // Where an exercise with a load of its own was swapped for body-weight work, the member's load is not the template's to give.
@@ -124,6 +125,18 @@ export function warmUpsFor(
 function needsBody<T extends object | null>(priced: T, lift: Lift, { body }: Loading): T | Need {
   const isLoad = priced !== null && !isNeed(priced)
   return isLoad && exerciseOf(lift).tool === 'body weight' && !body ? { need: 'bodyWeight', lift } : priced
+}
+
+/** What a lift has moved this week: in the sessions behind, and in the slots before this one today. */
+function movedSoFar({ state, place }: Situation, lift: Lift, before: OnTheBar[]): Load | null {
+  const behind = state.moved[liftKey(lift)]
+  let sum = behind?.week === place.week ? behind.load : null
+  for (const one of before) {
+    if (one.lift !== liftKey(lift)) continue
+    const more = tonnageOf(one, false)
+    if (more) sum = sum ? addLoad(sum, more) : more
+  }
+  return sum
 }
 
 /** The load of a group when the slot was last trained; else the lift's last one, at another place. */

@@ -25,6 +25,8 @@ export type FoldState = {
   roles: Record<string, { normal?: RoleLoad; light?: RoleLoad }>
   /** The heaviest load of groups that are asked at last time's, by slot, group and lift. */
   lastLoads: Record<string, { load: Load; date: Day }>
+  /** What each lift has moved in the latest week that it was trained in, reps times load. */
+  moved: Record<string, { week: number; load: Load }>
   lastDay: Day | null
   /** The plan's week in which the member came back after an absence. */
   backWeek: number | null
@@ -53,6 +55,7 @@ export const startState = (from: Day): FoldState => ({
   heaviest: {},
   roles: {},
   lastLoads: {},
+  moved: {},
   lastDay: null,
   backWeek: null,
 })
@@ -65,6 +68,7 @@ export const copyState = (state: FoldState): FoldState => ({
   heaviest: { ...state.heaviest },
   roles: { ...state.roles },
   lastLoads: { ...state.lastLoads },
+  moved: { ...state.moved },
 })
 
 export const progressionKey = (progression: Id, lift: Lift): string => `${progression}/${liftKey(lift)}`

@@ -18,7 +18,11 @@ import {
   scale,
   usualRack,
   type Load,
+  type Rack,
+  type Unit,
 } from '@young-oak/core/units'
+import { api } from '../../app/api.ts'
+import { today } from '../../app/today.ts'
 import { SpreadPicture } from '../../charts/SpreadPicture.tsx'
 import { SelectField } from '../../ui/Field.tsx'
 import { SetFields, type TypedSet } from '../../ui/SetFields.tsx'
@@ -67,9 +71,10 @@ export default function CalculatorPage() {
 
 type LoadsProps = { max: Load; table: RepTable; onTable: (table: RepTable) => void }
 
-/** Loads for 1 to 12 reps of a first fresh set, on a usual bar and plates. */
+/** Loads for 1 to 12 reps of a first fresh set, on the bar and plates of where a member trains, or else the usual ones. */
 function Loads({ max, table, onTable }: LoadsProps) {
-  const can = makeable(usualRack[max.unit])
+  const { rack, where } = useRack(max.unit)
+  const can = makeable(rack)
   return (
     <>
       <div className="flex flex-wrap items-end justify-between gap-3">
@@ -95,7 +100,7 @@ function Loads({ max, table, onTable }: LoadsProps) {
             <th className="py-1 text-right font-medium">Percent</th>
             <th className="py-1 text-right font-medium">Load</th>
             <th className="py-1 pl-4 text-left font-medium">
-              Each side of a {formatNumber(usualRack[can.unit].bar)} {can.unit} bar
+              Each side of a {formatNumber(rack.bar)} {can.unit} bar
             </th>
           </tr>
         </thead>
@@ -119,9 +124,19 @@ function Loads({ max, table, onTable }: LoadsProps) {
         </tbody>
       </table>
       <p className="mt-3 text-sm text-bark">
-        For a first fresh set, rounded down to usual plates. Heavy sets: collars on, and a spotter or safety
-        bars.
+        For a first fresh set, rounded down to {where}. Heavy sets: collars on, and a spotter or safety bars.
       </p>
     </>
   )
+}
+
+/** What a member's usual place has in a unit. */
+function useRack(unit: Unit): { rack: Rack; where: string } {
+  const { data: session } = api.useSessionQuery()
+  const { data } = api.useOwnEquipmentQuery(today(), { skip: session?.seat?.kind !== 'member' })
+  const home = data?.places.find(({ id }) => id === data.home)
+  const rack = home?.has?.racks.find((one) => one.unit === unit)
+  return rack && home
+    ? { rack, where: `the plates of ${home.name}` }
+    : { rack: usualRack[unit], where: 'usual plates' }
 }

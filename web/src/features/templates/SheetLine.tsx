@@ -12,6 +12,8 @@ import {
   type Slot,
   type Template,
 } from '@young-oak/core/template'
+import { waysTo } from '@young-oak/core/loads'
+import { formatNumber } from '@young-oak/core/units'
 import { Why } from '../../ui/Why.tsx'
 import { loadField, type Line } from './sheet.ts'
 import type { Typing } from './WeekSheet.tsx'
@@ -117,7 +119,7 @@ export function SheetLine({
           onFocus={() => onFocus(loadField)}
         />
       </div>
-      <Said group={group} />
+      <Said group={group} draft={draft} />
       {field !== null && typing?.error && (
         <p role="alert" className="mb-1 ml-4 rounded bg-brick-wash px-2 py-1 text-sm text-brick">
           {typing.error}
@@ -127,13 +129,22 @@ export function SheetLine({
   )
 }
 
-/** What else the line says, under its cells: tempo, sides, style, bands. */
-function Said({ group }: { group: SetGroup }) {
+/** What else the line says, under its cells: tempo, sides, style, bands; and ways to a tonnage. */
+function Said({ group, draft }: { group: SetGroup; draft: Template }) {
   const said = detailFields.flatMap((field) => {
     const value = formatCell(field, group)
     if (!value || field === 'part') return []
     return value === 'yes' ? cellNames[field] : `${cellNames[field]} ${value}`
   })
+  const { load, sets } = group
+  if (load.of === 'tonnage' && !load.per) {
+    const ways = waysTo(load.times, draft.maxes.table ?? 'handbook', sets).slice(0, 4)
+    said.push(
+      ways.length
+        ? `reached by ${ways.map((way) => `${way.sets} × ${way.reps} at ${formatNumber(way.percent)}%`).join(', ')}`
+        : 'no sets of 1 to 10 reps reach it',
+    )
+  }
   if (!said.length) return null
   return <p className="pb-1 pl-3.5 text-xs text-bark">{said.join('; ')}</p>
 }
