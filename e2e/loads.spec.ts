@@ -38,6 +38,12 @@ test('maxes of many come from a spreadsheet, with what will change, and the faul
   await expect(
     dialog.getByRole('row', { name: /Maud Tern Back squat 62.5 kg × 1.* → 62.5 kg/ }),
   ).toBeVisible()
+  await page.route('**/api/maxes', (route) =>
+    route.request().method() === 'POST' ? route.abort() : route.continue(),
+  )
+  await dialog.getByRole('button', { name: 'Store 1 max' }).click()
+  await expect(dialog.getByText(/^0 of 1 were stored. The server cannot be reached/)).toBeVisible()
+  await page.unroute('**/api/maxes')
   await dialog.getByRole('button', { name: 'Store 1 max' }).click()
   await expect(row).toContainText('62.5 kg')
   await page.getByRole('button', { name: 'Bring in from a sheet' }).click()

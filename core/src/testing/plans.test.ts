@@ -3,6 +3,7 @@ import { describe, expect, test } from '@jest/globals'
 import fc from 'fast-check'
 import { explain } from '../explain/index.ts'
 import type { Change } from '../adjustments/registry.ts'
+import { exerciseOf } from '../library/index.ts'
 import type { Fact, Member, SessionLog } from '../member/index.ts'
 import { formatGroups, planMember, snapshot, type Checkpoint, type Plan } from '../plan/index.ts'
 import { readTemplate, type Template } from '../template/index.ts'
@@ -22,6 +23,12 @@ const templates = [
   'back-offs-follow-today',
   'sets-and-loads-by-two-rules',
   'a-track-on-running-and-new-progressions',
+  'body-weight-lifts-on-one-scale',
+  'last-time-tonnage-and-pyramid',
+  'a-part-of-the-weeks-tonnage',
+  'kinds-of-sets',
+  'circuits-are-one-thing',
+  'warm-ups-before-the-work',
 ].map(fixture)
 const start = '2026-03-02'
 const enrolment = { id: 'e', segments: [{ from: start, version: 'v' }] }
@@ -31,6 +38,7 @@ const plan = (template: Template, member: Member, today: string): Plan =>
 
 const lifts = ['backSquat', 'benchPress', 'deadlift'] as const
 const facts = (unit: Unit, value: number): Fact[] => [
+  { id: 'body', rev: 1, date: start, actsFrom: start, kind: 'bodyWeight', load: { value: 80, unit: 'kg' } },
   { id: 'unit', rev: 1, date: start, actsFrom: start, kind: 'unit', unit },
   ...lifts.map((exercise): Fact => ({
     id: exercise,
@@ -78,6 +86,8 @@ function train(template: Template, base: Fact[], doing: Doing[]): Member {
             exercise,
             state: what === 'nothing' ? ('notDone' as const) : ('done' as const),
             ...(group.load && { load: group.load }),
+            ...(group.help && { help: group.help }),
+            ...(group.goal && { amount: { value: 60, unit: 's' as const } }),
             reps: what === 'nothing' ? 0 : what === 'short' && n ? 1 : 12,
           })),
       ),
@@ -109,6 +119,13 @@ const happening = fc
         }),
         reps: fc.constantFrom(1, 5, 12),
         how: fc.constant('tested' as const),
+      }),
+      fc.record({
+        kind: fc.constant('bodyWeight' as const),
+        load: fc.record({
+          value: fc.double({ min: 40, max: 150, noNaN: true }),
+          unit: fc.constantFrom<Unit>('kg', 'lb'),
+        }),
       }),
       fc.record({ kind: fc.constant('unit' as const), unit: fc.constantFrom<Unit>('kg', 'lb') }),
       fc.record({ kind: fc.constant('test' as const), on: fc.nat(90).map((days) => addDays(start, days)) }),
@@ -148,10 +165,18 @@ describe('every plan', () => {
         const can = makeable(usualRack[unit])
         for (const { places } of plan(template, member, addDays(start, 40)).weeks) {
           for (const { slots } of places) {
-            for (const { load, why } of slots.flatMap(({ groups }) => groups)) {
-              if (!load) continue
-              expect(partsFor(load, can)).not.toBeNull()
-              expect(why.map(explain).join()).not.toMatch(/NaN|undefined/)
+            for (const { exercise, groups, warmUps = [] } of slots) {
+              for (const { load, lift, body, why } of [
+                ...groups,
+                ...warmUps.map((set) => ({ ...set, lift: undefined, body: undefined })),
+              ]) {
+                expect(why.map(explain).join()).not.toMatch(/NaN|undefined/)
+                if (!load) continue
+                expect(load.value).toBeGreaterThanOrEqual(0)
+                const { tool } = exerciseOf(lift ?? { exercise })
+                if (tool === 'barbell') expect(partsFor(load, can)).not.toBeNull()
+                expect(body !== undefined).toBe(tool === 'body weight')
+              }
             }
           }
         }
