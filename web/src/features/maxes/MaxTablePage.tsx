@@ -10,11 +10,15 @@ import { Toasts } from '../../ui/Toasts.tsx'
 import { BringIn } from './BringIn.tsx'
 import { saveSheet } from './saveSheet.ts'
 
+/** Members that are shown before more are asked for. */
+const atOnce = 200
+
 /** The maxes in force of all of a writer's members, side by side; in and out as a sheet. */
 export default function MaxTablePage() {
   const { data, error, isLoading, refetch } = api.useMaxTableQuery(today())
   const [isBringing, setBringing] = useState(false)
   const [wanted, setWanted] = useState('')
+  const [shown, setShown] = useState(atOnce)
   const lifts = useMemo(() => liftsOf(data), [data])
   if (isLoading) return <p className="p-6 text-bark">Loading …</p>
   if (!data) {
@@ -25,7 +29,8 @@ export default function MaxTablePage() {
       </main>
     )
   }
-  const members = data.members.filter(({ name }) => name.toLowerCase().includes(wanted.trim().toLowerCase()))
+  const found = data.members.filter(({ name }) => name.toLowerCase().includes(wanted.trim().toLowerCase()))
+  const members = found.slice(0, shown)
   return (
     <main className="mx-auto w-full max-w-7xl px-4 py-6">
       <header className="flex flex-wrap items-end gap-3">
@@ -82,6 +87,11 @@ export default function MaxTablePage() {
             </tbody>
           </table>
         </div>
+      )}
+      {found.length > members.length && (
+        <Button look="quiet" className="mt-2" onClick={() => setShown(shown + atOnce)}>
+          Show {Math.min(atOnce, found.length - members.length)} more of {found.length}
+        </Button>
       )}
       <BringIn isOpen={isBringing} onClose={() => setBringing(false)} table={data} />
       <Toasts />

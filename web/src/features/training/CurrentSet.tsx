@@ -81,6 +81,15 @@ export function CurrentSet({ slot, asked, of, before, isCorrection = false, foun
               error={errors.count}
             />
           )}
+          {measure.hasMore && (
+            <Stepper
+              label="And reps of the next round"
+              value={draft.more}
+              step={1}
+              onChange={(more) => put({ more })}
+              error={errors.more}
+            />
+          )}
         </div>
       )}
       {isChanging && counts === 'reps' && <More draft={draft} errors={errors} onPut={put} />}

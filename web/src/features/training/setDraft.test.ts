@@ -39,7 +39,15 @@ const logged = (change: Partial<SetLog>): SetLog => ({
   reps: 5,
   ...change,
 })
-const typed: SetDraft = { load: '60', count: '5', left: '', assisted: '', partial: false, pain: false }
+const typed: SetDraft = {
+  load: '60',
+  count: '5',
+  more: '',
+  left: '',
+  assisted: '',
+  partial: false,
+  pain: false,
+}
 const squat = measureOf(slot('backSquat', [group()]), group())
 const pullUp = measureOf(slot('pullUp', [group({ body: kg(80) })]), group({ body: kg(80) }))
 
@@ -64,6 +72,7 @@ describe('a set starts', () => {
     expect(start('backSquat', group(), was, true)).toEqual({
       load: '57.5',
       count: '4',
+      more: '',
       left: '1',
       assisted: '2',
       partial: false,
@@ -144,5 +153,13 @@ describe('a circuit', () => {
     expect(askedSets(circuit('time'))[0]?.group).toMatchObject({ load: null, reps: null })
     expect(measureOf(circuit('time'), group())).toMatchObject({ isLoaded: false, counts: 's' })
     expect(measureOf(circuit('rounds'), group()).counts).toBe('rounds')
+  })
+  test('by rounds takes the reps of the one that was not finished', () => {
+    const draft = { ...typed, load: '', count: '7', more: '4' }
+    expect(readDraft(draft, measureOf(circuit('rounds'), group()), 'done').result).toEqual({
+      state: 'done',
+      amount: { value: 7, unit: 'rounds' },
+      reps: 4,
+    })
   })
 })

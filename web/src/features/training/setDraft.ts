@@ -22,16 +22,20 @@ export type Result = Pick<
   'state' | 'load' | 'help' | 'reps' | 'amount' | 'rir' | 'assisted' | 'partial' | 'pain'
 >
 
-/** A set as it is typed: what it takes is told by its group. `left` is reps left in reserve, empty where nothing was said. */
+/**
+ * A set as it is typed: what it takes is told by its group. `more` are reps of a round that was not finished; `left` is reps left in
+ * reserve, empty where nothing was said.
+ */
 export type SetDraft = {
   load: string
   count: string
+  more: string
   left: string
   assisted: string
   partial: boolean
   pain: boolean
 }
-export type SetErrors = Partial<Record<'load' | 'count' | 'left' | 'assisted', string>>
+export type SetErrors = Partial<Record<'load' | 'count' | 'more' | 'left' | 'assisted', string>>
 
 /** What is logged of a set: whether it has a load, in which unit, beside body weight or not; and what is counted. */
 export type Measure = {
@@ -39,12 +43,16 @@ export type Measure = {
   isOnBody: boolean
   unit: Unit
   counts: 'reps' | AmountUnit | 'done'
+  /** Rounds that are scored with the reps of the one after them. */
+  hasMore?: true
 }
 
 export function measureOf(slot: PlannedSlot, group: ShownGroup, before?: SetLog): Measure {
   const { circuit } = slot
   if (circuit)
-    return { isLoaded: false, isOnBody: false, unit: 'kg', counts: circuit.by === 'time' ? 's' : 'rounds' }
+    return circuit.by === 'time'
+      ? { isLoaded: false, isOnBody: false, unit: 'kg', counts: 's' }
+      : { isLoaded: false, isOnBody: false, unit: 'kg', counts: 'rounds', hasMore: true }
   const isOnBody = exerciseOf(slot).tool === 'body weight'
   const counts = group.goal ? kindOf(group.goal).logs(group.goal) : 'reps'
   const first = before?.load ?? slot.last?.sets[0]?.load
@@ -71,6 +79,7 @@ export function startDraft(
   return {
     load: handled?.load ? formatNumber(handled.help ? -handled.load.value : handled.load.value) : '',
     count: doneCount(done) ?? (slot.circuit ? '' : askedCount(group)),
+    more: done?.amount && done.reps ? String(done.reps) : '',
     left: done?.rir === undefined ? '' : String(done.rir),
     assisted: done?.assisted ? String(done.assisted) : '',
     partial: done?.partial ?? false,
@@ -97,7 +106,7 @@ export function askedCount({ reps, goal }: ShownGroup): string {
 /** What was typed as a set, or what is wrong with it, beside the field; what was typed stays. */
 export function readDraft(
   draft: SetDraft,
-  { isLoaded, isOnBody, unit, counts }: Measure,
+  { isLoaded, isOnBody, unit, counts, hasMore }: Measure,
   state: 'done' | 'failed',
 ): { result?: Result; errors: SetErrors } {
   const errors: SetErrors = {}
@@ -115,6 +124,8 @@ export function readDraft(
     else if (typeof count !== 'number' || count < 0 || count > 100_000)
       errors.count = counts === 's' ? 'A time like 0:45 or 12:30.' : 'A number from 0 to 100,000.'
   }
+  const more = hasMore ? typedNumber(draft.more) : undefined
+  if (more !== undefined && !isWhole(more, 0, 1000)) errors.more = 'Whole reps, up to 1,000.'
   const left = typedNumber(draft.left)
   if (left !== undefined && !isWhole(left, 0, 10)) errors.left = 'Whole reps, 0 to 10.'
   const assisted = typedNumber(draft.assisted)
@@ -133,6 +144,7 @@ export function readDraft(
       ...(help && { help }),
       ...(counts === 'reps' && { reps: count as number }),
       ...(amount && { amount }),
+      ...(more ? { reps: more as number } : {}),
       ...(left !== undefined && { rir: left as number }),
       ...(assisted && { assisted: assisted as number }),
       ...(draft.partial && { partial: true }),

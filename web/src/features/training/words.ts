@@ -28,7 +28,7 @@ function sayLoad({ load, help }: DoneSet, isOnBody: boolean): string {
 
 const sayCount = ({ reps, amount, state }: DoneSet): string => {
   if (state === 'failed' && !reps && !amount?.value) return 'failed'
-  if (amount) return formatAmount(amount)
+  if (amount) return `${formatAmount(amount)}${reps ? ` and ${reps} reps` : ''}`
   return reps === undefined ? 'done' : String(reps)
 }
 
