@@ -88,7 +88,6 @@ function templateSchema(): Json {
     slots: byId(
       jsonSchema(slotShape, {
         rows,
-        role: { type: 'string' },
         warmUp: { oneOf: [...warmUp.oneOf, { const: 'none' }] },
       }),
     ),

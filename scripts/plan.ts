@@ -89,10 +89,10 @@ function printSession(session: PlannedSession, withWhy: boolean): void {
 
 const nameOf = (slot: PlannedSession['slots'][number]): string => slot.circuit?.name ?? liftName(slot)
 
-/** ": 5, 5, 4" for the reps of what was done, with the loads where they were not the ones asked. */
+/** ": 5, 5, 4" for the reps of what was done, "?" where none were noted, with the loads where they were not the ones asked. */
 function sayDone({ done = [], groups }: PlannedSession['slots'][number]): string {
   const asked = groups.flatMap((group) => Array.from({ length: group.sets }, () => group.load))
-  const reps = done.map(({ load, amount, reps = 0, n, state }) => {
+  const reps = done.map(({ load, amount, reps = '?', n, state }) => {
     if (amount) return formatAmount(amount)
     const own = asked[n - 1]
     const isOther = load && (!own || compareLoads(load, own) !== 0)

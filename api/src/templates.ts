@@ -9,6 +9,7 @@ const commandNames = [
   'setExercise',
   'setWarmUp',
   'setParams',
+  'setRule',
   'addSlot',
   'removeSlot',
   'several',

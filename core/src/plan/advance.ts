@@ -2,7 +2,8 @@ import { inWeekOf } from '../calendar/course.ts'
 import type { Place } from '../calendar/places.ts'
 import { liftKey } from '../library/index.ts'
 import { ruleOf } from '../progressions/registry.ts'
-import type { SetLog } from '../member/types.ts'
+import type { SetLog, ShownGroup } from '../member/types.ts'
+import type { Exposure } from '../progressions/rule.ts'
 import type { Id, Slot, Template } from '../template/types.ts'
 import { addLoad, type Day, type Load } from '../units/index.ts'
 import { isBack } from './changes.ts'
@@ -131,9 +132,21 @@ function feed(
     const reps = done
       .filter((set) => set.n > n && set.n <= n + count && isDone(set))
       .map((set) => set.reps ?? 0)
-    const exposure = { date, role, ...counted, asked: ruled?.reps ?? groups[0]?.reps ?? 1, reps }
+    const asked = ruled?.reps ?? groups[0]?.reps ?? 1
+    const exposure = { date, role, ...counted, asked, reps, ...plusDone(groups, done) }
     progress(template, state, { progression, lift: slot, exposure }, known, hand)
   }
+}
+
+/** The reps of the plus set that a progression loads, where there is one and something was logged of it. */
+function plusDone(groups: ShownGroup[], done: SetLog[]): Pick<Exposure, 'plus' | 'asked'> | object {
+  const at = groups.findIndex(({ ruled, plus }) => ruled && plus)
+  const group = groups[at]
+  if (!group) return {}
+  const n = groups.slice(0, at + 1).reduce((sum, { sets }) => sum + sets, 0)
+  const set = done.find((one) => one.n === n)
+  const plus = set?.state === 'failed' ? (set.reps ?? 0) : set && isDone(set) ? set.reps : undefined
+  return { asked: group.reps, ...(plus !== undefined && { plus }) }
 }
 
 /** Only a rule of several roles has loads that one role reads of another. */

@@ -17,6 +17,7 @@ import { heaviestOf, tonnageOf, totalOf, type OnTheBar } from './onTheBar.ts'
 import { askProgressions, heavier, nothingAsked } from './progress.ts'
 import type { Loading } from './round.ts'
 import { rowAt, rowRungs } from './rows.ts'
+import { withScheme } from './scheme.ts'
 import { askedOf, showGroup } from './showGroup.ts'
 import { lastKey, progressionKey } from './state.ts'
 import type { Prescribed, Situation } from './situation.ts'
@@ -68,7 +69,7 @@ export function prescribeSlot(
   const opening =
     held.length || lineRungs.length || asked.rungs.length ? [...held, ...lineRungs, ...asked.rungs] : held
   const made: Prescribed = { id, slot, row, light, groups: own.groups, needs: [], first }
-  for (const group of slot.rows[place.phase.id]?.[row] ?? []) {
+  for (const group of withScheme(slot.rows[place.phase.id]?.[row] ?? [], asked)) {
     if (group.lift) {
       own.groups.push(showLine(situation, spot, possible, { known, opening, made }, group, group.lift))
       continue

@@ -1,4 +1,5 @@
 import type { Rung } from '../explain/rung.ts'
+import type { Goal } from '../goals/registry.ts'
 import type { Lift } from '../library/index.ts'
 import { isNeed, type Need, type Priced } from '../loads/source.ts'
 import { ruleOf, type Stage } from '../progressions/registry.ts'
@@ -15,8 +16,8 @@ type Known = Pick<Starting, 'max' | 'body' | 'unit' | 'first'>
 /** An exposure on its way to its rule. */
 export type Fed = { progression: Id; lift: Lift; exposure: Exposure }
 
-/** What a slot's progressions ask of its lift now. */
-export type Asked = { load?: Priced | Need; moreSets: number; rungs: Rung[] }
+/** What a slot's progressions ask of its lift now; `sets` and `goal` stand in place of what is written. */
+export type Asked = { load?: Priced | Need; moreSets: number; sets?: number; goal?: Goal; rungs: Rung[] }
 
 export const nothingAsked: Asked = { moreSets: 0, rungs: [] }
 
@@ -40,7 +41,7 @@ export function askProgressions(
       asked.load = own
       continue
     }
-    const { load, moreSets = 0, rungs } = rule.ask(own, role, stage.params)
+    const { load, moreSets = 0, sets, goal, rungs } = rule.ask(own, role, stage.params)
     const all =
       running && !running.state && running.last
         ? [...handover(template, follow.progression, stage), ...rungs]
@@ -48,6 +49,8 @@ export function askProgressions(
     if (load) asked.load = { base: load, percent: 100, rungs: all }
     else asked.rungs.push(...all)
     asked.moreSets += moreSets
+    if (sets) asked.sets = sets
+    if (goal) asked.goal = goal
   }
   return asked
 }

@@ -1,5 +1,6 @@
 import type { ObjectSchema } from 'yup'
 import type { Messages, Rung } from '../explain/rung.ts'
+import type { Goal } from '../goals/registry.ts'
 import type { Lift } from '../library/index.ts'
 import type { MaxInForce, Need } from '../loads/source.ts'
 import type { Load, Span, Unit } from '../units/index.ts'
@@ -31,13 +32,25 @@ export type Exposure = {
   /** Reps asked of each set, and those done, set by set as prescribed; nothing done yet in an exposure still to come. */
   asked: Span
   reps: number[]
+  /** Reps of the plus set; absent where none was asked, or where it was left blank. */
+  plus?: number
 }
 
 /** Things of the member's that a rule needs for numbers: their unit, and the nearest load they can make at home. */
 export type Hand = { unit: Unit; land(load: Load): Load }
 
-/** What a rule asks: a load, or sets beside those that are written. */
-export type Asks = { load?: Load; moreSets?: number; rungs: Rung[] }
+/** What a rule asks: a load, sets beside those that are written, or a goal and sets in place of those. */
+export type Asks = { load?: Load; moreSets?: number; sets?: number; goal?: Goal; rungs: Rung[] }
+
+/** Goals that can carry a rule; a slot that has none is an error of its template. */
+export type CarriedBy = { expected: string; fits(goal: Goal): boolean; fix: string }
+
+/** For rules that write the sets and reps themselves. */
+export const repsOfSets: CarriedBy = {
+  expected: 'a load of the progression on sets of plain reps',
+  fits: (goal) => 'reps' in goal && !goal.plus,
+  fix: 'Write "goal": {"reps": 5}; the rule puts its own in place.',
+}
 
 /**
  * A progression rule: it turns what was logged into what comes next. One file a rule, file name = export = the `kind`
@@ -54,7 +67,8 @@ export type Rule<P, S> = {
   roles: readonly string[]
   /** Roles that belong to it and move nothing. */
   quiet?: readonly string[]
-  writes: readonly ('load' | 'sets')[]
+  writes: readonly ('load' | 'sets' | 'reps')[]
+  carriedBy?: CarriedBy
   params: ObjectSchema<P & object>
   sentence(params: P): string
   start(known: Starting, params: P): S | Need
@@ -64,14 +78,14 @@ export type Rule<P, S> = {
   examples: Example<P>[]
 }
 
-/** A worked check: what is asked before each exposure and after the last, as loads, or as sets where the rule writes those. */
+/** A worked check: what is asked before each exposure and after the last: loads, sets, or "5 × 5 @ 100" where the rule writes all. */
 export type Example<P> = {
   say: string
   params: P
   max: Load | null
   /** A verdict, or the reps of each set with the verdict that they earn. */
-  exposures: (Exposure['verdict'] | { verdict: Exposure['verdict']; reps: number[] })[]
-  asked: number[]
+  exposures: (Exposure['verdict'] | Pick<Exposure, 'verdict' | 'reps' | 'plus'>)[]
+  asked: (number | string)[]
   role?: string
   span?: Span
 }

@@ -1,8 +1,8 @@
 import { object } from 'yup'
-import { ruleOf } from '../progressions/registry.ts'
+import { ruleKinds, ruleOf } from '../progressions/registry.ts'
 import { at, Checker, exerciseField, idField, textField, type Issue } from '../reading/index.ts'
-import { same, type Command } from './edit.ts'
-import { findOverMax, findSlotEnds } from './slotEnds.ts'
+import { applyCommand, isConflict, same, type Command } from './edit.ts'
+import { findOverMax, findSlotEnds, findUnheard } from './slotEnds.ts'
 import { readGoal, readLoad, readSlot, readWarmUp } from './read.ts'
 import { headShape, setGroupShape } from './shape.ts'
 import type { Template } from './types.ts'
@@ -37,6 +37,8 @@ function check(checker: Checker, draft: Template, command: Command): void {
       const path = `progressions.${command.progression}.stages.params`
       return void (stage && checker.check(ruleOf[stage.rule].params, command.to, path))
     }
+    case 'setRule':
+      return checkRule(checker, draft, command)
     case 'addSlot': {
       const path = at('slots', command.slot)
       checker.check(object({ id: idField('a slot’s id').required() }), { id: command.slot }, path)
@@ -68,6 +70,22 @@ function checkHead(checker: Checker, draft: Template, { field, to }: Of<'setHead
   if (field !== 'trainingMax' || to !== null) return
   const { trainingMax: _, ...without } = draft
   for (const [id, slot] of Object.entries(draft.slots)) findSlotEnds(checker, without, slot, at('slots', id))
+}
+
+/** A rule must be one that there is, with its own numbers, and every slot that feeds it must be able to carry it. */
+function checkRule(checker: Checker, draft: Template, command: Of<'setRule'>): void {
+  const { progression: id, to } = command
+  const path = `progressions.${id}.stages`
+  if (!ruleKinds.includes(to?.rule))
+    return checker.add(`${path}.rule`, `one of ${ruleKinds.join(', ')}`, to?.rule)
+  if (!checker.check(ruleOf[to.rule].params, to.params, `${path}.params`)) return
+  const after = applyCommand(draft, command)
+  if (isConflict(after)) return
+  for (const [slotId, slot] of Object.entries(after.slots)) {
+    if (!slot.follows.some(({ progression }) => progression === id)) continue
+    findSlotEnds(checker, after, slot, at('slots', slotId))
+    findUnheard(checker, after, slot, at('slots', slotId))
+  }
 }
 
 function checkCell(

@@ -1,4 +1,5 @@
 import { sourceOf, type LoadBasis } from '../loads/registry.ts'
+import { ruleOf } from '../progressions/registry.ts'
 import { snap } from '../units/index.ts'
 import type { SetGroup, Slot, Template } from './types.ts'
 
@@ -19,3 +20,23 @@ export const isOverMax = (
   { load, part, over }: Pick<SetGroup, 'load' | 'part' | 'over'>,
   template: Pick<Template, 'trainingMax'>,
 ): boolean => percentOfMax(load, template) > 100 && part !== 'test' && !over
+
+/** Whether a group of a row is one that a rule may write sets and reps of: what the progression loads, or else all of them. */
+export const takesScheme = (row: SetGroup[], { load }: SetGroup): boolean =>
+  load.of === 'progression' || !row.some((one) => one.load.of === 'progression')
+
+/** The cells of a group that a rule writes in place of what stands there. */
+export function cellsByRule(
+  { progressions }: Pick<Template, 'progressions'>,
+  { follows }: Slot,
+  row: SetGroup[],
+  group: SetGroup,
+): ('sets' | 'goal')[] {
+  if (!takesScheme(row, group)) return []
+  const rules = follows.flatMap(({ progression }) => progressions[progression]?.stages ?? [])
+  const writing = rules
+    .map(({ rule }) => ruleOf[rule])
+    .filter(({ writes, carriedBy }) => writes.includes('reps') && carriedBy?.fits(group.goal))
+  if (!writing.length) return []
+  return writing.some(({ writes }) => writes.includes('sets')) ? ['sets', 'goal'] : ['goal']
+}

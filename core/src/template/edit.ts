@@ -14,9 +14,13 @@ export type Command =
   | { do: 'setExercise'; slot: Id; from: Lift; to: Lift }
   | { do: 'setWarmUp'; slot: Id; from: SlotWarmUp; to: SlotWarmUp }
   | { do: 'setParams'; progression: Id; stage: Id; from: Stage['params']; to: Stage['params'] }
+  | { do: 'setRule'; progression: Id; stage: Id; from: RuleOfStage; to: RuleOfStage }
   | { do: 'addSlot'; slot: Id; session: Id; after: Id; value: Slot }
   | { do: 'removeSlot'; slot: Id; session: Id; after: Id; value: Slot }
   | { do: 'several'; commands: Command[] }
+
+/** A stage's rule with its numbers. */
+export type RuleOfStage = Pick<Stage, 'rule' | 'params'>
 
 /** What a template says for all of its slots. */
 export const headFields = ['trainingMax', 'maxes', 'rounding', 'warmUp'] as const
@@ -49,6 +53,8 @@ export function applyCommand(draft: Template, command: Command): Template | Conf
       return setWarmUp(draft, command)
     case 'setParams':
       return setParams(draft, command)
+    case 'setRule':
+      return setRule(draft, command)
     case 'addSlot':
       return addSlot(draft, command)
     case 'removeSlot':
@@ -117,17 +123,34 @@ function setWarmUp(draft: Template, { slot: id, from, to }: Of<'setWarmUp'>): Te
   return withSlot(draft, id, { ...rest, ...(to !== null && { warmUp: to }) })
 }
 
-function setParams(
+function setParams(draft: Template, { from, to, ...at }: Of<'setParams'>): Template | Conflict {
+  return changeStage(draft, at, (stage) =>
+    same(stage.params, from)
+      ? { ...stage, params: to }
+      : changed(`The progression ${at.progression}`, stage.params),
+  )
+}
+
+function setRule(draft: Template, { from, to, ...at }: Of<'setRule'>): Template | Conflict {
+  return changeStage(draft, at, (stage) => {
+    const { rule, params } = stage
+    return same({ rule, params }, from)
+      ? { ...stage, ...to }
+      : changed(`The progression ${at.progression}`, rule)
+  })
+}
+
+function changeStage(
   draft: Template,
-  { progression: id, stage: stageId, from, to }: Of<'setParams'>,
+  { progression: id, stage: stageId }: { progression: Id; stage: Id },
+  change: (stage: Stage) => object | Conflict,
 ): Template | Conflict {
   const progression = draft.progressions[id]
   const stage = progression?.stages.find((one) => one.id === stageId)
   if (!progression || !stage) return gone(`The progression ${id}`)
-  if (!same(stage.params, from)) return changed(`The progression ${id}`, stage.params)
-  const stages = progression.stages.map((one) =>
-    one === stage ? ({ ...stage, params: to } as typeof stage) : one,
-  )
+  const next = change(stage)
+  if ('conflict' in next) return next
+  const stages = progression.stages.map((one) => (one === stage ? (next as typeof one) : one))
   return { ...draft, progressions: { ...draft.progressions, [id]: { ...progression, stages } } }
 }
 

@@ -1,7 +1,7 @@
 export * from './cells.ts'
 export * from './compare.ts'
 export * from './checkCommand.ts'
-export { hasComputedLoad } from './computed.ts'
+export { cellsByRule, hasComputedLoad } from './computed.ts'
 export * from './edit.ts'
 export * from './letters.ts'
 export * from './read.ts'

@@ -1,8 +1,8 @@
 import { kindOf } from '../goals/registry.ts'
 import { sourceOf } from '../loads/registry.ts'
-import { ruleOf } from '../progressions/registry.ts'
+import { ruleOf, type RuleKind } from '../progressions/registry.ts'
 import { at, type Checker } from '../reading/index.ts'
-import { isOverMax, percentOfMax } from './computed.ts'
+import { isOverMax, percentOfMax, takesScheme } from './computed.ts'
 import type { Id, Slot, Template } from './types.ts'
 
 /** What a slot's progressions and loads need of the slot itself and of the template. */
@@ -169,7 +169,19 @@ export function findUnheard(checker: Checker, { progressions }: Template, slot: 
       const fix = 'Write "load": {"of": "progression"}.'
       checker.add(at(at(path, 'follows'), i), 'at least one load of the progression', progression, fix)
     }
+    for (const { rule } of progressions[progression]?.stages ?? [])
+      findUncarried(checker, rule, slot, `${at(path, 'follows')}[${i}]`)
   })
+}
+
+/** A rule that only some goals can carry needs a slot that has one. */
+function findUncarried(checker: Checker, rule: RuleKind, { rows }: Slot, path: string): void {
+  const { carriedBy, title } = ruleOf[rule]
+  if (!carriedBy) return
+  const isCarried = Object.values(rows)
+    .flat()
+    .some((row) => row.some((group) => takesScheme(row, group) && carriedBy.fits(group.goal)))
+  if (!isCarried) checker.add(path, `${carriedBy.expected}, as “${title}” needs`, rule, carriedBy.fix)
 }
 
 /** What an id might have meant. */

@@ -7,7 +7,7 @@ import { goalKeys, goalOf, kindOf } from '../goals/registry.ts'
 import { isLater, isNeed, type Known } from '../loads/source.ts'
 import { sourceOf } from '../loads/registry.ts'
 import { ruleOf } from '../progressions/registry.ts'
-import type { Exposure, Starting } from '../progressions/rule.ts'
+import type { Asks, Exposure, Starting } from '../progressions/rule.ts'
 import { signOf } from '../signs/registry.ts'
 import { makeable, round, scale, snap, usualRack, type Load } from '../units/index.ts'
 import { less } from '../plan/onTheBar.ts'
@@ -71,9 +71,18 @@ describe.each(Object.entries(ruleOf))('rule %s', (name, rule) => {
     let state = freeze(started)
     const asks = [rule.ask(state, role, params)]
     for (const one of exposures) {
-      const { verdict, reps } = typeof one === 'string' ? { verdict: one, reps: [5, 5, 5] } : one
+      const { verdict, reps, plus } =
+        typeof one === 'string' ? { verdict: one, reps: [5, 5, 5], plus: undefined } : one
       const target = rule.ask(state, role, params).load ?? null
-      const exposure = freeze<Exposure>({ date: '2026-03-04', role, verdict, target, asked: span, reps })
+      const exposure = freeze<Exposure>({
+        date: '2026-03-04',
+        role,
+        verdict,
+        target,
+        asked: span,
+        reps,
+        plus,
+      })
       expect(rule.next(state, exposure, params, hand)).toEqual(rule.next(state, exposure, params, hand))
       const ahead = rule.next(state, { ...exposure, date: null, reps: [] }, params, hand)
       expectSpoken(rule.ask(ahead, role, params).rungs, rule.messages, seen)
@@ -81,13 +90,18 @@ describe.each(Object.entries(ruleOf))('rule %s', (name, rule) => {
       expect(JSON.parse(JSON.stringify(state))).toEqual(state)
       asks.push(rule.ask(state, role, params))
     }
-    expect(asks.map(({ load, moreSets }) => load?.value ?? moreSets)).toEqual(asked)
+    expect(asks.map(sayAsks)).toEqual(asked)
     for (const { rungs } of asks) expectSpoken(rungs, rule.messages, seen)
   })
   test('uses every message that it declares', () => {
     expect([...Object.keys(rule.messages)].filter((id) => !seen.has(id))).toEqual([])
   })
 })
+
+function sayAsks({ load, moreSets, sets, goal }: Asks): number | string | undefined {
+  if (!goal) return load?.value ?? moreSets
+  return `${sets ? `${sets} × ` : ''}${kindOf(goal).cell(goal)}${load ? ` @ ${load.value}` : ''}`
+}
 
 describe.each(Object.entries(goalOf))('goal %s', (name, kind) => {
   test('is named by its own key', () => {

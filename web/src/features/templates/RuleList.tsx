@@ -1,14 +1,16 @@
 import { useState } from 'react'
 import { liftName } from '@young-oak/core/library'
-import { ruleOf, type Stage } from '@young-oak/core/progressions'
+import { ruleKinds, ruleOf, type RuleKind, type Stage } from '@young-oak/core/progressions'
+import { formatIssue } from '@young-oak/core/reading'
 import { signOf } from '@young-oak/core/signs'
-import type { Template } from '@young-oak/core/template'
+import { checkCommand, type Command, type RuleOfStage, type Template } from '@young-oak/core/template'
 import { ValidationError } from 'yup'
 import { useAppDispatch } from '../../app/store.ts'
 import { Button } from '../../ui/Button.tsx'
-import { Field } from '../../ui/Field.tsx'
+import { Field, SelectField } from '../../ui/Field.tsx'
 import { Modal } from '../../ui/Modal.tsx'
 import { edit } from './editorSlice.ts'
+import { fieldOf, flatten, labelOf, listsOf, paramsFor, resizeList, unflatten } from './ruleDraft.ts'
 
 /** The rules of the template as plain sentences, each with the slots that feed it and the stages that follow one another. */
 export function RuleList({ draft }: { draft: Template }) {
@@ -46,6 +48,7 @@ export function RuleList({ draft }: { draft: Template }) {
         >
           <ParamsForm
             key={`${open.id}/${open.stage}`}
+            draft={draft}
             progression={open.id}
             stage={stage}
             onClose={() => setOpen(null)}
@@ -63,40 +66,49 @@ const liftsOf = (draft: Template, id: string): string => {
   return [...new Set(names)].join(', ')
 }
 
-/** A rule's numbers as fields, drawn from the parameters that it has. */
+/** A rule's numbers as fields, drawn from the parameters that it has; another rule may be put in its place. */
 function ParamsForm({
+  draft,
   progression,
   stage,
   onClose,
 }: {
+  draft: Template
   progression: string
   stage: Stage
   onClose: () => void
 }) {
   const dispatch = useAppDispatch()
+  const [rule, setRule] = useState<RuleKind>(stage.rule)
   const [typed, setTyped] = useState(() => flatten(stage.params))
   const [errors, setErrors] = useState<Record<string, string>>({})
+  const to = unflatten(typed)
+  const { params } = ruleOf[rule]
+  const choose = (kind: RuleKind) => {
+    setRule(kind)
+    setTyped(flatten(paramsFor(kind, stage)))
+    setErrors({})
+  }
   const save = () => {
-    const to = unflatten(typed)
     try {
-      ruleOf[stage.rule].params.validateSync(to, { strict: true, abortEarly: false })
+      params.validateSync(to, { strict: true, abortEarly: false })
     } catch (error) {
       if (!ValidationError.isError(error)) throw error
       const inner = error.inner.length ? error.inner : [error]
-      return setErrors(Object.fromEntries(inner.map(({ path, message }) => [path ?? '', message])))
+      return setErrors(Object.fromEntries(inner.map(({ path, message }) => [fieldOf(path), message])))
     }
-    if (JSON.stringify(to) !== JSON.stringify(stage.params))
-      dispatch(
-        edit({
-          do: 'setParams',
-          progression,
-          stage: stage.id,
-          from: stage.params,
-          to: to as Stage['params'],
-        }),
-      )
+    const at = { progression, stage: stage.id }
+    const own = { rule: stage.rule, params: stage.params }
+    const command: Command =
+      rule === stage.rule
+        ? { do: 'setParams', ...at, from: stage.params, to: to as Stage['params'] }
+        : { do: 'setRule', ...at, from: own, to: { rule, params: to } as RuleOfStage }
+    const [issue] = checkCommand(draft, command)
+    if (issue) return setErrors({ '': formatIssue(issue) })
+    if (rule !== stage.rule || JSON.stringify(to) !== JSON.stringify(stage.params)) dispatch(edit(command))
     onClose()
   }
+  const elsewhere = Object.entries(errors).filter(([path]) => !(path in typed))
   return (
     <form
       className="grid grid-cols-2 gap-4"
@@ -105,6 +117,23 @@ function ParamsForm({
         save()
       }}
     >
+      <SelectField
+        label="Rule"
+        className="col-span-2"
+        value={rule}
+        hint={
+          rule === stage.rule
+            ? undefined
+            : 'Numbers that both rules have are kept; the others are an example’s. From the new version on the lift starts from its max, or from where it stands.'
+        }
+        onChange={(event) => choose(event.target.value as RuleKind)}
+      >
+        {ruleKinds.map((kind) => (
+          <option key={kind} value={kind}>
+            {ruleOf[kind].title}
+          </option>
+        ))}
+      </SelectField>
       {Object.entries(typed).map(([path, value]) => (
         <Field
           key={path}
@@ -115,41 +144,30 @@ function ParamsForm({
           onChange={(event) => setTyped({ ...typed, [path]: event.target.value })}
         />
       ))}
-      {errors[''] && <p className="col-span-2 text-brick">{errors['']}</p>}
+      {Object.entries(listsOf(typed)).map(([list, count]) => (
+        <p key={list} className="col-span-2 flex flex-wrap items-center gap-2 text-sm text-bark">
+          {labelOf(list)}: {count}
+          <Button type="button" onClick={() => setTyped(resizeList(typed, list, 1))}>
+            One more
+          </Button>
+          <Button type="button" disabled={count < 2} onClick={() => setTyped(resizeList(typed, list, -1))}>
+            One less
+          </Button>
+        </p>
+      ))}
+      <p className="col-span-2 text-sm text-bark">
+        {params.isValidSync(to, { strict: true })
+          ? ruleOf[rule].sentence(to)
+          : 'Not a rule yet: Keep says what is missing.'}
+      </p>
+      {elsewhere.map(([path, message]) => (
+        <p key={path} role="alert" className="col-span-2 text-brick">
+          {message}
+        </p>
+      ))}
       <Button type="submit" className="col-span-2">
         Keep
       </Button>
     </form>
   )
-}
-
-function flatten(value: object, before = ''): Record<string, string> {
-  return Object.fromEntries(
-    Object.entries(value).flatMap(([key, inner]) =>
-      typeof inner === 'object' && inner !== null
-        ? Object.entries(flatten(inner, `${before}${key}.`))
-        : [[`${before}${key}`, String(inner)]],
-    ),
-  )
-}
-
-function unflatten(flat: Record<string, string>): object {
-  const made: Record<string, unknown> = {}
-  for (const [path, text] of Object.entries(flat)) {
-    const keys = path.split('.')
-    const last = keys.pop() as string
-    const parent = keys.reduce<Record<string, unknown>>(
-      (at, key) => (at[key] ??= {}) as Record<string, unknown>,
-      made,
-    )
-    const number = Number(text.replace(',', '.'))
-    parent[last] = text.trim() === '' || Number.isNaN(number) ? text : number
-  }
-  return made
-}
-
-/** "step.kg" is "Step, kg"; "missesToReset" is "Misses to reset". */
-function labelOf(path: string): string {
-  const words = path.replace('.', ', ').replace(/([A-Z])/g, (letter) => ` ${letter.toLowerCase()}`)
-  return words.charAt(0).toUpperCase() + words.slice(1)
 }

@@ -1,9 +1,11 @@
 import { useEffect, useRef, type ReactNode } from 'react'
 import { liftName } from '@young-oak/core/library'
+import type { ShownGroup } from '@young-oak/core/member'
 import { formatCircuit, formatHandled, type PlannedSlot } from '@young-oak/core/plan'
 import {
   cellFields,
   cellNames,
+  cellsByRule,
   detailFields,
   formatCell,
   sayProgression,
@@ -65,9 +67,11 @@ export function SheetLine({
   menu,
 }: Props) {
   const { slot, group, isFirst } = line
-  const sets = planned?.groups.find((one) => one.group === group.id)?.sets
-  const lightened = isPreviewed && sets !== undefined && sets !== group.sets ? sets : undefined
-  const isRuled = group.load.of === 'progression'
+  const asked = isPreviewed ? planned?.groups.find((one) => one.group === group.id) : undefined
+  const byRule: SheetField[] = [
+    ...cellsByRule(draft, slot, slot.rows[line.phase]?.[line.row] ?? [], group),
+    ...(group.load.of === 'progression' ? (['load'] as const) : []),
+  ]
   return (
     <div className={isFirst ? 'border-t border-line pt-1.5' : ''}>
       {isFirst && (
@@ -98,14 +102,14 @@ export function SheetLine({
                 type="button"
                 data-cell={`${name}-${f}`}
                 tabIndex={field === f || (name === '0-0' && f === 0) ? 0 : -1}
-                title={titleOf(one, group)}
+                title={titleOf(one, group, byRule.includes(one))}
                 aria-label={`${names[one]} of ${liftName(slot)}: ${formatCell(one, group) || 'empty'}`}
                 onFocus={() => onFocus(f)}
                 onDoubleClick={() => onOpen(f)}
-                className={`h-7 truncate rounded-sm px-0.5 focus:bg-leaf-wash ${widths[one]} ${one === 'load' && isRuled ? 'text-mist italic' : ''} hover:bg-leaf-wash`}
+                className={`h-7 truncate rounded-sm px-0.5 focus:bg-leaf-wash ${widths[one]} ${byRule.includes(one) ? 'text-mist italic' : ''} hover:bg-leaf-wash`}
               >
                 {shown(one, formatCell(one, group))}
-                {one === 'sets' && lightened !== undefined && <span className="text-mist">→{lightened}</span>}
+                {asked && <Instead field={one} group={group} asked={asked} />}
               </button>
             )}
           </span>
@@ -129,6 +133,14 @@ export function SheetLine({
   )
 }
 
+/** What the chosen member is asked in place of the sets or reps that are written. */
+function Instead({ field, group, asked }: { field: SheetField; group: SetGroup; asked: ShownGroup }) {
+  if (field !== 'sets' && field !== 'goal') return null
+  const goal = asked.goal ?? { reps: asked.reps ?? 1, ...(asked.plus && { plus: asked.plus }) }
+  const own = formatCell(field, { ...group, sets: asked.sets, goal })
+  return own === formatCell(field, group) ? null : <span className="text-mist">→{own}</span>
+}
+
 /** What else the line says, under its cells: tempo, sides, style, bands; and ways to a tonnage. */
 function Said({ group, draft }: { group: SetGroup; draft: Template }) {
   const said = detailFields.flatMap((field) => {
@@ -150,7 +162,8 @@ function Said({ group, draft }: { group: SetGroup; draft: Template }) {
 }
 
 /** What a cell that is too narrow or too short for its meaning says at length. */
-function titleOf(field: SheetField, group: SetGroup): string | undefined {
+function titleOf(field: SheetField, group: SetGroup, isByRule: boolean): string | undefined {
+  if (isByRule && field !== 'load') return `${formatCell(field, group)}, until the rule puts its own in place`
   if (field === 'load') return formatCell(field, group)
   if (field === 'rir' && group.rir !== undefined) return `${group.rir} reps left in reserve`
   return undefined

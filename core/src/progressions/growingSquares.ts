@@ -1,0 +1,98 @@
+import { listField, percentOffField, strictObject, wholeField } from '../reading/index.ts'
+import { formatNumber, inUnit, scale, type Load, type Step } from '../units/index.ts'
+import {
+  firstLoad,
+  firstLoadFields,
+  firstLoadFits,
+  sayFirstLoad,
+  sayStep,
+  type FirstLoad,
+} from './firstLoad.ts'
+import { defineRule, repsOfSets } from './rule.ts'
+import { addedField, stepOrReset, type Steady } from './steady.ts'
+
+type Params = FirstLoad & {
+  /** Sides of the squares in their order: 6 is six sets of six; 2 to 5 of them, each from 2 to 12. */
+  sides: number[]
+  step: Step
+  /** What is taken off, in percent of the load, when a larger square begins; 1 to 50. */
+  lowerBy: number
+}
+type State = Steady & { at: number; best: (Load | null)[] }
+
+/** As many sets as reps, heavier until a miss; then the next larger square, lighter; after the largest, the first from where it stood. */
+export const growingSquares = defineRule<Params, State>({
+  kind: 'growingSquares',
+  title: 'Growing squares',
+  clock: 'exposure',
+  from: 'asked',
+  roles: ['main'],
+  writes: ['load', 'sets', 'reps'],
+  carriedBy: repsOfSets,
+  params: strictObject({
+    ...firstLoadFields,
+    sides: listField('sides of squares', 5, 2)
+      .of(wholeField('sets, and reps of each', 2, 12).required())
+      .required(),
+    step: addedField(),
+    lowerBy: percentOffField().required(),
+  }).test('fits', firstLoadFits.message, firstLoadFits.test),
+  sentence: (p) =>
+    `For trained lifters. ${sayFirstLoad(p)}; ${p.sides.map((side) => `${side} × ${side}`).join(', then ')}: add ${sayStep(p.step)} after each hit; ` +
+    `a miss begins the next with ${formatNumber(p.lowerBy)}% off, and after the last the first again at the heaviest it was done with.`,
+  start(known, p) {
+    const first = firstLoad(known, p)
+    return 'need' in first ? first : { ...first, misses: 0, at: 0, best: p.sides.map(() => null) }
+  },
+  next({ at, best, ...steady }, exposure, { sides, step, lowerBy }, hand) {
+    const { date, verdict, target } = exposure
+    const from = inUnit(target ?? steady.load, hand.unit)
+    if (verdict === 'hit') {
+      const reached = sides.map((_, i) => (i === at ? from : (best[i] ?? null)))
+      return {
+        ...stepOrReset(steady, exposure, { step, misses: 1, resetBy: lowerBy }, hand),
+        at,
+        best: reached,
+      }
+    }
+    if (verdict === 'hold' || !date)
+      return { ...stepOrReset(steady, exposure, { step, misses: 1, resetBy: lowerBy }, hand), at, best }
+    const to = (at + 1) % sides.length
+    const own = to === 0 ? best[0] : null
+    const load = own ? inUnit(own, hand.unit) : hand.land(scale(from, 100 - lowerBy))
+    const data = { from, date, side: sides[to] ?? 0, load, percent: lowerBy }
+    return {
+      load,
+      misses: 0,
+      at: to,
+      best,
+      why: [{ id: own ? 'growingSquares.again' : 'growingSquares.larger', data }],
+    }
+  },
+  ask({ load, why, at }, _role, { sides }) {
+    const side = sides[at % sides.length] as number
+    return { load, sets: side, goal: { reps: side }, rungs: why }
+  },
+  messages: {
+    'growingSquares.larger':
+      'the rule’s {from} was missed on {date}: on to {side} × {side} with {percent}% off, on plates {load}',
+    'growingSquares.again':
+      'the largest square was missed on {date}: back to {side} × {side} at the heaviest it was done with, {load}',
+  },
+  examples: [
+    {
+      say: '6 × 6 until a miss, lower with 8 × 8, and from the last back to what 6 × 6 reached',
+      params: { startLoad: { kg: 80, lb: 175 }, sides: [6, 8], step: { kg: 2.5, lb: 5 }, lowerBy: 20 },
+      max: null,
+      exposures: ['hit', 'hit', 'miss', 'hit', 'miss'],
+      asked: ['6 × 6 @ 80', '6 × 6 @ 82.5', '6 × 6 @ 85', '8 × 8 @ 67.5', '8 × 8 @ 70', '6 × 6 @ 82.5'],
+    },
+    {
+      say: 'a square that was never done has no history: it begins lower',
+      params: { startLoad: { kg: 100, lb: 220 }, sides: [6, 8], step: { kg: 2.5, lb: 5 }, lowerBy: 10 },
+      max: null,
+      exposures: ['miss', 'hold', 'miss'],
+      asked: ['6 × 6 @ 100', '8 × 8 @ 90', '8 × 8 @ 90', '6 × 6 @ 80'],
+    },
+  ],
+})

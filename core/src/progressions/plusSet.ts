@@ -1,0 +1,94 @@
+import { strictObject, wholeField } from '../reading/index.ts'
+import { lowest, type Step } from '../units/index.ts'
+import {
+  firstLoad,
+  firstLoadFields,
+  firstLoadFits,
+  sayFirstLoad,
+  sayStep,
+  type FirstLoad,
+} from './firstLoad.ts'
+import { defineRule } from './rule.ts'
+import { addedField, resetFields, sayReset, stepOrReset, type Steady, type Steps } from './steady.ts'
+
+type Params = FirstLoad &
+  Steps & {
+    /** Reps beyond those asked from which the larger step is due; 1 to 20. */
+    extraReps: number
+    extraStep: Step
+  }
+
+/**
+ * A last set of as many good reps as possible moves the load that the percents are of. However many there are, no more than
+ * the larger step; a plus set that was left blank is neither a step nor a miss.
+ */
+export const plusSet = defineRule<Params, Steady>({
+  kind: 'plusSet',
+  title: 'Plus set',
+  clock: 'exposure',
+  from: 'done',
+  roles: ['main'],
+  writes: ['load'],
+  carriedBy: {
+    expected: 'a load of the progression whose last set is a plus set',
+    fits: (goal) => 'reps' in goal && goal.plus !== undefined,
+    fix: 'Write "goal": {"reps": 5, "plus": "last"}.',
+  },
+  params: strictObject({
+    ...firstLoadFields,
+    step: addedField(),
+    extraReps: wholeField('reps beyond those asked', 1, 20).required(),
+    extraStep: addedField(),
+    ...resetFields,
+  })
+    .test('fits', firstLoadFits.message, firstLoadFits.test)
+    .test(
+      'steps',
+      '"extraStep" at least "step"',
+      ({ step, extraStep }) => extraStep.kg >= step.kg && extraStep.lb >= step.lb,
+    ),
+  sentence: (p) =>
+    `${sayFirstLoad(p)}; add ${sayStep(p.step)} when every set is met, ${sayStep(p.extraStep)} when the plus set has ` +
+    `${p.extraReps} ${p.extraReps === 1 ? 'rep' : 'reps'} more than asked; a plus set left blank changes nothing; ${sayReset(p)}.`,
+  start(known, p) {
+    const first = firstLoad(known, p)
+    return 'need' in first ? first : { ...first, misses: 0 }
+  },
+  next(state, exposure, p, hand) {
+    const { date, verdict, asked, plus } = exposure
+    if (!date || verdict === 'hold') return stepOrReset(state, exposure, p, hand)
+    if (plus === undefined)
+      return { ...state, why: [{ id: 'plusSet.blank', data: { load: state.load, date } }] }
+    const extra = plus - lowest(asked)
+    if (verdict === 'miss' || extra < p.extraReps) return stepOrReset(state, exposure, p, hand)
+    const next = stepOrReset(state, exposure, { ...p, step: p.extraStep }, hand)
+    return { ...next, why: [{ id: 'plusSet.extra', data: { reps: plus, extra, date } }, ...next.why] }
+  },
+  ask: ({ load, why }) => ({ load, rungs: why }),
+  messages: {
+    'plusSet.extra': '{reps} reps in the plus set of {date}, {extra} more than asked: the larger step',
+    'plusSet.blank': '{load} stays: the plus set of {date} was left blank, which is not zero',
+  },
+  examples: [
+    {
+      say: 'five of 5+ add 2.5, eight add 5, sixty no more than that, and a blank adds nothing',
+      params: {
+        startPercent: 90,
+        step: { kg: 2.5, lb: 5 },
+        extraReps: 3,
+        extraStep: { kg: 5, lb: 10 },
+        misses: 1,
+        resetBy: 10,
+      },
+      max: { value: 100, unit: 'kg' },
+      exposures: [
+        { verdict: 'hit', reps: [5], plus: 5 },
+        { verdict: 'hit', reps: [8], plus: 8 },
+        { verdict: 'hit', reps: [60], plus: 60 },
+        { verdict: 'miss', reps: [] },
+        { verdict: 'miss', reps: [3], plus: 3 },
+      ],
+      asked: [90, 92.5, 97.5, 102.5, 102.5, 92.5],
+    },
+  ],
+})

@@ -1,0 +1,115 @@
+import { listField, percentOffField, strictObject, wholeField } from '../reading/index.ts'
+import { formatNumber, inUnit, scale, type Step } from '../units/index.ts'
+import {
+  firstLoad,
+  firstLoadFields,
+  firstLoadFits,
+  sayFirstLoad,
+  sayStep,
+  type FirstLoad,
+} from './firstLoad.ts'
+import { defineRule, repsOfSets } from './rule.ts'
+import { addedField, stepOrReset, type Steady } from './steady.ts'
+
+type Rung = { sets: number; reps: number; step: Step }
+type Params = FirstLoad & {
+  /** 2 to 6 rungs, the first one first: 5 × 5, 4 × 4, 3 × 3, each with what a hit adds. */
+  rungs: Rung[]
+  /** Misses in a row that move the lift on to the next rung; 1 to 10. */
+  misses: number
+  /** What is taken off, in percent of the load, when it goes from the last rung back to the first; 1 to 50. */
+  backBy: number
+}
+type State = Steady & { rung: number }
+
+/** Fewer and heavier sets each time the lift stops rising: the same load on the next rung, and after the last one back with less. */
+export const schemeLadder = defineRule<Params, State>({
+  kind: 'schemeLadder',
+  title: 'Falling rungs',
+  clock: 'exposure',
+  from: 'asked',
+  roles: ['main'],
+  writes: ['load', 'sets', 'reps'],
+  carriedBy: repsOfSets,
+  params: strictObject({
+    ...firstLoadFields,
+    rungs: listField('rungs', 6, 2)
+      .of(
+        strictObject({
+          sets: wholeField('sets', 1, 12).required(),
+          reps: wholeField('reps', 1, 20).required(),
+          step: addedField(),
+        }),
+      )
+      .required(),
+    misses: wholeField('misses in a row', 1, 10).required(),
+    backBy: percentOffField().required(),
+  }).test('fits', firstLoadFits.message, firstLoadFits.test),
+  sentence: (p) =>
+    `${sayFirstLoad(p)}; ${p.rungs.map(({ sets, reps, step }) => `${sets} × ${reps} adding ${sayStep(step)} after each hit`).join(', then ')}; ` +
+    `${p.misses === 1 ? 'a miss moves' : `${p.misses} misses in a row move`} on, from the last back to the first with ${formatNumber(p.backBy)}% off.`,
+  start(known, p) {
+    const first = firstLoad(known, p)
+    return 'need' in first ? first : { ...first, misses: 0, rung: 0 }
+  },
+  next({ rung, ...steady }, exposure, { rungs, misses, backBy }, hand) {
+    const { step } = rungs[rung % rungs.length] as Rung
+    const { date, verdict } = exposure
+    if (verdict !== 'miss' || !date || steady.misses + 1 < misses)
+      return { ...stepOrReset(steady, exposure, { step, misses, resetBy: backBy }, hand), rung }
+    const from = inUnit(exposure.target ?? steady.load, hand.unit)
+    const to = (rung + 1) % rungs.length
+    const { sets, reps } = rungs[to] as Rung
+    const data = { load: from, date, misses: steady.misses + 1, sets, reps }
+    if (to > 0) return { load: from, misses: 0, rung: to, why: [{ id: 'schemeLadder.on', data }] }
+    const load = hand.land(scale(from, 100 - backBy))
+    return {
+      load,
+      misses: 0,
+      rung: 0,
+      why: [{ id: 'schemeLadder.back', data: { ...data, from, load, percent: backBy } }],
+    }
+  },
+  ask({ load, why, rung }, _role, { rungs }) {
+    const { sets, reps } = rungs[rung % rungs.length] as Rung
+    return { load, sets, goal: { reps }, rungs: why }
+  },
+  messages: {
+    'schemeLadder.on':
+      'the rule’s {load} was missed on {date}, {misses} in a row: on to {sets} × {reps} with the same load',
+    'schemeLadder.back':
+      'the last rung was missed on {date}, {misses} in a row: back to {sets} × {reps} with {percent}% off {from}, on plates {load}',
+  },
+  examples: [
+    {
+      say: '5 × 5 by 2.5, then 4 × 4 by 5, then back to 5 × 5 with 10% off',
+      params: {
+        startLoad: { kg: 100, lb: 220 },
+        rungs: [
+          { sets: 5, reps: 5, step: { kg: 2.5, lb: 5 } },
+          { sets: 4, reps: 4, step: { kg: 5, lb: 10 } },
+        ],
+        misses: 1,
+        backBy: 10,
+      },
+      max: null,
+      exposures: ['hit', 'miss', 'hit', 'miss'],
+      asked: ['5 × 5 @ 100', '5 × 5 @ 102.5', '4 × 4 @ 102.5', '4 × 4 @ 107.5', '5 × 5 @ 97.5'],
+    },
+    {
+      say: 'a hold changes neither rung nor load',
+      params: {
+        startLoad: { kg: 100, lb: 220 },
+        rungs: [
+          { sets: 5, reps: 5, step: { kg: 2.5, lb: 5 } },
+          { sets: 3, reps: 3, step: { kg: 5, lb: 10 } },
+        ],
+        misses: 2,
+        backBy: 10,
+      },
+      max: null,
+      exposures: ['miss', 'hold', 'miss'],
+      asked: ['5 × 5 @ 100', '5 × 5 @ 100', '5 × 5 @ 100', '3 × 3 @ 100'],
+    },
+  ],
+})

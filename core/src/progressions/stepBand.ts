@@ -1,0 +1,105 @@
+import { percentField, strictObject, wholeField } from '../reading/index.ts'
+import { formatNumber, inUnit, scale } from '../units/index.ts'
+import {
+  firstLoad,
+  firstLoadFields,
+  firstLoadFits,
+  sayFirstLoad,
+  sayStep,
+  type FirstLoad,
+} from './firstLoad.ts'
+import { defineRule } from './rule.ts'
+import { addedField, resetFields, sayReset, stepOrReset, type Steady, type Steps } from './steady.ts'
+
+type Params = FirstLoad &
+  Steps & {
+    /** Hits at one load before the step; 1 to 50. */
+    hits: number
+    /** What sessions in the roles small and large take of the load, in percent. */
+    small?: number
+    large?: number
+  }
+type State = Steady & { hits: number }
+
+const shareOf = (role: string, { small = 100, large = 100 }: Params): number =>
+  role === 'small' ? small : role === 'large' ? large : 100
+
+/** The same load, or a narrow band around it in small, medium and large sessions, for so many hits; then a step up. */
+export const stepBand = defineRule<Params, State>({
+  kind: 'stepBand',
+  title: 'Steps with a flat between',
+  clock: 'exposure',
+  from: 'asked',
+  roles: ['main', 'small', 'medium', 'large'],
+  writes: ['load'],
+  params: strictObject({
+    ...firstLoadFields,
+    hits: wholeField('hits at one load', 1, 50).required(),
+    step: addedField(),
+    small: percentField(),
+    large: percentField(),
+    ...resetFields,
+  })
+    .test('fits', firstLoadFits.message, firstLoadFits.test)
+    .test(
+      'band',
+      '"small" at most 100, "large" at least 100',
+      ({ small = 100, large = 100 }) => small <= 100 && large >= 100,
+    ),
+  sentence: (p) =>
+    `${sayFirstLoad(p)}; add ${sayStep(p.step)} after ${p.hits === 1 ? 'each hit' : `every ${p.hits} hits`}; ` +
+    `${p.small === undefined ? '' : `small sessions at ${formatNumber(p.small)}% of it; `}` +
+    `${p.large === undefined ? '' : `large ones at ${formatNumber(p.large)}%; `}${sayReset(p)}.`,
+  start(known, p) {
+    const first = firstLoad(known, p)
+    return 'need' in first ? first : { ...first, misses: 0, hits: 0 }
+  },
+  next({ hits, ...steady }, exposure, p, hand) {
+    // A small or a large session is judged at its own load and counts for the load in the middle.
+    const heard = shareOf(exposure.role, p) === 100 ? exposure : { ...exposure, target: steady.load }
+    if (exposure.verdict !== 'hit' || hits + 1 >= p.hits) {
+      const next = stepOrReset(steady, heard, p, hand)
+      return { ...next, hits: exposure.verdict === 'hit' ? 0 : hits }
+    }
+    const load = inUnit(heard.target ?? steady.load, hand.unit)
+    const data = { load, hits: hits + 1, of: p.hits, ...(exposure.date && { date: exposure.date }) }
+    const id = exposure.date ? 'stepBand.flat' : 'stepBand.flatAhead'
+    return { load, misses: 0, hits: hits + 1, why: [{ id, data }] }
+  },
+  ask({ load, why }, role, p) {
+    const percent = shareOf(role, p)
+    if (percent === 100) return { load, rungs: why }
+    const own = scale(load, percent)
+    return { load: own, rungs: [...why, { id: 'stepBand.share', data: { role, percent, load: own } }] }
+  },
+  messages: {
+    'stepBand.flat': '{load} was a hit on {date}, {hits} of {of} at this load: the same again',
+    'stepBand.flatAhead': 'if {load} is a hit, {hits} of {of} at this load: the same again',
+    'stepBand.share': 'a {role} session is {percent}% of it: {load}',
+  },
+  examples: [
+    {
+      say: 'three sessions at 100, then three at 105; a miss between them is no hit',
+      params: { startLoad: { kg: 100, lb: 220 }, hits: 3, step: { kg: 5, lb: 10 }, misses: 2, resetBy: 10 },
+      max: null,
+      exposures: ['hit', 'hit', 'miss', 'hit', 'hit'],
+      asked: [100, 100, 100, 100, 105, 105],
+    },
+    {
+      say: 'large sessions stand 5% above the middle of the band',
+      params: {
+        startLoad: { kg: 100, lb: 220 },
+        hits: 2,
+        step: { kg: 5, lb: 10 },
+        small: 95,
+        large: 105,
+        misses: 2,
+        resetBy: 10,
+      },
+      max: null,
+      role: 'large',
+      exposures: ['hit', 'hit'],
+      asked: [105, 105, 110.25],
+    },
+  ],
+})

@@ -1,0 +1,58 @@
+import type { Rung } from '../explain/rung.ts'
+import { strictObject, wholeField } from '../reading/index.ts'
+import { defineRule } from './rule.ts'
+
+type Params = {
+  /** Reps in all to begin with; 2 to 500. */
+  first: number
+  /** Reps added when they were done within the sets; 1 to 50. */
+  add: number
+  /** The most that is ever asked; 2 to 500. */
+  most: number
+}
+type State = { total: number; why: Rung[] }
+
+/** Reps in all, in no more sets than are written: when they are done within these, more the next time. */
+export const totalRepGoal = defineRule<Params, State>({
+  kind: 'totalRepGoal',
+  title: 'More reps in all',
+  clock: 'exposure',
+  from: 'asked',
+  roles: ['main'],
+  writes: ['reps'],
+  carriedBy: {
+    expected: 'a goal of reps in all',
+    fits: (goal) => 'totalReps' in goal,
+    fix: 'Write "goal": {"totalReps": 30}.',
+  },
+  params: strictObject({
+    first: wholeField('reps in all to begin with', 2, 500).required(),
+    add: wholeField('reps added', 1, 50).required(),
+    most: wholeField('the most reps in all', 2, 500).required(),
+  }).test('fits', '"most" at least "first"', ({ first, most }) => most >= first),
+  sentence: ({ first, add, most }) =>
+    `Start at ${first} reps in all; done within the sets that are written, add ${add === 1 ? 'a rep' : `${add} reps`}, up to ${most}; otherwise the same again.`,
+  start: (_known, { first }) => ({ total: first, why: [] }),
+  next(state, { date, verdict }, { add, most }) {
+    if (verdict === 'hold' || (!date && verdict !== 'hit')) return state
+    const total = verdict === 'hit' ? Math.min(most, state.total + add) : state.total
+    const data = { total, done: state.total, ...(date && { date }) }
+    const id = !date ? 'totalRepGoal.ahead' : verdict === 'hit' ? 'totalRepGoal.more' : 'totalRepGoal.again'
+    return { total, why: [{ id, data }] }
+  },
+  ask: ({ total, why }) => ({ goal: { totalReps: total }, rungs: why }),
+  messages: {
+    'totalRepGoal.more': '{done} reps in all were done within the sets on {date}: {total} now',
+    'totalRepGoal.ahead': 'if {done} reps in all are done within the sets: {total} then',
+    'totalRepGoal.again': '{done} reps in all were not done within the sets on {date}: the same again',
+  },
+  examples: [
+    {
+      say: '30 within 4 sets is followed by 36; 36 that took more sets stays',
+      params: { first: 30, add: 6, most: 40 },
+      max: null,
+      exposures: ['hit', 'miss', 'hold', 'hit', 'hit'],
+      asked: ['30 in all', '36 in all', '36 in all', '36 in all', '40 in all', '40 in all'],
+    },
+  ],
+})

@@ -1,0 +1,123 @@
+import { listField, strictObject, wholeField } from '../reading/index.ts'
+import { addStep, inUnit, scale, type Load, type Step } from '../units/index.ts'
+import {
+  firstLoad,
+  firstLoadFields,
+  firstLoadFits,
+  sayFirstLoad,
+  sayStep,
+  type FirstLoad,
+} from './firstLoad.ts'
+import { defineRule, repsOfSets } from './rule.ts'
+import { addedField, resetFields, sayReset, stepOrReset, type Steady, type Steps } from './steady.ts'
+
+type Params = FirstLoad &
+  Steps & {
+    /** The exposures of one wave in their order, 2 to 6: 4 × 8, 3 × 6, 2 × 4. A missed one is repeated with its own sets. */
+    parts: { sets: number; reps: number }[]
+    /** What the next wave's first load is above this one's. */
+    nextWave: Step
+  }
+type State = Steady & { first: Load; at: number }
+
+/** Rises by a step for so many exposures, then falls back to a little above where it began. */
+export const wave = defineRule<Params, State>({
+  kind: 'wave',
+  title: 'Wave',
+  clock: 'exposure',
+  from: 'asked',
+  roles: ['main'],
+  writes: ['load', 'sets', 'reps'],
+  carriedBy: repsOfSets,
+  params: strictObject({
+    ...firstLoadFields,
+    parts: listField('exposures of one wave', 6, 2)
+      .of(
+        strictObject({
+          sets: wholeField('sets', 1, 12).required(),
+          reps: wholeField('reps', 1, 20).required(),
+        }),
+      )
+      .required(),
+    step: addedField(),
+    nextWave: addedField(),
+    ...resetFields,
+  }).test('fits', firstLoadFits.message, firstLoadFits.test),
+  sentence: (p) =>
+    `${sayFirstLoad(p)}; waves of ${p.parts.map(({ sets, reps }) => `${sets} × ${reps}`).join(', ')}, each ${sayStep(p.step)} above the one before; ` +
+    `the next wave begins ${sayStep(p.nextWave)} above this one; ${sayReset(p)}, and the wave begins again.`,
+  start(known, p) {
+    const first = firstLoad(known, p)
+    return 'need' in first ? first : { ...first, misses: 0, first: first.load, at: 0 }
+  },
+  next({ first, at, ...steady }, exposure, p, hand) {
+    const { date, verdict, target } = exposure
+    const isLast = at + 1 >= p.parts.length
+    if (verdict === 'hit' && isLast) {
+      const load = addStep(inUnit(first, hand.unit), p.nextWave)
+      const data = { load, first, ...(date && { date }) }
+      return {
+        load,
+        misses: 0,
+        first: load,
+        at: 0,
+        why: [{ id: date ? 'wave.next' : 'wave.nextAhead', data }],
+      }
+    }
+    const next = stepOrReset(steady, exposure, p, hand)
+    if (verdict === 'hit') return { ...next, first: at === 0 ? (target ?? first) : first, at: at + 1 }
+    const isReset = verdict === 'miss' && date !== null && steady.misses + 1 >= p.misses
+    if (!isReset) return { ...next, first, at }
+    const load = hand.land(scale(inUnit(first, hand.unit), 100 - p.resetBy))
+    const data = { from: first, load, date, misses: steady.misses + 1, percent: p.resetBy }
+    return { load, misses: 0, first: load, at: 0, why: [{ id: 'wave.reset', data }] }
+  },
+  ask({ load, why, at }, _role, { parts }) {
+    const { sets, reps } = parts[at % parts.length] as { sets: number; reps: number }
+    return { load, sets, goal: { reps }, rungs: why }
+  },
+  messages: {
+    'wave.next': 'the last of the wave was a hit on {date}: the next one begins above its {first}, at {load}',
+    'wave.nextAhead': 'if the last of the wave is a hit: the next one begins above its {first}, at {load}',
+    'wave.reset':
+      'missed on {date}, {misses} in a row: the wave begins again {percent}% below its {from}, on plates {load}',
+  },
+  examples: [
+    {
+      say: 'three that rise by 5, and the next wave 2.5 above this one',
+      params: {
+        startLoad: { kg: 80, lb: 175 },
+        parts: [
+          { sets: 4, reps: 8 },
+          { sets: 3, reps: 6 },
+          { sets: 2, reps: 4 },
+        ],
+        step: { kg: 5, lb: 10 },
+        nextWave: { kg: 2.5, lb: 5 },
+        misses: 2,
+        resetBy: 10,
+      },
+      max: null,
+      exposures: ['hit', 'hit', 'hit', 'hit'],
+      asked: ['4 × 8 @ 80', '3 × 6 @ 85', '2 × 4 @ 90', '4 × 8 @ 82.5', '3 × 6 @ 87.5'],
+    },
+    {
+      say: 'two misses at the crest begin the wave again, 10% below its first',
+      params: {
+        startLoad: { kg: 100, lb: 220 },
+        parts: [
+          { sets: 4, reps: 8 },
+          { sets: 3, reps: 6 },
+          { sets: 2, reps: 4 },
+        ],
+        step: { kg: 5, lb: 10 },
+        nextWave: { kg: 2.5, lb: 5 },
+        misses: 2,
+        resetBy: 10,
+      },
+      max: null,
+      exposures: ['hit', 'hit', 'miss', 'miss', 'hit'],
+      asked: ['4 × 8 @ 100', '3 × 6 @ 105', '2 × 4 @ 110', '2 × 4 @ 110', '4 × 8 @ 90', '3 × 6 @ 95'],
+    },
+  ],
+})
