@@ -81,6 +81,33 @@ test('a rule, an exercise and a slot can be changed, and each is undone', async 
   await expect(page.getByText('add 2.5 kg (5 lb) after each hit')).toBeVisible()
 })
 
+test('another rule is put in place of one, with its sets and reps; a rule that no set can carry is refused', async ({
+  page,
+}) => {
+  await open(page, 'Rules')
+  const rules = page.getByRole('region', { name: 'Progressions' })
+  await rules.getByRole('button', { name: 'Change' }).click()
+  const rule = page.getByLabel('Rule', { exact: true })
+  await rule.selectOption({ label: 'Plus set' })
+  await page.getByRole('button', { name: 'Keep' }).click()
+  await expect(page.getByRole('dialog').getByRole('alert')).toContainText('whose last set is a plus set')
+  await rule.selectOption({ label: 'Falling rungs' })
+  await expect(page.getByLabel('Step, kg', { exact: true })).toBeHidden()
+  await page.getByRole('button', { name: 'One more' }).click()
+  await page.getByLabel('Rung 3, sets').fill('0')
+  await page.getByRole('button', { name: 'Keep' }).click()
+  await expect(page.getByLabel('Rung 3, sets')).toHaveAttribute('aria-invalid', 'true')
+  await page.getByLabel('Rung 3, sets').fill('3')
+  await page.getByLabel('Rung 3, reps').fill('3')
+  await page.getByRole('button', { name: 'Keep' }).click()
+  await expect(rules.getByText('then 3 × 3 adding')).toBeVisible()
+  await expect(page.getByText('Saved', { exact: true })).toBeVisible()
+  await page.reload()
+  await expect(rules.getByText('then 3 × 3 adding')).toBeVisible()
+  const squat = region(page, 1).getByRole('button', { name: 'Sets of Back squat: 2' })
+  await expect(squat).toHaveAttribute('title', '2, until the rule puts its own in place')
+})
+
 test('a template file with faults shows where they are and saves nothing', async ({ page }) => {
   await enter(page, 'Wren')
   const count = () => page.getByRole('row').count()

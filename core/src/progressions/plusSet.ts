@@ -43,7 +43,7 @@ export const plusSet = defineRule<Params, Steady>({
   })
     .test('fits', firstLoadFits.message, firstLoadFits.test)
     .test(
-      'steps',
+      'fits',
       '"extraStep" at least "step"',
       ({ step, extraStep }) => extraStep.kg >= step.kg && extraStep.lb >= step.lb,
     ),

@@ -42,7 +42,7 @@ export const stepBand = defineRule<Params, State>({
   })
     .test('fits', firstLoadFits.message, firstLoadFits.test)
     .test(
-      'band',
+      'fits',
       '"small" at most 100, "large" at least 100',
       ({ small = 100, large = 100 }) => small <= 100 && large >= 100,
     ),

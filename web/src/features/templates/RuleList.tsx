@@ -134,6 +134,11 @@ function ParamsForm({
           </option>
         ))}
       </SelectField>
+      <p className="col-span-2 text-sm text-bark">
+        {params.isValidSync(to, { strict: true })
+          ? ruleOf[rule].sentence(to)
+          : 'Not a rule yet: Keep says what is missing.'}
+      </p>
       {Object.entries(typed).map(([path, value]) => (
         <Field
           key={path}
@@ -155,11 +160,6 @@ function ParamsForm({
           </Button>
         </p>
       ))}
-      <p className="col-span-2 text-sm text-bark">
-        {params.isValidSync(to, { strict: true })
-          ? ruleOf[rule].sentence(to)
-          : 'Not a rule yet: Keep says what is missing.'}
-      </p>
       {elsewhere.map(([path, message]) => (
         <p key={path} role="alert" className="col-span-2 text-brick">
           {message}

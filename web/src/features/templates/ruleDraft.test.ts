@@ -30,8 +30,8 @@ describe('the numbers of a rule as fields', () => {
     expect(['resetBy', 'step.kg', 'rungs.0.step.kg', 'sides.2'].map(labelOf)).toEqual([
       'Reset by',
       'Step, kg',
-      'Rungs 1, step, kg',
-      'Sides 3',
+      'Rung 1, step, kg',
+      'Side 3',
     ])
     expect(fieldOf('rungs[0].sets')).toBe('rungs.0.sets')
   })

@@ -75,10 +75,10 @@ export function resizeList(draft: RuleDraft, list: string, by: 1 | -1): RuleDraf
   )
 }
 
-/** "step.kg" is "Step, kg"; "rungs.0.sets" is "Rungs 1, sets". */
+/** "step.kg" is "Step, kg"; "rungs.0.sets" is "Rung 1, sets". */
 export function labelOf(path: string): string {
   const words = path
-    .replace(/\.(\d+)/g, (_, index: string) => ` ${Number(index) + 1}`)
+    .replace(/s?\.(\d+)/g, (_, index: string) => ` ${Number(index) + 1}`)
     .replaceAll('.', ', ')
     .replace(/([A-Z])/g, (letter) => ` ${letter.toLowerCase()}`)
   return words.charAt(0).toUpperCase() + words.slice(1)
