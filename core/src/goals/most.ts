@@ -2,25 +2,28 @@ import { choiceField, strictObject, wholeField } from '../reading/index.ts'
 import { formatSeconds, parseSeconds } from '../units/index.ts'
 import { defineGoal } from './goal.ts'
 
-type Most = { most: 'reps' | 'rounds'; seconds: number }
+type Most = { most: 'reps' | 'rounds'; seconds: number; beat?: number }
 
-/** As many reps, or rounds, as there is time for. */
+/** As many reps, or rounds, as there is time for; with `beat`, more than that. */
 export const most = defineGoal<Most>({
   key: 'most',
   title: 'As many as time allows',
   shape: strictObject({
     most: choiceField(['reps', 'rounds']).required(),
     seconds: wholeField('seconds', 10, 7200).required(),
+    beat: wholeField('what is to be beaten', 1, 10000),
   }),
-  cell: ({ most: what, seconds }) => `most ${what} in ${formatSeconds(seconds)}`,
+  cell: ({ most: what, seconds, beat }) =>
+    `most ${what} in ${formatSeconds(seconds)}${beat === undefined ? '' : `, beat ${beat}`}`,
   read(typed) {
-    const match = /^most (reps|rounds) in (.+)$/.exec(typed)
+    const match = /^most (reps|rounds) in ([^,]+)(?:, beat (\d+))?$/.exec(typed)
     const seconds = parseSeconds(match?.[2] ?? '')
-    return match && seconds ? { most: match[1] as Most['most'], seconds } : null
+    if (!match || !seconds) return null
+    return { most: match[1] as Most['most'], seconds, ...(match[3] && { beat: Number(match[3]) }) }
   },
   reps: () => null,
   logs: ({ most: what }) => what,
-  meets: (_, { reps = 0, amount }) => reps > 0 || (amount?.value ?? 0) > 0,
+  meets: ({ beat = 0 }, { reps = 0, amount }) => reps > beat || (amount?.value ?? 0) > beat,
   seconds: ({ seconds }) => seconds,
   examples: [
     {
@@ -29,6 +32,20 @@ export const most = defineGoal<Most>({
       cell: 'most reps in 5:00',
       done: [{ reps: 41 }],
       meets: true,
+    },
+    {
+      say: '42 beat 41',
+      goal: { most: 'reps', seconds: 300, beat: 41 },
+      cell: 'most reps in 5:00, beat 41',
+      done: [{ reps: 42 }],
+      meets: true,
+    },
+    {
+      say: '41 do not beat 41',
+      goal: { most: 'reps', seconds: 300, beat: 41 },
+      cell: 'most reps in 5:00, beat 41',
+      done: [{ reps: 41 }],
+      meets: false,
     },
     {
       say: 'no round is none',

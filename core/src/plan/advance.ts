@@ -127,15 +127,25 @@ function feed(
     const ruled = groups.find((group) => group.ruled)
     const counted = heard(verdict, ruled?.ruled, prescribed.ruled)
     if (!counted) continue
-    const n = ruled ? groups.slice(0, groups.indexOf(ruled)).reduce((sum, { sets }) => sum + sets, 0) : 0
-    const count = ruled?.sets ?? 0
+    const own = carrier(template, progression, groups) ?? ruled
+    const n = own ? groups.slice(0, groups.indexOf(own)).reduce((sum, { sets }) => sum + sets, 0) : 0
+    const count = own?.sets ?? 0
     const reps = done
       .filter((set) => set.n > n && set.n <= n + count && isDone(set))
-      .map((set) => set.reps ?? 0)
-    const asked = ruled?.reps ?? groups[0]?.reps ?? 1
+      .map((set) => set.reps ?? set.amount?.value ?? 0)
+    const asked = own?.reps ?? groups[0]?.reps ?? 1
     const exposure = { date, role, ...counted, asked, reps, ...plusDone(groups, done) }
     progress(template, state, { progression, lift: slot, exposure }, known, hand)
   }
+}
+
+/** The group whose goal a progression without loads writes. */
+function carrier({ progressions }: Template, id: Id, groups: ShownGroup[]): ShownGroup | undefined {
+  const rules = progressions[id]?.stages.map(({ rule }) => ruleOf[rule]) ?? []
+  if (rules.some(({ writes }) => writes.includes('load'))) return undefined
+  return groups.find(({ goal, reps }) =>
+    rules.some(({ carriedBy }) => carriedBy?.fits(goal ?? { reps: reps ?? 1 })),
+  )
 }
 
 /** The reps of the plus set that a progression loads, where there is one and something was logged of it. */

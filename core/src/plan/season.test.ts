@@ -22,6 +22,11 @@ describe('a season', () => {
     expect(light).toMatchObject({ light: true, sets: 5 })
     expect(light?.intensity).toBeCloseTo(58.8, 10)
   })
+  test('says that its sets are only about as many where a rule writes some', () => {
+    const isAbout = (name: string) => seasonOf(fixture(name)).map((week) => week.isAbout)
+    expect(isAbout('squares-and-falling-rungs')).toEqual(Array(8).fill(true))
+    expect(isAbout('two-sessions-one-squat')).not.toContain(true)
+  })
   test('says nothing of intensity where no load states a percent', () => {
     expect(seasonOf(fixture('two-sessions-one-squat'))[0]).toMatchObject({ sets: 16, intensity: null })
   })

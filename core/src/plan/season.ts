@@ -2,6 +2,7 @@ import { placesOf, rowOnPaper, type Place } from '../calendar/places.ts'
 import type { GroupDraft } from '../adjustments/change.ts'
 import { changeOf } from '../adjustments/registry.ts'
 import { kindOf } from '../goals/registry.ts'
+import { ruleOf } from '../progressions/registry.ts'
 import { slotsOf, type Id, type SetGroup, type Template } from '../template/types.ts'
 import { acting, type Authored } from './changes.ts'
 
@@ -14,6 +15,8 @@ export type WeekSummary = {
   light: boolean
   /** Hard sets of all its places, after light-week changes. */
   sets: number
+  /** Some of them are a rule's to write, so that they are only about as many. */
+  isAbout: boolean
   /** Mean percent of the 1RM over the sets that state one, or null where none does. */
   intensity: number | null
 }
@@ -31,6 +34,7 @@ export function seasonOf(template: Template): WeekSummary[] {
       phaseWeek,
       light,
       sets: 0,
+      isAbout: false,
       intensity: null,
       weighed: 0,
       percents: 0,
@@ -41,12 +45,21 @@ export function seasonOf(template: Template): WeekSummary[] {
       sum.weighed += sets
       sum.percents += sets * percent
     }
+    sum.isAbout ||= hasSetsByRule(template, place.session)
     weeks.set(week, sum)
   }
   return [...weeks.values()].map(({ weighed, percents, ...week }) => ({
     ...week,
     intensity: weighed ? percents / weighed : null,
   }))
+}
+
+function hasSetsByRule({ sessions, slots, progressions }: Template, session: Id): boolean {
+  return (sessions[session] ? slotsOf(sessions[session]) : []).some((id) =>
+    slots[id]?.follows.some(({ progression }) =>
+      progressions[progression]?.stages.some(({ rule }) => ruleOf[rule].writes.includes('sets')),
+    ),
+  )
 }
 
 function groupsAt(template: Template, place: Place): { sets: number; percent: number | null }[] {

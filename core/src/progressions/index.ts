@@ -7,9 +7,11 @@ export { stepBand } from './stepBand.ts'
 export { wave } from './wave.ts'
 // Sets and reps that change with the load.
 export { schemeLadder } from './schemeLadder.ts'
+export { recordRotation } from './recordRotation.ts'
 export { growingSquares } from './growingSquares.ts'
 // Days of one lift in several roles.
 export { volumeHeavy } from './volumeHeavy.ts'
 // Sets and reps that grow.
 export { setAccumulation } from './setAccumulation.ts'
 export { totalRepGoal } from './totalRepGoal.ts'
+export { density } from './density.ts'

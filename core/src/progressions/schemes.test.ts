@@ -1,7 +1,7 @@
 // Rules that write sets and reps, and those that wait: what their examples cannot say. Through planMember, as it is used.
 import { describe, expect, test } from '@jest/globals'
 import fc from 'fast-check'
-import type { Fact, Member, SessionLog } from '../member/index.ts'
+import type { Fact, Member, SessionLog, ShownGroup } from '../member/index.ts'
 import { formatGroups, planMember, snapshot, type Plan } from '../plan/index.ts'
 import { readTemplate, type Template } from '../template/index.ts'
 import { compareLoads, type Load } from '../units/index.ts'
@@ -13,6 +13,8 @@ const byRule: Group = { id: 'work', sets: 3, goal: { reps: 5 }, load: { of: 'pro
 const plus: Group = { id: 'plus', sets: 1, goal: { reps: 5, plus: 'last' }, load: { of: 'progression' } }
 const total: Group = { id: 'total', sets: 4, goal: { totalReps: 20 }, load: { of: 'none' } }
 
+const count: Group = { id: 'count', sets: 1, goal: { most: 'reps', seconds: 300 }, load: { of: 'none' } }
+
 const file = (rule: string, params: object, groups: Group[] = [byRule], weeks = 8) => ({
   format: 1,
   name: 'One lift',
@@ -22,7 +24,11 @@ const file = (rule: string, params: object, groups: Group[] = [byRule], weeks = 
   progressions: { squat: { stages: [{ id: 'one', rule, params }] } },
 })
 const paramsOf = (rule: RuleKind) => ruleOf[rule].examples[0]?.params as object
-const carrier: Partial<Record<RuleKind, Group[]>> = { plusSet: [byRule, plus], totalRepGoal: [total] }
+const carrier: Partial<Record<RuleKind, Group[]>> = {
+  plusSet: [byRule, plus],
+  totalRepGoal: [total],
+  density: [count],
+}
 const templateOf = (rule: RuleKind, params = paramsOf(rule)): Template => {
   const { template, issues } = readTemplate(file(rule, params, carrier[rule]))
   if (!template) throw new Error(JSON.stringify(issues))
@@ -57,6 +63,12 @@ const plan = (
 const dayOf = (week: number) => new Date(Date.UTC(2026, 2, 2 + 7 * (week - 1))).toISOString().slice(0, 10)
 const squatIn = (made: Plan, week: number) => made.weeks[week - 1]?.places[0]?.slots[0]
 
+function repsFor(goal: ShownGroup['goal'], sets: number, reps: ShownGroup['reps']): number {
+  if (goal && 'totalReps' in goal) return Math.ceil(goal.totalReps / sets)
+  if (goal && 'most' in goal) return (goal.beat ?? 40) + 1
+  return reps as number
+}
+
 /** Trains week after week as shown: `short` takes six reps off the last set, but leaves one. */
 function train(template: Template, doings: ('hit' | 'short')[]): SessionLog[] {
   const logs: SessionLog[] = []
@@ -67,7 +79,7 @@ function train(template: Template, doings: ('hit' | 'short')[]): SessionLog[] {
     const asked = groups.flatMap(({ sets, reps, load, goal }) =>
       Array.from({ length: sets }, () => ({
         load,
-        reps: goal && 'totalReps' in goal ? Math.ceil(goal.totalReps / sets) : (reps as number),
+        reps: repsFor(goal, sets, reps),
       })),
     )
     const sets = asked.map(({ load, reps }, n) => ({
@@ -99,7 +111,16 @@ function train(template: Template, doings: ('hit' | 'short')[]): SessionLog[] {
   return logs
 }
 
-const kinds = ['schemeLadder', 'growingSquares', 'wave', 'stepBand', 'plusSet', 'totalRepGoal'] as const
+const kinds = [
+  'schemeLadder',
+  'growingSquares',
+  'wave',
+  'stepBand',
+  'plusSet',
+  'totalRepGoal',
+  'density',
+  'recordRotation',
+] as const
 const doings = fc.array(fc.constantFrom('hit' as const, 'short' as const), { maxLength: 7 })
 
 describe.each(kinds)('%s', (kind) => {
@@ -186,6 +207,25 @@ describe('growing squares', () => {
     const next = growingSquares.next(state, miss, sample, { unit: 'lb', land: (load) => load })
     expect(next.load.unit).toBe('lb')
     expect(compareLoads(next.load, best)).toBe(0)
+  })
+})
+
+describe('records in turn', () => {
+  test('a count that a new version brings starts from the best of the others, by the percents that both begin at', () => {
+    const fives = { reps: 5, startPercent: 80 }
+    const step = { kg: 2.5, lb: 5 }
+    const versions = {
+      v: templateOf('recordRotation', { turns: [fives, { reps: 3, startPercent: 90 }], step }),
+      w: templateOf('recordRotation', { turns: [fives, { reps: 1, startPercent: 100 }], step }),
+    }
+    // Of a max of 120: fives at 96, on plates 95, then 98.5; singles by 100 / 80 of that is 123.125; the threes still stand at 108.
+    const segments = [
+      { from: start, version: 'v' },
+      { from: dayOf(2), version: 'w' },
+    ]
+    const groups = squatIn(plan(versions, train(versions.v, ['hit']), dayOf(2), segments), 2)?.groups ?? []
+    expect(groups[0]?.target).toEqual({ value: 123.125, unit: 'kg' })
+    expect(groups[0]?.reps).toBe(1)
   })
 })
 

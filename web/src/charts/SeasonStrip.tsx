@@ -41,7 +41,10 @@ export function SeasonStrip({ weeks, current, onChoose }: Props) {
             onKeyDown={(event) => move(event, week.week)}
             className={`flex min-w-11 flex-1 flex-col items-center justify-end rounded-t px-0.5 pt-1 ${week.week === current ? 'bg-leaf-wash' : 'hover:bg-leaf-wash/60'}`}
           >
-            <span className="text-xs text-bark">{week.sets}</span>
+            <span className="text-xs text-bark">
+              {week.isAbout && 'about '}
+              {week.sets}
+            </span>
             <svg width="100%" height={tall(week.sets)} preserveAspectRatio="none" className="max-w-14">
               <rect
                 x="2"
@@ -78,9 +81,9 @@ export function SeasonStrip({ weeks, current, onChoose }: Props) {
   )
 }
 
-function describe({ week, phaseName, sets, intensity, light }: WeekSummary): string {
+function describe({ week, phaseName, sets, isAbout, intensity, light }: WeekSummary): string {
   const percent = intensity === null ? 'loads by rule' : `${Math.round(intensity)}% of the 1RM on average`
-  return `Week ${week}, ${phaseName}${light ? ', light' : ''}: ${sets} hard sets, ${percent}`
+  return `Week ${week}, ${phaseName}${light ? ', light' : ''}: ${isAbout ? 'about ' : ''}${sets} hard sets${isAbout ? ', some by rule' : ''}, ${percent}`
 }
 
 function phasesOf(weeks: WeekSummary[]): { name: string; first: number; count: number }[] {

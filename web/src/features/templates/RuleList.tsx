@@ -152,10 +152,10 @@ function ParamsForm({
       {Object.entries(listsOf(typed)).map(([list, count]) => (
         <p key={list} className="col-span-2 flex flex-wrap items-center gap-2 text-sm text-bark">
           {labelOf(list)}: {count}
-          <Button type="button" onClick={() => setTyped(resizeList(typed, list, 1))}>
+          <Button look="plain" onClick={() => setTyped(resizeList(typed, list, 1))}>
             One more
           </Button>
-          <Button type="button" disabled={count < 2} onClick={() => setTyped(resizeList(typed, list, -1))}>
+          <Button look="plain" disabled={count < 2} onClick={() => setTyped(resizeList(typed, list, -1))}>
             One less
           </Button>
         </p>

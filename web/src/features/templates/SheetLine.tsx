@@ -164,7 +164,7 @@ function Said({ group, draft }: { group: SetGroup; draft: Template }) {
 /** What a cell that is too narrow or too short for its meaning says at length. */
 function titleOf(field: SheetField, group: SetGroup, isByRule: boolean): string | undefined {
   if (isByRule && field !== 'load') return `${formatCell(field, group)}, until the rule puts its own in place`
-  if (field === 'load') return formatCell(field, group)
+  if (field === 'load' || field === 'goal') return formatCell(field, group)
   if (field === 'rir' && group.rir !== undefined) return `${group.rir} reps left in reserve`
   return undefined
 }

@@ -1,0 +1,111 @@
+import type { Rung } from '../explain/rung.ts'
+import { maxRung } from '../loads/maxRung.ts'
+import { listField, percentField, strictObject, wholeField } from '../reading/index.ts'
+import { compareLoads, formatNumber, inUnit, scale, snap, type Load, type Step } from '../units/index.ts'
+import { sayStep } from './firstLoad.ts'
+import { defineRule, repsOfSets } from './rule.ts'
+import { addedField, stepUp } from './steady.ts'
+
+type Turn = {
+  reps: number
+  /** Of the 1RM, the first time round; above 0, at most 150. */ startPercent: number
+}
+type Params = {
+  /** 2 to 6 rep counts in the order of their turns. */
+  turns: Turn[]
+  /** What beats a count's own last best. */
+  step: Step
+}
+/** What stands for each rep count, and the percent that it began at. */
+type Standing = { load: Load; percent: number; why: Rung[] }
+type State = { at: number; own: Record<string, Standing> }
+
+/** The heavy exposure goes round through rep counts, each against its own last best and no other's. */
+export const recordRotation = defineRule<Params, State>({
+  kind: 'recordRotation',
+  title: 'Records in turn',
+  clock: 'exposure',
+  from: 'asked',
+  roles: ['main'],
+  writes: ['load', 'reps'],
+  carriedBy: repsOfSets,
+  params: strictObject({
+    turns: listField('rep counts in turn', 6, 2)
+      .of(
+        strictObject({
+          reps: wholeField('reps', 1, 20).required(),
+          startPercent: percentField().required(),
+        }),
+      )
+      .required(),
+    step: addedField(),
+  }),
+  sentence: ({ turns, step }) =>
+    `In turn ${turns.map(({ reps, startPercent }) => `${reps} ${reps === 1 ? 'rep' : 'reps'} (first at ${formatNumber(startPercent)}% of the 1RM)`).join(', ')}; ` +
+    `each beats its own last best by ${sayStep(step)}, and is asked again as it was when it is missed.`,
+  start({ lift, max, first }, { turns }) {
+    if (!max) return { need: 'max', lift }
+    const own: State['own'] = {}
+    for (const { reps, startPercent } of turns) {
+      const load = scale(max.load, startPercent)
+      const why = [
+        maxRung(max),
+        { id: 'first.percent', data: { percent: startPercent, load } },
+        ...first.rungs,
+      ]
+      own[reps] = { load: scale(load, first.scale), percent: startPercent, why }
+    }
+    return { at: 0, own }
+  },
+  next({ at, own }, { date, verdict, target }, { turns, step }, { unit }) {
+    if (verdict === 'hold') return { at, own }
+    const turn = turns[at % turns.length] as Turn
+    const to = (at + 1) % turns.length
+    const { load, percent, why } = standing(own, turn)
+    if (verdict === 'hit') {
+      const risen = stepUp(inUnit(target ?? load, unit), step, date)
+      return { at: to, own: { ...own, [turn.reps]: { load: risen.load, percent, why: risen.why } } }
+    }
+    const stands = date ? [{ id: 'recordRotation.stands', data: { load, reps: turn.reps, date } }] : why
+    return { at: to, own: { ...own, [turn.reps]: { load, percent, why: stands } } }
+  },
+  ask({ at, own }, _role, { turns }) {
+    const turn = turns[at % turns.length] as Turn
+    const { load, why } = standing(own, turn)
+    return { load, goal: { reps: turn.reps }, rungs: why }
+  },
+  messages: {
+    'recordRotation.stands': '{load} for {reps} was missed on {date}: the same again on its next turn',
+  },
+  examples: [
+    {
+      say: 'fives and threes, each against its own best; a missed one waits as it was',
+      params: {
+        turns: [
+          { reps: 5, startPercent: 80 },
+          { reps: 3, startPercent: 90 },
+        ],
+        step: { kg: 2.5, lb: 5 },
+      },
+      max: { value: 100, unit: 'kg' },
+      exposures: ['hit', 'miss', 'hold', 'hit', 'hit'],
+      asked: ['5 @ 80', '3 @ 90', '5 @ 82.5', '5 @ 82.5', '3 @ 90', '5 @ 85'],
+    },
+  ],
+})
+
+/** What stands for a turn; for a count that a new version brings, the best of the others by the percents that both begin at. */
+function standing(own: State['own'], { reps, startPercent }: Turn): Standing {
+  const known = own[reps]
+  if (known) return known
+  const other = Object.values(own).reduce((a, b) =>
+    compareLoads(scale(b.load, a.percent), scale(a.load, b.percent)) > 0 ? b : a,
+  )
+  const percent = snap((100 * startPercent) / other.percent)
+  const load = scale(other.load, percent)
+  return {
+    load,
+    percent: startPercent,
+    why: [{ id: 'first.ahead', data: { from: other.load, percent, load } }],
+  }
+}
