@@ -1,15 +1,16 @@
 import { choiceField, strictObject } from '../reading/index.ts'
 import { highest, lowest, type Span } from '../units/index.ts'
-import {
-  firstLoad,
-  firstLoadFields,
-  firstLoadFits,
-  sayFirstLoad,
-  sayStep,
-  type FirstLoad,
-} from './firstLoad.ts'
+import { firstLoadFields, firstLoadFits, sayFirstLoad, sayStep, type FirstLoad } from './firstLoad.ts'
 import { defineRule } from './rule.ts'
-import { addedField, resetFields, sayReset, stepOrReset, type Steady, type Steps } from './steady.ts'
+import {
+  addedField,
+  resetFields,
+  sayReset,
+  startSteady,
+  stepOrReset,
+  type Steady,
+  type Steps,
+} from './steady.ts'
 
 /** When the load goes up: all sets at the top of the range, or one of them with none below its bottom. */
 type Params = FirstLoad & Steps & { advanceWhen: 'allAtTop' | 'oneAtTop' }
@@ -39,10 +40,7 @@ export const doubleProgression = defineRule<Params, State>({
   sentence: (p) =>
     `${sayFirstLoad(p)}; add reps inside the range; when ${p.advanceWhen === 'allAtTop' ? 'every set is at its top' : 'one set is at its top and none below its bottom'}, ` +
     `add ${sayStep(p.step)} and return to the bottom; ${sayReset(p)}.`,
-  start(known, p) {
-    const first = firstLoad(known, p)
-    return 'need' in first ? first : { ...first, misses: 0 }
-  },
+  start: (known, p) => startSteady(known, p, {}),
   next({ ahead = 0, ...state }, exposure, p, hand) {
     const { date, verdict, asked, reps, target } = exposure
     if (verdict !== 'hit') return stepOrReset(state, exposure, p, hand)

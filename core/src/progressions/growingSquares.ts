@@ -1,15 +1,9 @@
 import { listField, percentOffField, strictObject, wholeField } from '../reading/index.ts'
 import { formatNumber, inUnit, scale, type Load, type Step } from '../units/index.ts'
-import {
-  firstLoad,
-  firstLoadFields,
-  firstLoadFits,
-  sayFirstLoad,
-  sayStep,
-  type FirstLoad,
-} from './firstLoad.ts'
-import { defineRule, repsOfSets } from './rule.ts'
-import { addedField, stepOrReset, type Steady } from './steady.ts'
+import { firstLoadFields, firstLoadFits, sayFirstLoad, sayStep, type FirstLoad } from './firstLoad.ts'
+import { defineRule } from './rule.ts'
+import { repsOfSets } from './scheme.ts'
+import { addedField, startSteady, stepOrReset, type Steady } from './steady.ts'
 
 type Params = FirstLoad & {
   /** Sides of the squares in their order: 6 is six sets of six; 2 to 5 of them, each from 2 to 12. */
@@ -40,10 +34,7 @@ export const growingSquares = defineRule<Params, State>({
   sentence: (p) =>
     `For trained lifters. ${sayFirstLoad(p)}; ${p.sides.map((side) => `${side} × ${side}`).join(', then ')}: add ${sayStep(p.step)} after each hit; ` +
     `a miss begins the next with ${formatNumber(p.lowerBy)}% off, and after the last the first again at the heaviest it was done with.`,
-  start(known, p) {
-    const first = firstLoad(known, p)
-    return 'need' in first ? first : { ...first, misses: 0, at: 0, best: p.sides.map(() => null) }
-  },
+  start: (known, p) => startSteady(known, p, { at: 0, best: p.sides.map(() => null) }),
   next({ at, best, ...steady }, exposure, { sides, step, lowerBy }, hand) {
     const { date, verdict, target } = exposure
     const from = inUnit(target ?? steady.load, hand.unit)

@@ -1,14 +1,15 @@
 import { strictObject } from '../reading/index.ts'
-import {
-  firstLoad,
-  firstLoadFields,
-  firstLoadFits,
-  sayFirstLoad,
-  sayStep,
-  type FirstLoad,
-} from './firstLoad.ts'
+import { firstLoadFields, firstLoadFits, sayFirstLoad, sayStep, type FirstLoad } from './firstLoad.ts'
 import { defineRule } from './rule.ts'
-import { addedField, resetFields, sayReset, stepOrReset, type Steady, type Steps } from './steady.ts'
+import {
+  addedField,
+  resetFields,
+  sayReset,
+  startSteady,
+  stepOrReset,
+  type Steady,
+  type Steps,
+} from './steady.ts'
 
 /** The same sets and reps, heavier by a step after each hit; after so many misses in a row, lowered by a percent. */
 export const linear = defineRule<FirstLoad & Steps, Steady>({
@@ -24,10 +25,7 @@ export const linear = defineRule<FirstLoad & Steps, Steady>({
     ...resetFields,
   }).test('fits', firstLoadFits.message, firstLoadFits.test),
   sentence: (p) => `${sayFirstLoad(p)}; add ${sayStep(p.step)} after each hit; ${sayReset(p)}.`,
-  start(known, p) {
-    const first = firstLoad(known, p)
-    return 'need' in first ? first : { ...first, misses: 0 }
-  },
+  start: (known, p) => startSteady(known, p, {}),
   next: (state, exposure, p, hand) => stepOrReset(state, exposure, p, hand),
   ask: ({ load, why }) => ({ load, rungs: why }),
   messages: {},

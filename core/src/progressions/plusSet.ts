@@ -1,15 +1,16 @@
 import { strictObject, wholeField } from '../reading/index.ts'
 import { lowest, type Step } from '../units/index.ts'
-import {
-  firstLoad,
-  firstLoadFields,
-  firstLoadFits,
-  sayFirstLoad,
-  sayStep,
-  type FirstLoad,
-} from './firstLoad.ts'
+import { firstLoadFields, firstLoadFits, sayFirstLoad, sayStep, type FirstLoad } from './firstLoad.ts'
 import { defineRule } from './rule.ts'
-import { addedField, resetFields, sayReset, stepOrReset, type Steady, type Steps } from './steady.ts'
+import {
+  addedField,
+  resetFields,
+  sayReset,
+  startSteady,
+  stepOrReset,
+  type Steady,
+  type Steps,
+} from './steady.ts'
 
 type Params = FirstLoad &
   Steps & {
@@ -50,10 +51,7 @@ export const plusSet = defineRule<Params, Steady>({
   sentence: (p) =>
     `${sayFirstLoad(p)}; add ${sayStep(p.step)} when every set is met, ${sayStep(p.extraStep)} when the plus set has ` +
     `${p.extraReps} ${p.extraReps === 1 ? 'rep' : 'reps'} more than asked; a plus set left blank changes nothing; ${sayReset(p)}.`,
-  start(known, p) {
-    const first = firstLoad(known, p)
-    return 'need' in first ? first : { ...first, misses: 0 }
-  },
+  start: (known, p) => startSteady(known, p, {}),
   next(state, exposure, p, hand) {
     const { date, verdict, asked, plus } = exposure
     if (!date || verdict === 'hold') return stepOrReset(state, exposure, p, hand)

@@ -3,7 +3,8 @@ import { maxRung } from '../loads/maxRung.ts'
 import { listField, percentField, strictObject, wholeField } from '../reading/index.ts'
 import { compareLoads, formatNumber, inUnit, scale, snap, type Load, type Step } from '../units/index.ts'
 import { sayStep } from './firstLoad.ts'
-import { defineRule, repsOfSets } from './rule.ts'
+import { defineRule } from './rule.ts'
+import { repsOfSets } from './scheme.ts'
 import { addedField, stepUp } from './steady.ts'
 
 type Turn = {

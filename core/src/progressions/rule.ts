@@ -45,13 +45,6 @@ export type Asks = { load?: Load; moreSets?: number; sets?: number; goal?: Goal;
 /** Goals that can carry a rule; a slot that has none is an error of its template. */
 export type CarriedBy = { expected: string; fits(goal: Goal): boolean; fix: string }
 
-/** For rules that write the sets and reps themselves. */
-export const repsOfSets: CarriedBy = {
-  expected: 'a load of the progression on sets of plain reps',
-  fits: (goal) => 'reps' in goal && !goal.plus,
-  fix: 'Write "goal": {"reps": 5}; the rule puts its own in place.',
-}
-
 /**
  * A progression rule: it turns what was logged into what comes next. One file a rule, file name = export = the `kind`
  * that templates store. A rule reads no clock, no store and no other slot; its state is small plain JSON and is never

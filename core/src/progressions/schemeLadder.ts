@@ -1,17 +1,11 @@
-import { listField, percentOffField, strictObject, wholeField } from '../reading/index.ts'
+import { listField, percentOffField, strictObject } from '../reading/index.ts'
 import { formatNumber, inUnit, scale, type Step } from '../units/index.ts'
-import {
-  firstLoad,
-  firstLoadFields,
-  firstLoadFits,
-  sayFirstLoad,
-  sayStep,
-  type FirstLoad,
-} from './firstLoad.ts'
-import { defineRule, repsOfSets } from './rule.ts'
-import { addedField, stepOrReset, type Steady } from './steady.ts'
+import { firstLoadFields, firstLoadFits, sayFirstLoad, sayStep, type FirstLoad } from './firstLoad.ts'
+import { defineRule } from './rule.ts'
+import { repsOfSets, sayScheme, schemeFields, type Scheme } from './scheme.ts'
+import { addedField, resetFields, startSteady, stepOrReset, type Steady } from './steady.ts'
 
-type Rung = { sets: number; reps: number; step: Step }
+type Rung = Scheme & { step: Step }
 type Params = FirstLoad & {
   /** 2 to 6 rungs, the first one first: 5 × 5, 4 × 4, 3 × 3, each with what a hit adds. */
   rungs: Rung[]
@@ -36,22 +30,18 @@ export const schemeLadder = defineRule<Params, State>({
     rungs: listField('rungs', 6, 2)
       .of(
         strictObject({
-          sets: wholeField('sets', 1, 12).required(),
-          reps: wholeField('reps', 1, 20).required(),
+          ...schemeFields,
           step: addedField(),
         }),
       )
       .required(),
-    misses: wholeField('misses in a row', 1, 10).required(),
+    misses: resetFields.misses,
     backBy: percentOffField().required(),
   }).test('fits', firstLoadFits.message, firstLoadFits.test),
   sentence: (p) =>
-    `${sayFirstLoad(p)}; ${p.rungs.map(({ sets, reps, step }) => `${sets} × ${reps} adding ${sayStep(step)} after each hit`).join(', then ')}; ` +
+    `${sayFirstLoad(p)}; ${p.rungs.map((rung) => `${sayScheme(rung)} adding ${sayStep(rung.step)} after each hit`).join(', then ')}; ` +
     `${p.misses === 1 ? 'a miss moves' : `${p.misses} misses in a row move`} on, from the last back to the first with ${formatNumber(p.backBy)}% off.`,
-  start(known, p) {
-    const first = firstLoad(known, p)
-    return 'need' in first ? first : { ...first, misses: 0, rung: 0 }
-  },
+  start: (known, p) => startSteady(known, p, { rung: 0 }),
   next({ rung, ...steady }, exposure, { rungs, misses, backBy }, hand) {
     const { step } = rungs[rung % rungs.length] as Rung
     const { date, verdict } = exposure

@@ -1,7 +1,9 @@
 import type { Rung } from '../explain/rung.ts'
 import { percentOffField, stepField, wholeField } from '../reading/index.ts'
 import { addStep, formatNumber, inUnit, scale, type Load, type Step } from '../units/index.ts'
-import type { Exposure, Hand } from './rule.ts'
+import type { Need } from '../loads/source.ts'
+import { firstLoad, type FirstLoad } from './firstLoad.ts'
+import type { Exposure, Hand, Starting } from './rule.ts'
 
 /** A load that rises by steps and falls back after misses: what several rules keep of a lift. */
 export type Steady = { load: Load; misses: number; why: Rung[] }
@@ -25,6 +27,16 @@ export const resetFields = {
 /** "after 3 misses in a row take 10% off". */
 export const sayReset = ({ misses, resetBy }: Omit<Steps, 'step'>, of = ''): string =>
   `after ${misses === 1 ? 'a miss' : `${misses} misses in a row`}${of} take ${formatNumber(resetBy)}% off`
+
+/** A lift at its first load with no misses yet, and what else a rule keeps; or what is missing. */
+export function startSteady<M extends object>(
+  known: Starting,
+  params: FirstLoad,
+  more: M,
+): (Steady & M) | Need {
+  const first = firstLoad(known, params)
+  return 'need' in first ? first : { ...first, misses: 0, ...more }
+}
 
 /** After a hit a step up, after a miss the same again, after so many misses in a row a cut that lands on the plates at home. */
 export function stepOrReset(

@@ -1,15 +1,16 @@
 import { percentField, strictObject, wholeField } from '../reading/index.ts'
 import { formatNumber, inUnit, scale } from '../units/index.ts'
-import {
-  firstLoad,
-  firstLoadFields,
-  firstLoadFits,
-  sayFirstLoad,
-  sayStep,
-  type FirstLoad,
-} from './firstLoad.ts'
+import { firstLoadFields, firstLoadFits, sayFirstLoad, sayStep, type FirstLoad } from './firstLoad.ts'
 import { defineRule } from './rule.ts'
-import { addedField, resetFields, sayReset, stepOrReset, type Steady, type Steps } from './steady.ts'
+import {
+  addedField,
+  resetFields,
+  sayReset,
+  startSteady,
+  stepOrReset,
+  type Steady,
+  type Steps,
+} from './steady.ts'
 
 type Params = FirstLoad &
   Steps & {
@@ -50,10 +51,7 @@ export const stepBand = defineRule<Params, State>({
     `${sayFirstLoad(p)}; add ${sayStep(p.step)} after ${p.hits === 1 ? 'each hit' : `every ${p.hits} hits`}; ` +
     `${p.small === undefined ? '' : `small sessions at ${formatNumber(p.small)}% of it; `}` +
     `${p.large === undefined ? '' : `large ones at ${formatNumber(p.large)}%; `}${sayReset(p)}.`,
-  start(known, p) {
-    const first = firstLoad(known, p)
-    return 'need' in first ? first : { ...first, misses: 0, hits: 0 }
-  },
+  start: (known, p) => startSteady(known, p, { hits: 0 }),
   next({ hits, ...steady }, exposure, p, hand) {
     // A small or a large session is judged at its own load and counts for the load in the middle.
     const heard = shareOf(exposure.role, p) === 100 ? exposure : { ...exposure, target: steady.load }

@@ -1,4 +1,4 @@
-import { listField, strictObject, wholeField } from '../reading/index.ts'
+import { listField, strictObject } from '../reading/index.ts'
 import { addStep, inUnit, scale, type Load, type Step } from '../units/index.ts'
 import {
   firstLoad,
@@ -8,13 +8,14 @@ import {
   sayStep,
   type FirstLoad,
 } from './firstLoad.ts'
-import { defineRule, repsOfSets } from './rule.ts'
+import { defineRule } from './rule.ts'
+import { repsOfSets, sayScheme, schemeFields, type Scheme } from './scheme.ts'
 import { addedField, resetFields, sayReset, stepOrReset, type Steady, type Steps } from './steady.ts'
 
 type Params = FirstLoad &
   Steps & {
     /** The exposures of one wave in their order, 2 to 6: 4 × 8, 3 × 6, 2 × 4. A missed one is repeated with its own sets. */
-    parts: { sets: number; reps: number }[]
+    parts: Scheme[]
     /** What the next wave's first load is above this one's. */
     nextWave: Step
   }
@@ -31,20 +32,13 @@ export const wave = defineRule<Params, State>({
   carriedBy: repsOfSets,
   params: strictObject({
     ...firstLoadFields,
-    parts: listField('exposures of one wave', 6, 2)
-      .of(
-        strictObject({
-          sets: wholeField('sets', 1, 12).required(),
-          reps: wholeField('reps', 1, 20).required(),
-        }),
-      )
-      .required(),
+    parts: listField('exposures of one wave', 6, 2).of(strictObject(schemeFields)).required(),
     step: addedField(),
     nextWave: addedField(),
     ...resetFields,
   }).test('fits', firstLoadFits.message, firstLoadFits.test),
   sentence: (p) =>
-    `${sayFirstLoad(p)}; waves of ${p.parts.map(({ sets, reps }) => `${sets} × ${reps}`).join(', ')}, each ${sayStep(p.step)} above the one before; ` +
+    `${sayFirstLoad(p)}; waves of ${p.parts.map(sayScheme).join(', ')}, each ${sayStep(p.step)} above the one before; ` +
     `the next wave begins ${sayStep(p.nextWave)} above this one; ${sayReset(p)}, and the wave begins again.`,
   start(known, p) {
     const first = firstLoad(known, p)
@@ -73,7 +67,7 @@ export const wave = defineRule<Params, State>({
     return { load, misses: 0, first: load, at: 0, why: [{ id: 'wave.reset', data }] }
   },
   ask({ load, why, at }, _role, { parts }) {
-    const { sets, reps } = parts[at % parts.length] as { sets: number; reps: number }
+    const { sets, reps } = parts[at % parts.length] as Scheme
     return { load, sets, goal: { reps }, rungs: why }
   },
   messages: {
