@@ -1,6 +1,6 @@
-import { choiceField, strictObject } from '../reading/index.ts'
+import { choiceField } from '../reading/index.ts'
 import { highest, lowest, type Span } from '../units/index.ts'
-import { firstLoadFields, firstLoadFits, sayFirstLoad, sayStep, type FirstLoad } from './firstLoad.ts'
+import { sayFirstLoad, sayStep, startingWith, type FirstLoad } from './firstLoad.ts'
 import { defineRule } from './rule.ts'
 import {
   addedField,
@@ -31,12 +31,11 @@ export const doubleProgression = defineRule<Params, State>({
   from: 'done',
   roles: ['main'],
   writes: ['load'],
-  params: strictObject({
-    ...firstLoadFields,
+  params: startingWith({
     advanceWhen: choiceField(['allAtTop', 'oneAtTop']).required(),
     step: addedField(),
     ...resetFields,
-  }).test('fits', firstLoadFits.message, firstLoadFits.test),
+  }),
   sentence: (p) =>
     `${sayFirstLoad(p)}; add reps inside the range; when ${p.advanceWhen === 'allAtTop' ? 'every set is at its top' : 'one set is at its top and none below its bottom'}, ` +
     `add ${sayStep(p.step)} and return to the bottom; ${sayReset(p)}.`,

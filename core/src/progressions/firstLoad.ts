@@ -3,7 +3,8 @@ import { exerciseOf } from '../library/index.ts'
 import { repMax } from '../loads/repMaxOf.ts'
 import { maxRung } from '../loads/maxRung.ts'
 import type { Need } from '../loads/source.ts'
-import { percentField, stepField, wholeField } from '../reading/index.ts'
+import type { ObjectShape } from 'yup'
+import { percentField, stepField, strictObject, wholeField } from '../reading/index.ts'
 import { addLoad, formatLoad, formatNumber, inUnit, scale, type Load, type Step } from '../units/index.ts'
 import type { Starting } from './rule.ts'
 
@@ -18,19 +19,25 @@ export type FirstLoad = {
   startLast?: number
 }
 
-export const firstLoadFields = {
-  startPercent: percentField(),
-  startReps: wholeField('reps of the max that it is a percent of', 1, 10),
-  startLoad: stepField(),
-  startLast: percentField(),
-}
-
-export const firstLoadFits = {
-  message: 'exactly one of startPercent and startLoad, and startReps only with startPercent',
-  test: ({ startPercent, startReps, startLoad }: FirstLoad): boolean =>
-    (startPercent === undefined) !== (startLoad === undefined) &&
-    (startReps === undefined || startPercent !== undefined),
-}
+/** The parameters of a rule that states a first load, with its own. */
+export const startingWith = <S extends ObjectShape>(own: S) =>
+  strictObject({
+    startPercent: percentField(),
+    startReps: wholeField('reps of the max that it is a percent of', 1, 10),
+    startLoad: stepField(),
+    startLast: percentField(),
+    ...own,
+  }).test(
+    'fits',
+    'exactly one of startPercent and startLoad, and startReps only with startPercent',
+    (params) => {
+      const { startPercent, startReps, startLoad } = params as FirstLoad
+      return (
+        (startPercent === undefined) !== (startLoad === undefined) &&
+        (startReps === undefined || startPercent !== undefined)
+      )
+    },
+  )
 
 /** "Start at 70% of the 1RM". */
 export function sayFirstLoad({ startPercent = 0, startReps, startLoad, startLast }: FirstLoad): string {

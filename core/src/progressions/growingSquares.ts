@@ -1,6 +1,6 @@
-import { listField, percentOffField, strictObject, wholeField } from '../reading/index.ts'
+import { listField, percentOffField, wholeField } from '../reading/index.ts'
 import { formatNumber, inUnit, scale, type Load, type Step } from '../units/index.ts'
-import { firstLoadFields, firstLoadFits, sayFirstLoad, sayStep, type FirstLoad } from './firstLoad.ts'
+import { sayFirstLoad, sayStep, startingWith, type FirstLoad } from './firstLoad.ts'
 import { defineRule } from './rule.ts'
 import { repsOfSets } from './scheme.ts'
 import { addedField, startSteady, stepOrReset, type Steady } from './steady.ts'
@@ -23,14 +23,13 @@ export const growingSquares = defineRule<Params, State>({
   roles: ['main'],
   writes: ['load', 'sets', 'reps'],
   carriedBy: repsOfSets,
-  params: strictObject({
-    ...firstLoadFields,
+  params: startingWith({
     sides: listField('sides of squares', 5, 2)
       .of(wholeField('sets, and reps of each', 2, 12).required())
       .required(),
     step: addedField(),
     lowerBy: percentOffField().required(),
-  }).test('fits', firstLoadFits.message, firstLoadFits.test),
+  }),
   sentence: (p) =>
     `For trained lifters. ${sayFirstLoad(p)}; ${p.sides.map((side) => `${side} × ${side}`).join(', then ')}: add ${sayStep(p.step)} after each hit; ` +
     `a miss begins the next with ${formatNumber(p.lowerBy)}% off, and after the last the first again at the heaviest it was done with.`,

@@ -1,5 +1,4 @@
-import { strictObject } from '../reading/index.ts'
-import { firstLoadFields, firstLoadFits, sayFirstLoad, sayStep, type FirstLoad } from './firstLoad.ts'
+import { sayFirstLoad, sayStep, startingWith, type FirstLoad } from './firstLoad.ts'
 import { defineRule } from './rule.ts'
 import {
   addedField,
@@ -19,11 +18,10 @@ export const linear = defineRule<FirstLoad & Steps, Steady>({
   from: 'asked',
   roles: ['main'],
   writes: ['load'],
-  params: strictObject({
-    ...firstLoadFields,
+  params: startingWith({
     step: addedField(),
     ...resetFields,
-  }).test('fits', firstLoadFits.message, firstLoadFits.test),
+  }),
   sentence: (p) => `${sayFirstLoad(p)}; add ${sayStep(p.step)} after each hit; ${sayReset(p)}.`,
   start: (known, p) => startSteady(known, p, {}),
   next: (state, exposure, p, hand) => stepOrReset(state, exposure, p, hand),

@@ -1,6 +1,6 @@
-import { strictObject, wholeField } from '../reading/index.ts'
+import { wholeField } from '../reading/index.ts'
 import { lowest, type Step } from '../units/index.ts'
-import { firstLoadFields, firstLoadFits, sayFirstLoad, sayStep, type FirstLoad } from './firstLoad.ts'
+import { sayFirstLoad, sayStep, startingWith, type FirstLoad } from './firstLoad.ts'
 import { defineRule } from './rule.ts'
 import {
   addedField,
@@ -35,19 +35,16 @@ export const plusSet = defineRule<Params, Steady>({
     fits: (goal) => 'reps' in goal && goal.plus !== undefined,
     fix: 'Write "goal": {"reps": 5, "plus": "last"}.',
   },
-  params: strictObject({
-    ...firstLoadFields,
+  params: startingWith({
     step: addedField(),
     extraReps: wholeField('reps beyond those asked', 1, 20).required(),
     extraStep: addedField(),
     ...resetFields,
-  })
-    .test('fits', firstLoadFits.message, firstLoadFits.test)
-    .test(
-      'fits',
-      '"extraStep" at least "step"',
-      ({ step, extraStep }) => extraStep.kg >= step.kg && extraStep.lb >= step.lb,
-    ),
+  }).test(
+    'fits',
+    '"extraStep" at least "step"',
+    ({ step, extraStep }) => extraStep.kg >= step.kg && extraStep.lb >= step.lb,
+  ),
   sentence: (p) =>
     `${sayFirstLoad(p)}; add ${sayStep(p.step)} when every set is met, ${sayStep(p.extraStep)} when the plus set has ` +
     `${p.extraReps} ${p.extraReps === 1 ? 'rep' : 'reps'} more than asked; a plus set left blank changes nothing; ${sayReset(p)}.`,

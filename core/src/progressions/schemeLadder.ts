@@ -1,6 +1,6 @@
 import { listField, percentOffField, strictObject } from '../reading/index.ts'
 import { formatNumber, inUnit, scale, type Step } from '../units/index.ts'
-import { firstLoadFields, firstLoadFits, sayFirstLoad, sayStep, type FirstLoad } from './firstLoad.ts'
+import { sayFirstLoad, sayStep, startingWith, type FirstLoad } from './firstLoad.ts'
 import { defineRule } from './rule.ts'
 import { repsOfSets, sayScheme, schemeFields, type Scheme } from './scheme.ts'
 import { addedField, resetFields, startSteady, stepOrReset, type Steady } from './steady.ts'
@@ -25,8 +25,7 @@ export const schemeLadder = defineRule<Params, State>({
   roles: ['main'],
   writes: ['load', 'sets', 'reps'],
   carriedBy: repsOfSets,
-  params: strictObject({
-    ...firstLoadFields,
+  params: startingWith({
     rungs: listField('rungs', 6, 2)
       .of(
         strictObject({
@@ -37,7 +36,7 @@ export const schemeLadder = defineRule<Params, State>({
       .required(),
     misses: resetFields.misses,
     backBy: percentOffField().required(),
-  }).test('fits', firstLoadFits.message, firstLoadFits.test),
+  }),
   sentence: (p) =>
     `${sayFirstLoad(p)}; ${p.rungs.map((rung) => `${sayScheme(rung)} adding ${sayStep(rung.step)} after each hit`).join(', then ')}; ` +
     `${p.misses === 1 ? 'a miss moves' : `${p.misses} misses in a row move`} on, from the last back to the first with ${formatNumber(p.backBy)}% off.`,

@@ -1,6 +1,6 @@
-import { percentField, strictObject, wholeField } from '../reading/index.ts'
+import { percentField, wholeField } from '../reading/index.ts'
 import { formatNumber, inUnit, scale } from '../units/index.ts'
-import { firstLoadFields, firstLoadFits, sayFirstLoad, sayStep, type FirstLoad } from './firstLoad.ts'
+import { sayFirstLoad, sayStep, startingWith, type FirstLoad } from './firstLoad.ts'
 import { defineRule } from './rule.ts'
 import {
   addedField,
@@ -33,20 +33,17 @@ export const stepBand = defineRule<Params, State>({
   from: 'asked',
   roles: ['main', 'small', 'medium', 'large'],
   writes: ['load'],
-  params: strictObject({
-    ...firstLoadFields,
+  params: startingWith({
     hits: wholeField('hits at one load', 1, 50).required(),
     step: addedField(),
     small: percentField(),
     large: percentField(),
     ...resetFields,
-  })
-    .test('fits', firstLoadFits.message, firstLoadFits.test)
-    .test(
-      'fits',
-      '"small" at most 100, "large" at least 100',
-      ({ small = 100, large = 100 }) => small <= 100 && large >= 100,
-    ),
+  }).test(
+    'fits',
+    '"small" at most 100, "large" at least 100',
+    ({ small = 100, large = 100 }) => small <= 100 && large >= 100,
+  ),
   sentence: (p) =>
     `${sayFirstLoad(p)}; add ${sayStep(p.step)} after ${p.hits === 1 ? 'each hit' : `every ${p.hits} hits`}; ` +
     `${p.small === undefined ? '' : `small sessions at ${formatNumber(p.small)}% of it; `}` +

@@ -1,13 +1,6 @@
-import { percentField, strictObject } from '../reading/index.ts'
+import { percentField } from '../reading/index.ts'
 import { formatNumber, scale, type Step } from '../units/index.ts'
-import {
-  firstLoad,
-  firstLoadFields,
-  firstLoadFits,
-  sayFirstLoad,
-  sayStep,
-  type FirstLoad,
-} from './firstLoad.ts'
+import { firstLoad, sayFirstLoad, sayStep, startingWith, type FirstLoad } from './firstLoad.ts'
 import { defineRule } from './rule.ts'
 import { addedField, resetFields, sayReset, stepOrReset, type Steady, type Steps } from './steady.ts'
 
@@ -33,13 +26,12 @@ export const volumeHeavy = defineRule<Params, State>({
   roles: ['volume', 'light', 'heavy'],
   quiet: ['light'],
   writes: ['load'],
-  params: strictObject({
-    ...firstLoadFields,
+  params: startingWith({
     heavyPercent: percentField().required(),
     volumeStep: addedField(),
     heavyStep: addedField(),
     ...resetFields,
-  }).test('fits', firstLoadFits.message, firstLoadFits.test),
+  }),
   sentence: (p) =>
     `Volume day: ${sayFirstLoad(p).replace('Start', 'start')}, add ${sayStep(p.volumeStep)} after each hit. Heavy day: start at ` +
     `${formatNumber(p.heavyPercent)}% of that, add ${sayStep(p.heavyStep)} after each hit; ` +

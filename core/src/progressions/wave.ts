@@ -1,13 +1,6 @@
 import { listField, strictObject } from '../reading/index.ts'
 import { addStep, inUnit, scale, type Load, type Step } from '../units/index.ts'
-import {
-  firstLoad,
-  firstLoadFields,
-  firstLoadFits,
-  sayFirstLoad,
-  sayStep,
-  type FirstLoad,
-} from './firstLoad.ts'
+import { firstLoad, sayFirstLoad, sayStep, startingWith, type FirstLoad } from './firstLoad.ts'
 import { defineRule } from './rule.ts'
 import { repsOfSets, sayScheme, schemeFields, type Scheme } from './scheme.ts'
 import { addedField, resetFields, sayReset, stepOrReset, type Steady, type Steps } from './steady.ts'
@@ -30,13 +23,12 @@ export const wave = defineRule<Params, State>({
   roles: ['main'],
   writes: ['load', 'sets', 'reps'],
   carriedBy: repsOfSets,
-  params: strictObject({
-    ...firstLoadFields,
+  params: startingWith({
     parts: listField('exposures of one wave', 6, 2).of(strictObject(schemeFields)).required(),
     step: addedField(),
     nextWave: addedField(),
     ...resetFields,
-  }).test('fits', firstLoadFits.message, firstLoadFits.test),
+  }),
   sentence: (p) =>
     `${sayFirstLoad(p)}; waves of ${p.parts.map(sayScheme).join(', ')}, each ${sayStep(p.step)} above the one before; ` +
     `the next wave begins ${sayStep(p.nextWave)} above this one; ${sayReset(p)}, and the wave begins again.`,

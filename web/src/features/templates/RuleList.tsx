@@ -124,7 +124,7 @@ function ParamsForm({
         hint={
           rule === stage.rule
             ? undefined
-            : 'Numbers that both rules have are kept; the others are an example’s. From the new version on the lift starts from its max, or from where it stands.'
+            : 'Numbers that both rules have are kept; the others are an example’s. Start last is the percent of its last load that the lift goes on with; empty, it starts afresh.'
         }
         onChange={(event) => choose(event.target.value as RuleKind)}
       >

@@ -3,7 +3,10 @@ import { ruleOf, type RuleKind, type Stage } from '@young-oak/core/progressions'
 /** A rule's numbers as they are typed, by path: "step.kg", "rungs.0.sets". */
 export type RuleDraft = Record<string, string>
 
-/** What a rule begins with in place of another: the numbers that they share, and an example's for the rest. */
+/**
+ * What a rule begins with in place of another: the numbers that they share, an example's for the rest, and for members who
+ * are on the lift already a little below where it stands, so that none falls back to where everybody starts.
+ */
 export function paramsFor(rule: RuleKind, stage: Stage): object {
   if (rule === stage.rule) return stage.params
   const { params, examples } = ruleOf[rule]
@@ -12,7 +15,8 @@ export function paramsFor(rule: RuleKind, stage: Stage): object {
   const sample = Object.entries(examples[0]?.params ?? {}).filter(
     ([key]) => !(isStarted && starts.includes(key)),
   )
-  return { ...Object.fromEntries(sample), ...own }
+  const standing = 'startLast' in params.fields ? { startLast: 90 } : {}
+  return { ...Object.fromEntries(sample), ...standing, ...own }
 }
 
 /** The ways of stating a first load exclude one another, so they are taken from one rule or from the other. */
