@@ -1,5 +1,6 @@
 import { array, mixed, object, string, type InferType } from 'yup'
 import type { Command, Difference, Template } from '@young-oak/core/template'
+import { isId } from '@young-oak/core/reading'
 import { isDay } from '@young-oak/core/units'
 
 const commandNames = [
@@ -15,15 +16,26 @@ const commandNames = [
   'several',
 ]
 
+/** Named, and with ids that can be ids; in several commands each of them, and none of those is several again. */
+function isCommand(value: unknown, isOneOfSeveral = false): value is Command {
+  if (typeof value !== 'object' || value === null) return false
+  const given = value as Record<string, unknown>
+  if (!commandNames.includes(given.do as string)) return false
+  if (idFields.some((field) => field in given && !isId(given[field]))) return false
+  if (given.do !== 'several') return true
+  const { commands } = given
+  return !isOneOfSeveral && Array.isArray(commands) && commands.every((one) => isCommand(one, true))
+}
+
+const idFields = ['slot', 'session', 'phase', 'group', 'progression', 'stage']
+
 /** A command's own values are checked against the whole template once it is applied. */
 export const editsSchema = object({
   edits: array()
     .of(
       object({
         id: string().uuid().required(),
-        command: mixed<Command>((value): value is Command =>
-          commandNames.includes((value as Command)?.do),
-        ).required(),
+        command: mixed<Command>((value): value is Command => isCommand(value)).required(),
       }).noUnknown(),
     )
     .min(1)

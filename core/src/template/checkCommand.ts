@@ -35,7 +35,7 @@ function check(checker: Checker, draft: Template, command: Command): void {
     case 'setParams': {
       const stage = draft.progressions[command.progression]?.stages.find(({ id }) => id === command.stage)
       const path = `progressions.${command.progression}.stages.params`
-      return void (stage && checker.check(ruleOf[stage.rule].params, command.to, path))
+      return void (stage && checker.check(ruleOf[stage.rule].params, command.to ?? null, path))
     }
     case 'setRule':
       return checkRule(checker, draft, command)
@@ -78,7 +78,7 @@ function checkRule(checker: Checker, draft: Template, command: Of<'setRule'>): v
   const path = `progressions.${id}.stages`
   if (!ruleKinds.includes(to?.rule))
     return checker.add(`${path}.rule`, `one of ${ruleKinds.join(', ')}`, to?.rule)
-  if (!checker.check(ruleOf[to.rule].params, to.params, `${path}.params`)) return
+  if (!checker.check(ruleOf[to.rule].params, to.params ?? null, `${path}.params`)) return
   const after = applyCommand(draft, command)
   if (isConflict(after)) return
   for (const [slotId, slot] of Object.entries(after.slots)) {

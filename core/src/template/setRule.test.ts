@@ -46,6 +46,7 @@ describe('another rule in place of one', () => {
   test.each<[string, object, string]>([
     ['no such rule', { rule: 'heavier', params: {} }, `progressions.${progression}.stages.rule`],
     ['nothing at all', {}, `progressions.${progression}.stages.rule`],
+    ['a rule without numbers', { rule: 'wave' }, `progressions.${progression}.stages.params`],
     ['numbers of another rule', { rule: 'wave', params }, `progressions.${progression}.stages.params`],
     ['sets that cannot carry it', exampleOf('plusSet'), 'follows'],
     ['a role that it has not', exampleOf('volumeHeavy'), 'follows'],

@@ -75,6 +75,15 @@ describe('editing', () => {
   test('refuses a command whose result would not read, and leaves the draft as it was', async () => {
     const id = await add()
     await send(id, { ...sets(1, 99) } as Command).expect(422)
+    for (const bad of [
+      { do: 'setParams', progression: 'squat', stage: 'one', from: {} },
+      { do: 'setRule', progression: 'constructor', stage: 'one', from: {}, to: { rule: 'wave' } },
+      { ...sets(1, 2), slot: 'constructor' },
+      { do: 'several', commands: [{ ...sets(1, 2), slot: '__proto__' }] },
+      { do: 'several' },
+      { do: 'several', commands: [{ do: 'several', commands: [] }] },
+    ])
+      expect([409, 422]).toContain((await send(id, bad as unknown as Command)).status)
     const view = (await agent.get(`/api/templates/${id}`)).body
     expect([view.revision, view.draft.slots.bench.rows.p[0][0].sets]).toEqual([0, 1])
   })
