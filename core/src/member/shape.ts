@@ -53,7 +53,10 @@ export const enrolmentShape = strictObject({
     )
     .required()
     .test('fits', 'segments, each from a later day than the one before', (segments) =>
-      (segments ?? []).every(({ from }, i, all) => i === 0 || String(from) > String(all[i - 1]?.from)),
+      // This is asked of a list whose entries may be anything yet.
+      (segments as ({ from?: string } | null)[]).every(
+        (one, i, all) => i === 0 || String(one?.from) > String(all[i - 1]?.from),
+      ),
     ),
 })
 

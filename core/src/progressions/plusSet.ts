@@ -43,7 +43,11 @@ export const plusSet = defineRule<Params, Steady>({
   }).test(
     'fits',
     '"extraStep" at least "step"',
-    ({ step, extraStep }) => extraStep.kg >= step.kg && extraStep.lb >= step.lb,
+    // One of them may be missing or no step yet: that is a fault of its own.
+    (params) => {
+      const { step, extraStep } = params as { step?: Step; extraStep?: Step }
+      return !step || !extraStep || (extraStep.kg >= step.kg && extraStep.lb >= step.lb)
+    },
   ),
   sentence: (p) =>
     `${sayFirstLoad(p)}; add ${sayStep(p.step)} when every set is met, ${sayStep(p.extraStep)} when the plus set has ` +

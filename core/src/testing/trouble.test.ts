@@ -243,3 +243,34 @@ describe('a member', () => {
     expect(issues?.map(formatIssue)).toEqual(['logs: expected a list of at most 5000; got a list of 5001.'])
   })
 })
+
+describe('junk in any one place of a file', () => {
+  const junk = [undefined, null, 'x', {}, [null]]
+  const names = ['sets-and-loads-by-two-rules', 'plus-sets-and-totals']
+
+  test.each(names)('is a located fault or another file, never a crash: %s', (name) => {
+    const template = fixtureJson(name, 'template')
+    const { versions } = readFixture(name)
+    spoilt(template, (one) => readTemplate(one).issues)
+    spoilt(fixtureJson(name, 'member'), (one) => readMember(one, versions).issues)
+  })
+
+  /** Reads the file once for each place and each kind of junk. */
+  function spoilt(whole: unknown, read: (file: unknown) => { path: string }[] | undefined): void {
+    for (const path of placesIn(whole))
+      for (const bad of junk) {
+        const made = structuredClone(whole) as Json
+        put(made, path, bad)
+        const asJson: unknown = JSON.parse(JSON.stringify(made))
+        if ((read(asJson) ?? []).some((issue) => typeof issue.path !== 'string')) throw new Error(path)
+      }
+  }
+
+  const placesIn = (value: unknown, before = ''): string[] =>
+    typeof value === 'object' && value !== null
+      ? Object.entries(value).flatMap(([key, inner]) => [
+          `${before}${key}`,
+          ...placesIn(inner, `${before}${key}.`),
+        ])
+      : []
+})
