@@ -21,6 +21,7 @@ import {
   adjustmentShape,
   headShape,
   partShape,
+  phaseRuleShape,
   phaseShape,
   progressionShape,
   sessionShape,
@@ -65,6 +66,12 @@ function templateSchema(): Json {
       ...jsonSchema(stageShape, { rule: { const: rule }, params: jsonSchema(params), until: sign() }),
     })),
   }
+  const inPhase = {
+    oneOf: Object.entries(ruleOf).map(([rule, { params, title }]) => ({
+      title,
+      ...jsonSchema(phaseRuleShape, { rule: { const: rule }, params: jsonSchema(params) }),
+    })),
+  }
   const changes = { type: 'array', items: adjustmentSchema() }
   const weeks = {
     oneOf: [
@@ -91,7 +98,7 @@ function templateSchema(): Json {
         warmUp: { oneOf: [...warmUp.oneOf, { const: 'none' }] },
       }),
     ),
-    progressions: byId(jsonSchema(progressionShape, { stages: list(stage) })),
+    progressions: byId(jsonSchema(progressionShape, { stages: list(stage), inPhases: list(inPhase) })),
     tracks: byId(jsonSchema(trackShape, { changes })),
   })
   return { $schema: draft, title: 'Young Oak template, format 1', ...whole }
@@ -172,7 +179,7 @@ function reference(): string {
       '',
       ...examples.map(
         (example) =>
-          `- \`${JSON.stringify(example.params)}\` asks ${example.asked.join(', ')} (after ${example.exposures.map((one) => (typeof one === 'string' ? one : `${one.verdict} with ${one.reps.join(', ')}`)).join(', ')})`,
+          `- \`${JSON.stringify(example.params)}\` asks ${example.asked.join(', ')} (after ${example.exposures.map((one) => (typeof one === 'string' ? one : `${one.verdict}${one.reps ? ` with ${one.reps.join(', ')}` : ''}`)).join(', ')})`,
       ),
       '',
       ...examples

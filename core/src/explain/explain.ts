@@ -1,7 +1,7 @@
 import { changeOf } from '../adjustments/registry.ts'
 import { sourceOf } from '../loads/registry.ts'
 import { showMessages } from '../plan/round.ts'
-import { stageMessages } from '../plan/progress.ts'
+import { stageMessages } from '../plan/standing.ts'
 import { rowMessages } from '../plan/rows.ts'
 import { firstLoadMessages } from '../progressions/firstLoad.ts'
 import { steadyMessages } from '../progressions/steady.ts'

@@ -13,6 +13,12 @@ export const exerciseOf = (lift: Lift): Exercise => exercises[lift.exercise]
 export const liftName = (lift: Lift): string =>
   lift.variant ? `${exerciseOf(lift).name}, ${lift.variant}` : exerciseOf(lift).name
 
+/** Upper-body lifts and small machines rise by the smaller step: half of what squats and pulls from the floor do (common practice). */
+export function takesSmallSteps(lift: Lift): boolean {
+  const { pattern, works } = exerciseOf(lift)
+  return !((pattern === 'squat' || pattern === 'hinge') && works.includes('glutes'))
+}
+
 /** Lifts that a max may be given for: those with a load, on a bar, in the hand, on a stack or on top of the body. */
 export const takesMax = (lift: Lift): boolean => exerciseOf(lift).pattern !== 'trunk'
 

@@ -15,7 +15,9 @@ import {
   trueField,
   wholeField,
 } from '../reading/index.ts'
+import { muscles, type Muscle } from '../library/index.ts'
 import { setStyles } from '../template/types.ts'
+import { soreAnswers, workedAnswers } from './types.ts'
 import { amountUnits, fixedTools, specialBars, type SpecialBar } from '../units/index.ts'
 
 /** The pieces of member format 1. */
@@ -128,6 +130,16 @@ export const factShapes = {
   }),
   adjust: strictObject({ ...fact, adjustment: laterField('an adjustment').required() }),
   withdraw: strictObject({ ...fact, adjustment: idField('the id of an adjustment').required() }),
+  handover: strictObject({
+    ...fact,
+    progression: idField('a progression').required(),
+    stage: idField('the stage that the lift goes on to').required(),
+  }),
+  ceiling: strictObject({
+    ...fact,
+    muscle: choiceField(muscles).required(),
+    sets: wholeField('sets a week, or null for no ceiling', 1, 60).nullable().defined(),
+  }),
   equipment: strictObject({ ...fact, place: idField('a place').required(), ...equipmentFields }),
 }
 
@@ -141,7 +153,23 @@ export const sessionLogShape = strictObject({
   closed: boolean().strict().meta({ expected: 'true or false' }),
   shown: laterField('the snapshot of what was shown', { type: 'object' }),
   sets: laterField('a list of sets', { type: 'array' }).required(),
+  answers: strictObject({
+    hard: wholeField('how hard it was', 0, 10),
+    minutes: wholeField('minutes', 1, 600),
+    worked: byMuscle(workedAnswers),
+    sore: byMuscle(soreAnswers),
+  })
+    .default(undefined)
+    .meta({ expected: 'answers about the session' }),
 })
+
+/** An answer for each muscle that was asked about. */
+function byMuscle(answers: readonly string[]) {
+  const fields = muscles.map((muscle) => [muscle, choiceField(answers)] as const)
+  return strictObject(Object.fromEntries(fields) as Record<Muscle, ReturnType<typeof choiceField>>)
+    .default(undefined)
+    .meta({ expected: `${answers.join(', ')}, by muscle` })
+}
 
 export const setLogShape = strictObject({
   id: idField(),
@@ -168,4 +196,5 @@ export const setLogShape = strictObject({
   style: choiceField(setStyles),
   partial: trueField('true, for a set not through the whole range'),
   pain: trueField('true, for a set that hurt'),
+  technique: choiceField(['good', 'poor']),
 })

@@ -1,5 +1,5 @@
 import type { FormulaKind } from '../maxes/registry.ts'
-import type { Lift } from '../library/index.ts'
+import type { Lift, Muscle } from '../library/index.ts'
 import type { Rung } from '../explain/rung.ts'
 import type { Change } from '../adjustments/registry.ts'
 import type { OtherGoal } from '../goals/registry.ts'
@@ -39,6 +39,10 @@ export type FactBody =
   /** A change of the member's own, applied last, until it is withdrawn. */
   | { kind: 'adjust'; adjustment: Adjustment }
   | { kind: 'withdraw'; adjustment: Id }
+  /** Somebody took the offer that a lift goes on to the next stage of its progression. */
+  | { kind: 'handover'; progression: Id; stage: Id }
+  /** The most sets of a muscle a week that the member is to be asked, until another ceiling or none. */
+  | { kind: 'ceiling'; muscle: Muscle; sets: number | null }
 
 /** What a place has: one rack a unit, and what comes in fixed loads, where it is listed. */
 export type EquipmentBody = { racks: Rack[]; fixed?: Fixed[] }
@@ -83,7 +87,21 @@ export type SessionLog = Entry & {
   /** What stood on the screen when it was started. Absent for a log from paper. */
   shown?: Shown
   sets: SetLog[]
+  answers?: Answers
 }
+
+/** What a member says about a session: how it went, and, when a muscle is trained again, whether it was still sore. */
+export type Answers = {
+  /** How hard it was in all, 0 to 10. */
+  hard?: number
+  minutes?: number
+  worked?: Partial<Record<Muscle, Worked>>
+  sore?: Partial<Record<Muscle, Soreness>>
+}
+export const workedAnswers = ['hardly', 'well', 'too much'] as const
+export type Worked = (typeof workedAnswers)[number]
+export const soreAnswers = ['not', 'gone in time', 'still'] as const
+export type Soreness = (typeof soreAnswers)[number]
 
 /** One set. A prescribed set's id is made of session, slot and number. */
 export type SetLog = {
@@ -111,6 +129,8 @@ export type SetLog = {
   /** Not through the whole range. */
   partial?: true
   pain?: true
+  /** How well it was done: a rule may wait for a good mark. */
+  technique?: 'good' | 'poor'
 } & Lift
 
 /** The snapshot that history keeps: what was asked, on that day's plates, under that version. */

@@ -2,16 +2,17 @@ import { inWeekOf } from '../calendar/course.ts'
 import type { Place } from '../calendar/places.ts'
 import { liftKey } from '../library/index.ts'
 import { ruleOf } from '../progressions/registry.ts'
-import type { SetLog, ShownGroup } from '../member/types.ts'
+import type { Answers, SetLog, ShownGroup } from '../member/types.ts'
 import type { Exposure } from '../progressions/rule.ts'
-import type { Id, Slot, Template } from '../template/types.ts'
+import { rulesOf, type Id, type Slot, type Template } from '../template/types.ts'
 import { addLoad, type Day, type Load } from '../units/index.ts'
 import { isBack } from './changes.ts'
 import type { Outcome } from './enrolled.ts'
 import { loadingAt } from './equipment.ts'
-import { isDone, maxFor } from './evidence.ts'
+import { isDone, topSet } from './evidence.ts'
+import { knowing } from './knowing.ts'
 import { heaviestOf, tonnageOf } from './onTheBar.ts'
-import { landAtHome, rolesAt } from './prescribe.ts'
+import { handOf, rolesAt } from './prescribe.ts'
 import type { Situation } from './situation.ts'
 import { heavier, progress } from './progress.ts'
 import { trainedRow } from './rows.ts'
@@ -19,7 +20,13 @@ import { lastKey, progressionKey, rowsKey, type FoldState } from './state.ts'
 import { settle, type Verdict } from './verdict.ts'
 
 /** What a session leaves behind: its place taken, its rows trained, its exposures heard by their rules. */
-export function advance(situation: Situation, outcomes: Outcome[], date: Day | null, position: number): void {
+export function advance(
+  situation: Situation,
+  outcomes: Outcome[],
+  date: Day | null,
+  position: number,
+  answers?: Answers,
+): void {
   const { state, template, place, day } = situation
   const worked = outcomes.filter(({ verdict }) => verdict !== 'skip')
   takePlace(state, position, worked.length > 0)
@@ -46,7 +53,7 @@ export function advance(situation: Situation, outcomes: Outcome[], date: Day | n
       const top = heaviestOf({ slot: prescribed.id, groups, sets: done }, undefined, date !== null)
       if (top) state.heaviest[key] = heavier(state.heaviest[key], top)
     }
-    if (slot.follows.length) feed(situation, { prescribed, verdict, done }, date)
+    if (slot.follows.length) feed(situation, { prescribed, verdict, done }, date, answers)
   }
 }
 
@@ -112,15 +119,16 @@ function takePlace(state: FoldState, position: number, isTrained: boolean): void
 
 /** Tells a slot's rules about the session; slots of one progression are told in the order of the session. */
 function feed(
-  { template, state, evidence, place, day }: Situation,
+  situation: Situation,
   { prescribed, verdict, done }: Outcome,
   date: Day | null,
+  answers: Answers | undefined,
 ): void {
-  const { slot, groups, first } = prescribed
+  const { template, state, evidence, place } = situation
+  const { id, slot, groups, first } = prescribed
   const { here, body } = loadingAt(evidence, undefined, slot)
-  const { unit } = here
-  const known = { max: maxFor(evidence, slot, template.maxes, day), body, unit, first }
-  const hand = { unit, land: landAtHome(evidence, slot) }
+  const known = knowing(situation, id, slot, { body, unit: here.unit, first })
+  const hand = handOf(evidence, slot)
   for (const { progression, role } of rolesAt(slot, place.inWeek)) {
     if (isRead(template, progression))
       keepRole(state, place, progression, role, { prescribed, verdict, done }, date)
@@ -128,40 +136,78 @@ function feed(
     const counted = heard(verdict, ruled?.ruled, prescribed.ruled)
     if (!counted) continue
     const own = carrier(template, progression, groups) ?? ruled
-    const n = own ? groups.slice(0, groups.indexOf(own)).reduce((sum, { sets }) => sum + sets, 0) : 0
-    const count = own?.sets ?? 0
-    const reps = done
-      .filter((set) => set.n > n && set.n <= n + count && isDone(set))
-      .map((set) => set.reps ?? set.amount?.value ?? 0)
-    const asked = own?.reps ?? groups[0]?.reps ?? 1
-    const exposure = { date, role, ...counted, asked, reps, ...plusDone(groups, done) }
+    const exposure: Exposure = {
+      date,
+      at: { week: place.week, inWeek: place.inWeek },
+      role,
+      ...counted,
+      ...heardOf(groups, own, done, body),
+      ...(answers && { answers }),
+    }
     progress(template, state, { progression, lift: slot, exposure }, known, hand)
   }
 }
 
 /** The group whose goal a progression without loads writes. */
 function carrier({ progressions }: Template, id: Id, groups: ShownGroup[]): ShownGroup | undefined {
-  const rules = progressions[id]?.stages.map(({ rule }) => ruleOf[rule]) ?? []
+  const rules = rulesOf(progressions[id]).map(({ rule }) => ruleOf[rule])
   if (rules.some(({ writes }) => writes.includes('load'))) return undefined
   return groups.find(({ goal, reps }) =>
     rules.some(({ carriedBy }) => carriedBy?.fits(goal ?? { reps: reps ?? 1 })),
   )
 }
 
+/** What the sets of a slot tell its rule: those of the group that it loads, or whose goal it writes. */
+function heardOf(
+  groups: ShownGroup[],
+  own: ShownGroup | undefined,
+  done: SetLog[],
+  body: Load | undefined,
+): Pick<Exposure, 'asked' | 'reps' | 'plus' | 'askedLeft' | 'left' | 'top' | 'technique' | 'ended'> {
+  const sets = own ? setsOfGroup(groups, own, done).filter(isDone) : []
+  const top = topSet(sets, body)
+  const technique = markOf(done)
+  const isEnded = groups.some(
+    (group) =>
+      group.stop !== undefined && setsOfGroup(groups, group, done).filter(isDone).length < group.sets,
+  )
+  return {
+    asked: own?.reps ?? groups[0]?.reps ?? 1,
+    reps: sets.map((set) => set.reps ?? set.amount?.value ?? 0),
+    ...(own?.rir !== undefined && { askedLeft: own.rir }),
+    ...(sets.some(({ rir }) => rir !== undefined) && { left: sets.map(({ rir }) => rir ?? null) }),
+    ...(top && { top }),
+    ...(technique && { technique }),
+    ...(isEnded && { ended: true }),
+    ...plusDone(groups, done),
+  }
+}
+
+/** The logged sets of a group, by their numbers. */
+function setsOfGroup(groups: ShownGroup[], group: ShownGroup, done: SetLog[]): SetLog[] {
+  const before = groups.slice(0, groups.indexOf(group)).reduce((sum, { sets }) => sum + sets, 0)
+  return done.filter(({ n }) => n > before && n <= before + group.sets)
+}
+
+function markOf(done: SetLog[]): Exposure['technique'] {
+  if (done.some(({ technique }) => technique === 'poor')) return 'poor'
+  return done.some(({ technique }) => technique === 'good') ? 'good' : undefined
+}
+
 /** The reps of the plus set that a progression loads, where there is one and something was logged of it. */
-function plusDone(groups: ShownGroup[], done: SetLog[]): Pick<Exposure, 'plus' | 'asked'> | object {
-  const at = groups.findIndex(({ ruled, plus }) => ruled && plus)
-  const group = groups[at]
+function plusDone(groups: ShownGroup[], done: SetLog[]): Partial<Pick<Exposure, 'plus' | 'asked'>> {
+  const group = groups.find(({ ruled, plus }) => ruled && plus)
   if (!group) return {}
-  const n = groups.slice(0, at + 1).reduce((sum, { sets }) => sum + sets, 0)
-  const set = done.find((one) => one.n === n)
+  const last = setsOfGroup(groups, group, done).at(-1)
+  const before = groups.slice(0, groups.indexOf(group) + 1).reduce((sum, { sets }) => sum + sets, 0)
+  const set = last?.n === before ? last : undefined
   const plus = set?.state === 'failed' ? (set.reps ?? 0) : set && isDone(set) ? set.reps : undefined
-  return { asked: group.reps, ...(plus !== undefined && { plus }) }
+  return { ...(group.reps !== null && { asked: group.reps }), ...(plus !== undefined && { plus }) }
 }
 
 /** Only a rule of several roles has loads that one role reads of another. */
 const isRead = ({ progressions }: Template, progression: Id): boolean =>
-  progressions[progression]?.stages.some(({ rule }) => ruleOf[rule].roles.length > 1) ?? false
+  rulesOf(progressions[progression]).some(({ rule }) => ruleOf[rule].roles.length > 1)
 
 /** What a verdict counts for; a progression that gives no load is told the verdict alone. */
 function heard(verdict: Verdict, shown: Load | undefined, replayed: Load | undefined) {

@@ -1,10 +1,12 @@
 import { exerciseOf, liftKey, liftName, type Lift } from '../library/index.ts'
 import type { MaxInForce } from '../loads/source.ts'
+import type { TopSet } from '../progressions/rule.ts'
 import { estimate, isDoubtful } from '../maxes/estimate.ts'
 import { defaultFormula } from '../maxes/registry.ts'
 import type { Change } from '../adjustments/registry.ts'
 import type { EquipmentBody, Fact, MaxFact, SessionLog, SetLog } from '../member/types.ts'
 import type { Adjustment, Id, MaxPolicy } from '../template/types.ts'
+import { handoverKey } from './standing.ts'
 import {
   addDays,
   addLoad,
@@ -41,6 +43,10 @@ export type Evidence = {
   lights: { id: Id; from: Day; changes: Change[]; shift: boolean }[]
   /** The member's own changes that are not withdrawn. */
   own: Adjustment[]
+  /** Stages that lifts were handed to because somebody took the offer, by progression and stage. */
+  handovers: string[]
+  /** The most sets a week of a muscle that the member has set. */
+  ceilings: Record<string, number>
 }
 
 /** The sets of a lift's latest session, in order. */
@@ -66,6 +72,8 @@ export const noEvidence: Evidence = {
   testDay: null,
   lights: [],
   own: [],
+  handovers: [],
+  ceilings: {},
 }
 
 export function learnFact(known: Evidence, fact: Fact): Evidence {
@@ -97,6 +105,12 @@ export function learnFact(known: Evidence, fact: Fact): Evidence {
     }
     case 'withdraw':
       return { ...known, own: known.own.filter(({ id }) => id !== fact.adjustment) }
+    case 'handover':
+      return { ...known, handovers: [...known.handovers, handoverKey(fact.progression, fact.stage)] }
+    case 'ceiling': {
+      const { [fact.muscle]: _, ...others } = known.ceilings
+      return { ...known, ceilings: fact.sets === null ? others : { ...others, [fact.muscle]: fact.sets } }
+    }
     case 'max':
       return learnMax(known, fact)
   }
@@ -213,6 +227,21 @@ function bestEstimate(sets: SetLog[], log: SessionLog, body: Load | undefined): 
         date: log.date,
         from: { load, reps, ...(rir && { rir }), ...(help && { help }), ...(isOnBody && { body }) },
       }
+  }
+  return best
+}
+
+/** The set that says most about the max; null where none says anything. Body weight is part of the load where it is given. */
+export function topSet(sets: SetLog[], body: Load | undefined): TopSet | null {
+  let best: TopSet | null = null
+  for (const set of sets) {
+    const { reps, rir, help } = set
+    const load = set.load ?? (body ? { value: 0, unit: body.unit } : undefined)
+    if (!load || !reps || !isMeasure(set)) continue
+    const seen = maxOf({ load, help, reps, rir }, body)
+    if (!seen?.value || (best && compareLoads(seen, best.estimate) <= 0)) continue
+    const whole = body ? addLoad(body, load, help) : load
+    best = { load: whole, reps, ...(rir !== undefined && { left: rir }), estimate: seen }
   }
   return best
 }

@@ -24,7 +24,7 @@ export function replay(fold: Fold, log: SessionLog, evidence: Evidence, isOver: 
   const asked = log.shown ? recall(situation, log.shown) : prescribe(situation).slots
   const outcomes = followed(asked, log, evidence).map((prescribed) => outcome(prescribed, log))
   fold.trained.push({ place, log, isOver, outcomes, evidence })
-  if (isOver) advance(situation, outcomes, log.date, log.position)
+  if (isOver) advance(situation, outcomes, log.date, log.position, log.answers)
   return true
 }
 

@@ -4,6 +4,8 @@ import { actsOn, type Spot } from '../adjustments/where.ts'
 import type { Rung } from '../explain/rung.ts'
 import { slotsOf, type Id, type Session, type Slot, type Template } from '../template/types.ts'
 import type { Authored } from './changes.ts'
+import type { Situation } from './situation.ts'
+import { hasTurns, inTurn, liftInTurn } from './turns.ts'
 
 /** A slot in its session as it is trained: with its exercise after swaps, and what changed it. */
 export type Line = { id: Id; slot: Slot; rungs: Rung[] }
@@ -11,16 +13,22 @@ export type Line = { id: Id; slot: Slot; rungs: Rung[] }
 /** What was left out or put in, with the reason. */
 export type LineChange = { slot: Id; rung: Rung }
 
-/** The slots of a session in order, after what tracks, light weeks and the member have left out, swapped and added. */
+/**
+ * The slots of a session in the order of the day, each with the lift whose turn it is, after what tracks, light weeks and the member
+ * have left out, swapped and added.
+ */
 export function lineup(
-  { sessions, slots }: Template,
-  session: Id,
+  situation: Situation,
   changes: Authored[],
   spot: Spot,
 ): { lines: Line[]; changes: LineChange[] } {
-  const own = sessions[session]
-  if (own && !changes.some(({ adjustment }) => reshapes(adjustment.do.kind))) return asWritten(own, slots)
-  let drafts: LineDraft[] = own ? slotsOf(own).map((id) => ({ id })) : []
+  const { template, place } = situation
+  const { sessions, slots } = template
+  const own = sessions[place.session]
+  const turns = hasTurns(template)
+  if (own && !turns && !changes.some(({ adjustment }) => reshapes(adjustment.do.kind)))
+    return asWritten(own, slots)
+  let drafts: LineDraft[] = own ? inTurn(own, place).map((id) => ({ id, ...liftInTurn(situation, id) })) : []
   const made: LineChange[] = []
   const rungs = new Map<Id, Rung[]>()
   for (const { adjustment, label } of changes) {

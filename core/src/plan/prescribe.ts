@@ -1,11 +1,13 @@
 import { mayAct } from '../adjustments/where.ts'
-import { liftKey, type Lift } from '../library/index.ts'
+import { liftKey, takesSmallSteps, type Lift } from '../library/index.ts'
 import { isNeed } from '../loads/source.ts'
 import type { Shown, ShownSlot } from '../member/types.ts'
 import { slotsOf, type Id, type Slot, type Template } from '../template/types.ts'
-import type { Load } from '../units/index.ts'
+import type { Hand } from '../progressions/rule.ts'
+import { addLoad, compareLoads } from '../units/index.ts'
 import { loadingAt } from './equipment.ts'
-import { maxFor, type Evidence } from './evidence.ts'
+import type { Evidence } from './evidence.ts'
+import { knowing } from './knowing.ts'
 import { asLift, lineup, type LineChange } from './lineup.ts'
 import type { OnTheBar } from './onTheBar.ts'
 import { askProgressions, roleAt } from './progress.ts'
@@ -19,10 +21,9 @@ import { spotOf, type Prescribed, type Situation } from './situation.ts'
  * max is missing says so and asks for it; the others stand.
  */
 export function prescribe(situation: Situation): { slots: Prescribed[]; changes: LineChange[] } {
-  const { template, place } = situation
   const spot = spotOf(situation)
   const changes = situation.changes.filter(({ adjustment }) => mayAct(adjustment.where, spot))
-  const { lines, changes: made } = lineup(template, place.session, changes, spot)
+  const { lines, changes: made } = lineup(situation, changes, spot)
   const before: OnTheBar[] = []
   const trained: Lift[] = []
   const slots = lines.map((line) => {
@@ -41,7 +42,7 @@ export function prescribe(situation: Situation): { slots: Prescribed[]; changes:
  * by.
  */
 export function recall(situation: Situation, shown: Shown): Prescribed[] {
-  const { template, state, evidence, place, day, changes } = situation
+  const { template, state, evidence, place, changes } = situation
   const spot = spotOf(situation)
   return shownLines(template, place.session, shown).map(({ id, slot, was }) => {
     const row = rowAt(template, state, place, id, slot, changes)
@@ -51,7 +52,7 @@ export function recall(situation: Situation, shown: Shown): Prescribed[] {
     if (was.warmUps) made.warmUps = was.warmUps
     if (!slot.follows.length) return made
     const { here, body } = loadingAt(evidence, undefined, slot)
-    const known = { max: maxFor(evidence, slot, template.maxes, day), body, unit: here.unit, first }
+    const known = knowing(situation, id, slot, { body, unit: here.unit, first })
     const { load } = askProgressions(template, state, slot, place.inWeek, known)
     if (load && !isNeed(load)) made.ruled = load.base
     return made
@@ -78,11 +79,22 @@ function shownLines({ sessions, slots }: Template, session: Id, shown: Shown): S
 /** Snapshots are never changed, so their lines are kept beside them. */
 const linesShown = new WeakMap<Shown, { slots: Template['slots']; lines: ShownLine[] }>()
 
-/** The nearest load that a slot's lift can be given at home: where percentage cuts land. */
-export function landAtHome(evidence: Evidence, slot: Slot): (load: Load) => Load {
+/** What a slot's rules need of the member for numbers: cuts land on the nearest load that can be made at home. */
+export function handOf(evidence: Evidence, slot: Slot): Hand {
   const loading = loadingAt(evidence, undefined, slot)
-  return (load) => make(load, loading, 'nearest').total
+  return {
+    unit: loading.here.unit,
+    land: (load) => make(load, loading, 'nearest').total,
+    above(load) {
+      const { total } = make(addLoad(load, { value: leastAbove, unit: load.unit }), loading, 'up')
+      return compareLoads(total, load) > 0 ? total : null
+    },
+    isSmall: takesSmallSteps(slot),
+  }
 }
+
+/** Less than any plate. */
+const leastAbove = 0.01
 
 /** The roles that a slot has at a place of the week, by progression. */
 export const rolesAt = (slot: Slot, inWeek: number): { progression: Id; role: string }[] =>

@@ -12,6 +12,7 @@ import { acting, isLight, scalesTrackLoads, type Authored } from './changes.ts'
 import { capped } from './countdown.ts'
 import { loadingAt } from './equipment.ts'
 import { maxFor } from './evidence.ts'
+import { knowing } from './knowing.ts'
 import type { Line } from './lineup.ts'
 import { heaviestOf, tonnageOf, totalOf, type OnTheBar } from './onTheBar.ts'
 import { askProgressions, heavier, nothingAsked } from './progress.ts'
@@ -38,12 +39,13 @@ export function prescribeSlot(
   const first = firstScale(situation, spot, id, slot)
   const max = maxFor(evidence, slot, template.maxes, situation.day)
   const asked = slot.follows.length
-    ? askProgressions(template, state, slot, place.inWeek, {
-        max,
-        body: loading.body,
-        unit: loading.home.unit,
-        first,
-      })
+    ? askProgressions(
+        template,
+        state,
+        slot,
+        place.inWeek,
+        knowing(situation, id, slot, { body: loading.body, unit: loading.home.unit, first }),
+      )
     : nothingAsked
   const own: OnTheBar = { slot: id, groups: [], sets: [] }
   const known: Known = {

@@ -2,22 +2,37 @@ import type { Rung } from '../explain/rung.ts'
 import type { Goal } from '../goals/registry.ts'
 import type { Lift } from '../library/index.ts'
 import { isNeed, type Need, type Priced } from '../loads/source.ts'
-import { ruleOf, type Stage } from '../progressions/registry.ts'
-import type { Exposure, Hand, Starting } from '../progressions/rule.ts'
-import { longestRecent, type Run } from '../signs/sign.ts'
+import { ruleOf } from '../progressions/registry.ts'
+import type { Exposure, Hand, RuleAt, Starting } from '../progressions/rule.ts'
+import { freshRun, longestRecent, type Heard, type Run } from '../signs/sign.ts'
 import { signOf } from '../signs/registry.ts'
-import type { Follow, Id, Progression, Slot, Template } from '../template/types.ts'
+import type { Follow, Id, ProgressionStage, Slot, Template } from '../template/types.ts'
 import { compareLoads, type Load } from '../units/index.ts'
-import { progressionKey, type FoldState, type Running } from './state.ts'
+import { handover, nextStage, standing, stateKey } from './standing.ts'
+import type { FoldState } from './state.ts'
 
-/** What a rule may start from. */
-type Known = Pick<Starting, 'max' | 'body' | 'unit' | 'first'>
+/** What rules may start from, and where in the plan they are asked. */
+export type Knowing = Pick<Starting, 'max' | 'body' | 'unit' | 'first'> & {
+  phase: Id
+  /** Stages that lifts were handed to because somebody took the offer. */
+  handovers: readonly string[]
+  at(progression: Id): RuleAt
+}
 
 /** An exposure on its way to its rule. */
 export type Fed = { progression: Id; lift: Lift; exposure: Exposure }
 
-/** What a slot's progressions ask of its lift now; `sets` and `goal` stand in place of what is written. */
-export type Asked = { load?: Priced | Need; moreSets: number; sets?: number; goal?: Goal; rungs: Rung[] }
+/** What a slot's progressions ask of its lift now; what is not `more` stands in place of what is written. */
+export type Asked = {
+  load?: Priced | Need
+  moreSets: number
+  moreReps?: number
+  sets?: number
+  goal?: Goal
+  amount?: number
+  rir?: number
+  rungs: Rung[]
+}
 
 export const nothingAsked: Asked = { moreSets: 0, rungs: [] }
 
@@ -27,13 +42,15 @@ export function askProgressions(
   state: FoldState,
   slot: Slot,
   inWeek: number,
-  known: Known,
+  known: Knowing,
 ): Asked {
   if (!slot.follows.length) return nothingAsked
   const asked: Asked = { moreSets: 0, rungs: [] }
   for (const follow of slot.follows) {
     const role = roleAt(follow, inWeek)
-    const { stage, running, rule } = standing(template, state, follow.progression, slot)
+    const stands = standing(template, state, follow.progression, slot, known.phase, known.handovers)
+    const { stage, running } = stands
+    const rule = ruleOf[stage.rule]
     if (rule.quiet?.includes(role)) continue
     const own =
       running?.state ?? rule.start({ ...known, lift: slot, last: running?.last ?? null }, stage.params)
@@ -41,16 +58,15 @@ export function askProgressions(
       asked.load = own
       continue
     }
-    const { load, moreSets = 0, sets, goal, rungs } = rule.ask(own, role, stage.params)
-    const all =
-      running && !running.state && running.last
-        ? [...handover(template, follow.progression, stage), ...rungs]
-        : rungs
-    if (load) asked.load = { base: load, percent: 100, rungs: all }
-    else asked.rungs.push(...all)
+    const at = known.at(follow.progression)
+    const { load, moreSets = 0, rungs, variant: _, ...rest } = rule.ask(own, role, stage.params, at)
+    const isNew = running && !running.state && running.last
+    const all = isNew ? [handover(template, follow.progression, stands), ...rungs] : rungs
+    const spoken = running?.waits ? [...all, running.waits] : all
+    if (load) asked.load = { base: load, percent: 100, rungs: spoken }
+    else asked.rungs.push(...spoken)
     asked.moreSets += moreSets
-    if (sets) asked.sets = sets
-    if (goal) asked.goal = goal
+    Object.assign(asked, rest)
   }
   return asked
 }
@@ -65,76 +81,57 @@ export function roleAt({ role }: Follow, inWeek: number): string {
 export function progress(
   template: Template,
   state: FoldState,
-  { progression, lift, exposure }: Fed,
-  known: Known,
+  { progression: id, lift, exposure }: Fed,
+  known: Knowing,
   hand: Hand,
 ): void {
-  const { stage, running, rule } = standing(template, state, progression, lift)
+  const progression = template.progressions[id]
+  if (!progression) throw new Error(`unknown progression "${id}"`)
+  const { stage, running, isOfPhase } = standing(template, state, id, lift, known.phase, known.handovers)
+  const rule = ruleOf[stage.rule]
   // A rule of loads hears nothing of a session in which it gave none.
   if (rule.quiet?.includes(exposure.role) || (rule.writes.includes('load') && !exposure.target)) return
   const from = running?.state ?? rule.start({ ...known, lift, last: running?.last ?? null }, stage.params)
   if (isNeed(from)) return
-  const next = rule.next(from, exposure, stage.params, hand)
+  const waits = waitsFor(stage, exposure)
+  const next = rule.next(from, waits ? { ...exposure, verdict: 'hold' } : exposure, stage.params, hand)
   const run = counted(running?.run ?? freshRun, exposure)
   const load = exposure.target ?? running?.last?.load
   const last = load ? { date: exposure.date, load } : null
-  const key = progressionKey(progression, lift)
-  const after = nextStage(template.progressions[progression], stage)
+  const after = isOfPhase ? undefined : nextStage(progression.stages, stage)
   const isOver = after && stage.until && signOf[stage.until.sign].shows(run, stage.until)
-  state.progressions[key] =
-    after && isOver
+  state.progressions[stateKey(progression, id, lift)] =
+    after && isOver && !stage.offers
       ? { stage: after.id, rule: after.rule, run: freshRun, last, state: null }
-      : { stage: stage.id, rule: stage.rule, run, last, state: next }
+      : {
+          stage: stage.id,
+          rule: stage.rule,
+          run,
+          last,
+          state: next,
+          ...(isOfPhase && { ofPhase: true as const }),
+          ...(waits && { waits }),
+          ...((isOver || running?.offered) && { offered: true }),
+        }
 }
 
-const freshRun: Run = { exposures: 0, recent: [], heaviest: null }
+/** Why a hit leaves everything as it is: the stage waits for a good technique mark, and it has none. */
+function waitsFor({ waits }: ProgressionStage, { date, verdict, technique }: Exposure): Rung | undefined {
+  if (!waits || !date || verdict !== 'hit' || technique === 'good') return undefined
+  return { id: technique === 'poor' ? 'stage.poor' : 'stage.unmarked', data: { date } }
+}
 
-function counted({ exposures, recent, heaviest }: Run, { verdict, target }: Exposure): Run {
-  if (verdict === 'hold') return { exposures, recent, heaviest }
+function counted(run: Run, { verdict, target, technique, ended }: Exposure): Run {
+  if (verdict === 'hold') return run
+  const heard: Heard = { verdict, ...(technique && { technique }), ...(ended && { ended }) }
+  const isBest =
+    verdict === 'hit' && target !== null && (!run.heaviest || compareLoads(target, run.heaviest) > 0)
   return {
-    exposures: exposures + 1,
-    recent: [verdict, ...recent].slice(0, longestRecent),
-    heaviest: verdict === 'hit' && target ? heavier(heaviest, target) : heaviest,
+    exposures: run.exposures + 1,
+    recent: [heard, ...run.recent].slice(0, longestRecent),
+    heaviest: isBest ? target : run.heaviest,
+    sinceBest: isBest ? 0 : run.sinceBest + 1,
   }
 }
 
 export const heavier = (a: Load | null | undefined, b: Load): Load => (a && compareLoads(a, b) > 0 ? a : b)
-
-/**
- * The stage that a lift is in, with what is kept of it. Under a version that has the stage no more, the first stage of the
- * same rule goes on with the same state; under another rule the counters end and it starts from the max and the last exposure.
- */
-function standing(template: Template, state: FoldState, progression: Id, lift: Lift) {
-  const stages = template.progressions[progression]?.stages
-  const first = stages?.[0]
-  if (!stages || !first) throw new Error(`unknown progression "${progression}"`)
-  const kept = state.progressions[progressionKey(progression, lift)]
-  const stage = kept
-    ? (stages.find(({ id }) => id === kept.stage) ?? stages.find(({ rule }) => rule === kept.rule) ?? first)
-    : first
-  const running: Running | undefined =
-    kept && kept.rule !== stage.rule
-      ? { stage: stage.id, rule: stage.rule, run: freshRun, last: kept.last, state: null }
-      : kept
-  return { stage, running, rule: ruleOf[stage.rule] }
-}
-
-function nextStage(progression: Progression | undefined, stage: Stage): Stage | undefined {
-  const stages = progression?.stages ?? []
-  return stages[stages.findIndex(({ id }) => id === stage.id) + 1]
-}
-
-/** Why another stage has the lift now: the sign of the one before it, or a new version. */
-function handover({ progressions }: Template, id: Id, stage: Stage): Rung[] {
-  const stages = progressions[id]?.stages ?? []
-  const before = stages[stages.findIndex((one) => one.id === stage.id) - 1]
-  if (!before?.until) return [{ id: 'stage.version', data: { rule: ruleOf[stage.rule].title } }]
-  const sign = signOf[before.until.sign].sentence(before.until)
-  const data = { before: ruleOf[before.rule].title, sign, rule: ruleOf[stage.rule].title }
-  return [{ id: 'stage.next', data }]
-}
-
-export const stageMessages = {
-  'stage.next': '{before} handed the lift on, as it does {sign}: {rule} from here',
-  'stage.version': 'a new version has another rule for the lift: {rule} from here',
-}

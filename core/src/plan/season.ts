@@ -3,7 +3,7 @@ import type { GroupDraft } from '../adjustments/change.ts'
 import { changeOf } from '../adjustments/registry.ts'
 import { kindOf } from '../goals/registry.ts'
 import { ruleOf } from '../progressions/registry.ts'
-import { slotsOf, type Id, type SetGroup, type Template } from '../template/types.ts'
+import { rulesOf, slotsOf, type Id, type SetGroup, type Template } from '../template/types.ts'
 import { acting, type Authored } from './changes.ts'
 
 /** A week of a template as the season strip draws it. */
@@ -57,7 +57,7 @@ export function seasonOf(template: Template): WeekSummary[] {
 function hasSetsByRule({ sessions, slots, progressions }: Template, session: Id): boolean {
   return (sessions[session] ? slotsOf(sessions[session]) : []).some((id) =>
     slots[id]?.follows.some(({ progression }) =>
-      progressions[progression]?.stages.some(({ rule }) => ruleOf[rule].writes.includes('sets')),
+      rulesOf(progressions[progression]).some(({ rule }) => ruleOf[rule].writes.includes('sets')),
     ),
   )
 }

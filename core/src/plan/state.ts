@@ -1,3 +1,4 @@
+import type { Rung } from '../explain/rung.ts'
 import { startCourse, type Course } from '../calendar/course.ts'
 import { liftKey, type Lift } from '../library/index.ts'
 import type { RuleKind } from '../progressions/registry.ts'
@@ -43,6 +44,12 @@ export type Running = {
   /** What it ended on under the stage or rule before. */
   last: LastExposure | null
   state: object | null
+  /** Kept by a rule that the phase has of its own. */
+  ofPhase?: true
+  /** A hit that counted for nothing, since the stage waits for a good technique mark. */
+  waits?: Rung
+  /** The stage's sign has shown, and the next one is on offer. */
+  offered?: true
 }
 
 export type RoleLoad = { load: Load; date: Day | null; week: number }

@@ -1,7 +1,7 @@
-import { choiceField } from '../reading/index.ts'
+import { choiceField, wholeField } from '../reading/index.ts'
 import { highest, lowest, type Span } from '../units/index.ts'
-import { sayFirstLoad, sayStep, startingWith, type FirstLoad } from './firstLoad.ts'
-import { defineRule } from './rule.ts'
+import { sayFirstLoad, sayRise, startingWith, type FirstLoad } from './firstLoad.ts'
+import { defineRule, type Exposure } from './rule.ts'
 import {
   addedField,
   resetFields,
@@ -12,16 +12,37 @@ import {
   type Steps,
 } from './steady.ts'
 
-/** When the load goes up: all sets at the top of the range, or one of them with none below its bottom. */
-type Params = FirstLoad & Steps & { advanceWhen: 'allAtTop' | 'oneAtTop' }
+/**
+ * When the load goes up: all sets at the top of the range; one of them, with none below its bottom; so many reps in all; or every
+ * set inside the range and the last with more left in reserve than asked.
+ */
+const signs = ['allAtTop', 'oneAtTop', 'total', 'reserve'] as const
+type Params = FirstLoad &
+  Steps & {
+    advanceWhen: (typeof signs)[number]
+    /** Reps in all sets that earn the step, with `total`; 2 to 200. */
+    total?: number
+    /** Reps left beyond those asked that earn it, with `reserve`; 1 to 5. */
+    extraLeft?: number
+  }
 
 /** `ahead` counts exposures that a plan assumes at this load, one rep more each. */
 type State = Steady & { ahead?: number }
 
-const topOf: Record<Params['advanceWhen'], (reps: number[], top: number) => boolean> = {
-  allAtTop: (reps, top) => reps.every((count) => count >= top),
-  oneAtTop: (reps, top) => reps.some((count) => count >= top),
+const isEarned: Record<Params['advanceWhen'], (exposure: Exposure, params: Params) => boolean> = {
+  allAtTop: ({ reps, asked }) => reps.every((count) => count >= highest(asked)),
+  oneAtTop: ({ reps, asked }) => reps.some((count) => count >= highest(asked)),
+  total: ({ reps }, { total = 0 }) => reps.reduce((sum, count) => sum + count, 0) >= total,
+  reserve: ({ left, askedLeft = 0 }, { extraLeft = 0 }) => (left?.at(-1) ?? -1) >= askedLeft + extraLeft,
 }
+
+const saySign = ({ advanceWhen, total = 0, extraLeft = 0 }: Params): string =>
+  ({
+    allAtTop: 'every set is at its top',
+    oneAtTop: 'one set is at its top and none below its bottom',
+    total: `there are ${total} reps in all`,
+    reserve: `every set is inside it and the last had ${extraLeft} more left in reserve than asked`,
+  })[advanceWhen]
 
 /** Reps up inside the range that the slot asks, then the load up by a step and the reps back to the bottom. */
 export const doubleProgression = defineRule<Params, State>({
@@ -32,13 +53,25 @@ export const doubleProgression = defineRule<Params, State>({
   roles: ['main'],
   writes: ['load'],
   params: startingWith({
-    advanceWhen: choiceField(['allAtTop', 'oneAtTop']).required(),
+    advanceWhen: choiceField(signs).required(),
+    total: wholeField('reps in all sets', 2, 200),
+    extraLeft: wholeField('reps left beyond those asked', 1, 5),
     step: addedField(),
     ...resetFields,
-  }),
+  }).test(
+    'fits',
+    '"total" with advanceWhen total, "extraLeft" with reserve, and only with these',
+    (params) => {
+      const { advanceWhen, total, extraLeft } = params as unknown as Params
+      return (
+        (advanceWhen === 'total') === (total !== undefined) &&
+        (advanceWhen === 'reserve') === (extraLeft !== undefined)
+      )
+    },
+  ),
   sentence: (p) =>
-    `${sayFirstLoad(p)}; add reps inside the range; when ${p.advanceWhen === 'allAtTop' ? 'every set is at its top' : 'one set is at its top and none below its bottom'}, ` +
-    `add ${sayStep(p.step)} and return to the bottom; ${sayReset(p)}.`,
+    `${sayFirstLoad(p)}; add reps inside the range; when ${saySign(p)}, ` +
+    `add ${sayRise(p.step)} and return to the bottom; ${sayReset(p)}.`,
   start: (known, p) => startSteady(known, p, {}),
   next({ ahead = 0, ...state }, exposure, p, hand) {
     const { date, verdict, asked, reps, target } = exposure
@@ -48,7 +81,7 @@ export const doubleProgression = defineRule<Params, State>({
         ? stepOrReset(state, exposure, p, hand)
         : { ...state, ahead: ahead + 1 }
     }
-    if (topOf[p.advanceWhen](reps, highest(asked))) return stepOrReset(state, exposure, p, hand)
+    if (isEarned[p.advanceWhen](exposure, p)) return stepOrReset(state, exposure, p, hand)
     const load = target ?? state.load
     return {
       load,
@@ -57,6 +90,7 @@ export const doubleProgression = defineRule<Params, State>({
     }
   },
   ask: ({ load, why }) => ({ load, rungs: why }),
+  jumps: ({ step }) => [step],
   messages: { 'doubleProgression.reps': '{load} stays after {reps} reps on {date}: more reps first' },
   examples: (
     [
@@ -64,10 +98,15 @@ export const doubleProgression = defineRule<Params, State>({
       ['oneAtTop', [9, 8, 7, 6], 60],
       ['allAtTop', [10, 8, 7, 6], 60],
       ['allAtTop', [10, 10, 10, 10], 62.5],
-    ] satisfies [Params['advanceWhen'], number[], number][]
-  ).map(([advanceWhen, reps, then]) => ({
-    say: `6-10 with ${advanceWhen}: ${reps.join(', ')} at 60 is followed by ${then}`,
+      ['total', [9, 8, 8, 7], 62.5, { total: 32 }],
+      ['total', [9, 8, 8, 6], 60, { total: 32 }],
+      ['reserve', [8, 8, 8], 62.5, { extraLeft: 1 }, { askedLeft: 2, left: [4, 3, 3] }],
+      ['reserve', [8, 8, 8], 60, { extraLeft: 1 }, { askedLeft: 2, left: [3, 2, null] }],
+    ] satisfies [Params['advanceWhen'], number[], number, Partial<Params>?, Partial<Exposure>?][]
+  ).map(([advanceWhen, reps, then, more, seen]) => ({
+    say: `6-10 with ${advanceWhen}: ${reps.join(', ')}${seen ? ` with ${seen.left?.map((left) => left ?? 'nothing noted').join(', ')} left` : ''} at 60 is followed by ${then}`,
     params: {
+      ...more,
       startLoad: { kg: 60, lb: 135 },
       step: { kg: 2.5, lb: 5 },
       misses: 2,
@@ -76,7 +115,7 @@ export const doubleProgression = defineRule<Params, State>({
     },
     max: null,
     span: { from: 6, to: 10 } satisfies Span,
-    exposures: [{ verdict: 'hit', reps }],
+    exposures: [{ verdict: 'hit', reps, ...seen }],
     asked: [60, then],
   })),
 })

@@ -5,7 +5,16 @@ import { maxRung } from '../loads/maxRung.ts'
 import type { Need } from '../loads/source.ts'
 import type { ObjectShape } from 'yup'
 import { percentField, stepField, strictObject, wholeField } from '../reading/index.ts'
-import { addLoad, formatLoad, formatNumber, inUnit, scale, type Load, type Step } from '../units/index.ts'
+import {
+  addLoad,
+  formatLoad,
+  formatNumber,
+  inUnit,
+  scale,
+  type Load,
+  type Rise,
+  type Step,
+} from '../units/index.ts'
 import type { Starting } from './rule.ts'
 
 /** How a rule's first load is stated: a percent of a max, or one load for everybody. Exactly one of the two. */
@@ -76,6 +85,12 @@ export const firstLoadMessages = {
   'first.percent': 'the progression starts at {percent}% of it: {load}',
   'first.last': 'the lift comes over from {from} on {date}: at {percent}% that is {load}',
   'first.ahead': 'the lift comes over from {from}: at {percent}% that is {load}',
+}
+
+/** "2.5 kg (5 lb)", "5 kg (10 lb), for small lifts 2.5 kg (5 lb)", "2.5%". */
+export function sayRise(by: Rise): string {
+  if ('percent' in by) return `${formatNumber(by.percent)}%`
+  return by.small ? `${sayStep(by)}, for small lifts ${sayStep(by.small)},` : sayStep(by)
 }
 
 /** "2.5 kg (5 lb)". */

@@ -1,6 +1,6 @@
 import { listField, percentOffField, wholeField } from '../reading/index.ts'
-import { formatNumber, inUnit, scale, type Load, type Step } from '../units/index.ts'
-import { sayFirstLoad, sayStep, startingWith, type FirstLoad } from './firstLoad.ts'
+import { formatNumber, inUnit, scale, type Load, type Rise } from '../units/index.ts'
+import { sayFirstLoad, sayRise, startingWith, type FirstLoad } from './firstLoad.ts'
 import { defineRule } from './rule.ts'
 import { repsOfSets } from './scheme.ts'
 import { addedField, startSteady, stepOrReset, type Steady } from './steady.ts'
@@ -8,7 +8,7 @@ import { addedField, startSteady, stepOrReset, type Steady } from './steady.ts'
 type Params = FirstLoad & {
   /** Sides of the squares in their order: 6 is six sets of six; 2 to 5 of them, each from 2 to 12. */
   sides: number[]
-  step: Step
+  step: Rise
   /** What is taken off, in percent of the load, when a larger square begins; 1 to 50. */
   lowerBy: number
 }
@@ -31,7 +31,7 @@ export const growingSquares = defineRule<Params, State>({
     lowerBy: percentOffField().required(),
   }),
   sentence: (p) =>
-    `For trained lifters. ${sayFirstLoad(p)}; ${p.sides.map((side) => `${side} × ${side}`).join(', then ')}: add ${sayStep(p.step)} after each hit; ` +
+    `For trained lifters. ${sayFirstLoad(p)}; ${p.sides.map((side) => `${side} × ${side}`).join(', then ')}: add ${sayRise(p.step)} after each hit; ` +
     `a miss begins the next with ${formatNumber(p.lowerBy)}% off, and after the last the first again at the heaviest it was done with.`,
   start: (known, p) => startSteady(known, p, { at: 0, best: p.sides.map(() => null) }),
   next({ at, best, ...steady }, exposure, { sides, step, lowerBy }, hand) {
@@ -63,6 +63,7 @@ export const growingSquares = defineRule<Params, State>({
     const side = sides[at % sides.length] as number
     return { load, sets: side, goal: { reps: side }, rungs: why }
   },
+  jumps: ({ step }) => [step],
   messages: {
     'growingSquares.larger':
       'the rule’s {from} was missed on {date}: on to {side} × {side} with {percent}% off, on plates {load}',

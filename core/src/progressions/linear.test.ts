@@ -1,17 +1,19 @@
 import { describe, expect, test } from '@jest/globals'
 import fc from 'fast-check'
 import { isNeed } from '../loads/source.ts'
-import { inUnit, makeable, round, snap, usualRack, type Load } from '../units/index.ts'
+import { inUnit, makeable, snap, usualRack, type Load } from '../units/index.ts'
 import { linear } from './linear.ts'
-import type { Exposure, Hand, Starting } from './rule.ts'
+import { handWith } from '../testing/exposures.ts'
+import type { Exposure, Starting } from './rule.ts'
 
 const kg = (value: number): Load => ({ value, unit: 'kg' })
 const lift = { exercise: 'backSquat' as const }
 const params = { startPercent: 70, step: { kg: 2.5, lb: 5 }, misses: 3, resetBy: 10 }
-const hand: Hand = { unit: 'kg', land: (load) => round(load, makeable(usualRack.kg), 'nearest').load }
-const inPounds: Hand = { unit: 'lb', land: (load) => round(load, makeable(usualRack.lb), 'nearest').load }
+const hand = handWith('kg')
+const inPounds = handWith('lb')
+const at = { week: 2, inWeek: 1 }
 const known: Starting = { lift, max: null, unit: 'kg', first: { scale: 100, rungs: [] }, last: null }
-const work = { asked: 5, reps: [5, 5, 5] }
+const work = { at, asked: 5, reps: [5, 5, 5] }
 const max = (value: number) => ({ load: kg(value), date: '2026-03-02', how: 'tested' as const })
 
 function begin(value = 100) {
@@ -27,7 +29,7 @@ const after = (
 ) =>
   linear.next(
     state,
-    { ...work, date, role: 'main', verdict, target: linear.ask(state, 'main', params).load ?? null },
+    { ...work, date, role: 'main', verdict, target: linear.ask(state, 'main', params, at).load ?? null },
     params,
     by,
   )

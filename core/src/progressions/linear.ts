@@ -1,4 +1,6 @@
-import { sayFirstLoad, sayStep, startingWith, type FirstLoad } from './firstLoad.ts'
+import { choiceField } from '../reading/index.ts'
+import { formatNumber, inUnit, scale } from '../units/index.ts'
+import { sayFirstLoad, sayRise, startingWith, type FirstLoad } from './firstLoad.ts'
 import { defineRule } from './rule.ts'
 import {
   addedField,
@@ -10,8 +12,21 @@ import {
   type Steps,
 } from './steady.ts'
 
-/** The same sets and reps, heavier by a step after each hit; after so many misses in a row, lowered by a percent. */
-export const linear = defineRule<FirstLoad & Steps, Steady>({
+/** What so many misses in a row lead to; a cut where nothing is stated. */
+const stalls = ['cut', 'lightWeek', 'spaceOut'] as const
+type Params = FirstLoad & Steps & { onStall?: (typeof stalls)[number] }
+
+/** `easyWeek`: a week at less, and then on from the load that stalled; 0 until it begins. `every`: hits that a step takes; `hits`: of these. */
+type State = Steady & { easyWeek?: number; every?: number; hits?: number }
+
+/** Rises spaced out no further than this. */
+const mostSpaced = 3
+
+/**
+ * The same sets and reps, heavier by a step after each hit. After so many misses in a row it is lowered by a percent; or has one
+ * light week and goes on; or rises only with every second hit from there, then every third.
+ */
+export const linear = defineRule<Params, State>({
   kind: 'linear',
   title: 'Linear',
   clock: 'exposure',
@@ -21,12 +36,52 @@ export const linear = defineRule<FirstLoad & Steps, Steady>({
   params: startingWith({
     step: addedField(),
     ...resetFields,
+    onStall: choiceField(stalls),
   }),
-  sentence: (p) => `${sayFirstLoad(p)}; add ${sayStep(p.step)} after each hit; ${sayReset(p)}.`,
+  sentence: (p) => `${sayFirstLoad(p)}; add ${sayRise(p.step)} after each hit; ${sayStall(p)}.`,
   start: (known, p) => startSteady(known, p, {}),
-  next: (state, exposure, p, hand) => stepOrReset(state, exposure, p, hand),
-  ask: ({ load, why }) => ({ load, rungs: why }),
-  messages: {},
+  next(state, exposure, p, hand) {
+    const { date, at, verdict, target } = exposure
+    const { easyWeek, every = 1, hits = 0, ...steady } = state
+    const spaced = every > 1 ? { every } : {}
+    if (easyWeek !== undefined && (easyWeek === 0 || easyWeek === at.week))
+      return { ...state, easyWeek: at.week }
+    const isStalled = verdict === 'miss' && date !== null && steady.misses + 1 >= p.misses
+    if (isStalled && p.onStall === 'lightWeek') {
+      const load = inUnit(target ?? steady.load, hand.unit)
+      const data = { load, date, misses: p.misses, percent: p.resetBy }
+      return { load, misses: 0, easyWeek: 0, ...spaced, why: [{ id: 'linear.light', data }] }
+    }
+    if (isStalled && p.onStall === 'spaceOut') {
+      const wider = Math.min(mostSpaced, every + 1)
+      const next = stepOrReset(steady, exposure, p, hand)
+      const data = { date, every: wider }
+      return { ...next, every: wider, why: [...next.why, { id: 'linear.spaced', data }] }
+    }
+    if (verdict === 'hit' && hits + 1 < every) {
+      const load = inUnit(target ?? steady.load, hand.unit)
+      const data = { load, hits: hits + 1, every, ...(date && { date }) }
+      const why = [{ id: date ? 'linear.waits' : 'linear.waitsAhead', data }]
+      return { load, misses: 0, every, hits: hits + 1, why }
+    }
+    // On from the load that stalled, whatever the light week was at.
+    const heard = easyWeek === undefined ? exposure : { ...exposure, target: target && steady.load }
+    return { ...stepOrReset(steady, heard, p, hand), ...spaced }
+  },
+  ask({ load, why, easyWeek }, _role, { resetBy }, at) {
+    if (easyWeek === undefined || (easyWeek !== 0 && easyWeek !== at.week)) return { load, rungs: why }
+    const easy = scale(load, 100 - resetBy)
+    return { load: easy, rungs: [...why, { id: 'linear.easy', data: { load: easy, percent: resetBy } }] }
+  },
+  jumps: ({ step }) => [step],
+  messages: {
+    'linear.light':
+      'the rule’s {load} was missed on {date}, {misses} in a row: a week with {percent}% off, then on from there',
+    'linear.easy': 'this week at {percent}% less: {load}',
+    'linear.spaced': 'missed on {date}: from here a step takes {every} hits',
+    'linear.waits': '{load} was a hit on {date}, {hits} of the {every} that a step takes',
+    'linear.waitsAhead': 'if {load} is a hit, {hits} of the {every} that a step takes',
+  },
   examples: [
     {
       say: '3×5 at 60 with 2.5 goes 62.5, 65',
@@ -43,6 +98,27 @@ export const linear = defineRule<FirstLoad & Steps, Steady>({
       asked: [100, 100, 100, 102.5, 102.5, 102.5, 92.5],
     },
     {
+      say: 'a light week then on: 90 in the week after the stall, 100 again behind it',
+      params: { startPercent: 100, step: { kg: 2.5, lb: 5 }, misses: 2, resetBy: 10, onStall: 'lightWeek' },
+      max: { value: 100, unit: 'kg' },
+      exposures: ['miss', 'miss', 'hit', 'hit', 'hit'],
+      asked: [100, 100, 90, 100, 102.5, 105],
+    },
+    {
+      say: 'spaced out: after a stall a step takes two hits, after the next three',
+      params: { startPercent: 100, step: { kg: 2.5, lb: 5 }, misses: 1, resetBy: 10, onStall: 'spaceOut' },
+      max: { value: 100, unit: 'kg' },
+      exposures: ['miss', 'hit', 'hit', 'miss', 'hit', 'hit', 'hit'],
+      asked: [100, 90, 90, 92.5, 82.5, 82.5, 82.5, 85],
+    },
+    {
+      say: 'a percent of the load in place of a step',
+      params: { startPercent: 100, step: { percent: 2.5 }, misses: 1, resetBy: 10 },
+      max: { value: 100, unit: 'kg' },
+      exposures: ['hit', 'hit'],
+      asked: [100, 102.5, 105.0625],
+    },
+    {
       say: 'a hold keeps the load and the count',
       params: { startPercent: 80, step: { kg: 5, lb: 10 }, misses: 2, resetBy: 10 },
       max: { value: 100, unit: 'kg' },
@@ -51,3 +127,10 @@ export const linear = defineRule<FirstLoad & Steps, Steady>({
     },
   ],
 })
+
+function sayStall(p: Params): string {
+  const when = `after ${p.misses === 1 ? 'a miss' : `${p.misses} misses in a row`}`
+  if (p.onStall === 'lightWeek')
+    return `${when} a week with ${formatNumber(p.resetBy)}% off, then on from the load that stalled`
+  return `${sayReset(p)}${p.onStall === 'spaceOut' ? ', and space the steps out: every second hit, then every third' : ''}`
+}

@@ -1,6 +1,6 @@
-import { wholeField } from '../reading/index.ts'
-import { lowest, type Step } from '../units/index.ts'
-import { sayFirstLoad, sayStep, startingWith, type FirstLoad } from './firstLoad.ts'
+import { isRise, wholeField } from '../reading/index.ts'
+import { lowest, type Rise } from '../units/index.ts'
+import { sayFirstLoad, sayRise, startingWith, type FirstLoad } from './firstLoad.ts'
 import { defineRule } from './rule.ts'
 import {
   addedField,
@@ -16,7 +16,7 @@ type Params = FirstLoad &
   Steps & {
     /** Reps beyond those asked from which the larger step is due; 1 to 20. */
     extraReps: number
-    extraStep: Step
+    extraStep: Rise
   }
 
 /**
@@ -45,12 +45,15 @@ export const plusSet = defineRule<Params, Steady>({
     '"extraStep" at least "step"',
     // One of them may be missing or no step yet: that is a fault of its own.
     (params) => {
-      const { step, extraStep } = params as { step?: Step; extraStep?: Step }
-      return !step || !extraStep || (extraStep.kg >= step.kg && extraStep.lb >= step.lb)
+      const { step, extraStep } = params as { step?: unknown; extraStep?: unknown }
+      if (!isRise(step) || !isRise(extraStep)) return true
+      if ('percent' in step || 'percent' in extraStep)
+        return 'percent' in step && 'percent' in extraStep && extraStep.percent >= step.percent
+      return extraStep.kg >= step.kg && extraStep.lb >= step.lb
     },
   ),
   sentence: (p) =>
-    `${sayFirstLoad(p)}; add ${sayStep(p.step)} when every set is met, ${sayStep(p.extraStep)} when the plus set has ` +
+    `${sayFirstLoad(p)}; add ${sayRise(p.step)} when every set is met, ${sayRise(p.extraStep)} when the plus set has ` +
     `${p.extraReps} ${p.extraReps === 1 ? 'rep' : 'reps'} more than asked; a plus set left blank changes nothing; ${sayReset(p)}.`,
   start: (known, p) => startSteady(known, p, {}),
   next(state, exposure, p, hand) {
@@ -64,6 +67,7 @@ export const plusSet = defineRule<Params, Steady>({
     return { ...next, why: [{ id: 'plusSet.extra', data: { reps: plus, extra, date } }, ...next.why] }
   },
   ask: ({ load, why }) => ({ load, rungs: why }),
+  jumps: ({ step, extraStep }) => [step, extraStep],
   messages: {
     'plusSet.extra': '{reps} reps in the plus set of {date}, {extra} more than asked: the larger step',
     'plusSet.blank': '{load} stays: the plus set of {date} was left blank, which is not zero',

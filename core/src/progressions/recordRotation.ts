@@ -1,8 +1,8 @@
 import type { Rung } from '../explain/rung.ts'
 import { maxRung } from '../loads/maxRung.ts'
 import { listField, percentField, strictObject, wholeField } from '../reading/index.ts'
-import { compareLoads, formatNumber, inUnit, scale, snap, type Load, type Step } from '../units/index.ts'
-import { sayStep } from './firstLoad.ts'
+import { compareLoads, formatNumber, inUnit, scale, snap, type Load, type Rise } from '../units/index.ts'
+import { sayRise } from './firstLoad.ts'
 import { defineRule } from './rule.ts'
 import { repsOfSets } from './scheme.ts'
 import { addedField, stepUp } from './steady.ts'
@@ -15,7 +15,7 @@ type Params = {
   /** 2 to 6 rep counts in the order of their turns. */
   turns: Turn[]
   /** What beats a count's own last best. */
-  step: Step
+  step: Rise
 }
 /** What stands for each rep count, and the percent that it began at. */
 type Standing = { load: Load; percent: number; why: Rung[] }
@@ -43,7 +43,7 @@ export const recordRotation = defineRule<Params, State>({
   }),
   sentence: ({ turns, step }) =>
     `In turn ${turns.map(({ reps, startPercent }) => `${reps} ${reps === 1 ? 'rep' : 'reps'} (first at ${formatNumber(startPercent)}% of the 1RM)`).join(', ')}; ` +
-    `each beats its own last best by ${sayStep(step)}, and is asked again as it was when it is missed.`,
+    `each beats its own last best by ${sayRise(step)}, and is asked again as it was when it is missed.`,
   start({ lift, max, first }, { turns }) {
     if (!max) return { need: 'max', lift }
     const own: State['own'] = {}
@@ -58,13 +58,13 @@ export const recordRotation = defineRule<Params, State>({
     }
     return { at: 0, own }
   },
-  next({ at, own }, { date, verdict, target }, { turns, step }, { unit }) {
+  next({ at, own }, { date, verdict, target }, { turns, step }, { unit, isSmall }) {
     if (verdict === 'hold') return { at, own }
     const turn = turns[at % turns.length] as Turn
     const to = (at + 1) % turns.length
     const { load, percent, why } = standing(own, turn)
     if (verdict === 'hit') {
-      const risen = stepUp(inUnit(target ?? load, unit), step, date)
+      const risen = stepUp(inUnit(target ?? load, unit), step, date, isSmall)
       return { at: to, own: { ...own, [turn.reps]: { load: risen.load, percent, why: risen.why } } }
     }
     const stands = date ? [{ id: 'recordRotation.stands', data: { load, reps: turn.reps, date } }] : why

@@ -1,9 +1,10 @@
 import type { ObjectSchema } from 'yup'
 import type { Messages, Rung } from '../explain/rung.ts'
+import type { Answers } from '../member/types.ts'
 import type { Goal } from '../goals/registry.ts'
 import type { Lift } from '../library/index.ts'
 import type { MaxInForce, Need } from '../loads/source.ts'
-import type { Load, Span, Unit } from '../units/index.ts'
+import type { Load, Rise, Span, Unit } from '../units/index.ts'
 
 /** What a rule may know when it starts on a lift. */
 export type Starting = {
@@ -20,10 +21,24 @@ export type Starting = {
 
 export type LastExposure = { date: string | null; load: Load }
 
+/** Where in the plan something stands: its week, and its place in it, from 1. */
+export type RuleAt = {
+  week: number
+  inWeek: number
+  /** Slots of the week that follow the same progression, in their order, for a rule that shares sets among them. */
+  shares?: { roles: string[]; own: number }
+  /** The most sets a week that the member's own ceiling allows, where there is one. */
+  ceiling?: number
+}
+
+/** The best set of an exposure, by what it says about the max. */
+export type TopSet = { load: Load; reps: number; left?: number; estimate: Load }
+
 /** What a rule is told after a session in which its lift was trained. */
 export type Exposure = {
   /** Null for an exposure still to come, which a plan assumes. */
   date: string | null
+  at: RuleAt
   role: string
   /** `hold`: done, but at a load that proves neither a step nor a miss. */
   verdict: 'hit' | 'miss' | 'hold'
@@ -34,13 +49,47 @@ export type Exposure = {
   reps: number[]
   /** Reps of the plus set; absent where none was asked, or where it was left blank. */
   plus?: number
+  /** Reps left in reserve: asked, and noted set by set, null where nothing was noted. */
+  askedLeft?: number
+  left?: (number | null)[]
+  /** Null where no set says anything about a max. */
+  top?: TopSet | null
+  /** The mark of the session's sets: poor if one of them was, good if one was marked so and none poor. */
+  technique?: 'good' | 'poor'
+  /** A stop sign ended the sets before the last one. */
+  ended?: true
+  answers?: Answers
 }
 
 /** Things of the member's that a rule needs for numbers: their unit, and the nearest load they can make at home. */
-export type Hand = { unit: Unit; land(load: Load): Load }
+export type Hand = {
+  unit: Unit
+  land(load: Load): Load
+  /** The lightest load above this one that can be made at home; null where there is none. */
+  above(load: Load): Load | null
+  /** Whether the lift takes the smaller of two steps. */
+  isSmall: boolean
+}
 
-/** What a rule asks: a load, sets beside those that are written, or a goal and sets in place of those. */
-export type Asks = { load?: Load; moreSets?: number; sets?: number; goal?: Goal; rungs: Rung[] }
+/**
+ * What a rule asks: a load; sets beside those that are written, or in place of them; a goal, or only how much of the one that is
+ * written; reps beyond those written; reps left in reserve; the variant of the lift.
+ */
+export type Asks = {
+  load?: Load
+  moreSets?: number
+  sets?: number
+  goal?: Goal
+  amount?: number
+  moreReps?: number
+  rir?: number
+  variant?: string
+  rungs: Rung[]
+}
+
+/** What a rule may write. */
+export const writables = ['load', 'sets', 'reps', 'rir', 'variant'] as const
+export type Writable = (typeof writables)[number]
 
 /** Goals that can carry a rule; a slot that has none is an error of its template. */
 export type CarriedBy = { expected: string; fits(goal: Goal): boolean; fix: string }
@@ -53,20 +102,28 @@ export type CarriedBy = { expected: string; fits(goal: Goal): boolean; fix: stri
 export type Rule<P, S> = {
   kind: string
   title: string
-  /** What makes its numbers move. */
-  clock: 'exposure'
+  /** What makes its numbers move: each exposure, or each week with one. */
+  clock: 'exposure' | 'week'
+  /** What it keeps a state of: a lift with its variant, unless an exercise with all of its variants, or a muscle. */
+  of?: 'exercise' | 'muscle'
   /** Whether it steps from what was asked or from what was done. */
   from: 'asked' | 'done'
   roles: readonly string[]
   /** Roles that belong to it and move nothing. */
   quiet?: readonly string[]
-  writes: readonly ('load' | 'sets' | 'reps')[]
+  writes: readonly Writable[]
+  /** What of these it only adds to what is written. */
+  adds?: readonly Writable[]
   carriedBy?: CarriedBy
   params: ObjectSchema<P & object>
   sentence(params: P): string
   start(known: Starting, params: P): S | Need
   next(state: S, exposure: Exposure, params: P, hand: Hand): S
-  ask(state: S, role: string, params: P): Asks
+  ask(state: S, role: string, params: P, at: RuleAt): Asks
+  /** The rises that it may make after one exposure, where its loads are of one scheme and one role: none is larger. */
+  jumps?(params: P): Rise[]
+  /** Whether it has come to ask for a light week. */
+  wantsLight?(state: S): boolean
   messages: Messages
   examples: Example<P>[]
 }
@@ -77,10 +134,13 @@ export type Example<P> = {
   params: P
   max: Load | null
   /** A verdict, or the reps of each set with the verdict that they earn. */
-  exposures: (Exposure['verdict'] | Pick<Exposure, 'verdict' | 'reps' | 'plus'>)[]
+  exposures: (Exposure['verdict'] | GivenExposure)[]
   asked: (number | string)[]
   role?: string
   span?: Span
 }
+
+/** An exposure of a worked check: in the week of its number, one a week, unless it says where. */
+export type GivenExposure = Pick<Exposure, 'verdict'> & Partial<Exposure>
 
 export const defineRule = <P, S>(rule: Rule<P, S>): Rule<P, S> => rule

@@ -1,11 +1,11 @@
 import { listField, percentOffField, strictObject } from '../reading/index.ts'
-import { formatNumber, inUnit, scale, type Step } from '../units/index.ts'
-import { sayFirstLoad, sayStep, startingWith, type FirstLoad } from './firstLoad.ts'
+import { formatNumber, inUnit, scale, type Rise } from '../units/index.ts'
+import { sayFirstLoad, sayRise, startingWith, type FirstLoad } from './firstLoad.ts'
 import { defineRule } from './rule.ts'
 import { repsOfSets, sayScheme, schemeFields, type Scheme } from './scheme.ts'
 import { addedField, resetFields, startSteady, stepOrReset, type Steady } from './steady.ts'
 
-type Rung = Scheme & { step: Step }
+type Rung = Scheme & { step: Rise }
 type Params = FirstLoad & {
   /** 2 to 6 rungs, the first one first: 5 × 5, 4 × 4, 3 × 3, each with what a hit adds. */
   rungs: Rung[]
@@ -38,7 +38,7 @@ export const schemeLadder = defineRule<Params, State>({
     backBy: percentOffField().required(),
   }),
   sentence: (p) =>
-    `${sayFirstLoad(p)}; ${p.rungs.map((rung) => `${sayScheme(rung)} adding ${sayStep(rung.step)} after each hit`).join(', then ')}; ` +
+    `${sayFirstLoad(p)}; ${p.rungs.map((rung) => `${sayScheme(rung)} adding ${sayRise(rung.step)} after each hit`).join(', then ')}; ` +
     `${p.misses === 1 ? 'a miss moves' : `${p.misses} misses in a row move`} on, from the last back to the first with ${formatNumber(p.backBy)}% off.`,
   start: (known, p) => startSteady(known, p, { rung: 0 }),
   next({ rung, ...steady }, exposure, { rungs, misses, backBy }, hand) {
@@ -63,6 +63,7 @@ export const schemeLadder = defineRule<Params, State>({
     const { sets, reps } = rungs[rung % rungs.length] as Rung
     return { load, sets, goal: { reps }, rungs: why }
   },
+  jumps: ({ rungs }) => rungs.map(({ step }) => step),
   messages: {
     'schemeLadder.on':
       'the rule’s {load} was missed on {date}, {misses} in a row: on to {sets} × {reps} with the same load',

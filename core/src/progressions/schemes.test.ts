@@ -5,6 +5,7 @@ import type { Fact, Member, SessionLog, ShownGroup } from '../member/index.ts'
 import { formatGroups, planMember, snapshot, type Plan } from '../plan/index.ts'
 import { readTemplate, type Template } from '../template/index.ts'
 import { compareLoads, type Load } from '../units/index.ts'
+import { exposureOf, handWith } from '../testing/exposures.ts'
 import { growingSquares } from './growingSquares.ts'
 import { ruleOf, type RuleKind } from './registry.ts'
 
@@ -203,8 +204,8 @@ describe('growing squares', () => {
     const sample = ruleOf.growingSquares.examples[0]?.params as Parameters<typeof growingSquares.next>[2]
     const best: Load = { value: 100, unit: 'kg' }
     const state = { load: best, misses: 0, why: [], at: 1, best: [best, null] }
-    const miss = { date: start, role: 'main', verdict: 'miss' as const, target: best, asked: 8, reps: [8] }
-    const next = growingSquares.next(state, miss, sample, { unit: 'lb', land: (load) => load })
+    const miss = exposureOf({ date: start, verdict: 'miss', target: best, asked: 8, reps: [8] })
+    const next = growingSquares.next(state, miss, sample, handWith('lb'))
     expect(next.load.unit).toBe('lb')
     expect(compareLoads(next.load, best)).toBe(0)
   })
@@ -301,7 +302,7 @@ describe('what a rule needs is said at its place', () => {
       'wave',
       { ...paramsOf('wave'), nextWave: { kg: 0, lb: 5 } },
       undefined,
-      'progressions.squat.stages[0].params.nextWave.kg: a number above 0, at most 50',
+      'progressions.squat.stages[0].params.nextWave: a step above 0 in both units, at most 50',
     ],
     [
       'a band upside down',

@@ -18,6 +18,7 @@ export const setAccumulation = defineRule<Params, State>({
   from: 'asked',
   roles: ['main'],
   writes: ['sets'],
+  adds: ['sets'],
   params: strictObject({
     add: wholeField('sets added', 1, 4).required(),
     most: wholeField('the most added', 1, 10).required(),

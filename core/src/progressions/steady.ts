@@ -1,6 +1,6 @@
 import type { Rung } from '../explain/rung.ts'
-import { percentOffField, stepField, wholeField } from '../reading/index.ts'
-import { addStep, formatNumber, inUnit, scale, type Load, type Step } from '../units/index.ts'
+import { percentOffField, riseField, wholeField } from '../reading/index.ts'
+import { formatNumber, inUnit, rise, riseOf, scale, type Load, type Rise } from '../units/index.ts'
 import type { Need } from '../loads/source.ts'
 import { firstLoad, type FirstLoad } from './firstLoad.ts'
 import type { Exposure, Hand, Starting } from './rule.ts'
@@ -10,14 +10,14 @@ export type Steady = { load: Load; misses: number; why: Rung[] }
 
 export type Steps = {
   /** Added after each hit, exact. */
-  step: Step
+  step: Rise
   /** Misses in a row that lower the load; 1 to 10. */
   misses: number
   /** How far it is lowered, in percent of the load; 1 to 50. */
   resetBy: number
 }
 
-export const addedField = () => stepField(50).required()
+export const addedField = () => riseField().required()
 
 export const resetFields = {
   misses: wholeField('misses in a row', 1, 10).required(),
@@ -43,10 +43,10 @@ export function stepOrReset(
   steady: Steady,
   { date, verdict, target }: Exposure,
   { step, misses: allowed, resetBy }: Steps,
-  { unit, land }: Hand,
+  { unit, land, isSmall }: Hand,
 ): Steady {
   const from = inUnit(target ?? steady.load, unit)
-  if (verdict === 'hit') return stepUp(from, step, date)
+  if (verdict === 'hit') return stepUp(from, step, date, isSmall)
   if (!date) return steady
   if (verdict === 'hold')
     return { ...steady, why: [{ id: 'steady.hold', data: { load: steady.load, date } }] }
@@ -61,9 +61,9 @@ export function stepOrReset(
   }
 }
 
-export function stepUp(from: Load, by: Step, date: string | null): Steady {
-  const load = addStep(from, by)
-  const data = { from, step: { value: by[from.unit], unit: from.unit }, load }
+export function stepUp(from: Load, by: Rise, date: string | null, isSmall: boolean): Steady {
+  const load = rise(from, by, isSmall)
+  const data = { from, step: riseOf(from, by, isSmall), load }
   return {
     load,
     misses: 0,

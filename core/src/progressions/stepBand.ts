@@ -1,6 +1,6 @@
 import { percentField, wholeField } from '../reading/index.ts'
 import { formatNumber, inUnit, scale } from '../units/index.ts'
-import { sayFirstLoad, sayStep, startingWith, type FirstLoad } from './firstLoad.ts'
+import { sayFirstLoad, sayRise, startingWith, type FirstLoad } from './firstLoad.ts'
 import { defineRule } from './rule.ts'
 import {
   addedField,
@@ -45,7 +45,7 @@ export const stepBand = defineRule<Params, State>({
     ({ small = 100, large = 100 }) => small <= 100 && large >= 100,
   ),
   sentence: (p) =>
-    `${sayFirstLoad(p)}; add ${sayStep(p.step)} after ${p.hits === 1 ? 'each hit' : `every ${p.hits} hits`}; ` +
+    `${sayFirstLoad(p)}; add ${sayRise(p.step)} after ${p.hits === 1 ? 'each hit' : `every ${p.hits} hits`}; ` +
     `${p.small === undefined ? '' : `small sessions at ${formatNumber(p.small)}% of it; `}` +
     `${p.large === undefined ? '' : `large ones at ${formatNumber(p.large)}%; `}${sayReset(p)}.`,
   start: (known, p) => startSteady(known, p, { hits: 0 }),
@@ -67,6 +67,7 @@ export const stepBand = defineRule<Params, State>({
     const own = scale(load, percent)
     return { load: own, rungs: [...why, { id: 'stepBand.share', data: { role, percent, load: own } }] }
   },
+  jumps: ({ step }) => [step],
   messages: {
     'stepBand.flat': '{load} was a hit on {date}, {hits} of {of} at this load: the same again',
     'stepBand.flatAhead': 'if {load} is a hit, {hits} of {of} at this load: the same again',

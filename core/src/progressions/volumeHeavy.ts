@@ -1,6 +1,6 @@
 import { percentField } from '../reading/index.ts'
-import { formatNumber, scale, type Step } from '../units/index.ts'
-import { firstLoad, sayFirstLoad, sayStep, startingWith, type FirstLoad } from './firstLoad.ts'
+import { formatNumber, scale, type Rise } from '../units/index.ts'
+import { firstLoad, sayFirstLoad, sayRise, startingWith, type FirstLoad } from './firstLoad.ts'
 import { defineRule } from './rule.ts'
 import { addedField, resetFields, sayReset, stepOrReset, type Steady, type Steps } from './steady.ts'
 
@@ -8,8 +8,8 @@ type Params = FirstLoad &
   Omit<Steps, 'step'> & {
     /** The first heavy day, in percent of the first volume day. */
     heavyPercent: number
-    volumeStep: Step
-    heavyStep: Step
+    volumeStep: Rise
+    heavyStep: Rise
   }
 
 type State = { volume: Steady; heavy: Steady }
@@ -33,8 +33,8 @@ export const volumeHeavy = defineRule<Params, State>({
     ...resetFields,
   }),
   sentence: (p) =>
-    `Volume day: ${sayFirstLoad(p).replace('Start', 'start')}, add ${sayStep(p.volumeStep)} after each hit. Heavy day: start at ` +
-    `${formatNumber(p.heavyPercent)}% of that, add ${sayStep(p.heavyStep)} after each hit; ` +
+    `Volume day: ${sayFirstLoad(p).replace('Start', 'start')}, add ${sayRise(p.volumeStep)} after each hit. Heavy day: start at ` +
+    `${formatNumber(p.heavyPercent)}% of that, add ${sayRise(p.heavyStep)} after each hit; ` +
     `${sayReset(p, ' of either')} it.`,
   start(known, p) {
     const volume = firstLoad(known, p)

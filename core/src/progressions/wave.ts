@@ -1,6 +1,6 @@
 import { listField, strictObject } from '../reading/index.ts'
-import { addStep, inUnit, scale, type Load, type Step } from '../units/index.ts'
-import { firstLoad, sayFirstLoad, sayStep, startingWith, type FirstLoad } from './firstLoad.ts'
+import { inUnit, rise, scale, type Load, type Rise } from '../units/index.ts'
+import { firstLoad, sayFirstLoad, sayRise, startingWith, type FirstLoad } from './firstLoad.ts'
 import { defineRule } from './rule.ts'
 import { repsOfSets, sayScheme, schemeFields, type Scheme } from './scheme.ts'
 import { addedField, resetFields, sayReset, stepOrReset, type Steady, type Steps } from './steady.ts'
@@ -10,7 +10,7 @@ type Params = FirstLoad &
     /** The exposures of one wave in their order, 2 to 6: 4 × 8, 3 × 6, 2 × 4. A missed one is repeated with its own sets. */
     parts: Scheme[]
     /** What the next wave's first load is above this one's. */
-    nextWave: Step
+    nextWave: Rise
   }
 type State = Steady & { first: Load; at: number }
 
@@ -30,8 +30,8 @@ export const wave = defineRule<Params, State>({
     ...resetFields,
   }),
   sentence: (p) =>
-    `${sayFirstLoad(p)}; waves of ${p.parts.map(sayScheme).join(', ')}, each ${sayStep(p.step)} above the one before; ` +
-    `the next wave begins ${sayStep(p.nextWave)} above this one; ${sayReset(p)}, and the wave begins again.`,
+    `${sayFirstLoad(p)}; waves of ${p.parts.map(sayScheme).join(', ')}, each ${sayRise(p.step)} above the one before; ` +
+    `the next wave begins ${sayRise(p.nextWave)} above this one; ${sayReset(p)}, and the wave begins again.`,
   start(known, p) {
     const first = firstLoad(known, p)
     return 'need' in first ? first : { ...first, misses: 0, first: first.load, at: 0 }
@@ -40,7 +40,7 @@ export const wave = defineRule<Params, State>({
     const { date, verdict, target } = exposure
     const isLast = at + 1 >= p.parts.length
     if (verdict === 'hit' && isLast) {
-      const load = addStep(inUnit(first, hand.unit), p.nextWave)
+      const load = rise(inUnit(first, hand.unit), p.nextWave, hand.isSmall)
       const data = { load, first, ...(date && { date }) }
       return {
         load,
@@ -62,6 +62,7 @@ export const wave = defineRule<Params, State>({
     const { sets, reps } = parts[at % parts.length] as Scheme
     return { load, sets, goal: { reps }, rungs: why }
   },
+  jumps: ({ step, nextWave }) => [step, nextWave],
   messages: {
     'wave.next': 'the last of the wave was a hit on {date}: the next one begins above its {first}, at {load}',
     'wave.nextAhead': 'if the last of the wave is a hit: the next one begins above its {first}, at {load}',

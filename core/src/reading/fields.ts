@@ -1,6 +1,6 @@
 import { array, boolean, mixed, number, object, string, type ObjectShape } from 'yup'
 import { exerciseIds, type ExerciseId } from '../library/index.ts'
-import { isDay, type Load, type Span, type Step } from '../units/index.ts'
+import { isDay, type Load, type Rise, type Span, type Step } from '../units/index.ts'
 
 /**
  * The fields that files are made of. Each says in `expected` what it takes: errors quote it, and the JSON Schema and the
@@ -88,6 +88,52 @@ export const stepField = (most = 1000) => {
   return strictObject({ kg: amount(), lb: amount() })
     .default(undefined)
     .meta({ expected: 'a step in both units, like {"kg": 2.5, "lb": 5}' })
+}
+
+/** A step in both units, with a smaller one for small lifts where it is stated; or a percent of the load, up to 20. */
+export const riseField = () =>
+  mixed<Rise>(isRise).meta({
+    expected:
+      'a step above 0 in both units, at most 50, like {"kg": 5, "lb": 10, "small": {"kg": 2.5, "lb": 5}}, or {"percent": 2.5}, at most 20',
+    parts: ['kg', 'lb', 'small.kg', 'small.lb', 'percent'],
+    json: {
+      oneOf: [
+        {
+          type: 'object',
+          properties: {
+            ...stepJson.properties,
+            small: { type: 'object', ...stepJson, required: ['kg', 'lb'], additionalProperties: false },
+          },
+          required: ['kg', 'lb'],
+          additionalProperties: false,
+        },
+        {
+          type: 'object',
+          properties: { percent: { type: 'number', exclusiveMinimum: 0, maximum: 20 } },
+          required: ['percent'],
+          additionalProperties: false,
+        },
+      ],
+    },
+  })
+
+const amountJson = { type: 'number', exclusiveMinimum: 0, maximum: 50 }
+const stepJson = { properties: { kg: amountJson, lb: amountJson } }
+
+export function isRise(value: unknown): value is Rise {
+  if (typeof value !== 'object' || value === null) return false
+  const { small, ...rest } = value as { small?: unknown }
+  if (isOnly(rest, ['percent'], 20)) return small === undefined
+  const isStep = (one: unknown) => isOnly(one, ['kg', 'lb'], 50)
+  return isStep(rest) && (small === undefined || isStep(small))
+}
+
+/** Whether a value has these keys and no others, each a number above 0 and at most `most`. */
+function isOnly(value: unknown, keys: string[], most: number): boolean {
+  if (typeof value !== 'object' || value === null) return false
+  const entries = Object.entries(value)
+  const fits = (n: unknown) => typeof n === 'number' && n > 0 && n <= most
+  return entries.length === keys.length && entries.every(([key, n]) => keys.includes(key) && fits(n))
 }
 
 /** One number, or any from one to another, whole, from 1. */

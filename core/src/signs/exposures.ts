@@ -1,5 +1,5 @@
 import { strictObject, wholeField } from '../reading/index.ts'
-import { defineSign } from './sign.ts'
+import { defineSign, freshRun } from './sign.ts'
 
 /** So many exposures, however they went. */
 export const exposures = defineSign<{ count: number }>({
@@ -12,13 +12,13 @@ export const exposures = defineSign<{ count: number }>({
     {
       say: 'the sixth of six',
       params: { count: 6 },
-      run: { exposures: 6, recent: [], heaviest: null },
+      run: { ...freshRun, exposures: 6 },
       want: true,
     },
     {
       say: 'the fifth of six',
       params: { count: 6 },
-      run: { exposures: 5, recent: [], heaviest: null },
+      run: { ...freshRun, exposures: 5 },
       want: false,
     },
   ],

@@ -1,6 +1,6 @@
 import { stepField, strictObject } from '../reading/index.ts'
 import { formatLoad, type Step } from '../units/index.ts'
-import { defineSign } from './sign.ts'
+import { defineSign, freshRun } from './sign.ts'
 
 /** A stated load was a hit, or a heavier one. */
 export const reached = defineSign<{ load: Step }>({
@@ -14,13 +14,13 @@ export const reached = defineSign<{ load: Step }>({
     {
       say: '100 kg was a hit',
       params: { load: { kg: 100, lb: 220 } },
-      run: { exposures: 9, recent: ['hit'], heaviest: { value: 100, unit: 'kg' } },
+      run: { ...freshRun, exposures: 9, recent: [{ verdict: 'hit' }], heaviest: { value: 100, unit: 'kg' } },
       want: true,
     },
     {
       say: '215 lb is less than the 220 lb that are written for pounds',
       params: { load: { kg: 100, lb: 220 } },
-      run: { exposures: 9, recent: ['hit'], heaviest: { value: 215, unit: 'lb' } },
+      run: { ...freshRun, exposures: 9, recent: [{ verdict: 'hit' }], heaviest: { value: 215, unit: 'lb' } },
       want: false,
     },
   ],

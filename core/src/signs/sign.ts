@@ -4,11 +4,17 @@ import type { Load } from '../units/index.ts'
 /** How a progression has gone in its present stage, kept by the fold alike for every rule. */
 export type Run = {
   exposures: number
-  /** Verdicts, newest first, at most as many as signs may look back. */
-  recent: ('hit' | 'miss')[]
-  /** The heaviest load that was a hit. */
+  /** What was heard, newest first, at most as many as signs may look back. */
+  recent: Heard[]
+  /** The heaviest load that was a hit, and how many exposures ago it rose to that. */
   heaviest: Load | null
+  sinceBest: number
 }
+
+/** An exposure as signs see it: how it went, the technique where it was marked, and whether a stop sign ended its sets early. */
+export type Heard = { verdict: 'hit' | 'miss'; technique?: 'good' | 'poor'; ended?: true }
+
+export const freshRun: Run = { exposures: 0, recent: [], heaviest: null, sinceBest: 0 }
 
 export const longestRecent = 12
 

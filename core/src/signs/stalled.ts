@@ -1,5 +1,5 @@
 import { strictObject, wholeField } from '../reading/index.ts'
-import { defineSign, longestRecent } from './sign.ts'
+import { defineSign, freshRun, longestRecent, type Run } from './sign.ts'
 
 /** So many misses among the last exposures: in a row where both numbers are the same. */
 export const stalled = defineSign<{ misses: number; of: number }>({
@@ -14,25 +14,29 @@ export const stalled = defineSign<{ misses: number; of: number }>({
       ? `when ${misses === 1 ? 'an exposure is' : `${misses} exposures in a row are`} missed`
       : `when ${misses} of the last ${of} exposures are missed`,
   shows: ({ recent }, { misses, of }) =>
-    recent.slice(0, of).filter((verdict) => verdict === 'miss').length >= misses,
+    recent.slice(0, of).filter(({ verdict }) => verdict === 'miss').length >= misses,
   examples: [
     {
       say: 'two misses in a row',
       params: { misses: 2, of: 2 },
-      run: { exposures: 5, recent: ['miss', 'miss', 'hit'], heaviest: null },
+      run: went(['miss', 'miss', 'hit']),
       want: true,
     },
     {
       say: 'a hit between two misses is no row of them',
       params: { misses: 2, of: 2 },
-      run: { exposures: 5, recent: ['miss', 'hit', 'miss'], heaviest: null },
+      run: went(['miss', 'hit', 'miss']),
       want: false,
     },
     {
       say: 'two of the last three',
       params: { misses: 2, of: 3 },
-      run: { exposures: 5, recent: ['miss', 'hit', 'miss'], heaviest: null },
+      run: went(['miss', 'hit', 'miss']),
       want: true,
     },
   ],
 })
+
+function went(verdicts: Run['recent'][number]['verdict'][]): Run {
+  return { ...freshRun, exposures: 5, recent: verdicts.map((verdict) => ({ verdict })) }
+}

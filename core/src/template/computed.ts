@@ -1,7 +1,7 @@
 import { sourceOf, type LoadBasis } from '../loads/registry.ts'
 import { ruleOf } from '../progressions/registry.ts'
 import { snap } from '../units/index.ts'
-import type { SetGroup, Slot, Template } from './types.ts'
+import { rulesOf, type SetGroup, type Slot, type Template } from './types.ts'
 
 /** Whether any group of a slot, in any row, is given a load. */
 export const hasComputedLoad = (slot: Slot): boolean =>
@@ -31,12 +31,14 @@ export function cellsByRule(
   { follows }: Slot,
   row: SetGroup[],
   group: SetGroup,
-): ('sets' | 'goal')[] {
+): ('sets' | 'goal' | 'rir')[] {
   if (!takesScheme(row, group)) return []
-  const rules = follows.flatMap(({ progression }) => progressions[progression]?.stages ?? [])
+  const rules = follows.flatMap(({ progression }) => rulesOf(progressions[progression]))
   const writing = rules
     .map(({ rule }) => ruleOf[rule])
-    .filter(({ writes, carriedBy }) => writes.includes('reps') && carriedBy?.fits(group.goal))
-  if (!writing.length) return []
-  return writing.some(({ writes }) => writes.includes('sets')) ? ['sets', 'goal'] : ['goal']
+    .filter(({ carriedBy }) => !carriedBy || carriedBy.fits(group.goal))
+  const cells = { sets: 'sets', reps: 'goal', rir: 'rir' } as const
+  return (['sets', 'reps', 'rir'] as const)
+    .filter((what) => writing.some(({ writes, adds }) => writes.includes(what) && !adds?.includes(what)))
+    .map((what) => cells[what])
 }

@@ -3,7 +3,17 @@ import { at, type Checker } from '../reading/index.ts'
 import { findCircles } from './circles.ts'
 import { limits } from './shape.ts'
 import { findSlotEnds, findUnheard, known } from './slotEnds.ts'
-import { nominalWeeks, slotsOf, type Id, type Slot, type Template } from './types.ts'
+import { ruleOf, type RuleKind } from '../progressions/registry.ts'
+import {
+  nominalWeeks,
+  slotsOf,
+  type Id,
+  type Part,
+  type Phase,
+  type Progression,
+  type Slot,
+  type Template,
+} from './types.ts'
 
 /**
  * Notes every name that leads nowhere, every thing that nothing leads to, and every row that is missing. Adjustments are the
@@ -17,9 +27,10 @@ export function findLooseEnds(checker: Checker, template: Template): void {
   const followed = new Set(
     Object.values(template.slots).flatMap(({ follows }) => follows.map((f) => f.progression)),
   )
-  for (const id of Object.keys(template.progressions)) {
-    if (!followed.has(id))
-      checker.add(at('progressions', id), 'a progression that some slot follows', id, 'Remove it.')
+  for (const [id, progression] of Object.entries(template.progressions)) {
+    const path = at('progressions', id)
+    if (!followed.has(id)) checker.add(path, 'a progression that some slot follows', id, 'Remove it.')
+    findRules(checker, template, progression, path)
   }
   findCircles(checker, template)
 }
@@ -65,7 +76,8 @@ function findTestDay(checker: Checker, { phases, missed }: Template): void {
 }
 
 /** Checks the sessions, and returns the session of each slot; a slot that a track adds stands beside the one it follows. */
-function findSessions(checker: Checker, { phases, sessions, slots, tracks }: Template): Map<Id, Id> {
+function findSessions(checker: Checker, template: Template): Map<Id, Id> {
+  const { phases, sessions, slots, tracks } = template
   const sessionOf = new Map<Id, Id>()
   const changes = Object.values(tracks).flatMap((track) => track.changes)
   const used = new Set([
@@ -91,12 +103,29 @@ function findSessions(checker: Checker, { phases, sessions, slots, tracks }: Tem
         sessionOf.set(slot, id)
       }),
     )
+    session.parts.forEach((part, i) =>
+      findTurns(checker, template, part, at(at(at('sessions', id), 'parts'), i)),
+    )
   }
   for (const { do: change } of changes) {
     const session = change.kind === 'add' ? sessionOf.get(change.after) : undefined
     if (change.kind === 'add' && session && !sessionOf.has(change.slot)) sessionOf.set(change.slot, session)
   }
   return sessionOf
+}
+
+/** Slots whose loads read one another cannot trade places. */
+function findTurns(checker: Checker, { slots }: Template, part: Part, path: string): void {
+  if (!part.turns) return
+  if (part.slots.length < 2)
+    checker.add(at(path, 'turns'), 'two slots or more to take turns', part.slots.length)
+  for (const id of part.slots)
+    for (const { load } of Object.values(slots[id]?.rows ?? {}).flat(2)) {
+      const { slot: other } = sourceOf[load.of].reads?.(load) ?? {}
+      if (other === undefined || other === id || !part.slots.includes(other)) continue
+      const fix = 'Take the turns away, or base the load on something else.'
+      return checker.add(at(path, 'turns'), 'slots whose loads do not read one another', id, fix)
+    }
 }
 
 function findSlot(checker: Checker, template: Template, id: Id, slot: Slot, session: Id | undefined): void {
@@ -117,6 +146,38 @@ function findSlot(checker: Checker, template: Template, id: Id, slot: Slot, sess
   findUnheard(checker, template, slot, path)
   findOrder(checker, template, id, slot, session)
 }
+
+/** In a phase a progression has one rule; and all of its rules keep their state of the same thing. */
+function findRules(
+  checker: Checker,
+  { phases }: Template,
+  { stages, inPhases = [] }: Progression,
+  path: string,
+): void {
+  const scopeOf = (rule: RuleKind) => ruleOf[rule].of ?? 'lift'
+  const scope = stages[0] && scopeOf(stages[0].rule)
+  stages.forEach(({ rule }, i) => {
+    if (scopeOf(rule) !== scope)
+      checker.add(`${at(path, 'stages')}[${i}].rule`, `a rule of one ${scope}, like the first stage`, rule)
+  })
+  inPhases.forEach(({ phase, rule }, i) => {
+    const place = at(at(path, 'inPhases'), i)
+    if (!phases.some(({ id }) => id === phase))
+      checker.add(at(place, 'phase'), 'a phase of this template', phase, known(byId(phases)))
+    if (inPhases.findIndex((one) => one.phase === phase) < i)
+      checker.add(
+        at(place, 'phase'),
+        'one rule for the progression in a phase',
+        phase,
+        'Two rules cannot both have a lift: keep one of them.',
+      )
+    if (scopeOf(rule) !== scope)
+      checker.add(at(place, 'rule'), `a rule of one ${scope}, like the first stage`, rule)
+  })
+}
+
+const byId = (phases: Phase[]): Record<Id, Phase> =>
+  Object.fromEntries(phases.map((phase) => [phase.id, phase]))
 
 /** A load below the top set of another slot needs that slot earlier in the same session. */
 function findOrder(checker: Checker, { sessions, slots }: Template, id: Id, slot: Slot, session?: Id): void {

@@ -1,7 +1,7 @@
 import { sourceKinds, sourceOf, type LoadBasis, type SourceKind } from '../loads/registry.ts'
 import { goalKeys, goalOf, keyOf, type Goal } from '../goals/registry.ts'
 import { exerciseIds } from '../library/index.ts'
-import { ruleKinds, ruleOf, type RuleKind } from '../progressions/registry.ts'
+import { ruleKinds, ruleOf, type RuleKind, type Stage } from '../progressions/registry.ts'
 import { at, Checker, isId, type Issue } from '../reading/index.ts'
 import { signKinds, signOf, type SignBasis, type SignKind } from '../signs/registry.ts'
 import { warmUpNames, warmUpOf, type WarmUp, type WarmUpName } from '../warmups/registry.ts'
@@ -31,7 +31,9 @@ import {
   type Length,
   type Part,
   type Phase,
+  type PhaseRule,
   type Progression,
+  type ProgressionStage,
   type RowClock,
   type Session,
   type SetGroup,
@@ -245,11 +247,6 @@ function readProgression(checker: Checker, value: unknown, path: string): Progre
     if (!stage) return []
     if (seen.has(stage.id)) checker.add(at(place, 'id'), 'an id that no other stage has', stage.id)
     seen.add(stage.id)
-    const rule = stage.rule as unknown as RuleKind
-    if (!ruleKinds.includes(rule)) {
-      checker.add(at(place, 'rule'), `one of ${ruleKinds.join(', ')}`, stage.rule)
-      return []
-    }
     const isLast = i === pieces.length - 1
     if (isLast !== (stage.until === undefined)) {
       const expected = isLast
@@ -259,12 +256,40 @@ function readProgression(checker: Checker, value: unknown, path: string): Progre
       return []
     }
     const until = stage.until && readSign(checker, stage.until, at(place, 'until'))
-    const params = checker.check(ruleOf[rule].params, stage.params, at(place, 'params'))
-    return params
-      ? [{ id: stage.id, rule, params, ...(until && { until }) } as Progression['stages'][number]]
-      : []
+    if (stage.offers && isLast)
+      checker.add(
+        at(place, 'offers'),
+        'a stage after it to offer',
+        stage.offers,
+        'Remove it, or add a stage.',
+      )
+    const ruled = readRule(checker, stage, place)
+    if (!ruled) return []
+    const { id, offers, waits } = stage
+    const own = { ...(until && { until }), ...(offers && { offers }), ...(waits && { waits }) }
+    return [{ id, ...ruled, ...own } as ProgressionStage]
   })
-  return { stages }
+  if (!progression.inPhases) return { stages }
+  const inPhases = progression.inPhases.flatMap((one, i) => {
+    const ruled = readRule(checker, one, at(at(path, 'inPhases'), i))
+    return ruled ? [{ phase: one.phase, ...ruled } as PhaseRule] : []
+  })
+  return { stages, inPhases }
+}
+
+/** A rule with its parameters, as a stage or a phase has it. */
+function readRule(
+  checker: Checker,
+  { rule: given, params }: { rule: object; params: object },
+  path: string,
+): Pick<Stage, 'rule' | 'params'> | undefined {
+  const rule = given as unknown as RuleKind
+  if (!ruleKinds.includes(rule)) {
+    checker.add(at(path, 'rule'), `one of ${ruleKinds.join(', ')}`, rule)
+    return undefined
+  }
+  const read = checker.check(ruleOf[rule].params, params, at(path, 'params'))
+  return read && ({ rule, params: read } as Pick<Stage, 'rule' | 'params'>)
 }
 
 /** An unknown exercise is most often a spelling: name the closest one. */

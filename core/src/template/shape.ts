@@ -16,7 +16,7 @@ import {
 } from '../reading/index.ts'
 import { muscles } from '../library/index.ts'
 import { repTables } from '../maxes/table.ts'
-import { groupParts, missedPolicies, rowClocks, setStyles } from './types.ts'
+import { groupParts, missedPolicies, rowClocks, setStyles, turnClocks } from './types.ts'
 
 /**
  * The pieces of template format 1. The reader checks a file against them piece by piece, the JSON Schema is assembled
@@ -137,6 +137,12 @@ export const partShape = strictObject({
   name: textField('the part’s name', 60).required(),
   minutes: wholeField('minutes', 1, 240),
   slots: listField('slot ids in order', limits.slots).of(idField()).required(),
+  turns: strictObject({
+    by: choiceField(['week', 'place']).required(),
+    every: wholeField('weeks, or places, between turns', 1, 26).required(),
+  })
+    .default(undefined)
+    .meta({ expected: 'turns of its slots like {"by": "week", "every": 3}' }),
 })
 
 export const slotShape = strictObject({
@@ -163,6 +169,13 @@ export const slotShape = strictObject({
       }),
     }),
   ),
+  turns: strictObject({
+    with: listField('lifts that take the slot in turn', 6).of(liftField().required()).required(),
+    by: choiceField(turnClocks).required(),
+    every: wholeField('weeks, places or phases between turns', 1, 26).required(),
+  })
+    .default(undefined)
+    .meta({ expected: 'turns like {"with": [{"exercise": "frontSquat"}], "by": "week", "every": 3}' }),
   by: choiceField(rowClocks),
   circuit: strictObject({
     name: textField('the circuit’s name', 80).required(),
@@ -211,13 +224,24 @@ export const setGroupShape = strictObject({
   least === undefined ? stop === undefined : stop !== undefined && least <= sets,
 )
 
-export const progressionShape = strictObject({ stages: listField('stages', limits.stages).required() })
+export const phaseRuleShape = strictObject({
+  phase: idField('a phase').required(),
+  rule: laterField('a rule').required(),
+  params: laterField('the rule’s parameters').required(),
+})
+
+export const progressionShape = strictObject({
+  stages: listField('stages', limits.stages).required(),
+  inPhases: listField('rules of single phases', limits.phases).of(phaseRuleShape),
+})
 
 export const stageShape = strictObject({
   id: idField('the stage’s id').required(),
   rule: laterField('a rule').required(),
   params: laterField('the rule’s parameters').required(),
   until: laterField('the sign that hands the lift over to the next stage'),
+  offers: trueField('true, where the sign offers the next stage and does not hand the lift over by itself'),
+  waits: choiceField(['technique']),
 })
 
 function isRole(value: unknown): value is string | { byPlace: string[] } {

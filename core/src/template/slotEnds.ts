@@ -3,7 +3,7 @@ import { sourceOf } from '../loads/registry.ts'
 import { ruleOf, type RuleKind } from '../progressions/registry.ts'
 import { at, type Checker } from '../reading/index.ts'
 import { isOverMax, percentOfMax, takesScheme } from './computed.ts'
-import type { Id, Slot, Template } from './types.ts'
+import { rulesOf, type Id, type Slot, type Template } from './types.ts'
 
 /** What a slot's progressions and loads need of the slot itself and of the template. */
 export function findSlotEnds(checker: Checker, template: Template, slot: Slot, path: string): void {
@@ -17,7 +17,7 @@ export function findSlotEnds(checker: Checker, template: Template, slot: Slot, p
         id,
         known(template.progressions),
       )
-    for (const { rule } of progression?.stages ?? []) {
+    for (const { rule } of rulesOf(progression)) {
       const { roles } = ruleOf[rule]
       for (const one of typeof role === 'string' ? [role] : role.byPlace)
         if (!roles.includes(one))
@@ -73,7 +73,7 @@ function findLines(checker: Checker, { circuit, rows, follows }: Slot, path: str
 function findRivals(checker: Checker, { progressions }: Template, { follows }: Slot, path: string): void {
   const writer = new Map<string, Id>()
   follows.forEach(({ progression: id }, i) => {
-    const writes = new Set(progressions[id]?.stages.flatMap(({ rule }) => ruleOf[rule].writes))
+    const writes = new Set(rulesOf(progressions[id]).flatMap(({ rule }) => ruleOf[rule].writes))
     for (const what of writes) {
       const rival = writer.get(what)
       if (rival !== undefined)
@@ -90,7 +90,7 @@ function findRivals(checker: Checker, { progressions }: Template, { follows }: S
 
 function findLoadEnds(checker: Checker, template: Template, slot: Slot, path: string): void {
   const givesLoads = slot.follows.some(({ progression, role }) =>
-    template.progressions[progression]?.stages.some(
+    rulesOf(template.progressions[progression]).some(
       ({ rule }) =>
         ruleOf[rule].writes.includes('load') &&
         !(typeof role === 'string' && ruleOf[rule].quiet?.includes(role)),
@@ -162,14 +162,14 @@ export function findUnheard(checker: Checker, { progressions }: Template, slot: 
     .flat(2)
     .some(({ load }) => load.of === 'progression' || sourceOf[load.of].readsRole)
   slot.follows.forEach(({ progression }, i) => {
-    const givesLoads = progressions[progression]?.stages.some(({ rule }) =>
+    const givesLoads = rulesOf(progressions[progression]).some(({ rule }) =>
       ruleOf[rule].writes.includes('load'),
     )
     if (givesLoads && !isHeard) {
       const fix = 'Write "load": {"of": "progression"}.'
       checker.add(at(at(path, 'follows'), i), 'at least one load of the progression', progression, fix)
     }
-    for (const { rule } of progressions[progression]?.stages ?? [])
+    for (const { rule } of rulesOf(progressions[progression]))
       findUncarried(checker, rule, slot, `${at(path, 'follows')}[${i}]`)
   })
 }

@@ -72,7 +72,17 @@ export type Phase = {
 export type Length = number | { least: number; most: number; until: SignBasis & { progression: Id } }
 
 export type Session = { name: string; parts: Part[] }
-export type Part = { name: string; minutes?: number; slots: Id[] }
+/** With `turns` its slots move up one place every so many weeks of the phase, or from place to place of the week. */
+export type Part = {
+  name: string
+  minutes?: number
+  slots: Id[]
+  turns?: { by: 'week' | 'place'; every: number }
+}
+
+/** After every so many weeks of the phase, places of the week or phases the next lift has its turn, and after the last the slot's own. */
+export type SlotTurns = { with: Lift[]; by: (typeof turnClocks)[number]; every: number }
+export const turnClocks = ['week', 'place', 'phase'] as const
 
 /**
  * What a row is chosen by: the week of the phase; the exposures of the slot in the phase, begun again after the last row; the
@@ -88,6 +98,8 @@ export type Slot = Lift & {
   note?: string
   /** Several only where they write different things. */
   follows: Follow[]
+  /** Other lifts that take the slot in turn with its own. */
+  turns?: SlotTurns
   by: RowClock
   rows: Record<Id, SetGroup[][]>
   warmUp?: WarmUp | 'none'
@@ -103,8 +115,26 @@ export type Circuit = { name: string; by: 'time' | 'rounds'; rounds?: number; ca
 /** A role by place in the week: the first of the roles at the week's first place, and so on round. */
 export type Follow = { progression: Id; role: string | { byPlace: string[] } }
 
-/** A rule for one lift, fed by slots in roles; when its sign shows, each stage but the last hands the lift over. */
-export type Progression = { stages: (Stage & { until?: SignBasis })[] }
+/**
+ * A rule for one lift, fed by slots in roles; when its sign shows, each stage but the last hands the lift over. In a phase it may
+ * have another rule: what crosses is the max and the last exposure.
+ */
+export type Progression = { stages: ProgressionStage[]; inPhases?: PhaseRule[] }
+
+export type ProgressionStage = Stage & {
+  until?: SignBasis
+  /** The sign does not hand the lift over by itself: it is offered, and goes on when somebody takes it. */
+  offers?: true
+  /** A hit without a good technique mark leaves everything as it is. */
+  waits?: 'technique'
+}
+
+/** A rule that a progression has while a phase lasts. */
+export type PhaseRule = { phase: Id } & Omit<Stage, 'id'>
+
+/** The rules that a progression may have, in its stages and in single phases; none where there is no such progression. */
+export const rulesOf = (progression: Progression | undefined): Omit<Stage, 'id'>[] =>
+  progression ? [...progression.stages, ...(progression.inPhases ?? [])] : []
 
 /** A track: the same template with changes. Each member of it gets them all. */
 export type Track = { name: string; changes: Adjustment[] }

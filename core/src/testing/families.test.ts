@@ -7,21 +7,19 @@ import { goalKeys, goalOf, kindOf } from '../goals/registry.ts'
 import { isLater, isNeed, type Known } from '../loads/source.ts'
 import { sourceOf } from '../loads/registry.ts'
 import { ruleOf } from '../progressions/registry.ts'
-import type { Asks, Exposure, Starting } from '../progressions/rule.ts'
+import type { Asks, Starting } from '../progressions/rule.ts'
 import { signOf } from '../signs/registry.ts'
-import { makeable, round, scale, snap, usualRack, type Load } from '../units/index.ts'
+import { makeable, scale, snap, usualRack } from '../units/index.ts'
 import { less } from '../plan/onTheBar.ts'
 import { ramp } from '../warmups/ramp.ts'
+import { exposureOf, handWith } from './exposures.ts'
 import { warmUpOf, type WarmUp } from '../warmups/registry.ts'
 
 const freeze = <T>(value: T): T => {
   if (typeof value === 'object' && value !== null) Object.values(Object.freeze(value)).forEach(freeze)
   return value
 }
-const hand = {
-  unit: 'kg' as const,
-  land: (load: Load) => round(load, makeable(usualRack.kg), 'nearest').load,
-}
+const hand = handWith('kg')
 
 /** Every rung must be declared, by its unit or by what it shares, and fill every placeholder. */
 function expectSpoken(rungs: Rung[], messages: Record<string, string>, seen: Set<string>): void {
@@ -69,27 +67,23 @@ describe.each(Object.entries(ruleOf))('rule %s', (name, rule) => {
     const started = rule.start(known, freeze(params))
     if (isNeed(started)) throw new Error('an example needs what it starts from')
     let state = freeze(started)
-    const asks = [rule.ask(state, role, params)]
-    for (const one of exposures) {
-      const { verdict, reps, plus } =
-        typeof one === 'string' ? { verdict: one, reps: [5, 5, 5], plus: undefined } : one
-      const target = rule.ask(state, role, params).load ?? null
-      const exposure = freeze<Exposure>({
-        date: '2026-03-04',
-        role,
-        verdict,
-        target,
-        asked: span,
-        reps,
-        plus,
-      })
+    const weekly = (i: number) => {
+      const one = exposures[i]
+      return (typeof one === 'object' && one.at) || { week: i + 1, inWeek: 1 }
+    }
+    const asks = [rule.ask(state, role, params, weekly(0))]
+    exposures.forEach((one, i) => {
+      const given = typeof one === 'string' ? { verdict: one } : one
+      const at = weekly(i)
+      const target = rule.ask(state, role, params, at).load ?? null
+      const exposure = freeze(exposureOf({ role, target, asked: span, ...given, at }))
       expect(rule.next(state, exposure, params, hand)).toEqual(rule.next(state, exposure, params, hand))
       const ahead = rule.next(state, { ...exposure, date: null, reps: [] }, params, hand)
-      expectSpoken(rule.ask(ahead, role, params).rungs, rule.messages, seen)
+      expectSpoken(rule.ask(ahead, role, params, at).rungs, rule.messages, seen)
       state = freeze(rule.next(state, exposure, params, hand))
       expect(JSON.parse(JSON.stringify(state))).toEqual(state)
-      asks.push(rule.ask(state, role, params))
-    }
+      asks.push(rule.ask(state, role, params, weekly(i + 1)))
+    })
     expect(asks.map(sayAsks)).toEqual(asked)
     for (const { rungs } of asks) expectSpoken(rungs, rule.messages, seen)
   })
@@ -98,8 +92,15 @@ describe.each(Object.entries(ruleOf))('rule %s', (name, rule) => {
   })
 })
 
-function sayAsks({ load, moreSets, sets, goal }: Asks): number | string | undefined {
-  if (!goal) return load?.value ?? moreSets
+function sayAsks(asks: Asks): number | string | undefined {
+  const { load, moreSets, sets, goal, variant, amount, moreReps, rir } = asks
+  if (variant !== undefined) return variant
+  if (amount !== undefined) return String(amount)
+  if (rir !== undefined || moreReps !== undefined)
+    return [load?.value, moreReps && `${moreReps} more`, rir !== undefined && `${rir} left`]
+      .filter(Boolean)
+      .join(', ')
+  if (!goal) return load?.value ?? (sets ? `${sets} sets` : moreSets)
   return `${sets ? `${sets} × ` : ''}${kindOf(goal).cell(goal)}${load ? ` @ ${load.value}` : ''}`
 }
 

@@ -5,6 +5,9 @@ export type Unit = 'kg' | 'lb'
 /** An added step, written in both units and never converted: 2.5 kg is not 5.51 lb to anyone who loads a bar. */
 export type Step = { kg: number; lb: number }
 
+/** What is added: a step in both units, with a smaller one for lifts that rise slowly; or a percent of the load. */
+export type Rise = (Step & { small?: Step }) | { percent: number }
+
 /** The international pound, exact (United States and Commonwealth agreement of 1959; NIST Handbook 44). */
 export const kgPerLb = 0.45359237
 
@@ -31,6 +34,17 @@ export function scale(load: Load, percent: number): Load {
 export function addStep(load: Load, step: Step): Load {
   return { value: snap(load.value + step[load.unit]), unit: load.unit }
 }
+
+/** What a rise adds to a load, exact, in the load's own unit. */
+export function riseOf(load: Load, by: Rise, isSmall = false): Load {
+  if ('percent' in by) return scale(load, by.percent)
+  const step = isSmall && by.small ? by.small : by
+  return { value: step[load.unit], unit: load.unit }
+}
+
+/** A load with a rise added. */
+export const rise = (load: Load, by: Rise, isSmall?: boolean): Load =>
+  addLoad(load, riseOf(load, by, isSmall))
 
 /** Below zero when `a` is lighter than `b`, above when heavier, 0 within 0.0001 of a's unit. */
 export function compareLoads(a: Load, b: Load): number {

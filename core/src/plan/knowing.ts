@@ -1,0 +1,48 @@
+import type { RuleAt } from '../progressions/rule.ts'
+import { ruleOf } from '../progressions/registry.ts'
+import { slotsOf, type Id, type Slot } from '../template/types.ts'
+import { maxFor } from './evidence.ts'
+import { roleAt, type Knowing } from './progress.ts'
+import type { Situation } from './situation.ts'
+
+/** What a slot's rules may know at a place of the plan. */
+export function knowing(
+  { template, state, evidence, place, day }: Situation,
+  id: Id,
+  slot: Slot,
+  { body, unit, first }: Pick<Knowing, 'body' | 'unit' | 'first'>,
+): Knowing {
+  const { week, inWeek, phase } = place
+  return {
+    max: maxFor(evidence, slot, template.maxes, day),
+    body,
+    unit,
+    first,
+    phase: phase.id,
+    handovers: evidence.handovers,
+    at(progression) {
+      const stage = template.progressions[progression]?.stages[0]
+      if (!stage || ruleOf[stage.rule].of !== 'muscle') return { week, inWeek }
+      const muscle = (stage.params as { muscle?: string }).muscle
+      const ceiling = evidence.ceilings[muscle ?? '']
+      return { week, inWeek, shares: sharesOf(progression, id), ...(ceiling !== undefined && { ceiling }) }
+    },
+  }
+
+  /** The slots of the week that follow a progression, place by place, and which of them this one is. */
+  function sharesOf(progression: Id, own: Id): RuleAt['shares'] {
+    const roles: string[] = []
+    let at = 0
+    const sessions = state.course.running?.sessions ?? [place.session]
+    sessions.forEach((session, i) => {
+      const inOrder = template.sessions[session] ? slotsOf(template.sessions[session]) : []
+      for (const one of inOrder) {
+        const follow = template.slots[one]?.follows.find((f) => f.progression === progression)
+        if (!follow) continue
+        if (one === own && i + 1 === inWeek) at = roles.length
+        roles.push(roleAt(follow, i + 1))
+      }
+    })
+    return { roles, own: at }
+  }
+}

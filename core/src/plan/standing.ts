@@ -1,0 +1,102 @@
+import type { Rung } from '../explain/rung.ts'
+import { liftKey, type Lift } from '../library/index.ts'
+import { ruleOf, type Stage } from '../progressions/registry.ts'
+import { freshRun } from '../signs/sign.ts'
+import { signOf } from '../signs/registry.ts'
+import type { Id, Progression, ProgressionStage, Template } from '../template/types.ts'
+import type { FoldState, Running } from './state.ts'
+
+/** Where a lift stands in a progression: the stage that has it in a phase, and what is kept of it. */
+export type Standing = {
+  stage: ProgressionStage
+  running: Running | undefined
+  /** The rule is the phase's, not the stage's own; and whether what is kept came from such a one. */
+  isOfPhase: boolean
+  wasOfPhase: boolean
+}
+
+/**
+ * The stage that a lift is in. Under a version that has the stage no more, the first stage of the same rule goes on with the
+ * same state; under another rule, a phase's own or one that the lift was handed to, the counters end and it starts from the
+ * max and the last exposure.
+ */
+export function standing(
+  { progressions }: Pick<Template, 'progressions'>,
+  state: FoldState,
+  id: Id,
+  lift: Lift,
+  phase: Id,
+  handovers: readonly string[],
+): Standing {
+  const progression = progressions[id]
+  const first = progression?.stages[0]
+  if (!progression || !first) throw new Error(`unknown progression "${id}"`)
+  const kept = state.progressions[stateKey(progression, id, lift)]
+  const stage = stageOf(progression.stages, kept, id, handovers) ?? first
+  const own = progression.inPhases?.find((one) => one.phase === phase)
+  const inForce = own ? ({ ...own, id: stage.id } as ProgressionStage) : stage
+  const of = { isOfPhase: own !== undefined, wasOfPhase: kept?.ofPhase === true }
+  if (!kept) return { stage: inForce, running: undefined, ...of }
+  const goesOn = kept.rule === inForce.rule && kept.stage === stage.id
+  const isRenamed = kept.rule === inForce.rule && !progression.stages.some((one) => one.id === kept.stage)
+  const running =
+    goesOn || isRenamed
+      ? kept
+      : { stage: stage.id, rule: inForce.rule, run: freshRun, last: kept.last, state: null }
+  return { stage: inForce, running, ...of }
+}
+
+/** The stage that is kept, or the one after it where its sign was an offer that somebody has taken. */
+function stageOf(
+  stages: ProgressionStage[],
+  kept: Running | undefined,
+  id: Id,
+  handovers: readonly string[],
+): ProgressionStage | undefined {
+  if (!kept) return undefined
+  const stage = stages.find((one) => one.id === kept.stage) ?? stages.find(({ rule }) => rule === kept.rule)
+  const after = stage && nextStage(stages, stage)
+  return kept.offered && after && handovers.includes(handoverKey(id, after.id)) ? after : stage
+}
+
+export const nextStage = (
+  stages: ProgressionStage[],
+  stage: Pick<Stage, 'id'>,
+): ProgressionStage | undefined => stages[stages.findIndex(({ id }) => id === stage.id) + 1]
+
+export const handoverKey = (progression: Id, stage: Id): string => `${progression}/${stage}`
+
+/** What a progression keeps its state by: loads do not carry from one lift to another, ranges and a muscle's sets do. */
+export function stateKey({ stages }: Progression, id: Id, lift: Lift): string {
+  const of = stages[0] && ruleOf[stages[0].rule].of
+  if (of === 'muscle') return id
+  return `${id}/${of === 'exercise' ? lift.exercise : liftKey(lift)}`
+}
+
+/** Why another rule has the lift now: the sign of the stage before it, its phase, or a new version. */
+export function handover(
+  { progressions }: Template,
+  id: Id,
+  { stage, isOfPhase, wasOfPhase }: Standing,
+): Rung {
+  const { title } = ruleOf[stage.rule]
+  if (isOfPhase) return { id: 'stage.phase', data: { rule: title } }
+  if (wasOfPhase) return { id: 'stage.afterPhase', data: { rule: title } }
+  const stages = progressions[id]?.stages ?? []
+  const before = stages[stages.findIndex((one) => one.id === stage.id) - 1]
+  if (!before?.until) return { id: 'stage.version', data: { rule: title } }
+  const sign = signOf[before.until.sign].sentence(before.until)
+  const data = { before: ruleOf[before.rule].title, sign, rule: title }
+  return { id: before.offers ? 'stage.taken' : 'stage.next', data }
+}
+
+export const stageMessages = {
+  'stage.next': '{before} handed the lift on, as it does {sign}: {rule} from here',
+  'stage.taken':
+    '{before} offered to hand the lift on, as it does {sign}, and that was taken: {rule} from here',
+  'stage.version': 'a new version has another rule for the lift: {rule} from here',
+  'stage.afterPhase': 'the phase that had a rule of its own is over: {rule} from here',
+  'stage.phase': 'this phase has a rule of its own for the lift: {rule}',
+  'stage.unmarked': 'the hit of {date} has no good technique mark: everything stays until one has',
+  'stage.poor': 'the technique of {date} was marked poor: everything stays until it is good',
+}

@@ -1,0 +1,86 @@
+import type { Place } from '../calendar/places.ts'
+import type { Lift } from '../library/index.ts'
+import { ruleOf } from '../progressions/registry.ts'
+import {
+  rulesOf,
+  slotsOf,
+  type Id,
+  type Session,
+  type Slot,
+  type SlotTurns,
+  type Template,
+} from '../template/types.ts'
+import type { Situation } from './situation.ts'
+import { standing } from './standing.ts'
+
+/** The slots of a session in the order of a place: parts whose slots take turns have moved up so many places. */
+export function inTurn(session: Session, { phaseWeek, inWeek }: Pick<Place, 'phaseWeek' | 'inWeek'>): Id[] {
+  if (!session.parts.some(({ turns }) => turns)) return slotsOf(session)
+  return session.parts.flatMap(({ slots, turns }) => {
+    if (!turns) return slots
+    const count = Math.floor(((turns.by === 'week' ? phaseWeek : inWeek) - 1) / turns.every) % slots.length
+    return [...slots.slice(count), ...slots.slice(0, count)]
+  })
+}
+
+/** The lift that has a slot at a place, where it is not the slot's own: by its turn, or at the range that a rule has come to. */
+export function liftInTurn(situation: Situation, id: Id): { lift: Lift } | undefined {
+  const slot = situation.template.slots[id]
+  if (!slot) return undefined
+  const turned = slot.turns && turnOf(situation, slot.turns)
+  if (turned) return { lift: turned }
+  const variant = rangeOf(situation, slot)
+  return variant === undefined ? undefined : { lift: { exercise: slot.exercise, variant } }
+}
+
+/** Nothing where it is the turn of the slot’s own lift. */
+function turnOf({ template, place }: Situation, { with: others, by, every }: SlotTurns): Lift | undefined {
+  const count: Record<SlotTurns['by'], number> = {
+    week: place.phaseWeek - 1,
+    place: place.inWeek - 1,
+    phase: Math.max(
+      0,
+      template.phases.findIndex(({ id }) => id === place.phase.id),
+    ),
+  }
+  return others[(Math.floor(count[by] / every) % (others.length + 1)) - 1]
+}
+
+/** The range that one of the slot's rules has come to; a rule of ranges starts from nothing. */
+function rangeOf({ template, state, evidence, place }: Situation, slot: Slot): string | undefined {
+  for (const { progression } of slot.follows) {
+    if (!rulesOf(template.progressions[progression]).some(writesVariant)) continue
+    const { stage, running } = standing(
+      template,
+      state,
+      progression,
+      slot,
+      place.phase.id,
+      evidence.handovers,
+    )
+    const rule = ruleOf[stage.rule]
+    const first = { scale: 100, rungs: [] }
+    const known = { lift: slot, max: null, unit: evidence.unit, first, last: null }
+    const own = running?.state ?? rule.start(known, stage.params)
+    return rule.ask(own, 'main', stage.params, { week: place.week, inWeek: place.inWeek }).variant
+  }
+  return undefined
+}
+
+const writesVariant = ({ rule }: { rule: keyof typeof ruleOf }): boolean =>
+  ruleOf[rule].writes.includes('variant')
+
+/** Whether anything of a template takes turns, or is trained at a range that a rule has come to. */
+export function hasTurns({ sessions, slots, progressions }: Template): boolean {
+  const known = turning.get(slots)
+  if (known !== undefined) return known
+  const made =
+    Object.values(sessions).some(({ parts }) => parts.some(({ turns }) => turns)) ||
+    Object.values(slots).some(({ turns }) => turns) ||
+    Object.values(progressions).some((progression) => rulesOf(progression).some(writesVariant))
+  turning.set(slots, made)
+  return made
+}
+
+/** A template that has been read is never changed in place, so what turns in it is kept beside it. */
+const turning = new WeakMap<Template['slots'], boolean>()

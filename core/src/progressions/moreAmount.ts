@@ -1,0 +1,78 @@
+import type { Rung } from '../explain/rung.ts'
+import { kindOf } from '../goals/registry.ts'
+import { numberField, percentField, strictObject, wholeField } from '../reading/index.ts'
+import { formatNumber, snap } from '../units/index.ts'
+import { defineRule } from './rule.ts'
+
+type Params = {
+  /** In the unit that the slot is written in: seconds, metres, kilometres, rounds; above 0, at most 100,000. */
+  first: number
+  add: number
+  most: number
+  /** Misses in a row that lower it, and how far, in percent; 1 to 10, 1 to 50. */
+  misses: number
+  lowerBy: number
+}
+type State = { amount: number; misses: number; why: Rung[] }
+
+/** Longer, farther, more rounds: the amount grows after each hit up to a most, and is cut after misses in a row. */
+export const moreAmount = defineRule<Params, State>({
+  kind: 'moreAmount',
+  title: 'Longer, farther, more rounds',
+  clock: 'exposure',
+  from: 'asked',
+  roles: ['main'],
+  writes: ['reps'],
+  carriedBy: {
+    expected: 'a goal of a time, a distance or rounds',
+    fits: (goal) => kindOf(goal).withAmount !== undefined,
+    fix: 'Write "goal": {"seconds": 45}.',
+  },
+  params: strictObject({
+    first: amountField('to begin with').required(),
+    add: amountField('added after a hit').required(),
+    most: amountField('at most').required(),
+    misses: wholeField('misses in a row', 1, 10).required(),
+    lowerBy: percentField().max(50).required(),
+  }).test('fits', '"most" at least "first"', ({ first, most }) => most >= first),
+  sentence: ({ first, add, most, misses, lowerBy }) =>
+    `Start at ${formatNumber(first)} (seconds, metres or rounds, as the slot says); add ${formatNumber(add)} after each hit, up to ${formatNumber(most)}; ` +
+    `after ${misses === 1 ? 'a miss' : `${misses} misses in a row`} take ${formatNumber(lowerBy)}% off.`,
+  start: (_known, { first }) => ({ amount: first, misses: 0, why: [] }),
+  next(state, { date, verdict }, { add, most, misses: allowed, lowerBy }) {
+    const { amount } = state
+    if (verdict === 'hit') {
+      const next = Math.min(most, snap(amount + add))
+      const data = { from: amount, amount: next, ...(date && { date }) }
+      return { amount: next, misses: 0, why: [{ id: date ? 'moreAmount.more' : 'moreAmount.ahead', data }] }
+    }
+    if (verdict === 'hold' || !date) return state
+    const misses = state.misses + 1
+    if (misses < allowed)
+      return { amount, misses, why: [{ id: 'moreAmount.again', data: { amount, date, misses, allowed } }] }
+    const lower = Math.max(1, Math.round((amount * (100 - lowerBy)) / 100))
+    const next = amount < 1 ? amount : Math.min(amount, lower)
+    const data = { from: amount, amount: next, date, misses, percent: lowerBy }
+    return { amount: next, misses: 0, why: [{ id: 'moreAmount.lower', data }] }
+  },
+  ask: ({ amount, why }) => ({ amount, rungs: why }),
+  messages: {
+    'moreAmount.more': '{from} was a hit on {date}: {amount} now',
+    'moreAmount.ahead': 'if {from} is a hit: {amount} then',
+    'moreAmount.again': '{amount} was missed on {date} ({misses} of {allowed} in a row): the same again',
+    'moreAmount.lower': '{from} was missed on {date}, {misses} in a row: minus {percent}%, {amount}',
+  },
+  examples: [
+    {
+      say: 'a hold of 30 seconds grows by 10 to a minute, and two misses take a fifth off',
+      params: { first: 30, add: 10, most: 60, misses: 2, lowerBy: 20 },
+      max: null,
+      exposures: ['hit', 'hit', 'hit', 'hit', 'hold', 'miss', 'miss'],
+      asked: ['30', '40', '50', '60', '60', '60', '60', '48'],
+    },
+  ],
+})
+
+function amountField(what: string) {
+  return numberField(`an amount ${what}, above 0, at most 100000`, 0.01, 100_000)
+}

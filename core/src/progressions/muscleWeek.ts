@@ -1,0 +1,211 @@
+import type { Rung } from '../explain/rung.ts'
+import { muscles, type Muscle } from '../library/index.ts'
+import type { Answers } from '../member/types.ts'
+import { choiceField, numberField, strictObject, wholeField } from '../reading/index.ts'
+import { formatNumber } from '../units/index.ts'
+import { defineRule } from './rule.ts'
+
+type Params = {
+  muscle: Muscle
+  /** Hard sets a week to begin with, and the most there are ever to be; 1 to 60. */
+  first: number
+  most: number
+  /** Sets that a week adds where nobody is asked, or nobody has answered; 0 to 3. */
+  add: number
+  /** The most that answers after sessions may add in a week; 1 to 3. Without it they are not heard. */
+  answersAdd?: number
+  /** Weeks of a rise, and the lower week behind it in percent of the last; 2 to 12, 30 to 100. */
+  weeks: number
+  lowerWeek: number
+  /** The most sets of one slot in one session; 1 to 20. */
+  cap: number
+}
+type State = {
+  sets: number
+  /** Weeks of the rise behind this one; as many as there are in the lower week. */
+  risen: number
+  /** The latest week with an exposure: the target moves in the first one after it. */
+  heard: { week: number; added: number; isSore: boolean; answers: number } | null
+  why: Rung[]
+}
+
+/** How much a slot counts when sets are dealt out: three of the first for two of the second and one of the last. */
+const weights: Record<string, number> = { first: 3, second: 2, last: 1 }
+
+/**
+ * A muscle's hard sets a week, shared over the slots that follow it by priority and cap. It rises for some weeks, has a lower one,
+ * and begins again; answers after sessions move it within these limits and the member's own ceiling. A week without an
+ * exposure moves nothing.
+ */
+export const muscleWeek = defineRule<Params, State>({
+  kind: 'muscleWeek',
+  title: 'A muscle’s sets a week',
+  clock: 'week',
+  of: 'muscle',
+  from: 'done',
+  roles: ['first', 'second', 'last'],
+  writes: ['sets'],
+  params: strictObject({
+    muscle: choiceField(muscles).required(),
+    first: wholeField('sets a week to begin with', 1, 60).required(),
+    most: wholeField('the most sets a week', 1, 60).required(),
+    add: wholeField('sets that a week adds', 0, 3).required(),
+    answersAdd: wholeField('the most that answers may add in a week', 1, 3),
+    weeks: wholeField('weeks of a rise', 2, 12).required(),
+    lowerWeek: numberField('percent of the last week, 30 to 100', 30, 100).required(),
+    cap: wholeField('the most sets of a slot in one session', 1, 20).required(),
+  }).test('fits', '"most" at least "first"', ({ first, most }) => most >= first),
+  sentence: (p) =>
+    `${p.first} hard sets of ${p.muscle} a week to begin with, shared over its slots by priority, at most ${p.cap} of one in a session; ` +
+    `${p.answersAdd ? `answers after sessions add up to ${p.answersAdd} a week, none while it is still sore (${p.add} where nobody answers)` : `${p.add} more each week`}, ` +
+    `never above ${p.most}; after ${p.weeks} weeks one at ${formatNumber(p.lowerWeek)}%, then again from ${p.first}.`,
+  start: (_known, { first }) => ({ sets: first, risen: 0, heard: null, why: [] }),
+  next(state, { date, at, answers }, p) {
+    const now = inWeek(state, at.week, p)
+    const before = now.heard ?? { week: at.week, added: 0, isSore: false, answers: 0 }
+    const said = date ? saidOf(answers, p.muscle) : null
+    const heard = {
+      week: at.week,
+      added: before.added + (said?.added ?? 0),
+      isSore: before.isSore || (said?.isSore ?? false),
+      answers: before.answers + (said ? 1 : 0),
+    }
+    return { ...now, heard }
+  },
+  ask(state, role, p, at) {
+    const { sets: meant, why } = inWeek(state, at.week, p)
+    const target = Math.min(meant, at.ceiling ?? meant)
+    const { roles, own } = at.shares ?? { roles: [role], own: 0 }
+    const shared = shareOut(target, roles, p.cap)
+    const all = shared.reduce((sum, one) => sum + one, 0)
+    const data = { muscle: p.muscle, target, all, sets: shared[own] ?? 1, slots: roles.length, cap: p.cap }
+    const rungs: Rung[] = [...why]
+    if (target < meant) rungs.push({ id: 'muscleWeek.ceiling', data: { ...data, ceiling: target, meant } })
+    const id = all < target ? 'muscleWeek.capped' : all > target ? 'muscleWeek.least' : 'muscleWeek.share'
+    rungs.push({ id, data })
+    return { sets: shared[own] ?? 1, rungs }
+  },
+  messages: {
+    'muscleWeek.share': '{target} sets of {muscle} this week over {slots} slots: {sets} of them here',
+    'muscleWeek.capped':
+      '{target} sets of {muscle} are meant this week, but {slots} slots at no more than {cap} hold {all}: {sets} here',
+    'muscleWeek.least':
+      '{target} sets of {muscle} are meant this week, but each of its {slots} slots has one: {sets} here',
+    'muscleWeek.ceiling':
+      'the member’s own ceiling is {ceiling} sets of {muscle} a week, below the {meant} of the plan',
+    'muscleWeek.more': 'week {week} was trained: {added} more sets of {muscle} now, {sets}',
+    'muscleWeek.stays': 'week {week} was trained and the sets of {muscle} stay at {sets}: {reason}',
+    'muscleWeek.lower':
+      'the rise of {weeks} weeks is over: a week at {percent}% of it, {sets} sets of {muscle}',
+    'muscleWeek.again': 'the lower week is over: again from {sets} sets of {muscle}',
+  },
+  examples: [
+    {
+      say: 'three weeks up, one down, then again; nobody is asked',
+      params: { muscle: 'quads', first: 10, most: 20, add: 2, weeks: 3, lowerWeek: 60, cap: 20 },
+      max: null,
+      role: 'first',
+      exposures: ['hit', 'hit', 'miss', 'hit', 'hit'],
+      asked: ['10 sets', '12 sets', '14 sets', '8 sets', '10 sets', '12 sets'],
+    },
+    {
+      say: 'hardly worked adds, still sore adds nothing, and never more than two nor above the most',
+      params: {
+        muscle: 'quads',
+        first: 10,
+        most: 13,
+        add: 1,
+        answersAdd: 2,
+        weeks: 8,
+        lowerWeek: 60,
+        cap: 20,
+      },
+      max: null,
+      role: 'first',
+      exposures: [
+        { verdict: 'hit', answers: { worked: { quads: 'hardly' } } },
+        { verdict: 'hit', answers: { worked: { quads: 'hardly' }, sore: { quads: 'still' } } },
+        { verdict: 'hit', answers: { worked: { quads: 'too much' } } },
+        'hit',
+        { verdict: 'hit', answers: { worked: { quads: 'hardly' }, sore: { quads: 'not' } } },
+      ],
+      asked: ['10 sets', '12 sets', '12 sets', '11 sets', '12 sets', '13 sets'],
+    },
+    {
+      say: 'more slots than sets have one each',
+      params: { muscle: 'quads', first: 1, most: 4, add: 0, weeks: 2, lowerWeek: 100, cap: 1 },
+      max: null,
+      role: 'last',
+      exposures: [
+        { verdict: 'hit', at: { week: 1, inWeek: 1, shares: { roles: ['first', 'last'], own: 1 } } },
+        { verdict: 'hit', at: { week: 1, inWeek: 2, shares: { roles: ['first', 'last'], own: 1 } } },
+      ],
+      asked: ['1 sets', '1 sets', '1 sets'],
+    },
+    {
+      say: 'more sets than the caps hold, and a ceiling of the member’s own',
+      params: { muscle: 'quads', first: 12, most: 12, add: 0, weeks: 2, lowerWeek: 100, cap: 4 },
+      max: null,
+      role: 'first',
+      exposures: [
+        { verdict: 'hit', at: { week: 1, inWeek: 1 } },
+        { verdict: 'hit', at: { week: 1, inWeek: 2, ceiling: 3 } },
+      ],
+      asked: ['4 sets', '3 sets', '4 sets'],
+    },
+  ],
+})
+
+/** The target of a week: moved once for each week that was trained before it, never by the calendar. */
+function inWeek(state: State, week: number, p: Params): State {
+  const { heard, sets, risen } = state
+  if (!heard || week <= heard.week) return state
+  const [muscle, before] = [p.muscle, heard.week]
+  const moved = (to: Pick<State, 'sets' | 'risen'>, id: string, data: object): State => ({
+    ...to,
+    heard: null,
+    why: [{ id, data: { muscle, sets: to.sets, ...data } }],
+  })
+  if (risen >= p.weeks) return moved({ sets: p.first, risen: 0 }, 'muscleWeek.again', {})
+  if (risen + 1 >= p.weeks) {
+    const lower = Math.max(1, Math.round((sets * p.lowerWeek) / 100))
+    const data = { weeks: p.weeks, percent: p.lowerWeek }
+    return moved({ sets: lower, risen: p.weeks }, 'muscleWeek.lower', data)
+  }
+  const hears = p.answersAdd !== undefined && heard.answers > 0
+  const wanted = !hears
+    ? p.add
+    : heard.isSore
+      ? Math.min(0, heard.added)
+      : Math.min(p.answersAdd ?? 0, heard.added)
+  const next = Math.max(Math.min(p.first, sets), Math.min(p.most, sets + wanted))
+  const to = { sets: next, risen: risen + 1 }
+  if (next > sets) return moved(to, 'muscleWeek.more', { week: before, added: next - sets })
+  const reason =
+    hears && heard.isSore ? 'it was still sore' : wanted > 0 ? 'they are at the most' : 'no more are due'
+  return moved(to, 'muscleWeek.stays', { week: before, reason })
+}
+
+/** What answers say of a muscle: one or two sets more, none, or one less; null where nothing was said of it. */
+function saidOf(answers: Answers | undefined, muscle: Muscle): { added: number; isSore: boolean } | null {
+  const [worked, sore] = [answers?.worked?.[muscle], answers?.sore?.[muscle]]
+  if (!worked && !sore) return null
+  const added = worked ? { hardly: 2, well: 1, 'too much': -1 }[worked] : 0
+  return { added, isSore: sore === 'still' }
+}
+
+/**
+ * Deals sets out one at a time: each slot has one first, then the next goes to the slot that has the fewest for its weight, in
+ * the order of the week, until all are dealt or every slot is at the cap.
+ */
+export function shareOut(target: number, roles: string[], cap: number): number[] {
+  const shared = roles.map(() => 1)
+  const weighed = (i: number) => (shared[i] ?? 0) / (weights[roles[i] ?? ''] ?? 1)
+  for (let left = target - shared.length; left > 0; left--) {
+    const open = shared.flatMap((sets, i) => (sets < cap ? [i] : []))
+    if (!open.length) break
+    const to = open.reduce((least, i) => (weighed(i) < weighed(least) ? i : least))
+    shared[to] = (shared[to] ?? 0) + 1
+  }
+  return shared
+}

@@ -1,0 +1,195 @@
+import { choiceField, numberField, wholeField } from '../reading/index.ts'
+import { compareLoads, formatNumber, inUnit, rise, snap, type Load, type Rise } from '../units/index.ts'
+import { sayFirstLoad, sayRise, startingWith, type FirstLoad } from './firstLoad.ts'
+import { defineRule } from './rule.ts'
+import { addedField, resetFields, startSteady, type Steady } from './steady.ts'
+
+type Params = FirstLoad & {
+  /** Reps left in reserve to begin with and at the end; 0 to 6, the end no higher. */
+  firstLeft: number
+  lastLeft: number
+  /** Beaten exposures at one reserve before one rep less is left; 1 to 12. */
+  every: number
+  /** What the plan asks more of after a beaten exposure; whichever of the two is beaten counts. */
+  by: 'load' | 'reps'
+  step: Rise
+  /** A rise of the estimate above this percent is too big to be read against the last; 2 to 30. */
+  mostRise: number
+  /** Exposures in a row without a beat that ask for a light week; 1 to 6. */
+  unbeaten: number
+  resetBy: number
+}
+/** `best`: the estimate to beat. `more`: reps beyond those written. `count`: beaten at this reserve. */
+type State = Steady & { left: number; count: number; more: number; best: Load | null; wants?: true }
+
+/**
+ * Each exposure beats the last by a little, in load, reps or both, at the same reps in reserve or one less. Read by the
+ * estimated max, reserve counted as reps; two exposures without a beat ask for a light week and begin the ramp again, lighter.
+ */
+export const reserveRamp = defineRule<Params, State>({
+  kind: 'reserveRamp',
+  title: 'A little more, with less in reserve',
+  clock: 'exposure',
+  from: 'done',
+  roles: ['main'],
+  writes: ['load', 'reps', 'rir'],
+  adds: ['reps'],
+  carriedBy: {
+    expected: 'a load of the progression on sets of plain reps',
+    fits: (goal) => 'reps' in goal,
+    fix: 'Write "goal": {"reps": {"from": 8, "to": 10}}.',
+  },
+  params: startingWith({
+    firstLeft: wholeField('reps left to begin with', 0, 6).required(),
+    lastLeft: wholeField('reps left at the end', 0, 6).required(),
+    every: wholeField('beaten exposures before one less is left', 1, 12).required(),
+    by: choiceField(['load', 'reps']).required(),
+    step: addedField(),
+    mostRise: numberField('percent of the estimate, 2 to 30', 2, 30).required(),
+    unbeaten: wholeField('exposures without a beat', 1, 6).required(),
+    resetBy: resetFields.resetBy,
+  }).test('fits', '"lastLeft" at most "firstLeft"', (params) => {
+    const { firstLeft, lastLeft } = params as unknown as Params
+    return lastLeft <= firstLeft
+  }),
+  sentence: (p) =>
+    `${sayFirstLoad(p)} with ${p.firstLeft} left in reserve; each time the last is beaten, in load or in reps, ` +
+    `${p.by === 'load' ? `add ${sayRise(p.step)}` : 'add a rep'}, and after every ${p.every === 1 ? 'beat' : `${p.every} beats`} leave one less, down to ${p.lastLeft}; ` +
+    `a rise of the estimate above ${formatNumber(p.mostRise)}% is too big to be read and changes nothing; ` +
+    `${p.unbeaten === 1 ? 'an exposure' : `${p.unbeaten} exposures in a row`} without a beat ask for a light week, and it begins again with ${formatNumber(p.resetBy)}% off.`,
+  start: (known, p) => startSteady(known, p, { left: p.firstLeft, count: 0, more: 0, best: null }),
+  next(state, { date, verdict, target, top }, p, hand) {
+    const { left, count, more, best, misses } = state
+    const load = inUnit(target ?? state.load, hand.unit)
+    if (!date) return verdict === 'hit' ? beat({ ...state, load }, p, hand.isSmall, null, best) : state
+    if (verdict === 'hold') return { ...state, why: [{ id: 'steady.hold', data: { load, date } }] }
+    if (!top) return { ...state, why: [{ id: 'reserveRamp.unread', data: { load, date } }] }
+    const seen = inUnit(top.estimate, hand.unit)
+    const known = best && inUnit(best, hand.unit)
+    const percent = known ? snap((100 * (seen.value - known.value)) / known.value) : 0
+    const data = { load, date, seen, ...(known && { best: known, percent }) }
+    if (known && percent > p.mostRise) return { ...state, load, why: [{ id: 'reserveRamp.tooBig', data }] }
+    if (!known || compareLoads(seen, known) > 0) {
+      // The load that was lifted is the one to beat, where it was heavier than what was asked.
+      const lifted = compareLoads(inUnit(top.load, hand.unit), load) > 0 ? inUnit(top.load, hand.unit) : load
+      return beat({ ...state, load: lifted }, p, hand.isSmall, data, seen)
+    }
+    if (misses + 1 < p.unbeaten) {
+      const again = { id: 'reserveRamp.again', data: { ...data, misses: misses + 1, allowed: p.unbeaten } }
+      return { load, misses: misses + 1, left, count, more, best, why: [again] }
+    }
+    const lower = hand.land({ value: snap((load.value * (100 - p.resetBy)) / 100), unit: load.unit })
+    const why = [
+      { id: 'reserveRamp.light', data: { ...data, load: lower, misses: misses + 1, percent: p.resetBy } },
+    ]
+    return { load: lower, misses: 0, left: p.firstLeft, count: 0, more: 0, best: null, why, wants: true }
+  },
+  ask: ({ load, why, left, more }) => ({
+    load,
+    rir: left,
+    ...(more && { moreReps: more }),
+    rungs: [...why, { id: 'reserveRamp.left', data: { left } }],
+  }),
+  jumps: ({ step, mostRise }) => [step, { percent: mostRise }],
+  wantsLight: ({ wants }) => wants === true,
+  messages: {
+    'reserveRamp.beaten':
+      '{date} stands for a max of {seen}, {percent}% more than the {best} to beat: on to {load}',
+    'reserveRamp.first': '{date} stands for a max of {seen}, the first to beat: on to {load}',
+    'reserveRamp.ahead': 'if the last is beaten: on to {load}',
+    'reserveRamp.tooBig':
+      '{date} stands for a max of {seen}, {percent}% more than {best}: too big a rise to be read, {load} stays',
+    'reserveRamp.unread': '{load} stays: no set of {date} can be read against the last',
+    'reserveRamp.again':
+      '{date} did not beat the max of {best} that stands ({misses} of {allowed} in a row): {load} again',
+    'reserveRamp.light':
+      '{date} is {misses} in a row without a beat: a light week is due, then again with {percent}% off, on plates {load}',
+    'reserveRamp.left': 'stop with {left} reps left',
+  },
+  examples: [
+    {
+      say: '60 × 9 with 3 left is beaten by 62.5 × 9 (+4.2%) as it is by 60 × 10 (+2.4%); two without a beat ask for a light week',
+      params: {
+        startLoad: { kg: 60, lb: 135 },
+        firstLeft: 3,
+        lastLeft: 1,
+        every: 2,
+        by: 'load',
+        step: { kg: 2.5, lb: 5 },
+        mostRise: 10,
+        unbeaten: 2,
+        resetBy: 10,
+      },
+      max: null,
+      exposures: [
+        { verdict: 'hit', top: set(60, 9, 3) },
+        { verdict: 'hit', top: set(62.5, 9, 3) },
+        { verdict: 'hold' },
+        { verdict: 'hit', top: set(65, 9, 2) },
+        { verdict: 'hit', top: set(67.5, 12, 5) },
+        { verdict: 'miss', top: null },
+        { verdict: 'miss', top: set(65, 8, 2) },
+        { verdict: 'miss', top: set(65, 8, 2) },
+      ],
+      asked: [
+        '60, 3 left',
+        '62.5, 3 left',
+        '65, 2 left',
+        '65, 2 left',
+        '67.5, 2 left',
+        '67.5, 2 left',
+        '67.5, 2 left',
+        '67.5, 2 left',
+        '60, 3 left',
+      ],
+    },
+    {
+      say: 'by reps: one more each time, at the same load',
+      params: {
+        startLoad: { kg: 60, lb: 135 },
+        firstLeft: 3,
+        lastLeft: 3,
+        every: 4,
+        by: 'reps',
+        step: { kg: 2.5, lb: 5 },
+        mostRise: 10,
+        unbeaten: 2,
+        resetBy: 10,
+      },
+      max: null,
+      exposures: [
+        { verdict: 'hit', top: set(60, 9, 3) },
+        { verdict: 'hit', top: set(60, 10, 3) },
+      ],
+      asked: ['60, 3 left', '60, 1 more, 3 left', '60, 2 more, 3 left'],
+    },
+  ],
+})
+
+function beat(
+  state: State,
+  { by, step, every, lastLeft }: Params,
+  isSmall: boolean,
+  data: object | null,
+  best: Load | null,
+): State {
+  const { left, count, more } = state
+  const load = by === 'load' ? rise(state.load, step, isSmall) : state.load
+  const isDue = count + 1 >= every && left > lastLeft
+  const id = !data ? 'reserveRamp.ahead' : 'best' in data ? 'reserveRamp.beaten' : 'reserveRamp.first'
+  return {
+    load,
+    misses: 0,
+    left: isDue ? left - 1 : left,
+    count: isDue ? 0 : count + 1,
+    more: by === 'reps' ? more + 1 : 0,
+    best,
+    why: [{ id, data: { ...data, load } }],
+  }
+}
+
+/** A set by Epley: load × (1 + (reps + left) ÷ 30). */
+function set(value: number, reps: number, left: number) {
+  const estimate = { value: snap(value * (1 + (reps + left) / 30)), unit: 'kg' as const }
+  return { load: { value, unit: 'kg' as const }, reps, left, estimate }
+}
