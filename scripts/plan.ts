@@ -1,7 +1,8 @@
-// The engine on the command line: npm run -s plan -- TEMPLATE.json … MEMBER.json [--json | --why] [--today DAY]
+// The engine on the command line: npm run -s plan -- TEMPLATE.json … MEMBER.json [--json | --why] [--today DAY] [--assume HOW]
 import { readFileSync } from 'node:fs'
 import { basename } from 'node:path'
 import { parseArgs } from 'node:util'
+import { assumptionKinds, assumptionOf, type Supposed } from '@young-oak/core/assumptions'
 import { explain } from '@young-oak/core/explain'
 import { liftName } from '@young-oak/core/library'
 import { readMember } from '@young-oak/core/member'
@@ -10,8 +11,10 @@ import {
   formatGroup,
   formatGroups,
   formatWarmUps,
+  lighterThan,
   needWords,
   planMember,
+  sayLighter,
   type Plan,
   type PlannedSession,
   type PlannedWeek,
@@ -20,7 +23,9 @@ import { formatIssue, parseJson, type Issue } from '@young-oak/core/reading'
 import { readTemplate, type Template } from '@young-oak/core/template'
 import { compareLoads, formatAmount, formatDay, formatLoad, isDay } from '@young-oak/core/units'
 
-const usage = 'usage: npm run -s plan -- TEMPLATE.json … MEMBER.json [--json | --why] [--today YYYY-MM-DD]'
+const usage =
+  'usage: npm run -s plan -- TEMPLATE.json … MEMBER.json [--json | --why] [--today YYYY-MM-DD] ' +
+  '[--assume toPlan | misses:WEEK | away:WEEK | better]'
 
 function main(): void {
   const { values, positionals } = readArguments()
@@ -32,6 +37,7 @@ function main(): void {
   const { plans, proposals, findings } = planMember(file.member, file.enrolments, versions, {
     today,
     through: 'end',
+    suppose: readAssumption(values.assume),
   })
   if (values.json) return print(JSON.stringify({ today, plans, proposals, findings }, null, 2))
   for (const [id, plan] of Object.entries(plans)) {
@@ -44,6 +50,17 @@ function main(): void {
   for (const { lift, load, date, how } of proposals)
     print(`to accept or not: ${lift} ${formatLoad(load)}, ${how} of ${formatDay(date)}`)
   for (const { where, what, next } of findings) print(`note: ${where}: ${what} ${next}`)
+}
+
+/** "misses:4" as a supposition about the fourth week from here. */
+function readAssumption(said: string | undefined): Supposed | undefined {
+  if (said === undefined) return undefined
+  const [kind = '', week] = said.split(':')
+  const known = assumptionKinds.find((one) => one === kind)
+  const params = week === undefined ? {} : { week: Number(week) }
+  if (!known || !assumptionOf[known].params.isValidSync(params, { strict: true }))
+    return fail(`--assume: expected toPlan, misses:WEEK, away:WEEK or better; got "${said}".`)
+  return { kind: known, ...params } as Supposed
 }
 
 /** The templates by their files' names, which is what a member's segments call them. */
@@ -77,9 +94,20 @@ function printSession(session: PlannedSession, withWhy: boolean): void {
   const widest = Math.max(0, ...session.slots.map((slot) => nameOf(slot).length))
   for (const slot of session.slots) {
     const need = slot.needs[0] ? `  ${needWords[slot.needs[0].need]}` : ''
-    const verdict = slot.verdict ? `  ${slot.verdict}${sayDone(slot)}` : ''
+    const verdict = slot.verdict
+      ? `  ${slot.verdict}${sayDone(slot)}`
+      : slot.supposed
+        ? `  (${slot.supposed})`
+        : ''
     const scored = slot.circuit ? `${formatCircuit(slot.circuit)}: ` : ''
     print(`     ${nameOf(slot).padEnd(widest)}  ${scored}${formatGroups(slot.groups)}${verdict}${need}`)
+    slot.standsFor?.forEach((was, i) => {
+      const is = slot.groups[i]
+      if (is)
+        print(
+          `     ${' '.repeat(widest)}  in place of ${formatGroup(was)}: ${sayLighter(lighterThan(was, is))}`,
+        )
+    })
     if (slot.warmUps) print(`     ${' '.repeat(widest)}  warm-up ${formatWarmUps(slot.warmUps)}`)
     if (withWhy) for (const group of slot.groups) printWhy(group)
   }
@@ -108,7 +136,12 @@ function printWhy(group: Parameters<typeof formatGroup>[0]): void {
 }
 
 function readArguments() {
-  const options = { json: { type: 'boolean' }, why: { type: 'boolean' }, today: { type: 'string' } } as const
+  const options = {
+    json: { type: 'boolean' },
+    why: { type: 'boolean' },
+    today: { type: 'string' },
+    assume: { type: 'string' },
+  } as const
   try {
     const parsed = parseArgs({ options, allowPositionals: true })
     if (parsed.positionals.length < 2) return fail(usage)

@@ -11,6 +11,8 @@ const commandNames = [
   'setWarmUp',
   'setParams',
   'setRule',
+  'setLight',
+  'setProgression',
   'addSlot',
   'removeSlot',
   'several',

@@ -1,7 +1,7 @@
 import type { ObjectSchema } from 'yup'
 import type { Messages, Rung } from '../explain/rung.ts'
 import type { Lift } from '../library/index.ts'
-import type { Step } from '../units/index.ts'
+import type { Span, Step } from '../units/index.ts'
 
 /** What a week holds: so many places of a rotation of sessions. */
 export type WeekDraft = { rotation: string[]; perWeek: number }
@@ -17,6 +17,8 @@ export type GroupDraft = {
   /** Factor on the load in percent, 100 unless changed. */
   scale: number
   rir?: number
+  /** Plain reps of each set, where they are asked. */
+  reps?: Span
   /** The most that may be asked, and who says so. */
   cap?: { at: Step; author: string }
 }

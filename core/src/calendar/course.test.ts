@@ -126,7 +126,7 @@ describe('a countdown', () => {
 })
 
 describe('a light week of the member’s own', () => {
-  const light = { id: 'l', shift: true }
+  const light = { id: 'l', at: 0, shift: true }
   test('is put in before the plan’s week on the own clock, which then stands again', () => {
     const template = templateOf([rotation(3)])
     const first = open(startCourse(start), opening(template, { light }))

@@ -43,6 +43,8 @@ export type RunningWeek = {
   toTest: number | null
   /** A light week of the member's own, and whether it was put in before the plan's week. */
   light: Id | null
+  /** Which week of that spell it is, from 0; the first where nothing is said. */
+  lightAt?: number
   isInserted: boolean
   /** 1, or more where the missed policy has the week done again. */
   attempt: number
@@ -74,8 +76,8 @@ export type Opening = {
   shows(phase: Phase): boolean
   /** The week's days and sessions after the track's changes. */
   weekOf(phase: Phase, phaseWeek: number, toTest: number | null): { rotation: Id[]; perWeek: number }
-  /** The member's own light week that waits, if one does. */
-  light: { id: Id; shift: boolean } | null
+  /** The member's own light week that waits, if one does, and how many of its spell there were. */
+  light: { id: Id; at: number; shift: boolean } | null
 }
 
 /** The course with its next week open, or null when the plan is over. */
@@ -99,6 +101,7 @@ export function openWeek(course: Course, opening: Opening): (Course & { running:
     from: isCalendar ? course.nextFrom : null,
     toTest,
     light: light?.id ?? null,
+    ...(light && { lightAt: light.at }),
     isInserted: light !== null && light.shift && !isCalendar,
     attempt: 1,
   }

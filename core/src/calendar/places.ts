@@ -1,3 +1,6 @@
+import type { WeekDraft } from '../adjustments/change.ts'
+import { changeOf } from '../adjustments/registry.ts'
+import { actsOn } from '../adjustments/where.ts'
 import {
   nominalWeeks,
   type Id,
@@ -33,22 +36,35 @@ export function placesOf(template: Template): Place[] {
   let weeksBefore = 0
   for (const phase of template.phases) {
     const weeks = nominalWeeks(phase)
-    for (let i = 0; i < weeks * phase.perWeek; i++) {
-      const phaseWeek = Math.floor(i / phase.perWeek) + 1
-      places.push({
-        position: places.length + 1,
-        week: weeksBefore + phaseWeek,
-        phaseWeek,
-        inWeek: (i % phase.perWeek) + 1,
-        phase,
-        session: phase.rotation[i % phase.rotation.length] as Id,
-        ...(phase.ends && { toTest: weeks - phaseWeek }),
-      })
+    let turn = 0
+    for (let phaseWeek = 1; phaseWeek <= weeks; phaseWeek++) {
+      const toTest = phase.ends && weeks - phaseWeek
+      const { rotation, perWeek } = lightened(phase, phaseWeek, toTest)
+      for (let inWeek = 1; inWeek <= perWeek; inWeek++)
+        places.push({
+          position: places.length + 1,
+          week: weeksBefore + phaseWeek,
+          phaseWeek,
+          inWeek,
+          phase,
+          session: rotation[turn++ % rotation.length] as Id,
+          ...(toTest !== undefined && { toTest }),
+        })
     }
     weeksBefore += weeks
   }
   cache.set(template, places)
   return places
+}
+
+/** A week's days after what its light weeks take of them. */
+function lightened(phase: Phase, phaseWeek: number, toTest?: number): WeekDraft {
+  const spot = { phase: phase.id, phaseWeek, ...(toTest !== undefined && { toTest }) }
+  return phase.light.reduce<WeekDraft>(
+    (week, { do: change, where }) =>
+      (actsOn(where, spot) && changeOf[change.kind].onWeek?.(week, change, 'light')?.now) || week,
+    { rotation: phase.rotation, perWeek: phase.perWeek },
+  )
 }
 
 /** Whether a session of the rotation has a place in this week of its phase, on paper. */

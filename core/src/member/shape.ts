@@ -17,7 +17,7 @@ import {
 } from '../reading/index.ts'
 import { muscles, type Muscle } from '../library/index.ts'
 import { setStyles } from '../template/types.ts'
-import { soreAnswers, workedAnswers } from './types.ts'
+import { lightReasons, soreAnswers, workedAnswers } from './types.ts'
 import { amountUnits, fixedTools, specialBars, type SpecialBar } from '../units/index.ts'
 
 /** The pieces of member format 1. */
@@ -126,7 +126,13 @@ export const factShapes = {
   light: strictObject({
     ...fact,
     changes: listField('changes', 12).required(),
+    muscles: listField('muscles, worked foremost', muscles.length).of(choiceField(muscles).required()),
     shift: boolean().strict().required().meta({ expected: 'true or false' }),
+    weeks: wholeField('light weeks', 1, 4),
+    back: listField('percents off in the weeks behind it', 4, 0).of(
+      numberField('a percent from -50 to -1', -50, -1).required(),
+    ),
+    reason: choiceField(lightReasons),
   }),
   adjust: strictObject({ ...fact, adjustment: laterField('an adjustment').required() }),
   withdraw: strictObject({ ...fact, adjustment: idField('the id of an adjustment').required() }),

@@ -34,8 +34,7 @@ export type FactBody =
   | ({ kind: 'equipment'; place: Id } & EquipmentBody)
   /** A test day, and on what day it is; a later entry moves it from the day that it acts. */
   | { kind: 'test'; on: Day }
-  /** The next week that begins is light, in these ways; on the member's own clock `shift` puts it in before the next one. */
-  | { kind: 'light'; changes: Change[]; shift: boolean }
+  | LightFact
   /** A change of the member's own, applied last, until it is withdrawn. */
   | { kind: 'adjust'; adjustment: Adjustment }
   | { kind: 'withdraw'; adjustment: Id }
@@ -43,6 +42,22 @@ export type FactBody =
   | { kind: 'handover'; progression: Id; stage: Id }
   /** The most sets of a muscle a week that the member is to be asked, until another ceiling or none. */
   | { kind: 'ceiling'; muscle: Muscle; sets: number | null }
+
+/**
+ * The next week that begins is light, in these ways, or the next `weeks` are; on the member's own clock `shift` puts them in before
+ * the plan's. `back` is the return: what is taken off the loads in the weeks behind them, in percent; nothing for straight back.
+ */
+export type LightFact = {
+  kind: 'light'
+  changes: Change[]
+  /** Of these muscle groups alone. */
+  muscles?: Muscle[]
+  shift: boolean
+  weeks?: number
+  back?: number[]
+  reason?: (typeof lightReasons)[number]
+}
+export const lightReasons = ['tired', 'holiday', 'illness', 'sore joints', 'advice'] as const
 
 /** What a place has: one rack a unit, and what comes in fixed loads, where it is listed. */
 export type EquipmentBody = { racks: Rack[]; fixed?: Fixed[] }

@@ -23,7 +23,12 @@ const none: Authored[] = []
 /** A template that has been read is never changed in place, so its changes with their authors are kept beside it. */
 const kept = new WeakMap<object, Authored[]>()
 
-function authoredOnce(whose: object, changes: Adjustment[], author: Author, label: string): Authored[] {
+export function authoredOnce(
+  whose: object,
+  changes: Adjustment[],
+  author: Author,
+  label: string,
+): Authored[] {
   const known = kept.get(whose)
   if (known) return known
   const made = changes.map((adjustment): Authored => ({ adjustment, author, label }))
@@ -36,26 +41,44 @@ export function changesOf(
   template: Template,
   evidence: Evidence,
   phase: Phase,
-  week: Pick<RunningWeek, 'track' | 'light'>,
+  week: Pick<RunningWeek, 'track' | 'light' | 'lightAt'>,
   isBack: boolean,
 ): Authored[] {
   const track = trackChanges(template, week.track)
   const light = authoredOnce(phase, phase.light, 'light', 'light')
   if (week.light === null && !isBack && !evidence.own.length)
     return track.length ? [...track, ...light] : light
-  const spell = evidence.lights.find(({ id }) => id === week.light)
-  const everywhere = {}
+  const own = evidence.lights.find(({ id }) => id === week.light)
   return [
     ...track,
     ...light,
-    ...(spell?.changes ?? []).map((change, i): Authored => ({
-      adjustment: { id: `${spell?.id}:${i}`, do: change, where: everywhere },
-      author: 'light',
-      label: 'light',
-    })),
+    ...(own ? spellChanges({ light: own, at: week.lightAt ?? 0 }) : []),
     ...(isBack && template.away ? [firstWeekBack(template.away.back)] : []),
     ...evidence.own.map((adjustment): Authored => ({ adjustment, author: 'own', label: 'own change' })),
   ]
+}
+
+/** A light spell of the member's own, and which of its weeks, from 0. */
+export type Spell = { light: Evidence['lights'][number]; at: number }
+
+/** Whether the light weeks of a spell are over, and it is on its way back. */
+export const isReturn = ({ light, at }: Spell): boolean => at >= light.weeks
+
+/** What a week of a spell changes: the light weeks' own changes, then less and less off the load. */
+export function spellChanges(spell: Spell): Authored[] {
+  const { light, at } = spell
+  const { muscles } = light
+  const where = muscles ? { muscles } : {}
+  const by = light.back[at - light.weeks]
+  if (by !== undefined) {
+    const adjustment = { id: `${light.id}:back`, do: { kind: 'scaleLoad' as const, by }, where }
+    return [{ adjustment, author: 'back', label: 'on the way back' }]
+  }
+  return light.changes.map((change, i) => ({
+    adjustment: { id: `${light.id}:${i}`, do: change, where },
+    author: 'light',
+    label: 'light',
+  }))
 }
 
 const firstWeekBack = (by: number): Authored => ({

@@ -1,4 +1,4 @@
-import { exerciseOf, liftKey, liftName, type Lift } from '../library/index.ts'
+import { exerciseOf, liftKey, liftName, type Lift, type Muscle } from '../library/index.ts'
 import type { MaxInForce } from '../loads/source.ts'
 import type { TopSet } from '../progressions/rule.ts'
 import { estimate, isDoubtful } from '../maxes/estimate.ts'
@@ -39,8 +39,16 @@ export type Evidence = {
   /** Tests lower than the max in force, which nobody has accepted. */
   lower: Record<string, MaxInForce>
   testDay: Day | null
-  /** Light weeks that the member has asked for. */
-  lights: { id: Id; from: Day; changes: Change[]; shift: boolean }[]
+  /** Light spells that the member has asked for: so many weeks, and what is taken off the loads in the weeks behind them. */
+  lights: {
+    id: Id
+    from: Day
+    changes: Change[]
+    muscles?: Muscle[]
+    shift: boolean
+    weeks: number
+    back: number[]
+  }[]
   /** The member's own changes that are not withdrawn. */
   own: Adjustment[]
   /** Stages that lifts were handed to because somebody took the offer, by progression and stage. */
@@ -96,8 +104,9 @@ export function learnFact(known: Evidence, fact: Fact): Evidence {
     case 'test':
       return { ...known, testDay: fact.on }
     case 'light': {
-      const { id, actsFrom, changes, shift } = fact
-      return { ...known, lights: [...known.lights, { id, from: actsFrom, changes, shift }] }
+      const { id, actsFrom, changes, muscles, shift, weeks = 1, back = [] } = fact
+      const spell = { id, from: actsFrom, changes, ...(muscles && { muscles }), shift, weeks, back }
+      return { ...known, lights: [...known.lights, spell] }
     }
     case 'adjust': {
       const others = known.own.filter(({ id }) => id !== fact.adjustment.id)

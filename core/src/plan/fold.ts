@@ -8,6 +8,8 @@ import { segmentOn, templateOf, type Fold, type Outcome } from './enrolled.ts'
 import { loadingAt } from './equipment.ts'
 import type { Evidence } from './evidence.ts'
 import { followToday } from './onTheBar.ts'
+import type { Doing } from '../assumptions/registry.ts'
+import { supposedSets } from './supposedSets.ts'
 import { prescribe, recall } from './prescribe.ts'
 import type { Prescribed, Situation } from './situation.ts'
 import { judge } from './verdict.ts'
@@ -48,6 +50,7 @@ export function situationAt(
     {
       track: running?.track ?? null,
       light: running?.light ?? null,
+      lightAt: running?.lightAt,
     },
     isBack(state, template, place.week, day),
   )
@@ -92,12 +95,22 @@ function setsOf(log: SessionLog, slot: Id): SetLog[] {
 /** A log is never changed in place, so its sets by slot are kept beside it. */
 const sorted = new WeakMap<SessionLog, Map<Id, SetLog[]>>()
 
-/** Moves on past a place, were every set of it done as asked: how plans look ahead. */
-export function assume(situation: Situation, asked: Prescribed[]): void {
+/** Moves on past a place, were it done so: how plans look ahead. Says what became of its slots. */
+export function assume(situation: Situation, asked: Prescribed[], doing: Doing = 'asked'): Outcome[] {
+  if (doing !== 'asked') {
+    const outcomes = asked.map((prescribed): Outcome => {
+      const done = supposedSets(prescribed, doing)
+      const { slot, groups, light } = prescribed
+      return { prescribed, done, verdict: judge(slot, groups, done, light) }
+    })
+    advance(situation, outcomes, situation.day, situation.place.position)
+    return outcomes
+  }
   const outcomes = asked.map((prescribed): Outcome => {
     const { groups, light } = prescribed
     const isProven = !groups.some(({ missing, short }) => missing || short)
     return { prescribed, verdict: light ? 'light' : isProven ? 'hit' : 'not comparable', done: [] }
   })
   advance(situation, outcomes, null, situation.place.position)
+  return outcomes
 }

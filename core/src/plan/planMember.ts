@@ -1,3 +1,4 @@
+import type { Supposed } from '../assumptions/registry.ts'
 import { liftKey } from '../library/index.ts'
 import type { Enrolment, Member } from '../member/types.ts'
 import type { Id, Template } from '../template/types.ts'
@@ -27,6 +28,8 @@ export type When = {
   through: 'near' | 'end'
   /** Where the next session will be trained; home when it is not said. */
   at?: Id
+  /** What the weeks to come are supposed to bring, for a preview; every set done as asked where nothing is said. */
+  suppose?: Supposed
 }
 
 export type Planned = {
@@ -56,7 +59,7 @@ export function planMember(
   member: Member,
   enrolments: Enrolment[],
   versions: Record<Id, Template>,
-  { today, through, at }: When,
+  { today, through, at, suppose }: When,
   checkpoint?: Checkpoint | null,
 ): Planned {
   const history = timeline(member, today)
@@ -73,7 +76,7 @@ export function planMember(
   const plans: Record<Id, Plan> = {}
   for (const fold of folds) {
     keepDates(fold, today, true, evidence)
-    plans[fold.enrolment.id] = writeOut(fold, evidence, { today, through, at })
+    plans[fold.enrolment.id] = writeOut(fold, evidence, { today, through, at, suppose })
     findings.push(...findingsOf(fold, evidence, today))
   }
   const next = through === 'near' ? checkpointAt(boundaries, folds, history.happenings) : null

@@ -1,4 +1,5 @@
 import { placesOf, rowOnPaper, type Place } from '../calendar/places.ts'
+import { mayAct } from '../adjustments/where.ts'
 import type { GroupDraft } from '../adjustments/change.ts'
 import { changeOf } from '../adjustments/registry.ts'
 import { kindOf } from '../goals/registry.ts'
@@ -26,7 +27,9 @@ export function seasonOf(template: Template): WeekSummary[] {
   const weeks = new Map<number, WeekSummary & { weighed: number; percents: number }>()
   for (const place of placesOf(template)) {
     const { week, phase, phaseWeek } = place
-    const light = phase.light.some(({ where }) => where.weeks?.includes(phaseWeek))
+    const light = phase.light.some(({ where }) =>
+      mayAct({ ...where, sessions: undefined }, { phase: phase.id, phaseWeek, toTest: place.toTest }),
+    )
     const sum = weeks.get(week) ?? {
       week,
       phase: phase.id,

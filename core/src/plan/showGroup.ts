@@ -59,11 +59,11 @@ export const askedOf = ({ sets, goal, rir, rest }: SetGroup): NonNullable<Known[
 })
 
 /** The group as it is asked, but for its load. */
-function asAsked(group: SetGroup, { sets, rir }: GroupDraft): ShownGroup {
+function asAsked(group: SetGroup, { sets, rir, reps }: GroupDraft): ShownGroup {
   const shown: ShownGroup = { group: group.id, sets, reps: null, target: null, load: null, why: [] }
   if ('reps' in group.goal) {
-    shown.reps = group.goal.reps
-    if (group.goal.plus) shown.plus = group.goal.plus
+    shown.reps = reps ?? group.goal.reps
+    if (group.goal.plus && reps === group.goal.reps) shown.plus = group.goal.plus
   } else shown.goal = group.goal
   for (const key in group)
     if (asWritten.has(key)) Object.assign(shown, { [key]: group[key as keyof AsWritten] })
@@ -93,7 +93,13 @@ function changeGroup(
   rungs: Rung[],
 ): { draft: GroupDraft; isOwn: boolean } {
   const isRuled = group.load.of === 'progression'
-  let draft: GroupDraft = { sets, percent: price?.percent ?? null, scale: 100, rir: group.rir }
+  let draft: GroupDraft = {
+    sets,
+    percent: price?.percent ?? null,
+    scale: 100,
+    rir: group.rir,
+    ...('reps' in group.goal && { reps: group.goal.reps }),
+  }
   let isOwn = false
   for (const { adjustment, author, label } of changes) {
     const change = changeOf[adjustment.do.kind]

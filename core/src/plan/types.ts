@@ -65,10 +65,14 @@ export type PlannedSlot = Lift & {
   /** Sets before the work: neither counted nor judged. */
   warmUps?: WarmUpSet[]
   groups: ShownGroup[]
+  /** In a light week to come, what the slot would be asked without it. */
+  standsFor?: ShownGroup[]
   needs: Need[]
   /** The lift's latest session before this one. */
   last?: LastTime
   verdict?: Verdict
+  /** In a preview, what the slot is supposed to become. */
+  supposed?: Verdict
   done?: SetLog[]
 }
 

@@ -17,7 +17,7 @@ import type { SessionLog } from '../member/types.ts'
 import { signOf } from '../signs/registry.ts'
 import type { Id, Phase, Template } from '../template/types.ts'
 import { addDays, type Day } from '../units/index.ts'
-import { trackChanges } from './changes.ts'
+import { authoredOnce, isReturn, spellChanges, trackChanges, type Authored, type Spell } from './changes.ts'
 import { segmentOn, templateOf, type Fold } from './enrolled.ts'
 import type { Evidence } from './evidence.ts'
 import type { FoldState } from './state.ts'
@@ -50,7 +50,7 @@ export function open(fold: Fold, day: Day, evidence: Evidence): boolean {
   const { version, track = null } = segmentOn(fold.enrolment, day)
   const template = templateOf(fold, version)
   const start = fold.enrolment.segments[0]?.from ?? day
-  const light = evidence.lights.find(({ id, from }) => from <= day && !state.course.lights.includes(id))
+  const spell = nextSpell(state.course, evidence, day)
   const opened = openWeek(state.course, {
     template,
     version,
@@ -58,8 +58,9 @@ export function open(fold: Fold, day: Day, evidence: Evidence): boolean {
     isCalendar,
     testDay: evidence.testDay !== null && evidence.testDay >= start ? evidence.testDay : null,
     shows: (phase) => signShows(state, phase),
-    weekOf: (phase, phaseWeek, toTest) => weekOf(template, track, phase, phaseWeek, toTest),
-    light: light ? { id: light.id, shift: light.shift } : null,
+    weekOf: (phase, phaseWeek, toTest) =>
+      weekOf(weekChanges(template, track, phase, spell), phase, phaseWeek, toTest),
+    light: spell && { id: spell.light.id, at: spell.at, shift: spell.light.shift && !isReturn(spell) },
   })
   if (!opened) return false
   state.course = opened
@@ -75,15 +76,27 @@ function signShows({ progressions }: FoldState, { weeks }: Phase): boolean {
   )
 }
 
-function weekOf(
-  template: Template,
-  track: Id | null,
-  phase: Phase,
-  phaseWeek: number,
-  toTest: number | null,
-) {
+/** A light spell of the member's own with weeks still to give, its return among them, and how many it has given. */
+function nextSpell({ lights }: Course, evidence: Evidence, day: Day): Spell | null {
+  for (const light of evidence.lights) {
+    const at = lights.filter((id) => id === light.id).length
+    if (light.from <= day && at < light.weeks + light.back.length) return { light, at }
+  }
+  return null
+}
+
+/** Every change of a week's days: the track's, the phase's light weeks', and the member's own light week's. */
+function weekChanges(template: Template, track: Id | null, phase: Phase, spell: Spell | null): Authored[] {
+  return [
+    ...trackChanges(template, track),
+    ...authoredOnce(phase, phase.light, 'light', 'light'),
+    ...(spell ? spellChanges(spell) : []),
+  ]
+}
+
+function weekOf(changes: Authored[], phase: Phase, phaseWeek: number, toTest: number | null) {
   const { rotation, perWeek } = phase
-  return trackChanges(template, track).reduce(
+  return changes.reduce(
     (week, { adjustment: { do: change, where }, label }) => {
       const spot = { phase: phase.id, phaseWeek, ...(toTest !== null && { toTest }) }
       const made = actsOn(where, spot) ? changeOf[change.kind].onWeek?.(week, change, label) : null
@@ -111,11 +124,12 @@ export function standOn(fold: Fold, day: Day, evidence: Evidence): boolean {
 
 /** The course before a week was opened that nothing was done in. */
 function unopened(course: Course, { phase, phaseWeek, isInserted, light }: RunningWeek): Course {
+  const given = course.lights.lastIndexOf(light ?? '')
   const isFirst = phaseWeek === 1 && !isInserted && course.phase !== phase
   return {
     ...course,
     begun: isFirst ? course.begun.filter((id) => id !== phase) : course.begun,
-    lights: course.lights.filter((id) => id !== light),
+    lights: course.lights.filter((_, i) => i !== given),
     running: null,
   }
 }
@@ -127,7 +141,8 @@ function takeOver({ enrolment, versions, state }: Fold, running: RunningWeek, da
   const template = versions[version]
   const phase = template?.phases.find(({ id }) => id === running.phase)
   if (!template || !phase) return
-  const { rotation } = weekOf(template, track, phase, running.phaseWeek, running.toTest)
+  const changes = trackChanges(template, track)
+  const { rotation } = weekOf(changes, phase, running.phaseWeek, running.toTest)
   const sessions = running.sessions.map((session, i) =>
     running.taken[i + 1] ? session : (sessionAt(template, rotation, running.turn + i) ?? session),
   )

@@ -1,5 +1,6 @@
 import { actsOn } from '../adjustments/where.ts'
-import { closeWeek, giveUp, placesLeft, type RunningWeek } from '../calendar/course.ts'
+import { assumptionOf, type Doing } from '../assumptions/registry.ts'
+import { closeWeek, endByDate, giveUp, placesLeft, type RunningWeek } from '../calendar/course.ts'
 import { liftKey } from '../library/index.ts'
 import type { Id } from '../template/types.ts'
 import { lettersOf } from '../template/letters.ts'
@@ -11,6 +12,7 @@ import { assume, situationAt } from './fold.ts'
 import type { When } from './planMember.ts'
 import { prescribe } from './prescribe.ts'
 import type { Prescribed } from './situation.ts'
+import { standsFor } from './standsFor.ts'
 import type { Plan, PlannedSession, PlannedSlot, PlannedWeek } from './types.ts'
 import { endWeek, open, placeAt, standOn } from './weeks.ts'
 
@@ -18,7 +20,7 @@ import { endWeek, open, placeAt, standOn } from './weeks.ts'
 const mostWeeks = 200
 
 /** Writes a fold's weeks: those behind as they were trained, those ahead as if each session before them were a hit. */
-export function writeOut(fold: Fold, evidence: Evidence, { today, through, at }: When): Plan {
+export function writeOut(fold: Fold, evidence: Evidence, { today, through, at, suppose }: When): Plan {
   const ahead = forkFold(fold)
   const isRunning = standOn(ahead, today, evidence)
   const behind = through === 'end' ? ahead.weeks : lastTrained(ahead)
@@ -33,12 +35,14 @@ export function writeOut(fold: Fold, evidence: Evidence, { today, through, at }:
     if (!week) break
     if (through === 'near' && written > 1 + (running && placesLeft(running).length ? 0 : 1)) break
     const day = week.from && week.from > from ? week.from : from
-    weeks.push(weekAhead(ahead, week, day, evidence, next === null, at))
+    const doing = suppose ? assumptionOf[suppose.kind].does(written + 1, suppose) : 'asked'
+    weeks.push(weekAhead(ahead, week, day, evidence, next === null, at, doing))
     next ??=
       weeks.at(-1)?.places.find(({ status }) => status === 'next' || status === 'open')?.position ?? null
     written += 1
-    endWeek(ahead, 'dropped')
     from = addDays(day, 7)
+    if (doing === 'nothing' && isDoneAgain(ahead)) continue
+    endWeek(ahead, 'dropped')
     if (!open(ahead, from, evidence)) break
   }
   return {
@@ -50,6 +54,15 @@ export function writeOut(fold: Fold, evidence: Evidence, { today, through, at }:
     next,
     lastWeek: lastWeek(ahead, from, evidence),
   }
+}
+
+/** On a calendar, whether a week that nothing was done in is kept for the next one, as the missed policy says. */
+function isDoneAgain(fold: Fold): boolean {
+  const { running } = fold.state.course
+  if (!fold.isCalendar || !running) return false
+  const course = endByDate(fold.state.course, templateOf(fold, running.version).missed)
+  if (course.running) fold.state.course = course
+  return course.running !== null
 }
 
 /** The last week that is over, if anything was trained in it. */
@@ -93,6 +106,7 @@ function weekAhead(
   evidence: Evidence,
   isFirst: boolean,
   at: Id | undefined,
+  doing: Doing,
 ): PlannedWeek {
   let isNext = isFirst
   let isBack = false
@@ -115,14 +129,24 @@ function weekAhead(
     )
     isBack ||= situation.changes.some(({ author }) => author === 'back')
     const { slots, changes } = prescribe(situation)
-    assume(situation, slots)
+    const whole = slots.some(({ light }) => light) && !trained ? standsFor(situation) : null
+    const isAway = doing === 'nothing' && fold.isCalendar
+    const outcomes = isAway ? null : assume(situation, slots, doing)
     const status = isNext ? 'next' : 'ahead'
     isNext = false
     if (trained) return describe(fold, trained)
     return {
       ...bare(fold, week, inWeek),
       status,
-      slots: plannedSlots(slots, evidence),
+      slots: plannedSlots(slots, evidence).map((slot, i) => {
+        const was = slot.light ? whole?.get(slot.slot) : undefined
+        const supposed = isAway ? 'skip' : outcomes?.[i]?.verdict
+        return {
+          ...slot,
+          ...(was && { standsFor: was }),
+          ...(doing !== 'asked' && supposed && { supposed }),
+        }
+      }),
       changes,
     }
   })

@@ -3,9 +3,11 @@ import { ruleKinds, ruleOf } from '../progressions/registry.ts'
 import { at, Checker, exerciseField, idField, textField, type Issue } from '../reading/index.ts'
 import { applyCommand, isConflict, same, type Command } from './edit.ts'
 import { findOverMax, findSlotEnds, findUnheard } from './slotEnds.ts'
-import { readGoal, readLoad, readSlot, readWarmUp } from './read.ts'
-import { headShape, setGroupShape } from './shape.ts'
-import type { Template } from './types.ts'
+import { findRules } from './looseEnds.ts'
+import { readGoal, readLoad, readProgression, readSlot, readWarmUp } from './read.ts'
+import { readLight } from './readAdjustment.ts'
+import { headShape, phaseShape, setGroupShape } from './shape.ts'
+import { rowWeeks, type Template } from './types.ts'
 
 /**
  * The faults of a command's own value, located as in a file. Only the piece that it touches is read, so that saving an edit
@@ -39,6 +41,15 @@ function check(checker: Checker, draft: Template, command: Command): void {
     }
     case 'setRule':
       return checkRule(checker, draft, command)
+    case 'setProgression':
+      return checkProgression(checker, draft, command)
+    case 'setLight': {
+      const { phase: id, to } = command
+      const phase = draft.phases.find((one) => one.id === id)
+      const path = `phases.${id}.light`
+      if (!phase || !checker.check(phaseShape.pick(['light']), { light: to ?? null }, '')) return
+      return to.forEach((one, i) => void readLight(checker, one, at(path, i), rowWeeks(phase)))
+    }
     case 'addSlot': {
       const path = at('slots', command.slot)
       checker.check(object({ id: idField('a slot’s id').required() }), { id: command.slot }, path)
@@ -64,7 +75,8 @@ function check(checker: Checker, draft: Template, command: Command): void {
 type Of<K extends Command['do']> = Extract<Command, { do: K }>
 
 function checkHead(checker: Checker, draft: Template, { field, to }: Of<'setHead'>): void {
-  if (to === null && (field === 'maxes' || field === 'rounding')) return checker.add(field, 'a value', to)
+  if (to === null && (field === 'maxes' || field === 'rounding' || field === 'missed'))
+    return checker.add(field, 'a value', to)
   if (to !== null && field === 'warmUp') return void readWarmUp(checker, to, field)
   if (to !== null) checker.check(headShape.pick([field]), { [field]: to }, '')
   if (field !== 'trainingMax' || to !== null) return
@@ -79,6 +91,21 @@ function checkRule(checker: Checker, draft: Template, command: Of<'setRule'>): v
   if (!ruleKinds.includes(to?.rule))
     return checker.add(`${path}.rule`, `one of ${ruleKinds.join(', ')}`, to?.rule)
   if (!checker.check(ruleOf[to.rule].params, to.params ?? null, `${path}.params`)) return
+  checkFollowers(checker, draft, command)
+}
+
+function checkProgression(checker: Checker, draft: Template, command: Of<'setProgression'>): void {
+  const path = at('progressions', command.progression)
+  const read = readProgression(checker, command.to ?? null, path)
+  if (!read || checker.issues.length) return
+  if (!same(read, command.to)) return checker.add(path, 'a progression written out in full', command.to)
+  findRules(checker, draft, read, path)
+  checkFollowers(checker, draft, command)
+}
+
+/** Every slot that feeds a progression must be able to carry it as it is after the command. */
+function checkFollowers(checker: Checker, draft: Template, command: Of<'setRule' | 'setProgression'>): void {
+  const { progression: id } = command
   const after = applyCommand(draft, command)
   if (isConflict(after)) return
   for (const [slotId, slot] of Object.entries(after.slots)) {

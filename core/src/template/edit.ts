@@ -1,7 +1,7 @@
 import type { Lift } from '../library/index.ts'
 import type { Stage } from '../progressions/registry.ts'
 import type { CellField } from './cells.ts'
-import type { Id, SetGroup, Slot, Template } from './types.ts'
+import type { Adjustment, Id, Progression, SetGroup, Slot, Template } from './types.ts'
 
 /**
  * An edit of a draft: named, with ids, the old value and the new, never an array index. The same object is the undo entry,
@@ -15,6 +15,8 @@ export type Command =
   | { do: 'setWarmUp'; slot: Id; from: SlotWarmUp; to: SlotWarmUp }
   | { do: 'setParams'; progression: Id; stage: Id; from: Stage['params']; to: Stage['params'] }
   | { do: 'setRule'; progression: Id; stage: Id; from: RuleOfStage; to: RuleOfStage }
+  | { do: 'setProgression'; progression: Id; from: Progression; to: Progression }
+  | { do: 'setLight'; phase: Id; from: Adjustment[]; to: Adjustment[] }
   | { do: 'addSlot'; slot: Id; session: Id; after: Id; value: Slot }
   | { do: 'removeSlot'; slot: Id; session: Id; after: Id; value: Slot }
   | { do: 'several'; commands: Command[] }
@@ -23,7 +25,7 @@ export type Command =
 export type RuleOfStage = Pick<Stage, 'rule' | 'params'>
 
 /** What a template says for all of its slots. */
-export const headFields = ['trainingMax', 'maxes', 'rounding', 'warmUp'] as const
+export const headFields = ['trainingMax', 'maxes', 'rounding', 'warmUp', 'missed', 'away'] as const
 export type HeadField = (typeof headFields)[number]
 export type Head = Template[HeadField] | null
 
@@ -55,6 +57,10 @@ export function applyCommand(draft: Template, command: Command): Template | Conf
       return setParams(draft, command)
     case 'setRule':
       return setRule(draft, command)
+    case 'setProgression':
+      return setProgression(draft, command)
+    case 'setLight':
+      return setLight(draft, command)
     case 'addSlot':
       return addSlot(draft, command)
     case 'removeSlot':
@@ -140,6 +146,16 @@ function setRule(draft: Template, { from, to, ...at }: Of<'setRule'>): Template 
   })
 }
 
+function setProgression(
+  draft: Template,
+  { progression: id, from, to }: Of<'setProgression'>,
+): Template | Conflict {
+  const own = draft.progressions[id]
+  if (!own) return gone(`The progression ${id}`)
+  if (!same(own, from)) return changed(`The progression ${id}`, own)
+  return { ...draft, progressions: { ...draft.progressions, [id]: to } }
+}
+
 function changeStage(
   draft: Template,
   { progression: id, stage: stageId }: { progression: Id; stage: Id },
@@ -152,6 +168,13 @@ function changeStage(
   if ('conflict' in next) return next
   const stages = progression.stages.map((one) => (one === stage ? (next as typeof one) : one))
   return { ...draft, progressions: { ...draft.progressions, [id]: { ...progression, stages } } }
+}
+
+function setLight(draft: Template, { phase: id, from, to }: Of<'setLight'>): Template | Conflict {
+  const phase = draft.phases.find((one) => one.id === id)
+  if (!phase) return gone(`The phase ${id}`)
+  if (!same(phase.light, from)) return changed(`The light weeks of ${phase.name}`, phase.light)
+  return { ...draft, phases: draft.phases.map((one) => (one === phase ? { ...phase, light: to } : one)) }
 }
 
 function addSlot(draft: Template, { slot, session: id, after, value }: Of<'addSlot'>): Template | Conflict {

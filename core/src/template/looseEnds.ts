@@ -148,7 +148,7 @@ function findSlot(checker: Checker, template: Template, id: Id, slot: Slot, sess
 }
 
 /** In a phase a progression has one rule; and all of its rules keep their state of the same thing. */
-function findRules(
+export function findRules(
   checker: Checker,
   { phases }: Template,
   { stages, inPhases = [] }: Progression,

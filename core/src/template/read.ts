@@ -236,7 +236,7 @@ export function readGoal(checker: Checker, value: unknown, path: string): Goal |
   return undefined
 }
 
-function readProgression(checker: Checker, value: unknown, path: string): Progression | undefined {
+export function readProgression(checker: Checker, value: unknown, path: string): Progression | undefined {
   const progression = checker.check(progressionShape, value, path)
   if (!progression) return undefined
   const pieces = progression.stages as unknown[]

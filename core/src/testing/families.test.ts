@@ -1,15 +1,17 @@
 // One strict tester for every family of units: names, frozen inputs, examples, and messages that are used and filled.
 import { describe, expect, test } from '@jest/globals'
+import { assumptionOf } from '../assumptions/registry.ts'
 import { changeOf } from '../adjustments/registry.ts'
 import type { ChangeExample, Changed, GroupDraft } from '../adjustments/change.ts'
 import { fill, messages as allMessages, type Rung } from '../explain/index.ts'
 import { goalKeys, goalOf, kindOf } from '../goals/registry.ts'
+import { recipeOf } from '../lightWeeks/registry.ts'
 import { isLater, isNeed, type Known } from '../loads/source.ts'
 import { sourceOf } from '../loads/registry.ts'
 import { ruleOf } from '../progressions/registry.ts'
 import type { Asks, Starting } from '../progressions/rule.ts'
 import { signOf } from '../signs/registry.ts'
-import { makeable, scale, snap, usualRack } from '../units/index.ts'
+import { makeable, round, scale, snap, usualRack } from '../units/index.ts'
 import { less } from '../plan/onTheBar.ts'
 import { ramp } from '../warmups/ramp.ts'
 import { exposureOf, handWith } from './exposures.ts'
@@ -176,4 +178,37 @@ describe.each(Object.entries(changeOf))('change %s', (name, change) => {
     if ('slot' in example) return change.onSlot?.(example.slot, example.params, 'test') ?? null
     return change.onGroup?.(example.group, example.params, 'test') ?? null
   }
+})
+
+describe.each(Object.entries(assumptionOf))('assumption %s', (name, assumption) => {
+  test('is named by its own kind', () => expect(assumption.kind).toBe(name))
+  test.each(assumption.examples)('$say', ({ params, want }) => {
+    expect(assumption.params.isValidSync(params)).toBe(true)
+    expect(assumption.sentence(params)).not.toMatch(/undefined|NaN/)
+    expect(want.map((_, i) => assumption.does(i + 1, params))).toEqual(want)
+  })
+})
+
+describe.each(Object.entries(recipeOf))('light week %s', (name, recipe) => {
+  test('is stored under its own name, and says itself', () => {
+    expect(recipe.kind).toBe(name)
+    expect(recipe.saidFor && recipe.saidAgainst).toMatch(/\.$/)
+    for (const { params } of recipe.examples) expect(recipe.sentence(params)).not.toMatch(/undefined|NaN|\{/)
+  })
+  test.each(recipe.examples)('$say', ({ params, want }) => {
+    expect(recipe.params.isValidSync(freeze(params))).toBe(true)
+    const [first] = recipe.weeks(params)
+    const changes = recipe.weeks(params).flatMap((week) => week.do)
+    expect(changes.every((change) => changeOf[change.kind].lightens(change))).toBe(true)
+    if (want === 'nothing') return expect(first?.do.map(({ kind }) => kind)).toEqual(['drop'])
+    const written: GroupDraft = { sets: 4, percent: 80, scale: 100, rir: 2, reps: 6 }
+    const light = (first?.do ?? []).reduce<GroupDraft>(
+      (draft, change) => changeOf[change.kind].onGroup?.(draft, change, 'light')?.now ?? draft,
+      written,
+    )
+    const meant = { value: snap(((light.percent ?? 0) * light.scale) / 100), unit: 'kg' as const }
+    const load = round(meant, makeable(usualRack.kg), 'down').load.value
+    expect({ sets: light.sets, load, left: light.rir }).toEqual(want)
+    expect([light.sets <= 4, load <= 80, (light.rir ?? 0) >= 2]).toEqual([true, true, true])
+  })
 })

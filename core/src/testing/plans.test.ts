@@ -131,8 +131,15 @@ const happening = fc
       fc.record({ kind: fc.constant('test' as const), on: fc.nat(90).map((days) => addDays(start, days)) }),
       fc.record({
         kind: fc.constant('light' as const),
-        changes: fc.constant([{ kind: 'scaleLoad' as const, by: -20 }]),
+        changes: fc.constantFrom(
+          [{ kind: 'scaleLoad' as const, by: -20 }],
+          [{ kind: 'drop' as const }],
+          [{ kind: 'fewerDays' as const, days: 1 }],
+          [{ kind: 'highReps' as const, from: 15, to: 20, left: 3, by: -50 }],
+        ),
         shift: fc.boolean(),
+        weeks: fc.constantFrom(1, 2),
+        back: fc.constantFrom([], [-10], [-20, -10]),
       }),
       fc.record({
         kind: fc.constant('adjust' as const),
