@@ -1,3 +1,5 @@
+import { answerOf } from '../advice/answers/registry.ts'
+import { evidenceMessages } from '../advice/evidence.ts'
 import { changeOf } from '../adjustments/registry.ts'
 import { sourceOf } from '../loads/registry.ts'
 import { showMessages } from '../plan/round.ts'
@@ -18,7 +20,10 @@ export const messages: Messages = Object.assign(
   firstLoadMessages,
   steadyMessages,
   warmUpMessages,
-  ...[sourceOf, ruleOf, changeOf].flatMap((family) => Object.values(family).map((unit) => unit.messages)),
+  evidenceMessages,
+  ...[sourceOf, ruleOf, changeOf, answerOf].flatMap((family) =>
+    Object.values(family).map((unit) => unit.messages),
+  ),
 )
 
 /** One rung in words: "62.5 kg was a hit on 2 Mar 2026: plus 2.5 kg is 65 kg". Throws on an id nobody declares. */

@@ -7,6 +7,13 @@ export type Lift = { exercise: ExerciseId; variant?: string }
 export const liftKey = (lift: Lift): string =>
   lift.variant ? `${lift.exercise}/${lift.variant}` : lift.exercise
 
+/** The lift of a text key. */
+export function liftOfKey(key: string): Lift {
+  const cut = key.indexOf('/')
+  if (cut < 0) return { exercise: key as ExerciseId }
+  return { exercise: key.slice(0, cut) as ExerciseId, variant: key.slice(cut + 1) }
+}
+
 export const exerciseOf = (lift: Lift): Exercise => exercises[lift.exercise]
 
 /** "Back squat, paused". */

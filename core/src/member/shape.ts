@@ -17,7 +17,7 @@ import {
 } from '../reading/index.ts'
 import { muscles, type Muscle } from '../library/index.ts'
 import { setStyles } from '../template/types.ts'
-import { lightReasons, soreAnswers, workedAnswers } from './types.ts'
+import { eventKinds, jointAnswers, lightReasons, soreAnswers, workedAnswers } from './types.ts'
 import { amountUnits, fixedTools, specialBars, type SpecialBar } from '../units/index.ts'
 
 /** The pieces of member format 1. */
@@ -141,6 +141,51 @@ export const factShapes = {
     progression: idField('a progression').required(),
     stage: idField('the stage that the lift goes on to').required(),
   }),
+  checkIn: strictObject({
+    ...fact,
+    sleep: wholeField('how the sleep is, 5 is good', 1, 5),
+    mood: wholeField('how the mood is, 5 is good', 1, 5),
+    freshness: wholeField('how fresh it feels, 5 is fresh', 1, 5),
+    joints: choiceField(jointAnswers),
+    sore: listField('muscles that are still sore', muscles.length, 0).of(choiceField(muscles).required()),
+  }),
+  about: strictObject({
+    ...fact,
+    overForty: boolean().strict().meta({ expected: 'true or false' }),
+    deficit: boolean().strict().meta({ expected: 'true or false' }),
+    stress: boolean().strict().meta({ expected: 'true or false' }),
+  }),
+  event: strictObject({
+    ...fact,
+    what: choiceField(eventKinds).required(),
+    name: textField('what it is', 80),
+    on: dayField().required(),
+    to: dayField(),
+  }).test('fits', '"to" no earlier than "on"', ({ on, to }) => to === undefined || to >= on),
+  goal: strictObject({
+    ...fact,
+    ...lift,
+    to: loadField().nullable().defined(),
+    by: dayField(),
+  }),
+  trial: strictObject({
+    ...fact,
+    name: textField('what it is called', 80).required(),
+    differs: textField('the one thing in which the two spells differ', 200).required(),
+    first: spellField(),
+    second: spellField(),
+    lifts: listField('lifts that it is judged by', 8).of(strictObject(lift).required()).required(),
+  }).test('fits', 'two spells that do not overlap', ({ first, second }) =>
+    first?.to && second?.from && first.from && second.to
+      ? first.to < second.from || second.to < first.from
+      : true,
+  ),
+  decision: strictObject({
+    ...fact,
+    trial: idField('a trial').required(),
+    chosen: choiceField(['first', 'second', 'neither']).required(),
+    note: textField('a note', 500),
+  }),
   ceiling: strictObject({
     ...fact,
     muscle: choiceField(muscles).required(),
@@ -168,6 +213,14 @@ export const sessionLogShape = strictObject({
     .default(undefined)
     .meta({ expected: 'answers about the session' }),
 })
+
+/** From a day to a later one. */
+function spellField() {
+  return strictObject({ from: dayField().required(), to: dayField().required() })
+    .test('fits', 'days, the last one after the first', ({ from, to }) => !from || !to || to > from)
+    .required()
+    .meta({ expected: 'days like {"from": "2026-03-02", "to": "2026-04-12"}' })
+}
 
 /** An answer for each muscle that was asked about. */
 function byMuscle(answers: readonly string[]) {

@@ -40,6 +40,14 @@ export type FactBody =
   | { kind: 'withdraw'; adjustment: Id }
   /** Somebody took the offer that a lift goes on to the next stage of its progression. */
   | { kind: 'handover'; progression: Id; stage: Id }
+  | ({ kind: 'checkIn' } & CheckIn)
+  | ({ kind: 'about' } & About)
+  | { kind: 'event'; what: EventKind; name?: string; on: Day; to?: Day }
+  /** The estimated max that a lift is to reach by a day; a later goal of the lift takes its place, and none takes it back. */
+  | ({ kind: 'goal'; to: Load | null; by?: Day } & Lift)
+  | TrialFact
+  /** What a trial led to, with what made it uncertain. */
+  | { kind: 'decision'; trial: Id; chosen: 'first' | 'second' | 'neither'; note?: string }
   /** The most sets of a muscle a week that the member is to be asked, until another ceiling or none. */
   | { kind: 'ceiling'; muscle: Muscle; sets: number | null }
 
@@ -58,6 +66,35 @@ export type LightFact = {
   reason?: (typeof lightReasons)[number]
 }
 export const lightReasons = ['tired', 'holiday', 'illness', 'sore joints', 'advice'] as const
+
+/** How a member is, when they are asked: each answer may be left out. 1 is poor, 5 is good. */
+export type CheckIn = {
+  sleep?: number
+  mood?: number
+  /** 1 is worn out, 5 is fresh. */
+  freshness?: number
+  joints?: (typeof jointAnswers)[number]
+  /** Muscles that are still sore. */
+  sore?: Muscle[]
+}
+export const jointAnswers = ['fine', 'achy', 'painful'] as const
+
+/** What else a member may tell, or withhold: it makes light weeks come a little sooner. */
+export type About = { overForty?: boolean; deficit?: boolean; stress?: boolean }
+
+/** Trips, exams, shift weeks, new equipment, another weight class. */
+export const eventKinds = ['trip', 'exams', 'shift work', 'new equipment', 'weight class', 'other'] as const
+export type EventKind = (typeof eventKinds)[number]
+
+/** Two spells that differ in one thing, judged by the same measures: the estimated max of these lifts, hits and how hard it was. */
+export type TrialFact = {
+  kind: 'trial'
+  name: string
+  differs: string
+  first: { from: Day; to: Day }
+  second: { from: Day; to: Day }
+  lifts: Lift[]
+}
 
 /** What a place has: one rack a unit, and what comes in fixed loads, where it is listed. */
 export type EquipmentBody = { racks: Rack[]; fixed?: Fixed[] }

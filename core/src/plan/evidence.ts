@@ -4,7 +4,17 @@ import type { TopSet } from '../progressions/rule.ts'
 import { estimate, isDoubtful } from '../maxes/estimate.ts'
 import { defaultFormula } from '../maxes/registry.ts'
 import type { Change } from '../adjustments/registry.ts'
-import type { EquipmentBody, Fact, MaxFact, SessionLog, SetLog } from '../member/types.ts'
+import type {
+  About,
+  CheckIn,
+  EquipmentBody,
+  EventKind,
+  Fact,
+  MaxFact,
+  SessionLog,
+  SetLog,
+  TrialFact,
+} from '../member/types.ts'
 import type { Adjustment, Id, MaxPolicy } from '../template/types.ts'
 import { handoverKey } from './standing.ts'
 import {
@@ -53,6 +63,13 @@ export type Evidence = {
   own: Adjustment[]
   /** Stages that lifts were handed to because somebody took the offer, by progression and stage. */
   handovers: string[]
+  /** How the member was when asked, the latest first, at most as many as advice looks back. */
+  checkIns: (CheckIn & { date: Day })[]
+  about: About
+  events: { id: Id; what: EventKind; name?: string; on: Day; to?: Day }[]
+  goals: Record<string, Goal>
+  trials: (Omit<TrialFact, 'kind'> & { id: Id })[]
+  decisions: Record<Id, { chosen: 'first' | 'second' | 'neither'; note?: string; date: Day }>
   /** The most sets a week of a muscle that the member has set. */
   ceilings: Record<string, number>
 }
@@ -81,8 +98,19 @@ export const noEvidence: Evidence = {
   lights: [],
   own: [],
   handovers: [],
+  checkIns: [],
+  about: {},
+  events: [],
+  goals: {},
+  trials: [],
+  decisions: {},
   ceilings: {},
 }
+
+/** What a lift is to reach: the estimated max on the day it was set, if one was known, and the one that is meant. */
+export type Goal = Lift & { from: Load | null; set: Day; to: Load; by?: Day }
+
+const mostCheckIns = 8
 
 export function learnFact(known: Evidence, fact: Fact): Evidence {
   switch (fact.kind) {
@@ -116,6 +144,42 @@ export function learnFact(known: Evidence, fact: Fact): Evidence {
       return { ...known, own: known.own.filter(({ id }) => id !== fact.adjustment) }
     case 'handover':
       return { ...known, handovers: [...known.handovers, handoverKey(fact.progression, fact.stage)] }
+    case 'checkIn': {
+      const { date, sleep, mood, freshness, joints, sore } = fact
+      const said = { date, sleep, mood, freshness, joints, sore }
+      return { ...known, checkIns: [said, ...known.checkIns].slice(0, mostCheckIns) }
+    }
+    case 'about': {
+      const { overForty, deficit, stress } = fact
+      return { ...known, about: { overForty, deficit, stress } }
+    }
+    case 'event': {
+      const { id, what, name, on, to } = fact
+      return {
+        ...known,
+        events: [...known.events, { id, what, ...(name && { name }), on, ...(to && { to }) }],
+      }
+    }
+    case 'goal': {
+      const key = liftKey(fact)
+      const { [key]: _, ...others } = known.goals
+      if (!fact.to) return { ...known, goals: others }
+      const { exercise, variant, date, to, by } = fact
+      const from = known.estimates[key]?.load ?? known.maxes[key]?.at(-1)?.load ?? null
+      const goal = { exercise, ...(variant && { variant }), from, set: date, to, ...(by && { by }) }
+      return { ...known, goals: { ...others, [key]: goal } }
+    }
+    case 'trial': {
+      const { id, name, differs, first, second, lifts } = fact
+      return { ...known, trials: [...known.trials, { id, name, differs, first, second, lifts }] }
+    }
+    case 'decision': {
+      const { trial, chosen, note, date } = fact
+      return {
+        ...known,
+        decisions: { ...known.decisions, [trial]: { chosen, date, ...(note && { note }) } },
+      }
+    }
     case 'ceiling': {
       const { [fact.muscle]: _, ...others } = known.ceilings
       return { ...known, ceilings: fact.sets === null ? others : { ...others, [fact.muscle]: fact.sets } }

@@ -1,5 +1,5 @@
 import type { Supposed } from '../assumptions/registry.ts'
-import { liftKey } from '../library/index.ts'
+import { liftKey, type Lift } from '../library/index.ts'
 import type { Enrolment, Member } from '../member/types.ts'
 import type { Id, Template } from '../template/types.ts'
 import type { Day } from '../units/index.ts'
@@ -17,6 +17,7 @@ import { findingsOf, strayLog } from './findings.ts'
 import { copyFold, segmentOn, templateOf, type Fold } from './enrolled.ts'
 import { replay } from './fold.ts'
 import { isBetweenWeeks, keepDates } from './weeks.ts'
+import { asksLightOf, offersOf, type Offer } from './offers.ts'
 import { proposalsOf, type Proposal } from './proposals.ts'
 import { timeline, type Happening } from './timeline.ts'
 import type { Finding, Plan } from './types.ts'
@@ -38,6 +39,10 @@ export type Planned = {
   /** Maxes to accept, or leave. */
   proposals: Proposal[]
   findings: Finding[]
+  /** Lifts that have outgrown their rule, with what they may go on to. */
+  offers: Offer[]
+  /** Lifts whose rule asks for a light week. */
+  asksLight: Lift[]
   /** Where the next call may take up the thread, if it is to; null where everything is too recent. */
   checkpoint: Checkpoint | null
   /** Whether the checkpoint that was given held, so that no snapshot up to its day was needed. */
@@ -82,7 +87,18 @@ export function planMember(
   const next = through === 'near' ? checkpointAt(boundaries, folds, history.happenings) : null
   const ratios = folds.flatMap((fold) => templateNow(fold, today).maxes.ratios ?? [])
   const proposals = proposalsOf(evidence, ratios, lacking(plans))
-  return { plans, evidence, proposals, findings, checkpoint: next ?? kept ?? null, isResumed }
+  const offers = folds.flatMap((fold) => offersOf(fold, templateNow(fold, today), evidence))
+  const asksLight = folds.flatMap((fold) => asksLightOf(fold, templateNow(fold, today)))
+  return {
+    plans,
+    evidence,
+    proposals,
+    findings,
+    offers,
+    asksLight,
+    checkpoint: next ?? kept ?? null,
+    isResumed,
+  }
 }
 
 /** The lifts whose max a plan asks for. */

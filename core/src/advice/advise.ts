@@ -1,0 +1,15 @@
+import type { Found, LightPolicy } from './answer.ts'
+import { answerOf, answerOrder, type AnswerKind } from './answers/registry.ts'
+import type { Signals } from './signals.ts'
+
+/** What the advisor says: the answer, what it goes by, how sure it is, and what might be done. */
+export type Advice = { answer: AnswerKind } & Found
+
+/** The first answer that holds. A program with planned light weeks alone is never told to take another, or to leave one out. */
+export function advise(signals: Signals, policy: LightPolicy = 'both'): Advice {
+  for (const kind of answerOrder) {
+    const found = answerOf[kind].holds(signals, policy)
+    if (found) return { answer: kind, ...found }
+  }
+  throw new Error('missing answer: "nothing" always holds')
+}

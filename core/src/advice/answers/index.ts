@@ -1,0 +1,10 @@
+// Answers of the advisor; registry.ts says in which order they are tried.
+export { caution } from './caution.ts'
+export { mendSleep } from './mendSleep.ts'
+export { lowerVolume } from './lowerVolume.ts'
+export { partialLightWeek } from './partialLightWeek.ts'
+export { lightWeek } from './lightWeek.ts'
+export { skipPlanned } from './skipPlanned.ts'
+export { nextBlock } from './nextBlock.ts'
+export { askAgain } from './askAgain.ts'
+export { nothing } from './nothing.ts'

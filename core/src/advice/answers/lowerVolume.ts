@@ -1,0 +1,20 @@
+import { defineAnswer } from '../answer.ts'
+import { tiredness } from '../evidence.ts'
+import { limits } from '../signals.ts'
+
+export const lowerVolume = defineAnswer({
+  kind: 'lowerVolume',
+  says: 'Lower the standing volume by about a fifth: it is more than there is recovery for, light weeks or not.',
+  school:
+    'The week that is repeated decides, not the week that is light. Others put light weeks closer together.',
+  holds(signals) {
+    const { weeksSinceLight } = signals
+    const tired = tiredness(signals)
+    const isSoon = weeksSinceLight !== null && weeksSinceLight < limits.closest
+    const isSore = signals.soreMuscles.length > 2 || signals.tooMuch > 2
+    if (!(isSoon && tired.length > 1) && !isSore) return null
+    const soon = isSoon ? [{ id: 'lowerVolume.soon', data: { weeks: weeksSinceLight } }] : []
+    return { evidence: [...soon, ...tired], sure: isSoon && tired.length > 1 ? 'likely' : 'possible' }
+  },
+  messages: { 'lowerVolume.soon': 'the last light week is only {weeks} weeks ago' },
+})

@@ -1,0 +1,29 @@
+import type { Rung } from '../../explain/rung.ts'
+import { defineAnswer } from '../answer.ts'
+import { names, tiredness } from '../evidence.ts'
+import { isFlat, limits } from '../signals.ts'
+
+export const nextBlock = defineAnswer({
+  kind: 'nextBlock',
+  says: 'Open the next block: what stands still without being tired wants something else, not less.',
+  school:
+    'Change the variable after three to six weeks. Others would wait out the block, or take a light week first.',
+  holds(signals) {
+    const { lifts, phase } = signals
+    const flat = lifts.filter(isFlat)
+    if (!phase.hasNext || phase.weeksIn < limits.blockWeeks || tiredness(signals).length > 0) return null
+    if (!flat.length || flat.length * 2 < lifts.length) return null
+    const evidence: Rung[] = [
+      { id: 'nextBlock.flat', data: { lifts: names(flat), exposures: limits.flatExposures } },
+      { id: 'nextBlock.weeks', data: { weeks: phase.weeksIn } },
+    ]
+    return {
+      evidence,
+      sure: flat.length === lifts.length && lifts.length > 1 ? 'likely' : 'possible',
+    }
+  },
+  messages: {
+    'nextBlock.flat': '{lifts}: no better for {exposures} exposures or more, and not tired',
+    'nextBlock.weeks': '{weeks} weeks in this block',
+  },
+})

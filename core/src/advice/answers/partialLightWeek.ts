@@ -1,0 +1,30 @@
+import type { Muscle } from '../../library/index.ts'
+import { defineAnswer } from '../answer.ts'
+import { fall, tiredness } from '../evidence.ts'
+import { fallingIn, foremost, isRising, limits } from '../signals.ts'
+
+export const partialLightWeek = defineAnswer({
+  kind: 'partialLightWeek',
+  says: 'Take a light week for these muscles alone, and train the rest as written.',
+  school: 'Reactive and local. The planned school makes the whole week light, since tiredness is shared.',
+  holds(signals, policy) {
+    if (policy === 'planned' || tiredness(signals).length > 1) return null
+    if (signals.weeksSinceLight !== null && signals.weeksSinceLight < limits.closest) return null
+    const falling = fallingIn(signals)
+    const others = signals.lifts.filter((lift) => !falling.includes(lift))
+    const muscles = [...new Set<Muscle>([...signals.soreMuscles, ...falling.map(foremost)])]
+    const isLocal = muscles.length === 1 || (muscles.length === 2 && signals.soreMuscles.length === 2)
+    const hasSigns = falling.length > 1 || signals.soreMuscles.length > 0
+    if (!isLocal || !hasSigns || !others.some(isRising)) return null
+    const sore = signals.soreMuscles.map((muscle) => ({ id: 'partial.sore', data: { muscle } }))
+    return {
+      evidence: [...falling.map(fall), ...sore, { id: 'partial.others', data: {} }],
+      sure: falling.length && sore.length ? 'likely' : 'possible',
+      suggest: { recipe: 'fewerSets', params: { percent: 50 }, muscles },
+    }
+  },
+  messages: {
+    'partial.sore': '{muscle} is still sore when it is trained again',
+    'partial.others': 'the other lifts rise',
+  },
+})

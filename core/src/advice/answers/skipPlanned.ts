@@ -1,0 +1,32 @@
+import type { Rung } from '../../explain/rung.ts'
+import { defineAnswer } from '../answer.ts'
+import { falls, names, tiredness } from '../evidence.ts'
+import { isRising, limits } from '../signals.ts'
+
+export const skipPlanned = defineAnswer({
+  kind: 'skipPlanned',
+  says: 'The planned light week is not needed: train on, and ask again next week.',
+  school:
+    'Reactive: planned light weeks can fall on weeks that needed none. The planned school takes it all the same.',
+  holds(signals, policy) {
+    const { plannedLightIn, lifts, usualLeft, daysAWeek, event, checkIns } = signals
+    if (policy === 'planned' || plannedLightIn === null || plannedLightIn > 1 || event) return null
+    if (falls(signals).length || tiredness(signals).length || checkIns[0]?.joints === 'achy') return null
+    const rising = lifts.filter(isRising)
+    const isEasy = (usualLeft !== null && usualLeft >= limits.easyLeft) || daysAWeek <= limits.easyDays
+    if (!isEasy || rising.length * 2 < lifts.length || !rising.length) return null
+    const easy: Rung =
+      usualLeft !== null && usualLeft >= limits.easyLeft
+        ? { id: 'skipPlanned.left', data: { left: usualLeft } }
+        : { id: 'skipPlanned.days', data: { days: daysAWeek } }
+    return {
+      evidence: [{ id: 'skipPlanned.rising', data: { lifts: names(rising) } }, easy],
+      sure: checkIns.length ? 'likely' : 'possible',
+    }
+  },
+  messages: {
+    'skipPlanned.rising': '{lifts}: rising',
+    'skipPlanned.left': '{left} reps are left in reserve in the mean, which is easy to recover from',
+    'skipPlanned.days': '{days} days a week are easy to recover from',
+  },
+})

@@ -1,0 +1,51 @@
+import type { Messages, Rung } from '../explain/rung.ts'
+import { liftName } from '../library/index.ts'
+import { dueAfter, fallingIn, limits, weeksWithout, type LiftSignal, type Signals } from './signals.ts'
+
+/** Signs of tiredness beside the bar, each as evidence. */
+export function tiredness({ checkIns, hardness, soreMuscles, lifts, tooMuch }: Signals): Rung[] {
+  const [latest] = checkIns
+  const made: Rung[] = []
+  if (latest?.freshness !== undefined && latest.freshness <= limits.poor)
+    made.push({ id: 'advice.weary', data: { freshness: latest.freshness } })
+  if (latest?.mood !== undefined && latest.mood <= limits.poor)
+    made.push({ id: 'advice.mood', data: { mood: latest.mood } })
+  if (latest?.joints === 'achy') made.push({ id: 'advice.joints', data: {} })
+  if (hardness !== null && hardness >= limits.hard) made.push({ id: 'advice.hard', data: { hardness } })
+  if (soreMuscles.length > 1) made.push({ id: 'advice.sore', data: { muscles: soreMuscles.join(', ') } })
+  if (tooMuch > 1) made.push({ id: 'advice.tooMuch', data: { count: tooMuch } })
+  const drifted = lifts.filter(({ leftDrift }) => leftDrift !== null && leftDrift <= limits.leftDrift)
+  if (drifted.length > 1) made.push({ id: 'advice.drift', data: { lifts: names(drifted) } })
+  return made
+}
+
+/** Lifts that fall, as evidence. */
+export const falls = (signals: Signals): Rung[] => fallingIn(signals).map(fall)
+
+export const fall = ({ lift, missesInARow, change }: LiftSignal): Rung =>
+  missesInARow >= limits.missesInARow
+    ? { id: 'advice.misses', data: { lift: liftName(lift), misses: missesInARow } }
+    : { id: 'advice.falls', data: { lift: liftName(lift), percent: Math.abs(change ?? 0) } }
+
+/** A light week that has been long in coming, as evidence. */
+export function isDue(signals: Signals): Rung[] {
+  const weeks = weeksWithout(signals)
+  const after = dueAfter(signals)
+  return weeks >= after ? [{ id: 'advice.due', data: { weeks, after } }] : []
+}
+
+export const names = (lifts: { lift: Parameters<typeof liftName>[0] }[]): string =>
+  lifts.map(({ lift }) => liftName(lift)).join(', ')
+
+export const evidenceMessages: Messages = {
+  'advice.weary': 'freshness is {freshness} of 5',
+  'advice.mood': 'mood is {mood} of 5',
+  'advice.joints': 'joints ache',
+  'advice.hard': 'sessions of the last two weeks were {hardness} of 10 hard',
+  'advice.sore': 'still sore again and again: {muscles}',
+  'advice.tooMuch': 'after {count} sessions a muscle felt worked too much',
+  'advice.drift': 'fewer reps are left than asked on {lifts}',
+  'advice.misses': '{lift} was missed {misses} times in a row',
+  'advice.falls': '{lift}: the estimate has fallen by {percent}%',
+  'advice.due': '{weeks} weeks since the last light week; here one is due after {after}',
+}

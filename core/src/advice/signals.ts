@@ -1,0 +1,92 @@
+import type { Lift, Muscle } from '../library/index.ts'
+import { exerciseOf } from '../library/index.ts'
+import type { About, CheckIn, EventKind } from '../member/types.ts'
+
+/** What advice goes by: figures of one member on one day, made from logs, answers, check-ins and the plan. */
+export type Signals = {
+  lifts: LiftSignal[]
+  /** The latest first, no older than three weeks. */
+  checkIns: CheckIn[]
+  /** Muscles that were still sore at least twice in the last three weeks, when asked or when trained again. */
+  soreMuscles: Muscle[]
+  /** Sessions of the last two weeks after which some muscle felt worked too much. */
+  tooMuch: number
+  /** How hard the sessions of the last two weeks were in the mean, 0 to 10; null where nobody said. */
+  hardness: number | null
+  /** Reps left in reserve in the mean of the last three weeks; null where none were noted. */
+  usualLeft: number | null
+  /** Days with a session a week, over the last four weeks. */
+  daysAWeek: number
+  weeksTrained: number
+  /** Weeks since the last light week ended; null where there was none. */
+  weeksSinceLight: number | null
+  /** Weeks until the plan's next light week, 0 for the one that comes next; null where none is planned. */
+  plannedLightIn: number | null
+  event: { what: EventKind; inWeeks: number } | null
+  /** Lifts that hurt in the last two weeks. */
+  pains: Lift[]
+  /** Lifts whose rule asks for a light week. */
+  asks: Lift[]
+  phase: { weeksIn: number; hasNext: boolean }
+  about: About
+}
+
+export type LiftSignal = {
+  lift: Lift
+  /** In the last six weeks. */
+  exposures: number
+  missesInARow: number
+  /** Exposures since its best estimate of these weeks. */
+  sinceBest: number
+  /** The later half of its estimates against the earlier half, in percent; null where there are too few. */
+  change: number | null
+  /** Reps left that were noted against those asked, in the mean of the last three exposures; null where none were noted. */
+  leftDrift: number | null
+}
+
+/** Where signs begin to count (common practice, no source; each is an opinion that the table of situations shows at work). */
+export const limits = {
+  /** Percent by which an estimate has fallen, or risen. */
+  fall: -2.5,
+  rise: 0.5,
+  missesInARow: 2,
+  flatExposures: 4,
+  leftDrift: -1.5,
+  poor: 2,
+  hard: 9,
+  /** A light week is rarely closer to the last than this. */
+  closest: 3,
+  /** Weeks after which one is due: for most, for those who train hard or often, and never sooner than. */
+  due: 8,
+  dueHard: 4,
+  dueLeast: 4,
+  /** Reserve that is easy to recover from, and days that are. */
+  easyLeft: 3,
+  easyDays: 3,
+  oftenDays: 5,
+  /** Weeks on one variable before it is time to change it. */
+  blockWeeks: 4,
+}
+
+export const isFalling = ({ change, missesInARow }: LiftSignal): boolean =>
+  missesInARow >= limits.missesInARow || (change !== null && change <= limits.fall)
+
+export const isRising = ({ change, missesInARow }: LiftSignal): boolean =>
+  missesInARow === 0 && change !== null && change >= limits.rise
+
+export const isFlat = (lift: LiftSignal): boolean =>
+  !isFalling(lift) && !isRising(lift) && lift.sinceBest >= limits.flatExposures
+
+export const fallingIn = ({ lifts }: Signals): LiftSignal[] => lifts.filter(isFalling)
+
+export const foremost = ({ lift }: LiftSignal): Muscle => exerciseOf(lift).works[0] as Muscle
+
+/** Weeks after the last light week, or the start, from which one is due: sooner for those who train hard, often, or with less to spare. */
+export function dueAfter({ usualLeft, daysAWeek, about }: Signals): number {
+  const isHard = (usualLeft !== null && usualLeft <= 1) || daysAWeek >= limits.oftenDays
+  const strains = [about.overForty, about.deficit, about.stress].filter(Boolean).length
+  return Math.max(limits.dueLeast, (isHard ? limits.dueHard : limits.due) - strains)
+}
+
+export const weeksWithout = ({ weeksSinceLight, weeksTrained }: Signals): number =>
+  weeksSinceLight ?? weeksTrained

@@ -1,0 +1,285 @@
+import { recipeKinds, recipeOf } from '../lightWeeks/registry.ts'
+import { placeRecipe } from '../lightWeeks/place.ts'
+import { assumptionKinds, type Supposed } from '../assumptions/registry.ts'
+import type { Enrolment, Fact, Member, SessionLog, SetLog } from '../member/types.ts'
+import { muscles, type ExerciseId } from '../library/index.ts'
+import { ruleKinds, ruleOf, type RuleKind } from '../progressions/registry.ts'
+import { signKinds, signOf } from '../signs/registry.ts'
+import { addDays, type Unit } from '../units/index.ts'
+
+/** Dice from a seed: mulberry32, a generator in the public domain. */
+export function diceOf(seed: number) {
+  let state = seed >>> 0
+  const next = (): number => {
+    state = (state + 0x6d2b79f5) >>> 0
+    let t = state
+    t = Math.imul(t ^ (t >>> 15), t | 1)
+    t ^= t + Math.imul(t ^ (t >>> 7), t | 61)
+    return ((t ^ (t >>> 14)) >>> 0) / 4294967296
+  }
+  const upTo = (most: number): number => Math.floor(next() * (most + 1))
+  const among = <T>(list: readonly T[]): T => list[upTo(list.length - 1)] as T
+  const maybe = (chance = 0.5): boolean => next() < chance
+  return { next, upTo, among, maybe }
+}
+export type Dice = ReturnType<typeof diceOf>
+
+const start = '2026-03-02'
+const bars: ExerciseId[] = ['backSquat', 'benchPress', 'deadlift', 'overheadPress', 'barbellRow']
+const others: ExerciseId[] = ['dumbbellRow', 'pullUp', 'dip', 'legPress', 'lunge']
+
+/** A template that reads, of random rules, loads, light weeks and turns, and a member with facts and logs of every kind. */
+export function pairOf(dice: Dice): {
+  template: object
+  member: Member
+  enrolment: Enrolment
+  suppose?: Supposed
+} {
+  const template = templateOf(dice)
+  const slots = Object.entries(template.slots as Record<string, { exercise: ExerciseId }>)
+  const perWeek = (template.phases as { perWeek: number }[])[0]?.perWeek ?? 1
+  return {
+    template,
+    member: memberOf(dice, slots, perWeek),
+    enrolment: {
+      id: 'e',
+      ...(dice.maybe() && { clock: 'calendar' as const }),
+      segments: [{ from: start, version: 'v', ...(dice.maybe(0.3) && { track: 't' }) }],
+    },
+    ...(dice.maybe(0.3) && {
+      suppose: { kind: dice.among(assumptionKinds), week: 1 + dice.upTo(3) } as Supposed,
+    }),
+  }
+}
+
+function templateOf(dice: Dice): Record<string, unknown> {
+  const count = 1 + dice.upTo(2)
+  const phases = Array.from({ length: 1 + dice.upTo(1) }, (_, i) => phaseOf(dice, `p${i}`))
+  const made = Array.from({ length: count }, (_, i) =>
+    slotOf(
+      dice,
+      `s${i}`,
+      phases.map(({ id }) => id),
+    ),
+  )
+  const half = Math.ceil(made.length / 2)
+  const [a, b] = [made.slice(0, half), made.slice(half)]
+  const sessions = {
+    a: {
+      name: 'A',
+      parts: [
+        {
+          name: 'Main',
+          slots: a.map(({ id }) => id),
+          ...(a.length > 1 && { turns: { by: 'week', every: 1 } }),
+        },
+      ],
+    },
+    ...(b.length && { b: { name: 'B', parts: [{ name: 'Main', slots: b.map(({ id }) => id) }] } }),
+  }
+  const rotation = Object.keys(sessions)
+  return {
+    format: 1,
+    name: 'Any',
+    trainingMax: 90,
+    maxes: { use: 'newest' },
+    missed: dice.among(['hold', 'drop', 'shift', 'repeat']),
+    ...(dice.maybe(0.3) && { away: { weeks: 1 + dice.upTo(2), back: -10 } }),
+    phases: phases.map((phase) => ({ ...phase, rotation })),
+    sessions,
+    slots: Object.fromEntries(made.map(({ id, slot }) => [id, slot])),
+    progressions: Object.assign({}, ...made.map(({ progressions }) => progressions)),
+    tracks: { t: { name: 'T', changes: [{ id: 'c', do: { kind: 'scaleLoad', by: -20 }, where: {} }] } },
+  }
+}
+
+function phaseOf(dice: Dice, id: string) {
+  const weeks = 1 + dice.upTo(4)
+  const kind = dice.among(recipeKinds.filter((one) => one !== 'taper'))
+  const params = dice.among(recipeOf[kind].examples).params
+  const light = dice.maybe(0.4) ? placeRecipe(kind, params, { weeks: [weeks] }, (n) => `${id}-l${n}`) : []
+  return { id, name: id, weeks, perWeek: 1 + dice.upTo(2), light }
+}
+
+type MadeSlot = { id: string; slot: Record<string, unknown>; progressions: Record<string, unknown> }
+
+function slotOf(dice: Dice, id: string, phases: string[]): MadeSlot {
+  const rows = (groups: object[]) => Object.fromEntries(phases.map((phase) => [phase, [groups]]))
+  if (dice.maybe(0.3)) {
+    const load = dice.among<object>([
+      { of: 'max', percent: 50 + dice.upTo(50) },
+      { of: 'trainingMax', percent: 50 + dice.upTo(50) },
+      { of: 'repMax', reps: 5, percent: 90 },
+      { of: 'effort' },
+      { of: 'lastTime' },
+      { of: 'free' },
+    ])
+    const group = { sets: 1 + dice.upTo(4), goal: { reps: 1 + dice.upTo(11) }, load, rir: dice.upTo(4) }
+    const turns = dice.maybe(0.3) && { turns: { with: [{ exercise: 'frontSquat' }], by: 'week', every: 1 } }
+    return {
+      id,
+      slot: { exercise: dice.among([...bars, ...others]), ...turns, rows: rows([group]) },
+      progressions: {},
+    }
+  }
+  const rule = dice.among(ruleKinds)
+  const { groups, exercise } = carrierOf(dice, rule)
+  const progression = `${id}-p`
+  return {
+    id,
+    slot: {
+      exercise,
+      follows: [
+        {
+          progression,
+          role: roleOf(dice, rule),
+        },
+      ],
+      rows: rows(groups),
+    },
+    progressions: { [progression]: progressionOf(dice, rule, phases) },
+  }
+}
+
+function progressionOf(dice: Dice, rule: RuleKind, phases: string[]): object {
+  const params = dice.among(ruleOf[rule].examples).params
+  const kin = (other: RuleKind) =>
+    ruleOf[other].writes.includes('load') && !ruleOf[other].carriedBy && ruleOf[other].roles.includes('main')
+  const others = ruleKinds.filter(kin)
+  const isKin = kin(rule)
+  const next = dice.among(others)
+  const sign = dice.among(signKinds)
+  const until = { sign, ...dice.among(signOf[sign].examples).params }
+  const two = isKin && dice.maybe(0.3)
+  const own = { id: 'one', rule, params, ...(dice.maybe(0.2) && { waits: 'technique' }) }
+  const stages = two
+    ? [
+        { ...own, until, ...(dice.maybe() && { offers: true }) },
+        { id: 'two', rule: next, params: dice.among(ruleOf[next].examples).params },
+      ]
+    : [own]
+  const inPhases = isKin &&
+    dice.maybe(0.2) && {
+      inPhases: [{ phase: phases[0], rule: next, params: dice.among(ruleOf[next].examples).params }],
+    }
+  return { stages, ...inPhases }
+}
+
+/** The main role, which every rule of a handed-over lift has, or one of a rule's own. */
+function roleOf(dice: Dice, rule: RuleKind): string {
+  const { roles, quiet = [] } = ruleOf[rule]
+  return roles.includes('main') ? 'main' : dice.among(roles.filter((one) => !quiet.includes(one)))
+}
+
+/** A slot that can carry a rule. */
+function carrierOf(dice: Dice, rule: RuleKind): { groups: object[]; exercise: ExerciseId } {
+  const load = { of: 'progression' }
+  const none = { of: 'none' }
+  const exercise = dice.among(rule === 'earnedLoad' ? [...bars, ...others] : bars)
+  const span = { from: 6, to: 10 }
+  const special: Partial<Record<RuleKind, object[]>> = {
+    plusSet: [{ sets: 2, goal: { reps: 5, plus: 'last' }, load }],
+    totalRepGoal: [{ sets: 4, goal: { totalReps: 20 }, load: none }],
+    density: [{ sets: 1, goal: { most: 'reps', seconds: 300 }, load: none }],
+    moreAmount: [
+      {
+        sets: 2,
+        goal: dice.among<object>([{ seconds: 30 }, { distance: 400, unit: 'm' }, { rounds: 5 }]),
+        load: none,
+      },
+    ],
+    muscleWeek: [{ sets: 3, goal: { reps: span }, load: { of: 'max', percent: 70 } }],
+    setAccumulation: [{ sets: 3, goal: { reps: span }, load: { of: 'max', percent: 70 } }],
+    rangeStep: [{ sets: 3, goal: { reps: 5 }, load: { of: 'free' } }],
+  }
+  return {
+    exercise,
+    groups: special[rule] ?? [{ sets: 1 + dice.upTo(3), goal: { reps: dice.maybe() ? 5 : span }, load }],
+  }
+}
+
+function memberOf(dice: Dice, slots: [string, { exercise: ExerciseId }][], perWeek: number): Member {
+  const unit = dice.among<Unit>(['kg', 'lb'])
+  const dated = (id: string, day = 0) => ({
+    id,
+    rev: 1,
+    date: addDays(start, day),
+    actsFrom: addDays(start, day),
+  })
+  const facts: Fact[] = [{ ...dated('unit'), kind: 'unit', unit }]
+  if (dice.maybe(0.9))
+    facts.push({ ...dated('body'), kind: 'bodyWeight', load: { value: 50 + dice.upTo(70), unit: 'kg' } })
+  for (const exercise of new Set([...slots.map(([, slot]) => slot.exercise), 'frontSquat' as const]))
+    if (dice.maybe(0.9))
+      facts.push({
+        ...dated(`max-${exercise}`, dice.upTo(5)),
+        kind: 'max',
+        exercise,
+        load: { value: 20 + dice.upTo(200), unit: dice.among<Unit>(['kg', 'lb']) },
+        reps: 1 + dice.upTo(5),
+        how: 'tested',
+      })
+  if (dice.maybe(0.3))
+    facts.push({
+      ...dated('light', dice.upTo(20)),
+      kind: 'light',
+      changes: [{ kind: 'scaleLoad', by: -20 }],
+      shift: dice.maybe(),
+      weeks: 1 + dice.upTo(1),
+      back: dice.maybe() ? [-10] : [],
+    })
+  if (dice.maybe(0.2))
+    facts.push({ ...dated('ceiling'), kind: 'ceiling', muscle: dice.among(muscles), sets: 4 + dice.upTo(10) })
+  if (dice.maybe(0.3))
+    facts.push({ ...dated('handover', 14), kind: 'handover', progression: 's0-p', stage: 'two' })
+  const logs = Array.from({ length: dice.upTo(8) }, (_, i) => logOf(dice, slots, i, unit, perWeek))
+  return { facts, logs }
+}
+
+/** A session as it may be logged on paper: at its place or another, whole or in parts, with nonsense among it. */
+function logOf(
+  dice: Dice,
+  slots: [string, { exercise: ExerciseId }][],
+  i: number,
+  unit: Unit,
+  perWeek: number,
+): SessionLog {
+  const position = dice.maybe(0.9) ? i + 1 : 1 + dice.upTo(12)
+  const id = `e:${position}:1`
+  return {
+    id,
+    rev: 1 + dice.upTo(1),
+    change: String(dice.upTo(9)),
+    date: addDays(start, Math.floor((7 * i) / perWeek) + dice.upTo(2)),
+    enrolment: dice.maybe(0.95) ? 'e' : 'gone',
+    position,
+    attempt: 1,
+    ordinal: 1,
+    closed: dice.maybe(0.9),
+    sets: slots.flatMap(([slot, { exercise }]) =>
+      Array.from({ length: dice.upTo(5) }, (_, n): SetLog => ({
+        id: `${id}:${slot}:${n + 1}`,
+        rev: 1,
+        slot,
+        n: n + 1,
+        exercise,
+        state: dice.among(['done', 'done', 'done', 'failed', 'notDone']),
+        ...(dice.maybe(0.9) && { load: { value: dice.among([0.5, 20, 42.5, 60, 97.5, 140, 500]), unit } }),
+        ...(dice.maybe(0.95) && { reps: dice.among([0, 1, 3, 5, 5, 8, 12, 60]) }),
+        ...(dice.maybe(0.3) && { rir: dice.upTo(5) }),
+        ...(dice.maybe(0.2) && { technique: dice.among(['good', 'poor'] as const) }),
+        ...(dice.maybe(0.1) && {
+          amount: { value: dice.upTo(600), unit: dice.among(['s', 'm', 'rounds'] as const) },
+        }),
+        ...(dice.maybe(0.05) && { pain: true as const }),
+      })),
+    ),
+    ...(dice.maybe(0.3) && {
+      answers: {
+        hard: dice.upTo(10),
+        worked: { quads: dice.among(['hardly', 'well', 'too much'] as const) },
+        sore: { chest: 'still' as const },
+      },
+    }),
+  }
+}

@@ -1,0 +1,69 @@
+import { liftKey, liftName, type Lift } from '../library/index.ts'
+import type { Goal } from '../plan/evidence.ts'
+import type { Ratio } from '../template/types.ts'
+import { addDays, daysBetween, formatLoad, inUnit, scale, snap, type Day, type Load } from '../units/index.ts'
+import type { Seen } from './estimates.ts'
+import { trendOf } from './trend.ts'
+
+/** Where a goal stands: what it asks a week, what the lift has gained a week so far, and what that makes of the day. */
+export type Target = {
+  goal: Goal
+  /** The latest estimate, in the goal's unit. */
+  now: number | null
+  /** The whole gain in percent of where it began; null where that is not known. */
+  gainPercent: number | null
+  /** What is still needed a week until the day; null without a day. */
+  needsPerWeek: number | null
+  /** The lift's own gain a week over the last twelve weeks, and its error; null where there is too little to go by. */
+  ownPerWeek: { value: number; error: number } | null
+  /** What the line says of the day, with the band of eight in ten. */
+  projected: { value: number; low: number; high: number } | null
+  verdict: 'reached' | 'on course' | 'within reach' | 'out of reach' | 'cannot tell'
+}
+
+/** How far back a lift's own rate is read, and no farther ahead than as long again is anything said. */
+const weeksBack = 12
+
+export function targetOf(goal: Goal, seen: Seen[], today: Day): Target {
+  const to = goal.to.value
+  const recent = seen.filter(({ date }) => date > addDays(today, -7 * weeksBack) && date <= today)
+  const trend = trendOf(recent)
+  const now = recent.at(-1)?.value ?? null
+  const from = goal.from && inUnit(goal.from, goal.to.unit).value
+  const weeks = goal.by === undefined ? null : Math.max(0, daysBetween(today, goal.by) / 7)
+  const isFar = weeks !== null && weeks > weeksBack
+  const projected = trend && goal.by !== undefined && !isFar ? trend.on(goal.by) : null
+  return {
+    goal,
+    now,
+    gainPercent: from ? Math.round((1000 * (to - from)) / from) / 10 : null,
+    needsPerWeek: weeks && now !== null ? snap(Math.max(0, to - now) / weeks) : null,
+    ownPerWeek: trend && { value: trend.perWeek, error: trend.error },
+    projected,
+    verdict: verdictOf(to, seen, goal.set, projected),
+  }
+}
+
+function verdictOf(to: number, seen: Seen[], since: Day, projected: Target['projected']): Target['verdict'] {
+  if (seen.some(({ date, value }) => date >= since && value >= to)) return 'reached'
+  if (!projected) return 'cannot tell'
+  if (projected.value >= to) return 'on course'
+  return projected.high >= to ? 'within reach' : 'out of reach'
+}
+
+/** Goals that do not fit each other by the template's ratios: a lift that is to be more of another than its ratio says, by a tenth. */
+export function misfits(goals: Goal[], ratios: Ratio[]): { lifts: [Lift, Lift]; say: string }[] {
+  return ratios.flatMap(({ lift, of, percent }) => {
+    const own = goals.find((one) => liftKey(one) === liftKey(lift))
+    const other = goals.find((one) => liftKey(one) === liftKey(of))
+    if (!own || !other) return []
+    const meant: Load = scale(inUnit(other.to, own.to.unit), percent)
+    if (own.to.value <= meant.value * 1.1 && own.to.value >= meant.value * 0.9) return []
+    return [
+      {
+        lifts: [own, other],
+        say: `${liftName(own)} is to reach ${formatLoad(own.to)}; by its ratio of ${percent}% to ${liftName(other)} at ${formatLoad(other.to)} it would be ${formatLoad(meant)}. Check one of the two.`,
+      },
+    ]
+  })
+}
