@@ -15,7 +15,8 @@ import {
   setLogShape,
 } from '@young-oak/core/member/shape'
 import { shownShape } from '@young-oak/core/member'
-import { ruleOf } from '@young-oak/core/progressions'
+import { recipeOf, type RecipeKind } from '@young-oak/core/lightWeeks'
+import { ruleOf, type RuleKind } from '@young-oak/core/progressions'
 import { signOf } from '@young-oak/core/signs'
 import {
   adjustmentShape,
@@ -35,6 +36,7 @@ import {
 } from '@young-oak/core/template/shape'
 import { formatNumber } from '@young-oak/core/units'
 import { warmUpOf } from '@young-oak/core/warmups'
+import { advisor, lightWeeks, progressionRules } from './docsTables.ts'
 import { jsonSchema } from './jsonSchema.ts'
 
 type Json = Record<string, unknown>
@@ -46,6 +48,9 @@ export function generated(): Record<string, string> {
     'docs/schemas/template-1.schema.json': asFile(templateSchema()),
     'docs/schemas/member-1.schema.json': asFile(memberSchema()),
     'docs/reference.md': reference(),
+    'docs/progression-rules.md': progressionRules(ruleUnit),
+    'docs/light-weeks.md': lightWeeks(recipeUnit),
+    'docs/advisor.md': advisor(),
   }
 }
 
@@ -172,21 +177,8 @@ function reference(): string {
       ...examples.map(({ goal, cell }) => `- \`${JSON.stringify(goal)}\` is typed as \`${cell}\``),
       '',
     ]),
-    '## Progression rules (`rule`)',
-    ...Object.entries(ruleOf).flatMap(([kind, { title, params, examples, roles, from, clock }]) => [
-      ...unit(kind, title, jsonSchema(params), examples),
-      `Roles: ${roles.join(', ')}. Moves by ${clock}, from what was ${from}.`,
-      '',
-      ...examples.map(
-        (example) =>
-          `- \`${JSON.stringify(example.params)}\` asks ${example.asked.join(', ')} (after ${example.exposures.map((one) => (typeof one === 'string' ? one : `${one.verdict}${one.reps ? ` with ${one.reps.join(', ')}` : ''}`)).join(', ')})`,
-      ),
-      '',
-      ...examples
-        .slice(0, 1)
-        .map(({ params: given }) => `In words: ${ruleOf[kind as keyof typeof ruleOf].sentence(given)}`),
-      '',
-    ]),
+    'Progression rules stand in [progression-rules.md](progression-rules.md), ways of making a week light in [light-weeks.md](light-weeks.md).',
+    '',
     '## Signs (`until.sign`)',
     ...Object.entries(signOf).flatMap(([kind, { title, params, examples }]) =>
       unit(kind, title, jsonSchema(params), examples),
@@ -239,6 +231,18 @@ function reference(): string {
   ]
   return lines.join('\n')
 }
+
+function ruleUnit(kind: RuleKind): string[] {
+  const { title, params, examples, roles, quiet = [], from, clock, writes } = ruleOf[kind]
+  return [
+    ...unit(kind, title, jsonSchema(params), examples),
+    `Writes ${writes.join(', ')}. Roles: ${roles.join(', ')}${quiet.length ? ` (${quiet.join(', ')} moves nothing)` : ''}. Moves by ${clock}, from what was ${from}.`,
+    '',
+  ]
+}
+
+const recipeUnit = (kind: RecipeKind): string[] =>
+  unit(kind, recipeOf[kind].title, jsonSchema(recipeOf[kind].params), recipeOf[kind].examples)
 
 function unit(kind: string, title: string, schema: Json, examples: { say: string }[]): string[] {
   const { properties = {}, required = [] } = schema as {

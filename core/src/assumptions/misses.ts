@@ -3,7 +3,7 @@ import { defineAssumption } from './assumption.ts'
 
 export const misses = defineAssumption<{ week: number }>({
   kind: 'misses',
-  title: 'Misses in a week',
+  title: 'Misses in week',
   params: strictObject({ week: wholeField('a week from here', 1, 60).required() }),
   sentence: ({ week }) => `In week ${week} from here the last set of everything falls a rep short.`,
   does: (at, { week }) => (at === week ? 'short' : 'asked'),

@@ -28,6 +28,7 @@ export const earnedLoad = defineRule<Params, State>({
     expected: 'a load of the progression on sets of plain reps',
     fits: (goal) => 'reps' in goal && !goal.plus,
     fix: 'Write "goal": {"reps": {"from": 8, "to": 12}}.',
+    sample: { sets: 3, goal: { reps: { from: 8, to: 12 } } },
   },
   params: startingWith({ mostReps: wholeField('the most reps', 3, 30).required(), ...resetFields }),
   sentence: (p) =>

@@ -34,6 +34,7 @@ export const plusSet = defineRule<Params, Steady>({
     expected: 'a load of the progression whose last set is a plus set',
     fits: (goal) => 'reps' in goal && goal.plus !== undefined,
     fix: 'Write "goal": {"reps": 5, "plus": "last"}.',
+    sample: { sets: 3, goal: { reps: 5, plus: 'last' } },
   },
   params: startingWith({
     step: addedField(),

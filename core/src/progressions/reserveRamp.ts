@@ -38,6 +38,7 @@ export const reserveRamp = defineRule<Params, State>({
     expected: 'a load of the progression on sets of plain reps',
     fits: (goal) => 'reps' in goal,
     fix: 'Write "goal": {"reps": {"from": 8, "to": 10}}.',
+    sample: { sets: 3, goal: { reps: { from: 8, to: 10 } } },
   },
   params: startingWith({
     firstLeft: wholeField('reps left to begin with', 0, 6).required(),

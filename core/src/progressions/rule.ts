@@ -92,7 +92,13 @@ export const writables = ['load', 'sets', 'reps', 'rir', 'variant'] as const
 export type Writable = (typeof writables)[number]
 
 /** Goals that can carry a rule; a slot that has none is an error of its template. */
-export type CarriedBy = { expected: string; fits(goal: Goal): boolean; fix: string }
+export type CarriedBy = {
+  expected: string
+  fits(goal: Goal): boolean
+  fix: string
+  /** Sets that can, for a first slot and for examples. */
+  sample: { sets: number; goal: Goal }
+}
 
 /**
  * A progression rule: it turns what was logged into what comes next. One file a rule, file name = export = the `kind`

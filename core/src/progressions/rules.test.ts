@@ -69,7 +69,9 @@ describe.each(ruleKinds)('%s', (kind) => {
           const lifted = given.top ? [inUnit(given.top.load, 'kg')] : []
           const isOneScheme =
             JSON.stringify([asks.goal, asks.sets]) === JSON.stringify([before.goal, before.sets])
-          if (asks.load && target && rule.jumps && isOneScheme)
+          // Behind a light week that the rule itself has asked for, the load is what it was before.
+          const wasEasy = before.rungs.some(({ id }) => id === 'linear.easy')
+          if (asks.load && target && rule.jumps && isOneScheme && !wasEasy)
             expect(risesWithin(asks.load, [target, ...lifted], rule.jumps(params), isSmall)).toBe(true)
           state = freeze(next)
         })

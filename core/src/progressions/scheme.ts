@@ -17,4 +17,5 @@ export const repsOfSets: CarriedBy = {
   expected: 'a load of the progression on sets of plain reps',
   fits: (goal) => 'reps' in goal && !goal.plus,
   fix: 'Write "goal": {"reps": 5}; the rule puts its own in place.',
+  sample: { sets: 3, goal: { reps: 5 } },
 }

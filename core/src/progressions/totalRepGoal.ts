@@ -24,6 +24,7 @@ export const totalRepGoal = defineRule<Params, State>({
     expected: 'a goal of reps in all',
     fits: (goal) => 'totalReps' in goal,
     fix: 'Write "goal": {"totalReps": 30}.',
+    sample: { sets: 4, goal: { totalReps: 30 } },
   },
   params: strictObject({
     first: wholeField('reps in all to begin with', 2, 500).required(),

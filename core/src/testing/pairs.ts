@@ -3,7 +3,7 @@ import { placeRecipe } from '../lightWeeks/place.ts'
 import { assumptionKinds, type Supposed } from '../assumptions/registry.ts'
 import type { Enrolment, Fact, Member, SessionLog, SetLog } from '../member/types.ts'
 import { muscles, type ExerciseId } from '../library/index.ts'
-import { ruleKinds, ruleOf, type RuleKind } from '../progressions/registry.ts'
+import { ruleKinds, ruleOf, sampleGroup, sampleRole, type RuleKind } from '../progressions/registry.ts'
 import { signKinds, signOf } from '../signs/registry.ts'
 import { addDays, type Unit } from '../units/index.ts'
 
@@ -132,7 +132,7 @@ function slotOf(dice: Dice, id: string, phases: string[]): MadeSlot {
       follows: [
         {
           progression,
-          role: roleOf(dice, rule),
+          role: sampleRole(rule),
         },
       ],
       rows: rows(groups),
@@ -165,36 +165,16 @@ function progressionOf(dice: Dice, rule: RuleKind, phases: string[]): object {
   return { stages, ...inPhases }
 }
 
-/** The main role, which every rule of a handed-over lift has, or one of a rule's own. */
-function roleOf(dice: Dice, rule: RuleKind): string {
-  const { roles, quiet = [] } = ruleOf[rule]
-  return roles.includes('main') ? 'main' : dice.among(roles.filter((one) => !quiet.includes(one)))
-}
-
 /** A slot that can carry a rule. */
 function carrierOf(dice: Dice, rule: RuleKind): { groups: object[]; exercise: ExerciseId } {
-  const load = { of: 'progression' }
-  const none = { of: 'none' }
-  const exercise = dice.among(rule === 'earnedLoad' ? [...bars, ...others] : bars)
-  const span = { from: 6, to: 10 }
-  const special: Partial<Record<RuleKind, object[]>> = {
-    plusSet: [{ sets: 2, goal: { reps: 5, plus: 'last' }, load }],
-    totalRepGoal: [{ sets: 4, goal: { totalReps: 20 }, load: none }],
-    density: [{ sets: 1, goal: { most: 'reps', seconds: 300 }, load: none }],
-    moreAmount: [
-      {
-        sets: 2,
-        goal: dice.among<object>([{ seconds: 30 }, { distance: 400, unit: 'm' }, { rounds: 5 }]),
-        load: none,
-      },
-    ],
-    muscleWeek: [{ sets: 3, goal: { reps: span }, load: { of: 'max', percent: 70 } }],
-    setAccumulation: [{ sets: 3, goal: { reps: span }, load: { of: 'max', percent: 70 } }],
-    rangeStep: [{ sets: 3, goal: { reps: 5 }, load: { of: 'free' } }],
-  }
+  const sample = sampleGroup(rule)
+  const isPlain = !ruleOf[rule].carriedBy
+  const goal = isPlain && dice.maybe() ? { reps: { from: 6, to: 10 } } : sample.goal
+  const load =
+    sample.load.of === 'free' && dice.maybe() && 'reps' in goal ? { of: 'max', percent: 70 } : sample.load
   return {
-    exercise,
-    groups: special[rule] ?? [{ sets: 1 + dice.upTo(3), goal: { reps: dice.maybe() ? 5 : span }, load }],
+    exercise: dice.among(rule === 'earnedLoad' ? [...bars, ...others] : bars),
+    groups: [{ sets: isPlain ? 1 + dice.upTo(3) : sample.sets, goal, load }],
   }
 }
 

@@ -16,7 +16,9 @@ export const partialLightWeek = defineAnswer({
     const isLocal = muscles.length === 1 || (muscles.length === 2 && signals.soreMuscles.length === 2)
     const hasSigns = falling.length > 1 || signals.soreMuscles.length > 0
     if (!isLocal || !hasSigns || !others.some(isRising)) return null
-    const sore = signals.soreMuscles.map((muscle) => ({ id: 'partial.sore', data: { muscle } }))
+    const sore = signals.soreMuscles.length
+      ? [{ id: 'partial.sore', data: { muscles: signals.soreMuscles.join(', ') } }]
+      : []
     return {
       evidence: [...falling.map(fall), ...sore, { id: 'partial.others', data: {} }],
       sure: falling.length && sore.length ? 'likely' : 'possible',
@@ -24,7 +26,7 @@ export const partialLightWeek = defineAnswer({
     }
   },
   messages: {
-    'partial.sore': '{muscle} is still sore when it is trained again',
+    'partial.sore': 'still sore when trained again: {muscles}',
     'partial.others': 'the other lifts rise',
   },
 })
