@@ -1,9 +1,9 @@
 import type { ProposedMax } from './maxes.ts'
 import { array, mixed, number, object, string, type InferType } from 'yup'
 import type { Enrolment } from '@young-oak/core/member'
-import { exerciseIds, exerciseOf, type ExerciseId } from '@young-oak/core/library'
+import { exerciseIds, exerciseOf, muscles, type ExerciseId, type Muscle } from '@young-oak/core/library'
 import type { Evidence, Finding, Plan } from '@young-oak/core/plan'
-import type { SessionLog } from '@young-oak/core/member'
+import { soreAnswers, workedAnswers, type SessionLog } from '@young-oak/core/member'
 import { setStyles, type SetStyle } from '@young-oak/core/template'
 import { amountUnits, isDay, type AmountUnit, type Unit } from '@young-oak/core/units'
 
@@ -83,10 +83,29 @@ export const setSchema = object({
   style: mixed<SetStyle>((v): v is SetStyle => setStyles.includes(v as SetStyle)).optional(),
   partial: mark(),
   pain: mark(),
+  technique: mixed<'good' | 'poor'>((v): v is 'good' | 'poor' => v === 'good' || v === 'poor').optional(),
 })
   .noUnknown()
   .test('fitsBody', fitsBodyMessage, fitsBody)
 export type GivenSet = InferType<typeof setSchema>
+
+const byMuscle = <const T extends string>(answers: readonly T[]) =>
+  mixed<Partial<Record<Muscle, T>>>(
+    (value): value is Partial<Record<Muscle, T>> =>
+      typeof value === 'object' &&
+      value !== null &&
+      Object.entries(value).every(
+        ([muscle, answer]) => muscles.includes(muscle as Muscle) && answers.includes(answer as T),
+      ),
+  ).optional()
+
+export const answersSchema = object({
+  hard: number().integer().min(0).max(10).optional(),
+  minutes: number().integer().min(1).max(600).optional(),
+  worked: byMuscle(workedAnswers),
+  sore: byMuscle(soreAnswers),
+}).noUnknown()
+export type GivenAnswers = InferType<typeof answersSchema>
 
 /**
  * What a phone did, in order: each operation is applied in a transaction of its own and answered by itself, and may be sent
@@ -105,6 +124,8 @@ export type Operation =
     }
   | { id: string; kind: 'set'; session: string; rev: number; set: GivenSet }
   | { id: string; kind: 'close'; session: string }
+  /** What was said of a session; the whole of it each time, under the next revision. */
+  | { id: string; kind: 'answers'; session: string; rev: number; answers: GivenAnswers }
 
 /** The envelope; each operation is checked by itself, so that a bad one never blocks the others. */
 export const operationsSchema = object({
@@ -130,6 +151,13 @@ export const operationSchemas = {
     set: setSchema.required(),
   }).noUnknown(),
   close: object({ id: id(), kind: string().required(), session: string().max(200).required() }).noUnknown(),
+  answers: object({
+    id: id(),
+    kind: string().required(),
+    session: string().max(200).required(),
+    rev: number().integer().min(1).max(1_000_000).required(),
+    answers: answersSchema.required(),
+  }).noUnknown(),
 }
 
 export type OperationAnswer =

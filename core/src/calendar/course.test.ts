@@ -48,6 +48,8 @@ const opening = (template: Template, change: Partial<Opening> = {}): Opening => 
   isCalendar: false,
   testDay: null,
   shows: () => false,
+  skip: () => null,
+  hasLeft: () => false,
   weekOf: (phase) => ({ rotation: phase.rotation, perWeek: phase.perWeek }),
   light: null,
   ...change,

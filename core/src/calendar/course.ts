@@ -46,6 +46,8 @@ export type RunningWeek = {
   /** Which week of that spell it is, from 0; the first where nothing is said. */
   lightAt?: number
   isInserted: boolean
+  /** The planned light week here is trained as written, by this word of the member's. */
+  skips?: Id
   /** 1, or more where the missed policy has the week done again. */
   attempt: number
 }
@@ -75,9 +77,18 @@ export type Opening = {
   /** Whether the sign of a phase shows now. */
   shows(phase: Phase): boolean
   /** The week's days and sessions after the track's changes. */
-  weekOf(phase: Phase, phaseWeek: number, toTest: number | null): { rotation: Id[]; perWeek: number }
+  weekOf(
+    phase: Phase,
+    phaseWeek: number,
+    toTest: number | null,
+    skipsLight: boolean,
+  ): { rotation: Id[]; perWeek: number }
   /** The member's own light week that waits, if one does, and how many of its spell there were. */
   light: { id: Id; at: number; shift: boolean } | null
+  /** What has a planned light week trained as it is written, where this is one. */
+  skip(phase: Phase, phaseWeek: number, toTest: number | null): Id | null
+  /** Whether the member has left a phase for the next one. */
+  hasLeft(phase: Phase): boolean
 }
 
 /** The course with its next week open, or null when the plan is over. */
@@ -86,7 +97,8 @@ export function openWeek(course: Course, opening: Opening): (Course & { running:
   const up = nextUp(course, opening)
   if (!up) return null
   const { phase, phaseWeek, turn, toTest } = up
-  const { rotation, perWeek } = opening.weekOf(phase, phaseWeek, toTest)
+  const skip = opening.skip(phase, phaseWeek, toTest)
+  const { rotation, perWeek } = opening.weekOf(phase, phaseWeek, toTest, skip !== null)
   const sessions = Array.from({ length: perWeek }, (_, i) => sessionAt(template, rotation, turn + i))
   const running: RunningWeek = {
     version,
@@ -102,13 +114,14 @@ export function openWeek(course: Course, opening: Opening): (Course & { running:
     toTest,
     light: light?.id ?? null,
     ...(light && { lightAt: light.at }),
+    ...(skip !== null && { skips: skip }),
     isInserted: light !== null && light.shift && !isCalendar,
     attempt: 1,
   }
   return {
     ...course,
     begun: course.begun.includes(phase.id) ? course.begun : [...course.begun, phase.id],
-    lights: light ? [...course.lights, light.id] : course.lights,
+    lights: [...course.lights, ...(light ? [light.id] : []), ...(skip === null ? [] : [skip])],
     running,
   }
 }
@@ -144,6 +157,7 @@ function isOver(
   opening: Opening,
 ): boolean {
   if (phase.ends && opening.testDay && nextFrom && opening.isCalendar) return (toTest ?? 0) < 0
+  if (opening.hasLeft(phase)) return true
   if (typeof phase.weeks === 'number') return phaseWeek >= phase.weeks
   if (phaseWeek >= phase.weeks.most) return true
   return phaseWeek >= phase.weeks.least && opening.shows(phase)

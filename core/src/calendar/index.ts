@@ -1,2 +1,3 @@
 export * from './course.ts'
 export * from './places.ts'
+export * from './turns.ts'

@@ -60,6 +60,40 @@ export function readEquipment(
   return equipment && !checker.issues.length ? { equipment } : { issues: checker.issues }
 }
 
+/** Facts that a member or their writer enters one by one, beside maxes, body weight and equipment. */
+export const givenKinds = [
+  'light',
+  'adjust',
+  'withdraw',
+  'handover',
+  'checkIn',
+  'about',
+  'event',
+  'test',
+  'goal',
+  'trial',
+  'decision',
+  'skipLight',
+  'nextPhase',
+  'adviceTaken',
+  'ceiling',
+] as const
+export type GivenKind = (typeof givenKinds)[number]
+
+/** A fact as it is entered: of one of these kinds, dated by whoever stores it. */
+export function readGivenFact(
+  value: unknown,
+): { fact: Fact; issues?: undefined } | { fact?: undefined; issues: Issue[] } {
+  const checker = new Checker()
+  const kind = (value as { kind?: unknown } | null)?.kind
+  if (!givenKinds.includes(kind as GivenKind)) {
+    checker.add('kind', `one of ${givenKinds.join(', ')}`, kind)
+    return { issues: checker.issues }
+  }
+  const [fact] = readFact(checker, value, '', 0)
+  return fact && !checker.issues.length ? { fact } : { issues: checker.issues }
+}
+
 function list(checker: Checker, value: unknown, path: string): unknown[] {
   if (!Array.isArray(value) || value.length > mostEntries) {
     checker.add(path, `a list of at most ${mostEntries}`, value)

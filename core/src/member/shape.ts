@@ -186,6 +186,13 @@ export const factShapes = {
     chosen: choiceField(['first', 'second', 'neither']).required(),
     note: textField('a note', 500),
   }),
+  skipLight: strictObject(fact),
+  nextPhase: strictObject({ ...fact, phase: idField('a phase').required() }),
+  adviceTaken: strictObject({
+    ...fact,
+    answer: textField('an answer of the advisor', 40).required(),
+    taken: boolean().strict().required().meta({ expected: 'true or false' }),
+  }),
   ceiling: strictObject({
     ...fact,
     muscle: choiceField(muscles).required(),
@@ -205,6 +212,8 @@ export const sessionLogShape = strictObject({
   shown: laterField('the snapshot of what was shown', { type: 'object' }),
   sets: laterField('a list of sets', { type: 'array' }).required(),
   answers: strictObject({
+    rev: entry.rev,
+    change: entry.change,
     hard: wholeField('how hard it was', 0, 10),
     minutes: wholeField('minutes', 1, 600),
     worked: byMuscle(workedAnswers),

@@ -48,6 +48,12 @@ export type FactBody =
   | TrialFact
   /** What a trial led to, with what made it uncertain. */
   | { kind: 'decision'; trial: Id; chosen: 'first' | 'second' | 'neither'; note?: string }
+  /** The next week that the plan has light is trained as it is written. */
+  | { kind: 'skipLight' }
+  /** The phase is over for this member with the week that is running. */
+  | { kind: 'nextPhase'; phase: Id }
+  /** An answer of the advisor was taken, or left: one that was left does not come again for a week. */
+  | { kind: 'adviceTaken'; answer: string; taken: boolean }
   /** The most sets of a muscle a week that the member is to be asked, until another ceiling or none. */
   | { kind: 'ceiling'; muscle: Muscle; sets: number | null }
 
@@ -139,7 +145,7 @@ export type SessionLog = Entry & {
   /** What stood on the screen when it was started. Absent for a log from paper. */
   shown?: Shown
   sets: SetLog[]
-  answers?: Answers
+  answers?: Answers & { rev?: number; change?: string }
 }
 
 /** What a member says about a session: how it went, and, when a muscle is trained again, whether it was still sore. */

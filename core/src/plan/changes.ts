@@ -41,11 +41,11 @@ export function changesOf(
   template: Template,
   evidence: Evidence,
   phase: Phase,
-  week: Pick<RunningWeek, 'track' | 'light' | 'lightAt'>,
+  week: Pick<RunningWeek, 'track' | 'light' | 'lightAt' | 'skips'>,
   isBack: boolean,
 ): Authored[] {
   const track = trackChanges(template, week.track)
-  const light = authoredOnce(phase, phase.light, 'light', 'light')
+  const light = week.skips === undefined ? authoredOnce(phase, phase.light, 'light', 'light') : none
   if (week.light === null && !isBack && !evidence.own.length)
     return track.length ? [...track, ...light] : light
   const own = evidence.lights.find(({ id }) => id === week.light)

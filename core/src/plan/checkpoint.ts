@@ -109,7 +109,7 @@ const stamps = new WeakMap<SessionLog, number>()
 function stampLog(log: SessionLog): number {
   const known = stamps.get(log)
   if (known !== undefined) return known
-  const own = stamp(log, hash(`${log.date}${log.closed}`, 0))
+  const own = stamp(log, hash(`${log.date}${log.closed}${JSON.stringify(log.answers ?? null)}`, 0))
   const made = log.sets.reduce((before, set) => stamp(set, before), own)
   stamps.set(log, made)
   return made

@@ -61,6 +61,12 @@ export type Evidence = {
   }[]
   /** The member's own changes that are not withdrawn. */
   own: Adjustment[]
+  /** Planned light weeks that are to be trained as written, each the next one from its day. */
+  skips: { id: Id; from: Day }[]
+  /** Phases that are over for the member. */
+  left: Id[]
+  /** The advisor's answers that were taken or left, and when, by answer. */
+  adviceTaken: Record<string, { taken: boolean; date: Day }>
   /** Stages that lifts were handed to because somebody took the offer, by progression and stage. */
   handovers: string[]
   /** How the member was when asked, the latest first, at most as many as advice looks back. */
@@ -97,6 +103,9 @@ export const noEvidence: Evidence = {
   testDay: null,
   lights: [],
   own: [],
+  skips: [],
+  left: [],
+  adviceTaken: {},
   handovers: [],
   checkIns: [],
   about: {},
@@ -144,6 +153,14 @@ export function learnFact(known: Evidence, fact: Fact): Evidence {
       return { ...known, own: known.own.filter(({ id }) => id !== fact.adjustment) }
     case 'handover':
       return { ...known, handovers: [...known.handovers, handoverKey(fact.progression, fact.stage)] }
+    case 'skipLight':
+      return { ...known, skips: [...known.skips, { id: fact.id, from: fact.actsFrom }] }
+    case 'nextPhase':
+      return { ...known, left: [...known.left, fact.phase] }
+    case 'adviceTaken': {
+      const { answer, taken, date } = fact
+      return { ...known, adviceTaken: { ...known.adviceTaken, [answer]: { taken, date } } }
+    }
     case 'checkIn': {
       const { date, sleep, mood, freshness, joints, sore } = fact
       const said = { date, sleep, mood, freshness, joints, sore }

@@ -51,6 +51,7 @@ export function situationAt(
       track: running?.track ?? null,
       light: running?.light ?? null,
       lightAt: running?.lightAt,
+      skips: running?.skips,
     },
     isBack(state, template, place.week, day),
   )

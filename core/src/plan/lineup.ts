@@ -5,7 +5,8 @@ import type { Rung } from '../explain/rung.ts'
 import { slotsOf, type Id, type Session, type Slot, type Template } from '../template/types.ts'
 import type { Authored } from './changes.ts'
 import type { Situation } from './situation.ts'
-import { hasTurns, inTurn, liftInTurn } from './turns.ts'
+import { inTurn } from '../calendar/turns.ts'
+import { hasTurns, liftInTurn } from './turns.ts'
 
 /** A slot in its session as it is trained: with its exercise after swaps, and what changed it. */
 export type Line = { id: Id; slot: Slot; rungs: Rung[] }

@@ -1,49 +1,18 @@
-import type { Place } from '../calendar/places.ts'
+import { turnOf } from '../calendar/turns.ts'
 import type { Lift } from '../library/index.ts'
 import { ruleOf } from '../progressions/registry.ts'
-import {
-  rulesOf,
-  slotsOf,
-  type Id,
-  type Session,
-  type Slot,
-  type SlotTurns,
-  type Template,
-} from '../template/types.ts'
+import { rulesOf, type Id, type Slot, type Template } from '../template/types.ts'
 import type { Situation } from './situation.ts'
 import { standing } from './standing.ts'
-
-/** The slots of a session in the order of a place: parts whose slots take turns have moved up so many places. */
-export function inTurn(session: Session, { phaseWeek, inWeek }: Pick<Place, 'phaseWeek' | 'inWeek'>): Id[] {
-  if (!session.parts.some(({ turns }) => turns)) return slotsOf(session)
-  return session.parts.flatMap(({ slots, turns }) => {
-    if (!turns) return slots
-    const count = Math.floor(((turns.by === 'week' ? phaseWeek : inWeek) - 1) / turns.every) % slots.length
-    return [...slots.slice(count), ...slots.slice(0, count)]
-  })
-}
 
 /** The lift that has a slot at a place, where it is not the slot's own: by its turn, or at the range that a rule has come to. */
 export function liftInTurn(situation: Situation, id: Id): { lift: Lift } | undefined {
   const slot = situation.template.slots[id]
   if (!slot) return undefined
-  const turned = slot.turns && turnOf(situation, slot.turns)
+  const turned = slot.turns && turnOf(situation.template, situation.place, slot.turns)
   if (turned) return { lift: turned }
   const variant = rangeOf(situation, slot)
   return variant === undefined ? undefined : { lift: { exercise: slot.exercise, variant } }
-}
-
-/** Nothing where it is the turn of the slot’s own lift. */
-function turnOf({ template, place }: Situation, { with: others, by, every }: SlotTurns): Lift | undefined {
-  const count: Record<SlotTurns['by'], number> = {
-    week: place.phaseWeek - 1,
-    place: place.inWeek - 1,
-    phase: Math.max(
-      0,
-      template.phases.findIndex(({ id }) => id === place.phase.id),
-    ),
-  }
-  return others[(Math.floor(count[by] / every) % (others.length + 1)) - 1]
 }
 
 /** The range that one of the slot's rules has come to; a rule of ranges starts from nothing. */

@@ -1,5 +1,5 @@
 import { changeOf } from '../adjustments/registry.ts'
-import { actsOn } from '../adjustments/where.ts'
+import { actsOn, mayAct } from '../adjustments/where.ts'
 import {
   closeWeek,
   endByDate,
@@ -58,8 +58,10 @@ export function open(fold: Fold, day: Day, evidence: Evidence): boolean {
     isCalendar,
     testDay: evidence.testDay !== null && evidence.testDay >= start ? evidence.testDay : null,
     shows: (phase) => signShows(state, phase),
-    weekOf: (phase, phaseWeek, toTest) =>
-      weekOf(weekChanges(template, track, phase, spell), phase, phaseWeek, toTest),
+    weekOf: (phase, phaseWeek, toTest, skipsLight) =>
+      weekOf(weekChanges(template, track, phase, spell, skipsLight), phase, phaseWeek, toTest),
+    skip: (phase, phaseWeek, toTest) => skipOf(state.course, evidence, day, phase, phaseWeek, toTest),
+    hasLeft: ({ id }) => evidence.left.includes(id),
     light: spell && { id: spell.light.id, at: spell.at, shift: spell.light.shift && !isReturn(spell) },
   })
   if (!opened) return false
@@ -85,11 +87,32 @@ function nextSpell({ lights }: Course, evidence: Evidence, day: Day): Spell | nu
   return null
 }
 
+/** The member's word that a planned light week is trained as written, where the week is one and the word is not used up. */
+function skipOf(
+  { lights }: Course,
+  { skips }: Evidence,
+  day: Day,
+  phase: Phase,
+  phaseWeek: number,
+  toTest: number | null,
+): Id | null {
+  const word = skips.find(({ id, from }) => from <= day && !lights.includes(id))
+  const spot = { phase: phase.id, phaseWeek, ...(toTest !== null && { toTest }) }
+  const isLightWeek = phase.light.some(({ where }) => mayAct({ ...where, sessions: undefined }, spot))
+  return word && isLightWeek ? word.id : null
+}
+
 /** Every change of a week's days: the track's, the phase's light weeks', and the member's own light week's. */
-function weekChanges(template: Template, track: Id | null, phase: Phase, spell: Spell | null): Authored[] {
+function weekChanges(
+  template: Template,
+  track: Id | null,
+  phase: Phase,
+  spell: Spell | null,
+  skipsLight: boolean,
+): Authored[] {
   return [
     ...trackChanges(template, track),
-    ...authoredOnce(phase, phase.light, 'light', 'light'),
+    ...(skipsLight ? [] : authoredOnce(phase, phase.light, 'light', 'light')),
     ...(spell ? spellChanges(spell) : []),
   ]
 }
@@ -123,13 +146,13 @@ export function standOn(fold: Fold, day: Day, evidence: Evidence): boolean {
 }
 
 /** The course before a week was opened that nothing was done in. */
-function unopened(course: Course, { phase, phaseWeek, isInserted, light }: RunningWeek): Course {
+function unopened(course: Course, { phase, phaseWeek, isInserted, light, skips }: RunningWeek): Course {
   const given = course.lights.lastIndexOf(light ?? '')
   const isFirst = phaseWeek === 1 && !isInserted && course.phase !== phase
   return {
     ...course,
     begun: isFirst ? course.begun.filter((id) => id !== phase) : course.begun,
-    lights: course.lights.filter((_, i) => i !== given),
+    lights: course.lights.filter((id, i) => i !== given && id !== skips),
     running: null,
   }
 }

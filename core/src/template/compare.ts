@@ -44,6 +44,7 @@ function compareHead(before: Template, after: Template): Difference[] {
     'Missed weeks': ({ missed }) => missed,
     'After an absence': ({ away }) => (away ? `of ${away.weeks} weeks, load ${away.back}%` : 'as written'),
     Rounding: ({ rounding }) => rounding,
+    'Light weeks': ({ lightPolicy = 'both' }) => lightPolicy,
     'Warm-up': ({ warmUp }) => sayWarmUp(warmUp),
   }
   return Object.entries(said).flatMap(([where, say]) => changed(where, say(before), say(after)))
@@ -106,6 +107,7 @@ function compareSlots(before: Template, after: Template): Difference[] {
       ...changed(where, liftName(was), liftName(is)),
       ...changed(`${where}, note`, was.note ?? 'none', is.note ?? 'none'),
       ...changed(`${where}, progressions`, ruled(was), ruled(is)),
+      ...changed(`${where}, turns`, sayTurns(was), sayTurns(is)),
       ...changed(`${where}, warm-up`, slotWarmUp(was), slotWarmUp(is)),
       ...changed(`${where}, circuit`, was.circuit?.name ?? 'none', is.circuit?.name ?? 'none'),
       ...compareRows(after, where, was, is),
@@ -195,15 +197,25 @@ function compareProgressions(before: Template, after: Template): Difference[] {
   })
 }
 
-export const sayProgression = ({ stages }: Progression): string =>
-  stages
-    .map(({ rule, params, until }) => {
-      const sentence = ruleOf[rule].sentence(params)
-      return until
-        ? `${sentence} ${capital(signOf[until.sign].sentence(until))}, the lift goes on to:`
-        : sentence
-    })
-    .join(' ')
+export const sayProgression = ({ stages, inPhases = [] }: Progression): string =>
+  [
+    ...stages.map(({ rule, params, until, offers, waits }) => {
+      const wait = waits ? ' It waits for a good technique mark.' : ''
+      const sentence = ruleOf[rule].sentence(params) + wait
+      const goes = offers ? 'the next is offered:' : 'the lift goes on to:'
+      return until ? `${sentence} ${capital(signOf[until.sign].sentence(until))}, ${goes}` : sentence
+    }),
+    ...inPhases.map(({ phase, rule, params }) => `In phase ${phase}: ${ruleOf[rule].sentence(params)}`),
+  ].join(' ')
+
+/** "in turn with Front squat, every 3 weeks"; "none" where a slot keeps its lift. */
+export const sayTurns = ({ turns }: Pick<Slot, 'turns'>): string => {
+  if (!turns) return 'none'
+  const what = { week: 'week', place: 'place of the week', phase: 'phase' }[turns.by]
+  const every =
+    turns.every === 1 ? `every ${what}` : `every ${turns.every} ${what.replace(/^(week|place|phase)/, '$1s')}`
+  return `in turn with ${turns.with.map(liftName).join(', ')}, ${every}`
+}
 
 const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1)
 

@@ -25,7 +25,15 @@ export type Command =
 export type RuleOfStage = Pick<Stage, 'rule' | 'params'>
 
 /** What a template says for all of its slots. */
-export const headFields = ['trainingMax', 'maxes', 'rounding', 'warmUp', 'missed', 'away'] as const
+export const headFields = [
+  'trainingMax',
+  'maxes',
+  'rounding',
+  'warmUp',
+  'missed',
+  'away',
+  'lightPolicy',
+] as const
 export type HeadField = (typeof headFields)[number]
 export type Head = Template[HeadField] | null
 

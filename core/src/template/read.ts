@@ -76,6 +76,7 @@ function read(input: unknown, more: (checker: Checker, template: Template) => vo
     missed: head.missed ?? 'hold',
     ...(head.away && { away: head.away }),
     rounding: head.rounding ?? 'nearest',
+    ...(head.lightPolicy && { lightPolicy: head.lightPolicy }),
     ...(warmUp && { warmUp }),
     phases,
     sessions: readMap(checker, head.sessions, 'sessions', readSession),

@@ -14,6 +14,7 @@ import {
   trueField,
   wholeField,
 } from '../reading/index.ts'
+import { lightPolicies } from '../advice/answer.ts'
 import { muscles } from '../library/index.ts'
 import { repTables } from '../maxes/table.ts'
 import { groupParts, missedPolicies, rowClocks, setStyles, turnClocks } from './types.ts'
@@ -74,6 +75,7 @@ export const headShape = strictObject({
     .default(undefined)
     .meta({ expected: 'what a member comes back to' }),
   rounding: choiceField(['nearest', 'down', 'up']),
+  lightPolicy: choiceField(lightPolicies),
   warmUp: laterField('a warm-up like {"kind": "fewSets", "sets": 2}'),
   phases: listField('phases', limits.phases).required(),
   sessions: laterField('sessions by id').required(),

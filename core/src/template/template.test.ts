@@ -170,7 +170,7 @@ describe('reading a member', () => {
     [
       'an unknown fact',
       { facts: [{ kind: 'mood', date: '2026-03-02' }] },
-      'facts[0].kind: expected one of max, bodyWeight, unit, home, test, light, adjust, withdraw, handover, checkIn, about, event, goal, trial, decision, ceiling, equipment; got "mood".',
+      'facts[0].kind: expected one of max, bodyWeight, unit, home, test, light, adjust, withdraw, handover, checkIn, about, event, goal, trial, decision, skipLight, nextPhase, adviceTaken, ceiling, equipment; got "mood".',
     ],
     [
       'a negative load',

@@ -1,4 +1,5 @@
 import type { Change } from '../adjustments/registry.ts'
+import type { LightPolicy } from '../advice/answer.ts'
 import type { Goal } from '../goals/registry.ts'
 import type { Lift, Muscle } from '../library/index.ts'
 import type { LoadBasis } from '../loads/registry.ts'
@@ -25,6 +26,8 @@ export type Template = {
   /** After so many weeks without a session the first week back is lowered by a percent, and is light. */
   away?: { weeks: number; back: number }
   rounding: Way
+  /** Whether light weeks are the planned ones, come as members are, or both; both where nothing is stated. */
+  lightPolicy?: LightPolicy
   /** How lifts with a load are ramped up to; not at all where nothing is stated. A slot's own goes before it. */
   warmUp?: WarmUp
   phases: Phase[]

@@ -27,7 +27,7 @@ test(`seed ${seed}: ${count} pairs are planned, and every load can be made`, () 
       planned = planMember(member, [enrolment], { v: template }, { today, through: 'end', suppose })
       advise(readSignals(member, planned, 'e', template, today))
     } catch (error) {
-      throw new Error(`${String(error)}\n${where}`)
+      throw new Error(`${String(error)}\n${where}`, { cause: error })
     }
     const fault = faultOf(planned, racks)
     if (fault) throw new Error(`${fault}\n${where}\n${JSON.stringify(member)}`)

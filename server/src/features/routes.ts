@@ -2,6 +2,7 @@ import { accountRoutes } from './accounts/routes.ts'
 import { equipmentRoutes } from './equipment/routes.ts'
 import { maxRoutes } from './maxes/routes.ts'
 import { memberRoutes } from './members/routes.ts'
+import { progressRoutes } from './progress/routes.ts'
 import { templateRoutes } from './templates/routes.ts'
 import { trainingRoutes } from './training/routes.ts'
 import type { Route } from '../http/route.ts'
@@ -12,6 +13,7 @@ export const routes: Route[] = [
   ...templateRoutes,
   ...memberRoutes,
   ...maxRoutes,
+  ...progressRoutes,
   ...equipmentRoutes,
   ...trainingRoutes,
 ]

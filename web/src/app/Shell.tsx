@@ -25,6 +25,7 @@ const pages: Record<SeatView['kind'], { to: string; label: string }[]> = {
   ],
   member: [
     { to: '/today', label: 'Today' },
+    { to: '/progress', label: 'Progress' },
     { to: '/maxes', label: 'Maxes' },
     { to: '/equipment', label: 'Equipment' },
     { to: '/calculator', label: 'Calculator' },

@@ -19,6 +19,7 @@ import type {
   TemplateLine,
   TemplateView,
 } from '@young-oak/api/templates'
+import type { GivenFact, ProgressView } from '@young-oak/api/progress'
 import type { Operation, OperationAnswer, TodayView } from '@young-oak/api/training'
 
 /** Everything that the server answers. Writes carry a header that no other site's page can add. */
@@ -80,6 +81,25 @@ export const api = createApi({
     }),
     giveRows: build.mutation<RowsAnswer, GivenRows>({
       query: (body) => ({ url: '/maxes', method: 'POST', body }),
+    }),
+    progress: build.query<ProgressView, { day: string; member?: string }>({
+      query: ({ day, member }) => `${whose(member)}/progress?today=${day}`,
+      providesTags: ['Training'],
+    }),
+    giveFact: build.mutation<ProgressView, { fact: object; day: string; member?: string }>({
+      query: ({ fact, day, member }) => ({
+        url: `${whose(member)}/facts`,
+        method: 'POST',
+        body: { fact, today: day } satisfies GivenFact,
+      }),
+      invalidatesTags: ['Training'],
+    }),
+    takeBack: build.mutation<ProgressView, { id: string; day: string; member?: string }>({
+      query: ({ id, day, member }) => ({
+        url: `${whose(member)}/facts/${id}?today=${day}`,
+        method: 'DELETE',
+      }),
+      invalidatesTags: ['Training'],
     }),
     places: build.query<PlaceView[], string>({
       query: (day) => `/places?today=${day}`,

@@ -26,6 +26,11 @@ export function withWaiting(logs: SessionLog[], operations: Operation[]): Sessio
     const log = known.get(operation.session)
     if (!log) continue
     if (operation.kind === 'close') known.set(log.id, { ...log, closed: true })
+    else if (operation.kind === 'answers')
+      known.set(log.id, {
+        ...log,
+        answers: { ...operation.answers, rev: operation.rev, change: operation.id },
+      })
     else {
       const { set, rev, session, id: change } = operation
       const id = setLogId(session, set.slot, set.n)

@@ -2,10 +2,18 @@ import { X } from 'lucide-react'
 import { Dialog } from 'radix-ui'
 import { useRef, type ReactNode } from 'react'
 
-type Props = { title: string; about?: string; isOpen: boolean; onClose: () => void; children: ReactNode }
+type Props = {
+  title: string
+  about?: string
+  isOpen: boolean
+  /** Room for a table beside a form. */
+  isWide?: boolean
+  onClose: () => void
+  children: ReactNode
+}
 
 /** A dialog that gives the keyboard back to where it was, also when a key and no button opened it. */
-export function Modal({ title, about, isOpen, onClose, children }: Props) {
+export function Modal({ title, about, isOpen, isWide = false, onClose, children }: Props) {
   const before = useRef<Element | null>(null)
   return (
     <Dialog.Root open={isOpen} onOpenChange={(open) => !open && onClose()}>
@@ -18,7 +26,7 @@ export function Modal({ title, about, isOpen, onClose, children }: Props) {
             event.preventDefault()
             if (before.current instanceof HTMLElement) before.current.focus()
           }}
-          className="fixed top-1/2 left-1/2 z-50 max-h-[90dvh] w-[min(36rem,94vw)] -translate-1/2 overflow-y-auto rounded-lg border border-line bg-sheet p-5 text-ink"
+          className={`fixed top-1/2 left-1/2 z-50 max-h-[90dvh] ${isWide ? 'w-[min(54rem,96vw)]' : 'w-[min(36rem,94vw)]'} -translate-1/2 overflow-y-auto rounded-lg border border-line bg-sheet p-5 text-ink`}
         >
           <Dialog.Title className="pr-12 font-serif text-xl font-semibold">{title}</Dialog.Title>
           {about && <p className="mt-1 text-sm text-bark">{about}</p>}

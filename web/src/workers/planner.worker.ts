@@ -1,12 +1,22 @@
 import { expose } from 'comlink'
 import type { MemberFile } from '@young-oak/api/members'
 import type { Enrolment } from '@young-oak/core/member'
-import { planMember, type Plan } from '@young-oak/core/plan'
-import { applyCommand, isConflict, type Command, type Template } from '@young-oak/core/template'
+import { assumptionKinds, assumptionOf, type Supposed } from '@young-oak/core/assumptions'
+import { formatGroups, maxFor, planMember, tallyOf, type Plan, type WeekTally } from '@young-oak/core/plan'
+import { applyCommand, isConflict, type Command, type Id, type Template } from '@young-oak/core/template'
 import type { Day } from '@young-oak/core/units'
 
 /** The draft as one member would get it, planned off the page so that no key waits for it. */
 export type Preview = { plan: Plan; isRunning: boolean }
+
+/** One slot over the weeks of a plan, under what is supposed of them, and what it comes to. */
+export type Forecast = {
+  columns: { title: string; says: string; weeks: WeekSeen[] }[]
+  /** What the slot comes to as the draft stands, and with what is tried in its place. */
+  now: WeekTally[]
+  tried: WeekTally[] | null
+}
+export type WeekSeen = { week: number; text: string; light: boolean; supposed?: string; value: number | null }
 
 let draft: Template | null = null
 let file: MemberFile | null = null
@@ -48,6 +58,62 @@ const planner = {
     const plan = plans[enrolment.id]
     return plan ? { plan, isRunning } : null
   },
+  /** A slot's weeks under each supposition about them, with what is tried, and beside it as the draft stands. */
+  forecast(day: Day, trial: Command | null, slot: Id, week: number): Forecast | null {
+    if (!draft || !file || !enrolment) return null
+    const tried = trial ? applyCommand(draft, trial) : draft
+    if (isConflict(tried)) return null
+    const [member, own] = [file.member, enrolment]
+    const planOf = (template: Template, suppose: Supposed) =>
+      planMember(member, [own], { draft: template }, { today: day, through: 'end', suppose })
+    const supposed = assumptionKinds.map((kind) => ({ kind, week }) as Supposed)
+    const planned = supposed.map((one) => ({ one, made: planOf(tried, one) }))
+    const tally = (template: Template, { plans, evidence }: ReturnType<typeof planMember>) => {
+      const [plan, lift] = [plans[own.id], template.slots[slot]]
+      const max = lift ? maxFor(evidence, lift, template.maxes, day) : null
+      return plan && lift ? tallyOf(template, plan, slot, max?.load ?? null) : []
+    }
+    const toPlan: Supposed = { kind: 'toPlan' }
+    return {
+      columns: planned.map(({ one, made }) => ({
+        title:
+          assumptionOf[one.kind].title + ('week' in assumptionOf[one.kind].params.fields ? ` ${week}` : ''),
+        says: assumptionOf[one.kind].sentence(one),
+        weeks: weeksOf(made.plans[own.id], slot),
+      })),
+      now: tally(draft, planOf(draft, toPlan)),
+      tried: trial ? tally(tried, planOf(tried, toPlan)) : null,
+    }
+  },
+}
+
+/** What a slot is asked in each week ahead, the heaviest of its places; without loads the sets or the reps are drawn. */
+function weeksOf(plan: Plan | undefined, slot: Id): WeekSeen[] {
+  return (plan?.weeks ?? []).flatMap(({ week, light, places }) => {
+    const own = places.flatMap(({ slots, status }) =>
+      status === 'next' || status === 'ahead' || status === 'open'
+        ? slots.filter((one) => one.slot === slot)
+        : [],
+    )
+    const [first] = own
+    if (!first) return []
+    const groups = own.flatMap((one) => one.groups)
+    const loads = groups.flatMap(({ load }) => (load ? [load.value] : []))
+    const counted = groups.reduce((sum, { sets }) => sum + sets, 0)
+    const variant = first.variant ? `${first.variant}: ` : ''
+    const left = first.groups.find(({ rir }) => rir !== undefined)?.rir
+    return [
+      {
+        week,
+        light,
+        text: `${variant}${own.map((one) => formatGroups(one.groups)).join('; ')}${left === undefined ? '' : `, ${left} left`}`,
+        ...(own.some(({ supposed }) => supposed) && {
+          supposed: own.map(({ supposed }) => supposed).join(', '),
+        }),
+        value: loads.length ? Math.max(...loads) : counted,
+      },
+    ]
+  })
 }
 
 export type Planner = typeof planner

@@ -11,7 +11,7 @@ import type {
 } from '@young-oak/api/maxes'
 import type { MemberFile } from '@young-oak/api/members'
 import type { KnownRow } from '@young-oak/core/formats'
-import { exerciseIds, liftKey, type ExerciseId, type Lift } from '@young-oak/core/library'
+import { exerciseIds, liftKey, liftOfKey, type Lift } from '@young-oak/core/library'
 import type { MaxInForce } from '@young-oak/core/loads'
 import { defaultFormula, type FormulaKind } from '@young-oak/core/maxes'
 import type { Fact } from '@young-oak/core/member'
@@ -25,18 +25,11 @@ import {
 } from '@young-oak/core/plan'
 import { compareLoads, formatLoad, type Day } from '@young-oak/core/units'
 import type { Scope } from '../../database/scope.ts'
-import { forbidden, notFound, Problem } from '../../http/problem.ts'
+import { forbidden, Problem } from '../../http/problem.ts'
 import { nextFactId } from '../training/factId.ts'
 import { readMemberFile } from '../training/memberFile.ts'
 import { insertFact, touchMember } from '../training/store.ts'
-import { insertFacts, membersWithMaxes, writerOf } from './store.ts'
-
-/** A member's maxes are open to the member and to the writer assigned to them. */
-export async function checkWriter(scope: Scope, memberId: string, writer: string): Promise<void> {
-  const assigned = await writerOf(scope, memberId)
-  if (assigned === undefined) throw notFound('member')
-  if (assigned !== writer) throw forbidden()
-}
+import { insertFacts, membersWithMaxes } from './store.ts'
 
 export async function maxes(scope: Scope, memberId: string, day: Day): Promise<MaxesView> {
   const { file } = await readMemberFile(scope, memberId)
@@ -77,7 +70,7 @@ function usedBy({ versions }: MemberFile, plans: Record<string, Plan>): Record<s
 }
 
 export const listProposals = (proposals: Proposal[]): ProposedMax[] =>
-  proposals.map(({ lift, ...proposal }) => ({ ...liftOf(lift), ...proposal })).sort(byExercise)
+  proposals.map(({ lift, ...proposal }) => ({ ...liftOfKey(lift), ...proposal })).sort(byExercise)
 
 /** Writes a max as a fact. A single with nothing left is a test; any other set is an estimate that is accepted by being sent. */
 export async function giveMax(scope: Scope, memberId: string, given: GivenMax): Promise<void> {
@@ -198,7 +191,7 @@ const isSame = (a: KnownRow, b: KnownRow): boolean =>
 function listMaxes(evidence: Evidence, used: Record<string, UsedBy[]>, day: Day): MaxesView['maxes'] {
   return Object.entries(evidence.maxes)
     .flatMap(([key, accepted]): MaxesView['maxes'] => {
-      const lift = liftOf(key)
+      const lift = liftOfKey(key)
       const max = maxFor(evidence, lift, usualPolicy, day)
       if (!max) return []
       const { staleWeeks } = max
@@ -216,10 +209,5 @@ const knownMax = ({ load, date, from }: MaxInForce): KnownMax => ({
   date,
   ...(from && { from: { ...from, formula: from.formula as FormulaKind | undefined } }),
 })
-
-function liftOf(key: string): Lift {
-  const [exercise, variant] = key.split('/')
-  return { exercise: exercise as ExerciseId, ...(variant && { variant }) }
-}
 
 const byExercise = (a: Lift, b: Lift) => exerciseIds.indexOf(a.exercise) - exerciseIds.indexOf(b.exercise)

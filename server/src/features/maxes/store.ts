@@ -16,12 +16,6 @@ export async function membersWithMaxes({ db }: Scope, writer: string): Promise<F
   return rows
 }
 
-/** The writer of a member, or undefined where there is no such member in this gym. */
-export async function writerOf({ db }: Scope, member: string): Promise<string | null | undefined> {
-  const row = await db('member').where({ id: member }).first('writer_id')
-  return row?.writer_id
-}
-
 /** Stores facts of several members at once, and raises their revisions; held in one order, so that two sheets take turns. */
 export async function insertFacts({ db, gym }: Scope, facts: (Fact & { member: string })[]): Promise<void> {
   const members = [...new Set(facts.map(({ member }) => member))].sort()

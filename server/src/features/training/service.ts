@@ -5,7 +5,7 @@ import {
   type OperationAnswer,
   type TodayView,
 } from '@young-oak/api/training'
-import { sessionLogId, setLogId, type SessionLog } from '@young-oak/core/member'
+import { beats, sessionLogId, setLogId, type SessionLog } from '@young-oak/core/member'
 import { planMember, snapshot, type Plan, type Planned } from '@young-oak/core/plan'
 import { addDays, type Day } from '@young-oak/core/units'
 import { ValidationError } from 'yup'
@@ -84,6 +84,8 @@ export async function applyOperation(
       return logSet(scope, memberId, operation)
     case 'close':
       return close(scope, memberId, operation)
+    case 'answers':
+      return answer(scope, memberId, operation)
   }
 }
 
@@ -139,6 +141,22 @@ async function logSet(
   const entry = { ...set, id: setLogId(session, set.slot, set.n), rev, change: id }
   const result = await appendSet(scope, log, entry)
   return result === 'conflict' ? { id, result, kept: entry.id } : { id, result }
+}
+
+/** Keeps what was said of a session: of two phones the higher revision, of equal ones the greater id, whichever comes first. */
+async function answer(
+  scope: Scope,
+  memberId: string,
+  { id, session, rev, answers }: Of<'answers'>,
+): Promise<OperationAnswer> {
+  const log = await holdSession(scope, memberId, session)
+  if (!log) return { id, result: 'refused', reason: 'This session was never started here.' }
+  const had = log.answers
+  const entry = { ...answers, rev, change: id }
+  if (had && !beats({ id, rev, change: id }, { id, rev: had.rev ?? 1, change: had.change }))
+    return { id, result: 'already had' }
+  await saveCopy(scope, { ...log, answers: entry })
+  return { id, result: 'stored' }
 }
 
 async function close(scope: Scope, memberId: string, { id, session }: Of<'close'>): Promise<OperationAnswer> {

@@ -15,7 +15,8 @@ export default function MembersPage() {
       <h1 className="text-3xl">Members</h1>
       {isWriter && (
         <p className="mt-1 text-bark">
-          A name opens the member’s maxes. To see their loads, open a template and choose them there.
+          A name opens the member’s maxes, the last column what is advised and how they are. To see their
+          loads, open a template and choose them there.
         </p>
       )}
       {isLoading && <p className="mt-6 text-bark">Loading …</p>}
@@ -57,7 +58,19 @@ export default function MembersPage() {
                 <td className="py-2">{programs.join(', ') || 'no program'}</td>
                 <td className="py-2 text-right">{sessionsIn28Days}</td>
                 <td className="py-2 pl-6">{lastSession ? formatDay(lastSession) : 'never'}</td>
-                {isWriter && <td className="py-2">{isMine ? 'yes' : ''}</td>}
+                {isWriter && (
+                  <td className="py-2">
+                    {isMine && (
+                      <Link
+                        to={`/members/${id}/progress`}
+                        aria-label={`Progress of ${name}`}
+                        className="underline decoration-edge underline-offset-4"
+                      >
+                        progress
+                      </Link>
+                    )}
+                  </td>
+                )}
               </tr>
             ))}
           </tbody>

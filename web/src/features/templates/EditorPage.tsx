@@ -13,6 +13,7 @@ import { IconButton } from '../../ui/IconButton.tsx'
 import { Toasts } from '../../ui/Toasts.tsx'
 import { closeDraft, dismissNotice, edit, openDraft, redo, undo } from './editorSlice.ts'
 import { LoadSettings } from './LoadSettings.tsx'
+import { LightWeeks } from './LightWeeks.tsx'
 import { PublishDialog } from './PublishDialog.tsx'
 import { RuleList } from './RuleList.tsx'
 import { ShortcutsDialog } from './ShortcutsDialog.tsx'
@@ -61,6 +62,7 @@ function Workbench({ id, isPublished }: { id: string; isPublished: boolean }) {
   const preview = usePreview(id, member ? file : undefined, trial, track || null)
   useAutosave(id)
   useShortcuts(() => setDialog('shortcuts'))
+  const usual = useSample(draft, sampleId('strong')) as MemberFile
   const season = useMemo(() => (draft ? seasonOf(draft) : []), [draft])
   if (!draft) return null
   const chosen = Math.min(week, season.length)
@@ -98,7 +100,8 @@ function Workbench({ id, isPublished }: { id: string; isPublished: boolean }) {
         memberName={member ? file?.name : undefined}
       />
       <LoadSettings draft={draft} />
-      <RuleList draft={draft} />
+      <RuleList draft={draft} template={id} file={file ?? usual} />
+      <LightWeeks draft={draft} />
       <TrackList draft={draft} />
       <PublishDialog
         id={id}

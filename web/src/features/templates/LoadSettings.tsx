@@ -1,7 +1,16 @@
 import { useState } from 'react'
+import { lightPolicies, type LightPolicy } from '@young-oak/core/advice'
 import { liftName } from '@young-oak/core/library'
 import { repTables, repTableTitle, type RepTable } from '@young-oak/core/maxes'
-import { sayWarmUp, type Command, type Head, type HeadField, type Template } from '@young-oak/core/template'
+import {
+  missedPolicies,
+  sayWarmUp,
+  type Command,
+  type Head,
+  type HeadField,
+  type Missed,
+  type Template,
+} from '@young-oak/core/template'
 import { formatNumber, type Way } from '@young-oak/core/units'
 import { useAppDispatch } from '../../app/store.ts'
 import { Button } from '../../ui/Button.tsx'
@@ -12,7 +21,7 @@ import { edit } from './editorSlice.ts'
 import { draftRatios, readRatios, RatioFields } from './RatioFields.tsx'
 import { choiceOf, ladderText, warmUpChoices, warmUpOf, type WarmUpChoice } from './warmUpChoice.ts'
 
-/** How the template makes loads of maxes, as sentences; each can be changed, and acts from the next version on. */
+/** How the template makes loads of maxes and takes weeks that were missed, as sentences; each can be changed, and acts from the next version on. */
 export function LoadSettings({ draft }: { draft: Template }) {
   const [isOpen, setOpen] = useState(false)
   const { maxes, trainingMax, rounding, warmUp } = draft
@@ -24,6 +33,11 @@ export function LoadSettings({ draft }: { draft: Template }) {
     `percents for reps by the ${tableName(maxes.table ?? 'handbook')}`,
     trainingMax === undefined ? 'no training max' : `training max ${formatNumber(trainingMax)}% of the 1RM`,
     roundingWords[rounding],
+    missedWords[draft.missed],
+    draft.away
+      ? `after ${draft.away.weeks} weeks away the first week back is at ${formatNumber(draft.away.back).replace('-', '−')}%`
+      : 'after an absence the loads are as they stand',
+    policyWords[draft.lightPolicy ?? 'both'],
     ...(maxes.ratios ?? []).map(
       ({ lift, of, percent }) =>
         `${liftName(lift)} at ${formatNumber(percent)}% of the ${liftName(of).toLowerCase()} max until it has one`,
@@ -61,6 +75,18 @@ const roundingWords: Record<Way, string> = {
   up: 'loads rounded up',
 }
 
+const missedWords: Record<Missed, string> = {
+  hold: 'what was missed of a week is given up, and rows wait for it',
+  drop: 'what was missed of a week is given up, and rows go on',
+  shift: 'what was missed of a week moves into the next',
+  repeat: 'a week that was missed in part is done again',
+}
+const policyWords: Record<LightPolicy, string> = {
+  planned: 'light weeks are the planned ones alone',
+  reactive: 'light weeks come as members are',
+  both: 'light weeks are planned, and come as members are',
+}
+
 function SettingsForm({ draft, onClose }: { draft: Template; onClose: () => void }) {
   const dispatch = useAppDispatch()
   const { maxes } = draft
@@ -71,6 +97,10 @@ function SettingsForm({ draft, onClose }: { draft: Template; onClose: () => void
     table: maxes.table ?? 'handbook',
     trainingMax: draft.trainingMax === undefined ? '' : String(draft.trainingMax),
     rounding: draft.rounding,
+    missed: draft.missed,
+    awayWeeks: draft.away ? String(draft.away.weeks) : '',
+    awayBack: draft.away ? String(-draft.away.back) : '10',
+    lightPolicy: draft.lightPolicy ?? ('both' as LightPolicy),
     warmUp: choiceOf(draft.warmUp),
     ladder: ladderText(draft.warmUp),
     ratios: draftRatios(maxes.ratios ?? []),
@@ -90,6 +120,10 @@ function SettingsForm({ draft, onClose }: { draft: Template; onClose: () => void
     if (trainingMax === null && readsTrainingMax(draft))
       found.trainingMax = 'Loads of this template are percents of it.'
     if (warmUp === undefined) found.ladder = 'Rungs like 40 × 5, 60 × 3, each at more percent, 10 to 95.'
+    const awayWeeks = typed.awayWeeks.trim() === '' ? null : whole(typed.awayWeeks, 1, 52)
+    const awayBack = whole(typed.awayBack, 1, 50)
+    if (awayWeeks === null && typed.awayWeeks.trim()) found.awayWeeks = 'Whole weeks, 1 to 52, or nothing.'
+    if (awayWeeks && !awayBack) found.awayBack = 'A whole percent, 1 to 50.'
     const ratios = readRatios(typed.ratios)
     if (!ratios) found.ratios = 'Each needs two lifts and a percent above 0, at most 150.'
     setFaults(found)
@@ -105,6 +139,9 @@ function SettingsForm({ draft, onClose }: { draft: Template; onClose: () => void
       headCommand(draft, 'trainingMax', trainingMax as number | null),
       headCommand(draft, 'rounding', typed.rounding),
       headCommand(draft, 'warmUp', warmUp ?? null),
+      headCommand(draft, 'missed', typed.missed),
+      headCommand(draft, 'away', awayWeeks && awayBack ? { weeks: awayWeeks, back: -awayBack } : null),
+      headCommand(draft, 'lightPolicy', typed.lightPolicy === 'both' ? null : typed.lightPolicy),
     ].filter((command) => command !== null)
     if (commands.length)
       dispatch(edit(commands.length === 1 && commands[0] ? commands[0] : { do: 'several', commands }))
@@ -195,12 +232,62 @@ function SettingsForm({ draft, onClose }: { draft: Template; onClose: () => void
           onChange={(event) => put({ ladder: event.target.value })}
         />
       )}
+      <SelectField
+        label="What was missed of a week"
+        hint="On a calendar, when its dates are over."
+        value={typed.missed}
+        onChange={(event) => put({ missed: event.target.value as Missed })}
+      >
+        {missedPolicies.map((policy) => (
+          <option key={policy} value={policy}>
+            {missedChoices[policy]}
+          </option>
+        ))}
+      </SelectField>
+      <SelectField
+        label="Light weeks"
+        value={typed.lightPolicy}
+        onChange={(event) => put({ lightPolicy: event.target.value as LightPolicy })}
+      >
+        {lightPolicies.map((policy) => (
+          <option key={policy} value={policy}>
+            {policyChoices[policy]}
+          </option>
+        ))}
+      </SelectField>
+      <Field
+        label="A step back after weeks away"
+        hint="Empty: none"
+        inputMode="numeric"
+        value={typed.awayWeeks}
+        error={faults.awayWeeks}
+        onChange={(event) => put({ awayWeeks: event.target.value })}
+      />
+      <Field
+        label="Percent off in the first week back"
+        inputMode="numeric"
+        value={typed.awayBack}
+        error={faults.awayBack}
+        onChange={(event) => put({ awayBack: event.target.value })}
+      />
       <RatioFields ratios={typed.ratios} error={faults.ratios} onChange={(ratios) => put({ ratios })} />
       <Button type="submit" className="sm:col-span-2">
         Keep
       </Button>
     </form>
   )
+}
+
+const missedChoices: Record<Missed, string> = {
+  hold: 'is given up; rows wait for it',
+  drop: 'is given up; rows go on',
+  shift: 'moves into the next week',
+  repeat: 'has the whole week done again',
+}
+const policyChoices: Record<LightPolicy, string> = {
+  planned: 'planned ones alone',
+  reactive: 'as members are',
+  both: 'planned, and as members are',
 }
 
 const readsTrainingMax = ({ slots }: Template): boolean =>

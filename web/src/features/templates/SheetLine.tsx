@@ -78,7 +78,7 @@ export function SheetLine({
         <div className="flex items-baseline gap-1.5">
           <span className="w-5 shrink-0 text-sm text-bark">{line.letter}</span>
           <span className="grow font-medium" title={ruleSentences(draft, slot)}>
-            {slot.circuit ? `${slot.circuit.name}: ${formatCircuit(slot.circuit)}` : liftName(slot)}
+            {slot.circuit ? `${slot.circuit.name}: ${formatCircuit(slot.circuit)}` : liftName(line.lift)}
           </span>
           {menu}
         </div>

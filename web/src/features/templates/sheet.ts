@@ -1,10 +1,10 @@
-import { placesOf, rowOnPaper } from '@young-oak/core/calendar'
+import { inTurn, partInTurn, placesOf, rowOnPaper, turnOf } from '@young-oak/core/calendar'
+import type { Lift } from '@young-oak/core/library'
 import type { PlannedSession } from '@young-oak/core/plan'
 import type { Preview } from '../../workers/planner.worker.ts'
 import {
   cellFields,
   lettersOf,
-  slotsOf,
   type SheetField,
   type Id,
   type SetGroup,
@@ -30,6 +30,8 @@ export type Line = {
   slotId: Id
   letter: string
   slot: Slot
+  /** The slot's own lift, or the one whose turn it is. */
+  lift: Lift
   group: SetGroup
   isFirst: boolean
   phase: Id
@@ -43,11 +45,11 @@ export function columnsOf(template: Template, week: number): Column[] {
     .map((place) => {
       const { position, inWeek, session: id, phase, phaseWeek } = place
       const session = template.sessions[id]
-      const ids = session ? slotsOf(session) : []
+      const ids = session ? inTurn(session, place) : []
       const letters = lettersOf(ids.map((slotId) => ({ id: slotId, slot: template.slots[slotId] ?? {} })))
       const parts = (session?.parts ?? []).map((part) => ({
         name: part.name,
-        lines: part.slots.flatMap((slotId) => {
+        lines: partInTurn(part, place).flatMap((slotId) => {
           const slot = template.slots[slotId]
           const row = slot ? rowOnPaper(slot, place) : 0
           const groups = slot?.rows[phase.id]?.[row] ?? []
@@ -56,6 +58,7 @@ export function columnsOf(template: Template, week: number): Column[] {
                 slotId,
                 letter: letters[slotId] ?? '',
                 slot,
+                lift: (slot.turns && turnOf(template, place, slot.turns)) ?? slot,
                 group,
                 isFirst: i === 0,
                 phase: phase.id,

@@ -4,6 +4,7 @@ import { formatCircuit, formatHandled, type PlannedSlot } from '@young-oak/core/
 import { formatNumber, formatSpan, lowest, type AmountUnit, type Load } from '@young-oak/core/units'
 import { kindOf } from '@young-oak/core/goals'
 import { Button } from '../../ui/Button.tsx'
+import { Choice } from '../../ui/Choice.tsx'
 import { Stepper } from '../../ui/Stepper.tsx'
 import { typedNumber } from '../../ui/typedNumber.ts'
 import { Why } from '../../ui/Why.tsx'
@@ -167,7 +168,8 @@ type MoreProps = { draft: SetDraft; errors: SetErrors; onPut: (change: Partial<S
 
 /** What a set may say beside its load and reps; a set with any of the marks says nothing about a max. */
 function More({ draft, errors, onPut }: MoreProps) {
-  const isSaid = draft.left !== '' || draft.assisted !== '' || draft.partial || draft.pain
+  const isSaid =
+    draft.left !== '' || draft.assisted !== '' || draft.partial || draft.pain || draft.technique !== ''
   return (
     <details className="mt-2" open={isSaid}>
       <summary className="inline-flex min-h-11 cursor-pointer items-center text-sm underline underline-offset-4">
@@ -189,6 +191,15 @@ function More({ draft, errors, onPut }: MoreProps) {
           error={errors.assisted}
         />
       </div>
+      <Choice
+        label="Technique"
+        value={draft.technique}
+        choices={[
+          ['good', 'good'],
+          ['poor', 'poor'],
+        ]}
+        onChange={(technique) => onPut({ technique })}
+      />
       <Mark label="Not the whole range" isOn={draft.partial} onChange={(partial) => onPut({ partial })} />
       <Mark label="It hurt" isOn={draft.pain} onChange={(pain) => onPut({ pain })} />
       {draft.pain && (

@@ -12,6 +12,7 @@ import { record } from '../../offline/useOutbox.ts'
 import { Button } from '../../ui/Button.tsx'
 import { askedSets, type AskedSet } from './askedSets.ts'
 import { recordSet } from './recordSet.ts'
+import { StillSore } from './SessionQuestions.tsx'
 import { RestTimer } from './RestTimer.tsx'
 import type { Result } from './setDraft.ts'
 import { SlotCard } from './SlotCard.tsx'
@@ -40,6 +41,10 @@ export function OpenSession({ session: asShown, log, evidence }: Props) {
   return (
     <article className="mt-6">
       <h1 className="text-3xl">{session.name}</h1>
+      {session.slots.length === 0 && (
+        <p className="mt-3 text-bark">Nothing is to be trained: rest is what this one is for.</p>
+      )}
+      {session.slots.length > 0 && <StillSore session={session} log={log} />}
       <ol className="mt-3 divide-y divide-line">
         {session.slots.map((slot) => (
           <SlotCard

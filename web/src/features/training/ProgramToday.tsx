@@ -15,6 +15,7 @@ import { GrowthRings } from './GrowthRings.tsx'
 import { OpenSession } from './OpenSession.tsx'
 import { trainAt } from './placeSlice.ts'
 import { recordSet } from './recordSet.ts'
+import { AfterSession } from './SessionQuestions.tsx'
 import { SlotCard } from './SlotCard.tsx'
 import { SlotPreview } from './SlotPreview.tsx'
 
@@ -242,6 +243,7 @@ function Closed({ plan, session, log, proposals }: ClosedProps) {
         <p className="mt-2">What comes next is worked out as soon as your sets have been sent.</p>
       )}
       {fresh.length > 0 && <Proposals proposals={fresh} />}
+      {log.sets.length > 0 && <AfterSession session={session} log={log} />}
       <details className="mt-3">
         <summary className="flex min-h-11 cursor-pointer items-center underline underline-offset-4">
           Correct what you logged

@@ -7,6 +7,7 @@ import {
   type PlannedSlot,
 } from '@young-oak/core/plan'
 import { Why } from '../../ui/Why.tsx'
+import { Lighter } from './Lighter.tsx'
 import { Needs } from './Needs.tsx'
 import { readsNote, sayLast } from './words.ts'
 
@@ -32,6 +33,7 @@ export function SlotPreview({ slot }: { slot: PlannedSlot }) {
             {group.rir !== undefined && <span className="text-bark">, {group.rir} left in reserve</span>}
           </p>
         ))}
+        <Lighter slot={slot} />
         <Needs slot={slot} />
         {slot.last && (
           <p className="text-sm text-bark">

@@ -47,6 +47,7 @@ const typed: SetDraft = {
   assisted: '',
   partial: false,
   pain: false,
+  technique: '',
 }
 const squat = measureOf(slot('backSquat', [group()]), group())
 const pullUp = measureOf(slot('pullUp', [group({ body: kg(80) })]), group({ body: kg(80) }))
@@ -77,6 +78,7 @@ describe('a set starts', () => {
       assisted: '2',
       partial: false,
       pain: true,
+      technique: '',
     })
   })
   test('below nothing where help is asked', () => {
@@ -117,7 +119,10 @@ describe('what was typed', () => {
     expect(read({ count: '0' }, squat, 'failed').result).toMatchObject({ state: 'failed', reps: 0 })
   })
   test('keeps what else was said', () => {
-    expect(read({ left: '2', assisted: '1', partial: true, pain: true }).result).toMatchObject({
+    expect(
+      read({ left: '2', assisted: '1', partial: true, pain: true, technique: 'good' }).result,
+    ).toMatchObject({
+      technique: 'good',
       rir: 2,
       assisted: 1,
       partial: true,

@@ -19,7 +19,7 @@ import { typedNumber } from '../../ui/typedNumber.ts'
 /** What was done in a set. */
 export type Result = Pick<
   SetLog,
-  'state' | 'load' | 'help' | 'reps' | 'amount' | 'rir' | 'assisted' | 'partial' | 'pain'
+  'state' | 'load' | 'help' | 'reps' | 'amount' | 'rir' | 'assisted' | 'partial' | 'pain' | 'technique'
 >
 
 /**
@@ -34,6 +34,7 @@ export type SetDraft = {
   assisted: string
   partial: boolean
   pain: boolean
+  technique: '' | 'good' | 'poor'
 }
 export type SetErrors = Partial<Record<'load' | 'count' | 'more' | 'left' | 'assisted', string>>
 
@@ -84,6 +85,7 @@ export function startDraft(
     assisted: done?.assisted ? String(done.assisted) : '',
     partial: done?.partial ?? false,
     pain: done?.pain ?? false,
+    technique: done?.technique ?? '',
   }
 }
 
@@ -149,6 +151,7 @@ export function readDraft(
       ...(assisted && { assisted: assisted as number }),
       ...(draft.partial && { partial: true }),
       ...(draft.pain && { pain: true }),
+      ...(draft.technique && { technique: draft.technique }),
     },
   }
 }

@@ -1,6 +1,16 @@
 import { describe, expect, test } from '@jest/globals'
-import { ruleKinds, ruleOf, type Stage } from '@young-oak/core/progressions'
-import { fieldOf, flatten, labelOf, listsOf, paramsFor, resizeList, unflatten } from './ruleDraft.ts'
+import { ruleKinds, ruleOf } from '@young-oak/core/progressions'
+import {
+  choicesOf,
+  draftOf,
+  faultsOf,
+  fieldOf,
+  flatten,
+  labelOf,
+  listsOf,
+  resizeList,
+  unflatten,
+} from './paramDraft.ts'
 
 const ladder = ruleOf.schemeLadder.examples[0]?.params as object
 
@@ -37,27 +47,28 @@ describe('the numbers of a rule as fields', () => {
   })
 })
 
-describe('another rule in place of one', () => {
-  const stage = {
-    id: 'one',
-    rule: 'linear',
-    params: { startPercent: 70, step: { kg: 1, lb: 2 }, misses: 3, resetBy: 15 },
-  } as Stage
+describe('the fields of a rule', () => {
+  const { params } = ruleOf.linear
+  const typed = draftOf(params, ruleOf.linear.examples[0]?.params as object)
 
-  test.each(ruleKinds)('keeps what they share and is whole: %s', (kind) => {
-    const params = paramsFor(kind, stage)
-    expect(ruleOf[kind].params.isValidSync(params, { strict: true })).toBe(true)
+  test.each(ruleKinds)('hold what may be left out too, and come back without it: %s', (kind) => {
+    for (const one of ruleOf[kind].examples)
+      expect(unflatten(draftOf(ruleOf[kind].params, one.params))).toEqual(one.params)
   })
 
-  test('members who are on the lift go on a little below where it stands, or as the writer has said', () => {
-    expect(paramsFor('wave', stage)).toMatchObject({ startLast: 90 })
-    const own = { ...stage, params: { ...stage.params, startLast: 100 } } as Stage
-    expect(paramsFor('wave', own)).toMatchObject({ startLast: 100 })
-    expect(paramsFor('totalRepGoal', stage)).not.toHaveProperty('startLast')
+  test('are all there, and those of words are choices', () => {
+    expect(Object.keys(typed)).toEqual(
+      expect.arrayContaining(['startLast', 'step.small.kg', 'step.percent', 'onStall']),
+    )
+    expect(choicesOf(params, 'onStall')).toEqual(['', 'cut', 'lightWeek', 'spaceOut'])
+    expect(choicesOf(params, 'misses')).toBeNull()
   })
 
-  test('the first load stays the writer’s own', () => {
-    expect(paramsFor('wave', stage)).toMatchObject({ startPercent: 70, step: { kg: 1, lb: 2 }, misses: 3 })
-    expect(paramsFor('wave', stage)).not.toHaveProperty('startLoad')
+  test('have their faults beside them, and those of several beside none', () => {
+    expect(faultsOf(params, { ...typed, misses: '0', 'step.kg': '-1' })).toEqual({
+      misses: 'Expected misses in a row, a whole number from 1 to 10.',
+      'step.kg': expect.stringContaining('a step above 0 in both units'),
+    })
+    expect(faultsOf(params, { ...typed, startPercent: '70' })['']).toContain('exactly one of')
   })
 })

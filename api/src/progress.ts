@@ -1,0 +1,48 @@
+import { mixed, object, type InferType } from 'yup'
+import type { Advice, LightPolicy } from '@young-oak/core/advice'
+import type { Lift } from '@young-oak/core/library'
+import type { CheckIn, EventKind, LightFact } from '@young-oak/core/member'
+import type { Evidence, Offer } from '@young-oak/core/plan'
+import type { Seen, Target, TrialResult } from '@young-oak/core/trends'
+import type { Day, Unit } from '@young-oak/core/units'
+import { day } from './training.ts'
+
+/** A fact as it is entered; what it holds is read by the engine, and dated by the day. */
+export const givenFactSchema = object({
+  fact: mixed<object>().required('Say what it is.'),
+  today: day().required(),
+}).noUnknown()
+export type GivenFact = InferType<typeof givenFactSchema>
+
+/** How a member does: what the advisor says and goes by, lifts with goals, trials, and what they have said of themselves. */
+export type ProgressView = {
+  unit: Unit
+  programs: { enrolment: string; name: string; policy: LightPolicy; advice: Advice; phase?: string }[]
+  offers: Offer[]
+  lifts: { lift: Lift; seen: Seen[]; target?: Target }[]
+  /** Goals that do not fit each other. */
+  misfits: string[]
+  trials: {
+    id: string
+    name: string
+    differs: string
+    first: { from: Day; to: Day }
+    second: { from: Day; to: Day }
+    result: TrialResult
+    decision?: Evidence['decisions'][string]
+  }[]
+  checkIn: (CheckIn & { date: Day }) | null
+  about: Evidence['about']
+  events: { id: string; what: EventKind; name?: string; on: Day; to?: Day }[]
+  /** Light spells that were asked for and are not over, with what they change in words. */
+  spells: {
+    id: string
+    from: Day
+    weeks: number
+    back: number[]
+    reason?: LightFact['reason']
+    says: string
+  }[]
+  /** Answers that were taken or left in the last week. */
+  taken: Evidence['adviceTaken']
+}

@@ -1,0 +1,43 @@
+import type { Lift } from '../library/index.ts'
+import {
+  slotsOf,
+  type Id,
+  type Part,
+  type Session,
+  type SlotTurns,
+  type Template,
+} from '../template/types.ts'
+import type { Place } from './places.ts'
+
+/** The slots of a session in the order of a place: parts whose slots take turns have moved up so many places. */
+export function inTurn(session: Session, { phaseWeek, inWeek }: Pick<Place, 'phaseWeek' | 'inWeek'>): Id[] {
+  if (!session.parts.some(({ turns }) => turns)) return slotsOf(session)
+  return session.parts.flatMap((part) => partInTurn(part, { phaseWeek, inWeek }))
+}
+
+/** The slots of one part at a place. */
+export function partInTurn(
+  { slots, turns }: Part,
+  { phaseWeek, inWeek }: Pick<Place, 'phaseWeek' | 'inWeek'>,
+): Id[] {
+  if (!turns) return slots
+  const count = Math.floor(((turns.by === 'week' ? phaseWeek : inWeek) - 1) / turns.every) % slots.length
+  return [...slots.slice(count), ...slots.slice(0, count)]
+}
+
+/** Nothing where it is the turn of the slot’s own lift. */
+export function turnOf(
+  { phases }: Pick<Template, 'phases'>,
+  place: Pick<Place, 'phase' | 'phaseWeek' | 'inWeek'>,
+  { with: others, by, every }: SlotTurns,
+): Lift | undefined {
+  const count: Record<SlotTurns['by'], number> = {
+    week: place.phaseWeek - 1,
+    place: place.inWeek - 1,
+    phase: Math.max(
+      0,
+      phases.findIndex(({ id }) => id === place.phase.id),
+    ),
+  }
+  return others[(Math.floor(count[by] / every) % (others.length + 1)) - 1]
+}

@@ -1,0 +1,108 @@
+import type { GivenFact, ProgressView } from '@young-oak/api/progress'
+import { changeOf } from '@young-oak/core/adjustments'
+import { advise, readSignals } from '@young-oak/core/advice'
+import { liftKey, liftOfKey, type Lift } from '@young-oak/core/library'
+import { givenKinds, readGivenFact, type Fact, type GivenKind } from '@young-oak/core/member'
+import { planMember, type Evidence, type Plan, type Planned } from '@young-oak/core/plan'
+import { formatIssue, isId } from '@young-oak/core/reading'
+import { estimatesOf, judgeTrial, misfits, targetOf } from '@young-oak/core/trends'
+import { addDays, type Day } from '@young-oak/core/units'
+import type { Scope } from '../../database/scope.ts'
+import { notFound, Problem } from '../../http/problem.ts'
+import { nextFactId } from '../training/factId.ts'
+import { readMemberFile } from '../training/memberFile.ts'
+import { insertFact, touchMember } from '../training/store.ts'
+import { readFact } from './store.ts'
+
+export async function progress(scope: Scope, memberId: string, day: Day): Promise<ProgressView> {
+  const { file } = await readMemberFile(scope, memberId)
+  const { member, enrolments, versions } = file
+  const planned = planMember(member, enrolments, versions, { today: day, through: 'end' })
+  const { evidence, plans, offers } = planned
+  const templates = Object.fromEntries(
+    Object.values(plans).flatMap(({ enrolment, version }) => {
+      const template = versions[version]
+      return template ? [[enrolment, template] as const] : []
+    }),
+  )
+  const body = evidence.body?.load
+  const seenOf = (lift: Lift) => estimatesOf(member.logs, lift, evidence.unit, body)
+  return {
+    unit: evidence.unit,
+    programs: Object.entries(templates).map(([enrolment, template]) => ({
+      enrolment,
+      name: template.name,
+      phase: phaseNow(plans[enrolment]),
+      policy: template.lightPolicy ?? 'both',
+      advice: advise(readSignals(member, planned, enrolment, template, day), template.lightPolicy),
+    })),
+    offers,
+    lifts: liftsOf(planned).map((lift) => {
+      const seen = seenOf(lift)
+      const goal = evidence.goals[liftKey(lift)]
+      return { lift, seen, ...(goal && { target: targetOf(goal, seen, day) }) }
+    }),
+    misfits: misfits(
+      Object.values(evidence.goals),
+      Object.values(templates).flatMap(({ maxes }) => maxes.ratios ?? []),
+    ).map(({ say }) => say),
+    trials: evidence.trials.map(({ id, name, differs, first, second, lifts }) => {
+      const decision = evidence.decisions[id]
+      const result = judgeTrial({ first, second, lifts }, member.logs, evidence.unit, body)
+      return { id, name, differs, first, second, result, ...(decision && { decision }) }
+    }),
+    checkIn: evidence.checkIns[0] ?? null,
+    about: evidence.about,
+    events: evidence.events.filter(({ on, to }) => (to ?? on) >= day),
+    spells: spellsOf(member.facts, evidence, day),
+    taken: Object.fromEntries(
+      Object.entries(evidence.adviceTaken).filter(([, { date }]) => date > addDays(day, -7)),
+    ),
+  }
+}
+
+/** The phase of the place that comes next. */
+const phaseNow = (plan: Plan | undefined): string | undefined =>
+  plan?.weeks.find(({ places }) => places.some(({ status }) => status === 'next' || status === 'open'))?.phase
+
+/** Lifts that something is known of, those with a goal first. */
+function liftsOf({ evidence }: Planned): Lift[] {
+  const keys = new Set([...Object.keys(evidence.goals), ...Object.keys(evidence.estimates)])
+  return [...keys].map(liftOfKey)
+}
+
+/** Light spells whose weeks and return are not over yet, as far as their days can tell. */
+function spellsOf(facts: Fact[], { lights }: Evidence, day: Day): ProgressView['spells'] {
+  return lights.flatMap(({ id, from, weeks, back, changes, muscles }) => {
+    if (addDays(from, 7 * (weeks + back.length + 1)) < day) return []
+    const fact = facts.find((one) => one.id === id)
+    const reason = fact?.kind === 'light' ? fact.reason : undefined
+    const says = changes.map((change) => changeOf[change.kind].sentence(change)).join(', ')
+    const whose = muscles ? ` (${muscles.join(', ')} only)` : ''
+    return [{ id, from, weeks, back, ...(reason && { reason }), says: says + whose }]
+  })
+}
+
+/** Stores a fact that was entered on a day. What it holds is read as in a file, and its faults are located. */
+export async function giveFact(
+  scope: Scope,
+  memberId: string,
+  { fact: given, today: day }: GivenFact,
+): Promise<void> {
+  const { fact, issues } = readGivenFact({ ...given, id: nextFactId(), rev: 1, date: day, actsFrom: day })
+  if (!fact) {
+    const errors = issues.map((issue) => ({ path: issue.path, message: formatIssue(issue) }))
+    throw new Problem(422, 'Not possible', errors[0]?.message ?? 'This cannot be stored.', errors)
+  }
+  await touchMember(scope, memberId)
+  await insertFact(scope, memberId, fact)
+}
+
+/** Takes back what was entered: a new entry of the same id that counts for nothing. */
+export async function takeBack(scope: Scope, memberId: string, id: string): Promise<void> {
+  const fact = isId(id) ? await readFact(scope, memberId, id) : undefined
+  if (!fact || !givenKinds.includes(fact.kind as GivenKind)) throw notFound('entry')
+  if (fact.void) return
+  await touchMember(scope, memberId)
+  await insertFact(scope, memberId, { ...fact, rev: fact.rev + 1, void: true })
+}

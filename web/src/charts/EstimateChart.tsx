@@ -1,0 +1,82 @@
+import { extent, line, scaleLinear, scaleUtc } from 'd3'
+import type { Seen, Target } from '@young-oak/core/trends'
+import { formatDay, formatNumber } from '@young-oak/core/units'
+
+type Props = { seen: Seen[]; target?: Target; unit: string; label: string }
+
+const size = { width: 420, height: 150, left: 40, right: 12, top: 10, bottom: 22 }
+const at = (day: string): Date => new Date(`${day}T00:00:00Z`)
+
+/** Estimated maxes day by day; with a goal, the line that is meant and the band that what was seen points to. */
+export function EstimateChart({ seen, target, unit, label }: Props) {
+  const [first, last] = [seen[0], seen.at(-1)]
+  if (!first || !last) return null
+  const { goal, projected } = target ?? {}
+  const end = goal?.by && goal.by > last.date ? goal.by : last.date
+  const values = [
+    ...seen.map(({ value }) => value),
+    ...(goal ? [goal.to.value] : []),
+    ...(projected ? [projected.low, projected.high] : []),
+  ]
+  const [low = 0, high = 1] = extent(values)
+  const x = scaleUtc([at(first.date), at(end)], [size.left, size.width - size.right])
+  const y = scaleLinear([low === high ? low - 5 : low, high], [size.height - size.bottom, size.top]).nice(4)
+  const draw = line<Seen>()
+    .x(({ date }) => x(at(date)))
+    .y(({ value }) => y(value))
+  return (
+    <svg
+      viewBox={`0 0 ${size.width} ${size.height}`}
+      role="img"
+      aria-label={`${label}: from ${formatNumber(first.value)} ${unit} on ${formatDay(first.date)} to ${formatNumber(last.value)} ${unit} on ${formatDay(last.date)}`}
+      className="w-full"
+    >
+      {y.ticks(4).map((tick) => (
+        <g key={tick}>
+          <line x1={size.left} x2={size.width - size.right} y1={y(tick)} y2={y(tick)} stroke="var(--line)" />
+          <text x={size.left - 5} y={y(tick)} dy="0.32em" textAnchor="end" className="fill-bark text-[11px]">
+            {formatNumber(tick)}
+          </text>
+        </g>
+      ))}
+      <text x={size.left} y={size.height - 6} className="fill-bark text-[11px]">
+        {formatDay(first.date)}
+      </text>
+      <text
+        x={size.width - size.right}
+        y={size.height - 6}
+        textAnchor="end"
+        className="fill-bark text-[11px]"
+      >
+        {formatDay(end)}
+      </text>
+      {goal?.by && projected && (
+        <path
+          d={`M${x(at(last.date))},${y(last.value)} L${x(at(goal.by))},${y(projected.high)} L${x(at(goal.by))},${y(projected.low)} Z`}
+          fill="var(--mist-wash)"
+          stroke="var(--mist)"
+          strokeWidth="1"
+        />
+      )}
+      {goal && (
+        <line
+          x1={size.left}
+          x2={size.width - size.right}
+          y1={y(goal.to.value)}
+          y2={y(goal.to.value)}
+          stroke="var(--acorn)"
+          strokeWidth="2"
+          strokeDasharray="6 4"
+        />
+      )}
+      <path d={draw(seen) ?? undefined} fill="none" stroke="var(--leaf)" strokeWidth="2" />
+      {seen.map(({ date, value }) => (
+        <circle key={date} cx={x(at(date))} cy={y(value)} r="2.5" fill="var(--leaf)">
+          <title>
+            {formatDay(date)}: {formatNumber(value)} {unit}
+          </title>
+        </circle>
+      ))}
+    </svg>
+  )
+}

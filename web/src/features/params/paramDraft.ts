@@ -1,0 +1,115 @@
+import { Checker } from '@young-oak/core/reading'
+import type { ObjectSchema, SchemaDescription, SchemaObjectDescription } from 'yup'
+
+/** Parameters as they are typed, by path: "step.kg", "rungs.0.sets". */
+export type ParamDraft = Record<string, string>
+
+/** What is typed of parameters: what they are, and an empty field for what they might be, in the order of their schema. */
+export function draftOf(schema: ObjectSchema<object>, params: object): ParamDraft {
+  const typed = flatten(params)
+  const paths = Object.entries(fieldsOf(schema)).flatMap(([key, field]) => pathsOf(key, field))
+  const blank = Object.fromEntries(paths.map((path) => [path, '']))
+  return { ...blank, ...typed }
+}
+
+type Field = SchemaDescription & Partial<SchemaObjectDescription>
+const fieldsOf = (schema: ObjectSchema<object>): Record<string, Field> =>
+  schema.describe().fields as Record<string, Field>
+
+/** The fields of one parameter; a list has those that are in it. */
+function pathsOf(key: string, { type, meta, fields }: Field): string[] {
+  const { parts } = (meta ?? {}) as { parts?: string[] }
+  if (parts) return parts.map((part) => `${key}.${part}`)
+  if (type === 'array') return []
+  return fields ? Object.keys(fields).map((inner) => `${key}.${inner}`) : [key]
+}
+
+/** The words that a parameter may be, where it is one of some words, and none is among them where it may be left out. */
+export function choicesOf(schema: ObjectSchema<object>, path: string): string[] | null {
+  const field = fieldsOf(schema)[path]
+  if (field?.type !== 'string' || !field.oneOf.length) return null
+  const words = field.oneOf.map(String)
+  return field.optional ? ['', ...words] : words
+}
+
+/** The faults of what was typed, each by the field that it belongs to; what belongs to several stands under ''. */
+export function faultsOf(schema: ObjectSchema<object>, typed: ParamDraft): Record<string, string> {
+  const checker = new Checker()
+  checker.check(schema, unflatten(typed), '')
+  const faults: Record<string, string> = {}
+  for (const { path, expected } of checker.issues) {
+    const at = fieldOf(path)
+    const field = at in typed ? at : (Object.keys(typed).find((one) => at && one.startsWith(`${at}.`)) ?? '')
+    faults[field] ??= `Expected ${expected}.`
+  }
+  return faults
+}
+
+export function flatten(value: object, before = ''): ParamDraft {
+  return Object.fromEntries(
+    Object.entries(value).flatMap(([key, inner]) =>
+      typeof inner === 'object' && inner !== null
+        ? Object.entries(flatten(inner as object, `${before}${key}.`))
+        : [[`${before}${key}`, String(inner)]],
+    ),
+  )
+}
+
+/** The numbers back from what was typed; a field left empty is not stated, and what is no number stays as it was typed. */
+export function unflatten(draft: ParamDraft): object {
+  const made: Node = {}
+  for (const [path, text] of Object.entries(draft)) {
+    if (!text.trim()) continue
+    const keys = path.split('.')
+    const last = keys.pop() as string
+    let at = made
+    keys.forEach((key, i) => {
+      at = (at[key] ??= isIndex(keys[i + 1] ?? last) ? ([] as unknown as Node) : {}) as Node
+    })
+    const number = Number(text.replace(',', '.'))
+    at[last] = Number.isNaN(number) ? text : number
+  }
+  return made
+}
+type Node = { [key: string]: Node | number | string }
+
+const isIndex = (key: string): boolean => /^\d+$/.test(key)
+
+/** Names of the lists in a draft, with how many entries each has. */
+export function listsOf(draft: ParamDraft): Record<string, number> {
+  const counts: Record<string, number> = {}
+  for (const path of Object.keys(draft)) {
+    const [, list, index] = /^(\w+)\.(\d+)(?:\.|$)/.exec(path) ?? []
+    if (list) counts[list] = Math.max(counts[list] ?? 0, Number(index) + 1)
+  }
+  return counts
+}
+
+/** A list with one entry more, like its last; or without its last. */
+export function resizeList(draft: ParamDraft, list: string, by: 1 | -1): ParamDraft {
+  const last = (listsOf(draft)[list] ?? 0) - 1
+  const isOfLast = (path: string) => path === `${list}.${last}` || path.startsWith(`${list}.${last}.`)
+  if (by < 0) return Object.fromEntries(Object.entries(draft).filter(([path]) => !isOfLast(path)))
+  const head = `${list}.${last}`
+  return Object.fromEntries(
+    Object.entries(draft).flatMap(([path, text], i, all) => {
+      if (!isOfLast(path) || isOfLast(all[i + 1]?.[0] ?? '')) return [[path, text]]
+      const more = all
+        .filter(([one]) => isOfLast(one))
+        .map(([one, own]) => [`${list}.${last + 1}${one.slice(head.length)}`, own])
+      return [[path, text], ...more]
+    }),
+  )
+}
+
+/** "step.kg" is "Step, kg"; "rungs.0.sets" is "Rung 1, sets". */
+export function labelOf(path: string): string {
+  const words = path
+    .replace(/s?\.(\d+)/g, (_, index: string) => ` ${Number(index) + 1}`)
+    .replaceAll('.', ', ')
+    .replace(/([A-Z])/g, (letter) => ` ${letter.toLowerCase()}`)
+  return words.charAt(0).toUpperCase() + words.slice(1)
+}
+
+/** Yup's "rungs[0].sets" as the path of a field. */
+export const fieldOf = (path = ''): string => path.replace(/\[(\d+)\]/g, '.$1')

@@ -1,0 +1,136 @@
+import type { ProgressView } from '@young-oak/api/progress'
+import { answerOf, type Advice } from '@young-oak/core/advice'
+import { explain } from '@young-oak/core/explain'
+import { recipeOf } from '@young-oak/core/lightWeeks'
+import { Button } from '../../ui/Button.tsx'
+import { useGive } from './useGive.ts'
+
+type Program = ProgressView['programs'][number]
+type Props = {
+  program: Program
+  isOnly: boolean
+  taken: ProgressView['taken']
+  member?: string
+  phase?: string
+}
+
+const sureWords = { likely: 'likely', possible: 'possible', weak: 'a weak sign' }
+
+/** What the advisor says of a program, what it goes by, and how sure it is; it changes nothing until it is accepted. */
+export function AdviceCard({ program, isOnly, taken, member }: Props) {
+  const { advice, name, policy } = program
+  const { says, school, isCaution } = answerOf[advice.answer]
+  const { give, isBusy } = useGive(member)
+  const known = taken[advice.answer]
+  const act = actionFor(advice, program)
+  const accept = async () => {
+    for (const fact of act?.facts ?? []) if (!(await give(fact, act?.done ?? ''))) return
+    await give({ kind: 'adviceTaken', answer: advice.answer, taken: true }, act?.done ?? 'Noted.')
+  }
+  return (
+    <article
+      className={`rounded-lg border p-4 ${isCaution ? 'border-brick bg-brick-wash text-brick' : 'border-line bg-sheet'}`}
+    >
+      {!isOnly && <p className="text-sm text-bark">{name}</p>}
+      <h2 className="text-xl">{says}</h2>
+      <ul className={`mt-2 list-disc pl-5 text-sm ${isCaution ? '' : 'text-bark'}`}>
+        {advice.evidence.map((rung) => (
+          <li key={rung.id + JSON.stringify(rung.data)}>{explain(rung)}</li>
+        ))}
+      </ul>
+      {!isCaution && (
+        <p className="mt-2 text-sm text-bark">
+          How sure: {sureWords[advice.sure]}. {school} {policyWords[policy]}
+        </p>
+      )}
+      {advice.suggest && (
+        <p className="mt-2 text-sm">
+          {recipeOf[advice.suggest.recipe].sentence(advice.suggest.params)}
+          {advice.suggest.muscles && ` For ${advice.suggest.muscles.join(' and ')} alone.`}
+        </p>
+      )}
+      {act && known && (
+        <p role="status" className="mt-2 text-sm text-bark">
+          {known.taken ? 'You took this advice.' : 'You left this advice; it is asked again in a week.'}
+        </p>
+      )}
+      {act && !known && (
+        <p className="mt-3 flex flex-wrap gap-3">
+          <Button className="min-h-11" disabled={isBusy} onClick={() => void accept()}>
+            {act.label}
+          </Button>
+          <Button
+            look="plain"
+            className="min-h-11"
+            disabled={isBusy}
+            onClick={() =>
+              void give({ kind: 'adviceTaken', answer: advice.answer, taken: false }, 'Left as it is.')
+            }
+          >
+            Not now
+          </Button>
+        </p>
+      )}
+    </article>
+  )
+}
+
+const policyWords: Record<Program['policy'], string> = {
+  planned: 'This program goes by its planned light weeks alone.',
+  reactive: 'This program takes light weeks as members are.',
+  both: 'This program has both, planned ones and these.',
+}
+
+type Action = { label: string; done: string; facts: ({ kind: string } & Record<string, unknown>)[] }
+
+/** What accepting does: each is an entry that can be taken back; none changes what is behind. */
+function actionFor({ answer, suggest }: Advice, { phase }: Program): Action | null {
+  const changes = suggest && recipeOf[suggest.recipe].weeks(suggest.params).flatMap((week) => week.do)
+  switch (answer) {
+    case 'lightWeek':
+    case 'partialLightWeek':
+      return {
+        label: 'Make the next week light',
+        done: 'The next week that begins is light.',
+        facts: [
+          {
+            kind: 'light',
+            changes,
+            ...(suggest?.muscles && { muscles: suggest.muscles }),
+            shift: true,
+            weeks: 1,
+            reason: 'advice',
+          },
+        ],
+      }
+    case 'skipPlanned':
+      return {
+        label: 'Train on',
+        done: 'The next planned light week is trained as it is written.',
+        facts: [{ kind: 'skipLight' }],
+      }
+    case 'nextBlock':
+      return {
+        label: 'Open the next block',
+        done: 'The next block begins with the next week.',
+        facts: phase ? [{ kind: 'nextPhase', phase }] : [],
+      }
+    case 'lowerVolume':
+      return {
+        label: 'A fifth fewer sets from here',
+        done: 'A fifth fewer sets from the next session, until you take it back.',
+        facts: [
+          {
+            kind: 'adjust',
+            adjustment: {
+              id: 'standing-volume',
+              do: { kind: 'scaleSets', by: -20, round: 'nearest' },
+              where: {},
+            },
+          },
+        ],
+      }
+    default:
+      return null
+  }
+}

@@ -1,0 +1,221 @@
+import { useState } from 'react'
+import type { ProgressView } from '@young-oak/api/progress'
+import { recipeKinds, recipeOf, type RecipeKind } from '@young-oak/core/lightWeeks'
+import { eventKinds, lightReasons, type EventKind } from '@young-oak/core/member'
+import { formatDay } from '@young-oak/core/units'
+import { today } from '../../app/today.ts'
+import { Button } from '../../ui/Button.tsx'
+import { Field, SelectField } from '../../ui/Field.tsx'
+import { useGive } from './useGive.ts'
+
+type Props = { view: ProgressView; member?: string }
+
+/** What lies ahead: events on the calendar, and light spells of the member's own with their return. */
+export function Ahead({ view, member }: Props) {
+  const { takeBack, isBusy } = useGive(member)
+  return (
+    <section aria-label="Ahead" className="rounded-lg border border-line bg-sheet p-4">
+      <h2 className="text-xl">Ahead</h2>
+      <ul className="mt-1 divide-y divide-line">
+        {view.events.map(({ id, what, name, on, to }) => (
+          <li key={id} className="flex items-center gap-3 py-1">
+            <span className="grow">
+              {capital(name ?? what)}{' '}
+              <span className="text-sm text-bark">
+                {formatDay(on)}
+                {to && to !== on && ` to ${formatDay(to)}`}
+              </span>
+            </span>
+            <Button look="quiet" className="min-h-11" disabled={isBusy} onClick={() => void takeBack(id)}>
+              Take back
+            </Button>
+          </li>
+        ))}
+        {view.spells.map(({ id, weeks, back, reason, says }) => (
+          <li key={id} className="flex items-center gap-3 py-1">
+            <span className="grow">
+              {reason ? `${capital(reason)}: ` : ''}
+              {weeks === 1 ? 'a light week' : `${weeks} light weeks`}{' '}
+              <span className="text-sm text-bark">
+                {says};{' '}
+                {back.length
+                  ? `back over ${back.length === 1 ? 'a week' : `${back.length} weeks`} (${back.map((by) => `${by}%`.replace('-', '−')).join(', ')})`
+                  : 'then straight back'}
+              </span>
+            </span>
+            <Button look="quiet" className="min-h-11" disabled={isBusy} onClick={() => void takeBack(id)}>
+              Take back
+            </Button>
+          </li>
+        ))}
+      </ul>
+      {!view.events.length && !view.spells.length && (
+        <p className="text-sm text-bark">
+          Nothing yet: a trip, exams, a holiday change what is wise to train.
+        </p>
+      )}
+      <EventForm member={member} />
+      <SpellForm member={member} />
+    </section>
+  )
+}
+
+const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1)
+
+function EventForm({ member }: { member?: string }) {
+  const { give, isBusy } = useGive(member)
+  const [typed, setTyped] = useState({ what: 'trip' as EventKind, name: '', on: today(), to: '' })
+  const put = (change: Partial<typeof typed>) => setTyped({ ...typed, ...change })
+  const save = async () => {
+    const { what, name, on, to } = typed
+    const fact = { kind: 'event', what, on, ...(name.trim() && { name: name.trim() }), ...(to && { to }) }
+    if (await give(fact, 'On the calendar.')) setTyped({ ...typed, name: '', to: '' })
+  }
+  return (
+    <details className="mt-2">
+      <summary className="flex min-h-11 cursor-pointer items-center text-sm underline underline-offset-4">
+        Put an event on the calendar
+      </summary>
+      <form
+        className="grid grid-cols-2 gap-3"
+        onSubmit={(event) => {
+          event.preventDefault()
+          void save()
+        }}
+      >
+        <SelectField
+          label="What"
+          value={typed.what}
+          onChange={(event) => put({ what: event.target.value as EventKind })}
+        >
+          {eventKinds.map((kind) => (
+            <option key={kind}>{kind}</option>
+          ))}
+        </SelectField>
+        <Field
+          label="Called"
+          value={typed.name}
+          maxLength={80}
+          onChange={(event) => put({ name: event.target.value })}
+        />
+        <Field
+          label="From"
+          type="date"
+          required
+          value={typed.on}
+          onChange={(event) => put({ on: event.target.value })}
+        />
+        <Field
+          label="To"
+          type="date"
+          min={typed.on}
+          value={typed.to}
+          onChange={(event) => put({ to: event.target.value })}
+        />
+        <Button type="submit" look="plain" className="col-span-2 min-h-11" disabled={isBusy}>
+          Save the event
+        </Button>
+      </form>
+    </details>
+  )
+}
+
+const returns: [string, number[]][] = [
+  ['straight back', []],
+  ['a week at 10% less', [-10]],
+  ['two weeks, at 20% and 10% less', [-20, -10]],
+]
+
+/** A holiday, an illness, tired weeks: how long, in which way, and how the loads come back. */
+function SpellForm({ member }: { member?: string }) {
+  const { give, isBusy } = useGive(member)
+  const [typed, setTyped] = useState({
+    reason: 'holiday' as (typeof lightReasons)[number],
+    recipe: 'weekOff' as RecipeKind,
+    weeks: '1',
+    back: '1',
+  })
+  const put = (change: Partial<typeof typed>) => setTyped({ ...typed, ...change })
+  const { examples, sentence, weeks: weeksOf } = recipeOf[typed.recipe]
+  const params = examples[0]?.params ?? {}
+  const save = () =>
+    give(
+      {
+        kind: 'light',
+        changes: weeksOf(params).flatMap((week) => week.do),
+        shift: true,
+        weeks: Number(typed.weeks),
+        back: returns[Number(typed.back)]?.[1] ?? [],
+        reason: typed.reason,
+      },
+      'It begins with the next week.',
+    )
+  return (
+    <details className="mt-1">
+      <summary className="flex min-h-11 cursor-pointer items-center text-sm underline underline-offset-4">
+        Ask for a light spell
+      </summary>
+      <form
+        className="grid grid-cols-2 gap-3"
+        onSubmit={(event) => {
+          event.preventDefault()
+          void save()
+        }}
+      >
+        <SelectField
+          label="Why"
+          value={typed.reason}
+          onChange={(event) => put({ reason: event.target.value as (typeof lightReasons)[number] })}
+        >
+          {lightReasons
+            .filter((reason) => reason !== 'advice')
+            .map((reason) => (
+              <option key={reason}>{reason}</option>
+            ))}
+        </SelectField>
+        <SelectField
+          label="Weeks"
+          value={typed.weeks}
+          onChange={(event) => put({ weeks: event.target.value })}
+        >
+          {['1', '2', '3', '4'].map((n) => (
+            <option key={n}>{n}</option>
+          ))}
+        </SelectField>
+        <SelectField
+          label="How"
+          value={typed.recipe}
+          hint={sentence(params)}
+          onChange={(event) => put({ recipe: event.target.value as RecipeKind })}
+        >
+          {recipeKinds
+            .filter((kind) => kind !== 'taper')
+            .map((kind) => (
+              <option key={kind} value={kind}>
+                {recipeOf[kind].title}
+              </option>
+            ))}
+        </SelectField>
+        <SelectField
+          label="Coming back"
+          value={typed.back}
+          onChange={(event) => put({ back: event.target.value })}
+        >
+          {returns.map(([said], i) => (
+            <option key={said} value={i}>
+              {said}
+            </option>
+          ))}
+        </SelectField>
+        {(typed.reason === 'illness' || typed.reason === 'sore joints') && (
+          <p className="col-span-2 text-sm text-bark">
+            Ill, or in pain that stays: see a licensed professional before you train again.
+          </p>
+        )}
+        <Button type="submit" look="plain" className="col-span-2 min-h-11" disabled={isBusy}>
+          Ask for it
+        </Button>
+      </form>
+    </details>
+  )
+}

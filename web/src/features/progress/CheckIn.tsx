@@ -1,0 +1,135 @@
+import { useState } from 'react'
+import type { ProgressView } from '@young-oak/api/progress'
+import { muscles, type Muscle } from '@young-oak/core/library'
+import { jointAnswers, type CheckIn as Said } from '@young-oak/core/member'
+import { formatDay } from '@young-oak/core/units'
+import { Button } from '../../ui/Button.tsx'
+import { Choice } from '../../ui/Choice.tsx'
+import { useGive } from './useGive.ts'
+
+type Props = { view: ProgressView; member?: string }
+
+const scale = [1, 2, 3, 4, 5].map((n) => [String(n), String(n)] as const)
+
+/** How somebody is, in a few taps: each answer may be left out. Advice goes by it; it is health data, and only the writer sees it besides. */
+export function CheckIn({ view: { checkIn, about }, member }: Props) {
+  const [said, setSaid] = useState<Said>({})
+  const { give, isBusy } = useGive(member)
+  const isEmpty = Object.values(said).every((one) => one === undefined)
+  const number = (value: string) => (value ? Number(value) : undefined)
+  const save = async () => {
+    if (await give({ kind: 'checkIn', ...said }, 'Noted.')) setSaid({})
+  }
+  return (
+    <section aria-label="Check-in" className="rounded-lg border border-line bg-sheet p-4">
+      <h2 className="text-xl">How are you?</h2>
+      <p className="text-sm text-bark">
+        {checkIn ? `Last asked on ${formatDay(checkIn.date)}: ${sayCheckIn(checkIn)}.` : 'Never asked yet.'}{' '}
+        Answer what you like; only you and your writer see it.
+      </p>
+      <div className="mt-2 grid gap-1 sm:grid-cols-2">
+        <Choice
+          label="Sleep, 5 is good"
+          value={String(said.sleep ?? '') as string}
+          choices={scale}
+          onChange={(value) => setSaid({ ...said, sleep: number(value) })}
+        />
+        <Choice
+          label="Mood, 5 is good"
+          value={String(said.mood ?? '')}
+          choices={scale}
+          onChange={(value) => setSaid({ ...said, mood: number(value) })}
+        />
+        <Choice
+          label="Freshness, 1 is worn out"
+          value={String(said.freshness ?? '')}
+          choices={scale}
+          onChange={(value) => setSaid({ ...said, freshness: number(value) })}
+        />
+        <Choice
+          label="Joints"
+          value={said.joints ?? ''}
+          choices={jointAnswers.map((one) => [one, one] as const)}
+          onChange={(joints) => setSaid({ ...said, joints: joints || undefined })}
+        />
+      </div>
+      {said.joints === 'painful' && (
+        <p className="rounded bg-brick-wash px-3 py-2 text-sm text-brick">
+          Sharp, radiating or joint pain: stop what hurts, and see a licensed professional.
+        </p>
+      )}
+      <Sore muscles={said.sore ?? []} onChange={(sore) => setSaid({ ...said, sore })} />
+      <Button className="mt-3 min-h-11 w-full" disabled={isBusy || isEmpty} onClick={() => void save()}>
+        Save
+      </Button>
+      <About about={about} member={member} />
+    </section>
+  )
+}
+
+export function sayCheckIn({ sleep, mood, freshness, joints, sore }: Said): string {
+  const parts = [
+    sleep !== undefined && `sleep ${sleep} of 5`,
+    mood !== undefined && `mood ${mood}`,
+    freshness !== undefined && `freshness ${freshness}`,
+    joints && `joints ${joints}`,
+    sore?.length && `sore: ${sore.join(', ')}`,
+  ].filter(Boolean)
+  return parts.join(', ') || 'nothing said'
+}
+
+function Sore({ muscles: chosen, onChange }: { muscles: Muscle[]; onChange: (muscles: Muscle[]) => void }) {
+  return (
+    <fieldset className="my-1">
+      <legend className="text-sm font-medium">Still sore</legend>
+      <div className="mt-1 flex flex-wrap gap-2">
+        {muscles.map((muscle) => {
+          const isOn = chosen.includes(muscle)
+          return (
+            <button
+              key={muscle}
+              type="button"
+              aria-pressed={isOn}
+              onClick={() => onChange(isOn ? chosen.filter((one) => one !== muscle) : [...chosen, muscle])}
+              className={`min-h-11 rounded-md border px-3 ${isOn ? 'border-leaf bg-leaf-wash font-semibold' : 'border-edge bg-sheet'}`}
+            >
+              {muscle}
+            </button>
+          )
+        })}
+      </div>
+    </fieldset>
+  )
+}
+
+const aboutWords = {
+  overForty: 'Forty or over',
+  deficit: 'Eating less than I use',
+  stress: 'A stressful time',
+} as const
+
+/** Optional facts that make a light week come a little sooner; withheld, they count for nothing. */
+function About({ about, member }: { about: ProgressView['about']; member?: string }) {
+  const { give, isBusy } = useGive(member)
+  return (
+    <details className="mt-3">
+      <summary className="flex min-h-11 cursor-pointer items-center text-sm underline underline-offset-4">
+        What else may count, if you like
+      </summary>
+      {Object.entries(aboutWords).map(([key, words]) => (
+        <label key={key} className="flex min-h-11 items-center gap-3">
+          <input
+            type="checkbox"
+            className="size-5 accent-leaf"
+            disabled={isBusy}
+            checked={about[key as keyof typeof aboutWords] === true}
+            onChange={(event) =>
+              void give({ kind: 'about', ...about, [key]: event.target.checked }, 'Noted.')
+            }
+          />
+          {words}
+        </label>
+      ))}
+    </details>
+  )
+}

@@ -1,0 +1,199 @@
+import { useState } from 'react'
+import type { ProgressView } from '@young-oak/api/progress'
+import { liftKey, liftName, liftOfKey } from '@young-oak/core/library'
+import { formatDay } from '@young-oak/core/units'
+import { Button } from '../../ui/Button.tsx'
+import { Field, SelectField } from '../../ui/Field.tsx'
+import { useGive } from './useGive.ts'
+
+type Props = { view: ProgressView; member?: string }
+
+/** Trials: two spells that differ in one thing, side by side by the same measures, ending in a decision that is kept. */
+export function Trials({ view, member }: Props) {
+  return (
+    <section aria-label="Trials">
+      <h2 className="text-xl">Trials</h2>
+      <p className="text-sm text-bark">
+        Two spells that differ in one thing, judged by the same measures. One person’s weeks often cannot tell
+        them apart: then that is what is said.
+      </p>
+      <div className="mt-2 grid gap-4">
+        {view.trials.map((trial) => (
+          <TrialCard key={trial.id} trial={trial} unit={view.unit} member={member} />
+        ))}
+      </div>
+      <TrialForm view={view} member={member} />
+    </section>
+  )
+}
+
+type Trial = ProgressView['trials'][number]
+
+function TrialCard({ trial, unit, member }: { trial: Trial; unit: string; member?: string }) {
+  const { id, name, differs, first, second, result, decision } = trial
+  const { give, takeBack, isBusy } = useGive(member)
+  const [note, setNote] = useState('')
+  const gains = (side: Trial['result']['first']) =>
+    result.lifts
+      .map((lift, i) => {
+        const gain = side.gains[i]
+        return `${liftName(lift)} ${gain ? `${signed(gain.value)} ± ${Math.round(gain.error * 100) / 100} ${unit} a week` : 'too few'}`
+      })
+      .join(', ')
+  const rows: [string, (side: Trial['result']['first']) => string][] = [
+    ['Sessions', ({ sessions }) => String(sessions)],
+    ['Met what was asked', ({ hitPercent }) => (hitPercent === null ? 'nothing judged' : `${hitPercent}%`)],
+    ['How hard, 0 to 10', ({ hardness }) => (hardness === null ? 'not said' : String(hardness))],
+    ['Gain of the estimated max', gains],
+  ]
+  const decide = (chosen: 'first' | 'second' | 'neither') =>
+    give(
+      { kind: 'decision', trial: id, chosen, note: `${note.trim() || result.say}`.slice(0, 500) },
+      'The decision is kept.',
+    )
+  return (
+    <article className="rounded-lg border border-line bg-sheet p-4">
+      <h3 className="text-lg">{name}</h3>
+      <p className="text-sm text-bark">They differ in: {differs}</p>
+      <table className="mt-2 w-full text-sm">
+        <thead className="text-left text-bark">
+          <tr>
+            <th className="py-1" />
+            <th className="py-1 font-medium">
+              First, {formatDay(first.from)} to {formatDay(first.to)}
+            </th>
+            <th className="py-1 font-medium">
+              Second, {formatDay(second.from)} to {formatDay(second.to)}
+            </th>
+          </tr>
+        </thead>
+        <tbody className="divide-y divide-line">
+          {rows.map(([label, say]) => (
+            <tr key={label}>
+              <th className="py-1 pr-2 text-left align-top font-normal">{label}</th>
+              <td className="py-1 pr-2 align-top">{say(result.first)}</td>
+              <td className="py-1 align-top">{say(result.second)}</td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+      <p className="mt-2 text-sm">{result.say}</p>
+      {decision ? (
+        <p className="mt-2 rounded bg-leaf-wash px-3 py-2 text-sm">
+          Decided on {formatDay(decision.date)}:{' '}
+          {decision.chosen === 'neither' ? 'neither' : `the ${decision.chosen}`}.
+          {decision.note && ` ${decision.note}`}
+        </p>
+      ) : (
+        <div className="mt-2">
+          <Field
+            label="A note on the decision (may be left out)"
+            value={note}
+            maxLength={500}
+            onChange={(event) => setNote(event.target.value)}
+          />
+          <p className="mt-2 flex flex-wrap gap-2">
+            {(['first', 'second', 'neither'] as const).map((chosen) => (
+              <Button
+                key={chosen}
+                look="plain"
+                className="min-h-11"
+                disabled={isBusy}
+                onClick={() => void decide(chosen)}
+              >
+                {chosen === 'neither' ? 'Neither' : `Go on with the ${chosen}`}
+              </Button>
+            ))}
+            <Button look="quiet" className="min-h-11" disabled={isBusy} onClick={() => void takeBack(id)}>
+              Remove the trial
+            </Button>
+          </p>
+        </div>
+      )}
+    </article>
+  )
+}
+
+const signed = (value: number): string => `${value < 0 ? '−' : '+'}${Math.abs(Math.round(value * 100) / 100)}`
+
+const none = { name: '', differs: '', firstFrom: '', firstTo: '', secondFrom: '', secondTo: '', lift: '' }
+
+function TrialForm({ view, member }: Props) {
+  const { give, isBusy } = useGive(member)
+  const [typed, setTyped] = useState(none)
+  const put = (change: Partial<typeof typed>) => setTyped({ ...typed, ...change })
+  const save = async () => {
+    const { name, differs, firstFrom, firstTo, secondFrom, secondTo, lift } = typed
+    const fact = {
+      kind: 'trial',
+      name: name.trim(),
+      differs: differs.trim(),
+      first: { from: firstFrom, to: firstTo },
+      second: { from: secondFrom, to: secondTo },
+      lifts: [liftOfKey(lift || liftKey(view.lifts[0]?.lift ?? { exercise: 'backSquat' }))],
+    }
+    if (await give(fact, 'The trial is set.')) setTyped(none)
+  }
+  if (!view.lifts.length) return null
+  return (
+    <details className="mt-2">
+      <summary className="flex min-h-11 cursor-pointer items-center text-sm underline underline-offset-4">
+        Set up a trial
+      </summary>
+      <form
+        className="grid grid-cols-2 gap-3"
+        onSubmit={(event) => {
+          event.preventDefault()
+          void save()
+        }}
+      >
+        <Field
+          label="Called"
+          required
+          maxLength={80}
+          value={typed.name}
+          onChange={(event) => put({ name: event.target.value })}
+        />
+        <SelectField
+          label="Judged by"
+          value={typed.lift}
+          onChange={(event) => put({ lift: event.target.value })}
+        >
+          {view.lifts.map(({ lift }) => (
+            <option key={liftKey(lift)} value={liftKey(lift)}>
+              {liftName(lift)}
+            </option>
+          ))}
+        </SelectField>
+        <Field
+          label="The one thing in which they differ"
+          required
+          maxLength={200}
+          className="col-span-2"
+          value={typed.differs}
+          onChange={(event) => put({ differs: event.target.value })}
+        />
+        {(
+          [
+            ['firstFrom', 'First spell, from'],
+            ['firstTo', 'to'],
+            ['secondFrom', 'Second spell, from'],
+            ['secondTo', 'to'],
+          ] as const
+        ).map(([key, label]) => (
+          <Field
+            key={key}
+            label={label}
+            type="date"
+            required
+            value={typed[key]}
+            onChange={(event) => put({ [key]: event.target.value })}
+          />
+        ))}
+        <Button type="submit" look="plain" className="col-span-2 min-h-11" disabled={isBusy}>
+          Set the trial
+        </Button>
+      </form>
+    </details>
+  )
+}

@@ -1,0 +1,221 @@
+import { useState } from 'react'
+import { muscles, type Muscle } from '@young-oak/core/library'
+import { everyNth, placeRecipe, recipeKinds, recipeOf, type RecipeKind } from '@young-oak/core/lightWeeks'
+import { formatIssue } from '@young-oak/core/reading'
+import {
+  checkCommand,
+  nominalWeeks,
+  sayAdjustment,
+  type Adjustment,
+  type Command,
+  type Phase,
+  type Template,
+} from '@young-oak/core/template'
+import { useAppDispatch } from '../../app/store.ts'
+import { Button } from '../../ui/Button.tsx'
+import { SelectField } from '../../ui/Field.tsx'
+import { Modal } from '../../ui/Modal.tsx'
+import { ParamFields } from '../params/ParamFields.tsx'
+import { draftOf, faultsOf, unflatten } from '../params/paramDraft.ts'
+import { edit } from './editorSlice.ts'
+
+/** Light weeks of each phase as lines, and the recipes to put more of them in. */
+export function LightWeeks({ draft }: { draft: Template }) {
+  const dispatch = useAppDispatch()
+  const [open, setOpen] = useState<string | null>(null)
+  const phase = draft.phases.find(({ id }) => id === open)
+  return (
+    <section aria-label="Light weeks" className="border-t border-line pt-3">
+      <h2 className="text-lg">Light weeks</h2>
+      <ul className="mt-1 grid gap-1 text-sm">
+        {draft.phases.map((one) => (
+          <li key={one.id} className="grid items-baseline gap-x-4 sm:grid-cols-[11rem_1fr]">
+            <span className="font-medium">{one.name}</span>
+            <div>
+              {one.light.length === 0 && <p className="text-bark">None planned.</p>}
+              {one.light.map((light) => {
+                const { where, what } = sayAdjustment(draft, light)
+                return (
+                  <p key={light.id} className="text-bark">
+                    <span className="text-ink">{where}:</span> {what}{' '}
+                    <Button
+                      look="quiet"
+                      className="min-h-0"
+                      aria-label={`Remove: ${where}, ${what}`}
+                      onClick={() => dispatch(edit(without(one, light)))}
+                    >
+                      Remove
+                    </Button>
+                  </p>
+                )
+              })}
+              <Button look="quiet" className="min-h-0" onClick={() => setOpen(one.id)}>
+                Put a light week in …
+              </Button>
+            </div>
+          </li>
+        ))}
+      </ul>
+      {phase && (
+        <Modal
+          title={`A light week in ${phase.name}`}
+          about="It raises none of load, hard sets or effort, and lowers at least one."
+          isOpen
+          onClose={() => setOpen(null)}
+        >
+          <LightForm draft={draft} phase={phase} onClose={() => setOpen(null)} />
+        </Modal>
+      )}
+    </section>
+  )
+}
+
+const without = (phase: Phase, light: Adjustment): Command => ({
+  do: 'setLight',
+  phase: phase.id,
+  from: phase.light,
+  to: phase.light.filter((one) => one !== light),
+})
+
+function LightForm({ draft, phase, onClose }: { draft: Template; phase: Phase; onClose: () => void }) {
+  const dispatch = useAppDispatch()
+  const weeks = nominalWeeks(phase)
+  const kinds = recipeKinds.filter((kind) => kind !== 'taper' || phase.ends)
+  const [kind, setKind] = useState<RecipeKind>('fewerSets')
+  const [typed, setTyped] = useState(() => startOf('fewerSets'))
+  const [chosen, setChosen] = useState<number[]>(weeks > 3 ? everyNth(weeks, 4) : [weeks])
+  const [some, setSome] = useState<Muscle[]>([])
+  const [faults, setFaults] = useState<Record<string, string>>({})
+  const { params, sentence, saidFor, saidAgainst } = recipeOf[kind]
+  const to = unflatten(typed)
+  const isWhole = params.isValidSync(to, { strict: true })
+  const isTaper = kind === 'taper'
+  const choose = (next: RecipeKind) => {
+    setKind(next)
+    setTyped(startOf(next))
+    setFaults({})
+  }
+  const save = () => {
+    const found = faultsOf(params, typed)
+    if (!isTaper && !chosen.length) found[''] = 'Choose at least one week.'
+    if (Object.keys(found).length) return setFaults(found)
+    const placing = phase.ends ? { toTest: chosen.map((week) => weeks - week) } : { weeks: chosen }
+    const placed = placeRecipe(kind, to, placing, () => crypto.randomUUID(), some)
+    const command: Command = {
+      do: 'setLight',
+      phase: phase.id,
+      from: phase.light,
+      to: [...phase.light, ...placed],
+    }
+    const [issue] = checkCommand(draft, command)
+    if (issue) return setFaults({ '': formatIssue(issue) })
+    dispatch(edit(command))
+    onClose()
+  }
+  return (
+    <form
+      className="grid grid-cols-2 gap-4"
+      onSubmit={(event) => {
+        event.preventDefault()
+        save()
+      }}
+    >
+      <SelectField
+        label="Way"
+        className="col-span-2"
+        value={kind}
+        onChange={(event) => choose(event.target.value as RecipeKind)}
+      >
+        {kinds.map((one) => (
+          <option key={one} value={one}>
+            {recipeOf[one].title}
+          </option>
+        ))}
+      </SelectField>
+      <div className="col-span-2 text-sm text-bark">
+        <p className="text-ink">{isWhole ? sentence(to) : 'Not a way yet: Put in says what is missing.'}</p>
+        <p>Said for it: {saidFor}</p>
+        <p>Said against it: {saidAgainst}</p>
+      </div>
+      <ParamFields schema={params} typed={typed} faults={faults} onType={setTyped} />
+      {!isTaper && (
+        <fieldset className="col-span-2">
+          <legend className="text-sm font-medium">
+            {phase.ends ? 'Weeks before the test, 0 is its own' : 'Weeks of the phase'}
+          </legend>
+          <div className="mt-1 flex flex-wrap gap-1">
+            {Array.from({ length: weeks }, (_, i) => i + 1).map((week) => (
+              <Toggle
+                key={week}
+                label={String(phase.ends ? weeks - week : week)}
+                isOn={chosen.includes(week)}
+                onChange={(isOn) =>
+                  setChosen(
+                    isOn ? [...chosen, week].sort((a, b) => a - b) : chosen.filter((one) => one !== week),
+                  )
+                }
+              />
+            ))}
+          </div>
+          {!phase.ends && weeks > 3 && (
+            <p className="mt-1 flex flex-wrap gap-3 text-sm">
+              {[4, 6, 8]
+                .filter((n) => n <= weeks)
+                .map((n) => (
+                  <Button key={n} look="quiet" onClick={() => setChosen(everyNth(weeks, n))}>
+                    Every {n}th
+                  </Button>
+                ))}
+            </p>
+          )}
+        </fieldset>
+      )}
+      {kind !== 'fewerDays' && (
+        <fieldset className="col-span-2">
+          <legend className="text-sm font-medium">
+            Muscle groups <span className="font-normal text-bark">(none chosen: everything)</span>
+          </legend>
+          <div className="mt-1 flex flex-wrap gap-1">
+            {muscles.map((muscle) => (
+              <Toggle
+                key={muscle}
+                label={muscle}
+                isOn={some.includes(muscle)}
+                onChange={(isOn) => setSome(isOn ? [...some, muscle] : some.filter((one) => one !== muscle))}
+              />
+            ))}
+          </div>
+        </fieldset>
+      )}
+      <Button type="submit" className="col-span-2">
+        Put in
+      </Button>
+    </form>
+  )
+}
+
+const startOf = (kind: RecipeKind) => draftOf(recipeOf[kind].params, recipeOf[kind].examples[0]?.params ?? {})
+
+function Toggle({
+  label,
+  isOn,
+  onChange,
+}: {
+  label: string
+  isOn: boolean
+  onChange: (isOn: boolean) => void
+}) {
+  return (
+    <label
+      className={`flex min-h-9 cursor-pointer items-center gap-1.5 rounded-md border px-2.5 text-sm ${isOn ? 'border-leaf bg-leaf-wash font-medium' : 'border-edge'}`}
+    >
+      <input
+        type="checkbox"
+        className="accent-leaf"
+        checked={isOn}
+        onChange={(event) => onChange(event.target.checked)}
+      />
+      {label}
+    </label>
+  )
+}

@@ -1,0 +1,170 @@
+import { useState } from 'react'
+import type { MemberFile } from '@young-oak/api/members'
+import { ruleOf, type RuleKind } from '@young-oak/core/progressions'
+import { formatIssue } from '@young-oak/core/reading'
+import { signKinds, signOf, type SignBasis, type SignKind } from '@young-oak/core/signs'
+import { checkCommand, type RuleOfStage, type Template } from '@young-oak/core/template'
+import { useAppDispatch } from '../../app/store.ts'
+import { Button } from '../../ui/Button.tsx'
+import { SelectField } from '../../ui/Field.tsx'
+import { ParamFields } from '../params/ParamFields.tsx'
+import { draftOf, faultsOf, unflatten } from '../params/paramDraft.ts'
+import { edit } from './editorSlice.ts'
+import { RulePreview } from './RulePreview.tsx'
+import { paramsFor } from './ruleStart.ts'
+import { commandFor, rulesFor, slotsFeeding, standsAt, type Target, type Ways } from './ruleTarget.ts'
+
+type Props = { draft: Template; template: string; file: MemberFile; target: Target; onClose: () => void }
+
+/** A rule's numbers as fields, drawn from its parameters, with its sentence and what it comes to while they are typed; another rule may be put in its place. */
+export function RuleForm({ draft, template, file, target, onClose }: Props) {
+  const dispatch = useAppDispatch()
+  const stands = standsAt(draft, target)
+  const [rule, setRule] = useState<RuleKind>(stands.rule.rule)
+  const [phase, setPhase] = useState(target.phase)
+  const [typed, setTyped] = useState(() => draftOf(ruleOf[rule].params, stands.rule.params))
+  const [ways, setWays] = useState<Ways>(stands.ways)
+  const [faults, setFaults] = useState<Record<string, string>>({})
+  const { params } = ruleOf[rule]
+  const to = unflatten(typed)
+  const isWhole = params.isValidSync(to, { strict: true })
+  const at: Target = phase === undefined ? target : { progression: target.progression, phase }
+  const command = isWhole ? commandFor(draft, at, { rule, params: to } as RuleOfStage, ways) : null
+  const isKept = command !== null && !checkCommand(draft, command).length
+  const choose = (kind: RuleKind) => {
+    setRule(kind)
+    setTyped(draftOf(ruleOf[kind].params, paramsFor(kind, stands.rule)))
+    setFaults({})
+  }
+  const save = () => {
+    const found = faultsOf(params, typed)
+    if (Object.keys(found).length) return setFaults(found)
+    const [issue] = command ? checkCommand(draft, command) : []
+    if (issue) return setFaults({ '': formatIssue(issue) })
+    if (command) dispatch(edit(command))
+    onClose()
+  }
+  const hasNext = target.phase === undefined && stands.ways.until !== undefined
+  return (
+    <form
+      className="grid grid-cols-2 gap-4 md:grid-cols-3"
+      onSubmit={(event) => {
+        event.preventDefault()
+        save()
+      }}
+    >
+      {phase !== undefined && (
+        <SelectField
+          label="In the phase"
+          className="col-span-full"
+          value={phase}
+          disabled={!stands.isNew}
+          onChange={(event) => setPhase(event.target.value)}
+        >
+          {draft.phases.map(({ id, name }) => (
+            <option key={id} value={id}>
+              {name}
+            </option>
+          ))}
+        </SelectField>
+      )}
+      <SelectField
+        label="Rule"
+        className="col-span-full"
+        value={rule}
+        hint={
+          rule === stands.rule.rule
+            ? undefined
+            : 'Numbers that both rules have are kept; the others are an example’s. Start last is the percent of its last load that the lift goes on with; empty, it starts afresh.'
+        }
+        onChange={(event) => choose(event.target.value as RuleKind)}
+      >
+        {rulesFor(draft, target.progression).map((kind) => (
+          <option key={kind} value={kind}>
+            {ruleOf[kind].title}
+          </option>
+        ))}
+      </SelectField>
+      <p className="col-span-full text-sm text-bark">
+        {isWhole ? ruleOf[rule].sentence(to) : 'Not a rule yet: Keep says what is missing.'}
+      </p>
+      <ParamFields schema={params} typed={typed} faults={faults} onType={setTyped} />
+      {target.phase === undefined && <WaysFields ways={ways} hasNext={hasNext} onChange={setWays} />}
+      <Button type="submit" className="col-span-full">
+        Keep
+      </Button>
+      <RulePreview
+        draft={draft}
+        template={template}
+        file={file}
+        trial={isKept ? command : null}
+        slots={slotsFeeding(draft, target.progression)}
+      />
+    </form>
+  )
+}
+
+type WaysProps = { ways: Ways; hasNext: boolean; onChange: (ways: Ways) => void }
+
+/** Whether a stage waits for good technique, and the sign with which it hands the lift on, or offers to. */
+function WaysFields({ ways, hasNext, onChange }: WaysProps) {
+  const { until } = ways
+  const { sign, ...own } = until ?? { sign: 'stalled' as const, misses: 2, of: 3 }
+  const [typed, setTyped] = useState(() => draftOf(signOf[sign].params, own))
+  const put = (kind: SignKind, next: Record<string, string>) => {
+    setTyped(next)
+    onChange({ ...ways, until: { sign: kind, ...unflatten(next) } as SignBasis })
+  }
+  const choose = (kind: SignKind) =>
+    put(kind, draftOf(signOf[kind].params, signOf[kind].examples[0]?.params ?? {}))
+  const notOffered = ({ offers: _, ...rest }: Ways): Ways => rest
+  return (
+    <fieldset className="col-span-full grid grid-cols-2 gap-4 border-t border-line pt-3 md:grid-cols-3">
+      <label className="col-span-full flex min-h-9 items-center gap-2 text-sm">
+        <input
+          type="checkbox"
+          className="size-4 accent-leaf"
+          checked={ways.waits === 'technique'}
+          onChange={(event) => {
+            const { waits: _, ...rest } = ways
+            onChange(event.target.checked ? { ...rest, waits: 'technique' } : rest)
+          }}
+        />
+        Wait for a good technique mark: a hit without one leaves everything as it is
+      </label>
+      {hasNext && (
+        <>
+          <SelectField
+            label="On to the next rule"
+            className="col-span-full"
+            value={sign}
+            onChange={(event) => choose(event.target.value as SignKind)}
+          >
+            {signKinds.map((kind) => (
+              <option key={kind} value={kind}>
+                {signOf[kind].title}
+              </option>
+            ))}
+          </SelectField>
+          <ParamFields
+            schema={signOf[sign].params}
+            typed={typed}
+            faults={faultsOf(signOf[sign].params, typed)}
+            onType={(next) => put(sign, next)}
+          />
+          <label className="col-span-full flex min-h-9 items-center gap-2 text-sm">
+            <input
+              type="checkbox"
+              className="size-4 accent-leaf"
+              checked={ways.offers === true}
+              onChange={(event) =>
+                onChange(event.target.checked ? { ...ways, offers: true } : notOffered(ways))
+              }
+            />
+            Offer it to the member, in place of going on by itself
+          </label>
+        </>
+      )}
+    </fieldset>
+  )
+}

@@ -1,0 +1,213 @@
+import { wrap, type Remote } from 'comlink'
+import { useEffect, useRef, useState } from 'react'
+import type { MemberFile } from '@young-oak/api/members'
+import { liftName } from '@young-oak/core/library'
+import type { WeekTally } from '@young-oak/core/plan'
+import type { Command, Id, Template } from '@young-oak/core/template'
+import { formatLoad, formatNumber } from '@young-oak/core/units'
+import { today } from '../../app/today.ts'
+import { ForecastChart } from '../../charts/ForecastChart.tsx'
+import { SelectField } from '../../ui/Field.tsx'
+import type { Forecast, Planner } from '../../workers/planner.worker.ts'
+
+type Props = {
+  draft: Template
+  template: string
+  /** Whose loads they are, and how that person is called. */
+  file: MemberFile
+  /** What is being typed, as the command it would be; null where it is no rule yet or nothing else than what stands. */
+  trial: Command | null
+  slots: Id[]
+}
+
+/** All weeks of a slot under four suppositions, side by side; and with another rule beside what stands, what both come to. */
+export function RulePreview({ draft, template, file, trial, slots }: Props) {
+  const [slot, setSlot] = useState(slots[0] ?? '')
+  const [week, setWeek] = useState(4)
+  const forecast = useForecast(draft, template, file, trial, slot, week)
+  if (!slots.length) return null
+  const columns = forecast?.columns ?? []
+  const hasLoads = columns.some(({ weeks }) => weeks.some(({ text }) => /@ [\d.]/.test(text)))
+  return (
+    <section aria-label="Preview" className="col-span-full border-t border-line pt-3">
+      <h3 className="text-lg">What it comes to</h3>
+      <p className="text-sm text-bark">
+        For {file.name ?? 'this member'}, from today, all weeks that are left.
+      </p>
+      <div className="mt-2 grid grid-cols-2 gap-3">
+        {slots.length > 1 && (
+          <SelectField label="Slot" value={slot} onChange={(event) => setSlot(event.target.value)}>
+            {slots.map((id) => (
+              <option key={id} value={id}>
+                {nameOf(draft, id)}
+              </option>
+            ))}
+          </SelectField>
+        )}
+        <SelectField
+          label="Misses, or away, in"
+          value={week}
+          onChange={(event) => setWeek(Number(event.target.value))}
+        >
+          {Array.from({ length: 12 }, (_, i) => (
+            <option key={i} value={i + 1}>
+              week {i + 1} from now
+            </option>
+          ))}
+        </SelectField>
+      </div>
+      {!forecast && <p className="mt-3 text-bark">Working it out …</p>}
+      {forecast && columns.every(({ weeks }) => !weeks.length) && (
+        <p className="mt-3 text-bark">This slot has no weeks left for this member.</p>
+      )}
+      {forecast && columns.some(({ weeks }) => weeks.length > 0) && (
+        <>
+          <div className="mt-3">
+            <ForecastChart
+              what={hasLoads ? 'Heaviest load' : 'Sets'}
+              series={columns.map(({ title, weeks }) => ({ title, points: weeks }))}
+            />
+          </div>
+          <div className="mt-3 max-h-80 overflow-auto" tabIndex={0} aria-label="The weeks as a table">
+            <WeekTable columns={columns} />
+          </div>
+          {forecast.tried && <Compare now={forecast.now} tried={forecast.tried} />}
+        </>
+      )}
+    </section>
+  )
+}
+
+function nameOf({ slots, sessions }: Template, id: Id): string {
+  const session = Object.values(sessions).find(({ parts }) => parts.some((part) => part.slots.includes(id)))
+  const slot = slots[id]
+  return slot ? `${liftName(slot)}${session ? `, ${session.name}` : ''}` : id
+}
+
+function WeekTable({ columns }: Pick<Forecast, 'columns'>) {
+  const weeks = [...new Set(columns.flatMap((column) => column.weeks.map(({ week }) => week)))].sort(
+    (a, b) => a - b,
+  )
+  return (
+    <table className="w-full text-sm">
+      <thead className="sticky top-0 bg-sheet text-left text-bark">
+        <tr>
+          <th className="py-1 pr-2 font-medium">Week</th>
+          {columns.map(({ title, says }) => (
+            <th key={title} title={says} className="py-1 pr-3 font-medium">
+              {title}
+            </th>
+          ))}
+        </tr>
+      </thead>
+      <tbody className="divide-y divide-line">
+        {weeks.map((week) => (
+          <tr key={week}>
+            <td className="py-1 pr-2 text-right align-top">{week}</td>
+            {columns.map(({ title, weeks: own }) => {
+              const seen = own.find((one) => one.week === week)
+              const became = seen?.supposed?.includes('miss')
+                ? 'miss'
+                : seen?.supposed?.includes('skip')
+                  ? 'away'
+                  : null
+              return (
+                <td key={title} className="py-1 pr-3 align-top">
+                  {seen?.text ?? ''}
+                  {seen?.light && <span className="text-mist"> light</span>}
+                  {became && <span className="text-brick"> {became}</span>}
+                </td>
+              )
+            })}
+          </tr>
+        ))}
+      </tbody>
+    </table>
+  )
+}
+
+/** Two ways of loading a slot: what each comes to in a week, in the mean, and where it comes nearest to the limit. */
+function Compare({ now, tried }: { now: WeekTally[]; tried: WeekTally[] }) {
+  const rows: [string, (tally: WeekTally[]) => string][] = [
+    ['Reps in all', (tally) => formatNumber(sum(tally, ({ reps }) => reps))],
+    ['Sets in all', (tally) => formatNumber(sum(tally, ({ sets }) => sets))],
+    ['Tonnage in all', sayTonnage],
+    [
+      'Minutes of its sessions a week',
+      (tally) => formatNumber(sum(tally, ({ minutes }) => minutes) / (tally.length || 1)),
+    ],
+    ['Nearest to the limit', sayNearest],
+  ]
+  return (
+    <table className="mt-4 w-full text-sm">
+      <caption className="text-left font-medium">Both schemes, if all goes to plan</caption>
+      <thead className="text-left text-bark">
+        <tr>
+          <th className="py-1 font-medium" />
+          <th className="py-1 text-right font-medium">As it stands</th>
+          <th className="py-1 text-right font-medium">With this</th>
+        </tr>
+      </thead>
+      <tbody className="divide-y divide-line">
+        {rows.map(([label, say]) => (
+          <tr key={label}>
+            <th className="py-1 text-left font-normal">{label}</th>
+            <td className="py-1 text-right">{say(now)}</td>
+            <td className="py-1 text-right">{say(tried)}</td>
+          </tr>
+        ))}
+      </tbody>
+    </table>
+  )
+}
+
+const sum = (tally: WeekTally[], of: (week: WeekTally) => number): number =>
+  tally.reduce((all, week) => all + of(week), 0)
+
+function sayTonnage(tally: WeekTally[]): string {
+  const unit = tally.find(({ tonnage }) => tonnage)?.tonnage?.unit
+  return unit
+    ? formatLoad({ value: Math.round(sum(tally, ({ tonnage }) => tonnage?.value ?? 0)), unit })
+    : 'no loads'
+}
+
+function sayNearest(tally: WeekTally[]): string {
+  const [most] = [...tally]
+    .filter(({ nearness }) => nearness !== null)
+    .sort((a, b) => (b.nearness ?? 0) - (a.nearness ?? 0))
+  return most ? `${Math.round(most.nearness ?? 0)}% of the max, week ${most.week}` : 'no max to say'
+}
+
+/** The forecast of a slot from a worker of its own; of several answers on the way the latest wins. */
+function useForecast(
+  draft: Template,
+  template: string,
+  file: MemberFile,
+  trial: Command | null,
+  slot: Id,
+  week: number,
+): Forecast | null {
+  const [forecast, setForecast] = useState<Forecast | null>(null)
+  const planner = useRef<Remote<Planner> | null>(null)
+  useEffect(() => {
+    const worker = new Worker(new URL('../../workers/planner.worker.ts', import.meta.url), { type: 'module' })
+    const own = wrap<Planner>(worker)
+    void own.openDraft(draft)
+    void own.openMember(file, template, today(), null)
+    planner.current = own
+    return () => {
+      planner.current = null
+      worker.terminate()
+    }
+  }, [draft, template, file])
+  const asked = useRef(0)
+  const typed = JSON.stringify(trial)
+  useEffect(() => {
+    const mine = ++asked.current
+    const command = JSON.parse(typed) as Command | null
+    void planner.current?.forecast(today(), command, slot, week).then((answer) => {
+      if (mine === asked.current) setForecast(answer)
+    })
+  }, [draft, template, file, typed, slot, week])
+  return forecast
+}

@@ -1,0 +1,22 @@
+import { exerciseOf, type Muscle } from '@young-oak/core/library'
+import type { Answers, SessionLog } from '@young-oak/core/member'
+import type { PlannedSession } from '@young-oak/core/plan'
+import { record } from '../../offline/useOutbox.ts'
+
+/** The muscles that a session works foremost, in its order, each once: those that its questions are about. */
+export function musclesOf({ slots }: PlannedSession): Muscle[] {
+  const foremost = slots.filter(({ circuit }) => !circuit).map((slot) => exerciseOf(slot).works[0] as Muscle)
+  return [...new Set(foremost)]
+}
+
+/** Records what was said of a session, with what was said before. */
+export function recordAnswers(log: SessionLog, change: Answers): void {
+  const { rev = 0, change: _, ...had } = log.answers ?? {}
+  const answers = {
+    ...had,
+    ...change,
+    ...((had.worked ?? change.worked) && { worked: { ...had.worked, ...change.worked } }),
+    ...((had.sore ?? change.sore) && { sore: { ...had.sore, ...change.sore } }),
+  }
+  record({ kind: 'answers', session: log.id, rev: rev + 1, answers })
+}
