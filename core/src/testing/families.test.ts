@@ -1,6 +1,6 @@
 // One strict tester for every family of units: names, frozen inputs, examples, and messages that are used and filled.
 import { describe, expect, test } from '@jest/globals'
-import { assumptionOf } from '../assumptions/registry.ts'
+import { assumptionKinds, assumptionOf } from '../assumptions/registry.ts'
 import { changeOf } from '../adjustments/registry.ts'
 import type { ChangeExample, Changed, GroupDraft } from '../adjustments/change.ts'
 import { fill, messages as allMessages, type Rung } from '../explain/index.ts'
@@ -181,7 +181,10 @@ describe.each(Object.entries(changeOf))('change %s', (name, change) => {
 })
 
 describe.each(Object.entries(assumptionOf))('assumption %s', (name, assumption) => {
-  test('is named by its own kind', () => expect(assumption.kind).toBe(name))
+  test('is named by its own kind, and shown', () => {
+    expect(assumption.kind).toBe(name)
+    expect(assumptionKinds).toContain(name)
+  })
   test.each(assumption.examples)('$say', ({ params, want }) => {
     expect(assumption.params.isValidSync(params)).toBe(true)
     expect(assumption.sentence(params)).not.toMatch(/undefined|NaN/)

@@ -3,7 +3,7 @@ import type { Goal } from '../plan/evidence.ts'
 import type { Ratio } from '../template/types.ts'
 import { addDays, daysBetween, formatLoad, inUnit, scale, snap, type Day, type Load } from '../units/index.ts'
 import type { Seen } from './estimates.ts'
-import { trendOf } from './trend.ts'
+import { trendOf, type Trend } from './trend.ts'
 
 /** Where a goal stands: what it asks a week, what the lift has gained a week so far, and what that makes of the day. */
 export type Target = {
@@ -14,20 +14,24 @@ export type Target = {
   gainPercent: number | null
   /** What is still needed a week until the day; null without a day. */
   needsPerWeek: number | null
-  /** The lift's own gain a week over the last twelve weeks, and its error; null where there is too little to go by. */
-  ownPerWeek: { value: number; error: number } | null
+  /** The lift's own gain a week, its error, and over how many weeks; null where there is too little to go by. */
+  ownPerWeek: { value: number; error: number; weeks: number } | null
   /** What the line says of the day, with the band of eight in ten. */
   projected: { value: number; low: number; high: number } | null
   verdict: 'reached' | 'on course' | 'within reach' | 'out of reach' | 'cannot tell'
 }
 
-/** How far back a lift's own rate is read, and no farther ahead than as long again is anything said. */
+/**
+ * How far back a lift's own rate is read, and no farther ahead than as long again is anything said. Gains slow down, so that a line
+ * through all of them says too much: the last weeks alone are read where they brought less.
+ */
 const weeksBack = 12
+const lastWeeks = 6
 
 export function targetOf(goal: Goal, seen: Seen[], today: Day): Target {
   const to = goal.to.value
   const recent = seen.filter(({ date }) => date > addDays(today, -7 * weeksBack) && date <= today)
-  const trend = trendOf(recent)
+  const { trend, weeks: read } = slowerOf(recent, today)
   const now = recent.at(-1)?.value ?? null
   const from = goal.from && inUnit(goal.from, goal.to.unit).value
   const weeks = goal.by === undefined ? null : Math.max(0, daysBetween(today, goal.by) / 7)
@@ -38,10 +42,19 @@ export function targetOf(goal: Goal, seen: Seen[], today: Day): Target {
     now,
     gainPercent: from ? Math.round((1000 * (to - from)) / from) / 10 : null,
     needsPerWeek: weeks && now !== null ? snap(Math.max(0, to - now) / weeks) : null,
-    ownPerWeek: trend && { value: trend.perWeek, error: trend.error },
+    ownPerWeek: trend && { value: trend.perWeek, error: trend.error, weeks: read },
     projected,
     verdict: verdictOf(to, seen, goal.set, projected),
   }
+}
+
+/** The line through the last twelve weeks, or through the last six where they brought less. */
+function slowerOf(seen: Seen[], today: Day): { trend: Trend | null; weeks: number } {
+  const whole = trendOf(seen)
+  const late = trendOf(seen.filter(({ date }) => date > addDays(today, -7 * lastWeeks)))
+  return late && whole && late.perWeek < whole.perWeek
+    ? { trend: late, weeks: lastWeeks }
+    : { trend: whole, weeks: weeksBack }
 }
 
 function verdictOf(to: number, seen: Seen[], since: Day, projected: Target['projected']): Target['verdict'] {

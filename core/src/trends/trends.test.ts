@@ -73,6 +73,19 @@ describe('a goal', () => {
     ['once above it', gaining(3), 'reached'],
     ['three sessions', gaining(1).slice(0, 3), 'cannot tell'],
   ])('%s', (_, seen, verdict) => expect(targetOf(goal, seen, today).verdict).toBe(verdict))
+  test('reads the last six weeks where they brought less, since gains slow down', () => {
+    // Two kilos a week to week 5, then half a kilo: 113 by week 11, and 115 four weeks on.
+    const slowing = weekly(
+      Array.from(
+        { length: 12 },
+        (_, week) => [week, week < 6 ? 100 + 2 * week : 110 + 0.5 * (week - 5)] as [number, number],
+      ),
+    )
+    const now = addDays(start, 77)
+    const target = targetOf({ ...goal, to: { value: 125, unit: 'kg' }, by: addDays(now, 28) }, slowing, now)
+    expect(target.ownPerWeek).toMatchObject({ value: 0.5, weeks: 6 })
+    expect(target.projected?.value).toBeCloseTo(115, 1)
+  })
   test('farther ahead than what was seen goes back is not projected', () => {
     const far = { ...goal, by: addDays(today, 7 * 20) }
     expect(targetOf(far, gaining(1), today)).toMatchObject({ projected: null, verdict: 'cannot tell' })

@@ -10,7 +10,8 @@ import { api, sayError } from './api.ts'
 import { useAppDispatch, useAppSelector } from './store.ts'
 import { chooseTheme, currentTheme } from './theme.ts'
 
-const pages: Record<SeatView['kind'], { to: string; label: string }[]> = {
+/** `isWide`: not in a phone's row of pages, where it is reached from another one. */
+const pages: Record<SeatView['kind'], { to: string; label: string; isWide?: true }[]> = {
   writer: [
     { to: '/templates', label: 'Templates' },
     { to: '/members', label: 'Members' },
@@ -28,7 +29,7 @@ const pages: Record<SeatView['kind'], { to: string; label: string }[]> = {
     { to: '/progress', label: 'Progress' },
     { to: '/maxes', label: 'Maxes' },
     { to: '/equipment', label: 'Equipment' },
-    { to: '/calculator', label: 'Calculator' },
+    { to: '/calculator', label: 'Calculator', isWide: true },
   ],
 }
 
@@ -55,12 +56,12 @@ function Frame({ seat, seats }: { seat: SeatView; seats: SeatView[] }) {
           Young Oak
         </NavLink>
         <nav className="flex gap-1 text-sm sm:gap-4 sm:text-base" aria-label="Pages">
-          {pages[seat.kind].map(({ to, label }) => (
+          {pages[seat.kind].map(({ to, label, isWide }) => (
             <NavLink
               key={to}
               to={to}
               className={({ isActive }) =>
-                `inline-flex min-h-11 items-center border-b-2 px-1 ${isActive ? 'border-leaf font-semibold' : 'border-transparent text-bark hover:text-ink'}`
+                `${isWide ? 'hidden sm:inline-flex' : 'inline-flex'} min-h-11 items-center border-b-2 px-1 ${isActive ? 'border-leaf font-semibold' : 'border-transparent text-bark hover:text-ink'}`
               }
             >
               {label}

@@ -4,7 +4,7 @@ import { formatDay, formatNumber } from '@young-oak/core/units'
 
 type Props = { seen: Seen[]; target?: Target; unit: string; label: string }
 
-const size = { width: 420, height: 150, left: 40, right: 12, top: 10, bottom: 22 }
+const size = { width: 340, height: 140, left: 40, right: 12, top: 10, bottom: 22 }
 const at = (day: string): Date => new Date(`${day}T00:00:00Z`)
 
 /** Estimated maxes day by day; with a goal, the line that is meant and the band that what was seen points to. */
@@ -20,7 +20,10 @@ export function EstimateChart({ seen, target, unit, label }: Props) {
   ]
   const [low = 0, high = 1] = extent(values)
   const x = scaleUtc([at(first.date), at(end)], [size.left, size.width - size.right])
-  const y = scaleLinear([low === high ? low - 5 : low, high], [size.height - size.bottom, size.top]).nice(4)
+  const y = scaleLinear(low === high ? [low - 5, high + 5] : [low, high], [
+    size.height - size.bottom,
+    size.top,
+  ]).nice(4)
   const draw = line<Seen>()
     .x(({ date }) => x(at(date)))
     .y(({ value }) => y(value))

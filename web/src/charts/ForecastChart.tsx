@@ -21,7 +21,10 @@ export function ForecastChart({ series, what }: { series: Series[]; what: string
     series.flatMap(({ points }) => points.flatMap(({ value }) => value ?? [])),
   )
   const x = scalePoint(weeks, [size.left, size.width - size.right])
-  const y = scaleLinear([low === high ? low - 1 : low, high], [size.height - size.bottom, size.top]).nice(4)
+  const y = scaleLinear(low === high ? [low - 5, high + 5] : [low, high], [
+    size.height - size.bottom,
+    size.top,
+  ]).nice(4)
   const draw = line<Series['points'][number]>()
     .defined(({ value }) => value !== null)
     .x(({ week }) => x(week) ?? 0)

@@ -26,7 +26,7 @@ export function Modal({ title, about, isOpen, isWide = false, onClose, children 
             event.preventDefault()
             if (before.current instanceof HTMLElement) before.current.focus()
           }}
-          className={`fixed top-1/2 left-1/2 z-50 max-h-[90dvh] ${isWide ? 'w-[min(54rem,96vw)]' : 'w-[min(36rem,94vw)]'} -translate-1/2 overflow-y-auto rounded-lg border border-line bg-sheet p-5 text-ink`}
+          className={`fixed top-1/2 left-1/2 z-50 max-h-[90dvh] ${isWide ? 'w-[min(74rem,96vw)]' : 'w-[min(36rem,94vw)]'} -translate-1/2 overflow-y-auto rounded-lg border border-line bg-sheet p-5 text-ink`}
         >
           <Dialog.Title className="pr-12 font-serif text-xl font-semibold">{title}</Dialog.Title>
           {about && <p className="mt-1 text-sm text-bark">{about}</p>}

@@ -4,13 +4,14 @@ import type { Enrolment } from '@young-oak/core/member'
 import { assumptionKinds, assumptionOf, type Supposed } from '@young-oak/core/assumptions'
 import { formatGroups, maxFor, planMember, tallyOf, type Plan, type WeekTally } from '@young-oak/core/plan'
 import { applyCommand, isConflict, type Command, type Id, type Template } from '@young-oak/core/template'
-import type { Day } from '@young-oak/core/units'
+import type { Day, Unit } from '@young-oak/core/units'
 
 /** The draft as one member would get it, planned off the page so that no key waits for it. */
 export type Preview = { plan: Plan; isRunning: boolean }
 
 /** One slot over the weeks of a plan, under what is supposed of them, and what it comes to. */
 export type Forecast = {
+  unit: Unit
   columns: { title: string; says: string; weeks: WeekSeen[] }[]
   /** What the slot comes to as the draft stands, and with what is tried in its place. */
   now: WeekTally[]
@@ -75,6 +76,7 @@ const planner = {
     }
     const toPlan: Supposed = { kind: 'toPlan' }
     return {
+      unit: planned[0]?.made.evidence.unit ?? 'kg',
       columns: planned.map(({ one, made }) => ({
         title:
           assumptionOf[one.kind].title + ('week' in assumptionOf[one.kind].params.fields ? ` ${week}` : ''),

@@ -1,7 +1,7 @@
 import type { GivenFact, ProgressView } from '@young-oak/api/progress'
 import { changeOf } from '@young-oak/core/adjustments'
 import { advise, readSignals } from '@young-oak/core/advice'
-import { liftKey, liftOfKey, type Lift } from '@young-oak/core/library'
+import { liftKey, liftOfKey, takesMax, type Lift } from '@young-oak/core/library'
 import { givenKinds, readGivenFact, type Fact, type GivenKind } from '@young-oak/core/member'
 import { planMember, type Evidence, type Plan, type Planned } from '@young-oak/core/plan'
 import { formatIssue, isId } from '@young-oak/core/reading'
@@ -68,7 +68,7 @@ const phaseNow = (plan: Plan | undefined): string | undefined =>
 /** Lifts that something is known of, those with a goal first. */
 function liftsOf({ evidence }: Planned): Lift[] {
   const keys = new Set([...Object.keys(evidence.goals), ...Object.keys(evidence.estimates)])
-  return [...keys].map(liftOfKey)
+  return [...keys].map(liftOfKey).filter(takesMax)
 }
 
 /** Light spells whose weeks and return are not over yet, as far as their days can tell. */

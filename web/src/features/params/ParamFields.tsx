@@ -1,6 +1,7 @@
 import type { ObjectSchema } from 'yup'
 import { Button } from '../../ui/Button.tsx'
 import { Field, SelectField } from '../../ui/Field.tsx'
+import { choiceLabels, labels } from './labels.ts'
 import { choicesOf, labelOf, listsOf, resizeList, type ParamDraft } from './paramDraft.ts'
 
 type Props = {
@@ -8,12 +9,13 @@ type Props = {
   typed: ParamDraft
   faults: Record<string, string>
   onType: (typed: ParamDraft) => void
-  /** Names of fields in place of those that their keys give. */
-  labels?: Record<string, string>
 }
 
+/** A field between others that stand in pairs of kg and lb. */
+const isAlone = (path: string): boolean => path === 'startLast' || path.endsWith('.percent')
+
 /** The fields of a rule's, a sign's or a recipe's parameters, drawn from their schema; lists grow and shrink. */
-export function ParamFields({ schema, typed, faults, onType, labels = {} }: Props) {
+export function ParamFields({ schema, typed, faults, onType }: Props) {
   const put = (path: string, value: string) => onType({ ...typed, [path]: value })
   return (
     <>
@@ -24,13 +26,14 @@ export function ParamFields({ schema, typed, faults, onType, labels = {} }: Prop
           <SelectField
             key={path}
             label={label}
+            className="col-span-full"
             value={value}
             error={faults[path]}
             onChange={(event) => put(path, event.target.value)}
           >
             {choices.map((choice) => (
               <option key={choice} value={choice}>
-                {choice ? labelOf(choice) : 'not stated'}
+                {choiceLabels[choice] ?? choice}
               </option>
             ))}
           </SelectField>
@@ -38,6 +41,7 @@ export function ParamFields({ schema, typed, faults, onType, labels = {} }: Prop
           <Field
             key={path}
             label={label}
+            className={isAlone(path) ? 'col-span-full' : ''}
             inputMode="decimal"
             value={value}
             error={faults[path]}

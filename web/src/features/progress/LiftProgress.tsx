@@ -47,7 +47,7 @@ export function LiftProgress({ line: { lift, seen, target }, unit, member }: Pro
         />
       ) : (
         <p className="mt-2 flex flex-wrap gap-x-4">
-          <Button look="quiet" className="min-h-11" onClick={() => setSetting(true)}>
+          <Button look="quiet" className="-ml-3.5 min-h-11" onClick={() => setSetting(true)}>
             {target ? 'Change the goal' : 'Set a goal'}
           </Button>
           {target && (
@@ -90,9 +90,9 @@ function SayTarget({ target, unit }: { target: Target; unit: Unit }) {
       <p className="text-bark">
         {needsPerWeek !== null && `It needs ${perWeek(needsPerWeek)}. `}
         {ownPerWeek &&
-          `The last twelve weeks brought ${perWeek(ownPerWeek.value)} (give or take ${formatNumber(ownPerWeek.error)}). `}
+          `The last ${ownPerWeek.weeks} weeks brought ${perWeek(ownPerWeek.value)} (give or take ${formatNumber(ownPerWeek.error)}). `}
         {projected &&
-          `On the day: ${formatNumber(projected.value)} ${unit}, 8 times in 10 between ${formatNumber(projected.low)} and ${formatNumber(projected.high)}.`}
+          `On the day: ${formatNumber(projected.value)} ${unit}, 8 times in 10 between ${formatNumber(projected.low)} and ${formatNumber(projected.high)}, if it goes on so; gains slow down as one gets stronger.`}
       </p>
     </div>
   )

@@ -49,7 +49,7 @@ export function LightWeeks({ draft }: { draft: Template }) {
                   </p>
                 )
               })}
-              <Button look="quiet" className="min-h-0" onClick={() => setOpen(one.id)}>
+              <Button look="quiet" className="-ml-3.5 min-h-0" onClick={() => setOpen(one.id)}>
                 Put a light week in …
               </Button>
             </div>
@@ -162,7 +162,12 @@ function LightForm({ draft, phase, onClose }: { draft: Template; phase: Phase; o
               {[4, 6, 8]
                 .filter((n) => n <= weeks)
                 .map((n) => (
-                  <Button key={n} look="quiet" onClick={() => setChosen(everyNth(weeks, n))}>
+                  <Button
+                    key={n}
+                    look="quiet"
+                    className="-ml-3.5"
+                    onClick={() => setChosen(everyNth(weeks, n))}
+                  >
                     Every {n}th
                   </Button>
                 ))}

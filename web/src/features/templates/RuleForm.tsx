@@ -46,53 +46,55 @@ export function RuleForm({ draft, template, file, target, onClose }: Props) {
   }
   const hasNext = target.phase === undefined && stands.ways.until !== undefined
   return (
-    <form
-      className="grid grid-cols-2 gap-4 md:grid-cols-3"
-      onSubmit={(event) => {
-        event.preventDefault()
-        save()
-      }}
-    >
-      {phase !== undefined && (
+    <div className="grid items-start gap-6 lg:grid-cols-[23rem_1fr]">
+      <form
+        className="grid grid-cols-2 items-end gap-3"
+        onSubmit={(event) => {
+          event.preventDefault()
+          save()
+        }}
+      >
+        {phase !== undefined && (
+          <SelectField
+            label="In the phase"
+            className="col-span-full"
+            value={phase}
+            disabled={!stands.isNew}
+            onChange={(event) => setPhase(event.target.value)}
+          >
+            {draft.phases.map(({ id, name }) => (
+              <option key={id} value={id}>
+                {name}
+              </option>
+            ))}
+          </SelectField>
+        )}
         <SelectField
-          label="In the phase"
+          label="Rule"
           className="col-span-full"
-          value={phase}
-          disabled={!stands.isNew}
-          onChange={(event) => setPhase(event.target.value)}
+          value={rule}
+          hint={
+            rule === stands.rule.rule
+              ? undefined
+              : 'Numbers that both rules have are kept; the others are an example’s. Start last is the percent of its last load that the lift goes on with; empty, it starts afresh.'
+          }
+          onChange={(event) => choose(event.target.value as RuleKind)}
         >
-          {draft.phases.map(({ id, name }) => (
-            <option key={id} value={id}>
-              {name}
+          {rulesFor(draft, target.progression).map((kind) => (
+            <option key={kind} value={kind}>
+              {ruleOf[kind].title}
             </option>
           ))}
         </SelectField>
-      )}
-      <SelectField
-        label="Rule"
-        className="col-span-full"
-        value={rule}
-        hint={
-          rule === stands.rule.rule
-            ? undefined
-            : 'Numbers that both rules have are kept; the others are an example’s. Start last is the percent of its last load that the lift goes on with; empty, it starts afresh.'
-        }
-        onChange={(event) => choose(event.target.value as RuleKind)}
-      >
-        {rulesFor(draft, target.progression).map((kind) => (
-          <option key={kind} value={kind}>
-            {ruleOf[kind].title}
-          </option>
-        ))}
-      </SelectField>
-      <p className="col-span-full text-sm text-bark">
-        {isWhole ? ruleOf[rule].sentence(to) : 'Not a rule yet: Keep says what is missing.'}
-      </p>
-      <ParamFields schema={params} typed={typed} faults={faults} onType={setTyped} />
-      {target.phase === undefined && <WaysFields ways={ways} hasNext={hasNext} onChange={setWays} />}
-      <Button type="submit" className="col-span-full">
-        Keep
-      </Button>
+        <p className="col-span-full text-sm text-bark">
+          {isWhole ? ruleOf[rule].sentence(to) : 'Not a rule yet: Keep says what is missing.'}
+        </p>
+        <ParamFields schema={params} typed={typed} faults={faults} onType={setTyped} />
+        {target.phase === undefined && <WaysFields ways={ways} hasNext={hasNext} onChange={setWays} />}
+        <Button type="submit" className="col-span-full">
+          Keep
+        </Button>
+      </form>
       <RulePreview
         draft={draft}
         template={template}
@@ -100,7 +102,7 @@ export function RuleForm({ draft, template, file, target, onClose }: Props) {
         trial={isKept ? command : null}
         slots={slotsFeeding(draft, target.progression)}
       />
-    </form>
+    </div>
   )
 }
 
@@ -119,7 +121,7 @@ function WaysFields({ ways, hasNext, onChange }: WaysProps) {
     put(kind, draftOf(signOf[kind].params, signOf[kind].examples[0]?.params ?? {}))
   const notOffered = ({ offers: _, ...rest }: Ways): Ways => rest
   return (
-    <fieldset className="col-span-full grid grid-cols-2 gap-4 border-t border-line pt-3 md:grid-cols-3">
+    <fieldset className="col-span-full grid grid-cols-2 gap-3 border-t border-line pt-3">
       <label className="col-span-full flex min-h-9 items-center gap-2 text-sm">
         <input
           type="checkbox"

@@ -50,6 +50,24 @@ export function RuleList({ draft, template, file }: Props) {
                       Remove this rule
                     </Button>
                   )}
+                  {i === stages.length - 1 && (
+                    <>
+                      <Button look="quiet" className="min-h-0 px-2" onClick={() => put(addStage(draft, id))}>
+                        Add a rule that follows
+                      </Button>
+                      {phasesWithout(draft, id).length > 0 && (
+                        <Button
+                          look="quiet"
+                          className="min-h-0 px-2"
+                          onClick={() =>
+                            setOpen({ progression: id, phase: phasesWithout(draft, id)[0] ?? '' })
+                          }
+                        >
+                          Another rule in one phase …
+                        </Button>
+                      )}
+                    </>
+                  )}
                 </p>
               ))}
               {inPhases.map(({ phase, rule, params }) => (
@@ -71,20 +89,6 @@ export function RuleList({ draft, template, file }: Props) {
                   </Button>
                 </p>
               ))}
-              <p className="flex flex-wrap gap-x-4">
-                <Button look="quiet" className="min-h-0" onClick={() => put(addStage(draft, id))}>
-                  Add a rule that follows
-                </Button>
-                {phasesWithout(draft, id).length > 0 && (
-                  <Button
-                    look="quiet"
-                    className="min-h-0"
-                    onClick={() => setOpen({ progression: id, phase: phasesWithout(draft, id)[0] ?? '' })}
-                  >
-                    Another rule in one phase …
-                  </Button>
-                )}
-              </p>
             </div>
           </li>
         ))}

@@ -25,11 +25,16 @@ export function RulePreview({ draft, template, file, trial, slots }: Props) {
   const [slot, setSlot] = useState(slots[0] ?? '')
   const [week, setWeek] = useState(4)
   const forecast = useForecast(draft, template, file, trial, slot, week)
+  const left = forecast?.columns[0]?.weeks.length ?? 0
+  const isPast = left > 0 && week > left
   if (!slots.length) return null
   const columns = forecast?.columns ?? []
   const hasLoads = columns.some(({ weeks }) => weeks.some(({ text }) => /@ [\d.]/.test(text)))
   return (
-    <section aria-label="Preview" className="col-span-full border-t border-line pt-3">
+    <section
+      aria-label="Preview"
+      className="min-w-0 border-t border-line pt-3 lg:border-t-0 lg:border-l lg:pt-0 lg:pl-6"
+    >
       <h3 className="text-lg">What it comes to</h3>
       <p className="text-sm text-bark">
         For {file.name ?? 'this member'}, from today, all weeks that are left.
@@ -47,9 +52,10 @@ export function RulePreview({ draft, template, file, trial, slots }: Props) {
         <SelectField
           label="Misses, or away, in"
           value={week}
+          hint={isPast ? `Only ${left} ${left === 1 ? 'week is' : 'weeks are'} left.` : undefined}
           onChange={(event) => setWeek(Number(event.target.value))}
         >
-          {Array.from({ length: 12 }, (_, i) => (
+          {Array.from({ length: Math.max(12, left) }, (_, i) => (
             <option key={i} value={i + 1}>
               week {i + 1} from now
             </option>
@@ -64,7 +70,7 @@ export function RulePreview({ draft, template, file, trial, slots }: Props) {
         <>
           <div className="mt-3">
             <ForecastChart
-              what={hasLoads ? 'Heaviest load' : 'Sets'}
+              what={hasLoads ? `Heaviest load, ${forecast.unit}` : 'Sets'}
               series={columns.map(({ title, weeks }) => ({ title, points: weeks }))}
             />
           </div>

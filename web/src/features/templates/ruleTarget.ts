@@ -1,12 +1,13 @@
 import { ruleOf, type RuleKind } from '@young-oak/core/progressions'
-import type {
-  Command,
-  Id,
-  PhaseRule,
-  Progression,
-  ProgressionStage,
-  RuleOfStage,
-  Template,
+import {
+  same,
+  type Command,
+  type Id,
+  type PhaseRule,
+  type Progression,
+  type ProgressionStage,
+  type RuleOfStage,
+  type Template,
 } from '@young-oak/core/template'
 
 /** What a rule's form is about: a stage of a progression, or the rule that it has in one phase. */
@@ -46,8 +47,8 @@ export function commandFor(draft: Template, target: Target, to: RuleOfStage, way
       : inPhases.map((one) => (one.phase === target.phase ? rule : one))
     return differ(from, { ...from, inPhases: next }, id)
   }
-  const isRule = JSON.stringify(to) !== JSON.stringify(now.rule)
-  const isWays = JSON.stringify(ways) !== JSON.stringify(now.ways)
+  const isRule = !same(to, now.rule)
+  const isWays = !same(ways, now.ways)
   if (!isWays && !isRule) return null
   const at = { progression: id, stage: target.stage }
   if (!isWays && to.rule === now.rule.rule)
@@ -110,4 +111,4 @@ export function rulesFor({ progressions }: Template, id: Id): RuleKind[] {
 }
 
 const differ = (from: Progression, to: Progression, id: Id): Command | null =>
-  JSON.stringify(from) === JSON.stringify(to) ? null : { do: 'setProgression', progression: id, from, to }
+  same(from, to) ? null : { do: 'setProgression', progression: id, from, to }

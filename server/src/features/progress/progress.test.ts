@@ -1,0 +1,155 @@
+import { randomUUID } from 'node:crypto'
+import { afterAll, beforeAll, beforeEach, describe, expect, test } from '@jest/globals'
+import type { ProgressView } from '@young-oak/api/progress'
+import type { TodayView } from '@young-oak/api/training'
+import { smallTemplate } from '../../testing/template.ts'
+import { makeWorld, type Agent, type Seated, type World } from '../../testing/world.ts'
+
+let world: World
+let gym: string
+let writer: Seated
+let coach: Agent
+let template: string
+let phone: Agent
+let member: Seated
+let enrolment: string
+const day = '2026-03-02'
+beforeAll(async () => {
+  world = await makeWorld()
+  gym = await world.addGym('Here')
+  writer = await world.addStaff(gym, 'writer', 'Will')
+  coach = await world.signIn(writer)
+  template = (await coach.post('/api/templates').send({ template: smallTemplate() })).body.id
+}, 30_000)
+afterAll(() => world.end())
+beforeEach(async () => {
+  member = await world.addMember(gym, 'Mel', writer)
+  await coach
+    .post(`/api/templates/${template}/versions`)
+    .send({ members: [member.id], start: day, note: '' })
+    .expect(200)
+  phone = await world.signIn(member)
+  enrolment = ((await phone.get(`/api/me/today?today=${day}`)).body as TodayView).enrolments[0]?.id ?? ''
+})
+
+const progress = async (on = day, who = phone, whose = '/api/me'): Promise<ProgressView> =>
+  (await who.get(`${whose}/progress?today=${on}`).expect(200)).body
+const give = (fact: object, who = phone, whose = '/api/me') =>
+  who.post(`${whose}/facts`).send({ fact, today: day })
+
+describe('progress', () => {
+  test('of somebody new says that there is too little to go by, and nothing else', async () => {
+    const view = await progress()
+    expect(view.programs.map(({ advice }) => advice.answer)).toEqual(['askAgain'])
+    expect([view.lifts, view.trials, view.offers, view.checkIn]).toEqual([[], [], [], null])
+  })
+
+  test('is the member’s and their writer’s: another writer and the owner are refused', async () => {
+    await give({ kind: 'checkIn', sleep: 1 }).expect(200)
+    expect((await progress(day, coach, `/api/members/${member.id}`)).checkIn?.sleep).toBe(1)
+    const other = await world.signIn(await world.addStaff(gym, 'writer', 'Wanda'))
+    const owner = await world.signIn(await world.addStaff(gym, 'owner', 'Olive'))
+    const path = `/api/members/${member.id}`
+    await other.get(`${path}/progress?today=${day}`).expect(403)
+    await owner.get(`${path}/progress?today=${day}`).expect(403)
+    await give({ kind: 'checkIn', sleep: 5 }, other, path).expect(403)
+    const elsewhere = await world.signIn(await world.addStaff(await world.addGym('There'), 'writer', 'Wim'))
+    await elsewhere.get(`${path}/progress?today=${day}`).expect(404)
+  })
+
+  test('takes what was said: an event, a goal, a light spell with its return, a trial and its decision', async () => {
+    await give({ kind: 'event', what: 'trip', on: '2026-03-20', to: '2026-03-24' }).expect(200)
+    await give({
+      kind: 'goal',
+      exercise: 'backSquat',
+      to: { value: 120, unit: 'kg' },
+      by: '2026-05-01',
+    }).expect(200)
+    await give({
+      kind: 'light',
+      changes: [{ kind: 'drop' }],
+      shift: true,
+      weeks: 2,
+      back: [-10],
+      reason: 'holiday',
+    }).expect(200)
+    const spell = { from: '2026-01-05', to: '2026-02-01' }
+    await give({
+      kind: 'trial',
+      name: 'Rests',
+      differs: 'three minutes, then five',
+      first: spell,
+      second: { from: '2026-02-02', to: '2026-03-01' },
+      lifts: [{ exercise: 'backSquat' }],
+    }).expect(200)
+    const view = await progress()
+    expect(view.events).toMatchObject([{ what: 'trip', on: '2026-03-20' }])
+    expect(view.lifts).toMatchObject([{ target: { verdict: 'cannot tell', goal: { to: { value: 120 } } } }])
+    expect(view.spells).toMatchObject([{ weeks: 2, back: [-10], reason: 'holiday', says: 'left out' }])
+    expect(view.trials).toMatchObject([{ name: 'Rests', result: { better: 'cannot tell' } }])
+    await give({ kind: 'decision', trial: view.trials[0]?.id, chosen: 'neither' }).expect(200)
+    expect((await progress()).trials[0]?.decision?.chosen).toBe('neither')
+  })
+
+  test('refuses what cannot be, at its place, and keeps nothing of it', async () => {
+    for (const [fact, path] of [
+      [{ kind: 'checkIn', sleep: 9 }, 'sleep'],
+      [{ kind: 'event', what: 'trip', on: '2026-13-40' }, 'on'],
+      [{ kind: 'light', changes: [{ kind: 'scaleLoad', by: -200 }], shift: true }, 'changes[0].by'],
+      [{ kind: 'max', exercise: 'backSquat', load: { value: 900, unit: 'kg' }, reps: 1 }, 'kind'],
+      [{ kind: 'equipment', place: 'home', racks: [] }, 'kind'],
+    ] as const) {
+      const { body } = await give(fact).expect(422)
+      expect(body.errors[0].path).toBe(path)
+    }
+    expect((await progress()).checkIn).toBeNull()
+  })
+
+  test('an entry is taken back once, by nobody else, and never a max', async () => {
+    await give({ kind: 'event', what: 'exams', on: '2026-03-20' }).expect(200)
+    const id = (await progress()).events[0]?.id ?? ''
+    const stranger = await world.signIn(await world.addMember(gym, 'Sam', writer))
+    await stranger.delete(`/api/me/facts/${id}?today=${day}`).expect(404)
+    await phone.delete(`/api/me/facts/${id}?today=${day}`).expect(200)
+    await phone.delete(`/api/me/facts/${id}?today=${day}`).expect(200)
+    expect((await progress()).events).toEqual([])
+    await phone.delete(`/api/me/facts/nothing?today=${day}`).expect(404)
+  })
+})
+
+describe('what is said of a session', () => {
+  const answers = (rev: number, said: object, id: string = randomUUID()) => ({
+    id,
+    kind: 'answers',
+    session: `${enrolment}:1:1`,
+    rev,
+    answers: said,
+  })
+  const send = async (...operations: object[]) =>
+    (await phone.post('/api/me/operations').send({ operations }).expect(200)).body.answers
+  beforeEach(() =>
+    send({ id: randomUUID(), kind: 'start', enrolment, position: 1, date: day }).then(() => undefined),
+  )
+
+  test('is kept with the session, and the higher revision wins in whatever order they come', async () => {
+    await send(answers(2, { hard: 8, worked: { quads: 'hardly' } }))
+    expect((await send(answers(1, { hard: 3 })))[0].result).toBe('already had')
+    const view = (await phone.get(`/api/me/today?today=${day}`)).body as TodayView
+    expect(view.logs[0]?.answers).toMatchObject({ hard: 8, worked: { quads: 'hardly' }, rev: 2 })
+  })
+  test('of one revision the greater id wins on every phone', async () => {
+    const [low, high] = ['00000000-0000-4000-8000-000000000000', 'ffffffff-ffff-4fff-bfff-ffffffffffff']
+    await send(answers(1, { hard: 9 }, high))
+    await send(answers(1, { hard: 1 }, low))
+    const view = (await phone.get(`/api/me/today?today=${day}`)).body as TodayView
+    expect(view.logs[0]?.answers?.hard).toBe(9)
+  })
+  test('is refused where it makes no sense, or is of a session that was never started', async () => {
+    const [bad] = await send(answers(1, { hard: 12 }))
+    expect(bad.result).toBe('refused')
+    const [odd] = await send(answers(1, { worked: { wings: 'well' } }))
+    expect(odd.result).toBe('refused')
+    const [gone] = await send({ ...answers(1, { hard: 5 }), session: 'nowhere:1:1' })
+    expect(gone.result).toBe('refused')
+  })
+})
