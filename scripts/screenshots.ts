@@ -18,6 +18,7 @@ async function main(): Promise<void> {
     ],
   })
   await takeWriter(browser)
+  await takeRules(browser)
   await takeMember(browser)
   await browser.close()
 }
@@ -57,6 +58,26 @@ async function takeWriter(browser: Browser): Promise<void> {
   await page.getByRole('link', { name: 'Equipment' }).click()
   await page.getByText('The boathouse gym').click()
   await shoot(page, 'equipment')
+}
+
+/** A rule beside what it comes to and another one, and how a member does. */
+async function takeRules(browser: Browser): Promise<void> {
+  const page = await enter(browser, 'Wren', { width: 1280, height: 800 })
+  await page.getByRole('link', { name: 'Mudflat sets' }).click()
+  await page.getByRole('region', { name: 'Progressions' }).getByText('Back squat').first().waitFor()
+  const line = page
+    .getByRole('region', { name: 'Progressions' })
+    .getByRole('listitem')
+    .filter({ hasText: 'Deadlift' })
+  await line.getByRole('button', { name: 'Change' }).last().click()
+  await page.getByLabel('After the misses').selectOption('spaceOut')
+  await page.getByText('Both schemes, if all goes to plan').waitFor()
+  await shoot(page, 'rule-preview')
+  await page.keyboard.press('Escape')
+  await page.getByRole('link', { name: 'Members' }).click()
+  await page.getByRole('link', { name: 'Progress of Bram Oxley' }).click()
+  await page.getByRole('heading', { name: 'Take a light week.' }).waitFor()
+  await shoot(page, 'progress')
 }
 
 /** Three lines as they come from a spreadsheet, one of them with a slip. */

@@ -1,11 +1,15 @@
 import { describe, expect, test } from '@jest/globals'
+import { advise, readSignals } from '@young-oak/core/advice'
 import { planMember, type Plan } from '@young-oak/core/plan'
+import { explain } from '@young-oak/core/explain'
 import { readTemplate, type Template } from '@young-oak/core/template'
 import { addDays, makeable, partsFor, type Rack } from '@young-oak/core/units'
 import type { Enrolment } from '@young-oak/core/member'
 import { exerciseOf } from '@young-oak/core/library'
 import { dice } from './dice.ts'
-import { beginners, hotel, hotelRacks, racers, racks, rowers, type Person } from './gym.ts'
+import { beginners, hotel, hotelRacks, lifters, racers, racks, rowers, type Person } from './gym.ts'
+import { lifeOf } from './life.ts'
+import { mudflatSets } from './mudflat.ts'
 import { regattaLadder } from './regatta.ts'
 import { placeFacts, simulate, startingFacts } from './simulate.ts'
 import { estuaryWaves, tidewayBase } from './templates.ts'
@@ -17,7 +21,10 @@ const rackOf = (person: Person) => racks.find(({ unit }) => unit === (person.uni
 
 function trainFor(person: Person, template: Template, weekdays: number[], seed: number) {
   const isRacer = racers.includes(person)
-  const own = startingFacts(person, rackOf(person), addDays(start, -3), isRacer ? testDay : undefined)
+  const own = [
+    ...startingFacts(person, rackOf(person), addDays(start, -3), isRacer ? testDay : undefined),
+    ...lifeOf(person.name, start, until),
+  ]
   const facts = [...placeFacts(addDays(start, -30)), ...own]
   const { track } = person
   const enrolment: Enrolment = {
@@ -35,15 +42,17 @@ function trainFor(person: Person, template: Template, weekdays: number[], seed: 
     weekdays,
     dice: dice(seed),
   })
-  const plan = planMember({ facts, logs }, [enrolment], { v: template }, { today: until, through: 'end' })
-    .plans.e as Plan
-  return { logs, plan }
+  const member = { facts, logs }
+  const planned = planMember(member, [enrolment], { v: template }, { today: until, through: 'end' })
+  const advice = advise(readSignals(member, planned, 'e', template, until), template.lightPolicy)
+  return { logs, plan: planned.plans.e as Plan, offers: planned.offers, advice }
 }
 
 describe.each([
   ['Tideway base', tidewayBase, beginners, [0, 2, 4]],
   ['Estuary waves', estuaryWaves, rowers, [0, 1, 3, 4]],
   ['Regatta ladder', regattaLadder, racers, [0, 2, 4]],
+  ['Mudflat sets', mudflatSets, lifters, [0, 2, 4]],
 ] as const)('%s', (_, template, people, weekdays) => {
   const { template: read, issues } = readTemplate(template)
   test('reads without faults', () => expect(issues).toBeUndefined())
@@ -71,8 +80,47 @@ describe.each([
     const verdicts = all.flatMap(({ plan }) =>
       plan.weeks.flatMap(({ places }) => places.flatMap(({ slots }) => slots.map(({ verdict }) => verdict))),
     )
-    expect(verdicts).toEqual(expect.arrayContaining(['hit', 'miss', 'light']))
+    const hasLight = (read as Template).phases.some(({ light }) => light.length)
+    expect(verdicts).toEqual(expect.arrayContaining(['hit', 'miss', ...(hasLight ? ['light'] : [])]))
     const sessions = all.map(({ logs }) => logs.length)
     expect(Math.min(...sessions)).toBeLessThan(Math.max(...sessions))
+  })
+  test('leads to advice that goes by something, and most are left alone', () => {
+    for (const { advice } of all)
+      expect(advice.evidence.map(explain).join()).not.toMatch(/undefined|NaN|[{}]/)
+    const alone = all.filter(({ advice }) => advice.answer === 'nothing' || advice.answer === 'askAgain')
+    expect(alone.length * 2).toBeGreaterThan(all.length * 0.7)
+  })
+})
+
+describe('somebody in the demo', () => {
+  const adviceFor = (
+    name: string,
+    template: Template,
+    people: readonly Person[],
+    weekdays: number[],
+    seed: number,
+  ) => {
+    const at = people.findIndex((person) => person.name === name)
+    return trainFor(people[at] as Person, readTemplate(template).template as Template, weekdays, seed + at)
+  }
+  test('who aches and stalls is told to take a light week with lighter bars, and who sleeps badly to sleep first', () => {
+    const bram = adviceFor('Bram Oxley', tidewayBase, beginners, [0, 2, 4], 11)
+    expect(bram.advice).toMatchObject({ answer: 'lightWeek', suggest: { recipe: 'lessLoad' } })
+    expect(adviceFor('Dov Ketch', tidewayBase, beginners, [0, 2, 4], 11).advice.answer).toBe('mendSleep')
+  })
+  test('on weekly sets has more of them as the weeks go on, ranges that grow, and an offer where a rule was outgrown', () => {
+    const all = lifters.map((_, i) =>
+      trainFor(lifters[i] as Person, readTemplate(mudflatSets).template as Template, [0, 2, 4], 53 + i),
+    )
+    const setsOf = (week: number) =>
+      all.map(
+        ({ plan }) =>
+          plan.weeks[week]?.places[0]?.slots[0]?.groups.reduce((sum, { sets }) => sum + sets, 0) ?? 0,
+      )
+    expect(setsOf(3).some((sets, i) => sets > (setsOf(0)[i] ?? 0))).toBe(true)
+    const variants = all.flatMap(({ logs }) => logs.flatMap(({ sets }) => sets.map(({ variant }) => variant)))
+    expect(variants).toEqual(expect.arrayContaining(['blocks 20 cm', 'blocks 10 cm']))
+    expect(all.flatMap(({ offers }) => offers).length).toBeGreaterThan(0)
   })
 })

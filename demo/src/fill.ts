@@ -15,6 +15,7 @@ import {
   gym,
   hotel,
   hotelRacks,
+  lifters,
   place,
   racers,
   racks,
@@ -22,6 +23,8 @@ import {
   staff,
   type Person,
 } from './gym.ts'
+import { lifeOf } from './life.ts'
+import { mudflatSets } from './mudflat.ts'
 import { regattaLadder } from './regatta.ts'
 import { placeFacts, simulate, startingFacts } from './simulate.ts'
 import { estuaryWaves, tidewayBase } from './templates.ts'
@@ -76,6 +79,13 @@ async function fill(db: Db, today: Day): Promise<void> {
       writer: seats['wren@demo.example'] as string,
       weekdays: [0, 2, 4],
       seed: 11,
+    },
+    {
+      people: lifters,
+      template: mudflatSets,
+      writer: seats['wren@demo.example'] as string,
+      weekdays: [0, 2, 4],
+      seed: 53,
     },
     {
       people: rowers,
@@ -155,7 +165,10 @@ async function fillGroup(
       track: track ?? null,
     })
     const rack = racks.find(({ unit }) => unit === (person.unit ?? 'kg')) as Rack
-    const facts = startingFacts(person, rack, addDays(start, -3), testDay)
+    const facts = [
+      ...startingFacts(person, rack, addDays(start, -3), testDay),
+      ...lifeOf(person.name, start, today),
+    ]
     await insertFacts(db, gymId, memberId, facts)
     const logs = simulate({
       person,

@@ -155,6 +155,14 @@ export const rowers: Person[] = [
   person('Piers Gunwale', 144, 106, 180, 69, 0.4, 0.95),
 ]
 
+export const lifters: Person[] = [
+  person('Una Brackwater', 78, 50, 98, 35, 1.6, 1),
+  person('Perran Holm', 124, 94, 160, 60, 0.1, 0.95),
+  person('Sorrel Dyke', 70, 45, 90, 32, 1.2, 0.95),
+  person('Teague Sandry', 136, 102, 172, 66, 0.5, 0.9),
+  { ...person('Wenna Slip', 66, 42, 88, 30, 1.4, 0.9), away: [4] },
+]
+
 export const racers: Person[] = [
   person('Runa Eddy', 112, 72, 140, 50, 0.9, 1),
   { ...person('Silas Coble', 156, 114, 192, 74, 0.7, 0.95), track: 'heavier' },

@@ -1,4 +1,4 @@
-import { exerciseOf, type ExerciseId } from '@young-oak/core/library'
+import { exerciseOf, type ExerciseId, type Muscle } from '@young-oak/core/library'
 import {
   sessionLogId,
   setLogId,
@@ -122,6 +122,7 @@ function train(
     ordinal: 1,
     closed: true,
     ...(shown && { shown }),
+    answers: answersOf(session, weeks, dice),
     sets: session.slots.flatMap((slot) => {
       const lift = { exercise: slot.exercise, ...(slot.variant && { variant: slot.variant }) }
       const entry = (n: number) => ({
@@ -145,14 +146,32 @@ function train(
         const handled = { ...(load && { load }), ...(help && { help }), ...(style && { style }) }
         if (goal && 'seconds' in goal && !('most' in goal))
           return { ...entry(i + 1), amount: { value: lowest(goal.seconds), unit: 's' } }
-        const reps = repsDone(slot.exercise, person, group, load, weeks, i, mood, isLast)
-        return { ...entry(i + 1), ...handled, reps }
+        return {
+          ...entry(i + 1),
+          ...handled,
+          ...repsDone(slot.exercise, person, group, load, weeks, i, mood, isLast),
+        }
       })
     }),
   }
 }
 
-/** Reps that the person has in them at this load today (Epley, the other way round), a little fewer set by set. */
+/** What somebody says after a session: it grows harder as the weeks go on, and a muscle is now and then hardly worked. */
+function answersOf({ slots }: PlannedSession, weeks: number, dice: Dice): SessionLog['answers'] {
+  const muscles = [...new Set(slots.map((slot) => exerciseOf(slot).works[0] as Muscle))]
+  const worked = muscles.map((muscle) => {
+    const turn = dice()
+    return [muscle, turn < 0.3 ? 'hardly' : turn < 0.985 ? 'well' : 'too much'] as const
+  })
+  return {
+    rev: 1,
+    change: 'said',
+    hard: Math.min(9, 5 + Math.round(weeks / 4 + dice() * 2)),
+    worked: Object.fromEntries(worked),
+  }
+}
+
+/** Reps that the person has in them at this load today, and those that were left (Epley, the other way round), a little fewer set by set. */
 function repsDone(
   exercise: ExerciseId,
   person: Person,
@@ -162,16 +181,19 @@ function repsDone(
   set: number,
   mood: number,
   isLast: boolean,
-): number {
+): Pick<SetLog, 'reps' | 'rir'> {
   // A total is shared out over the sets that there are.
   const shared = group.goal && 'totalReps' in group.goal ? Math.ceil(group.goal.totalReps / group.sets) : 1
   const [from, to] = [lowest(group.reps ?? shared), highest(group.reps ?? shared)]
   const max = maxOf(exercise, person)
-  if (!load || !max || !group.load) return Math.max(from, Math.min(to, Math.round(to - set / 2 + mood)))
+  if (!load || !max || !group.load)
+    return { reps: Math.max(from, Math.min(to, Math.round(to - set / 2 + mood))) }
   const now = max * (1 + (person.growth * weeks) / 100)
   const possible = Math.floor(30 * (now / inUnit(load, 'kg').value - 1) - set * 0.4 + mood)
   const wanted = group.plus && isLast ? Math.max(from, possible - 1) : to
-  return Math.max(1, Math.min(wanted, possible))
+  const reps = Math.max(1, Math.min(wanted, possible))
+  // Those who are asked to leave some say how many they had left.
+  return group.rir === undefined ? { reps } : { reps, rir: Math.max(0, Math.min(5, possible - reps)) }
 }
 
 function maxOf(exercise: ExerciseId, person: Person): number | null {
@@ -196,6 +218,9 @@ function chosenLoad(exercise: ExerciseId, person: Person, group: ShownGroup): Lo
     seatedCableRow: [person.bench * 0.6, 5],
     dumbbellCurl: [person.bench * 0.12, 2],
     legCurl: [person.squat * 0.35, 5],
+    frontSquat: [person.squat * 0.5, 2.5],
+    inclineBenchPress: [person.bench * 0.55, 2.5],
+    tricepsPushdown: [person.bench * 0.3, 5],
     dumbbellRow: [person.bench * 0.32, 2],
   }
   const share = shares[exercise]

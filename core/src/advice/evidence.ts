@@ -47,5 +47,5 @@ export const evidenceMessages: Messages = {
   'advice.drift': 'fewer reps are left than asked on {lifts}',
   'advice.misses': '{lift} was missed {misses} times in a row',
   'advice.falls': '{lift}: the estimate has fallen by {percent}%',
-  'advice.due': '{weeks} weeks since the last light week; here one is due after {after}',
+  'advice.due': '{weeks} weeks without a light week; here one is due after {after}',
 }

@@ -42,7 +42,7 @@ export function readSignals(
       logs.filter(({ date }) => date > since(span.sore)),
       checkIns.flatMap(({ sore = [] }) => sore),
     ),
-    tooMuch: recent.filter(({ answers }) => Object.values(answers?.worked ?? {}).includes('too much')).length,
+    tooMuch: tooMuchOfOne(recent),
     hardness: mean(recent.flatMap(({ answers }) => answers?.hard ?? [])),
     usualLeft: mean(
       logs
@@ -73,13 +73,15 @@ function liftSignals(logs: SessionLog[], evidence: Evidence): LiftSignal[] {
   return [...byLift.values()].map((all) => {
     const seen = all.flatMap(({ estimate }) => estimate ?? [])
     const best = seen.lastIndexOf(Math.max(...seen))
+    const drift = mean(all.slice(-3).flatMap((one) => one.drift ?? []))
     return {
       lift: (all[0] as Heard).lift,
       exposures: all.length,
       missesInARow: all.length - 1 - all.findLastIndex(({ verdict }) => verdict !== 'miss'),
       sinceBest: seen.length ? seen.length - 1 - best : 0,
       change: changeOf(seen),
-      leftDrift: mean(all.slice(-3).flatMap(({ drift }) => drift ?? [])),
+      isShort: all.slice(-3).some(({ verdict }) => verdict === 'miss') || (drift !== null && drift <= -1),
+      leftDrift: drift,
     }
   })
 }
@@ -125,6 +127,14 @@ function soreAgain(logs: SessionLog[], said: Muscle[]): Muscle[] {
   )
   for (const muscle of [...answered, ...said]) counts.set(muscle, (counts.get(muscle) ?? 0) + 1)
   return [...counts].filter(([, count]) => count > 1).map(([muscle]) => muscle)
+}
+
+/** How often the muscle that was most often worked too much was. */
+function tooMuchOfOne(logs: SessionLog[]): number {
+  const said = logs.flatMap(({ answers }) =>
+    Object.entries(answers?.worked ?? {}).flatMap(([muscle, how]) => (how === 'too much' ? [muscle] : [])),
+  )
+  return Math.max(0, ...said.map((muscle) => said.filter((one) => one === muscle).length))
 }
 
 function daysAWeek(logs: SessionLog[], today: Day): number {

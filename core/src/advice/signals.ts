@@ -9,7 +9,7 @@ export type Signals = {
   checkIns: CheckIn[]
   /** Muscles that were still sore at least twice in the last three weeks, when asked or when trained again. */
   soreMuscles: Muscle[]
-  /** Sessions of the last two weeks after which some muscle felt worked too much. */
+  /** Sessions of the last two weeks after which one and the same muscle felt worked too much. */
   tooMuch: number
   /** How hard the sessions of the last two weeks were in the mean, 0 to 10; null where nobody said. */
   hardness: number | null
@@ -36,6 +36,8 @@ export type LiftSignal = {
   /** In the last six weeks. */
   exposures: number
   missesInARow: number
+  /** One of its last three exposures fell short of what was asked, or left a rep less than asked in the mean. */
+  isShort: boolean
   /** Exposures since its best estimate of these weeks. */
   sinceBest: number
   /** The later half of its estimates against the earlier half, in percent; null where there are too few. */
@@ -68,8 +70,9 @@ export const limits = {
   blockWeeks: 4,
 }
 
-export const isFalling = ({ change, missesInARow }: LiftSignal): boolean =>
-  missesInARow >= limits.missesInARow || (change !== null && change <= limits.fall)
+/** Falling against what was asked: an estimate that is lower because less was asked is none. */
+export const isFalling = ({ change, missesInARow, isShort }: LiftSignal): boolean =>
+  missesInARow >= limits.missesInARow || (isShort && change !== null && change <= limits.fall)
 
 export const isRising = ({ change, missesInARow }: LiftSignal): boolean =>
   missesInARow === 0 && change !== null && change >= limits.rise

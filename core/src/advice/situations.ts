@@ -15,6 +15,7 @@ const lift = (exercise: LiftSignal['lift']['exercise'], more: Partial<LiftSignal
   lift: { exercise },
   exposures: 8,
   missesInARow: 0,
+  isShort: false,
   sinceBest: 1,
   change: 1.5,
   leftDrift: null,
@@ -22,7 +23,7 @@ const lift = (exercise: LiftSignal['lift']['exercise'], more: Partial<LiftSignal
 })
 const rising = [lift('backSquat'), lift('benchPress'), lift('deadlift')]
 const flat = { change: 0, sinceBest: 5 }
-const falling = { change: -4, sinceBest: 5 }
+const falling = { change: -4, sinceBest: 5, isShort: true }
 const fine = { sleep: 4, mood: 4, freshness: 4, joints: 'fine' as const }
 
 /** Somebody who trains three days a week, six weeks in, and does well. */
@@ -122,6 +123,18 @@ export const situations: Situation[] = [
     },
     want: 'lightWeek',
     sure: 'possible',
+  },
+  {
+    say: 'estimates are lower because less was asked on the way to a test, and nothing was missed',
+    signals: {
+      lifts: [
+        lift('backSquat', { change: -12 }),
+        lift('benchPress', { change: -6 }),
+        lift('deadlift', { change: -9 }),
+      ],
+    },
+    want: 'nothing',
+    sure: 'likely',
   },
   {
     say: 'a trip next week, and a light week is due anyway',

@@ -111,7 +111,7 @@ export function progress(
           state: next,
           ...(isOfPhase && { ofPhase: true as const }),
           ...(waits && { waits }),
-          ...((isOver || running?.offered) && { offered: true }),
+          ...(isOver && { offered: true }),
         }
 }
 

@@ -46,7 +46,7 @@ export function standing(
   return { stage: inForce, running, ...of }
 }
 
-/** The stage that is kept, or the one after it where its sign was an offer that somebody has taken. */
+/** The stage that is kept, or the one after it where that is on offer and somebody has taken it: what was taken stands. */
 function stageOf(
   stages: ProgressionStage[],
   kept: Running | undefined,
@@ -56,7 +56,7 @@ function stageOf(
   if (!kept) return undefined
   const stage = stages.find((one) => one.id === kept.stage) ?? stages.find(({ rule }) => rule === kept.rule)
   const after = stage && nextStage(stages, stage)
-  return kept.offered && after && handovers.includes(handoverKey(id, after.id)) ? after : stage
+  return after && stage.offers && handovers.includes(handoverKey(id, after.id)) ? after : stage
 }
 
 export const nextStage = (

@@ -8,5 +8,4 @@ type ParamsOf<K extends RuleKind> = (typeof rules)[K] extends Rule<infer P, infe
 export type Stage = { [K in RuleKind]: { id: string; rule: K; params: ParamsOf<K> } }[RuleKind]
 
 export const ruleOf = rules as unknown as Record<RuleKind, Rule<object, object>>
-export { sampleGroup, sampleRole } from './sample.ts'
 export const ruleKinds = Object.keys(rules) as RuleKind[]

@@ -59,12 +59,23 @@ export const reserveRamp = defineRule<Params, State>({
     `a rise of the estimate above ${formatNumber(p.mostRise)}% is too big to be read and changes nothing; ` +
     `${p.unbeaten === 1 ? 'an exposure' : `${p.unbeaten} exposures in a row`} without a beat ask for a light week, and it begins again with ${formatNumber(p.resetBy)}% off.`,
   start: (known, p) => startSteady(known, p, { left: p.firstLeft, count: 0, more: 0, best: null }),
-  next(state, { date, verdict, target, top }, p, hand) {
+  next(state, { date, verdict, target, top, askedLeft, left: noted }, p, hand) {
     const { left, count, more, best, misses } = state
     const load = inUnit(target ?? state.load, hand.unit)
     if (!date) return verdict === 'hit' ? beat({ ...state, load }, p, hand.isSmall, null, best) : state
     if (verdict === 'hold') return { ...state, why: [{ id: 'steady.hold', data: { load, date } }] }
-    if (!top) return { ...state, why: [{ id: 'reserveRamp.unread', data: { load, date } }] }
+    if (!top) {
+      const isEasy = verdict === 'hit' && wasEasy(noted, askedLeft ?? left)
+      if (isEasy)
+        return beat(
+          { ...state, load },
+          p,
+          hand.isSmall,
+          { date, easy: Math.min(...(noted as number[])) },
+          best,
+        )
+      return { ...state, load, why: [{ id: 'reserveRamp.unread', data: { load, date } }] }
+    }
     const seen = inUnit(top.estimate, hand.unit)
     const known = best && inUnit(best, hand.unit)
     const percent = known ? snap((100 * (seen.value - known.value)) / known.value) : 0
@@ -97,6 +108,7 @@ export const reserveRamp = defineRule<Params, State>({
     'reserveRamp.beaten':
       '{date} stands for a max of {seen}, {percent}% more than the {best} to beat: on to {load}',
     'reserveRamp.first': '{date} stands for a max of {seen}, the first to beat: on to {load}',
+    'reserveRamp.easy': '{date} left {easy} reps or more, too many to be read: on to {load}',
     'reserveRamp.ahead': 'if the last is beaten: on to {load}',
     'reserveRamp.tooBig':
       '{date} stands for a max of {seen}, {percent}% more than {best}: too big a rise to be read, {load} stays',
@@ -145,6 +157,23 @@ export const reserveRamp = defineRule<Params, State>({
       ],
     },
     {
+      say: 'five left where three were asked are too many to be read: a step up all the same',
+      params: {
+        startLoad: { kg: 60, lb: 135 },
+        firstLeft: 3,
+        lastLeft: 1,
+        every: 2,
+        by: 'load',
+        step: { kg: 2.5, lb: 5 },
+        mostRise: 10,
+        unbeaten: 2,
+        resetBy: 10,
+      },
+      max: null,
+      exposures: [{ verdict: 'hit', top: null, askedLeft: 3, left: [5, 5, 5] }],
+      asked: ['60, 3 left', '62.5, 3 left'],
+    },
+    {
       say: 'by reps: one more each time, at the same load',
       params: {
         startLoad: { kg: 60, lb: 135 },
@@ -177,7 +206,13 @@ function beat(
   const { left, count, more } = state
   const load = by === 'load' ? rise(state.load, step, isSmall) : state.load
   const isDue = count + 1 >= every && left > lastLeft
-  const id = !data ? 'reserveRamp.ahead' : 'best' in data ? 'reserveRamp.beaten' : 'reserveRamp.first'
+  const id = !data
+    ? 'reserveRamp.ahead'
+    : 'easy' in data
+      ? 'reserveRamp.easy'
+      : 'best' in data
+        ? 'reserveRamp.beaten'
+        : 'reserveRamp.first'
   return {
     load,
     misses: 0,
@@ -188,6 +223,10 @@ function beat(
     why: [{ id, data: { ...data, load } }],
   }
 }
+
+/** Whether every set was noted with at least two reps more left than asked: so many that no estimate is made of it. */
+const wasEasy = (noted: (number | null)[] | undefined, asked: number): boolean =>
+  noted !== undefined && noted.length > 0 && noted.every((left) => left !== null && left >= asked + 2)
 
 /** A set by Epley: load × (1 + (reps + left) ÷ 30). */
 function set(value: number, reps: number, left: number) {

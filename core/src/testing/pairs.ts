@@ -3,7 +3,7 @@ import { placeRecipe } from '../lightWeeks/place.ts'
 import { assumptionKinds, type Supposed } from '../assumptions/registry.ts'
 import type { Enrolment, Fact, Member, SessionLog, SetLog } from '../member/types.ts'
 import { muscles, type ExerciseId } from '../library/index.ts'
-import { ruleKinds, ruleOf, sampleGroup, sampleRole, type RuleKind } from '../progressions/registry.ts'
+import { ruleKinds, ruleOf, sampleGroup, sampleRole, type RuleKind } from '../progressions/public.ts'
 import { signKinds, signOf } from '../signs/registry.ts'
 import { addDays, type Unit } from '../units/index.ts'
 

@@ -58,7 +58,7 @@ function TrialCard({ trial, unit, member }: { trial: Trial; unit: string; member
       <table className="mt-2 w-full text-sm">
         <thead className="text-left text-bark">
           <tr>
-            <th className="py-1" />
+            <td />
             <th className="py-1 font-medium">
               First, {formatDay(first.from)} to {formatDay(first.to)}
             </th>

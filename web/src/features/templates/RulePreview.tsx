@@ -149,7 +149,7 @@ function Compare({ now, tried }: { now: WeekTally[]; tried: WeekTally[] }) {
       <caption className="text-left font-medium">Both schemes, if all goes to plan</caption>
       <thead className="text-left text-bark">
         <tr>
-          <th className="py-1 font-medium" />
+          <td />
           <th className="py-1 text-right font-medium">As it stands</th>
           <th className="py-1 text-right font-medium">With this</th>
         </tr>

@@ -1,0 +1,2 @@
+export * from './registry.ts'
+export { sampleGroup, sampleRole } from './sample.ts'

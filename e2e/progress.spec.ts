@@ -1,0 +1,182 @@
+import AxeBuilder from '@axe-core/playwright'
+import { expect, test, type Page } from '@playwright/test'
+import { enter, importTemplate, phone, templateFile } from './people.ts'
+
+const faults = async (page: Page) =>
+  (await new AxeBuilder({ page }).analyze()).violations.map(({ id, nodes }) => [id, nodes[0]?.html])
+
+test('a rule is previewed beside its form under four suppositions, and another is compared with it', async ({
+  page,
+}) => {
+  await enter(page, 'Wren')
+  await importTemplate(page, templateFile('Foreseen'))
+  await expect(page.getByRole('button', { name: 'Sets of Back squat: 2' }).first()).toBeVisible()
+  await page.getByRole('region', { name: 'Progressions' }).getByRole('button', { name: 'Change' }).click()
+  const preview = page.getByRole('dialog').getByRole('region', { name: 'Preview' })
+  await expect(preview.getByRole('columnheader').filter({ hasText: 'All goes to plan' })).toBeVisible()
+  await preview.getByLabel('Misses, or away, in').selectOption('2')
+  await expect(preview.getByText('Misses in week 2').first()).toBeVisible()
+  // Two sessions a week from 60 by 2.5; after two misses in week 2 the third week is the same again.
+  const weeks = preview.getByRole('table').first()
+  await expect(weeks.getByRole('row').nth(3)).toContainText('2 × 5 @ 70 kg; 2 × 5 @ 72.5 kg')
+  await expect(weeks.getByRole('row').nth(2)).toContainText('miss')
+  await expect(preview.getByText('Both schemes')).toBeHidden()
+  await page.getByLabel('Step, kg').fill('5')
+  await expect(preview.getByText('Both schemes, if all goes to plan')).toBeVisible()
+  await expect(preview.getByRole('row', { name: /Tonnage in all/ })).toContainText(/\d+ kg\s*\d+ kg/)
+  await page.getByLabel('Or step, % of the load').fill('2')
+  await page.getByRole('button', { name: 'Keep' }).click()
+  await expect(page.getByRole('dialog').getByText(/Expected a step above 0 in both units/)).toBeVisible()
+  await page.getByLabel('Or step, % of the load').fill('')
+  expect(await faults(page)).toEqual([])
+  await page.getByRole('button', { name: 'Keep' }).click()
+  await expect(page.getByText('add 5 kg (5 lb) after each hit')).toBeVisible()
+})
+
+test('a rule that follows is offered by a sign, waits for technique, and is taken away again', async ({
+  page,
+}) => {
+  await enter(page, 'Wren')
+  await importTemplate(page, templateFile('Handed on'))
+  const rules = page.getByRole('region', { name: 'Progressions' })
+  await rules.getByRole('button', { name: 'Add a rule that follows' }).click()
+  await expect(rules.getByText('The lift goes on when 2 of the last 3 exposures are missed.')).toBeVisible()
+  await rules.getByRole('button', { name: 'Change' }).first().click()
+  await page.getByLabel('On to the next rule').selectOption({ label: 'Outgrown' })
+  await page.getByLabel(/Offer it to the member/).check()
+  await page.getByLabel(/Wait for a good technique mark/).check()
+  await page.getByRole('button', { name: 'Keep' }).click()
+  await expect(
+    rules.getByText(/It waits for a good technique mark.*The next rule is offered when 9 exposures/),
+  ).toBeVisible()
+  await page.getByRole('button', { name: /^Undo/ }).click()
+  await expect(rules.getByText('The lift goes on when')).toBeVisible()
+  await rules.getByRole('button', { name: 'Remove this rule' }).click()
+  await expect(rules.getByText('The lift goes on when')).toBeHidden()
+})
+
+test('a light week is put in by recipe and taken out; what was missed is set for the whole template', async ({
+  page,
+}) => {
+  await enter(page, 'Wren')
+  await importTemplate(page, templateFile('Lighter'))
+  const light = page.getByRole('region', { name: 'Light weeks' })
+  await light.getByRole('button', { name: 'Put a light week in …' }).click()
+  const dialog = page.getByRole('dialog')
+  await dialog.getByLabel('Way').selectOption({ label: 'Keep sets, cut load' })
+  await dialog.getByLabel('Percent off').fill('90')
+  await dialog.getByRole('button', { name: 'Put in' }).click()
+  await expect(dialog.getByText('Expected percent off the load, a whole number from 5 to 40.')).toBeVisible()
+  await dialog.getByLabel('Percent off').fill('20')
+  await dialog.getByLabel('chest').check()
+  expect(await faults(page)).toEqual([])
+  await dialog.getByRole('button', { name: 'Put in' }).click()
+  await expect(light.getByText('chest, week 3:')).toBeVisible()
+  await expect(page.getByRole('button', { name: /^Week 3, Block, light/ })).toBeVisible()
+  await light.getByRole('button', { name: /^Remove/ }).click()
+  await expect(light.getByText('None planned.')).toBeVisible()
+  const loads = page.getByRole('region', { name: 'Loads' })
+  await loads.getByRole('button', { name: 'Change' }).click()
+  await dialog.getByLabel('What was missed of a week').selectOption('shift')
+  await dialog.getByLabel('A step back after weeks away').fill('2')
+  await dialog.getByLabel('Light weeks').selectOption('reactive')
+  await dialog.getByRole('button', { name: 'Keep' }).click()
+  await expect(loads).toContainText(
+    'what was missed of a week moves into the next; after 2 weeks away the first week back is at −10%; light weeks come as members are',
+  )
+})
+
+test.describe('on a phone', () => {
+  test.use({ viewport: phone })
+
+  test('how somebody is leads to advice with its evidence; pain to caution alone', async ({ page }) => {
+    await enter(page, 'Tomas')
+    await page.getByRole('link', { name: 'Progress' }).click()
+    const check = page.getByRole('region', { name: 'Check-in' })
+    await expect(check.getByText('Never asked yet.')).toBeVisible()
+    expect(await faults(page)).toEqual([])
+    await check
+      .getByRole('group', { name: /Freshness/ })
+      .getByRole('button', { name: '1' })
+      .click()
+    await check.getByRole('group', { name: 'Joints' }).getByRole('button', { name: 'achy' }).click()
+    await check.getByRole('button', { name: 'Save' }).click()
+    await expect(page.getByText('freshness is 1 of 5')).toBeVisible()
+    await expect(page.getByText('joints ache')).toBeVisible()
+    await expect(page.getByText(/How sure: /)).toBeVisible()
+    await check.getByRole('group', { name: 'Joints' }).getByRole('button', { name: 'painful' }).click()
+    await check.getByRole('button', { name: 'Save' }).click()
+    await expect(
+      page.getByRole('heading', { name: /stop what hurts, log it, and see a licensed professional/ }),
+    ).toBeVisible()
+    await expect(page.getByRole('button', { name: /Make the next week light/ })).toBeHidden()
+  })
+
+  test('a light spell is asked for, seen line by line in the next session, and taken back', async ({
+    page,
+  }) => {
+    await enter(page, 'Isla')
+    await page.getByRole('link', { name: 'Progress' }).click()
+    const ahead = page.getByRole('region', { name: 'Ahead' })
+    await ahead.getByText('Put an event on the calendar').click()
+    await ahead.getByLabel('Called').fill('Regatta')
+    await ahead.getByRole('button', { name: 'Save the event' }).click()
+    await expect(ahead.getByText('Regatta')).toBeVisible()
+    await ahead.getByText('Ask for a light spell').click()
+    await ahead.getByLabel('How').selectOption({ label: 'Keep load, cut sets' })
+    await ahead.getByLabel('Coming back').selectOption({ label: 'a week at 10% less' })
+    await ahead.getByRole('button', { name: 'Ask for it' }).click()
+    await expect(ahead.getByText(/a light week sets −50%; back over a week \(−10%\)/)).toBeVisible()
+    const back = ahead.getByRole('button', { name: 'Take back' })
+    for (const left of [1, 0]) {
+      await back.first().click()
+      await expect(back).toHaveCount(left)
+    }
+    await expect(ahead.getByText('Nothing yet')).toBeVisible()
+  })
+
+  test('a goal is set with its line and band, and a bad one is refused beside its field', async ({
+    page,
+  }) => {
+    await enter(page, 'Isla')
+    await page.getByRole('link', { name: 'Progress' }).click()
+    const lift = page.getByRole('article').filter({ hasText: 'Bench press' })
+    await lift.getByRole('button', { name: 'Set a goal' }).click()
+    await lift.getByLabel(/Estimated max/).fill('heavy')
+    await lift.getByRole('button', { name: 'Set the goal' }).click()
+    await expect(lift.getByText('A load above 0, at most 1000 kg.')).toBeVisible()
+    await lift.getByLabel(/Estimated max/).fill('70')
+    await lift.getByRole('button', { name: 'Set the goal' }).click()
+    await expect(lift.getByText('Goal: 70 kg')).toBeVisible()
+    await lift.getByRole('button', { name: 'Give it up' }).click()
+    await expect(lift.getByText('Goal: 70 kg')).toBeHidden()
+  })
+
+  test('what is said of a session is kept, without a server too; a technique mark goes with its set', async ({
+    page,
+  }) => {
+    await enter(page, 'Tamsin')
+    const start = page.getByRole('button', { name: /^Start (?!earlier)/ })
+    const early = page.getByRole('button', { name: 'Start earlier' })
+    await expect(start.or(early).first()).toBeVisible()
+    if (await early.isVisible()) await early.click()
+    await start.click()
+    await page.getByText('Sore from last time?').click()
+    await page.getByRole('button', { name: 'still sore' }).first().click()
+    await page.getByRole('button', { name: 'Change', exact: true }).click()
+    await page.getByText('More about this set').click()
+    await page.getByRole('group', { name: 'Technique' }).getByRole('button', { name: 'good' }).click()
+    await page.getByRole('button', { name: 'Log this set' }).click()
+    page.on('dialog', (dialog) => void dialog.accept())
+    await page.getByRole('button', { name: 'Finish the session' }).click()
+    const how = page.getByRole('region', { name: 'How was it' })
+    await how
+      .getByRole('group', { name: /How hard/ })
+      .getByRole('button', { name: '7', exact: true })
+      .click()
+    await page.reload()
+    await expect(
+      how.getByRole('group', { name: /How hard/ }).getByRole('button', { name: '7', exact: true }),
+    ).toHaveAttribute('aria-pressed', 'true')
+  })
+})
