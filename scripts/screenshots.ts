@@ -68,8 +68,8 @@ async function takeRules(browser: Browser): Promise<void> {
   const line = page
     .getByRole('region', { name: 'Progressions' })
     .getByRole('listitem')
-    .filter({ hasText: 'Deadlift' })
-  await line.getByRole('button', { name: 'Change' }).last().click()
+    .filter({ hasText: 'Start at 70%' })
+  await line.getByRole('button', { name: 'Change' }).click()
   await page.getByLabel('After the misses').selectOption('spaceOut')
   await page.getByText('Both schemes, if all goes to plan').waitFor()
   await shoot(page, 'rule-preview')

@@ -37,7 +37,7 @@ export default function MaxesPage() {
         <h1 className="text-3xl">{name ? `Maxes of ${name}` : 'Maxes'}</h1>
         <p className="mt-1 text-bark">
           Every load of {name ? 'their' : 'your'} program is worked out from these.{' '}
-          <Link to="/calculator" className="inline-block py-1 underline underline-offset-4">
+          <Link to="/calculator" className="inline-block py-1 underline underline-offset-4 sm:hidden">
             Calculator
           </Link>
         </p>

@@ -22,12 +22,14 @@ export function CheckIn({ view: { checkIn, about }, member }: Props) {
   }
   return (
     <section aria-label="Check-in" className="rounded-lg border border-line bg-sheet p-4">
-      <h2 className="text-xl">How are you?</h2>
+      <h2 className="text-xl">{member === undefined ? 'How are you?' : 'How are they?'}</h2>
       <p className="text-sm text-bark">
         {checkIn ? `Last asked on ${formatDay(checkIn.date)}: ${sayCheckIn(checkIn)}.` : 'Never asked yet.'}{' '}
-        Answer what you like; only you and your writer see it.
+        {member === undefined
+          ? 'Answer what you like; only you and your writer see it.'
+          : 'Health data: only the member and you see it.'}
       </p>
-      <div className="mt-2 grid gap-1 sm:grid-cols-2">
+      <div className="mt-2 grid gap-1">
         <Choice
           label="Sleep, 5 is good"
           value={String(said.sleep ?? '') as string}
