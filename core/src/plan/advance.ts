@@ -141,7 +141,8 @@ function feed(
       at: { week: place.week, inWeek: place.inWeek },
       role,
       ...counted,
-      ...heardOf(groups, own, done, body),
+      ...heardOf(groups, own, done),
+      ...(readsTop(template, progression) && topOf(own ? setsOfGroup(groups, own, done) : [], body)),
       ...(answers && { answers }),
     }
     progress(template, state, { progression, lift: slot, exposure }, known, hand)
@@ -162,10 +163,8 @@ function heardOf(
   groups: ShownGroup[],
   own: ShownGroup | undefined,
   done: SetLog[],
-  body: Load | undefined,
-): Pick<Exposure, 'asked' | 'reps' | 'plus' | 'askedLeft' | 'left' | 'top' | 'technique' | 'ended'> {
+): Pick<Exposure, 'asked' | 'reps' | 'plus' | 'askedLeft' | 'left' | 'technique' | 'ended'> {
   const sets = own ? setsOfGroup(groups, own, done).filter(isDone) : []
-  const top = topSet(sets, body)
   const technique = markOf(done)
   const isEnded = groups.some(
     (group) =>
@@ -176,11 +175,18 @@ function heardOf(
     reps: sets.map((set) => set.reps ?? set.amount?.value ?? 0),
     ...(own?.rir !== undefined && { askedLeft: own.rir }),
     ...(sets.some(({ rir }) => rir !== undefined) && { left: sets.map(({ rir }) => rir ?? null) }),
-    ...(top && { top }),
     ...(technique && { technique }),
     ...(isEnded && { ended: true }),
     ...plusDone(groups, done),
   }
+}
+
+const readsTop = ({ progressions }: Template, id: Id): boolean =>
+  rulesOf(progressions[id]).some(({ rule }) => ruleOf[rule].readsTop)
+
+/** The set that says most about the max, for a rule that goes by it. */
+function topOf(sets: SetLog[], body: Load | undefined): Pick<Exposure, 'top'> {
+  return { top: topSet(sets.filter(isDone), body) }
 }
 
 /** The logged sets of a group, by their numbers. */

@@ -10,11 +10,11 @@ export function knowing(
   { template, state, evidence, place, day }: Situation,
   id: Id,
   slot: Slot,
-  { body, unit, first }: Pick<Knowing, 'body' | 'unit' | 'first'>,
+  { body, unit, first, max }: Pick<Knowing, 'body' | 'unit' | 'first'> & { max?: Knowing['max'] },
 ): Knowing {
   const { week, inWeek, phase } = place
   return {
-    max: maxFor(evidence, slot, template.maxes, day),
+    max: max === undefined ? maxFor(evidence, slot, template.maxes, day) : max,
     body,
     unit,
     first,

@@ -44,7 +44,7 @@ export function prescribeSlot(
         state,
         slot,
         place.inWeek,
-        knowing(situation, id, slot, { body: loading.body, unit: loading.home.unit, first }),
+        knowing(situation, id, slot, { body: loading.body, unit: loading.home.unit, first, max }),
       )
     : nothingAsked
   const own: OnTheBar = { slot: id, groups: [], sets: [] }

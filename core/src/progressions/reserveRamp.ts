@@ -34,6 +34,7 @@ export const reserveRamp = defineRule<Params, State>({
   roles: ['main'],
   writes: ['load', 'reps', 'rir'],
   adds: ['reps'],
+  readsTop: true,
   carriedBy: {
     expected: 'a load of the progression on sets of plain reps',
     fits: (goal) => 'reps' in goal,

@@ -121,6 +121,8 @@ export type Rule<P, S> = {
   /** What of these it only adds to what is written. */
   adds?: readonly Writable[]
   carriedBy?: CarriedBy
+  /** It goes by the best set's estimate, which is worked out for it alone. */
+  readsTop?: true
   params: ObjectSchema<P & object>
   sentence(params: P): string
   start(known: Starting, params: P): S | Need

@@ -136,8 +136,12 @@ export type ProgressionStage = Stage & {
 export type PhaseRule = { phase: Id } & Omit<Stage, 'id'>
 
 /** The rules that a progression may have, in its stages and in single phases; none where there is no such progression. */
-export const rulesOf = (progression: Progression | undefined): Omit<Stage, 'id'>[] =>
-  progression ? [...progression.stages, ...(progression.inPhases ?? [])] : []
+export function rulesOf(progression: Progression | undefined): readonly Omit<Stage, 'id'>[] {
+  if (!progression) return noRules
+  const { stages, inPhases } = progression
+  return inPhases ? [...stages, ...inPhases] : stages
+}
+const noRules: readonly Omit<Stage, 'id'>[] = []
 
 /** A track: the same template with changes. Each member of it gets them all. */
 export type Track = { name: string; changes: Adjustment[] }
