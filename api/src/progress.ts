@@ -43,6 +43,8 @@ export type ProgressView = {
     reason?: LightFact['reason']
     says: string
   }[]
+  /** The most sets of a muscle a week that the member has set. */
+  ceilings: Evidence['ceilings']
   /** Answers that were taken or left in the last week. */
   taken: Evidence['adviceTaken']
 }

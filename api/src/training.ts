@@ -81,6 +81,7 @@ export const setSchema = object({
   assisted: number().integer().min(0).max(100).optional(),
   bands: string().max(60).optional(),
   style: mixed<SetStyle>((v): v is SetStyle => setStyles.includes(v as SetStyle)).optional(),
+  option: mark(),
   partial: mark(),
   pain: mark(),
   technique: mixed<'good' | 'poor'>((v): v is 'good' | 'poor' => v === 'good' || v === 'poor').optional(),

@@ -262,6 +262,7 @@ export const setLogShape = strictObject({
   assisted: wholeField('of the reps, those that were helped', 0, 100),
   bands: textField('bands or chains, by name and number', 60),
   style: choiceField(setStyles),
+  option: trueField('true, for a set done in the other way that was asked'),
   partial: trueField('true, for a set not through the whole range'),
   pain: trueField('true, for a set that hurt'),
   technique: choiceField(['good', 'poor']),

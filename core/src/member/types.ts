@@ -184,6 +184,8 @@ export type SetLog = {
   bands?: string
   /** How it was done, where it was not plain: speed, lowering-only, held and partial sets say nothing about a max. */
   style?: SetStyle
+  /** Done in the other way that was asked, at its share of the reps. */
+  option?: true
   /** Not through the whole range. */
   partial?: true
   pain?: true

@@ -294,8 +294,9 @@ function lastSet({ load, help, reps, amount, rir }: SetLog): LastTime['sets'][nu
 export const isDone = (set: SetLog): boolean => set.state === 'done' && set.reps !== 0
 
 /** Whether a set says something about a max: its own reps, the whole range, no bands, no pain, and not too many reps. */
-const isMeasure = ({ reps = 0, rir, assisted, bands, partial, pain, style }: SetLog): boolean =>
+const isMeasure = ({ reps = 0, rir, assisted, bands, partial, pain, style, option }: SetLog): boolean =>
   !assisted &&
+  !option &&
   bands === undefined &&
   !partial &&
   !pain &&

@@ -15,6 +15,7 @@ export function formatGroup(group: ShownGroup): string {
   const at = load ? ` @ ${formatHandled(group, load)}` : missing ? ' @ ?' : ''
   const said = [
     group.perSide && 'each side',
+    group.option && `or ${group.option.percent}% of the reps ${group.option.say}`,
     group.bands && `with ${group.bands}`,
     group.tempo && `tempo ${group.tempo}`,
     group.style && styleWords[group.style],

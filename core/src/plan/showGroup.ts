@@ -78,6 +78,7 @@ const asWritten = new Set<string>([
   'roundRest',
   'tempo',
   'perSide',
+  'option',
   'style',
   'bands',
   'least',

@@ -48,6 +48,14 @@ describe('a verdict', () => {
     ['sets logged out of order', [set(3, 5), set(1, 5), set(2, 5)], 'hit'],
   ])('of %s', (_, done, verdict) => expect(judge(squat, [group()], done, false)).toBe(verdict))
 
+  test('of a set done in the other way that was asked goes by its share of the reps, rounded up, and of one without by all of them', () => {
+    const asked = group({ reps: 9, option: { percent: 50, say: 'in a 10 kg vest' } })
+    const vest = (...reps: number[]) => reps.map((count, i) => set(i + 1, count, { option: true }))
+    expect(judge(squat, [asked], vest(5, 5, 5), false)).toBe('hit')
+    expect(judge(squat, [asked], vest(5, 5, 4), false)).toBe('miss')
+    expect(judge(squat, [asked], sets(9, 9, 5), false)).toBe('miss')
+  })
+
   test('of a light session is neither hit nor miss, and of none trained is still a skip', () => {
     expect(judge(squat, [group()], sets(5, 5, 5), true)).toBe('light')
     expect(judge(squat, [group()], sets(2), true)).toBe('light')

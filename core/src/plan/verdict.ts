@@ -53,8 +53,10 @@ const setOf = (sets: SetLog[], n: number): SetLog | undefined =>
 
 function meets(group: ShownGroup, set: SetLog | undefined): boolean {
   if (!set || !isDone(set)) return false
-  const { reps, goal } = group
-  const isReached = goal ? kindOf(goal).meets(goal, set) : (set.reps ?? 0) >= lowest(reps ?? 1)
+  const { reps, goal, option } = group
+  const share = option && set.option ? option.percent : 100
+  const least = Math.ceil((lowest(reps ?? 1) * share) / 100)
+  const isReached = goal ? kindOf(goal).meets(goal, set) : (set.reps ?? 0) >= least
   return isReached && isHeavyEnough(group, set)
 }
 

@@ -14,6 +14,7 @@ export const cellFields = ['sets', 'goal', 'load', 'rir', 'rest'] as const
 export const detailFields = [
   'tempo',
   'perSide',
+  'option',
   'roundRest',
   'style',
   'bands',
@@ -30,6 +31,7 @@ export function formatCell(field: CellField, group: SetGroup): string {
   const write: Partial<Record<CellField, () => string>> = {
     goal: () => kindOf(group.goal).cell(group.goal),
     load: () => sourceOf[group.load.of].cell(group.load),
+    option: () => (group.option ? `${group.option.percent}% ${group.option.say}` : ''),
     rest: () => (group.rest === undefined ? '' : formatSeconds(group.rest)),
     roundRest: () => (group.roundRest === undefined ? '' : formatSeconds(group.roundRest)),
   }
@@ -61,6 +63,7 @@ export function parseCell(
     tempo: () =>
       ofShape(field, typed.toUpperCase(), 'Tempo: four digits like 31X0, X for as fast as possible.'),
     perSide: () => yesCell(typed, 'Each side'),
+    option: () => parseOption(text.trim()),
     style: () => ofShape(field, typed, `Style: one of ${setStyles.join(', ')}.`),
     bands: () => ofShape(field, text.trim(), 'Bands: their name and number, up to 60 characters.'),
     least: () => wholeCell(typed, 1, group.sets, 'The fewest sets'),
@@ -74,6 +77,15 @@ export function parseCell(
     over: () => yesCell(typed, 'More than the 1RM'),
   }
   return read[field]()
+}
+
+/** "50% in a 10 kg vest". */
+function parseOption(typed: string): TypedCell {
+  const [, percent, say] = /^(\d+)\s*%\s+(.+)$/.exec(typed) ?? []
+  const option = { percent: Number(percent), say: say ?? '' }
+  return setGroupFields.option?.isValidSync(option, { strict: true })
+    ? { value: option }
+    : { error: 'Another way: a percent of the reps and what with, like 50% in a 10 kg vest.' }
 }
 
 function yesCell(typed: string, what: string): TypedCell {

@@ -161,6 +161,7 @@ export const cellNames: Record<CellField, string> = {
   rest: 'rest',
   tempo: 'tempo',
   perSide: 'each side',
+  option: 'another way',
   roundRest: 'rest after the round',
   style: 'style',
   bands: 'bands',

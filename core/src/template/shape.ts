@@ -218,6 +218,12 @@ export const setGroupShape = strictObject({
       expected: 'a tempo of four digits like 31X0: lowering, pause, lifting, pause; X as fast as possible',
     }),
   perSide: trueField('true, for reps of each side'),
+  option: strictObject({
+    percent: wholeField('percent of the reps', 10, 100).required(),
+    say: textField('the other way of doing it', 60).required(),
+  })
+    .default(undefined)
+    .meta({ expected: 'another way like {"percent": 50, "say": "in a 10 kg vest"}' }),
   style: choiceField(setStyles),
   bands: textField('bands or chains, by name and number', 60),
   least: wholeField('the fewest sets before the sign may end them', 1, limits.sets),

@@ -168,6 +168,8 @@ export type SetGroup = {
   tempo?: string
   /** Each side by itself: the reps are of one side. */
   perSide?: true
+  /** Another way of doing it: so many percent of the reps, 10 to 100, in this way: "in a 10 kg vest". The member takes one or the other. */
+  option?: SetOption
   style?: SetStyle
   /** Bands or chains on the bar, by name and number: no kilos. */
   bands?: string
@@ -176,10 +178,22 @@ export type SetGroup = {
   stop?: string
 }
 
+export type SetOption = { percent: number; say: string }
+
 /** What is shown of a group just as it is written. */
 export type AsWritten = Pick<
   SetGroup,
-  'lift' | 'part' | 'rest' | 'roundRest' | 'tempo' | 'perSide' | 'style' | 'bands' | 'least' | 'stop'
+  | 'lift'
+  | 'part'
+  | 'rest'
+  | 'roundRest'
+  | 'tempo'
+  | 'perSide'
+  | 'option'
+  | 'style'
+  | 'bands'
+  | 'least'
+  | 'stop'
 >
 
 /** How sets are done where it matters to what they tell: the last four say nothing about a max. */

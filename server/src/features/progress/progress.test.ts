@@ -82,7 +82,9 @@ describe('progress', () => {
       second: { from: '2026-02-02', to: '2026-03-01' },
       lifts: [{ exercise: 'backSquat' }],
     }).expect(200)
+    await give({ kind: 'ceiling', muscle: 'quads', sets: 12 }).expect(200)
     const view = await progress()
+    expect(view.ceilings).toEqual({ quads: 12 })
     expect(view.events).toMatchObject([{ what: 'trip', on: '2026-03-20' }])
     expect(view.lifts).toMatchObject([{ target: { verdict: 'cannot tell', goal: { to: { value: 120 } } } }])
     expect(view.spells).toMatchObject([{ weeks: 2, back: [-10], reason: 'holiday', says: 'left out' }])

@@ -55,6 +55,7 @@ export async function progress(scope: Scope, memberId: string, day: Day): Promis
     about: evidence.about,
     events: evidence.events.filter(({ on, to }) => (to ?? on) >= day),
     spells: spellsOf(member.facts, evidence, day),
+    ceilings: evidence.ceilings,
     taken: Object.fromEntries(
       Object.entries(evidence.adviceTaken).filter(([, { date }]) => date > addDays(day, -7)),
     ),

@@ -1,5 +1,6 @@
 import { useState } from 'react'
 import type { ProgressView } from '@young-oak/api/progress'
+import { muscles, type Muscle } from '@young-oak/core/library'
 import { recipeKinds, recipeOf, type RecipeKind } from '@young-oak/core/lightWeeks'
 import { eventKinds, lightReasons, type EventKind } from '@young-oak/core/member'
 import { formatDay } from '@young-oak/core/units'
@@ -56,6 +57,7 @@ export function Ahead({ view, member }: Props) {
       )}
       <EventForm member={member} />
       <SpellForm member={member} />
+      <CeilingForm ceilings={view.ceilings} member={member} />
     </section>
   )
 }
@@ -114,6 +116,60 @@ function EventForm({ member }: { member?: string }) {
         />
         <Button type="submit" look="plain" className="col-span-2 min-h-11" disabled={isBusy}>
           Save the event
+        </Button>
+      </form>
+    </details>
+  )
+}
+
+/** The most sets of a muscle a week, whatever a program would ask; empty for none. */
+function CeilingForm({ ceilings, member }: { ceilings: ProgressView['ceilings']; member?: string }) {
+  const { give, isBusy } = useGive(member)
+  const [typed, setTyped] = useState<{ muscle: Muscle; sets: string }>({ muscle: 'quads', sets: '' })
+  const [fault, setFault] = useState<string>()
+  const set = Object.entries(ceilings).map(([muscle, sets]) => `${muscle} ${sets}`)
+  const save = async () => {
+    const sets = typed.sets.trim() ? Number(typed.sets) : null
+    if (sets !== null && !(Number.isInteger(sets) && sets >= 1 && sets <= 60))
+      return setFault('Whole sets, 1 to 60, or nothing for no ceiling.')
+    setFault(undefined)
+    await give(
+      { kind: 'ceiling', muscle: typed.muscle, sets },
+      sets === null ? 'No ceiling.' : 'The ceiling is set.',
+    )
+  }
+  return (
+    <details className="mt-1">
+      <summary className="flex min-h-11 cursor-pointer items-center text-sm underline underline-offset-4">
+        {set.length ? `At most so many sets a week: ${set.join(', ')}` : 'Set a ceiling on weekly sets'}
+      </summary>
+      <form
+        noValidate
+        className="grid grid-cols-2 items-start gap-3"
+        onSubmit={(event) => {
+          event.preventDefault()
+          void save()
+        }}
+      >
+        <SelectField
+          label="Muscle"
+          value={typed.muscle}
+          onChange={(event) => setTyped({ ...typed, muscle: event.target.value as Muscle })}
+        >
+          {muscles.map((muscle) => (
+            <option key={muscle}>{muscle}</option>
+          ))}
+        </SelectField>
+        <Field
+          label="Hard sets a week, at most"
+          inputMode="numeric"
+          hint="Programs that count a muscle’s week keep below it."
+          value={typed.sets}
+          error={fault}
+          onChange={(event) => setTyped({ ...typed, sets: event.target.value })}
+        />
+        <Button type="submit" look="plain" className="col-span-2 min-h-11" disabled={isBusy}>
+          Set the ceiling
         </Button>
       </form>
     </details>

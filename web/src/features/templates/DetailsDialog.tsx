@@ -180,6 +180,7 @@ const capital = (text: string) => text.charAt(0).toUpperCase() + text.slice(1)
 const hints: Record<(typeof detailFields)[number], string> = {
   tempo: '31X0',
   perSide: 'yes',
+  option: '50% in a 10 kg vest',
   roundRest: '2:00',
   style: 'speed',
   bands: '2 green',

@@ -93,6 +93,13 @@ export function CurrentSet({ slot, asked, of, before, isCorrection = false, foun
           )}
         </div>
       )}
+      {isChanging && group.option && counts === 'reps' && (
+        <Mark
+          label={`${capital(group.option.say)}: ${group.option.percent}% of the reps`}
+          isOn={draft.option}
+          onChange={(option) => put({ option })}
+        />
+      )}
       {isChanging && counts === 'reps' && <More draft={draft} errors={errors} onPut={put} />}
       {group.side && group.load && typedNumber(draft.load) === group.load.value && (
         <PlatePicture side={group.side} bar={group.bar} unit={group.load.unit} />
@@ -116,6 +123,8 @@ export function CurrentSet({ slot, asked, of, before, isCorrection = false, foun
   )
 }
 
+const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1)
+
 const countLabels: Record<'reps' | AmountUnit, string> = {
   reps: 'Reps',
   s: 'Time',
@@ -136,7 +145,7 @@ const countSteps: Record<'reps' | AmountUnit, number> = {
 }
 
 function sayAbout(
-  { rir, perSide, tempo, bands, stop, least, style }: ShownGroup,
+  { rir, perSide, option, tempo, bands, stop, least, style }: ShownGroup,
   n: number,
   of: number,
   isPlus: boolean,
@@ -146,6 +155,7 @@ function sayAbout(
     isPlus && 'as many good reps as you have',
     rir !== undefined && `stop with ${rir} left`,
     perSide && 'each side',
+    option && `or ${option.percent}% of the reps ${option.say}`,
     tempo && `tempo ${tempo}`,
     style === 'lowering' && 'lower it only, with safeties set',
     style === 'speed' && 'as fast as you can with full control',

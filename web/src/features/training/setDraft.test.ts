@@ -48,6 +48,7 @@ const typed: SetDraft = {
   partial: false,
   pain: false,
   technique: '',
+  option: false,
 }
 const squat = measureOf(slot('backSquat', [group()]), group())
 const pullUp = measureOf(slot('pullUp', [group({ body: kg(80) })]), group({ body: kg(80) }))
@@ -79,6 +80,7 @@ describe('a set starts', () => {
       partial: false,
       pain: true,
       technique: '',
+      option: false,
     })
   })
   test('below nothing where help is asked', () => {

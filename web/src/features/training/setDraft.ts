@@ -19,7 +19,17 @@ import { typedNumber } from '../../ui/typedNumber.ts'
 /** What was done in a set. */
 export type Result = Pick<
   SetLog,
-  'state' | 'load' | 'help' | 'reps' | 'amount' | 'rir' | 'assisted' | 'partial' | 'pain' | 'technique'
+  | 'state'
+  | 'load'
+  | 'help'
+  | 'reps'
+  | 'amount'
+  | 'rir'
+  | 'assisted'
+  | 'partial'
+  | 'pain'
+  | 'technique'
+  | 'option'
 >
 
 /**
@@ -35,6 +45,8 @@ export type SetDraft = {
   partial: boolean
   pain: boolean
   technique: '' | 'good' | 'poor'
+  /** Done in the other way that is asked. */
+  option: boolean
 }
 export type SetErrors = Partial<Record<'load' | 'count' | 'more' | 'left' | 'assisted', string>>
 
@@ -86,6 +98,7 @@ export function startDraft(
     partial: done?.partial ?? false,
     pain: done?.pain ?? false,
     technique: done?.technique ?? '',
+    option: done?.option ?? false,
   }
 }
 
@@ -152,6 +165,7 @@ export function readDraft(
       ...(draft.partial && { partial: true }),
       ...(draft.pain && { pain: true }),
       ...(draft.technique && { technique: draft.technique }),
+      ...(draft.option && { option: true }),
     },
   }
 }
