@@ -55,6 +55,42 @@ test('a rule that follows is offered by a sign, waits for technique, and is take
   await expect(rules.getByText('The lift goes on when')).toBeHidden()
 })
 
+test('a slot follows another rule by its menu and the keyboard, two rules of one thing are refused, and lifts take turns', async ({
+  page,
+}) => {
+  await enter(page, 'Wren')
+  await importTemplate(page, templateFile('Menus'))
+  const place = page.getByRole('region', { name: 'Slipway day, place 1' })
+  await place.getByRole('button', { name: 'More for Bench press' }).focus()
+  await page.keyboard.press('Enter')
+  await expect(page.getByRole('menuitem', { name: /^Details/ })).toBeFocused()
+  for (let i = 0; i < 3; i++) await page.keyboard.press('ArrowDown')
+  await page.keyboard.press('Enter')
+  const dialog = page.getByRole('dialog', { name: 'Rules of bench press' })
+  await expect(dialog.getByText('It follows none')).toBeVisible()
+  await dialog.getByLabel('A rule of its own').selectOption({ label: 'A muscle’s sets a week' })
+  await dialog.getByRole('button', { name: 'Follow it', exact: true }).press('Enter')
+  await expect(dialog.getByText(/hard sets of quads a week to begin with/)).toBeVisible()
+  await dialog.getByLabel('In the role').selectOption('second')
+  await dialog.getByLabel('A rule of its own').selectOption({ label: 'Set by set' })
+  await dialog.getByRole('button', { name: 'Follow it', exact: true }).press('Enter')
+  await expect(dialog.getByRole('alert')).toContainText('a progression that does not write the sets too')
+  await dialog.getByLabel('Put in').selectOption({ label: 'Incline bench press' })
+  await dialog.getByLabel('Change after every').selectOption('1')
+  expect(await faults(page)).toEqual([])
+  await page.keyboard.press('Escape')
+  await page.getByRole('button', { name: /^Week 2,/ }).click()
+  await expect(place.getByText('Incline bench press')).toBeVisible()
+  await place.getByRole('button', { name: 'More for Bench press' }).click()
+  await page.getByRole('menuitem', { name: 'What all its weeks come to …' }).click()
+  await expect(
+    page
+      .getByRole('dialog')
+      .getByText(/Incline bench press: /)
+      .first(),
+  ).toBeVisible()
+})
+
 test('a light week is put in by recipe and taken out; what was missed is set for the whole template', async ({
   page,
 }) => {

@@ -12,6 +12,7 @@ const commandNames = [
   'setParams',
   'setRule',
   'setLight',
+  'setSlot',
   'setProgression',
   'addSlot',
   'removeSlot',

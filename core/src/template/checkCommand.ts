@@ -7,7 +7,7 @@ import { findRules } from './looseEnds.ts'
 import { readGoal, readLoad, readProgression, readSlot, readWarmUp } from './read.ts'
 import { readLight } from './readAdjustment.ts'
 import { headShape, phaseShape, setGroupShape } from './shape.ts'
-import { rowWeeks, type Template } from './types.ts'
+import { rowWeeks, type Id, type Slot, type Template } from './types.ts'
 
 /**
  * The faults of a command's own value, located as in a file. Only the piece that it touches is read, so that saving an edit
@@ -50,29 +50,43 @@ function check(checker: Checker, draft: Template, command: Command): void {
       if (!phase || !checker.check(phaseShape.pick(['light']), { light: to ?? null }, '')) return
       return to.forEach((one, i) => void readLight(checker, one, at(path, i), rowWeeks(phase)))
     }
-    case 'addSlot': {
-      const path = at('slots', command.slot)
-      checker.check(object({ id: idField('a slot’s id').required() }), { id: command.slot }, path)
-      const slot = readSlot(checker, command.value, path, draft.phases)
-      if (!slot) return
-      // A draft holds what was sent, so nothing may be left to a default.
-      if (!same(slot, command.value))
-        checker.add(
-          path,
-          'a slot written out in full, with "follows", "by" and a row for each week',
-          command.value,
-        )
-      findOverMax(checker, draft, slot, path)
-      return findSlotEnds(checker, draft, slot, path)
+    case 'addSlot':
+      return void checkSlot(checker, draft, command.slot, command.value)
+    case 'setSlot': {
+      const slot = checkSlot(checker, draft, command.slot, command.to)
+      return slot && findUnheard(checker, draft, slot, at('slots', command.slot))
     }
     case 'removeSlot':
       return
     case 'several':
-      return command.commands.forEach((one) => check(checker, draft, one))
+      return checkSeveral(checker, draft, command)
   }
 }
 
 type Of<K extends Command['do']> = Extract<Command, { do: K }>
+
+/** Each of several commands is checked against the draft as those before it leave it. */
+function checkSeveral(checker: Checker, draft: Template, { commands }: Of<'several'>): void {
+  let at = draft
+  for (const one of commands) {
+    check(checker, at, one)
+    const next = applyCommand(at, one)
+    if (!isConflict(next)) at = next
+  }
+}
+
+/** A draft holds what was sent, so nothing may be left to a default. */
+function checkSlot(checker: Checker, draft: Template, id: Id, value: Slot): Slot | undefined {
+  const path = at('slots', id)
+  checker.check(object({ id: idField('a slot’s id').required() }), { id }, path)
+  const slot = readSlot(checker, value, path, draft.phases)
+  if (!slot) return undefined
+  const expected = 'a slot written out in full, with "follows", "by" and a row for each week'
+  if (!same(slot, value)) checker.add(path, expected, value)
+  findOverMax(checker, draft, slot, path)
+  findSlotEnds(checker, draft, slot, path)
+  return slot
+}
 
 function checkHead(checker: Checker, draft: Template, { field, to }: Of<'setHead'>): void {
   if (to === null && (field === 'maxes' || field === 'rounding' || field === 'missed'))
@@ -95,7 +109,18 @@ function checkRule(checker: Checker, draft: Template, command: Of<'setRule'>): v
 }
 
 function checkProgression(checker: Checker, draft: Template, command: Of<'setProgression'>): void {
-  const path = at('progressions', command.progression)
+  const { progression: id } = command
+  const path = at('progressions', id)
+  if (command.to === null) {
+    const follower = Object.entries(draft.slots).find(([, { follows }]) =>
+      follows.some(({ progression }) => progression === id),
+    )
+    return (
+      follower &&
+      checker.add(path, 'no slot that follows it', follower[0], 'Let the slot follow another first.')
+    )
+  }
+  checker.check(object({ id: idField('a progression’s id').required() }), { id }, path)
   const read = readProgression(checker, command.to ?? null, path)
   if (!read || checker.issues.length) return
   if (!same(read, command.to)) return checker.add(path, 'a progression written out in full', command.to)

@@ -15,7 +15,10 @@ export type Command =
   | { do: 'setWarmUp'; slot: Id; from: SlotWarmUp; to: SlotWarmUp }
   | { do: 'setParams'; progression: Id; stage: Id; from: Stage['params']; to: Stage['params'] }
   | { do: 'setRule'; progression: Id; stage: Id; from: RuleOfStage; to: RuleOfStage }
-  | { do: 'setProgression'; progression: Id; from: Progression; to: Progression }
+  /** The whole of a progression; null where there is none. */
+  | { do: 'setProgression'; progression: Id; from: Progression | null; to: Progression | null }
+  /** The whole of a slot, where more than a cell of it changes: the rules that it follows, lifts in turn. */
+  | { do: 'setSlot'; slot: Id; from: Slot; to: Slot }
   | { do: 'setLight'; phase: Id; from: Adjustment[]; to: Adjustment[] }
   | { do: 'addSlot'; slot: Id; session: Id; after: Id; value: Slot }
   | { do: 'removeSlot'; slot: Id; session: Id; after: Id; value: Slot }
@@ -65,6 +68,8 @@ export function applyCommand(draft: Template, command: Command): Template | Conf
       return setParams(draft, command)
     case 'setRule':
       return setRule(draft, command)
+    case 'setSlot':
+      return setSlot(draft, command)
     case 'setProgression':
       return setProgression(draft, command)
     case 'setLight':
@@ -158,10 +163,16 @@ function setProgression(
   draft: Template,
   { progression: id, from, to }: Of<'setProgression'>,
 ): Template | Conflict {
-  const own = draft.progressions[id]
-  if (!own) return gone(`The progression ${id}`)
+  const { [id]: own = null, ...others } = draft.progressions
+  if (!own && from) return gone(`The progression ${id}`)
   if (!same(own, from)) return changed(`The progression ${id}`, own)
-  return { ...draft, progressions: { ...draft.progressions, [id]: to } }
+  return { ...draft, progressions: to ? { ...draft.progressions, [id]: to } : others }
+}
+
+function setSlot(draft: Template, { slot: id, from, to }: Of<'setSlot'>): Template | Conflict {
+  const own = draft.slots[id]
+  if (!own) return gone(`The slot ${id}`)
+  return same(own, from) ? withSlot(draft, id, to) : changed(`The slot ${id}`, 'something else')
 }
 
 function changeStage(

@@ -53,6 +53,99 @@ describe('a template', () => {
       'slots.v-squat.follows[0].role: expected a role of volumeHeavy: volume, light, heavy; got "monday".',
     ],
     [
+      'two rules for one progression in a phase',
+      'technique-an-offer-and-a-phase-rule',
+      'progressions.bench.inPhases',
+      (
+        fixtureJson('technique-an-offer-and-a-phase-rule', 'template') as {
+          progressions: { bench: { inPhases: object[] } }
+        }
+      ).progressions.bench.inPhases.flatMap((one) => [one, one]),
+      'progressions.bench.inPhases[1].phase: expected one rule for the progression in a phase; got "q". Two rules cannot both have a lift: keep one of them.',
+    ],
+    [
+      'a rule for a phase that does not exist',
+      'technique-an-offer-and-a-phase-rule',
+      'progressions.bench.inPhases.0.phase',
+      'r',
+      'progressions.bench.inPhases[0].phase: expected a phase of this template; got "r". There are: p, q.',
+    ],
+    [
+      'an offer with nothing to offer',
+      'technique-an-offer-and-a-phase-rule',
+      'progressions.squat.stages.1.offers',
+      true,
+      'progressions.squat.stages[1].offers: expected a stage after it to offer; got true.',
+    ],
+    [
+      'a step in kilos and in percent at once',
+      'technique-an-offer-and-a-phase-rule',
+      'progressions.squat.stages.0.params.step',
+      { kg: 2.5, lb: 5, percent: 2 },
+      'progressions.squat.stages[0].params.step: expected a step above 0 in both units',
+    ],
+    [
+      'a step of nothing',
+      'technique-an-offer-and-a-phase-rule',
+      'progressions.squat.stages.0.params.step.kg',
+      0,
+      'progressions.squat.stages[0].params.step: expected a step above 0 in both units',
+    ],
+    [
+      'a reset of everything',
+      'technique-an-offer-and-a-phase-rule',
+      'progressions.squat.stages.0.params.resetBy',
+      100,
+      'progressions.squat.stages[0].params.resetBy: expected a percent from 1 to 50; got 100.',
+    ],
+    [
+      'a muscle’s week that would end below where it begins',
+      'a-ramp-and-a-muscles-week',
+      'progressions.quads.stages.0.params.most',
+      4,
+      'progressions.quads.stages[0].params: expected "most" at least "first"',
+    ],
+    [
+      'a lift handed on to a rule of a muscle',
+      'a-ramp-and-a-muscles-week',
+      'progressions.squat.stages',
+      [
+        {
+          id: 'one',
+          rule: 'linear',
+          params: { startLoad: { kg: 60, lb: 135 }, step: { kg: 5, lb: 10 }, misses: 2, resetBy: 10 },
+          until: { sign: 'exposures', count: 3 },
+        },
+        {
+          id: 'two',
+          rule: 'muscleWeek',
+          params: { muscle: 'quads', first: 8, most: 12, add: 1, weeks: 3, lowerWeek: 60, cap: 6 },
+        },
+      ],
+      'progressions.squat.stages[1].rule: expected a rule of one lift, like the first stage; got "muscleWeek".',
+    ],
+    [
+      'ranges of which one stands twice',
+      'ranges-and-turns',
+      'progressions.range.stages.0.params.ranges',
+      ['blocks 20 cm', 'blocks 20 cm'],
+      'progressions.range.stages[0].params: expected ranges, each once',
+    ],
+    [
+      'one slot that takes turns with itself',
+      'ranges-and-turns',
+      'sessions.a.parts.0',
+      { name: 'Main', slots: ['pull'], turns: { by: 'week', every: 1 } },
+      'sessions.a.parts[0].turns: expected two slots or more to take turns; got 1.',
+    ],
+    [
+      'a light week that lightens nothing',
+      'fewer-days-and-a-taper',
+      'phases.0.light.0.do',
+      { kind: 'scaleLoad', by: 10 },
+      'phases[0].light[0].do: expected a change that lowers something and raises nothing',
+    ],
+    [
       'a rotation of nothing',
       'set-and-rest-waves',
       'phases.0.rotation',

@@ -20,7 +20,7 @@ export function EstimateChart({ seen, target, unit, label }: Props) {
   ]
   const [low = 0, high = 1] = extent(values)
   const x = scaleUtc([at(first.date), at(end)], [size.left, size.width - size.right])
-  const y = scaleLinear(low === high ? [low - 5, high + 5] : [low, high], [
+  const y = scaleLinear(low === high ? [Math.max(0, low - 5), high + 5] : [low, high], [
     size.height - size.bottom,
     size.top,
   ]).nice(4)

@@ -21,7 +21,7 @@ export function ForecastChart({ series, what }: { series: Series[]; what: string
     series.flatMap(({ points }) => points.flatMap(({ value }) => value ?? [])),
   )
   const x = scalePoint(weeks, [size.left, size.width - size.right])
-  const y = scaleLinear(low === high ? [low - 5, high + 5] : [low, high], [
+  const y = scaleLinear(low === high ? [Math.max(0, low - 5), high + 5] : [low, high], [
     size.height - size.bottom,
     size.top,
   ]).nice(4)
@@ -31,7 +31,7 @@ export function ForecastChart({ series, what }: { series: Series[]; what: string
     .y(({ value }) => y(value ?? 0))
   const every = Math.ceil(weeks.length / 14)
   return (
-    <figure className="m-0">
+    <figure className="m-0 max-w-3xl">
       <svg
         viewBox={`0 0 ${size.width} ${size.height}`}
         role="img"

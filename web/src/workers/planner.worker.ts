@@ -1,5 +1,6 @@
 import { expose } from 'comlink'
 import type { MemberFile } from '@young-oak/api/members'
+import { liftKey, liftName, type Lift } from '@young-oak/core/library'
 import type { Enrolment } from '@young-oak/core/member'
 import { assumptionKinds, assumptionOf, type Supposed } from '@young-oak/core/assumptions'
 import { formatGroups, maxFor, planMember, tallyOf, type Plan, type WeekTally } from '@young-oak/core/plan'
@@ -81,7 +82,7 @@ const planner = {
         title:
           assumptionOf[one.kind].title + ('week' in assumptionOf[one.kind].params.fields ? ` ${week}` : ''),
         says: assumptionOf[one.kind].sentence(one),
-        weeks: weeksOf(made.plans[own.id], slot),
+        weeks: weeksOf(made.plans[own.id], slot, tried.slots[slot]),
       })),
       now: tally(draft, planOf(draft, toPlan)),
       tried: trial ? tally(tried, planOf(tried, toPlan)) : null,
@@ -90,7 +91,7 @@ const planner = {
 }
 
 /** What a slot is asked in each week ahead, the heaviest of its places; without loads the sets or the reps are drawn. */
-function weeksOf(plan: Plan | undefined, slot: Id): WeekSeen[] {
+function weeksOf(plan: Plan | undefined, slot: Id, written: Lift | undefined): WeekSeen[] {
   return (plan?.weeks ?? []).flatMap(({ week, light, places }) => {
     const own = places.flatMap(({ slots, status }) =>
       status === 'next' || status === 'ahead' || status === 'open'
@@ -102,13 +103,14 @@ function weeksOf(plan: Plan | undefined, slot: Id): WeekSeen[] {
     const groups = own.flatMap((one) => one.groups)
     const loads = groups.flatMap(({ load }) => (load ? [load.value] : []))
     const counted = groups.reduce((sum, { sets }) => sum + sets, 0)
-    const variant = first.variant ? `${first.variant}: ` : ''
+    const isOther = written && liftKey(first) !== liftKey(written)
+    const lift = isOther ? `${first.exercise === written.exercise ? first.variant : liftName(first)}: ` : ''
     const left = first.groups.find(({ rir }) => rir !== undefined)?.rir
     return [
       {
         week,
         light,
-        text: `${variant}${own.map((one) => formatGroups(one.groups)).join('; ')}${left === undefined ? '' : `, ${left} left`}`,
+        text: `${lift}${own.map((one) => formatGroups(one.groups)).join('; ')}${left === undefined ? '' : `, ${left} left`}`,
         ...(own.some(({ supposed }) => supposed) && {
           supposed: own.map(({ supposed }) => supposed).join(', '),
         }),

@@ -2,6 +2,7 @@ import { CircleHelp, Redo2, Undo2 } from 'lucide-react'
 import { useEffect, useMemo, useState } from 'react'
 import { useParams } from 'react-router'
 import type { MemberFile } from '@young-oak/api/members'
+import { liftName } from '@young-oak/core/library'
 import { sampleMember, seasonOf, type Strength } from '@young-oak/core/plan'
 import type { Command, Template } from '@young-oak/core/template'
 import { api, sayError } from '../../app/api.ts'
@@ -10,12 +11,14 @@ import { today } from '../../app/today.ts'
 import { SeasonStrip } from '../../charts/SeasonStrip.tsx'
 import { Button } from '../../ui/Button.tsx'
 import { IconButton } from '../../ui/IconButton.tsx'
+import { Modal } from '../../ui/Modal.tsx'
 import { Toasts } from '../../ui/Toasts.tsx'
 import { closeDraft, dismissNotice, edit, openDraft, redo, undo } from './editorSlice.ts'
 import { LoadSettings } from './LoadSettings.tsx'
 import { LightWeeks } from './LightWeeks.tsx'
 import { PublishDialog } from './PublishDialog.tsx'
 import { RuleList } from './RuleList.tsx'
+import { RulePreview } from './RulePreview.tsx'
 import { ShortcutsDialog } from './ShortcutsDialog.tsx'
 import { TrackList } from './TrackList.tsx'
 import { useAutosave } from './useAutosave.ts'
@@ -57,6 +60,7 @@ function Workbench({ id, isPublished }: { id: string; isPublished: boolean }) {
   })
   const file = sample ?? stored
   const [trial, setTrial] = useState<Command | null>(null)
+  const [foreseen, setForeseen] = useState<string | null>(null)
   const [track, setTrack] = useState('')
   const [hasPublished, setPublished] = useState(false)
   const preview = usePreview(id, member ? file : undefined, trial, track || null)
@@ -98,7 +102,13 @@ function Workbench({ id, isPublished }: { id: string; isPublished: boolean }) {
         onTry={setTrial}
         preview={preview}
         memberName={member ? file?.name : undefined}
+        onForesee={setForeseen}
       />
+      {foreseen !== null && draft.slots[foreseen] && (
+        <Modal title={liftName(draft.slots[foreseen])} isOpen isWide onClose={() => setForeseen(null)}>
+          <RulePreview draft={draft} template={id} file={file ?? usual} trial={null} slots={[foreseen]} />
+        </Modal>
+      )}
       <LoadSettings draft={draft} />
       <RuleList draft={draft} template={id} file={file ?? usual} />
       <LightWeeks draft={draft} />

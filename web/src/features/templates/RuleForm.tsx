@@ -95,13 +95,15 @@ export function RuleForm({ draft, template, file, target, onClose }: Props) {
           Keep
         </Button>
       </form>
-      <RulePreview
-        draft={draft}
-        template={template}
-        file={file}
-        trial={isKept ? command : null}
-        slots={slotsFeeding(draft, target.progression)}
-      />
+      <div className="min-w-0 border-t border-line pt-3 lg:border-t-0 lg:border-l lg:pt-0 lg:pl-6">
+        <RulePreview
+          draft={draft}
+          template={template}
+          file={file}
+          trial={isKept ? command : null}
+          slots={slotsFeeding(draft, target.progression)}
+        />
+      </div>
     </div>
   )
 }

@@ -31,10 +31,7 @@ export function RulePreview({ draft, template, file, trial, slots }: Props) {
   const columns = forecast?.columns ?? []
   const hasLoads = columns.some(({ weeks }) => weeks.some(({ text }) => /@ [\d.]/.test(text)))
   return (
-    <section
-      aria-label="Preview"
-      className="min-w-0 border-t border-line pt-3 lg:border-t-0 lg:border-l lg:pt-0 lg:pl-6"
-    >
+    <section aria-label="Preview" className="min-w-0">
       <h3 className="text-lg">What it comes to</h3>
       <p className="text-sm text-bark">
         For {file.name ?? 'this member'}, from today, all weeks that are left.

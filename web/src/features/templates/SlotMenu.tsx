@@ -7,14 +7,24 @@ import { useAppDispatch } from '../../app/store.ts'
 import { Modal } from '../../ui/Modal.tsx'
 import { DetailsDialog } from './DetailsDialog.tsx'
 import { edit } from './editorSlice.ts'
+import { SlotRulesDialog } from './SlotRulesDialog.tsx'
 
-type Props = { draft: Template; slotId: string; session: string; phase: string; row: number }
+type Props = {
+  draft: Template
+  slotId: string
+  session: string
+  phase: string
+  row: number
+  /** Opens what all weeks of the slot come to. */
+  onForesee: () => void
+}
 
 /** What can be done with a slot as a whole. Ids are minted once: a removed slot comes back only by undo. */
-export function SlotMenu({ draft, slotId, session, phase, row }: Props) {
+export function SlotMenu({ draft, slotId, session, phase, row, onForesee }: Props) {
   const dispatch = useAppDispatch()
   const [choosing, setChoosing] = useState<'change' | 'add' | null>(null)
   const [isDetailed, setDetailed] = useState(false)
+  const [isRuling, setRuling] = useState(false)
   const slot = draft.slots[slotId]
   if (!slot) return null
   const order = draft.sessions[session]?.parts.find((part) => part.slots.includes(slotId))?.slots ?? []
@@ -49,6 +59,8 @@ export function SlotMenu({ draft, slotId, session, phase, row }: Props) {
             <Item onSelect={() => setDetailed(true)}>Details: tempo, sides, bands …</Item>
             <Item onSelect={() => setChoosing('change')}>Change the exercise …</Item>
             <Item onSelect={() => setChoosing('add')}>Add a slot below …</Item>
+            <Item onSelect={() => setRuling(true)}>Rules and lifts in turn …</Item>
+            <Item onSelect={onForesee}>What all its weeks come to …</Item>
             <Item
               isDisabled={order.length < 2 || order[0] === slotId}
               onSelect={() =>
@@ -68,6 +80,7 @@ export function SlotMenu({ draft, slotId, session, phase, row }: Props) {
           </DropdownMenu.Content>
         </DropdownMenu.Portal>
       </DropdownMenu.Root>
+      <SlotRulesDialog draft={draft} slotId={slotId} isOpen={isRuling} onClose={() => setRuling(false)} />
       <DetailsDialog
         draft={draft}
         slotId={slotId}

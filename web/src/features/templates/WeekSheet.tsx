@@ -26,13 +26,15 @@ type Props = {
   onTry: (command: Command | null) => void
   preview: Preview | null
   memberName?: string
+  /** Opens what all weeks of a slot come to. */
+  onForesee: (slot: string) => void
 }
 
 /** What is being typed into the cell under the keyboard. */
 export type Typing = { text: string; error?: string; replaced: boolean }
 
 /** The week's sessions side by side, edited in place by keyboard. */
-export function WeekSheet({ draft, week, weeks, onWeek, onTry, preview, memberName }: Props) {
+export function WeekSheet({ draft, week, weeks, onWeek, onTry, preview, memberName, onForesee }: Props) {
   const dispatch = useAppDispatch()
   const columns = useMemo(() => columnsOf(draft, week), [draft, week])
   const [at, setAt] = useState<At>({ column: 0, line: 0, field: 0 })
@@ -184,6 +186,7 @@ export function WeekSheet({ draft, week, weeks, onWeek, onTry, preview, memberNa
                           session={column.session}
                           phase={one.phase}
                           row={one.row}
+                          onForesee={() => onForesee(one.slotId)}
                         />
                       ) : null
                     }

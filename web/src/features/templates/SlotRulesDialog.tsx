@@ -1,0 +1,217 @@
+import { useState } from 'react'
+import { exerciseIds, exercises, liftName, type ExerciseId } from '@young-oak/core/library'
+import { ruleKinds, ruleOf, type RuleKind } from '@young-oak/core/progressions'
+import { formatIssue } from '@young-oak/core/reading'
+import {
+  checkCommand,
+  turnClocks,
+  type Command,
+  type Slot,
+  type SlotTurns,
+  type Template,
+} from '@young-oak/core/template'
+import { useAppDispatch } from '../../app/store.ts'
+import { Button } from '../../ui/Button.tsx'
+import { SelectField } from '../../ui/Field.tsx'
+import { Modal } from '../../ui/Modal.tsx'
+import { edit } from './editorSlice.ts'
+import { followKnown, followNew, setRole, setTurns, unfollow } from './slotRules.ts'
+
+type Props = { draft: Template; slotId: string; isOpen: boolean; onClose: () => void }
+
+/** The rules that a slot follows, with its role in each; others that it may follow; and the lifts that take it in turn. */
+export function SlotRulesDialog({ draft, slotId, isOpen, onClose }: Props) {
+  const slot = draft.slots[slotId]
+  if (!slot || !isOpen) return null
+  return (
+    <Modal
+      title={`Rules of ${liftName(slot).toLowerCase()}`}
+      about="Changes act from the next version on."
+      isOpen
+      onClose={onClose}
+    >
+      <Rules draft={draft} slotId={slotId} slot={slot} />
+    </Modal>
+  )
+}
+
+const mint = () => crypto.randomUUID()
+
+function Rules({ draft, slotId, slot }: { draft: Template; slotId: string; slot: Slot }) {
+  const dispatch = useAppDispatch()
+  const [fault, setFault] = useState<string | null>(null)
+  const [kind, setKind] = useState<RuleKind>('linear')
+  const others = Object.keys(draft.progressions).filter(
+    (id) => !slot.follows.some(({ progression }) => progression === id),
+  )
+  const [known, setKnown] = useState(others[0] ?? '')
+  const put = (command: Command | null) => {
+    const [issue] = command ? checkCommand(draft, command) : []
+    setFault(issue ? formatIssue(issue) : null)
+    if (command && !issue) dispatch(edit(command))
+  }
+  return (
+    <div className="grid gap-4">
+      <ul className="grid gap-3 text-sm">
+        {slot.follows.length === 0 && (
+          <li className="text-bark">It follows none: its loads are as they are written.</li>
+        )}
+        {slot.follows.map(({ progression, role }) => {
+          const stage = draft.progressions[progression]?.stages[0]
+          if (!stage) return null
+          const { roles, sentence } = ruleOf[stage.rule]
+          return (
+            <li key={progression} className="border-b border-line pb-2">
+              <p>{sentence(stage.params)}</p>
+              <p className="mt-1 flex flex-wrap items-center gap-3">
+                {roles.length > 1 && typeof role === 'string' && (
+                  <label className="flex items-center gap-2">
+                    In the role
+                    <select
+                      value={role}
+                      onChange={(event) => put(setRole(draft, slotId, progression, event.target.value))}
+                      className="min-h-9 rounded-md border border-edge bg-sheet px-2"
+                    >
+                      {roles.map((one) => (
+                        <option key={one}>{one}</option>
+                      ))}
+                    </select>
+                  </label>
+                )}
+                <Button
+                  look="quiet"
+                  className="-ml-3.5 min-h-0"
+                  onClick={() => put(unfollow(draft, slotId, progression))}
+                >
+                  Follow it no more
+                </Button>
+              </p>
+            </li>
+          )
+        })}
+      </ul>
+      {fault && (
+        <p role="alert" className="text-brick">
+          {fault}
+        </p>
+      )}
+      <div className="grid grid-cols-[1fr_auto] items-end gap-3">
+        <SelectField
+          label="A rule of its own"
+          value={kind}
+          onChange={(event) => setKind(event.target.value as RuleKind)}
+        >
+          {ruleKinds.map((one) => (
+            <option key={one} value={one}>
+              {ruleOf[one].title}
+            </option>
+          ))}
+        </SelectField>
+        <Button look="plain" className="min-h-11" onClick={() => put(followNew(draft, slotId, kind, mint))}>
+          Follow it
+        </Button>
+        {others.length > 0 && (
+          <>
+            <SelectField
+              label="One that others follow"
+              value={others.includes(known) ? known : others[0]}
+              onChange={(event) => setKnown(event.target.value)}
+            >
+              {others.map((id) => (
+                <option key={id} value={id}>
+                  {nameOf(draft, id)}
+                </option>
+              ))}
+            </SelectField>
+            <Button
+              look="plain"
+              className="min-h-11"
+              onClick={() =>
+                put(followKnown(draft, slotId, others.includes(known) ? known : (others[0] ?? '')))
+              }
+            >
+              Follow it too
+            </Button>
+          </>
+        )}
+      </div>
+      {!slot.circuit && <Turns slot={slot} onPut={(turns) => put(setTurns(draft, slotId, turns))} />}
+    </div>
+  )
+}
+
+const nameOf = ({ slots, progressions }: Template, id: string): string => {
+  const lifts = Object.values(slots).filter(({ follows }) =>
+    follows.some(({ progression }) => progression === id),
+  )
+  const stage = progressions[id]?.stages[0]
+  return `${[...new Set(lifts.map(liftName))].join(', ')}: ${stage ? ruleOf[stage.rule].title : ''}`
+}
+
+const clockWords: Record<SlotTurns['by'], string> = {
+  week: 'weeks of the phase',
+  place: 'places of the week',
+  phase: 'phases',
+}
+
+function Turns({ slot, onPut }: { slot: Slot; onPut: (turns: SlotTurns | null) => void }) {
+  const turns: SlotTurns = slot.turns ?? { with: [], by: 'week', every: 3 }
+  return (
+    <fieldset className="grid gap-3 border-t border-line pt-3">
+      <legend className="text-sm font-medium">Lifts that take this place in turn</legend>
+      {turns.with.map((lift, i) => (
+        <p key={liftName(lift)} className="flex items-center gap-3 text-sm">
+          <span className="grow">{liftName(lift)}</span>
+          <Button
+            look="quiet"
+            className="min-h-0"
+            onClick={() => onPut({ ...turns, with: turns.with.filter((_, j) => j !== i) })}
+          >
+            Take out
+          </Button>
+        </p>
+      ))}
+      <SelectField
+        label="Put in"
+        value=""
+        onChange={(event) => {
+          const exercise = event.target.value as ExerciseId
+          if (exercise) onPut({ ...turns, with: [...turns.with, { exercise }] })
+        }}
+      >
+        <option value="">choose a lift</option>
+        {exerciseIds
+          .filter((id) => exercises[id].tool === exercises[slot.exercise].tool && id !== slot.exercise)
+          .map((id) => (
+            <option key={id} value={id}>
+              {exercises[id].name}
+            </option>
+          ))}
+      </SelectField>
+      {turns.with.length > 0 && (
+        <div className="grid grid-cols-2 gap-3">
+          <SelectField
+            label="Change after every"
+            value={turns.every}
+            onChange={(event) => onPut({ ...turns, every: Number(event.target.value) })}
+          >
+            {Array.from({ length: 12 }, (_, i) => (
+              <option key={i}>{i + 1}</option>
+            ))}
+          </SelectField>
+          <SelectField
+            label="Counted in"
+            value={turns.by}
+            onChange={(event) => onPut({ ...turns, by: event.target.value as SlotTurns['by'] })}
+          >
+            {turnClocks.map((clock) => (
+              <option key={clock} value={clock}>
+                {clockWords[clock]}
+              </option>
+            ))}
+          </SelectField>
+        </div>
+      )}
+    </fieldset>
+  )
+}

@@ -1,0 +1,77 @@
+import { describe, expect, test } from '@jest/globals'
+import { ruleKinds } from '@young-oak/core/progressions'
+import {
+  applyCommand,
+  checkCommand,
+  invert,
+  isConflict,
+  readTemplate,
+  type Command,
+  type Template,
+} from '@young-oak/core/template'
+import { followKnown, followNew, setTurns, unfollow } from './slotRules.ts'
+
+const { template } = readTemplate({
+  format: 1,
+  name: 'One slot',
+  phases: [{ id: 'p', name: 'P', weeks: 2, rotation: ['a'], perWeek: 1 }],
+  sessions: { a: { name: 'A', parts: [{ name: 'Main', slots: ['squat', 'bench'] }] } },
+  slots: Object.fromEntries(
+    [
+      ['squat', 'backSquat'],
+      ['bench', 'benchPress'],
+    ].map(([id, exercise]) => [
+      id,
+      { exercise, rows: { p: [[{ sets: 3, goal: { reps: 5 }, load: { of: 'max', percent: 70 } }]] } },
+    ]),
+  ),
+})
+const draft = template as Template
+const minting = () => {
+  let count = 0
+  return () => `id-${(count += 1)}`
+}
+function after(at: Template, command: Command | null): Template {
+  if (!command) throw new Error('no command')
+  expect(checkCommand(at, command)).toEqual([])
+  const made = applyCommand(at, command)
+  if (isConflict(made)) throw new Error(made.conflict)
+  return made
+}
+
+describe('a slot', () => {
+  test.each(ruleKinds)(
+    'takes a rule of its own, which can be published, and gives it up again: %s',
+    (kind) => {
+      const command = followNew(draft, 'squat', kind, minting())
+      const made = after(draft, command)
+      expect(readTemplate(JSON.parse(JSON.stringify(made))).issues).toBeUndefined()
+      expect(applyCommand(made, invert(command as Command))).toEqual(draft)
+      const without = after(made, unfollow(made, 'squat', 'id-1'))
+      expect(without.progressions).toEqual({})
+      expect(readTemplate(JSON.parse(JSON.stringify(without))).issues).toBeUndefined()
+    },
+  )
+
+  test('follows one that there is, which stays as long as anybody follows it', () => {
+    const made = after(draft, followNew(draft, 'squat', 'linear', minting()))
+    const both = after(made, followKnown(made, 'bench', 'id-1'))
+    expect(both.slots.bench?.rows.p?.[0]?.[0]?.load).toEqual({ of: 'progression' })
+    const one = after(both, unfollow(both, 'squat', 'id-1'))
+    expect(Object.keys(one.progressions)).toEqual(['id-1'])
+    expect(one.slots.squat?.rows.p?.[1]?.[0]?.load).toEqual({ of: 'free' })
+  })
+
+  test('cannot follow two that write the same thing', () => {
+    const made = after(draft, followNew(draft, 'squat', 'linear', minting()))
+    const command = followNew(made, 'squat', 'wave', () => 'other') as Command
+    expect(checkCommand(made, command)[0]?.expected).toContain('does not write the load too')
+  })
+
+  test('takes lifts in turn, and gives them up', () => {
+    const turns = { with: [{ exercise: 'frontSquat' as const }], by: 'week' as const, every: 3 }
+    const made = after(draft, setTurns(draft, 'squat', turns))
+    expect(made.slots.squat?.turns).toEqual(turns)
+    expect(after(made, setTurns(made, 'squat', null))).toEqual(draft)
+  })
+})

@@ -1,0 +1,99 @@
+import { ruleOf, sampleGroup, sampleRole, type RuleKind } from '@young-oak/core/progressions'
+import {
+  rulesOf,
+  type Command,
+  type Follow,
+  type Id,
+  type Progression,
+  type SetGroup,
+  type Slot,
+  type SlotTurns,
+  type Template,
+} from '@young-oak/core/template'
+
+/** The commands that give a slot a rule of its own: an example's numbers to begin with, and sets that can carry it. */
+export function followNew(draft: Template, slotId: Id, kind: RuleKind, mint: () => Id): Command | null {
+  const slot = draft.slots[slotId]
+  const params = ruleOf[kind].examples[0]?.params
+  if (!slot || !params) return null
+  const id = mint()
+  const stages = [{ id: mint(), rule: kind, params }] as Progression['stages']
+  const follow = { progression: id, role: sampleRole(kind) }
+  const to = carrying({ ...slot, follows: [...slot.follows, follow] }, kind)
+  return {
+    do: 'several',
+    commands: [
+      { do: 'setProgression', progression: id, from: null, to: { stages } },
+      { do: 'setSlot', slot: slotId, from: slot, to },
+    ],
+  }
+}
+
+/** The command that lets a slot follow a progression that there is, in a role. */
+export function followKnown(draft: Template, slotId: Id, progression: Id): Command | null {
+  const slot = draft.slots[slotId]
+  const first = draft.progressions[progression]?.stages[0]
+  if (!slot || !first) return null
+  const follows = [...slot.follows, { progression, role: sampleRole(first.rule) }]
+  return { do: 'setSlot', slot: slotId, from: slot, to: carrying({ ...slot, follows }, first.rule) }
+}
+
+/** The commands that let a slot follow a progression no more; one that nobody follows then goes too. */
+export function unfollow(draft: Template, slotId: Id, progression: Id): Command | null {
+  const slot = draft.slots[slotId]
+  const own = draft.progressions[progression]
+  if (!slot || !own) return null
+  const follows = slot.follows.filter((one) => one.progression !== progression)
+  const givesLoads = (one: Follow) =>
+    rulesOf(draft.progressions[one.progression]).some(({ rule }) => ruleOf[rule].writes.includes('load'))
+  const to = follows.some(givesLoads) ? { ...slot, follows } : withoutRule({ ...slot, follows })
+  const set: Command = { do: 'setSlot', slot: slotId, from: slot, to }
+  const isFollowed = Object.entries(draft.slots).some(
+    ([id, other]) => id !== slotId && other.follows.some((one) => one.progression === progression),
+  )
+  if (isFollowed) return set
+  return { do: 'several', commands: [set, { do: 'setProgression', progression, from: own, to: null }] }
+}
+
+export function setRole(draft: Template, slotId: Id, progression: Id, role: Follow['role']): Command | null {
+  const slot = draft.slots[slotId]
+  if (!slot) return null
+  const follows = slot.follows.map((one) => (one.progression === progression ? { ...one, role } : one))
+  return { do: 'setSlot', slot: slotId, from: slot, to: { ...slot, follows } }
+}
+
+/** Other lifts in turn with a slot's own; none takes the turns away. */
+export function setTurns(draft: Template, slotId: Id, turns: SlotTurns | null): Command | null {
+  const slot = draft.slots[slotId]
+  if (!slot) return null
+  const { turns: _, ...rest } = slot
+  return { do: 'setSlot', slot: slotId, from: slot, to: turns?.with.length ? { ...rest, turns } : rest }
+}
+
+/** The rows with sets that a rule can work with: the first of each takes its load and a goal of its kind, unless one does already. */
+function carrying(slot: Slot, kind: RuleKind): Slot {
+  const { writes, carriedBy } = ruleOf[kind]
+  const sample = sampleGroup(kind)
+  const fits = ({ load, goal }: SetGroup) =>
+    (!writes.includes('load') || load.of === 'progression') && (!carriedBy || carriedBy.fits(goal))
+  return mapRows(slot, (row) => {
+    if (row.some(fits)) return row
+    return row.map((group, i): SetGroup => {
+      if (i > 0) return group
+      const goal = !carriedBy || carriedBy.fits(group.goal) ? {} : { goal: sample.goal, sets: sample.sets }
+      return { ...group, ...goal, ...(writes.includes('load') && { load: sample.load }) }
+    })
+  })
+}
+
+const withoutRule = (slot: Slot): Slot =>
+  mapRows(slot, (row) =>
+    row.map((group): SetGroup =>
+      group.load.of === 'progression' ? { ...group, load: { of: 'free' } } : group,
+    ),
+  )
+
+const mapRows = (slot: Slot, change: (row: SetGroup[]) => SetGroup[]): Slot => ({
+  ...slot,
+  rows: Object.fromEntries(Object.entries(slot.rows).map(([phase, rows]) => [phase, rows.map(change)])),
+})
