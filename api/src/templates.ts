@@ -38,7 +38,9 @@ export const editsSchema = object({
     .of(
       object({
         id: string().uuid().required(),
-        command: mixed<Command>((value): value is Command => isCommand(value)).required(),
+        command: mixed<Command>((value): value is Command => isCommand(value))
+          .typeError('The server does not know this edit: load the page again.')
+          .required(),
       }).noUnknown(),
     )
     .min(1)
