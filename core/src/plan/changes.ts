@@ -23,12 +23,7 @@ const none: Authored[] = []
 /** A template that has been read is never changed in place, so its changes with their authors are kept beside it. */
 const kept = new WeakMap<object, Authored[]>()
 
-export function authoredOnce(
-  whose: object,
-  changes: Adjustment[],
-  author: Author,
-  label: string,
-): Authored[] {
+function authoredOnce(whose: object, changes: Adjustment[], author: Author, label: string): Authored[] {
   const known = kept.get(whose)
   if (known) return known
   const made = changes.map((adjustment): Authored => ({ adjustment, author, label }))
@@ -45,17 +40,24 @@ export function changesOf(
   isBack: boolean,
 ): Authored[] {
   const track = trackChanges(template, week.track)
-  const light = week.skips === undefined ? authoredOnce(phase, phase.light, 'light', 'light') : none
+  const own = evidence.lights.find(({ id }) => id === week.light)
+  const spell = own && { light: own, at: week.lightAt ?? 0 }
+  const light = plannedLight(phase, spell, week.skips !== undefined)
   if (week.light === null && !isBack && !evidence.own.length)
     return track.length ? [...track, ...light] : light
-  const own = evidence.lights.find(({ id }) => id === week.light)
   return [
     ...track,
     ...light,
-    ...(own ? spellChanges({ light: own, at: week.lightAt ?? 0 }) : []),
+    ...(spell ? spellChanges(spell) : []),
     ...(isBack && template.away ? [firstWeekBack(template.away.back)] : []),
     ...evidence.own.map((adjustment): Authored => ({ adjustment, author: 'own', label: 'own change' })),
   ]
+}
+
+/** A phase's own light weeks: none where the member trains on, or has a light week of their own of everything in its place. */
+export function plannedLight(phase: Phase, spell: Spell | undefined, skipsLight: boolean): Authored[] {
+  const isReplaced = spell && !spell.light.muscles && !isReturn(spell)
+  return skipsLight || isReplaced ? none : authoredOnce(phase, phase.light, 'light', 'light')
 }
 
 /** A light spell of the member's own, and which of its weeks, from 0. */

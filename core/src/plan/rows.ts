@@ -62,6 +62,8 @@ function wasLightOrAway(
 ): boolean {
   if (course.lightWeeks.includes(`${phase.id}/${phaseWeek}`)) return true
   const spot = { phase: phase.id, phaseWeek, session, slot: { id, lift: slot } }
+  // Planned light weeks count also where those of the running week do not act.
+  if (phase.light.some(({ where }) => where.weeks && actsOn(where, spot))) return true
   const acted = changes.filter(({ adjustment }) => adjustment.where.weeks && actsOn(adjustment.where, spot))
   if (acted.some((one) => isLight(one) || one.adjustment.do.kind === 'drop')) return true
   return (

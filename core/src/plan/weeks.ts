@@ -17,7 +17,7 @@ import type { SessionLog } from '../member/types.ts'
 import { signOf } from '../signs/registry.ts'
 import type { Id, Phase, Template } from '../template/types.ts'
 import { addDays, type Day } from '../units/index.ts'
-import { authoredOnce, isReturn, spellChanges, trackChanges, type Authored, type Spell } from './changes.ts'
+import { isReturn, plannedLight, spellChanges, trackChanges, type Authored, type Spell } from './changes.ts'
 import { segmentOn, templateOf, type Fold } from './enrolled.ts'
 import type { Evidence } from './evidence.ts'
 import type { FoldState } from './state.ts'
@@ -112,7 +112,7 @@ function weekChanges(
 ): Authored[] {
   return [
     ...trackChanges(template, track),
-    ...(skipsLight ? [] : authoredOnce(phase, phase.light, 'light', 'light')),
+    ...plannedLight(phase, spell ?? undefined, skipsLight),
     ...(spell ? spellChanges(spell) : []),
   ]
 }
