@@ -1,3 +1,4 @@
+import { actsOn } from '../adjustments/where.ts'
 import type { RuleAt } from '../progressions/rule.ts'
 import { ruleOf } from '../progressions/registry.ts'
 import { slotsOf, type Id, type Slot } from '../template/types.ts'
@@ -7,7 +8,7 @@ import type { Situation } from './situation.ts'
 
 /** What a slot's rules may know at a place of the plan. */
 export function knowing(
-  { template, state, evidence, place, day }: Situation,
+  { template, state, evidence, place, day, changes }: Situation,
   id: Id,
   slot: Slot,
   { body, unit, first, max }: Pick<Knowing, 'body' | 'unit' | 'first'> & { max?: Knowing['max'] },
@@ -38,11 +39,21 @@ export function knowing(
       const inOrder = template.sessions[session] ? slotsOf(template.sessions[session]) : []
       for (const one of inOrder) {
         const follow = template.slots[one]?.follows.find((f) => f.progression === progression)
-        if (!follow) continue
+        if (!follow || isLeftOut(session, one)) continue
         if (one === own && i + 1 === inWeek) at = roles.length
         roles.push(roleAt(follow, i + 1))
       }
     })
     return { roles, own: at }
+  }
+
+  /** Whether the track leaves a slot out, so that the others share its sets. */
+  function isLeftOut(session: Id, id: Id): boolean {
+    const lift = template.slots[id] as Slot
+    const spot = { phase: phase.id, phaseWeek: place.phaseWeek, session, slot: { id, lift } }
+    return changes.some(
+      ({ author, adjustment: { do: change, where } }) =>
+        author === 'track' && change.kind === 'drop' && actsOn(where, spot),
+    )
   }
 }
