@@ -123,17 +123,7 @@ export const reserveRamp = defineRule<Params, State>({
   examples: [
     {
       say: '60 × 9 with 3 left is beaten by 62.5 × 9 (+4.2%) as it is by 60 × 10 (+2.4%); two without a beat ask for a light week',
-      params: {
-        startLoad: { kg: 60, lb: 135 },
-        firstLeft: 3,
-        lastLeft: 1,
-        every: 2,
-        by: 'load',
-        step: { kg: 2.5, lb: 5 },
-        mostRise: 10,
-        unbeaten: 2,
-        resetBy: 10,
-      },
+      params: sample('load', 1, 2),
       max: null,
       exposures: [
         { verdict: 'hit', top: set(60, 9, 3) },
@@ -159,34 +149,14 @@ export const reserveRamp = defineRule<Params, State>({
     },
     {
       say: 'five left where three were asked are too many to be read: a step up all the same',
-      params: {
-        startLoad: { kg: 60, lb: 135 },
-        firstLeft: 3,
-        lastLeft: 1,
-        every: 2,
-        by: 'load',
-        step: { kg: 2.5, lb: 5 },
-        mostRise: 10,
-        unbeaten: 2,
-        resetBy: 10,
-      },
+      params: sample('load', 1, 2),
       max: null,
       exposures: [{ verdict: 'hit', top: null, askedLeft: 3, left: [5, 5, 5] }],
       asked: ['60, 3 left', '62.5, 3 left'],
     },
     {
       say: 'by reps: one more each time, at the same load',
-      params: {
-        startLoad: { kg: 60, lb: 135 },
-        firstLeft: 3,
-        lastLeft: 3,
-        every: 4,
-        by: 'reps',
-        step: { kg: 2.5, lb: 5 },
-        mostRise: 10,
-        unbeaten: 2,
-        resetBy: 10,
-      },
+      params: sample('reps', 3, 4),
       max: null,
       exposures: [
         { verdict: 'hit', top: set(60, 9, 3) },
@@ -196,6 +166,21 @@ export const reserveRamp = defineRule<Params, State>({
     },
   ],
 })
+
+/** From 60 kg with 3 left, by steps of 2.5; two without a beat take 10% off. */
+function sample(by: Params['by'], lastLeft: number, every: number): Params {
+  return {
+    startLoad: { kg: 60, lb: 135 },
+    firstLeft: 3,
+    lastLeft,
+    every,
+    by,
+    step: { kg: 2.5, lb: 5 },
+    mostRise: 10,
+    unbeaten: 2,
+    resetBy: 10,
+  }
+}
 
 function beat(
   state: State,

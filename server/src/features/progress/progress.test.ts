@@ -2,34 +2,20 @@ import { randomUUID } from 'node:crypto'
 import { afterAll, beforeAll, beforeEach, describe, expect, test } from '@jest/globals'
 import type { ProgressView } from '@young-oak/api/progress'
 import type { TodayView } from '@young-oak/api/training'
-import { smallTemplate } from '../../testing/template.ts'
-import { makeWorld, type Agent, type Seated, type World } from '../../testing/world.ts'
+import { makeProgram, type Program } from '../../testing/program.ts'
+import type { Agent, Seated } from '../../testing/world.ts'
 
-let world: World
-let gym: string
-let writer: Seated
-let coach: Agent
-let template: string
+let program: Program
 let phone: Agent
 let member: Seated
 let enrolment: string
 const day = '2026-03-02'
 beforeAll(async () => {
-  world = await makeWorld()
-  gym = await world.addGym('Here')
-  writer = await world.addStaff(gym, 'writer', 'Will')
-  coach = await world.signIn(writer)
-  template = (await coach.post('/api/templates').send({ template: smallTemplate() })).body.id
+  program = await makeProgram()
 }, 30_000)
-afterAll(() => world.end())
+afterAll(() => program.world.end())
 beforeEach(async () => {
-  member = await world.addMember(gym, 'Mel', writer)
-  await coach
-    .post(`/api/templates/${template}/versions`)
-    .send({ members: [member.id], start: day, note: '' })
-    .expect(200)
-  phone = await world.signIn(member)
-  enrolment = ((await phone.get(`/api/me/today?today=${day}`)).body as TodayView).enrolments[0]?.id ?? ''
+  ;({ member, phone, enrolment } = await program.enrol('Mel', day))
 })
 
 const progress = async (on = day, who = phone, whose = '/api/me'): Promise<ProgressView> =>
@@ -46,10 +32,11 @@ describe('progress', () => {
 
   test('is the member’s and their writer’s: another writer and the owner are refused', async () => {
     await give({ kind: 'checkIn', sleep: 1 }).expect(200)
-    expect((await progress(day, coach, `/api/members/${member.id}`)).checkIn?.sleep).toBe(1)
+    const { world, gym, coach } = program
     const other = await world.signIn(await world.addStaff(gym, 'writer', 'Wanda'))
     const owner = await world.signIn(await world.addStaff(gym, 'owner', 'Olive'))
     const path = `/api/members/${member.id}`
+    expect((await progress(day, coach, path)).checkIn?.sleep).toBe(1)
     await other.get(`${path}/progress?today=${day}`).expect(403)
     await owner.get(`${path}/progress?today=${day}`).expect(403)
     await give({ kind: 'checkIn', sleep: 5 }, other, path).expect(403)
@@ -110,7 +97,7 @@ describe('progress', () => {
   test('an entry is taken back once, by nobody else, and never a max', async () => {
     await give({ kind: 'event', what: 'exams', on: '2026-03-20' }).expect(200)
     const id = (await progress()).events[0]?.id ?? ''
-    const stranger = await world.signIn(await world.addMember(gym, 'Sam', writer))
+    const { phone: stranger } = await program.enrol('Sam', day)
     await stranger.delete(`/api/me/facts/${id}?today=${day}`).expect(404)
     await phone.delete(`/api/me/facts/${id}?today=${day}`).expect(200)
     await phone.delete(`/api/me/facts/${id}?today=${day}`).expect(200)

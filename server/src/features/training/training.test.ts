@@ -3,32 +3,24 @@ import { afterAll, beforeAll, beforeEach, describe, expect, test } from '@jest/g
 import type { Operation, TodayView } from '@young-oak/api/training'
 import { formatGroups, type PlannedSession } from '@young-oak/core/plan'
 import { smallTemplate } from '../../testing/template.ts'
-import { makeWorld, type Agent, type Seated, type World } from '../../testing/world.ts'
+import { makeProgram, type Program } from '../../testing/program.ts'
+import type { Agent } from '../../testing/world.ts'
 
-let world: World
+let program: Program
+let world: Program['world']
 let gym: string
-let writer: Seated
+let writer: Program['writer']
 let coach: Agent
-let template: string
 let phone: Agent
 let enrolment: string
 const day = '2026-03-02'
 beforeAll(async () => {
-  world = await makeWorld()
-  gym = await world.addGym('Here')
-  writer = await world.addStaff(gym, 'writer', 'Will')
-  coach = await world.signIn(writer)
-  template = (await coach.post('/api/templates').send({ template: smallTemplate() })).body.id
+  program = await makeProgram()
+  ;({ world, gym, writer, coach } = program)
 }, 30_000)
 afterAll(() => world.end())
 beforeEach(async () => {
-  const member = await world.addMember(gym, 'Mel', writer)
-  await coach
-    .post(`/api/templates/${template}/versions`)
-    .send({ members: [member.id], start: day, note: '' })
-    .expect(200)
-  phone = await world.signIn(member)
-  enrolment = (await today()).enrolments[0]?.id ?? ''
+  ;({ phone, enrolment } = await program.enrol('Mel', day))
 })
 
 const today = async (on = day): Promise<TodayView> =>

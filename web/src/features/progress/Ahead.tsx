@@ -7,6 +7,7 @@ import { formatDay } from '@young-oak/core/units'
 import { today } from '../../app/today.ts'
 import { Button } from '../../ui/Button.tsx'
 import { Field, SelectField } from '../../ui/Field.tsx'
+import { Details } from '../../ui/Details.tsx'
 import { useGive } from './useGive.ts'
 
 type Props = { view: ProgressView; member?: string }
@@ -74,10 +75,7 @@ function EventForm({ member }: { member?: string }) {
     if (await give(fact, 'On the calendar.')) setTyped({ ...typed, name: '', to: '' })
   }
   return (
-    <details className="mt-2">
-      <summary className="flex min-h-11 cursor-pointer items-center text-sm underline underline-offset-4">
-        Put an event on the calendar
-      </summary>
+    <Details title="Put an event on the calendar" className="mt-2">
       <form
         className="grid grid-cols-2 gap-3"
         onSubmit={(event) => {
@@ -118,7 +116,7 @@ function EventForm({ member }: { member?: string }) {
           Save the event
         </Button>
       </form>
-    </details>
+    </Details>
   )
 }
 
@@ -139,10 +137,10 @@ function CeilingForm({ ceilings, member }: { ceilings: ProgressView['ceilings'];
     )
   }
   return (
-    <details className="mt-1">
-      <summary className="flex min-h-11 cursor-pointer items-center text-sm underline underline-offset-4">
-        {set.length ? `At most so many sets a week: ${set.join(', ')}` : 'Set a ceiling on weekly sets'}
-      </summary>
+    <Details
+      title={set.length ? `At most so many sets a week: ${set.join(', ')}` : 'Set a ceiling on weekly sets'}
+      className="mt-1"
+    >
       <form
         noValidate
         className="grid grid-cols-2 items-start gap-3"
@@ -172,7 +170,7 @@ function CeilingForm({ ceilings, member }: { ceilings: ProgressView['ceilings'];
           Set the ceiling
         </Button>
       </form>
-    </details>
+    </Details>
   )
 }
 
@@ -207,10 +205,7 @@ function SpellForm({ member }: { member?: string }) {
       'It begins with the next week.',
     )
   return (
-    <details className="mt-1">
-      <summary className="flex min-h-11 cursor-pointer items-center text-sm underline underline-offset-4">
-        Ask for a light spell
-      </summary>
+    <Details title="Ask for a light spell" className="mt-1">
       <form
         className="grid grid-cols-2 gap-3"
         onSubmit={(event) => {
@@ -272,6 +267,6 @@ function SpellForm({ member }: { member?: string }) {
           Ask for it
         </Button>
       </form>
-    </details>
+    </Details>
   )
 }

@@ -5,6 +5,8 @@ import { jointAnswers, type CheckIn as Said } from '@young-oak/core/member'
 import { formatDay } from '@young-oak/core/units'
 import { Button } from '../../ui/Button.tsx'
 import { Choice } from '../../ui/Choice.tsx'
+import { Mark } from '../../ui/Mark.tsx'
+import { Details } from '../../ui/Details.tsx'
 import { useGive } from './useGive.ts'
 
 type Props = { view: ProgressView; member?: string }
@@ -114,24 +116,16 @@ const aboutWords = {
 function About({ about, member }: { about: ProgressView['about']; member?: string }) {
   const { give, isBusy } = useGive(member)
   return (
-    <details className="mt-3">
-      <summary className="flex min-h-11 cursor-pointer items-center text-sm underline underline-offset-4">
-        What else may count, if you like
-      </summary>
+    <Details title="What else may count, if you like" className="mt-3">
       {Object.entries(aboutWords).map(([key, words]) => (
-        <label key={key} className="flex min-h-11 items-center gap-3">
-          <input
-            type="checkbox"
-            className="size-5 accent-leaf"
-            disabled={isBusy}
-            checked={about[key as keyof typeof aboutWords] === true}
-            onChange={(event) =>
-              void give({ kind: 'about', ...about, [key]: event.target.checked }, 'Noted.')
-            }
-          />
-          {words}
-        </label>
+        <Mark
+          key={key}
+          label={words}
+          isDisabled={isBusy}
+          isOn={about[key as keyof typeof aboutWords] === true}
+          onChange={(isOn) => void give({ kind: 'about', ...about, [key]: isOn }, 'Noted.')}
+        />
       ))}
-    </details>
+    </Details>
   )
 }

@@ -4,6 +4,7 @@ import { liftKey, liftName, liftOfKey } from '@young-oak/core/library'
 import { formatDay } from '@young-oak/core/units'
 import { Button } from '../../ui/Button.tsx'
 import { Field, SelectField } from '../../ui/Field.tsx'
+import { Details } from '../../ui/Details.tsx'
 import { useGive } from './useGive.ts'
 
 type Props = { view: ProgressView; member?: string }
@@ -136,10 +137,7 @@ function TrialForm({ view, member }: Props) {
   }
   if (!view.lifts.length) return null
   return (
-    <details className="mt-2">
-      <summary className="flex min-h-11 cursor-pointer items-center text-sm underline underline-offset-4">
-        Set up a trial
-      </summary>
+    <Details title="Set up a trial" className="mt-2">
       <form
         className="grid grid-cols-2 gap-3"
         onSubmit={(event) => {
@@ -194,6 +192,6 @@ function TrialForm({ view, member }: Props) {
           Set the trial
         </Button>
       </form>
-    </details>
+    </Details>
   )
 }

@@ -7,6 +7,7 @@ import { checkCommand, type RuleOfStage, type Template } from '@young-oak/core/t
 import { useAppDispatch } from '../../app/store.ts'
 import { Button } from '../../ui/Button.tsx'
 import { SelectField } from '../../ui/Field.tsx'
+import { Mark } from '../../ui/Mark.tsx'
 import { ParamFields } from '../params/ParamFields.tsx'
 import { draftOf, faultsOf, unflatten } from '../params/paramDraft.ts'
 import { edit } from './editorSlice.ts'
@@ -124,18 +125,16 @@ function WaysFields({ ways, hasNext, onChange }: WaysProps) {
   const notOffered = ({ offers: _, ...rest }: Ways): Ways => rest
   return (
     <fieldset className="col-span-full grid grid-cols-2 gap-3 border-t border-line pt-3">
-      <label className="col-span-full flex min-h-9 items-center gap-2 text-sm">
-        <input
-          type="checkbox"
-          className="size-4 accent-leaf"
-          checked={ways.waits === 'technique'}
-          onChange={(event) => {
+      <div className="col-span-full">
+        <Mark
+          label="Wait for a good technique mark: a hit without one leaves everything as it is"
+          isOn={ways.waits === 'technique'}
+          onChange={(isOn) => {
             const { waits: _, ...rest } = ways
-            onChange(event.target.checked ? { ...rest, waits: 'technique' } : rest)
+            onChange(isOn ? { ...rest, waits: 'technique' } : rest)
           }}
         />
-        Wait for a good technique mark: a hit without one leaves everything as it is
-      </label>
+      </div>
       {hasNext && (
         <>
           <SelectField

@@ -5,6 +5,7 @@ import { formatNumber, formatSpan, lowest, type AmountUnit, type Load } from '@y
 import { kindOf } from '@young-oak/core/goals'
 import { Button } from '../../ui/Button.tsx'
 import { Choice } from '../../ui/Choice.tsx'
+import { Mark } from '../../ui/Mark.tsx'
 import { Stepper } from '../../ui/Stepper.tsx'
 import { typedNumber } from '../../ui/typedNumber.ts'
 import { Why } from '../../ui/Why.tsx'
@@ -218,27 +219,5 @@ function More({ draft, errors, onPut }: MoreProps) {
         </p>
       )}
     </details>
-  )
-}
-
-function Mark({
-  label,
-  isOn,
-  onChange,
-}: {
-  label: string
-  isOn: boolean
-  onChange: (isOn: boolean) => void
-}) {
-  return (
-    <label className="flex min-h-11 items-center gap-3">
-      <input
-        type="checkbox"
-        className="size-5 accent-leaf"
-        checked={isOn}
-        onChange={(event) => onChange(event.target.checked)}
-      />
-      {label}
-    </label>
   )
 }
