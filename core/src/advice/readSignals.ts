@@ -29,24 +29,24 @@ export function readSignals(
     .map((log) => ({ ...log, sets: resolve(log.sets) }))
     .filter(({ sets }) => sets.some((set) => isDone(set) || set.state === 'failed'))
     .sort((a, b) => (a.date < b.date ? -1 : a.date > b.date ? 1 : a.ordinal - b.ordinal))
-  const recent = logs.filter(({ date }) => date > since(span.answers))
+  const recent = logs.filter(({ date }) => date >= since(span.answers))
   const plan = plans[enrolment]
-  const checkIns = evidence.checkIns.filter(({ date }) => date > since(span.checkIns)).slice(0, 3)
+  const checkIns = evidence.checkIns.filter(({ date }) => date >= since(span.checkIns)).slice(0, 3)
   return {
     lifts: liftSignals(
-      logs.filter(({ date }) => date > since(span.lifts)),
+      logs.filter(({ date }) => date >= since(span.lifts)),
       evidence,
     ),
     checkIns,
     soreMuscles: soreAgain(
-      logs.filter(({ date }) => date > since(span.sore)),
+      logs.filter(({ date }) => date >= since(span.sore)),
       checkIns.flatMap(({ sore = [] }) => sore),
     ),
     tooMuch: tooMuchOfOne(recent),
     hardness: mean(recent.flatMap(({ answers }) => answers?.hard ?? [])),
     usualLeft: mean(
       logs
-        .filter(({ date }) => date > since(span.reserve))
+        .filter(({ date }) => date >= since(span.reserve))
         .flatMap(({ sets }) => sets.flatMap(({ rir }) => rir ?? [])),
     ),
     daysAWeek: daysAWeek(logs, today),
