@@ -139,7 +139,7 @@ describe('signals', () => {
   })
   test('look three weeks back for check-ins and four ahead for events', () => {
     const facts = [
-      fact(start, { kind: 'checkIn', sleep: 1 }),
+      fact(addDays(start, -1), { kind: 'checkIn', sleep: 1 }),
       fact(addDays(start, 20), { kind: 'checkIn', sleep: 2, sore: ['back'] }),
       fact(addDays(start, 21), { kind: 'checkIn', sleep: 3, sore: ['back'] }),
       fact(start, { kind: 'event', what: 'exams', on: addDays(start, 80) }),
