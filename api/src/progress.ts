@@ -3,7 +3,7 @@ import type { Advice, LightPolicy } from '@young-oak/core/advice'
 import type { Lift } from '@young-oak/core/library'
 import type { CheckIn, EventKind, LightFact } from '@young-oak/core/member'
 import type { Evidence, Offer } from '@young-oak/core/plan'
-import type { Seen, Target, TrialResult } from '@young-oak/core/trends'
+import type { Block, Seen, Target, TrialResult } from '@young-oak/core/trends'
 import type { Day, Unit } from '@young-oak/core/units'
 import { day } from './training.ts'
 
@@ -19,7 +19,9 @@ export type ProgressView = {
   unit: Unit
   programs: { enrolment: string; name: string; policy: LightPolicy; advice: Advice; phase?: string }[]
   offers: Offer[]
-  lifts: { lift: Lift; seen: Seen[]; target?: Target }[]
+  lifts: { lift: Lift; seen: Seen[]; targets: Target[] }[]
+  /** Blocks of the member's programs that are not over: a goal may be for one. */
+  blocks: Block[]
   /** Goals that do not fit each other. */
   misfits: string[]
   trials: {

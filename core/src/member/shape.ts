@@ -167,7 +167,15 @@ export const factShapes = {
     ...lift,
     to: loadField().nullable().defined(),
     by: dayField(),
-  }),
+    block: strictObject({
+      enrolment: idField('an enrolment’s id').required(),
+      phase: idField('a phase').required(),
+    }).default(undefined),
+  }).test(
+    'fits',
+    'either a day ("by") or a block, whose end is the day',
+    ({ by, block }) => by === undefined || block === undefined,
+  ),
   trial: strictObject({
     ...fact,
     name: textField('what it is called', 80).required(),

@@ -22,6 +22,9 @@ export type Entry = {
   date: Day
 }
 
+/** A block that a member is on: a phase of a program. */
+export type BlockOf = { enrolment: Id; phase: Id }
+
 export type Fact = Entry & { actsFrom: Day } & FactBody
 
 export type FactBody =
@@ -43,8 +46,11 @@ export type FactBody =
   | ({ kind: 'checkIn' } & CheckIn)
   | ({ kind: 'about' } & About)
   | { kind: 'event'; what: EventKind; name?: string; on: Day; to?: Day }
-  /** The estimated max that a lift is to reach by a day; a later goal of the lift takes its place, and none takes it back. */
-  | ({ kind: 'goal'; to: Load | null; by?: Day } & Lift)
+  /**
+   * The estimated max that a lift is to reach by a day, or by the end of a block. A later goal of the lift and block takes its
+   * place, and none takes it back.
+   */
+  | ({ kind: 'goal'; to: Load | null; by?: Day; block?: BlockOf } & Lift)
   | TrialFact
   /** What a trial led to, with what made it uncertain. */
   | { kind: 'decision'; trial: Id; chosen: 'first' | 'second' | 'neither'; note?: string }

@@ -6,6 +6,7 @@ import { defaultFormula } from '../maxes/registry.ts'
 import type { Change } from '../adjustments/registry.ts'
 import type {
   About,
+  BlockOf,
   CheckIn,
   EquipmentBody,
   EventKind,
@@ -73,7 +74,7 @@ export type Evidence = {
   checkIns: (CheckIn & { date: Day })[]
   about: About
   events: { id: Id; what: EventKind; name?: string; on: Day; to?: Day }[]
-  goals: Record<string, Goal>
+  goals: Goal[]
   trials: (Omit<TrialFact, 'kind'> & { id: Id })[]
   decisions: Record<Id, { chosen: 'first' | 'second' | 'neither'; note?: string; date: Day }>
   /** The most sets a week of a muscle that the member has set. */
@@ -110,16 +111,19 @@ export const noEvidence: Evidence = {
   checkIns: [],
   about: {},
   events: [],
-  goals: {},
+  goals: [],
   trials: [],
   decisions: {},
   ceilings: {},
 }
 
 /** What a lift is to reach: the estimated max on the day it was set, if one was known, and the one that is meant. */
-export type Goal = Lift & { from: Load | null; set: Day; to: Load; by?: Day }
+export type Goal = Lift & { from: Load | null; set: Day; to: Load; by?: Day; block?: BlockOf }
 
 const mostCheckIns = 8
+
+export const isSameBlock = (a: BlockOf | undefined, b: BlockOf | undefined): boolean =>
+  a?.enrolment === b?.enrolment && a?.phase === b?.phase
 
 export function learnFact(known: Evidence, fact: Fact): Evidence {
   switch (fact.kind) {
@@ -178,13 +182,16 @@ export function learnFact(known: Evidence, fact: Fact): Evidence {
       }
     }
     case 'goal': {
+      const { exercise, variant, date, to, by, block } = fact
       const key = liftKey(fact)
-      const { [key]: _, ...others } = known.goals
-      if (!fact.to) return { ...known, goals: others }
-      const { exercise, variant, date, to, by } = fact
+      const others = known.goals.filter((one) => liftKey(one) !== key || !isSameBlock(one.block, block))
+      if (!to) return { ...known, goals: others }
       const from = known.estimates[key]?.load ?? known.maxes[key]?.at(-1)?.load ?? null
-      const goal = { exercise, ...(variant && { variant }), from, set: date, to, ...(by && { by }) }
-      return { ...known, goals: { ...others, [key]: goal } }
+      const until = { ...(by && { by }), ...(block && { block }) }
+      return {
+        ...known,
+        goals: [...others, { exercise, ...(variant && { variant }), from, set: date, to, ...until }],
+      }
     }
     case 'trial': {
       const { id, name, differs, first, second, lifts } = fact

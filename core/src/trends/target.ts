@@ -1,13 +1,16 @@
 import { liftKey, liftName, type Lift } from '../library/index.ts'
-import type { Goal } from '../plan/evidence.ts'
+import { isSameBlock, type Goal } from '../plan/evidence.ts'
 import type { Ratio } from '../template/types.ts'
 import { addDays, daysBetween, formatLoad, inUnit, scale, snap, type Day, type Load } from '../units/index.ts'
+import type { Block } from './block.ts'
 import type { Seen } from './estimates.ts'
 import { trendOf, type Trend } from './trend.ts'
 
 /** Where a goal stands: what it asks a week, what the lift has gained a week so far, and what that makes of the day. */
 export type Target = {
   goal: Goal
+  /** The block that the goal is for, as far as it is known; its end is the day. */
+  block?: Block
   /** The latest estimate, in the goal's unit. */
   now: number | null
   /** The whole gain in percent of where it began; null where that is not known. */
@@ -18,7 +21,7 @@ export type Target = {
   ownPerWeek: { value: number; error: number; weeks: number } | null
   /** What the line says of the day, with the band of eight in ten. */
   projected: { value: number; low: number; high: number } | null
-  verdict: 'reached' | 'on course' | 'within reach' | 'out of reach' | 'cannot tell'
+  verdict: 'reached' | 'missed' | 'on course' | 'within reach' | 'out of reach' | 'cannot tell'
 }
 
 /**
@@ -28,7 +31,9 @@ export type Target = {
 const weeksBack = 12
 const lastWeeks = 6
 
-export function targetOf(goal: Goal, seen: Seen[], today: Day): Target {
+export function targetOf(given: Goal, seen: Seen[], today: Day, blocks: Block[] = []): Target {
+  const block = given.block && blocks.find((one) => isSameBlock(one, given.block))
+  const goal = block ? { ...given, by: block.ends } : given
   const to = goal.to.value
   const recent = seen.filter(({ date }) => date > addDays(today, -7 * weeksBack) && date <= today)
   const { trend, weeks: read } = slowerOf(recent, today)
@@ -36,15 +41,17 @@ export function targetOf(goal: Goal, seen: Seen[], today: Day): Target {
   const from = goal.from && inUnit(goal.from, goal.to.unit).value
   const weeks = goal.by === undefined ? null : Math.max(0, daysBetween(today, goal.by) / 7)
   const isFar = weeks !== null && weeks > weeksBack
-  const projected = trend && goal.by !== undefined && !isFar ? trend.on(goal.by) : null
+  const isAhead = goal.by !== undefined && goal.by >= today && !isFar
+  const projected = trend && goal.by !== undefined && isAhead ? trend.on(goal.by) : null
   return {
     goal,
+    ...(block && { block }),
     now,
     gainPercent: from ? Math.round((1000 * (to - from)) / from) / 10 : null,
     needsPerWeek: weeks && now !== null ? snap(Math.max(0, to - now) / weeks) : null,
     ownPerWeek: trend && { value: trend.perWeek, error: trend.error, weeks: read },
     projected,
-    verdict: verdictOf(to, seen, goal.set, projected),
+    verdict: verdictOf(goal, seen, projected, today),
   }
 }
 
@@ -57,26 +64,37 @@ function slowerOf(seen: Seen[], today: Day): { trend: Trend | null; weeks: numbe
     : { trend: whole, weeks: weeksBack }
 }
 
-function verdictOf(to: number, seen: Seen[], since: Day, projected: Target['projected']): Target['verdict'] {
-  if (seen.some(({ date, value }) => date >= since && value >= to)) return 'reached'
+function verdictOf(
+  { to: { value: to }, set, by }: Goal,
+  seen: Seen[],
+  projected: Target['projected'],
+  today: Day,
+): Target['verdict'] {
+  if (seen.some(({ date, value }) => date >= set && date <= (by ?? today) && value >= to)) return 'reached'
+  if (by !== undefined && by < today) return 'missed'
   if (!projected) return 'cannot tell'
   if (projected.value >= to) return 'on course'
   return projected.high >= to ? 'within reach' : 'out of reach'
 }
 
-/** Goals that do not fit each other by the template's ratios: a lift that is to be more of another than its ratio says, by a tenth. */
+/**
+ * Goals that do not fit each other by the template's ratios: a lift that is to be more of another than its ratio says, by a tenth.
+ * Goals of one block are held against each other, and those of none.
+ */
 export function misfits(goals: Goal[], ratios: Ratio[]): { lifts: [Lift, Lift]; say: string }[] {
-  return ratios.flatMap(({ lift, of, percent }) => {
-    const own = goals.find((one) => liftKey(one) === liftKey(lift))
-    const other = goals.find((one) => liftKey(one) === liftKey(of))
-    if (!own || !other) return []
-    const meant: Load = scale(inUnit(other.to, own.to.unit), percent)
-    if (own.to.value <= meant.value * 1.1 && own.to.value >= meant.value * 0.9) return []
-    return [
-      {
-        lifts: [own, other],
-        say: `${liftName(own)} is to reach ${formatLoad(own.to)}; by its ratio of ${percent}% to ${liftName(other)} at ${formatLoad(other.to)} it would be ${formatLoad(meant)}. Check one of the two.`,
-      },
-    ]
-  })
+  return ratios.flatMap(({ lift, of, percent }) =>
+    goals.flatMap((own) => {
+      if (liftKey(own) !== liftKey(lift)) return []
+      const other = goals.find((one) => liftKey(one) === liftKey(of) && isSameBlock(one.block, own.block))
+      if (!other) return []
+      const meant: Load = scale(inUnit(other.to, own.to.unit), percent)
+      if (own.to.value <= meant.value * 1.1 && own.to.value >= meant.value * 0.9) return []
+      return [
+        {
+          lifts: [own, other],
+          say: `${liftName(own)} is to reach ${formatLoad(own.to)}; by its ratio of ${percent}% to ${liftName(other)} at ${formatLoad(other.to)} it would be ${formatLoad(meant)}. Check one of the two.`,
+        },
+      ]
+    }),
+  )
 }

@@ -72,6 +72,7 @@ describe('a goal', () => {
     ['a little less, with scatter', gaining(0.7, [3, -3]), 'within reach'],
     ['once above it', gaining(3), 'reached'],
     ['three sessions', gaining(1).slice(0, 3), 'cannot tell'],
+    ['above it on a day before it was set', [{ date: addDays(start, -7), value: 111 }], 'cannot tell'],
   ])('%s', (_, seen, verdict) => expect(targetOf(goal, seen, today).verdict).toBe(verdict))
   test('reads the last six weeks where they brought less, since gains slow down', () => {
     // Two kilos a week to week 5, then half a kilo: 113 by week 11, and 115 four weeks on.
@@ -90,6 +91,26 @@ describe('a goal', () => {
     const far = { ...goal, by: addDays(today, 7 * 20) }
     expect(targetOf(far, gaining(1), today)).toMatchObject({ projected: null, verdict: 'cannot tell' })
   })
+  test('whose day is over is reached or missed, and what came after it does not count', () => {
+    const over = { ...goal, to: { value: 103, unit: 'kg' as const }, by: addDays(start, 14) }
+    expect(targetOf(over, gaining(1), today)).toMatchObject({ verdict: 'missed', projected: null })
+    expect(targetOf({ ...over, by: addDays(start, 21) }, gaining(1), today).verdict).toBe('reached')
+  })
+  test('for a block is due on the day that the block ends', () => {
+    const block = { enrolment: 'e', phase: 'base' }
+    const { by: _, ...open } = goal
+    const blocks = [{ ...block, name: 'Base', ends: addDays(start, 70) }]
+    expect(targetOf({ ...open, block }, gaining(1), today, blocks)).toMatchObject({
+      block: { name: 'Base' },
+      goal: { by: addDays(start, 70) },
+      needsPerWeek: 1,
+      verdict: 'on course',
+    })
+    expect(targetOf({ ...open, block }, gaining(1), today)).toMatchObject({
+      needsPerWeek: null,
+      verdict: 'cannot tell',
+    })
+  })
   test('that does not fit another by the template’s ratio is said so', () => {
     const front: Goal = { ...goal, exercise: 'frontSquat', to: { value: 120, unit: 'kg' } }
     const ratio = {
@@ -99,6 +120,8 @@ describe('a goal', () => {
     }
     expect(misfits([goal, front], [ratio])[0]?.say).toContain('80% to Back squat at 110 kg it would be 88 kg')
     expect(misfits([goal, { ...front, to: { value: 88, unit: 'kg' } }], [ratio])).toEqual([])
+    const inBlock = { ...front, block: { enrolment: 'e', phase: 'base' } }
+    expect(misfits([goal, inBlock], [ratio])).toEqual([])
   })
 })
 

@@ -73,11 +73,30 @@ describe('progress', () => {
     const view = await progress()
     expect(view.ceilings).toEqual({ quads: 12 })
     expect(view.events).toMatchObject([{ what: 'trip', on: '2026-03-20' }])
-    expect(view.lifts).toMatchObject([{ target: { verdict: 'cannot tell', goal: { to: { value: 120 } } } }])
+    expect(view.lifts).toMatchObject([
+      { targets: [{ verdict: 'cannot tell', goal: { to: { value: 120 } } }] },
+    ])
     expect(view.spells).toMatchObject([{ weeks: 2, back: [-10], reason: 'holiday', says: 'left out' }])
     expect(view.trials).toMatchObject([{ name: 'Rests', result: { better: 'cannot tell' } }])
     await give({ kind: 'decision', trial: view.trials[0]?.id, chosen: 'neither' }).expect(200)
     expect((await progress()).trials[0]?.decision?.chosen).toBe('neither')
+  })
+
+  test('keeps a goal for each block beside one by a day, and each is given up by itself', async () => {
+    const goal = { kind: 'goal', exercise: 'backSquat' }
+    const [block] = (await progress()).blocks
+    expect(block).toMatchObject({ name: 'Block', ends: '2026-03-15' })
+    const forBlock = { ...goal, block: { enrolment, phase: block?.phase } }
+    await give({ ...goal, to: { value: 120, unit: 'kg' }, by: '2026-05-01' }).expect(200)
+    await give({ ...forBlock, to: { value: 100, unit: 'kg' } }).expect(200)
+    await give({ ...forBlock, to: { value: 105, unit: 'kg' } }).expect(200)
+    expect((await progress()).lifts[0]?.targets).toMatchObject([
+      { goal: { to: { value: 120 }, by: '2026-05-01' } },
+      { goal: { to: { value: 105 }, by: '2026-03-15' }, block: { name: 'Block' } },
+    ])
+    await give({ ...forBlock, to: { value: 1, unit: 'kg' }, by: '2026-05-01' }).expect(422)
+    await give({ ...goal, to: null }).expect(200)
+    expect((await progress()).lifts[0]?.targets).toMatchObject([{ block: { name: 'Block' } }])
   })
 
   test('refuses what cannot be, at its place, and keeps nothing of it', async () => {

@@ -5,7 +5,7 @@ import { liftKey, liftOfKey, takesMax, type Lift } from '@young-oak/core/library
 import { givenKinds, readGivenFact, type Fact, type GivenKind } from '@young-oak/core/member'
 import { planMember, type Evidence, type Plan, type Planned } from '@young-oak/core/plan'
 import { formatIssue, isId } from '@young-oak/core/reading'
-import { estimatesOf, judgeTrial, misfits, targetOf } from '@young-oak/core/trends'
+import { blocksOf, estimatesOf, judgeTrial, misfits, targetOf } from '@young-oak/core/trends'
 import { addDays, type Day } from '@young-oak/core/units'
 import type { Scope } from '../../database/scope.ts'
 import { notFound, Problem } from '../../http/problem.ts'
@@ -27,6 +27,7 @@ export async function progress(scope: Scope, memberId: string, day: Day): Promis
   )
   const body = evidence.body?.load
   const seenOf = (lift: Lift) => estimatesOf(member.logs, lift, evidence.unit, body)
+  const blocks = Object.values(plans).flatMap((plan) => blocksOf(plan, day))
   return {
     unit: evidence.unit,
     programs: Object.entries(templates).map(([enrolment, template]) => ({
@@ -39,11 +40,14 @@ export async function progress(scope: Scope, memberId: string, day: Day): Promis
     offers,
     lifts: liftsOf(planned).map((lift) => {
       const seen = seenOf(lift)
-      const goal = evidence.goals[liftKey(lift)]
-      return { lift, seen, ...(goal && { target: targetOf(goal, seen, day) }) }
+      const targets = evidence.goals
+        .filter((goal) => liftKey(goal) === liftKey(lift))
+        .map((goal) => targetOf(goal, seen, day, blocks))
+      return { lift, seen, targets }
     }),
+    blocks: blocks.filter(({ ends }) => ends >= day),
     misfits: misfits(
-      Object.values(evidence.goals),
+      evidence.goals,
       Object.values(templates).flatMap(({ maxes }) => maxes.ratios ?? []),
     ).map(({ say }) => say),
     trials: evidence.trials.map(({ id, name, differs, first, second, lifts }) => {
@@ -68,7 +72,7 @@ const phaseNow = (plan: Plan | undefined): string | undefined =>
 
 /** Lifts that something is known of, those with a goal first. */
 function liftsOf({ evidence }: Planned): Lift[] {
-  const keys = new Set([...Object.keys(evidence.goals), ...Object.keys(evidence.estimates)])
+  const keys = new Set([...evidence.goals.map(liftKey), ...Object.keys(evidence.estimates)])
   return [...keys].map(liftOfKey).filter(takesMax)
 }
 

@@ -1,19 +1,21 @@
 import { useState } from 'react'
 import type { ProgressView } from '@young-oak/api/progress'
 import { liftName } from '@young-oak/core/library'
-import type { Target } from '@young-oak/core/trends'
+import type { BlockOf } from '@young-oak/core/member'
+import type { Block, Target } from '@young-oak/core/trends'
 import { formatDay, formatLoad, formatNumber, type Unit } from '@young-oak/core/units'
+import { today } from '../../app/today.ts'
 import { EstimateChart } from '../../charts/EstimateChart.tsx'
 import { Button } from '../../ui/Button.tsx'
-import { Field } from '../../ui/Field.tsx'
+import { Field, SelectField } from '../../ui/Field.tsx'
 import { typedNumber } from '../../ui/typedNumber.ts'
 import { useGive } from './useGive.ts'
 
 type Line = ProgressView['lifts'][number]
-type Props = { line: Line; unit: Unit; member?: string }
+type Props = { line: Line; blocks: Block[]; unit: Unit; member?: string }
 
-/** A lift's estimated max over time, with the goal that was set for it and what the past weeks point to. */
-export function LiftProgress({ line: { lift, seen, target }, unit, member }: Props) {
+/** A lift's estimated max over time, with the goals that were set for it and what the past weeks point to. */
+export function LiftProgress({ line: { lift, seen, targets }, blocks, unit, member }: Props) {
   const [isSetting, setSetting] = useState(false)
   const { give, isBusy } = useGive(member)
   const last = seen.at(-1)
@@ -28,46 +30,56 @@ export function LiftProgress({ line: { lift, seen, target }, unit, member }: Pro
         )}
       </header>
       {seen.length > 1 ? (
-        <EstimateChart seen={seen} target={target} unit={unit} label={liftName(lift)} />
+        <EstimateChart seen={seen} target={soonest(targets)} unit={unit} label={liftName(lift)} />
       ) : (
         <p className="mt-1 text-sm text-bark">
           {seen.length ? 'One day says nothing of a trend yet.' : 'No set has said anything of this max yet.'}
         </p>
       )}
-      {target && <SayTarget target={target} unit={unit} />}
+      {targets.map((target) => (
+        <SayTarget
+          key={JSON.stringify(target.goal.block ?? null)}
+          target={target}
+          unit={unit}
+          isBusy={isBusy}
+          onGiveUp={() => {
+            const { block } = target.goal
+            void give(
+              { kind: 'goal', ...lift, to: null, ...(block && { block }) },
+              `${liftName(lift)}: no goal.`,
+            )
+          }}
+        />
+      ))}
       {isSetting ? (
         <GoalForm
           unit={unit}
+          blocks={blocks}
           isBusy={isBusy}
           onCancel={() => setSetting(false)}
-          onSave={async (to, by) => {
-            const fact = { kind: 'goal', ...lift, to: { value: to, unit }, ...(by && { by }) }
+          onSave={async (to, until) => {
+            const fact = { kind: 'goal', ...lift, to: { value: to, unit }, ...until }
             if (await give(fact, `${liftName(lift)}: the goal is set.`)) setSetting(false)
           }}
         />
       ) : (
-        <p className="mt-2 flex flex-wrap gap-x-4">
-          <Button look="quiet" className="-ml-3.5 min-h-11" onClick={() => setSetting(true)}>
-            {target ? 'Change the goal' : 'Set a goal'}
-          </Button>
-          {target && (
-            <Button
-              look="quiet"
-              className="min-h-11"
-              disabled={isBusy}
-              onClick={() => void give({ kind: 'goal', ...lift, to: null }, `${liftName(lift)}: no goal.`)}
-            >
-              Give it up
-            </Button>
-          )}
-        </p>
+        <Button look="quiet" className="-ml-3.5 mt-2 min-h-11" onClick={() => setSetting(true)}>
+          {targets.length ? 'Set another goal' : 'Set a goal'}
+        </Button>
       )}
     </article>
   )
 }
 
+/** The goal that is due next is the one that is drawn. */
+const soonest = (targets: Target[]): Target | undefined =>
+  targets
+    .filter(({ verdict }) => verdict !== 'missed')
+    .sort((a, b) => (a.goal.by ?? '9').localeCompare(b.goal.by ?? '9'))[0]
+
 const verdicts: Record<Target['verdict'], string> = {
   reached: 'Reached.',
+  missed: 'Not reached by then.',
   'on course': 'On course.',
   'within reach': 'Within what might be, but above what the past weeks point to.',
   'out of reach': 'Out of what the past weeks point to: give it more time, or lower it.',
@@ -75,16 +87,20 @@ const verdicts: Record<Target['verdict'], string> = {
     'Too little to tell: it takes four days of training over two weeks, and a day no more than twelve weeks ahead.',
 }
 
-function SayTarget({ target, unit }: { target: Target; unit: Unit }) {
-  const { goal, gainPercent, needsPerWeek, ownPerWeek, projected, verdict } = target
+type TargetProps = { target: Target; unit: Unit; isBusy: boolean; onGiveUp: () => void }
+
+function SayTarget({ target, unit, isBusy, onGiveUp }: TargetProps) {
+  const { gainPercent, needsPerWeek, ownPerWeek, projected, verdict } = target
+  const { from, set, to } = target.goal
   const perWeek = (value: number) => `${value < 0 ? '−' : '+'}${formatNumber(Math.abs(value))} ${unit} a week`
   return (
-    <div className="mt-1 text-sm">
+    <div className="mt-2 text-sm">
       <p>
-        Goal: {formatLoad(goal.to)}
-        {goal.by && ` by ${formatDay(goal.by)}`}
-        {gainPercent !== null &&
-          ` (${gainPercent < 0 ? '−' : '+'}${Math.abs(gainPercent)}% from ${formatDay(goal.set)})`}
+        Goal: {formatLoad(to)}
+        {sayUntil(target)}
+        {from &&
+          gainPercent !== null &&
+          ` (${gainPercent < 0 ? '−' : '+'}${Math.abs(gainPercent)}% from ${formatLoad(from)} on ${formatDay(set)})`}
         . <strong>{verdicts[verdict]}</strong>
       </p>
       <p className="text-bark">
@@ -94,26 +110,41 @@ function SayTarget({ target, unit }: { target: Target; unit: Unit }) {
         {projected &&
           `On the day: ${formatNumber(projected.value)} ${unit}, 8 times in 10 between ${formatNumber(projected.low)} and ${formatNumber(projected.high)}, if it goes on so; gains slow down as one gets stronger.`}
       </p>
+      <Button look="quiet" className="-ml-3.5 min-h-11" disabled={isBusy} onClick={onGiveUp}>
+        Give up {formatLoad(to)}
+        {sayUntil(target)}
+      </Button>
     </div>
   )
 }
 
-type GoalProps = {
-  unit: Unit
-  isBusy: boolean
-  onCancel: () => void
-  onSave: (to: number, by: string) => Promise<void>
+function sayUntil({ goal, block }: Target): string {
+  if (block)
+    return ` by the end of ${block.name}, ${block.ends < today() ? '' : 'about '}${formatDay(block.ends)}`
+  if (goal.block) return ' in a block that is no longer planned'
+  return goal.by ? ` by ${formatDay(goal.by)}` : ''
 }
 
-function GoalForm({ unit, isBusy, onCancel, onSave }: GoalProps) {
-  const [typed, setTyped] = useState({ to: '', by: '' })
+type Until = { by?: string; block?: BlockOf }
+type GoalProps = {
+  unit: Unit
+  blocks: Block[]
+  isBusy: boolean
+  onCancel: () => void
+  onSave: (to: number, until: Until) => Promise<void>
+}
+
+function GoalForm({ unit, blocks, isBusy, onCancel, onSave }: GoalProps) {
+  const [typed, setTyped] = useState({ to: '', until: 'day', by: '' })
   const [fault, setFault] = useState<string>()
   const save = () => {
     const to = typedNumber(typed.to)
     if (typeof to !== 'number' || to <= 0 || to > 1000)
       return setFault(`A load above 0, at most 1000 ${unit}.`)
     setFault(undefined)
-    void onSave(to, typed.by)
+    const block = blocks[Number(typed.until)]
+    if (block) void onSave(to, { block: { enrolment: block.enrolment, phase: block.phase } })
+    else void onSave(to, typed.by ? { by: typed.by } : {})
   }
   return (
     <form
@@ -132,12 +163,27 @@ function GoalForm({ unit, isBusy, onCancel, onSave }: GoalProps) {
         error={fault}
         onChange={(event) => setTyped({ ...typed, to: event.target.value })}
       />
-      <Field
-        label="By (may be left out)"
-        type="date"
-        value={typed.by}
-        onChange={(event) => setTyped({ ...typed, by: event.target.value })}
-      />
+      <SelectField
+        label="Until"
+        value={typed.until}
+        onChange={(event) => setTyped({ ...typed, until: event.target.value })}
+      >
+        <option value="day">a day</option>
+        {blocks.map(({ enrolment, phase, name, ends }, at) => (
+          <option key={`${enrolment}/${phase}`} value={at}>
+            the end of {name}, about {formatDay(ends)}
+          </option>
+        ))}
+      </SelectField>
+      {typed.until === 'day' && (
+        <Field
+          label="By (may be left out)"
+          type="date"
+          className="col-span-2"
+          value={typed.by}
+          onChange={(event) => setTyped({ ...typed, by: event.target.value })}
+        />
+      )}
       <Button type="submit" className="min-h-11" disabled={isBusy}>
         Set the goal
       </Button>

@@ -69,7 +69,13 @@ export default function ProgressPage() {
         )}
         <div className="mt-2 grid gap-4 md:grid-cols-2">
           {data.lifts.map((line) => (
-            <LiftProgress key={liftKey(line.lift)} line={line} unit={data.unit} member={member} />
+            <LiftProgress
+              key={liftKey(line.lift)}
+              line={line}
+              blocks={data.blocks}
+              unit={data.unit}
+              member={member}
+            />
           ))}
         </div>
       </section>
