@@ -192,9 +192,9 @@ test.describe('on a phone', () => {
     await lift.getByRole('button', { name: 'Set the goal' }).click()
     await expect(lift.getByText(/Goal: 65 kg by the end of .+, about/)).toBeVisible()
     await expect(lift.getByText('Goal: 70 kg')).toBeVisible()
-    await lift.getByRole('button', { name: /Give up 65 kg/ }).click()
+    await lift.getByRole('button', { name: /Give it up: 65 kg/ }).click()
     await expect(lift.getByText(/Goal: 65 kg/)).toBeHidden()
-    await lift.getByRole('button', { name: /Give up 70 kg/ }).click()
+    await lift.getByRole('button', { name: /Give it up: 70 kg/ }).click()
     await expect(lift.getByText('Goal: 70 kg')).toBeHidden()
   })
 

@@ -21,7 +21,8 @@ export type Target = {
   ownPerWeek: { value: number; error: number; weeks: number } | null
   /** What the line says of the day, with the band of eight in ten. */
   projected: { value: number; low: number; high: number } | null
-  verdict: 'reached' | 'missed' | 'on course' | 'within reach' | 'out of reach' | 'cannot tell'
+  verdict:
+    'already there' | 'reached' | 'missed' | 'on course' | 'within reach' | 'out of reach' | 'cannot tell'
 }
 
 /**
@@ -51,7 +52,7 @@ export function targetOf(given: Goal, seen: Seen[], today: Day, blocks: Block[] 
     needsPerWeek: weeks && now !== null ? snap(Math.max(0, to - now) / weeks) : null,
     ownPerWeek: trend && { value: trend.perWeek, error: trend.error, weeks: read },
     projected,
-    verdict: verdictOf(goal, seen, projected, today),
+    verdict: from && from >= to ? 'already there' : verdictOf(goal, seen, projected, today),
   }
 }
 

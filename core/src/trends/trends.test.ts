@@ -96,6 +96,10 @@ describe('a goal', () => {
     expect(targetOf(over, gaining(1), today)).toMatchObject({ verdict: 'missed', projected: null })
     expect(targetOf({ ...over, by: addDays(start, 21) }, gaining(1), today).verdict).toBe('reached')
   })
+  test('below what was estimated when it was set is no goal', () =>
+    expect(targetOf({ ...goal, to: { value: 100, unit: 'kg' } }, gaining(1), today).verdict).toBe(
+      'already there',
+    ))
   test('for a block is due on the day that the block ends', () => {
     const block = { enrolment: 'e', phase: 'base' }
     const { by: _, ...open } = goal

@@ -80,6 +80,7 @@ const soonest = (targets: Target[]): Target | undefined =>
 const verdicts: Record<Target['verdict'], string> = {
   reached: 'Reached.',
   missed: 'Not reached by then.',
+  'already there': 'No more than was estimated when it was set: set a higher one.',
   'on course': 'On course.',
   'within reach': 'Within what might be, but above what the past weeks point to.',
   'out of reach': 'Out of what the past weeks point to: give it more time, or lower it.',
@@ -104,15 +105,20 @@ function SayTarget({ target, unit, isBusy, onGiveUp }: TargetProps) {
         . <strong>{verdicts[verdict]}</strong>
       </p>
       <p className="text-bark">
-        {needsPerWeek !== null && `It needs ${perWeek(needsPerWeek)}. `}
+        {!!needsPerWeek && `It needs ${perWeek(needsPerWeek)}. `}
         {ownPerWeek &&
           `The last ${ownPerWeek.weeks} weeks brought ${perWeek(ownPerWeek.value)} (give or take ${formatNumber(ownPerWeek.error)}). `}
         {projected &&
-          `On the day: ${formatNumber(projected.value)} ${unit}, 8 times in 10 between ${formatNumber(projected.low)} and ${formatNumber(projected.high)}, if it goes on so; gains slow down as one gets stronger.`}
+          `On the day: ${formatNumber(Math.round(projected.value))} ${unit}, 8 times in 10 between ${formatNumber(Math.round(projected.low))} and ${formatNumber(Math.round(projected.high))}, if it goes on so; gains slow down as one gets stronger.`}
       </p>
-      <Button look="quiet" className="-ml-3.5 min-h-11" disabled={isBusy} onClick={onGiveUp}>
-        Give up {formatLoad(to)}
-        {sayUntil(target)}
+      <Button
+        look="quiet"
+        className="-ml-3.5 min-h-11"
+        disabled={isBusy}
+        aria-label={`Give it up: ${formatLoad(to)}${sayUntil(target)}`}
+        onClick={onGiveUp}
+      >
+        Give it up
       </Button>
     </div>
   )
@@ -158,6 +164,7 @@ function GoalForm({ unit, blocks, isBusy, onCancel, onSave }: GoalProps) {
       <Field
         label={`Estimated max, ${unit}`}
         inputMode="decimal"
+        className="col-span-2"
         autoFocus
         value={typed.to}
         error={fault}
@@ -165,6 +172,7 @@ function GoalForm({ unit, blocks, isBusy, onCancel, onSave }: GoalProps) {
       />
       <SelectField
         label="Until"
+        className="col-span-2"
         value={typed.until}
         onChange={(event) => setTyped({ ...typed, until: event.target.value })}
       >
