@@ -198,6 +198,32 @@ test.describe('on a phone', () => {
     await expect(lift.getByText('Goal: 70 kg')).toBeHidden()
   })
 
+  test('a trial is set for several lifts, refused where its spells overlap, and decided', async ({
+    page,
+  }) => {
+    await enter(page, 'Isla')
+    await page.getByRole('link', { name: 'Progress' }).click()
+    const trials = page.getByRole('region', { name: 'Trials' })
+    await trials.getByText('Set up a trial').click()
+    await trials.getByLabel('Called').fill('Early or late')
+    await trials.getByLabel('The one thing in which they differ').fill('mornings, then evenings')
+    const set = trials.getByRole('button', { name: 'Set the trial' })
+    await expect(set).toBeDisabled()
+    for (const lift of ['Back squat', 'Bench press']) await trials.getByLabel(lift).check()
+    await trials.getByLabel('First spell, from').fill('2026-01-05')
+    await trials.getByLabel('to', { exact: true }).first().fill('2026-02-01')
+    await trials.getByLabel('Second spell, from').fill('2026-01-20')
+    await trials.getByLabel('to', { exact: true }).last().fill('2026-03-01')
+    await set.click()
+    await expect(page.getByText(/two spells that do not overlap/)).toBeVisible()
+    await trials.getByLabel('Second spell, from').fill('2026-02-02')
+    await set.click()
+    const card = trials.getByRole('article').filter({ hasText: 'Early or late' })
+    await expect(card.getByText(/Back squat too few, Bench press too few/).first()).toBeVisible()
+    await card.getByRole('button', { name: 'Neither' }).click()
+    await expect(card.getByText(/: neither\./)).toBeVisible()
+  })
+
   test('what is said of a session is kept, without a server too; a technique mark goes with its set', async ({
     page,
   }) => {

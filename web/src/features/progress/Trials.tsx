@@ -3,8 +3,9 @@ import type { ProgressView } from '@young-oak/api/progress'
 import { liftKey, liftName, liftOfKey } from '@young-oak/core/library'
 import { formatDay } from '@young-oak/core/units'
 import { Button } from '../../ui/Button.tsx'
-import { Field, SelectField } from '../../ui/Field.tsx'
 import { Details } from '../../ui/Details.tsx'
+import { Field } from '../../ui/Field.tsx'
+import { Mark } from '../../ui/Mark.tsx'
 import { useGive } from './useGive.ts'
 
 type Props = { view: ProgressView; member?: string }
@@ -117,23 +118,27 @@ function TrialCard({ trial, unit, member }: { trial: Trial; unit: string; member
 
 const signed = (value: number): string => `${value < 0 ? '−' : '+'}${Math.abs(Math.round(value * 100) / 100)}`
 
-const none = { name: '', differs: '', firstFrom: '', firstTo: '', secondFrom: '', secondTo: '', lift: '' }
+const none = { name: '', differs: '', firstFrom: '', firstTo: '', secondFrom: '', secondTo: '' }
+const mostLifts = 8
 
 function TrialForm({ view, member }: Props) {
   const { give, isBusy } = useGive(member)
   const [typed, setTyped] = useState(none)
+  const [lifts, setLifts] = useState<string[]>([])
   const put = (change: Partial<typeof typed>) => setTyped({ ...typed, ...change })
   const save = async () => {
-    const { name, differs, firstFrom, firstTo, secondFrom, secondTo, lift } = typed
+    const { name, differs, firstFrom, firstTo, secondFrom, secondTo } = typed
     const fact = {
       kind: 'trial',
       name: name.trim(),
       differs: differs.trim(),
       first: { from: firstFrom, to: firstTo },
       second: { from: secondFrom, to: secondTo },
-      lifts: [liftOfKey(lift || liftKey(view.lifts[0]?.lift ?? { exercise: 'backSquat' }))],
+      lifts: lifts.map(liftOfKey),
     }
-    if (await give(fact, 'The trial is set.')) setTyped(none)
+    if (!(await give(fact, 'The trial is set.'))) return
+    setTyped(none)
+    setLifts([])
   }
   if (!view.lifts.length) return null
   return (
@@ -149,20 +154,10 @@ function TrialForm({ view, member }: Props) {
           label="Called"
           required
           maxLength={80}
+          className="col-span-2"
           value={typed.name}
           onChange={(event) => put({ name: event.target.value })}
         />
-        <SelectField
-          label="Judged by"
-          value={typed.lift}
-          onChange={(event) => put({ lift: event.target.value })}
-        >
-          {view.lifts.map(({ lift }) => (
-            <option key={liftKey(lift)} value={liftKey(lift)}>
-              {liftName(lift)}
-            </option>
-          ))}
-        </SelectField>
         <Field
           label="The one thing in which they differ"
           required
@@ -188,7 +183,30 @@ function TrialForm({ view, member }: Props) {
             onChange={(event) => put({ [key]: event.target.value })}
           />
         ))}
-        <Button type="submit" look="plain" className="col-span-2 min-h-11" disabled={isBusy}>
+        <fieldset className="col-span-2">
+          <legend className="text-sm font-medium">Judged by, at most {mostLifts} lifts</legend>
+          <div className="grid gap-x-4 sm:grid-cols-3">
+            {view.lifts.map(({ lift }) => {
+              const key = liftKey(lift)
+              const isOn = lifts.includes(key)
+              return (
+                <Mark
+                  key={key}
+                  label={liftName(lift)}
+                  isOn={isOn}
+                  isDisabled={!isOn && lifts.length === mostLifts}
+                  onChange={() => setLifts(isOn ? lifts.filter((one) => one !== key) : [...lifts, key])}
+                />
+              )
+            })}
+          </div>
+        </fieldset>
+        {!lifts.length && (
+          <p className="col-span-2 text-sm text-bark">
+            Tick one lift at least that the spells are judged by.
+          </p>
+        )}
+        <Button type="submit" look="plain" className="col-span-2 min-h-11" disabled={isBusy || !lifts.length}>
           Set the trial
         </Button>
       </form>
