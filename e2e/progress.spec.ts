@@ -64,7 +64,10 @@ test('a slot follows another rule by its menu and the keyboard, two rules of one
   await place.getByRole('button', { name: 'More for Bench press' }).focus()
   await page.keyboard.press('Enter')
   await expect(page.getByRole('menuitem', { name: /^Details/ })).toBeFocused()
-  for (let i = 0; i < 3; i++) await page.keyboard.press('ArrowDown')
+  for (const item of [/^Change/, /^Add a slot/, /^Rules/]) {
+    await page.keyboard.press('ArrowDown')
+    await expect(page.getByRole('menuitem', { name: item })).toBeFocused()
+  }
   await page.keyboard.press('Enter')
   const dialog = page.getByRole('dialog', { name: 'Rules of bench press' })
   await expect(dialog.getByText('It follows none')).toBeVisible()
