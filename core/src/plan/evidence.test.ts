@@ -1,7 +1,8 @@
 import { describe, expect, test } from '@jest/globals'
 import type { Lift } from '../library/index.ts'
 import { resolve, type Fact, type SessionLog } from '../member/index.ts'
-import { learnFact, learnSession, maxFor, noEvidence, type Evidence } from './evidence.ts'
+import { learnFact, learnSession, noEvidence, type Evidence } from './evidence.ts'
+import { maxFor } from './maxFor.ts'
 import { proposalsOf } from './proposals.ts'
 import { timeline } from './timeline.ts'
 

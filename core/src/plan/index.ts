@@ -1,5 +1,6 @@
 export type { EstimateSeen, Evidence, LastTime, SetSeen } from './evidence.ts'
-export { isDone, maxFor, maxOf } from './evidence.ts'
+export { isDone, maxOf } from './evidence.ts'
+export { maxFor } from './maxFor.ts'
 export { comesNext, type ComesNext } from './comesNext.ts'
 export { formatCircuit, formatGroup, formatGroups, formatHandled, formatWarmUps, needWords } from './line.ts'
 export type { Checkpoint } from './checkpoint.ts'

@@ -2,7 +2,7 @@ import { actsOn } from '../adjustments/where.ts'
 import type { RuleAt } from '../progressions/rule.ts'
 import { ruleOf } from '../progressions/registry.ts'
 import { slotsOf, type Id, type Slot } from '../template/types.ts'
-import { maxFor } from './evidence.ts'
+import { maxFor } from './maxFor.ts'
 import { roleAt, type Knowing } from './progress.ts'
 import type { Situation } from './situation.ts'
 
