@@ -4,7 +4,7 @@ import { dirname } from 'node:path'
 import { fileURLToPath, pathToFileURL } from 'node:url'
 import { changeOf } from '@young-oak/core/adjustments'
 import { goalOf } from '@young-oak/core/goals'
-import { exercises } from '@young-oak/core/library'
+import { exercises, type Exercise } from '@young-oak/core/library'
 import { sourceOf } from '@young-oak/core/loads'
 import { formulaOf, percentFor, repTables, repTableTitle } from '@young-oak/core/maxes'
 import {
@@ -221,11 +221,16 @@ function reference(): string {
     '',
     '## Exercises (`exercise`)',
     '',
-    '| id | name | pattern | works, foremost first | loaded with | its number is |',
-    '|---|---|---|---|---|---|',
-    ...Object.entries(exercises).map(
-      ([id, { name, pattern, works, tool, reads }]) =>
-        `| \`${id}\` | ${name} | ${pattern} | ${works.join(', ')} | ${tool} | ${reads} |`,
+    'What is said of muscles, reps, recovery and ratios is common practice without a source, and a start. A set counts 1 for a direct muscle, 0.5 for an indirect one.',
+    '',
+    '| id | name | pattern | direct, foremost first | indirect | loaded with | its number is | reps | recovery | spine | begins at |',
+    '|---|---|---|---|---|---|---|---|---|---|---|',
+    ...Object.entries<Exercise>(exercises).map(
+      ([
+        id,
+        { name, pattern, direct, indirect, tool, reads, reps, cost, spine, parent, perSide: isPerSide },
+      ]) =>
+        `| \`${id}\` | ${name} | ${pattern} | ${direct.join(', ')} | ${indirect.join(', ')} | ${tool} | ${reads}${isPerSide ? ', each side' : ''} | ${reps.join(' to ')} | ${cost} | ${spine} | ${parent ? `${parent.percent}% of ${exercises[parent.exercise as keyof typeof exercises].name.toLowerCase()}` : ''} |`,
     ),
     '',
   ]

@@ -1,23 +1,7 @@
 import { array, mixed, object, string, type InferType } from 'yup'
-import type { Command, Difference, Template } from '@young-oak/core/template'
+import { commandNames, type Command, type Difference, type Template } from '@young-oak/core/template'
 import { isId } from '@young-oak/core/reading'
 import { isDay } from '@young-oak/core/units'
-
-const commandNames = [
-  'setName',
-  'setHead',
-  'setCell',
-  'setExercise',
-  'setWarmUp',
-  'setParams',
-  'setRule',
-  'setLight',
-  'setSlot',
-  'setProgression',
-  'addSlot',
-  'removeSlot',
-  'several',
-]
 
 /** Named, and with ids that can be ids; in several commands each of them, and none of those is several again. */
 function isCommand(value: unknown, isOneOfSeveral = false): value is Command {
@@ -30,7 +14,7 @@ function isCommand(value: unknown, isOneOfSeveral = false): value is Command {
   return !isOneOfSeveral && Array.isArray(commands) && commands.every((one) => isCommand(one, true))
 }
 
-const idFields = ['slot', 'session', 'phase', 'group', 'progression', 'stage']
+const idFields = ['slot', 'session', 'phase', 'group', 'progression', 'stage', 'track', 'change']
 
 /** A command's own values are checked against the whole template once it is applied. */
 export const editsSchema = object({

@@ -1,4 +1,4 @@
-import { exerciseOf, type ExerciseId, type Muscle } from '@young-oak/core/library'
+import { exerciseOf, foremostMuscle, type ExerciseId } from '@young-oak/core/library'
 import {
   sessionLogId,
   setLogId,
@@ -158,7 +158,7 @@ function train(
 
 /** What somebody says after a session: it grows harder as the weeks go on, and a muscle is now and then hardly worked. */
 function answersOf({ slots }: PlannedSession, weeks: number, dice: Dice): SessionLog['answers'] {
-  const muscles = [...new Set(slots.map((slot) => exerciseOf(slot).works[0] as Muscle))]
+  const muscles = [...new Set(slots.map(foremostMuscle))]
   const worked = muscles.map((muscle) => {
     const turn = dice()
     return [muscle, turn < 0.3 ? 'hardly' : turn < 0.985 ? 'well' : 'too much'] as const

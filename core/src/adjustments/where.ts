@@ -1,4 +1,4 @@
-import { exerciseOf, liftKey, type Lift } from '../library/index.ts'
+import { foremostMuscle, liftKey, type Lift } from '../library/index.ts'
 import type { Id, Where } from '../template/types.ts'
 import type { Day } from '../units/index.ts'
 
@@ -20,7 +20,7 @@ export function actsOn(where: Where, spot: Spot): boolean {
     mayAct(where, spot) &&
     fits(slots, (id) => id === slot?.id) &&
     fits(lifts, (lift) => slot !== undefined && liftKey(lift) === liftKey(slot.lift)) &&
-    fits(muscles, (muscle) => slot !== undefined && exerciseOf(slot.lift).works[0] === muscle)
+    fits(muscles, (muscle) => slot !== undefined && foremostMuscle(slot.lift) === muscle)
   )
 }
 

@@ -1,7 +1,11 @@
-import { exercises, type Exercise, type ExerciseId } from './exercises.ts'
+import type { Exercise, Muscle, Pattern } from './exercise.ts'
+import { exercises, type ExerciseId } from './exercises.ts'
 
 /** Key of every max, record and "last time": an exercise, and where it matters its variant ("paused", "blocks 8 cm"). */
 export type Lift = { exercise: ExerciseId; variant?: string }
+
+/** Only the lift of whatever has one. */
+export const liftOf = ({ exercise, variant }: Lift): Lift => ({ exercise, ...(variant && { variant }) })
 
 /** A lift as a text key, equal for equal lifts. */
 export const liftKey = (lift: Lift): string =>
@@ -22,12 +26,22 @@ export const liftName = (lift: Lift): string =>
 
 /** Upper-body lifts and small machines rise by the smaller step: half of what squats and pulls from the floor do (common practice). */
 export function takesSmallSteps(lift: Lift): boolean {
-  const { pattern, works } = exerciseOf(lift)
-  return !((pattern === 'squat' || pattern === 'hinge') && works.includes('glutes'))
+  const { pattern, direct, indirect } = exerciseOf(lift)
+  return !((pattern === 'squat' || pattern === 'hinge') && [...direct, ...indirect].includes('glutes'))
 }
 
 /** Lifts that a max may be given for: those with a load, on a bar, in the hand, on a stack or on top of the body. */
-export const takesMax = (lift: Lift): boolean => exerciseOf(lift).pattern !== 'trunk'
+export const takesMax = (lift: Lift): boolean => !withoutMax.has(exerciseOf(lift).pattern)
+const withoutMax: ReadonlySet<Pattern> = new Set(['trunk', 'carry', 'jump', 'conditioning'])
+
+/** The muscle that an exercise works foremost. */
+export const foremostMuscle = (lift: Lift): Muscle => exerciseOf(lift).direct[0] as Muscle
+
+/** What a set counts for a muscle: 1 direct, 0.5 indirect, else 0 (common practice, no source); a slot may say otherwise. */
+export function setCounts(lift: Lift, muscle: Muscle, own?: Partial<Record<Muscle, number>>): number {
+  const { direct, indirect } = exerciseOf(lift)
+  return own?.[muscle] ?? (direct.includes(muscle) ? 1 : indirect.includes(muscle) ? 0.5 : 0)
+}
 
 /** The name of a max: that of a body-weight lift is of the body and what goes on top. "Pull-up, with the body". */
 export const maxName = (lift: Lift): string =>

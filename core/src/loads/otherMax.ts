@@ -1,5 +1,5 @@
 import { exerciseField, percentField, strictObject, textField } from '../reading/index.ts'
-import { exercises, isExercise, liftName, type ExerciseId } from '../library/index.ts'
+import { exerciseNamed, liftName, type ExerciseId } from '../library/index.ts'
 import { formatNumber } from '../units/index.ts'
 import { maxRung } from './maxRung.ts'
 import { defineSource } from './source.ts'
@@ -18,10 +18,8 @@ export const otherMax = defineSource<Params>({
   }),
   cell: ({ percent, ...lift }) => `${formatNumber(percent)}% of ${liftName(lift).toLowerCase()}`,
   read(typed) {
-    const match = /^(\d+(?:[.,]\d+)?)\s*%?\s*of\s+([a-z -]+)$/.exec(typed)
-    const exercise = Object.keys(exercises).find(
-      (id) => isExercise(id) && exercises[id].name.toLowerCase() === match?.[2],
-    ) as ExerciseId | undefined
+    const match = /^(\d+(?:[.,]\d+)?)\s*%?\s*of\s+(.+)$/.exec(typed)
+    const exercise = exerciseNamed(match?.[2] ?? '')
     return match && exercise ? { exercise, percent: Number(match[1]?.replace(',', '.')) } : null
   },
   readsMax: (_, { exercise, variant }) => ({ exercise, ...(variant && { variant }) }),

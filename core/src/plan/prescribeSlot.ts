@@ -1,7 +1,7 @@
 import { changeOf } from '../adjustments/registry.ts'
 import type { Spot } from '../adjustments/where.ts'
 import type { Rung } from '../explain/rung.ts'
-import { exerciseOf, liftKey, type Lift } from '../library/index.ts'
+import { exerciseOf, foremostMuscle, liftKey, type Lift } from '../library/index.ts'
 import { isNeed, type Known, type Need } from '../loads/source.ts'
 import { sourceOf } from '../loads/registry.ts'
 import type { ShownGroup } from '../member/types.ts'
@@ -18,6 +18,7 @@ import { heaviestOf, tonnageOf, totalOf, type OnTheBar } from './onTheBar.ts'
 import { askProgressions, heavier, nothingAsked } from './progress.ts'
 import type { Loading } from './round.ts'
 import { rowAt, rowRungs } from './rows.ts'
+import { inherit } from '../template/inherit.ts'
 import { withScheme } from './withScheme.ts'
 import { askedOf, showGroup } from './showGroup.ts'
 import { lastKey, progressionKey } from './state.ts'
@@ -71,7 +72,12 @@ export function prescribeSlot(
   const opening =
     held.length || lineRungs.length || asked.rungs.length ? [...held, ...lineRungs, ...asked.rungs] : held
   const made: Prescribed = { id, slot, row, light, groups: own.groups, needs: [], first }
-  for (const group of withScheme(slot.rows[place.phase.id]?.[row] ?? [], asked)) {
+  const written = inherit(
+    slot.rows[place.phase.id]?.[row] ?? [],
+    template.sessions[place.session],
+    place.phase,
+  )
+  for (const group of withScheme(written, asked)) {
     if (group.lift) {
       own.groups.push(showLine(situation, spot, possible, { known, opening, made }, group, group.lift))
       continue
@@ -117,10 +123,10 @@ export function warmUpsFor(
 ): WarmUpSet[] | undefined {
   const rule = slot.warmUp ?? template.warmUp
   const work = groups.find(({ load }) => load)?.load
-  const { tool, works } = exerciseOf(slot)
+  const { tool } = exerciseOf(slot)
   if (!rule || rule === 'none' || slot.circuit || !work || tool === 'body weight') return undefined
   if (trained.some((lift) => liftKey(lift) === liftKey(slot))) return undefined
-  const isShort = trained.some((lift) => exerciseOf(lift).works[0] === works[0])
+  const isShort = trained.some((lift) => foremostMuscle(lift) === foremostMuscle(slot))
   return ramp(rule, work, loadingAt(evidence, at, slot).here, isShort)
 }
 

@@ -17,6 +17,12 @@ const bars: Record<Exercise['pattern'], Record<Strength, number>> = {
   'single leg': { light: 30, strong: 90 },
   trunk: { light: 20, strong: 60 },
   arms: { light: 18, strong: 55 },
+  shoulders: { light: 10, strong: 30 },
+  legs: { light: 35, strong: 110 },
+  calves: { light: 50, strong: 160 },
+  carry: { light: 40, strong: 140 },
+  jump: { light: 20, strong: 60 },
+  conditioning: { light: 20, strong: 60 },
 }
 const share: Record<Exclude<Tool, 'body weight'>, number> = { barbell: 1, dumbbells: 0.4, machine: 0.9 }
 const bodies: Record<Strength, number> = { light: 60, strong: 95 }

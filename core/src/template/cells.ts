@@ -26,6 +26,25 @@ export const detailFields = [
 export type SheetField = (typeof cellFields)[number]
 export type CellField = SheetField | (typeof detailFields)[number]
 
+/** What a cell is called. */
+export const cellNames: Record<CellField, string> = {
+  sets: 'sets',
+  goal: 'reps',
+  load: 'load',
+  rir: 'in reserve',
+  rest: 'rest',
+  tempo: 'tempo',
+  perSide: 'each side',
+  option: 'another way',
+  roundRest: 'rest after the round',
+  style: 'style',
+  bands: 'bands',
+  least: 'the fewest sets',
+  stop: 'sign that ends them',
+  part: 'part',
+  over: 'more than the 1RM',
+}
+
 /** A cell as it is read and typed: "3", "8-10", "5+", "0:45", "75%", "75% TM", "rule", "free", "2", "3:00", "31X0". */
 export function formatCell(field: CellField, group: SetGroup): string {
   const write: Partial<Record<CellField, () => string>> = {
@@ -118,6 +137,11 @@ function parseGoal(typed: string): TypedCell {
 
 function parseLoad(typed: string, group: SetGroup, slot: Slot, template: Template): TypedCell {
   const { load } = group
+  if (/^\d+(?:[.,]\d+)?\s*(?:kg|lb|kilos|pounds)$/.test(typed))
+    return {
+      error:
+        'A template holds no kilos or pounds: each member’s come from their own maxes. Write a percent, "rule" or "free".',
+    }
   const basis = readBasis(typed, load, template)
   if (!basis)
     return {

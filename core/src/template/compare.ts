@@ -2,15 +2,18 @@ import { liftName } from '../library/index.ts'
 import { repTableTitle } from '../maxes/table.ts'
 import { ruleOf } from '../progressions/registry.ts'
 import { signOf } from '../signs/registry.ts'
+import { formatSeconds } from '../units/index.ts'
 import { warmUpOf } from '../warmups/registry.ts'
-import { cellFields, detailFields, formatCell, type CellField } from './cells.ts'
+import { cellFields, cellNames, detailFields, formatCell } from './cells.ts'
 import { sayAdjustment, slotName, type Difference } from './sayAdjustment.ts'
 import {
   slotsOf,
+  type Defaults,
   type Id,
   type Phase,
   type Progression,
   type RowClock,
+  type Session,
   type Slot,
   type Template,
 } from './types.ts'
@@ -72,11 +75,27 @@ function comparePhases(before: Template, after: Template): Difference[] {
       ...changed(`${where}, name`, was.name, is.name),
       ...changed(`${where}, weeks`, length(was), length(is)),
       ...changed(`${where}, sessions a week`, String(was.perWeek), String(is.perWeek)),
+      ...changed(`${where}, inherited`, sayDefaults(was), sayDefaults(is)),
+      ...changed(`${where}, ends`, was.ends ?? 'with its weeks', is.ends ?? 'with its weeks'),
       ...changed(`${where}, sessions in turn`, rotation(before, was), rotation(after, is)),
       ...compareLists(`${where}, light weeks`, was.light.map(sayIn(before)), is.light.map(sayIn(after))),
     ]
   })
 }
+
+/** "2 left, rest 3:00, tempo 31X0"; "nothing" where slots inherit nothing. */
+export function sayDefaults({ defaults = {} }: { defaults?: Defaults }): string {
+  const { rir, rest, tempo } = defaults
+  const said = [
+    ...(rir === undefined ? [] : [`${rir} left`]),
+    ...(rest === undefined ? [] : [`rest ${formatSeconds(rest)}`]),
+    ...(tempo === undefined ? [] : [`tempo ${tempo}`]),
+  ]
+  return said.join(', ') || 'nothing'
+}
+
+const sayParts = ({ parts }: Session): string =>
+  parts.map(({ name, minutes }) => (minutes ? `${name} ${minutes} min` : name)).join(', ')
 
 const sayIn = (template: Template) => (adjustment: Parameters<typeof sayAdjustment>[1]) => {
   const { where, what } = sayAdjustment(template, adjustment)
@@ -92,6 +111,8 @@ function compareSessions(before: Template, after: Template): Difference[] {
     const names = (ids: Id[]) => ids.map((id) => liftName(after.slots[id] as Slot)).join(', ')
     return [
       ...changed(`${where}, name`, was.name, is.name),
+      ...changed(`${where}, inherited`, sayDefaults(was), sayDefaults(is)),
+      ...changed(`${where}, parts`, sayParts(was), sayParts(is)),
       ...(kept.join() === now.join() ? [] : changed(`${where}, order`, names(kept), names(now))),
     ]
   })
@@ -106,6 +127,8 @@ function compareSlots(before: Template, after: Template): Difference[] {
     return [
       ...changed(where, liftName(was), liftName(is)),
       ...changed(`${where}, note`, was.note ?? 'none', is.note ?? 'none'),
+      ...changed(`${where}, superset`, was.group ?? 'none', is.group ?? 'none'),
+      ...changed(`${where}, counts for`, sayCounts(was), sayCounts(is)),
       ...changed(`${where}, progressions`, ruled(was), ruled(is)),
       ...changed(`${where}, turns`, sayTurns(was), sayTurns(is)),
       ...changed(`${where}, warm-up`, slotWarmUp(was), slotWarmUp(is)),
@@ -114,6 +137,13 @@ function compareSlots(before: Template, after: Template): Difference[] {
     ]
   })
 }
+
+const sayCounts = ({ counts }: Slot): string =>
+  counts
+    ? Object.entries(counts)
+        .map(([muscle, count]) => `${muscle} ${count}`)
+        .join(', ') || 'as the exercise'
+    : 'as the exercise'
 
 const slotWarmUp = ({ warmUp }: Slot): string =>
   warmUp === undefined ? 'as in the template' : sayWarmUp(warmUp === 'none' ? undefined : warmUp)
@@ -152,23 +182,6 @@ const rowWords: Record<RowClock, string> = {
   exposure: 'exposure',
   place: 'place',
   toTest: 'row',
-}
-export const cellNames: Record<CellField, string> = {
-  sets: 'sets',
-  goal: 'reps',
-  load: 'load',
-  rir: 'in reserve',
-  rest: 'rest',
-  tempo: 'tempo',
-  perSide: 'each side',
-  option: 'another way',
-  roundRest: 'rest after the round',
-  style: 'style',
-  bands: 'bands',
-  least: 'the fewest sets',
-  stop: 'sign that ends them',
-  part: 'part',
-  over: 'more than the 1RM',
 }
 const byId = (row: Slot['rows'][string][number] = []) =>
   Object.fromEntries(row.map((group) => [group.id, group]))

@@ -93,6 +93,7 @@ function findSessions(checker: Checker, template: Template): Map<Id, Id> {
         'Remove it, or add it to one.',
       )
     const count = slotsOf(session).length
+    if (!count) checker.add(at('sessions', id), 'at least one slot', count, 'Add one, or remove the session.')
     if (count > limits.slots) checker.add(at('sessions', id), `at most ${limits.slots} slots`, count)
     session.parts.forEach((part, i) =>
       part.slots.forEach((slot, j) => {

@@ -125,10 +125,11 @@ function readPhase(checker: Checker, value: unknown, path: string): Phase | unde
     perWeek: phase.perWeek,
     light: light.filter((one) => one !== undefined),
     ...(phase.ends && { ends: phase.ends }),
+    ...(phase.defaults && { defaults: phase.defaults as Phase['defaults'] }),
   }
 }
 
-function readLength(checker: Checker, value: unknown, path: string): Length | undefined {
+export function readLength(checker: Checker, value: unknown, path: string): Length | undefined {
   if (typeof value !== 'object') return checker.check(weeksField(), value as number, path)
   const length = checker.check(untilShape, value, path)
   if (!length) return undefined
@@ -142,7 +143,7 @@ function readLength(checker: Checker, value: unknown, path: string): Length | un
 const readSign = (checker: Checker, value: unknown, path: string): SignBasis | undefined =>
   readKind(checker, value, path, 'sign', signKinds, (kind) => signOf[kind as SignKind])
 
-function readTrack(checker: Checker, value: unknown, path: string): Track | undefined {
+export function readTrack(checker: Checker, value: unknown, path: string): Track | undefined {
   const track = checker.check(trackShape, value, path)
   if (!track) return undefined
   const changes = (track.changes as unknown[]).map((one, i) =>
@@ -157,7 +158,11 @@ function readSession(checker: Checker, value: unknown, path: string): Session | 
   const parts = (session.parts as unknown[]).map((part, i) =>
     checker.check(partShape, part, at(at(path, 'parts'), i)),
   )
-  return { name: session.name, parts: parts.filter((part) => part !== undefined) as Part[] }
+  return {
+    name: session.name,
+    parts: parts.filter((part) => part !== undefined) as Part[],
+    ...(session.defaults && { defaults: session.defaults as Session['defaults'] }),
+  }
 }
 
 export function readSlot(checker: Checker, value: unknown, path: string, phases: Phase[]): Slot | undefined {
@@ -184,7 +189,13 @@ export const readWarmUp = (checker: Checker, value: unknown, path: string): Warm
   readKind(checker, value, path, 'kind', warmUpNames, (kind) => warmUpOf[kind as WarmUpName])
 
 /** Rows by week are written out, one for each week; other rows are as many as there are. */
-function readRows(checker: Checker, value: unknown, path: string, by: RowClock, phase: Phase): SetGroup[][] {
+export function readRows(
+  checker: Checker,
+  value: unknown,
+  path: string,
+  by: RowClock,
+  phase: Phase,
+): SetGroup[][] {
   const weeks = rowWeeks(phase)
   const fits: Record<RowClock, (count: number) => boolean> = {
     week: (count) => count === 1 || count === weeks,
@@ -206,7 +217,7 @@ function readRows(checker: Checker, value: unknown, path: string, by: RowClock, 
   return by !== 'week' || rows.length === weeks ? rows : Array.from({ length: weeks }, () => rows[0] ?? [])
 }
 
-function readRow(checker: Checker, value: unknown, path: string): SetGroup[] {
+export function readRow(checker: Checker, value: unknown, path: string): SetGroup[] {
   if (!Array.isArray(value) || value.length < 1 || value.length > limits.groups) {
     checker.add(path, `a list of 1 to ${limits.groups} groups of sets`, value)
     return []

@@ -27,6 +27,7 @@ export const limits = {
   weeks: 60,
   rotation: 12,
   slots: 24,
+  parts: 8,
   sets: 30,
   groups: 12,
   phases: 24,
@@ -41,6 +42,26 @@ const liftField = () =>
   strictObject({ exercise: exerciseField().required(), variant: textField('a variant', 60) })
     .default(undefined)
     .meta({ expected: 'a lift like {"exercise": "backSquat", "variant": "paused"}' })
+
+const tempoField = () =>
+  string()
+    .strict()
+    .matches(/^[0-9X]{4}$/)
+    .meta({
+      expected: 'a tempo of four digits like 31X0: lowering, pause, lifting, pause; X as fast as possible',
+    })
+
+/** What a group may inherit. */
+const inherited = {
+  rir: wholeField('reps in reserve', 0, 10),
+  rest: wholeField('seconds of rest', 0, 1800),
+  tempo: tempoField(),
+}
+
+const defaultsField = () =>
+  strictObject(inherited)
+    .default(undefined)
+    .meta({ expected: 'what slots inherit, like {"rir": 2, "rest": 180, "tempo": "31X0"}' })
 
 export const headShape = strictObject({
   format: mixed<1>((value): value is 1 => value === 1)
@@ -94,6 +115,7 @@ export const phaseShape = strictObject({
   perWeek: wholeField('sessions a week', 1, 14).required(),
   light: listField('light-week adjustments', limits.light, 0),
   ends: choiceField(['test day']),
+  defaults: defaultsField(),
 })
 
 export const weeksField = () => wholeField('weeks', 1, limits.weeks).required()
@@ -132,13 +154,14 @@ export const whereShape = strictObject({
 
 export const sessionShape = strictObject({
   name: textField('the session’s name', 80).required(),
-  parts: listField('parts', 8).required(),
+  parts: listField('parts', limits.parts).required(),
+  defaults: defaultsField(),
 })
 
 export const partShape = strictObject({
   name: textField('the part’s name', 60).required(),
   minutes: wholeField('minutes', 1, 240),
-  slots: listField('slot ids in order', limits.slots).of(idField()).required(),
+  slots: listField('slot ids in order', limits.slots, 0).of(idField()).required(),
   turns: strictObject({
     by: choiceField(['week', 'place']).required(),
     every: wholeField('weeks, or places, between turns', 1, 26).required(),
@@ -196,6 +219,11 @@ export const slotShape = strictObject({
     )
     .meta({ expected: 'a circuit like {"name": "Dock", "by": "time", "rounds": 5}' }),
   capStep: stepField(50),
+  counts: strictObject(
+    Object.fromEntries(muscles.map((muscle) => [muscle, numberField('what a set counts, 0 to 1', 0, 1)])),
+  )
+    .default(undefined)
+    .meta({ expected: 'what a set counts for a muscle, like {"triceps": 1}' }),
   warmUp: laterField('a warm-up, or "none"'),
   rows: laterField('rows by phase id').required(),
 })
@@ -208,15 +236,8 @@ export const setGroupShape = strictObject({
   load: laterField('a load basis like {"of": "max", "percent": 75}').required(),
   part: choiceField(groupParts),
   over: trueField('true, where more than the 1RM is meant'),
-  rir: wholeField('reps in reserve', 0, 10),
-  rest: wholeField('seconds of rest', 0, 1800),
+  ...inherited,
   roundRest: wholeField('seconds of rest after the round', 0, 1800),
-  tempo: string()
-    .strict()
-    .matches(/^[0-9X]{4}$/)
-    .meta({
-      expected: 'a tempo of four digits like 31X0: lowering, pause, lifting, pause; X as fast as possible',
-    }),
   perSide: trueField('true, for reps of each side'),
   option: strictObject({
     percent: wholeField('percent of the reps', 10, 100).required(),

@@ -301,7 +301,7 @@ describe('an edit', () => {
   test('says so where somebody changed the same value since', () => {
     const theirs = applyCommand(template, { ...cell, to: 4 }) as Template
     expect(applyCommand(theirs, cell)).toEqual({
-      conflict: 'The cell sets of bench has been changed since: it is 4 now.',
+      conflict: 'Bench press (Bench day), sets, has been changed since: it is 4 now.',
     })
   })
 })

@@ -69,12 +69,16 @@ export type Phase = {
   light: Adjustment[]
   /** The phase lasts until the week of the test day, whenever that is; its rows are counted back from it. */
   ends?: 'test day'
+  defaults?: Defaults
 }
+
+/** What the slots of a phase or session inherit where they say nothing of their own; a session's goes before a phase's. */
+export type Defaults = Pick<SetGroup, 'rir' | 'rest' | 'tempo'>
 
 /** So many weeks; or at least so many, until a sign shows, and never more than `most`. */
 export type Length = number | { least: number; most: number; until: SignBasis & { progression: Id } }
 
-export type Session = { name: string; parts: Part[] }
+export type Session = { name: string; parts: Part[]; defaults?: Defaults }
 /** With `turns` its slots move up one place every so many weeks of the phase, or from place to place of the week. */
 export type Part = {
   name: string
@@ -110,6 +114,8 @@ export type Slot = Lift & {
   circuit?: Circuit
   /** The step by which rows counted back from a test day may pass the heaviest load trained in the phase. */
   capStep?: Step
+  /** How much a set counts for a muscle, where that is not what the exercise says: 0 to 1. */
+  counts?: Partial<Record<Muscle, number>>
 }
 
 /** Scored by the time that `rounds` take, with a cap if there is one; or by the rounds and reps that fit into `capSeconds`. */

@@ -1,11 +1,11 @@
-import { exerciseOf, type Muscle } from '@young-oak/core/library'
+import { foremostMuscle, type Muscle } from '@young-oak/core/library'
 import type { Answers, SessionLog } from '@young-oak/core/member'
 import type { PlannedSession } from '@young-oak/core/plan'
 import { record } from '../../offline/useOutbox.ts'
 
 /** The muscles that a session works foremost, in its order, each once: those that its questions are about. */
 export function musclesOf({ slots }: PlannedSession): Muscle[] {
-  const foremost = slots.filter(({ circuit }) => !circuit).map((slot) => exerciseOf(slot).works[0] as Muscle)
+  const foremost = slots.filter(({ circuit }) => !circuit).map(foremostMuscle)
   return [...new Set(foremost)]
 }
 

@@ -1,0 +1,88 @@
+import type { SpecialBar } from '../units/index.ts'
+
+/** What an exercise is loaded with: it decides what can be made and what its number means. */
+export type Tool = 'barbell' | 'dumbbells' | 'machine' | 'body weight'
+
+export const patterns = [
+  'squat',
+  'hinge',
+  'horizontal push',
+  'vertical push',
+  'horizontal pull',
+  'vertical pull',
+  'single leg',
+  'trunk',
+  'arms',
+  'shoulders',
+  'legs',
+  'calves',
+  'carry',
+  'jump',
+  'conditioning',
+] as const
+export type Pattern = (typeof patterns)[number]
+
+/** What the number beside an exercise means. */
+export type Reads = 'total' | 'per hand' | 'per side' | 'added' | 'on the stack'
+
+export const muscles = [
+  'quads',
+  'hamstrings',
+  'glutes',
+  'back',
+  'chest',
+  'shoulders',
+  'biceps',
+  'triceps',
+  'trunk',
+  'side delts',
+  'rear delts',
+  'calves',
+  'forearms',
+  'adductors',
+] as const
+export type Muscle = (typeof muscles)[number]
+
+/** An exercise of the library. What is said of muscles, costs and ratios is common practice without a source: a start, to be changed. */
+export type Exercise = {
+  name: string
+  pattern: Pattern
+  tool: Tool
+  reads: Reads
+  /** Muscles that a set counts for in full, the first one foremost. */
+  direct: readonly Muscle[]
+  /** Muscles that a set counts for by half. */
+  indirect: readonly Muscle[]
+  /** Reps that it suits. */
+  reps: readonly [from: number, to: number]
+  /** What a hard set asks in recovery, and of the spine: 0 none, 5 most. */
+  cost: number
+  spine: number
+  cue: string
+  caution?: string
+  /** One side at a time: reps are of one side. */
+  perSide?: true
+  /** The bar that it needs, where it is not the usual one. */
+  bar?: SpecialBar
+  /** The lift that it derives from, and the percent of its max to begin with. */
+  parent?: { exercise: string; percent: number }
+  /** What may stand in for it: fewer tools, or easier on a joint. */
+  substitutes?: readonly string[]
+  /** Words by which it is found as well. */
+  also?: string
+}
+
+type More = Partial<Pick<Exercise, 'caution' | 'perSide' | 'bar' | 'parent' | 'substitutes' | 'also'>>
+
+/** A line of the library for exercises of one pattern, tool and way of reading the number. */
+export const family =
+  (pattern: Pattern, tool: Tool, reads: Reads) =>
+  (
+    name: string,
+    direct: readonly Muscle[],
+    indirect: readonly Muscle[],
+    reps: readonly [number, number],
+    [cost, spine]: readonly [cost: number, spine: number],
+    cue: string,
+    more: More = {},
+  ): Exercise => ({ name, pattern, tool, reads, direct, indirect, reps, cost, spine, cue, ...more })

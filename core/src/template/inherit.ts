@@ -1,0 +1,32 @@
+import { kindOf } from '../goals/registry.ts'
+import type { Defaults, Phase, Session, SetGroup } from './types.ts'
+
+/**
+ * A row with what its session and phase say for all of their slots, where a group says nothing of its own: the session's before the
+ * phase's. Reserve and tempo are inherited by sets of reps, rest by whatever is not a task.
+ */
+export function inherit(
+  row: SetGroup[],
+  session: Pick<Session, 'defaults'> | undefined,
+  phase: Pick<Phase, 'defaults'>,
+): SetGroup[] {
+  if (!session?.defaults && !phase.defaults) return row
+  return row.map((group) => ({ ...inherited(group, session, phase), ...group }))
+}
+
+/** What a group has from its session and phase, and not of its own. */
+export function inherited(
+  group: SetGroup,
+  session: Pick<Session, 'defaults'> | undefined,
+  phase: Pick<Phase, 'defaults'>,
+): Defaults {
+  const given = { ...phase.defaults, ...session?.defaults }
+  const kind = kindOf(group.goal)
+  const isOfReps = kind.logs(group.goal) === 'reps'
+  const isTask = kind.logs(group.goal) === 'done'
+  return {
+    ...(given.rir !== undefined && group.rir === undefined && isOfReps && { rir: given.rir }),
+    ...(given.tempo !== undefined && group.tempo === undefined && isOfReps && { tempo: given.tempo }),
+    ...(given.rest !== undefined && group.rest === undefined && !isTask && { rest: given.rest }),
+  }
+}

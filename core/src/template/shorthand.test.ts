@@ -1,0 +1,129 @@
+import { describe, expect, test } from '@jest/globals'
+import fc from 'fast-check'
+import { fixtureNames, readFixture } from '../../fixtures/read.ts'
+import { formatSets, readLine, readSets, type SetGroup, type Slot, type Template } from './index.ts'
+import { shorthandExamples } from './shorthandExamples.ts'
+
+const slot: Slot = {
+  exercise: 'backSquat',
+  by: 'week',
+  follows: [{ progression: 'squat', role: 'main' }],
+  rows: {},
+}
+const template = {
+  trainingMax: 90,
+  slots: { squat: slot },
+  sessions: {},
+  progressions: { squat: { stages: [] } },
+} as unknown as Template
+/** A bare percent is of the training max where there is one. */
+const plain: Template = { ...template, trainingMax: undefined }
+const read = (typed: string, now: SetGroup[] = []) =>
+  readSets(typed, now, slot, /TM/.test(typed) ? template : plain)
+const sets = (typed: string, now: SetGroup[] = []) => {
+  const { groups, fault } = read(typed, now)
+  if (!groups) throw new Error(fault)
+  return groups
+}
+
+describe('shorthand', () => {
+  test.each(shorthandExamples)('$typed is $means', ({ typed, means }) => {
+    expect(formatSets(sets(typed))).toBe(means)
+  })
+
+  test('every example, as it is written back, is read as the same', () => {
+    for (const { typed } of shorthandExamples) {
+      const once = sets(typed)
+      expect(sets(formatSets(once))).toEqual(once)
+    }
+  })
+
+  test('all sets of all fixtures are read back from what is written of them', () => {
+    let count = 0
+    for (const name of fixtureNames) {
+      const draft = Object.values(readFixture(name).versions)[0] as Template
+      for (const own of Object.values(draft.slots))
+        for (const row of Object.values(own.rows).flat()) {
+          if (own.circuit || row.some(({ load }) => 'slot' in load || 'group' in load)) continue
+          const back = readSets(formatSets(row), row, own, draft)
+          expect([name, formatSets(row), back.fault ?? back.groups]).toEqual([name, formatSets(row), row])
+          count += 1
+        }
+    }
+    expect(count).toBeGreaterThan(200)
+  })
+
+  test('what is not said stays, line by line', () => {
+    const now = sets('5 x 5 @ 75% R2 rest 3:00; 2 x 8 @ 60%')
+    expect(formatSets(sets('@ 80%; R3', now))).toBe('5 × 5 @ 80% R2 rest 3:00; 2 × 8 @ 60% R3')
+    expect(formatSets(sets('4 x 4', now))).toBe('4 × 4 @ 75% R2 rest 3:00')
+    expect(sets('@ 80%', now)[0]?.id).toBe(now[0]?.id)
+  })
+
+  test.each([
+    ['heavy', 'Reps:'],
+    ['3 x 8 style odd', 'Style: one of'],
+    ['5 x 5 @ 100 kg', 'holds no kilos'],
+    ['40 x 5', 'Sets'],
+    ['5 x 5 @ 400%', 'percent'],
+    ['5 x 5 @ 110%', 'More than 100%'],
+    ['3 x 8 rpe 8.5', 'RPE in whole numbers'],
+    ['3 x 8 tempo 9', 'Tempo: four digits'],
+    ['3 x 8 until the bar slows', 'the fewest sets'],
+    ['', 'Sets like'],
+    [Array.from({ length: 13 }, () => '3 x 8').join(';'), 'At most 12 lines'],
+  ])('%s is refused with a plain sentence', (typed, sentence) => {
+    expect(read(typed).fault).toContain(sentence)
+  })
+
+  test('anything at all that is typed is read or refused, and nothing throws', () => {
+    fc.assert(
+      fc.property(fc.string({ maxLength: 80 }), (typed) => {
+        const { groups, fault } = read(typed)
+        expect(groups === undefined).toBe(fault !== undefined)
+      }),
+    )
+    const word = fc.constantFrom(
+      '3',
+      'x',
+      '5',
+      '@',
+      '75%',
+      'R2',
+      'rest',
+      '3:00',
+      ';',
+      'until',
+      'each side',
+      'rule',
+      'top',
+      '-',
+      '8-10',
+      'tempo',
+      '31X0',
+    )
+    fc.assert(
+      fc.property(fc.array(word, { maxLength: 12 }), (words) => {
+        const { groups } = read(words.join(' '))
+        if (groups) expect(sets(formatSets(groups))).toEqual(groups)
+      }),
+      { numRuns: 1000 },
+    )
+  })
+})
+
+describe('a whole line', () => {
+  test.each([
+    ['back squat 5 x 5 @ 75%', 'backSquat', '5 x 5 @ 75%'],
+    ['bench: 3x8 R2', 'benchPress', '3x8 R2'],
+    ['rom dead', 'romanianDeadlift', ''],
+    ['plank 3 x 0:45', 'plank', '3 x 0:45'],
+    ['rowing do: easy, nose breathing', 'rowErg', 'do: easy, nose breathing'],
+  ])('%s', (typed, exercise, rest) => {
+    expect(readLine(typed)).toMatchObject({ exercise, sets: rest })
+  })
+
+  test('a word that is no exercise is kept as it was typed', () => {
+    expect(readLine('bnech 3x5')).toMatchObject({ exercise: null, name: 'bnech', sets: '3x5' })
+  })
+})

@@ -1,0 +1,81 @@
+/** What may be typed for sets, and how it is written back. The tests read each one, the docs and the help print them. */
+export const shorthandExamples: { typed: string; means: string; say: string }[] = [
+  { typed: '3x8', means: '3 × 8 @ free', say: 'Three sets of eight; the member chooses the load.' },
+  {
+    typed: '5 sets of 5 3 left @ 75%',
+    means: '5 × 5 @ 75% R3',
+    say: 'Of the 1RM, three reps left in reserve.',
+  },
+  { typed: '5*3 85%', means: '5 × 3 @ 85%', say: 'The @ may be left out.' },
+  {
+    typed: '3x8-10 @ rule R2 rest 90',
+    means: '3 × 8-10 @ by rule R2 rest 1:30',
+    say: 'The load is the rule’s; ninety seconds of rest.',
+  },
+  {
+    typed: '3x5+ @ 85% TM rest 3 min',
+    means: '3 × 5+ @ 85% TM rest 3:00',
+    say: 'The last set for as many good reps as possible, of the training max.',
+  },
+  {
+    typed: '1x1 @ 92,5% top set; 3x5 @ 80% top back-offs',
+    means: '1 × 1 @ 92.5% top set; 3 × 5 @ 80% top back-offs',
+    say: 'A top set and back-offs below it.',
+  },
+  {
+    typed: '4x6 rpe 8 @ effort',
+    means: '4 × 6 @ by effort R2',
+    say: 'RPE 8 is two reps left; the load is found by effort.',
+  },
+  {
+    typed: '3x10 each side tempo 31x0 @ free',
+    means: '3 × 10 @ free tempo 31X0 each side',
+    say: 'Reps of each side; four digits of tempo.',
+  },
+  {
+    typed: '3 x 0:45 @ none rest 60',
+    means: '3 × 0:45 @ no load rest 1:00',
+    say: 'Held or kept up for so long.',
+  },
+  {
+    typed: '4 x 40 m @ free',
+    means: '4 × 40 m @ free',
+    say: 'A distance; "2 x 40 m" alone is two trips of one set.',
+  },
+  {
+    typed: '1 x 30 in all @ rule',
+    means: '1 × 30 in all @ by rule',
+    say: 'A total, over as many sets as it takes.',
+  },
+  {
+    typed: '1 x 12 then 4x4 after 15s @ 60%',
+    means: '1 × 12 then 4×4 after 15s, counts as 3 @ 60%',
+    say: 'A rest-pause cluster.',
+  },
+  { typed: '1 x most reps in 8:00 @ 65%', means: '1 × most reps in 8:00 @ 65%', say: 'Density.' },
+  {
+    typed: '6x2 @ 60% style speed at least 3, until the bar slows',
+    means: '6 × 2 @ 60% style speed at least 3 until the bar slows',
+    say: 'Sets that end when a sign shows.',
+  },
+  {
+    typed: '3x8 rest 30 round 2:00',
+    means: '3 × 8 @ free rest 0:30 round 2:00',
+    say: 'In a superset: after each exercise, and after the round.',
+  },
+  {
+    typed: '3x5 @ 60% bands 2 green',
+    means: '3 × 5 @ 60% bands 2 green',
+    say: 'Bands by name and number: no kilos.',
+  },
+  {
+    typed: '3x10 or 50% in a 10 kg vest',
+    means: '3 × 10 @ free or 50% in a 10 kg vest',
+    say: 'Another way that the member may take.',
+  },
+  {
+    typed: '1 x do: hip drill (10 min)',
+    means: '1 × do: hip drill (10 min)',
+    say: 'Something to do, without load or count.',
+  },
+]
