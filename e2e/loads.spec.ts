@@ -1,6 +1,6 @@
 import AxeBuilder from '@axe-core/playwright'
 import { expect, test, type Page } from '@playwright/test'
-import { enter, phone } from './people.ts'
+import { enter, inspect, phone } from './people.ts'
 
 /** Signs in as somebody whom the page does not offer. */
 async function enterAs(page: Page, name: string): Promise<void> {
@@ -168,6 +168,7 @@ test('a writer sets how loads are made, says more of a line, and sees minutes fo
   const light = await minutes()
   await page.getByLabel('Loads of').selectOption({ label: 'a strong lifter, made up' })
   await expect.poll(minutes).toBeGreaterThan(light)
+  await inspect(page, 'Template')
   const loads = page.getByRole('region', { name: 'Loads', exact: true })
   await loads.getByRole('button', { name: 'Change' }).click()
   await page.getByLabel('Training max, % of the 1RM').fill('')
@@ -187,15 +188,17 @@ test('a writer sets how loads are made, says more of a line, and sees minutes fo
   await expect(loads).toContainText('Front squat at 85% of the back squat max until it has one')
   await page.getByRole('button', { name: 'More for Romanian deadlift' }).click()
   await page.getByRole('menuitem', { name: /^Details/ }).click()
-  await page.getByLabel('Tempo').fill('31Z0')
-  await page.getByRole('button', { name: 'Keep' }).click()
+  const slot = page.getByRole('region', { name: 'Slot Romanian deadlift' })
+  await slot.getByLabel('Tempo').fill('31Z0')
+  await slot.getByRole('button', { name: 'Keep the details' }).click()
   await expect(page.getByText('Tempo: four digits like 31X0, X for as fast as possible.')).toBeVisible()
-  await page.getByLabel('Tempo').fill('31x0')
-  await page.getByRole('button', { name: 'Keep' }).click()
+  await slot.getByLabel('Tempo').fill('31x0')
+  await slot.getByRole('button', { name: 'Keep the details' }).click()
   await expect(page.getByText('tempo 31X0')).toBeVisible()
   await page.getByRole('button', { name: 'Undo' }).click()
   await page.getByRole('button', { name: 'Undo' }).click()
   await expect(page.getByText('tempo 31X0')).toBeHidden()
+  await inspect(page, 'Template')
   await expect(loads).toContainText('training max 95% of the 1RM')
   await expect(page.getByText('Saved', { exact: true })).toBeVisible()
 })

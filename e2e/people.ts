@@ -47,3 +47,7 @@ export async function importTemplate(page: Page, content: object | string): Prom
     buffer: Buffer.from(typeof content === 'string' ? content : JSON.stringify(content)),
   })
 }
+
+/** Opens a part of the workbench's inspector. */
+export const inspect = (page: Page, tab: 'Template' | 'Tracks' | 'Phase' | 'Session' | 'Slot' | 'Rules') =>
+  page.getByRole('tab', { name: tab }).click()

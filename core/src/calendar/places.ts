@@ -3,6 +3,7 @@ import { changeOf } from '../adjustments/registry.ts'
 import { actsOn } from '../adjustments/where.ts'
 import {
   nominalWeeks,
+  type Adjustment,
   type Id,
   type Phase,
   type RowClock,
@@ -28,10 +29,12 @@ export type Place = {
 /**
  * The places of a template as it is laid out on paper, for nobody in particular. A rotation is not the week: A B on three
  * places gives A B A, then B A B, and begins again with each phase. A phase that a sign ends has its least weeks here.
+ * With a track, the days and sessions are those of the track.
  */
-export function placesOf(template: Template): Place[] {
-  const known = cache.get(template)
+export function placesOf(template: Template, track = ''): Place[] {
+  const known = cache.get(template)?.get(track)
   if (known) return known
+  const changes = template.tracks[track]?.changes ?? []
   const places: Place[] = []
   let weeksBefore = 0
   for (const phase of template.phases) {
@@ -39,7 +42,7 @@ export function placesOf(template: Template): Place[] {
     let turn = 0
     for (let phaseWeek = 1; phaseWeek <= weeks; phaseWeek++) {
       const toTest = phase.ends && weeks - phaseWeek
-      const { rotation, perWeek } = lightened(phase, phaseWeek, toTest)
+      const { rotation, perWeek } = weekOf(phase, changes, phaseWeek, toTest)
       for (let inWeek = 1; inWeek <= perWeek; inWeek++)
         places.push({
           position: places.length + 1,
@@ -53,14 +56,14 @@ export function placesOf(template: Template): Place[] {
     }
     weeksBefore += weeks
   }
-  cache.set(template, places)
+  cache.set(template, (cache.get(template) ?? new Map<Id, Place[]>()).set(track, places))
   return places
 }
 
-/** A week's days after what its light weeks take of them. */
-function lightened(phase: Phase, phaseWeek: number, toTest?: number): WeekDraft {
+/** What a week holds after what a track and its light weeks make of it. */
+function weekOf(phase: Phase, changes: Adjustment[], phaseWeek: number, toTest?: number): WeekDraft {
   const spot = { phase: phase.id, phaseWeek, ...(toTest !== undefined && { toTest }) }
-  return phase.light.reduce<WeekDraft>(
+  return [...changes, ...phase.light].reduce<WeekDraft>(
     (week, { do: change, where }) =>
       (actsOn(where, spot) && changeOf[change.kind].onWeek?.(week, change, 'light')?.now) || week,
     { rotation: phase.rotation, perWeek: phase.perWeek },
@@ -89,4 +92,4 @@ export function rowOnPaper({ by, rows }: Pick<Slot, 'by' | 'rows'>, place: Place
 }
 
 /** A template that has been read is never changed in place, so its places are kept beside it. */
-const cache = new WeakMap<Template, Place[]>()
+const cache = new WeakMap<Template, Map<Id, Place[]>>()

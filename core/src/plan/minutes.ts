@@ -14,11 +14,19 @@ const usual = {
 }
 const setUp: Record<Tool, number> = { barbell: 90, dumbbells: 30, machine: 30, 'body weight': 20 }
 
+/** What of a planned slot tells on its minutes. */
+export type MinutesOf = Pick<PlannedSlot, 'slot' | 'exercise' | 'warmUps' | 'circuit'> & {
+  groups: TimedGroup[]
+}
+type TimedGroup = Pick<ShownGroup, 'sets' | 'reps' | 'perSide' | 'tempo' | 'rest' | 'roundRest'> & {
+  goal?: Goal
+}
+
 /**
  * Minutes that a session takes as it is planned for somebody: what its parts state, and for the others the set-up of each
  * exercise, its warm-up sets, and its sets with the rests between them. A stronger member ramps longer.
  */
-export function minutesOf(template: Template, session: Id, slots: PlannedSlot[]): number {
+export function minutesOf(template: Template, session: Id, slots: MinutesOf[]): number {
   const parts = template.sessions[session]?.parts ?? []
   const stated = parts.filter(({ minutes }) => minutes !== undefined)
   const within = new Set(stated.flatMap((part) => part.slots))
@@ -28,7 +36,7 @@ export function minutesOf(template: Template, session: Id, slots: PlannedSlot[])
   return Math.round(stated.reduce((sum, { minutes = 0 }) => sum + minutes, 0) + seconds / 60)
 }
 
-function secondsOf(slot: PlannedSlot): number {
+function secondsOf(slot: MinutesOf): number {
   if (slot.circuit) return setUp.barbell + secondsOfCircuit(slot.circuit, slot.groups)
   const warmUps = (slot.warmUps ?? []).reduce(
     (sum, { reps }) => sum + reps * usual.aRep + usual.warmUpRest,
@@ -40,7 +48,7 @@ function secondsOf(slot: PlannedSlot): number {
   return setUp[exerciseOf(slot).tool] + warmUps + sets - (last ? (last.rest ?? usual.rest) : 0)
 }
 
-function secondsOfGroup(group: ShownGroup): number {
+function secondsOfGroup(group: TimedGroup): number {
   const { sets, reps, goal, perSide, tempo, rest = usual.rest, roundRest = 0 } = group
   const asked: Goal = goal ?? { reps: reps ?? 1 }
   const aSet = kindOf(asked).seconds(asked, tempo ? aRepAt(tempo) : usual.aRep) ?? usual.aSet
@@ -48,7 +56,7 @@ function secondsOfGroup(group: ShownGroup): number {
 }
 
 /** Its cap; or its rounds of lines done one after the other, without rest. */
-function secondsOfCircuit({ rounds = 1, capSeconds }: Circuit, lines: ShownGroup[]): number {
+function secondsOfCircuit({ rounds = 1, capSeconds }: Circuit, lines: TimedGroup[]): number {
   const aRound = lines.reduce(
     (sum, line) => sum + secondsOfGroup({ ...line, sets: 1, rest: 0, roundRest: 0 }),
     0,

@@ -1,11 +1,15 @@
 import { placesOf, rowOnPaper, type Place } from '../calendar/places.ts'
-import { mayAct } from '../adjustments/where.ts'
-import type { GroupDraft } from '../adjustments/change.ts'
+import { actsOn, mayAct } from '../adjustments/where.ts'
+import type { GroupDraft, LineDraft } from '../adjustments/change.ts'
 import { changeOf } from '../adjustments/registry.ts'
 import { kindOf } from '../goals/registry.ts'
+import type { Lift } from '../library/index.ts'
 import { ruleOf } from '../progressions/registry.ts'
-import { rulesOf, slotsOf, type Id, type SetGroup, type Template } from '../template/types.ts'
-import { acting, type Authored } from './changes.ts'
+import { inherit } from '../template/inherit.ts'
+import { lowest } from '../units/index.ts'
+import { rulesOf, slotsOf, type Circuit, type Id, type SetGroup, type Template } from '../template/types.ts'
+import { acting, trackChanges, type Authored } from './changes.ts'
+import { minutesOf } from './minutes.ts'
 
 /** A week of a template as the season strip draws it. */
 export type WeekSummary = {
@@ -20,12 +24,16 @@ export type WeekSummary = {
   isAbout: boolean
   /** Mean percent of the 1RM over the sets that state one, or null where none does. */
   intensity: number | null
+  /** Sets × reps × percent of the 1RM, in maxes lifted, over the sets that state a percent; null where none does. */
+  work: number | null
+  /** What its longest session takes, about: warm-ups are not in it. */
+  minutes: number
 }
 
-/** Sums up each week of a template as it is written, for nobody in particular. */
-export function seasonOf(template: Template): WeekSummary[] {
+/** Sums up each week of a template as it is written, or as a track has it, for nobody in particular. */
+export function seasonOf(template: Template, track: Id | null = null): WeekSummary[] {
   const weeks = new Map<number, WeekSummary & { weighed: number; percents: number }>()
-  for (const place of placesOf(template)) {
+  for (const place of placesOf(template, track ?? '')) {
     const { week, phase, phaseWeek } = place
     const light = phase.light.some(({ where }) =>
       mayAct({ ...where, sessions: undefined }, { phase: phase.id, phaseWeek, toTest: place.toTest }),
@@ -39,15 +47,20 @@ export function seasonOf(template: Template): WeekSummary[] {
       sets: 0,
       isAbout: false,
       intensity: null,
+      work: null,
+      minutes: 0,
       weighed: 0,
       percents: 0,
     }
-    for (const { sets, percent } of groupsAt(template, place)) {
+    const asked = slotsAt(template, place, track)
+    for (const { sets, percent, lifts } of asked.flatMap(({ groups }) => groups)) {
       sum.sets += sets
       if (percent === null) continue
       sum.weighed += sets
       sum.percents += sets * percent
+      sum.work = (sum.work ?? 0) + (sets * lifts * percent) / 100
     }
+    sum.minutes = Math.max(sum.minutes, minutesOnPaper(template, place.session, asked))
     sum.isAbout ||= hasSetsByRule(template, place.session)
     weeks.set(week, sum)
   }
@@ -65,25 +78,72 @@ function hasSetsByRule({ sessions, slots, progressions }: Template, session: Id)
   )
 }
 
-function groupsAt(template: Template, place: Place): { sets: number; percent: number | null }[] {
+type Asked = { id: Id; lift: Lift; circuit?: Circuit; groups: GroupAsked[] }
+type GroupAsked = { group: SetGroup; sets: number; percent: number | null; lifts: number }
+
+/** What each slot of a place asks, after what the track and light weeks change of it. */
+function slotsAt(template: Template, place: Place, track: Id | null): Asked[] {
   const { phase, phaseWeek, toTest } = place
   const light = phase.light.map((adjustment): Authored => ({ adjustment, author: 'light', label: 'light' }))
+  const all = [...trackChanges(template, track), ...light]
   const spot = { phase: phase.id, phaseWeek, session: place.session, ...(toTest !== undefined && { toTest }) }
   const session = template.sessions[place.session]
-  return (session ? slotsOf(session) : []).flatMap((id) => {
-    const slot = template.slots[id]
-    if (!slot) return []
-    const changes = acting(light, { ...spot, slot: { id, lift: slot } })
-    return (slot.rows[phase.id]?.[rowOnPaper(slot, place)] ?? []).map((group) => {
-      const stated = percentOf(template, group)
-      const { sets, percent, scale } = changes.reduce<GroupDraft>(
-        (draft, { adjustment: { do: change }, label }) =>
-          changeOf[change.kind].onGroup?.(draft, change, label)?.now ?? draft,
-        { sets: hardSets(group), percent: stated?.percent ?? null, scale: 100 },
-      )
-      return { sets, percent: stated && percent !== null ? (percent * scale * stated.of) / 10000 : null }
-    })
+  let lines: LineDraft[] = (session ? slotsOf(session) : []).map((id) => ({ id }))
+  for (const { adjustment, label } of all) {
+    const { onSession } = changeOf[adjustment.do.kind]
+    if (onSession && actsOn(adjustment.where, spot))
+      lines = onSession(lines, adjustment.do, label)?.now ?? lines
+  }
+  return lines.flatMap(({ id }) =>
+    slotAt(template, place, id, acting(all, { ...spot, slot: { id, lift: template.slots[id] ?? noLift } })),
+  )
+}
+
+function slotAt(template: Template, place: Place, id: Id, changes: Authored[]): Asked[] {
+  const slot = template.slots[id]
+  let line: LineDraft | null = slot ? { id } : null
+  for (const {
+    adjustment: { do: change },
+    label,
+  } of changes) {
+    const made: { now: LineDraft | null } | null | undefined =
+      line && changeOf[change.kind].onSlot?.(line, change, label)
+    if (made) line = made.now
+  }
+  if (!slot || !line) return []
+  const row = slot.rows[place.phase.id]?.[rowOnPaper(slot, place)] ?? []
+  const groups = inherit(row, template.sessions[place.session], place.phase).map((group): GroupAsked => {
+    const stated = percentOf(template, group)
+    const { sets, percent, scale } = changes.reduce<GroupDraft>(
+      (draft, { adjustment: { do: change }, label }) =>
+        changeOf[change.kind].onGroup?.(draft, change, label)?.now ?? draft,
+      { sets: hardSets(group), percent: stated?.percent ?? null, scale: 100 },
+    )
+    const reps = kindOf(group.goal).reps(group.goal)
+    return {
+      group,
+      sets,
+      percent: stated && percent !== null ? (percent * scale * stated.of) / 10000 : null,
+      lifts: reps === null ? 0 : lowest(reps),
+    }
   })
+  return [{ id, lift: line.lift ?? slot, ...(slot.circuit && { circuit: slot.circuit }), groups }]
+}
+const noLift: Lift = { exercise: 'plank' }
+
+/** A session's minutes as it is written, without warm-ups. */
+function minutesOnPaper(template: Template, session: Id, asked: Asked[]): number {
+  const slots = asked.map(({ id, lift, circuit, groups }) => ({
+    slot: id,
+    exercise: lift.exercise,
+    ...(circuit && { circuit }),
+    groups: groups.map(({ group, sets }) => ({
+      ...group,
+      sets: kindOf(group.goal).logs(group.goal) === 'reps' ? sets : group.sets,
+      reps: null,
+    })),
+  }))
+  return minutesOf(template, session, slots)
 }
 
 /** Hard sets that a group counts as: none where nothing is counted in reps. */

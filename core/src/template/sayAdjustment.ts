@@ -1,4 +1,5 @@
 import { changeOf } from '../adjustments/registry.ts'
+import { actsOn, type Spot } from '../adjustments/where.ts'
 import { liftName } from '../library/index.ts'
 import { formatDay } from '../units/index.ts'
 import type { Adjustment, Id, Template, Where } from './types.ts'
@@ -9,6 +10,16 @@ export type Difference = { where: string; what: string }
 /** What a track changes of its template, line by line. */
 export const trackDifferences = (template: Template, track: Id): Difference[] =>
   (template.tracks[track]?.changes ?? []).map((change) => sayAdjustment(template, change))
+
+/** What a track changes of one slot at one spot, in words. */
+export function trackAt(template: Template, track: Id, spot: Spot): string[] {
+  const { changes = [], name = '' } = template.tracks[track] ?? {}
+  return changes
+    .filter(
+      ({ do: { kind }, where }) => (changeOf[kind].onSlot || changeOf[kind].onGroup) && actsOn(where, spot),
+    )
+    .map(({ do: change }) => `${name}: ${changeOf[change.kind].sentence(change)}`)
+}
 
 /** An adjustment as a line: "Back squat, week 4" and "load −10%". */
 export function sayAdjustment(template: Template, { do: change, where }: Adjustment): Difference {

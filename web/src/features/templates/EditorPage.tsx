@@ -1,29 +1,29 @@
-import { CircleHelp, Redo2, Undo2 } from 'lucide-react'
-import { useEffect, useMemo, useState } from 'react'
+import { CircleHelp, History, PanelRight, Redo2, Undo2 } from 'lucide-react'
+import { DropdownMenu } from 'radix-ui'
+import { useCallback, useEffect, useMemo, useState } from 'react'
 import { useParams } from 'react-router'
+import { toast } from 'sonner'
 import type { MemberFile } from '@young-oak/api/members'
-import { liftName } from '@young-oak/core/library'
+import { isFault, type Built } from '@young-oak/core/building'
 import { sampleMember, seasonOf, type Strength } from '@young-oak/core/plan'
-import type { Command, Template } from '@young-oak/core/template'
+import { formatIssue } from '@young-oak/core/reading'
+import { checkCommand, type Command, type Template } from '@young-oak/core/template'
 import { api, sayError } from '../../app/api.ts'
 import { useAppDispatch, useAppSelector } from '../../app/store.ts'
 import { today } from '../../app/today.ts'
-import { SeasonStrip } from '../../charts/SeasonStrip.tsx'
 import { Button } from '../../ui/Button.tsx'
+import { Details } from '../../ui/Details.tsx'
 import { IconButton } from '../../ui/IconButton.tsx'
-import { Modal } from '../../ui/Modal.tsx'
 import { Toasts } from '../../ui/Toasts.tsx'
 import { closeDraft, dismissNotice, edit, openDraft, redo, undo } from './editorSlice.ts'
-import { LoadSettings } from './LoadSettings.tsx'
-import { LightWeeks } from './LightWeeks.tsx'
+import { Inspector } from './inspector/Inspector.tsx'
+import type { Aspect, Selected } from './inspector/selected.ts'
 import { PublishDialog } from './PublishDialog.tsx'
-import { RuleList } from './RuleList.tsx'
-import { RulePreview } from './RulePreview.tsx'
+import { WeekSheet } from './sheet/WeekSheet.tsx'
 import { ShortcutsDialog } from './ShortcutsDialog.tsx'
-import { TrackList } from './TrackList.tsx'
+import { SeasonStrip } from './strip/SeasonStrip.tsx'
 import { useAutosave } from './useAutosave.ts'
 import { usePreview } from './usePreview.ts'
-import { WeekSheet } from './WeekSheet.tsx'
 
 /** The workbench: the season above, the chosen week below, a member's loads beside every line. */
 export default function EditorPage() {
@@ -60,16 +60,34 @@ function Workbench({ id, isPublished }: { id: string; isPublished: boolean }) {
   })
   const file = sample ?? stored
   const [trial, setTrial] = useState<Command | null>(null)
-  const [foreseen, setForeseen] = useState<string | null>(null)
   const [track, setTrack] = useState('')
+  const [laid, setLaid] = useState<string[]>([])
+  const [selected, setSelected] = useState<Selected>({})
+  const [aspect, setAspect] = useState<Aspect>('slot')
+  const [hasInspector, setInspector] = useState(true)
   const [hasPublished, setPublished] = useState(false)
   const preview = usePreview(id, member ? file : undefined, trial, track || null)
   useAutosave(id)
-  useShortcuts(() => setDialog('shortcuts'))
+  useShortcuts({ help: () => setDialog('shortcuts'), inspector: () => setInspector((is) => !is) })
   const usual = useSample(draft, sampleId('strong')) as MemberFile
   const season = useMemo(() => (draft ? seasonOf(draft) : []), [draft])
+  const others = useMemo(
+    () =>
+      laid.flatMap((one) =>
+        draft?.tracks[one] ? [{ name: draft.tracks[one].name, weeks: seasonOf(draft, one) }] : [],
+      ),
+    [draft, laid],
+  )
+  const put = usePutOrSay(draft)
+  const inspect = useCallback((to: Selected) => {
+    setSelected(to)
+    if (to.what) setAspect(to.what)
+    setInspector(true)
+    requestAnimationFrame(() => document.getElementById(`aspect-${to.what ?? 'slot'}`)?.focus())
+  }, [])
   if (!draft) return null
-  const chosen = Math.min(week, season.length)
+  const chosen = Math.max(1, Math.min(week, season.length))
+  const memberName = member ? file?.name : undefined
   return (
     <main className="flex w-full flex-col gap-3 px-4 py-3">
       <h1 className="sr-only">{draft.name}</h1>
@@ -81,10 +99,17 @@ function Workbench({ id, isPublished }: { id: string; isPublished: boolean }) {
           isRunning={preview?.isRunning}
           error={fileError && !sample ? sayError(fileError) : undefined}
         />
-        {member && <TrackPicker draft={draft} track={track} onChoose={setTrack} />}
+        <TrackPicker draft={draft} track={track} laid={laid} onChoose={setTrack} onLay={setLaid} />
         <div className="ml-auto flex items-center gap-1">
           <SaveState />
           <UndoButtons />
+          <IconButton
+            label="Inspector (Ctrl+I)"
+            aria-pressed={hasInspector}
+            onClick={() => setInspector(!hasInspector)}
+          >
+            <PanelRight size={18} />
+          </IconButton>
           <IconButton label="Keyboard shortcuts" onClick={() => setDialog('shortcuts')}>
             <CircleHelp size={18} />
           </IconButton>
@@ -92,27 +117,43 @@ function Workbench({ id, isPublished }: { id: string; isPublished: boolean }) {
         </div>
       </div>
       <Notice />
-      <SeasonStrip weeks={season} current={chosen} onChoose={setWeek} />
-      <WeekSheet
-        key={id}
+      <SeasonStrip
         draft={draft}
-        week={chosen}
-        weeks={season.length}
-        onWeek={setWeek}
-        onTry={setTrial}
-        preview={preview}
-        memberName={member ? file?.name : undefined}
-        onForesee={setForeseen}
+        weeks={season}
+        others={others}
+        current={chosen}
+        onChoose={setWeek}
+        onPut={put}
       />
-      {foreseen !== null && draft.slots[foreseen] && (
-        <Modal title={liftName(draft.slots[foreseen])} isOpen isWide onClose={() => setForeseen(null)}>
-          <RulePreview draft={draft} template={id} file={file ?? usual} trial={null} slots={[foreseen]} />
-        </Modal>
-      )}
-      <LoadSettings draft={draft} />
-      <RuleList draft={draft} template={id} file={file ?? usual} />
-      <LightWeeks draft={draft} />
-      <TrackList draft={draft} />
+      <div className={hasInspector ? 'grid gap-4 xl:grid-cols-[minmax(0,1fr)_23rem]' : ''}>
+        <div className="min-w-0">
+          <WeekSheet
+            key={id}
+            draft={draft}
+            week={chosen}
+            weeks={season.length}
+            onWeek={setWeek}
+            onTry={setTrial}
+            preview={preview}
+            memberName={memberName}
+            track={track}
+            onSelect={setSelected}
+            onInspect={inspect}
+          />
+        </div>
+        {hasInspector && (
+          <Inspector
+            draft={draft}
+            template={id}
+            selected={selected}
+            aspect={aspect}
+            onAspect={setAspect}
+            file={file ?? usual}
+            preview={preview}
+            memberName={memberName}
+          />
+        )}
+      </div>
       <PublishDialog
         id={id}
         isOpen={dialog === 'publish'}
@@ -124,6 +165,20 @@ function Workbench({ id, isPublished }: { id: string; isPublished: boolean }) {
       <ShortcutsDialog isOpen={dialog === 'shortcuts'} onClose={() => setDialog(null)} />
     </main>
   )
+}
+
+/** Does a step of the strip, or says why it cannot be done. */
+function usePutOrSay(draft: Template | null): (built: Built) => boolean {
+  const dispatch = useAppDispatch()
+  return (built) => {
+    const fault = isFault(built) ? built.fault : draft && checkCommand(draft, built).map(formatIssue)[0]
+    if (fault || isFault(built)) {
+      toast(fault)
+      return false
+    }
+    dispatch(edit(built))
+    return true
+  }
 }
 
 const strengths: Strength[] = ['light', 'strong']
@@ -213,28 +268,51 @@ function MemberPicker({ member, onChoose, isRunning, error }: PickerProps) {
   )
 }
 
-type TrackProps = { draft: Template; track: string; onChoose: (track: string) => void }
+type TrackProps = {
+  draft: Template
+  track: string
+  laid: string[]
+  onChoose: (track: string) => void
+  onLay: (tracks: string[]) => void
+}
 
-/** Tries a track on the chosen member. */
-function TrackPicker({ draft, track, onChoose }: TrackProps) {
+/** A track whose differences are marked in the sheet, and tried on the chosen member; and those that are laid over the strip. */
+function TrackPicker({ draft, track, laid, onChoose, onLay }: TrackProps) {
   const tracks = Object.entries(draft.tracks)
   if (!tracks.length) return null
   return (
-    <label className="flex items-center gap-2 text-sm">
-      Track
-      <select
-        value={track}
-        onChange={(event) => onChoose(event.target.value)}
-        className="min-h-9 rounded-md border border-edge bg-sheet px-2"
-      >
-        <option value="">their own</option>
+    <div className="flex flex-wrap items-center gap-3 text-sm">
+      <label className="flex items-center gap-2">
+        Track
+        <select
+          value={track}
+          onChange={(event) => onChoose(event.target.value)}
+          className="min-h-9 rounded-md border border-edge bg-sheet px-2"
+        >
+          <option value="">as written</option>
+          {tracks.map(([id, { name }]) => (
+            <option key={id} value={id}>
+              {name}
+            </option>
+          ))}
+        </select>
+      </label>
+      <Details title="Laid over">
         {tracks.map(([id, { name }]) => (
-          <option key={id} value={id}>
+          <label key={id} className="flex min-h-8 items-center gap-2">
+            <input
+              type="checkbox"
+              className="accent-leaf"
+              checked={laid.includes(id)}
+              onChange={(event) =>
+                onLay(event.target.checked ? [...laid, id] : laid.filter((one) => one !== id))
+              }
+            />
             {name}
-          </option>
+          </label>
         ))}
-      </select>
-    </label>
+      </Details>
+    </div>
   )
 }
 
@@ -249,18 +327,54 @@ function SaveState() {
   )
 }
 
+/** The newest step by its name, and those before it in a list: choosing one takes back all from it on. */
 function UndoButtons() {
   const dispatch = useAppDispatch()
-  const canUndo = useAppSelector(({ editor }) => editor.done.length > 0)
-  const canRedo = useAppSelector(({ editor }) => editor.undone.length > 0)
+  const done = useAppSelector(({ editor }) => editor.done)
+  const undone = useAppSelector(({ editor }) => editor.undone)
+  const [last, next] = [done[done.length - 1], undone[undone.length - 1]]
+  const steps = done.slice(-15).reverse()
   return (
     <>
-      <IconButton label="Undo (Ctrl+Z)" disabled={!canUndo} onClick={() => dispatch(undo())}>
+      <IconButton
+        label={last ? `Undo (Ctrl+Z): ${last.name}` : 'Undo (Ctrl+Z)'}
+        disabled={!last}
+        onClick={() => dispatch(undo())}
+      >
         <Undo2 size={18} />
       </IconButton>
-      <IconButton label="Redo (Ctrl+Y)" disabled={!canRedo} onClick={() => dispatch(redo())}>
+      <IconButton
+        label={next ? `Redo (Ctrl+Y): ${next.name}` : 'Redo (Ctrl+Y)'}
+        disabled={!next}
+        onClick={() => dispatch(redo())}
+      >
         <Redo2 size={18} />
       </IconButton>
+      <DropdownMenu.Root>
+        <DropdownMenu.Trigger asChild>
+          <IconButton label="What was done" disabled={!last}>
+            <History size={18} />
+          </IconButton>
+        </DropdownMenu.Trigger>
+        <DropdownMenu.Portal>
+          <DropdownMenu.Content className="z-50 max-w-[26rem] rounded-md border border-edge bg-sheet p-1 text-sm text-ink shadow">
+            <DropdownMenu.Label className="px-3 py-1 text-bark">
+              Take back, down to and with
+            </DropdownMenu.Label>
+            {steps.map(({ name }, i) => (
+              <DropdownMenu.Item
+                key={done.length - i}
+                onSelect={() => {
+                  for (let n = 0; n <= i; n++) dispatch(undo())
+                }}
+                className="cursor-pointer truncate rounded px-3 py-1.5 data-highlighted:bg-leaf-wash"
+              >
+                {name}
+              </DropdownMenu.Item>
+            ))}
+          </DropdownMenu.Content>
+        </DropdownMenu.Portal>
+      </DropdownMenu.Root>
     </>
   )
 }
@@ -280,21 +394,24 @@ function Notice() {
 }
 
 /** Keys that work wherever nothing is being typed. */
-function useShortcuts(onHelp: () => void): void {
+function useShortcuts({ help, inspector }: { help: () => void; inspector: () => void }): void {
   const dispatch = useAppDispatch()
   useEffect(() => {
     const press = (event: KeyboardEvent) => {
-      const isTyping = event.target instanceof HTMLInputElement || event.target instanceof HTMLTextAreaElement
+      const isTyping =
+        event.target instanceof HTMLTextAreaElement ||
+        (event.target instanceof HTMLInputElement && event.target.type !== 'checkbox')
       if (isTyping) return
       const key = event.key.toLowerCase()
       const command = event.ctrlKey || event.metaKey
       if (command && key === 'z' && !event.shiftKey) dispatch(undo())
       else if (command && (key === 'y' || (key === 'z' && event.shiftKey))) dispatch(redo())
-      else if (key === '?') onHelp()
+      else if (command && key === 'i') inspector()
+      else if (key === '?') help()
       else return
       event.preventDefault()
     }
     addEventListener('keydown', press)
     return () => removeEventListener('keydown', press)
-  }, [dispatch, onHelp])
+  }, [dispatch, help, inspector])
 }

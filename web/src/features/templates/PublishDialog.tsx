@@ -8,7 +8,7 @@ import { nextMonday, today } from '../../app/today.ts'
 import { Button } from '../../ui/Button.tsx'
 import { Field, SelectField } from '../../ui/Field.tsx'
 import { Modal } from '../../ui/Modal.tsx'
-import { ChangeList } from './ChangeList.tsx'
+import { ChangeList } from './inspector/ChangeList.tsx'
 import { MemberChoice } from './MemberChoice.tsx'
 
 type Props = {

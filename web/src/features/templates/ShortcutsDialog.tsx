@@ -1,38 +1,39 @@
+import { shorthandExamples } from '@young-oak/core/template'
 import { Modal } from '../../ui/Modal.tsx'
+import { sheetKeys } from './sheet/sheetKeys.ts'
 
 const shortcuts: [string, string][] = [
-  ['Arrow keys', 'move from cell to cell'],
-  ['Enter or F2', 'change the cell; Enter again keeps it and goes down'],
-  ['Typing', 'replaces what stands in the cell'],
+  ['Typing', 'replaces what stands in the cell; a whole line may be typed over any cell'],
   ['Tab', 'keeps it and goes right'],
-  ['Shift + Enter', 'keeps it and fills it into the later weeks of the phase'],
-  ['Escape', 'leaves the cell as it was'],
-  ['Delete', 'empties reps in reserve or rest'],
-  ['Ctrl + C, Ctrl + V', 'copy a cell, put it into another'],
-  ['Ctrl + Z, Ctrl + Y', 'undo, redo'],
-  ['Shift + Tab', 'the slot’s menu: change the exercise, add a slot, remove it'],
-  ['Page Up, Page Down', 'the week before, the week after'],
+  ...sheetKeys.flatMap((one): [string, string][] => ('say' in one ? [[one.shown, one.say]] : [])),
+  ['Ctrl + C, X, V', 'copy, cut and paste: cells, whole lines, and lines of a spreadsheet'],
+  ['Ctrl + Z, Ctrl + Y', 'undo, redo; the clock beside them lists what was done'],
   ['Space on a load', 'why it is what it is'],
+  ['Ctrl + I', 'the inspector, or more room'],
   ['?', 'this list'],
 ]
 
-const typing: [string, string][] = [
-  ['5', 'five sets, or five reps'],
-  ['8-10', 'a range of reps'],
-  ['5+', 'as many good reps as possible in the last set, at least five'],
-  ['75', '75% of what the cell is based on now'],
-  ['75% TM, 75% 1RM', 'of the training max, of the 1RM'],
-  ['rule, 80% rule', 'the progression’s load, or a part of it'],
-  ['free, none', 'the member’s choice, nothing lifted'],
-  ['90, 1:30, 3 min', 'rest'],
+const strip: [string, string][] = [
+  ['Left, Right', 'the week before, the week after'],
+  ['+, −', 'its phase one week longer, shorter'],
+  ['L', 'make the week light; on a light one, not'],
+  ['S', 'split the phase after this week'],
+  ['R', 'repeat the phase behind itself'],
+  ['Alt + Left, Right', 'move the phase earlier, later'],
 ]
 
 export function ShortcutsDialog({ isOpen, onClose }: { isOpen: boolean; onClose: () => void }) {
   return (
     <Modal title="Keyboard" isOpen={isOpen} onClose={onClose}>
       <List rows={shortcuts} />
-      <h3 className="mt-5 text-lg">What cells take</h3>
-      <List rows={typing} />
+      <h3 className="mt-5 text-lg">On a week of the strip</h3>
+      <List rows={strip} />
+      <h3 className="mt-5 text-lg">What can be typed for sets</h3>
+      <p className="text-sm text-bark">
+        Sets × reps @ load, then reserve, rest and the others in any order; several lines parted by
+        semicolons. A bare percent is of the training max where the template states one, else of the 1RM.
+      </p>
+      <List rows={shorthandExamples.map(({ typed, say }) => [typed, say])} />
     </Modal>
   )
 }

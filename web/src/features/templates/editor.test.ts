@@ -1,7 +1,6 @@
 import { describe, expect, test } from '@jest/globals'
 import type { Command, Template } from '@young-oak/core/template'
 import { edit, editor, openDraft, redo, saved, undo, type Editor } from './editorSlice.ts'
-import { columnsOf, loadField, moved } from './sheet.ts'
 
 const group = (sets: number) => ({ id: 'a', sets, goal: { reps: 5 }, load: { of: 'free' as const } })
 const template: Template = {
@@ -76,34 +75,8 @@ describe('the editor', () => {
     const after = editor.reducer(state, saved([state.waiting[0]?.id ?? '']))
     expect(after.waiting.map(({ command }) => command)).toEqual([sets(5, 6)])
   })
+  test('keeps each step with its name', () => {
+    expect(run(edit(sets(3, 5))).done.map(({ name }) => name)).toEqual([expect.stringMatching(/sets 3 → 5$/)])
+  })
   test('with nothing to undo stays as it is', () => expect(run(undo(), redo())).toEqual(run()))
-})
-
-describe('the week sheet', () => {
-  const columns = columnsOf(template, 1)
-  test('has a column for each place of the week, in the order they are trained', () => {
-    expect(columns.map(({ name }) => name)).toEqual(['A', 'B', 'A'])
-    expect(columnsOf(template, 2).map(({ name }) => name)).toEqual(['B', 'A', 'B'])
-  })
-  test('has a line for each group of each slot, with the slot’s letter', () => {
-    expect(
-      columns[0]?.lines.map(
-        ({ slotId, letter, group, isFirst }) => `${letter} ${slotId} ${group.id} ${isFirst}`,
-      ),
-    ).toEqual(['A squat a true', 'A squat b false', 'B bench a true', 'C chin a true'])
-  })
-  test.each<[string, string, [number, number, number], [number, number, number]]>([
-    ['down', 'ArrowDown', [0, 0, 2], [0, 1, 2]],
-    ['down at the end', 'ArrowDown', [1, 0, 2], [1, 0, 2]],
-    ['up at the top', 'ArrowUp', [0, 0, 1], [0, 0, 1]],
-    ['right within the line', 'ArrowRight', [0, 3, 1], [0, 3, 2]],
-    ['right into a shorter column', 'ArrowRight', [0, 3, loadField], [1, 0, 0]],
-    ['right at the very end', 'ArrowRight', [2, 3, loadField], [2, 3, loadField]],
-    ['left into the column before', 'ArrowLeft', [1, 0, 0], [0, 0, loadField]],
-    ['to the start of the line', 'Home', [0, 2, 3], [0, 2, 0]],
-    ['to its end', 'End', [0, 2, 3], [0, 2, loadField]],
-  ])('moves %s', (_, key, [column, line, field], want) => {
-    const to = moved(columns, { column, line, field }, key)
-    expect([to.column, to.line, to.field]).toEqual(want)
-  })
 })

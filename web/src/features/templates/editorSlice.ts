@@ -1,15 +1,25 @@
 import { createSlice, type PayloadAction } from '@reduxjs/toolkit'
 import type { Edits } from '@young-oak/api/templates'
-import { applyCommand, invert, isConflict, type Command, type Template } from '@young-oak/core/template'
+import {
+  applyCommand,
+  invert,
+  isConflict,
+  sayCommand,
+  type Command,
+  type Template,
+} from '@young-oak/core/template'
 
 export type Edit = Edits['edits'][number]
+
+/** Something done, with its name, so that it can be taken back by it. */
+export type Step = { name: string; command: Command }
 
 /** The draft that is open, what can be taken back, and what has not been saved yet. */
 export type Editor = {
   id: string | null
   draft: Template | null
-  done: Command[]
-  undone: Command[]
+  done: Step[]
+  undone: Step[]
   waiting: Edit[]
   isAway: boolean
   /** Why the last undo, or another writer's edit, could not be joined with this draft. */
@@ -43,18 +53,18 @@ export const editor = createSlice({
         apply(
           state as Editor,
           payload,
-          (done) => [...done, payload.command],
+          (done, step) => [...done, step],
           () => [],
         ),
     },
     undo: {
       prepare: () => ({ payload: crypto.randomUUID() as string }),
       reducer(state, { payload }: PayloadAction<string>) {
-        const last = state.done[state.done.length - 1] as Command | undefined
+        const last = state.done[state.done.length - 1] as Step | undefined
         if (!last) return state
         return apply(
           state as Editor,
-          { id: payload, command: invert(last) },
+          { id: payload, command: invert(last.command) },
           (done) => done.slice(0, -1),
           (undone) => [...undone, last],
         )
@@ -63,11 +73,11 @@ export const editor = createSlice({
     redo: {
       prepare: () => ({ payload: crypto.randomUUID() as string }),
       reducer(state, { payload }: PayloadAction<string>) {
-        const last = state.undone[state.undone.length - 1] as Command | undefined
+        const last = state.undone[state.undone.length - 1] as Step | undefined
         if (!last) return state
         return apply(
           state as Editor,
-          { id: payload, command: last },
+          { id: payload, command: last.command },
           (done) => [...done, last],
           (undone) => undone.slice(0, -1),
         )
@@ -89,8 +99,8 @@ export const { openDraft, closeDraft, edit, undo, redo, saved, setAway, dismissN
 function apply(
   state: Editor,
   next: Edit,
-  done: (list: Command[]) => Command[],
-  undone: (list: Command[]) => Command[],
+  done: (list: Step[], step: Step) => Step[],
+  undone: (list: Step[]) => Step[],
 ): Editor {
   if (!state.draft) return state
   const draft = applyCommand(state.draft, next.command)
@@ -98,7 +108,7 @@ function apply(
   return {
     ...state,
     draft,
-    done: done(state.done),
+    done: done(state.done, { name: sayCommand(state.draft, next.command), command: next.command }),
     undone: undone(state.undone),
     waiting: [...state.waiting, next],
     notice: null,

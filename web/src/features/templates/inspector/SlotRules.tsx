@@ -10,34 +10,16 @@ import {
   type SlotTurns,
   type Template,
 } from '@young-oak/core/template'
-import { useAppDispatch } from '../../app/store.ts'
-import { Button } from '../../ui/Button.tsx'
-import { SelectField } from '../../ui/Field.tsx'
-import { Modal } from '../../ui/Modal.tsx'
-import { edit } from './editorSlice.ts'
+import { useAppDispatch } from '../../../app/store.ts'
+import { Button } from '../../../ui/Button.tsx'
+import { SelectField } from '../../../ui/Field.tsx'
+import { edit } from '../editorSlice.ts'
 import { followKnown, followNew, setRole, setTurns, unfollow } from './slotRules.ts'
-
-type Props = { draft: Template; slotId: string; isOpen: boolean; onClose: () => void }
-
-/** The rules that a slot follows, with its role in each; others that it may follow; and the lifts that take it in turn. */
-export function SlotRulesDialog({ draft, slotId, isOpen, onClose }: Props) {
-  const slot = draft.slots[slotId]
-  if (!slot || !isOpen) return null
-  return (
-    <Modal
-      title={`Rules of ${liftName(slot).toLowerCase()}`}
-      about="Changes act from the next version on."
-      isOpen
-      onClose={onClose}
-    >
-      <Rules draft={draft} slotId={slotId} slot={slot} />
-    </Modal>
-  )
-}
 
 const mint = () => crypto.randomUUID()
 
-function Rules({ draft, slotId, slot }: { draft: Template; slotId: string; slot: Slot }) {
+/** The rules that a slot follows, with its role in each; others that it may follow; and the lifts that take it in turn. */
+export function SlotRules({ draft, slotId, slot }: { draft: Template; slotId: string; slot: Slot }) {
   const dispatch = useAppDispatch()
   const [fault, setFault] = useState<string | null>(null)
   const [kind, setKind] = useState<RuleKind>('linear')
@@ -59,10 +41,10 @@ function Rules({ draft, slotId, slot }: { draft: Template; slotId: string; slot:
         {slot.follows.map(({ progression, role }) => {
           const stage = draft.progressions[progression]?.stages[0]
           if (!stage) return null
-          const { roles, sentence } = ruleOf[stage.rule]
+          const { roles, title } = ruleOf[stage.rule]
           return (
             <li key={progression} className="border-b border-line pb-2">
-              <p>{sentence(stage.params)}</p>
+              <p>{title}</p>
               <p className="mt-1 flex flex-wrap items-center gap-3">
                 {roles.length > 1 && typeof role === 'string' && (
                   <label className="flex items-center gap-2">

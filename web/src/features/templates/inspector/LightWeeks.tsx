@@ -11,50 +11,52 @@ import {
   type Phase,
   type Template,
 } from '@young-oak/core/template'
-import { useAppDispatch } from '../../app/store.ts'
-import { Button } from '../../ui/Button.tsx'
-import { SelectField } from '../../ui/Field.tsx'
-import { Modal } from '../../ui/Modal.tsx'
-import { ParamFields } from '../params/ParamFields.tsx'
-import { draftOf, faultsOf, unflatten } from '../params/paramDraft.ts'
-import { edit } from './editorSlice.ts'
+import { useAppDispatch } from '../../../app/store.ts'
+import { Button } from '../../../ui/Button.tsx'
+import { SelectField } from '../../../ui/Field.tsx'
+import { Modal } from '../../../ui/Modal.tsx'
+import { ParamFields } from '../../params/ParamFields.tsx'
+import { draftOf, faultsOf, unflatten } from '../../params/paramDraft.ts'
+import { edit } from '../editorSlice.ts'
 
 /** Light weeks of each phase as lines, and the recipes to put more of them in. */
-export function LightWeeks({ draft }: { draft: Template }) {
+export function LightWeeks({ draft, only }: { draft: Template; only?: string }) {
   const dispatch = useAppDispatch()
   const [open, setOpen] = useState<string | null>(null)
   const phase = draft.phases.find(({ id }) => id === open)
   return (
-    <section aria-label="Light weeks" className="border-t border-line pt-3">
-      <h2 className="text-lg">Light weeks</h2>
+    <section aria-label="Light weeks">
+      <h3 className="text-lg">Light weeks</h3>
       <ul className="mt-1 grid gap-1 text-sm">
-        {draft.phases.map((one) => (
-          <li key={one.id} className="grid items-baseline gap-x-4 sm:grid-cols-[11rem_1fr]">
-            <span className="font-medium">{one.name}</span>
-            <div>
-              {one.light.length === 0 && <p className="text-bark">None planned.</p>}
-              {one.light.map((light) => {
-                const { where, what } = sayAdjustment(draft, light)
-                return (
-                  <p key={light.id} className="text-bark">
-                    <span className="text-ink">{where}:</span> {what}{' '}
-                    <Button
-                      look="quiet"
-                      className="min-h-0"
-                      aria-label={`Remove: ${where}, ${what}`}
-                      onClick={() => dispatch(edit(without(one, light)))}
-                    >
-                      Remove
-                    </Button>
-                  </p>
-                )
-              })}
-              <Button look="quiet" className="-ml-3.5 min-h-0" onClick={() => setOpen(one.id)}>
-                Put a light week in …
-              </Button>
-            </div>
-          </li>
-        ))}
+        {draft.phases
+          .filter(({ id }) => only === undefined || id === only)
+          .map((one) => (
+            <li key={one.id}>
+              {only === undefined && <span className="font-medium">{one.name}</span>}
+              <div>
+                {one.light.length === 0 && <p className="text-bark">None planned.</p>}
+                {one.light.map((light) => {
+                  const { where, what } = sayAdjustment(draft, light)
+                  return (
+                    <p key={light.id} className="text-bark">
+                      <span className="text-ink">{where}:</span> {what}{' '}
+                      <Button
+                        look="quiet"
+                        className="min-h-0"
+                        aria-label={`Remove: ${where}, ${what}`}
+                        onClick={() => dispatch(edit(without(one, light)))}
+                      >
+                        Remove
+                      </Button>
+                    </p>
+                  )
+                })}
+                <Button look="quiet" className="-ml-3.5 min-h-0" onClick={() => setOpen(one.id)}>
+                  Put a light week in …
+                </Button>
+              </div>
+            </li>
+          ))}
       </ul>
       {phase && (
         <Modal

@@ -1,5 +1,4 @@
 import { useState } from 'react'
-import { liftName } from '@young-oak/core/library'
 import {
   cellNames,
   detailFields,
@@ -11,48 +10,38 @@ import {
   type SlotWarmUp,
   type Template,
 } from '@young-oak/core/template'
-import { useAppDispatch } from '../../app/store.ts'
-import { Button } from '../../ui/Button.tsx'
-import { Field, SelectField } from '../../ui/Field.tsx'
-import { Modal } from '../../ui/Modal.tsx'
-import { edit } from './editorSlice.ts'
+import { useAppDispatch } from '../../../app/store.ts'
+import { Button } from '../../../ui/Button.tsx'
+import { Field, SelectField } from '../../../ui/Field.tsx'
+import { edit } from '../editorSlice.ts'
 import { choiceOf, ladderText, warmUpChoices, warmUpOf, type WarmUpChoice } from './warmUpChoice.ts'
 
-type Props = {
-  draft: Template
-  slotId: string
-  phase: string
-  row: number
-  isOpen: boolean
-  onClose: () => void
-}
+type Props = { draft: Template; slotId: string; phase: string; row: number }
 type Typed = Record<string, string>
+type FormProps = Props & { slot: Slot; groups: SetGroup[] }
 
-/** What else a line says: tempo, each side, style, bands, the sign that ends its sets. For this week, or for all of the phase. */
-export function DetailsDialog({ draft, slotId, phase, row, isOpen, onClose }: Props) {
+/** What else a slot's lines say: tempo, each side, style, bands, the sign that ends its sets. For this week, or for all of the phase. */
+export function SlotDetails({ draft, slotId, phase, row }: Props) {
   const slot = draft.slots[slotId]
   const groups = slot?.rows[phase]?.[row]
   if (!slot || !groups) return null
+  // Begun anew where something else came to stand in the lines.
   return (
-    <Modal title={`Details of ${liftName(slot)}`} isOpen={isOpen} onClose={onClose}>
-      <Form
-        draft={draft}
-        slotId={slotId}
-        slot={slot}
-        groups={groups}
-        phase={phase}
-        row={row}
-        onClose={onClose}
-      />
-    </Modal>
+    <Form
+      key={JSON.stringify([slotId, phase, row, groups, slot.warmUp])}
+      draft={draft}
+      slotId={slotId}
+      slot={slot}
+      groups={groups}
+      phase={phase}
+      row={row}
+    />
   )
 }
 
-type FormProps = Omit<Props, 'isOpen'> & { slot: Slot; groups: SetGroup[] }
-
 const keyOf = (group: string, field: string) => `${group}/${field}`
 
-function Form({ draft, slotId, slot, groups, phase, row, onClose }: FormProps) {
+function Form({ draft, slotId, slot, groups, phase, row }: FormProps) {
   const dispatch = useAppDispatch()
   const [typed, setTyped] = useState<Typed>(() =>
     Object.fromEntries(
@@ -108,7 +97,6 @@ function Form({ draft, slotId, slot, groups, phase, row, onClose }: FormProps) {
       })
     if (commands.length)
       dispatch(edit(commands.length === 1 && commands[0] ? commands[0] : { do: 'several', commands }))
-    onClose()
   }
   return (
     <form
@@ -120,7 +108,7 @@ function Form({ draft, slotId, slot, groups, phase, row, onClose }: FormProps) {
       }}
     >
       {groups.map((group) => (
-        <fieldset key={group.id} className="grid gap-3 sm:grid-cols-3">
+        <fieldset key={group.id} className="grid grid-cols-2 gap-3">
           <legend className="mb-1 font-medium">
             {formatCell('sets', group)} × {formatCell('goal', group)} @ {formatCell('load', group)}
           </legend>
@@ -157,7 +145,7 @@ function Form({ draft, slotId, slot, groups, phase, row, onClose }: FormProps) {
         />
         In every week of the phase
       </label>
-      <Button type="submit">Keep</Button>
+      <Button type="submit">Keep the details</Button>
     </form>
   )
 }

@@ -5,10 +5,10 @@ import { liftName } from '@young-oak/core/library'
 import type { WeekTally } from '@young-oak/core/plan'
 import type { Command, Id, Template } from '@young-oak/core/template'
 import { formatLoad, formatNumber } from '@young-oak/core/units'
-import { today } from '../../app/today.ts'
-import { ForecastChart } from '../../charts/ForecastChart.tsx'
-import { SelectField } from '../../ui/Field.tsx'
-import type { Forecast, Planner } from '../../workers/planner.worker.ts'
+import { today } from '../../../app/today.ts'
+import { ForecastChart } from '../../../charts/ForecastChart.tsx'
+import { SelectField } from '../../../ui/Field.tsx'
+import type { Forecast, Planner } from '../../../workers/planner.worker.ts'
 
 type Props = {
   draft: Template
@@ -193,7 +193,9 @@ function useForecast(
   const [forecast, setForecast] = useState<Forecast | null>(null)
   const planner = useRef<Remote<Planner> | null>(null)
   useEffect(() => {
-    const worker = new Worker(new URL('../../workers/planner.worker.ts', import.meta.url), { type: 'module' })
+    const worker = new Worker(new URL('../../../workers/planner.worker.ts', import.meta.url), {
+      type: 'module',
+    })
     const own = wrap<Planner>(worker)
     void own.openDraft(draft)
     void own.openMember(file, template, today(), null)

@@ -2,9 +2,9 @@ import { Plus, X } from 'lucide-react'
 import { exercises, exerciseIds, isExercise, takesMax } from '@young-oak/core/library'
 import type { Ratio } from '@young-oak/core/template'
 import { formatNumber } from '@young-oak/core/units'
-import { Button } from '../../ui/Button.tsx'
-import { IconButton } from '../../ui/IconButton.tsx'
-import { typedNumber } from '../../ui/typedNumber.ts'
+import { Button } from '../../../ui/Button.tsx'
+import { IconButton } from '../../../ui/IconButton.tsx'
+import { typedNumber } from '../../../ui/typedNumber.ts'
 
 /** A ratio as it is typed. */
 export type RatioDraft = { exercise: string; variant: string; percent: string; of: string; ofVariant: string }

@@ -1,6 +1,19 @@
 import { describe, expect, test } from '@jest/globals'
 import { readTemplate, type Template } from '@young-oak/core/template'
-import { columnsOf, fieldAt, loadField, moved } from './sheet.ts'
+import {
+  columnsOf,
+  fieldAt,
+  moved,
+  rangeOf,
+  sheetFields,
+  slotsIn,
+  type Column,
+  type SetsLine,
+} from './sheet.ts'
+
+const loadField = sheetFields.indexOf('member')
+const setsOf = (column: Column | undefined) =>
+  (column?.lines ?? []).filter((line): line is SetsLine => line.kind === 'sets')
 
 const group = (id: string) => ({ id, sets: 3, goal: { reps: 5 }, load: { of: 'free' } })
 const { template } = readTemplate({
@@ -39,18 +52,19 @@ describe('the columns of a week', () => {
   })
   test('hold a line for each group of each slot, of the row that is read in that week', () => {
     const [a, b] = columnsOf(template, 2)
-    expect(b?.lines.map(({ slotId, group: { id }, isFirst }) => [slotId, id, isFirst])).toEqual([
+    expect(setsOf(b).map(({ slotId, group: { id }, isFirst }) => [slotId, id, isFirst])).toEqual([
       ['squat', 'top', true],
       ['squat', 'back', false],
       ['row', 'w', true],
     ])
-    expect(a?.lines.map(({ slotId, row, rows }) => [slotId, row, rows])).toEqual([
+    expect(setsOf(a).map(({ slotId, row, rows }) => [slotId, row, rows])).toEqual([
       ['press', 0, 1],
       ['plank', 1, 2],
     ])
     expect(a?.parts.map(({ name, lines }) => [name, lines.length])).toEqual([
-      ['Main', 1],
-      ['After', 1],
+      // The empty line at the end of each part is where a new slot is typed.
+      ['Main', 2],
+      ['After', 2],
     ])
   })
 })
@@ -58,20 +72,34 @@ describe('the columns of a week', () => {
 describe('the keyboard', () => {
   const columns = columnsOf(template, 1)
   const from = (column: number, line: number, field: number) => ({ column, line, field })
+  // Column 0 (A): squat top, squat back, row, new. Column 1 (B): press, new, plank, new.
   test.each([
     ['right within the line', from(0, 0, 1), 'ArrowRight', from(0, 0, 2)],
     ['right to the member’s load', from(0, 0, loadField - 1), 'ArrowRight', from(0, 0, loadField)],
-    ['right into the next column, on the same line', from(0, 1, loadField), 'ArrowRight', from(1, 1, 0)],
-    ['right into a shorter column, to its last line', from(0, 2, loadField), 'ArrowRight', from(1, 1, 0)],
+    ['right into the next column, on the same line', from(0, 0, loadField), 'ArrowRight', from(1, 0, 0)],
+    ['right from an empty line', from(0, 3, 0), 'ArrowRight', from(1, 3, 0)],
     ['left into the column before', from(1, 0, 0), 'ArrowLeft', from(0, 0, loadField)],
+    ['left from further sets to the exercise of their slot', from(0, 1, 1), 'ArrowLeft', from(0, 0, 0)],
     ['down', from(0, 0, 2), 'ArrowDown', from(0, 1, 2)],
-    ['down no further than the last line', from(1, 1, 2), 'ArrowDown', from(1, 1, 2)],
+    ['down among exercises, past further sets', from(0, 0, 0), 'ArrowDown', from(0, 2, 0)],
+    ['up among exercises', from(0, 2, 0), 'ArrowUp', from(0, 0, 0)],
+    ['down no further than the last line', from(1, 3, 2), 'ArrowDown', from(1, 3, 2)],
     ['up no further than the first', from(0, 0, 2), 'ArrowUp', from(0, 0, 2)],
     ['to the end of the line', from(0, 0, 0), 'End', from(0, 0, loadField)],
     ['to its beginning', from(0, 0, 4), 'Home', from(0, 0, 0)],
     ['not beyond the last column', from(2, 0, loadField), 'ArrowRight', from(2, 0, loadField)],
   ])('goes %s', (_, at, key, want) => expect(moved(columns, at, key)).toEqual(want))
-  test('knows which field it is on, and that the load is none', () => {
-    expect([fieldAt(from(0, 0, 2)), fieldAt(from(0, 0, loadField))]).toEqual(['load', undefined])
+  test('knows which field it is on, and that an empty line has only one', () => {
+    expect([
+      fieldAt(columns, from(0, 0, 3)),
+      fieldAt(columns, from(0, 0, loadField)),
+      fieldAt(columns, from(0, 3, 4)),
+    ]).toEqual(['load', 'member', 'exercise'])
+  })
+  test('marks a range within a column, and knows its slots once each', () => {
+    const range = rangeOf(from(0, 2, 1), from(0, 0, 3))
+    expect(range).toEqual({ column: 0, lines: [0, 2], fields: [1, 3] })
+    expect(slotsIn(columns, range)).toEqual(['squat', 'row'])
+    expect(rangeOf(from(1, 0, 0), from(0, 2, 0)).lines).toEqual([0, 0])
   })
 })

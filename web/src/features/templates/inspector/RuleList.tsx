@@ -4,29 +4,29 @@ import { liftName } from '@young-oak/core/library'
 import { ruleOf } from '@young-oak/core/progressions'
 import { signOf } from '@young-oak/core/signs'
 import { sayTurns, type Command, type Id, type Template } from '@young-oak/core/template'
-import { useAppDispatch } from '../../app/store.ts'
-import { Button } from '../../ui/Button.tsx'
-import { Modal } from '../../ui/Modal.tsx'
-import { edit } from './editorSlice.ts'
+import { useAppDispatch } from '../../../app/store.ts'
+import { Button } from '../../../ui/Button.tsx'
+import { Modal } from '../../../ui/Modal.tsx'
+import { edit } from '../editorSlice.ts'
 import { RuleForm } from './RuleForm.tsx'
 import { addStage, phasesWithout, removePhaseRule, removeStage, type Target } from './ruleTarget.ts'
 
-type Props = { draft: Template; template: string; file: MemberFile }
+type Props = { draft: Template; template: string; file: MemberFile; only?: Id[] }
 
 /** The rules of the template as plain sentences, each with the slots that feed it, the stages that follow one another, and what phases have of their own. */
-export function RuleList({ draft, template, file }: Props) {
+export function RuleList({ draft, template, file, only }: Props) {
   const dispatch = useAppDispatch()
   const [open, setOpen] = useState<Target | null>(null)
-  const progressions = Object.entries(draft.progressions)
-  const turning = Object.values(draft.slots).filter(({ turns }) => turns)
+  const progressions = Object.entries(draft.progressions).filter(([id]) => !only || only.includes(id))
+  const turning = only ? [] : Object.values(draft.slots).filter(({ turns }) => turns)
   if (!progressions.length && !turning.length) return null
   const put = (command: Command | null) => command && dispatch(edit(command))
   return (
-    <section aria-label="Progressions" className="border-t border-line pt-3">
-      <h2 className="text-lg">Progressions</h2>
+    <section aria-label="Progressions">
+      <h3 className="text-lg">Progressions</h3>
       <ul className="mt-1 grid gap-2 text-sm">
         {progressions.map(([id, { stages, inPhases = [] }]) => (
-          <li key={id} className="grid items-baseline gap-x-4 sm:grid-cols-[11rem_1fr]">
+          <li key={id}>
             <span className="font-medium">{liftsOf(draft, id)}</span>
             <div>
               {stages.map(({ id: stage, rule, params, until, offers, waits }, i) => (
@@ -93,10 +93,7 @@ export function RuleList({ draft, template, file }: Props) {
           </li>
         ))}
         {turning.map((slot) => (
-          <li
-            key={`${liftName(slot)}/${sayTurns(slot)}`}
-            className="grid gap-x-4 text-bark sm:grid-cols-[11rem_1fr]"
-          >
+          <li key={`${liftName(slot)}/${sayTurns(slot)}`} className="text-bark">
             <span className="font-medium text-ink">{liftName(slot)}</span> {sayTurns(slot)}
           </li>
         ))}

@@ -12,12 +12,12 @@ import {
   type Template,
 } from '@young-oak/core/template'
 import { formatNumber, type Way } from '@young-oak/core/units'
-import { useAppDispatch } from '../../app/store.ts'
-import { Button } from '../../ui/Button.tsx'
-import { Field, SelectField } from '../../ui/Field.tsx'
-import { Modal } from '../../ui/Modal.tsx'
-import { typedNumber } from '../../ui/typedNumber.ts'
-import { edit } from './editorSlice.ts'
+import { useAppDispatch } from '../../../app/store.ts'
+import { Button } from '../../../ui/Button.tsx'
+import { Field, SelectField } from '../../../ui/Field.tsx'
+import { Modal } from '../../../ui/Modal.tsx'
+import { typedNumber } from '../../../ui/typedNumber.ts'
+import { edit } from '../editorSlice.ts'
 import { draftRatios, readRatios, RatioFields } from './RatioFields.tsx'
 import { choiceOf, ladderText, warmUpChoices, warmUpOf, type WarmUpChoice } from './warmUpChoice.ts'
 
@@ -44,8 +44,8 @@ export function LoadSettings({ draft }: { draft: Template }) {
     ),
   ]
   return (
-    <section aria-label="Loads" className="border-t border-line pt-3">
-      <h2 className="text-lg">Loads</h2>
+    <section aria-label="Loads">
+      <h3 className="text-lg">Loads</h3>
       <p className="mt-1 text-sm text-bark">
         {said.join('; ')}. Warm-up: {sayWarmUp(warmUp)}{' '}
         <Button look="quiet" className="min-h-0" onClick={() => setOpen(true)}>

@@ -1,0 +1,132 @@
+import { describe, expect, test } from '@jest/globals'
+import fc from 'fast-check'
+import { readFixture } from '../../fixtures/read.ts'
+import { checkCommand, formatSets, type Spot, type Template } from '../template/index.ts'
+import { addSets, isFault, pasteSlots, removeSets, typeNewSlot, typeOverSlot } from './index.ts'
+
+const draft = Object.values(readFixture('a-track-on-running-and-new-progressions').versions)[0] as Template
+const end: Spot = { session: 'a', part: 'Main', after: 'a-curl' }
+const minter = () => {
+  let n = 0
+  return () => `minted-${++n}`
+}
+const added = (typed: string) => {
+  const made = typeNewSlot(draft, end, typed, minter())
+  if (made.fault !== undefined || made.command?.do !== 'addSlot') throw new Error(made.fault)
+  expect(checkCommand(draft, made.command)).toEqual([])
+  return { ...made.command.value, understood: made.understood }
+}
+
+describe('a typed line', () => {
+  test('is a slot with its sets in every week of the phases that the session has a part in', () => {
+    const slot = added('barbell row 4 x 8 @ 70% R2')
+    expect(slot.exercise).toBe('barbellRow')
+    expect(slot.rows.one?.map(formatSets)).toEqual(['4 × 8 @ 70% R2', '4 × 8 @ 70% R2'])
+    expect(slot.understood).toBe('Barbell row: 4 × 8 @ 70% R2')
+  })
+
+  test('without sets has three of the reps that the exercise suits', () => {
+    expect(formatSets(added('lateral raise').rows.one?.[0] ?? [])).toBe('3 × 10-20 @ free')
+    expect(formatSets(added('plank').rows.one?.[0] ?? [])).toBe('3 × 0:20-1:00 @ no load')
+  })
+
+  test('that speaks of the rule follows the progression that the lift has already', () => {
+    expect(added('back squat 3x5 @ rule').follows).toEqual([{ progression: 'squat', role: 'main' }])
+    const made = typeNewSlot(draft, end, 'lunge 3x5 @ rule', minter())
+    expect(made.fault).toContain('follows no progression')
+  })
+
+  test('of nobody’s name is refused, and names what was typed', () => {
+    expect(typeNewSlot(draft, end, 'sqwat 3x5', minter())).toMatchObject({
+      fault: expect.stringContaining('“sqwat”'),
+    })
+  })
+
+  test('over a slot changes its exercise and this row, or also the rows behind it', () => {
+    const at = { slot: 'a-bench', phase: 'one', row: 0 }
+    const one = typeOverSlot(draft, at, 'incline bench 4x6 @ 72%', false)
+    const all = typeOverSlot(draft, at, '4x6 @ 72%', true)
+    if (one.fault !== undefined || all.fault !== undefined) throw new Error('fault')
+    expect(one.command).toMatchObject({
+      do: 'several',
+      commands: [{ do: 'setExercise' }, { do: 'setRow', row: 0 }],
+    })
+    expect(all.command).toMatchObject({ commands: [{ row: 0 }, { row: 1 }] })
+    expect(typeOverSlot(draft, at, 'bench', false)).toMatchObject({ command: null })
+  })
+
+  test('of sets is put below another and taken out again; the only one stays', () => {
+    const more = addSets(draft, 'a-bench', 'one', '1')
+    if (isFault(more)) throw new Error(more.fault)
+    expect(checkCommand(draft, more)).toEqual([])
+    expect(removeSets(draft, 'a-bench', 'one', '1')).toMatchObject({
+      fault: expect.stringContaining('only line'),
+    })
+  })
+})
+
+describe('pasting from a spreadsheet', () => {
+  const paste = (text: string) =>
+    pasteSlots(
+      draft,
+      end,
+      text.split('\n').map((line) => line.split('\t')),
+      minter(),
+    )
+  const lines = (text: string) => {
+    const { command } = paste(text)
+    return command?.do === 'several'
+      ? command.commands.map((one) =>
+          one.do === 'addSlot' ? `${one.value.exercise} ${formatSets(one.value.rows.one?.[0] ?? [])}` : '',
+        )
+      : []
+  }
+
+  test('columns by the names of a head line, in any order', () => {
+    expect(
+      lines('Rest\tExercise\tWeight\tReps\tSets\n180\tFront squat\t0.75\t5\t4\n90\tLeg curl\t\t10-12\t3'),
+    ).toEqual(['frontSquat 4 × 5 @ 75% rest 3:00', 'legCurl 3 × 10-12 @ free rest 1:30'])
+  })
+
+  test('columns in the usual order, and shorthand in one', () => {
+    expect(lines('Bench press\t5\t5\t80%\t2\t3:00\nPull-up 4x6\nDip\t3x8')).toEqual([
+      'benchPress 5 × 5 @ 80% R2 rest 3:00',
+      'pullUp 4 × 6 @ free',
+      'dip 3 × 8 @ free',
+    ])
+  })
+
+  test('what is not understood is kept with its line and its fault, and the rest goes in', () => {
+    const { command, faults } = paste(
+      'Exercise\tSets\tReps\nBench press\t3\t8\nFlux press\t3\t8\nDip\tlots\t8\n\t\t',
+    )
+    expect(command).not.toBeNull()
+    expect(faults.map(({ line, text }) => [line, text])).toEqual([
+      [3, 'Flux press  3  8'],
+      [4, 'Dip  lots  8'],
+    ])
+  })
+
+  test('the lines of one paste stand in the order they came in, each behind the one before', () => {
+    const { command } = paste('Dip\nPull-up\nPlank')
+    if (command?.do !== 'several') throw new Error('nothing')
+    expect(command.commands.map((one) => (one.do === 'addSlot' ? one.after : ''))).toEqual([
+      'a-curl',
+      'minted-1',
+      'minted-2',
+    ])
+    expect(checkCommand(draft, command)).toEqual([])
+  })
+
+  test('rubbish of any kind is said line by line, and nothing throws', () => {
+    fc.assert(
+      fc.property(
+        fc.array(fc.array(fc.string({ maxLength: 20 }), { maxLength: 8 }), { maxLength: 8 }),
+        (rows) => {
+          const { lines: count, faults } = pasteSlots(draft, end, rows, minter())
+          expect(count + faults.length).toBeLessThanOrEqual(rows.length)
+        },
+      ),
+    )
+  })
+})

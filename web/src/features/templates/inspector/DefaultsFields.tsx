@@ -1,0 +1,51 @@
+import { parseSeconds, formatSeconds } from '@young-oak/core/units'
+import type { Defaults } from '@young-oak/core/template'
+import { SavedField } from './SavedField.tsx'
+
+type Props = { defaults: Defaults | undefined; of: string; onSave: (to: Defaults | null) => void }
+
+/** What slots inherit where they say nothing of their own. */
+export function DefaultsFields({ defaults = {}, of, onSave }: Props) {
+  const put = (change: Defaults) => {
+    const to = Object.fromEntries(
+      Object.entries({ ...defaults, ...change }).filter(([, value]) => value !== undefined),
+    ) as Defaults
+    onSave(Object.keys(to).length ? to : null)
+  }
+  return (
+    <fieldset className="grid grid-cols-3 gap-3">
+      <legend className="mb-1 text-sm font-medium">
+        What slots of this {of} inherit <span className="font-normal text-bark">(empty: nothing)</span>
+      </legend>
+      <SavedField
+        label="Reps left"
+        inputMode="numeric"
+        value={defaults.rir === undefined ? '' : String(defaults.rir)}
+        onSave={(typed) => {
+          if (typed && !(/^\d+$/.test(typed) && Number(typed) <= 10)) return '0 to 10.'
+          put({ rir: typed ? Number(typed) : undefined })
+        }}
+      />
+      <SavedField
+        label="Rest"
+        placeholder="3:00"
+        value={defaults.rest === undefined ? '' : formatSeconds(defaults.rest)}
+        onSave={(typed) => {
+          const rest = parseSeconds(typed)
+          if (typed && !(rest <= 1800)) return 'Like 90 or 3:00.'
+          put({ rest: typed ? rest : undefined })
+        }}
+      />
+      <SavedField
+        label="Tempo"
+        placeholder="31X0"
+        value={defaults.tempo ?? ''}
+        onSave={(typed) => {
+          const tempo = typed.toUpperCase()
+          if (tempo && !/^[0-9X]{4}$/.test(tempo)) return 'Four digits, or X.'
+          put({ tempo: tempo || undefined })
+        }}
+      />
+    </fieldset>
+  )
+}

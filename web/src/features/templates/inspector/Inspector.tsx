@@ -1,0 +1,85 @@
+import type { MemberFile } from '@young-oak/api/members'
+import type { Template } from '@young-oak/core/template'
+import type { Preview } from '../../../workers/planner.worker.ts'
+import { PhaseAspect } from './PhaseAspect.tsx'
+import { ProgressionAspect } from './ProgressionAspect.tsx'
+import { aspects, type Aspect, type Selected } from './selected.ts'
+import { SessionAspect } from './SessionAspect.tsx'
+import { SlotAspect } from './SlotAspect.tsx'
+import { TemplateAspect } from './TemplateAspect.tsx'
+import { TrackAspect } from './TrackAspect.tsx'
+
+type Props = {
+  draft: Template
+  template: string
+  selected: Selected
+  aspect: Aspect
+  onAspect: (aspect: Aspect) => void
+  /** Whoever rules are tried on. */
+  file: MemberFile
+  preview: Preview | null
+  memberName?: string
+}
+
+const titles: Record<Aspect, string> = {
+  template: 'Template',
+  track: 'Tracks',
+  phase: 'Phase',
+  session: 'Session',
+  slot: 'Slot',
+  progression: 'Rules',
+}
+
+/** Everything that can be said of what the keyboard stands on, from the template to the slot's rules. */
+export function Inspector({ draft, template, selected, aspect, onAspect, file, preview, memberName }: Props) {
+  return (
+    <aside
+      aria-label="Inspector"
+      className="border-t border-line pt-3 xl:border-t-0 xl:border-l xl:pt-0 xl:pl-4"
+    >
+      <div
+        role="tablist"
+        aria-label="What is inspected"
+        className="flex flex-wrap gap-x-1 border-b border-line"
+      >
+        {aspects.map((one) => (
+          <button
+            key={one}
+            type="button"
+            role="tab"
+            id={`aspect-${one}`}
+            aria-selected={one === aspect}
+            aria-controls="aspect"
+            tabIndex={one === aspect ? 0 : -1}
+            onClick={() => onAspect(one)}
+            onKeyDown={(event) => {
+              const by = { ArrowRight: 1, ArrowLeft: -1 }[event.key]
+              if (!by) return
+              event.preventDefault()
+              const next = aspects[(aspects.indexOf(one) + by + aspects.length) % aspects.length] as Aspect
+              onAspect(next)
+              document.getElementById(`aspect-${next}`)?.focus()
+            }}
+            className={`-mb-px min-h-9 border-b-2 px-1.5 text-sm ${one === aspect ? 'border-leaf font-semibold' : 'border-transparent text-bark hover:text-ink'}`}
+          >
+            {titles[one]}
+          </button>
+        ))}
+      </div>
+      <div id="aspect" role="tabpanel" aria-labelledby={`aspect-${aspect}`} className="grid gap-5 py-3">
+        {aspect === 'template' && <TemplateAspect draft={draft} template={template} file={file} />}
+        {aspect === 'track' && <TrackAspect draft={draft} selected={selected} />}
+        {aspect === 'phase' && <PhaseAspect draft={draft} phase={selected.phase} week={selected.row} />}
+        {aspect === 'session' && (
+          <SessionAspect draft={draft} phase={selected.phase} session={selected.session} />
+        )}
+        {aspect === 'slot' && (
+          <SlotAspect draft={draft} selected={selected} preview={preview} memberName={memberName} />
+        )}
+        {aspect === 'progression' && (
+          <ProgressionAspect draft={draft} template={template} slotId={selected.slot} file={file} />
+        )}
+      </div>
+    </aside>
+  )
+}

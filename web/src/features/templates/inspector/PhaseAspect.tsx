@@ -1,0 +1,278 @@
+import { useState } from 'react'
+import {
+  addPhase,
+  movePhase,
+  removePhase,
+  repeatPhase,
+  resizePhase,
+  setRotation,
+  setTestDay,
+  splitPhase,
+} from '@young-oak/core/building'
+import { signKinds, signOf, type SignBasis, type SignKind } from '@young-oak/core/signs'
+import {
+  nominalWeeks,
+  progressionName,
+  type Length,
+  type Phase,
+  type Template,
+} from '@young-oak/core/template'
+import { Button } from '../../../ui/Button.tsx'
+import { Mark } from '../../../ui/Mark.tsx'
+import { SelectField } from '../../../ui/Field.tsx'
+import { mint } from '../mint.ts'
+import { DefaultsFields } from './DefaultsFields.tsx'
+import { LightWeeks } from './LightWeeks.tsx'
+import { SavedField } from './SavedField.tsx'
+import { usePut } from './usePut.ts'
+
+type Props = { draft: Template; phase?: string; week?: number }
+
+/** A phase: its name and length, the sessions that turn in it, what its slots inherit, its light weeks. */
+export function PhaseAspect({ draft, phase: id, week = 0 }: Props) {
+  const { put, fault } = usePut(draft)
+  const phase = draft.phases.find((one) => one.id === id) ?? draft.phases[0]
+  if (!phase) return null
+  const weeks = nominalWeeks(phase)
+  const isLast = draft.phases[draft.phases.length - 1] === phase
+  return (
+    <section aria-label={`Phase ${phase.name}`} className="grid gap-4">
+      <div className="grid grid-cols-[1fr_5rem_5rem] gap-3">
+        <SavedField
+          label="Name of the phase"
+          value={phase.name}
+          onSave={(to) => {
+            if (!to) return 'A phase needs a name.'
+            put({ do: 'setPhase', phase: phase.id, field: 'name', from: phase.name, to })
+          }}
+        />
+        {typeof phase.weeks === 'number' ? (
+          <SavedField
+            label="Weeks"
+            inputMode="numeric"
+            value={String(weeks)}
+            onSave={(to) => sayWhole(to, 1, 60) ?? void put(resizePhase(draft, phase.id, Number(to)))}
+          />
+        ) : (
+          <p className="text-sm text-bark">
+            {phase.weeks.least} to {phase.weeks.most} weeks
+          </p>
+        )}
+        <SavedField
+          label="A week"
+          inputMode="numeric"
+          value={String(phase.perWeek)}
+          onSave={(to) =>
+            sayWhole(to, 1, 14) ?? void put(setRotation(draft, phase.id, phase.rotation, Number(to)))
+          }
+        />
+      </div>
+      <LengthFields draft={draft} phase={phase} onSave={(to) => put(resizePhase(draft, phase.id, to))} />
+      <Rotation
+        draft={draft}
+        phase={phase}
+        onSave={(rotation, perWeek) => put(setRotation(draft, phase.id, rotation, perWeek))}
+      />
+      <DefaultsFields
+        defaults={phase.defaults}
+        of="phase"
+        onSave={(to) =>
+          put({ do: 'setPhase', phase: phase.id, field: 'defaults', from: phase.defaults ?? null, to })
+        }
+      />
+      {isLast && (
+        <Mark
+          label="It ends with the test day, and weeks are counted back from it"
+          isOn={phase.ends !== undefined}
+          onChange={(isOn) => put(setTestDay(draft, isOn))}
+        />
+      )}
+      {fault && (
+        <p role="alert" className="rounded bg-brick-wash px-2 py-1 text-sm text-brick">
+          {fault}
+        </p>
+      )}
+      <div className="flex flex-wrap gap-2">
+        <Small
+          onClick={() =>
+            put(addPhase(draft, phase.id, { name: `Phase ${draft.phases.length + 1}`, weeks: 4 }, mint))
+          }
+        >
+          Add a phase behind it
+        </Small>
+        <Small onClick={() => put(repeatPhase(draft, phase.id, mint))}>Repeat it</Small>
+        <Small
+          onClick={() => put(splitPhase(draft, phase.id, Math.min(Math.max(week + 1, 1), weeks - 1), mint))}
+        >
+          Split after week {Math.min(Math.max(week + 1, 1), Math.max(weeks - 1, 1))}
+        </Small>
+        <Small onClick={() => put(movePhase(draft, phase.id, -1))}>Earlier</Small>
+        <Small onClick={() => put(movePhase(draft, phase.id, 1))}>Later</Small>
+        <Small onClick={() => put(removePhase(draft, phase.id))}>Remove it</Small>
+      </div>
+      <LightWeeks draft={draft} only={phase.id} />
+    </section>
+  )
+}
+
+const Small = ({ onClick, children }: { onClick: () => void; children: React.ReactNode }) => (
+  <Button look="plain" className="text-sm" onClick={onClick}>
+    {children}
+  </Button>
+)
+
+export const sayWhole = (typed: string, from: number, to: number): string | undefined =>
+  /^\d+$/.test(typed) && Number(typed) >= from && Number(typed) <= to ? undefined : `${from} to ${to}.`
+
+type LengthProps = { draft: Template; phase: Phase; onSave: (to: Length) => void }
+
+/** A fixed length, or at least so many weeks until a sign of some lift shows. */
+function LengthFields({ draft, phase, onSave }: LengthProps) {
+  const progressions = Object.keys(draft.progressions)
+  const { weeks } = phase
+  if (typeof weeks === 'number') {
+    const [first] = progressions
+    if (first === undefined) return null
+    const until = { ...firstSign('stalled'), progression: first }
+    return (
+      <Button
+        look="quiet"
+        className="-ml-3.5 justify-self-start text-sm"
+        onClick={() => onSave({ least: weeks, most: Math.min(weeks * 2, 60), until })}
+      >
+        Let a sign of a lift end it …
+      </Button>
+    )
+  }
+  const put = (change: Partial<typeof weeks>) => onSave({ ...weeks, ...change })
+  return (
+    <fieldset className="grid grid-cols-2 gap-3">
+      <legend className="mb-1 text-sm font-medium">It ends with the week in which a sign shows</legend>
+      <SavedField
+        label="At least, weeks"
+        inputMode="numeric"
+        value={String(weeks.least)}
+        onSave={(to) => sayWhole(to, 1, weeks.most) ?? void put({ least: Number(to) })}
+      />
+      <SavedField
+        label="At most, weeks"
+        inputMode="numeric"
+        value={String(weeks.most)}
+        onSave={(to) => sayWhole(to, weeks.least, 60) ?? void put({ most: Number(to) })}
+      />
+      <SelectField
+        label="Of"
+        value={weeks.until.progression}
+        onChange={(event) => put({ until: { ...weeks.until, progression: event.target.value } })}
+      >
+        {progressions.map((id) => (
+          <option key={id} value={id}>
+            {progressionName(draft, id)}
+          </option>
+        ))}
+      </SelectField>
+      <SelectField
+        label="Sign"
+        value={weeks.until.sign}
+        onChange={(event) =>
+          put({
+            until: { ...firstSign(event.target.value as SignKind), progression: weeks.until.progression },
+          })
+        }
+      >
+        {signKinds.map((kind) => (
+          <option key={kind} value={kind}>
+            {signOf[kind].title}
+          </option>
+        ))}
+      </SelectField>
+      <Button
+        look="quiet"
+        className="col-span-2 -ml-3.5 justify-self-start text-sm"
+        onClick={() => onSave(weeks.least)}
+      >
+        Give it fixed weeks
+      </Button>
+    </fieldset>
+  )
+}
+
+const firstSign = (sign: SignKind): SignBasis => ({ sign, ...signOf[sign].examples[0]?.params }) as SignBasis
+
+type RotationProps = { draft: Template; phase: Phase; onSave: (rotation: string[], perWeek: number) => void }
+
+/** The sessions that turn in a phase, in their order. A session may stand in it more than once. */
+function Rotation({ draft, phase, onSave }: RotationProps) {
+  const [added, setAdded] = useState('')
+  const { rotation, perWeek } = phase
+  const move = (from: number, by: number) => {
+    const next = [...rotation]
+    const [one] = next.splice(from, 1)
+    next.splice(from + by, 0, one as string)
+    onSave(next, perWeek)
+  }
+  return (
+    <fieldset>
+      <legend className="mb-1 text-sm font-medium">Sessions in turn</legend>
+      <ol className="grid gap-1 text-sm">
+        {rotation.map((id, i) => (
+          <li key={`${id}/${i}`} className="flex items-center gap-2">
+            <span className="w-4 text-bark">{i + 1}</span>
+            <span className="grow">{draft.sessions[id]?.name ?? id}</span>
+            <Tiny label={`${draft.sessions[id]?.name}, earlier`} isOff={i === 0} onClick={() => move(i, -1)}>
+              up
+            </Tiny>
+            <Tiny
+              label={`${draft.sessions[id]?.name}, later`}
+              isOff={i === rotation.length - 1}
+              onClick={() => move(i, 1)}
+            >
+              down
+            </Tiny>
+            <Tiny
+              label={`Take ${draft.sessions[id]?.name} out`}
+              isOff={rotation.length < 2}
+              onClick={() =>
+                onSave(
+                  rotation.filter((_, j) => j !== i),
+                  perWeek,
+                )
+              }
+            >
+              out
+            </Tiny>
+          </li>
+        ))}
+      </ol>
+      <select
+        aria-label="Put a session in turn"
+        value={added}
+        onChange={(event) => {
+          if (event.target.value) onSave([...rotation, event.target.value], perWeek)
+          setAdded('')
+        }}
+        className="mt-1 min-h-9 rounded-md border border-edge bg-sheet px-2 text-sm"
+      >
+        <option value="">Put a session in turn …</option>
+        {Object.entries(draft.sessions).map(([id, { name }]) => (
+          <option key={id} value={id}>
+            {name}
+          </option>
+        ))}
+      </select>
+      {rotation.length !== perWeek && (
+        <p className="mt-1 text-sm text-bark">
+          {rotation.length} in turn, {perWeek} a week: the weeks differ, and the order goes on.
+        </p>
+      )}
+    </fieldset>
+  )
+}
+
+type TinyProps = { label: string; isOff?: boolean; onClick: () => void; children: string }
+
+export const Tiny = ({ label, isOff, onClick, children }: TinyProps) => (
+  <Button look="quiet" aria-label={label} disabled={isOff} className="min-h-7 px-1 text-sm" onClick={onClick}>
+    {children}
+  </Button>
+)

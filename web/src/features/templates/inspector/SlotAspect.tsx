@@ -1,0 +1,153 @@
+import { liftName, muscles, setCounts, exerciseOf, type Muscle } from '@young-oak/core/library'
+import { explain } from '@young-oak/core/explain'
+import { formatHandled } from '@young-oak/core/plan'
+import { sayAdjustment, type Slot, type Template } from '@young-oak/core/template'
+import { sentence } from '../../../ui/Why.tsx'
+import type { Preview } from '../../../workers/planner.worker.ts'
+import { SavedField } from './SavedField.tsx'
+import type { Selected } from './selected.ts'
+import { SlotDetails } from './SlotDetails.tsx'
+import { usePut } from './usePut.ts'
+
+type Props = { draft: Template; selected: Selected; preview: Preview | null; memberName?: string }
+
+/** A slot: its exercise in words, what its lines say beside their cells, what it counts for, and the chosen member's loads with their why. */
+export function SlotAspect({ draft, selected, preview, memberName }: Props) {
+  const { put, fault } = usePut(draft)
+  const { slot: id = '', phase = '', row = 0 } = selected
+  const slot = draft.slots[id]
+  if (!slot) return <p className="text-bark">Stand on a line of the sheet to see its slot.</p>
+  const { cue, caution, pattern, reps, cost, spine, perSide, reads, substitutes = [] } = exerciseOf(slot)
+  return (
+    <section aria-label={`Slot ${liftName(slot)}`} className="grid gap-4">
+      <div>
+        <h3 className="text-lg">{liftName(slot)}</h3>
+        <p className="text-sm text-bark">
+          {cue} {sentence(pattern)}, suits {reps.join(' to ')} reps{perSide ? ' of each side' : ''}; the
+          number is {reads}. Recovery {cost} of 5, spine {spine} of 5. Instead:{' '}
+          {substitutes.map((one) => liftName({ exercise: one as Slot['exercise'] }).toLowerCase()).join(', ')}
+          .
+        </p>
+        {caution && <p className="mt-1 text-sm text-acorn">{caution}</p>}
+      </div>
+      <MemberWhy slotId={id} selected={selected} preview={preview} memberName={memberName} />
+      <Tracks draft={draft} slotId={id} />
+      <SavedField
+        label="Note for the member"
+        value={slot.note ?? ''}
+        onSave={(to) =>
+          void put({ do: 'setSlotField', slot: id, field: 'note', from: slot.note ?? null, to: to || null })
+        }
+      />
+      <Counts
+        slot={slot}
+        onSave={(to) => put({ do: 'setSlotField', slot: id, field: 'counts', from: slot.counts ?? null, to })}
+      />
+      {fault && (
+        <p role="alert" className="text-sm text-brick">
+          {fault}
+        </p>
+      )}
+      <SlotDetails draft={draft} slotId={id} phase={phase} row={row} />
+    </section>
+  )
+}
+
+type WhyProps = { slotId: string; selected: Selected; preview: Preview | null; memberName?: string }
+
+/** The ladder of the chosen member's load in the week that is open, rung by rung. */
+function MemberWhy({ slotId, selected, preview, memberName }: WhyProps) {
+  if (!memberName)
+    return (
+      <p className="text-sm text-bark">Choose whose loads are shown, above, to see the why of them here.</p>
+    )
+  const planned = preview?.plan.weeks
+    .filter((week) => week.phase === selected.phase && week.phaseWeek === (selected.row ?? 0) + 1)
+    .flatMap(({ places }) => places)
+    .flatMap(({ slots }) => slots)
+    .find(({ slot }) => slot === slotId)
+  const groups = planned?.groups.filter(({ load }) => load) ?? []
+  if (!groups.length) return <p className="text-sm text-bark">{memberName} has no load here in this week.</p>
+  return (
+    <div className="text-sm">
+      {groups.map((group) => (
+        <div key={group.group} className="mb-2">
+          <p className="font-serif font-semibold">
+            {memberName}: {group.load && formatHandled(group, group.load)}
+          </p>
+          <ol className="border-l-2 border-leaf">
+            {group.why.map((rung, i) => (
+              <li key={i} className="py-0.5 pl-3">
+                {sentence(explain(rung))}
+              </li>
+            ))}
+          </ol>
+        </div>
+      ))}
+    </div>
+  )
+}
+
+/** What tracks change of this very slot. */
+function Tracks({ draft, slotId }: { draft: Template; slotId: string }) {
+  const said = Object.values(draft.tracks).flatMap(({ name, changes }) =>
+    changes
+      .filter(({ where }) => where.slots?.includes(slotId))
+      .map((change) => `${name}: ${sayAdjustment(draft, change).what}`),
+  )
+  return said.length ? <p className="text-sm">In tracks: {said.join('; ')}.</p> : null
+}
+
+type CountProps = { slot: Slot; onSave: (to: Partial<Record<Muscle, number>> | null) => void }
+
+/** What a set of the slot counts for each muscle: 1, 0.5 or nothing, as the exercise says or otherwise. */
+function Counts({ slot, onSave }: CountProps) {
+  const { direct, indirect } = exerciseOf(slot)
+  const works = muscles.filter(
+    (one) => direct.includes(one) || indirect.includes(one) || slot.counts?.[one] !== undefined,
+  )
+  const set = (muscle: Muscle, to: number) => {
+    const { [muscle]: _, ...others } = slot.counts ?? {}
+    const own = setCounts(slot, muscle) === to ? others : { ...others, [muscle]: to }
+    onSave(Object.keys(own).length ? own : null)
+  }
+  return (
+    <fieldset>
+      <legend className="mb-1 text-sm font-medium">A set counts for</legend>
+      <ul className="grid grid-cols-2 gap-x-4 gap-y-1 text-sm">
+        {works.map((muscle) => (
+          <li key={muscle} className="flex items-center justify-between gap-2">
+            <label className="flex w-full items-center justify-between gap-2">
+              {muscle}
+              <select
+                value={setCounts(slot, muscle, slot.counts)}
+                onChange={(event) => set(muscle, Number(event.target.value))}
+                className="min-h-8 rounded-md border border-edge bg-sheet px-1"
+              >
+                {[1, 0.5, 0].map((count) => (
+                  <option key={count} value={count}>
+                    {count}
+                    {count === setCounts(slot, muscle) ? '' : ' (own)'}
+                  </option>
+                ))}
+              </select>
+            </label>
+          </li>
+        ))}
+      </ul>
+      <select
+        aria-label="Count it for another muscle"
+        value=""
+        onChange={(event) => event.target.value && set(event.target.value as Muscle, 0.5)}
+        className="mt-1 min-h-8 rounded-md border border-edge bg-sheet px-1 text-sm"
+      >
+        <option value="">Another muscle …</option>
+        {muscles
+          .filter((one) => !works.includes(one))
+          .map((one) => (
+            <option key={one}>{one}</option>
+          ))}
+      </select>
+    </fieldset>
+  )
+}

@@ -1,0 +1,144 @@
+import { useState } from 'react'
+import { onlyInTrack } from '@young-oak/core/building'
+import { liftName } from '@young-oak/core/library'
+import { sayAdjustment, type Adjustment, type Template } from '@young-oak/core/template'
+import { Button } from '../../../ui/Button.tsx'
+import { Tiny } from './PhaseAspect.tsx'
+import { mint } from '../mint.ts'
+import { SavedField } from './SavedField.tsx'
+import type { Selected } from './selected.ts'
+import { TrackChangeForm } from './TrackChangeForm.tsx'
+import { usePut } from './usePut.ts'
+
+type Props = { draft: Template; selected: Selected }
+
+/** The tracks of a template: each is a list of changes of what is written, which goes on reaching all of them. */
+export function TrackAspect({ draft, selected }: Props) {
+  const { put, fault } = usePut(draft)
+  const tracks = Object.entries(draft.tracks)
+  const [chosen, setChosen] = useState('')
+  const [isAdding, setAdding] = useState(false)
+  const id = draft.tracks[chosen] ? chosen : (tracks[0]?.[0] ?? '')
+  const track = draft.tracks[id]
+  const add = () => {
+    const fresh = mint()
+    if (
+      put({
+        do: 'setTrack',
+        track: fresh,
+        from: null,
+        to: { name: `Track ${tracks.length + 1}`, changes: [] },
+      })
+    )
+      setChosen(fresh)
+  }
+  const slot = selected.slot === undefined ? undefined : draft.slots[selected.slot]
+  return (
+    <section aria-label="Tracks" className="grid gap-4">
+      <p className="text-sm text-bark">
+        What is written in the sheet reaches every track. A track lists only what it changes of it.
+      </p>
+      <div className="flex flex-wrap gap-2">
+        {tracks.map(([one, { name, changes }]) => (
+          <Button
+            key={one}
+            look="plain"
+            aria-pressed={one === id}
+            className={`text-sm ${one === id ? 'border-leaf bg-leaf-wash' : ''}`}
+            onClick={() => setChosen(one)}
+          >
+            {name} <span className="text-bark">{changes.length}</span>
+          </Button>
+        ))}
+        <Button look="quiet" className="text-sm" onClick={add}>
+          Add a track
+        </Button>
+      </div>
+      {track && (
+        <>
+          <SavedField
+            label="Name of the track"
+            value={track.name}
+            onSave={(to) => {
+              if (!to) return 'A track needs a name.'
+              put({ do: 'setTrackName', track: id, from: track.name, to })
+            }}
+          />
+          <ChangeLines
+            draft={draft}
+            changes={track.changes}
+            onRemove={(change, after) =>
+              put({ do: 'setChange', track: id, change: change.id, after, from: change, to: null })
+            }
+          />
+          {slot && selected.slot !== undefined && (
+            <Button
+              look="quiet"
+              className="-ml-3.5 justify-self-start text-sm"
+              onClick={() => put(onlyInTrack(draft, selected.slot as string, id, mint))}
+            >
+              {liftName(slot)} only in this track
+            </Button>
+          )}
+          {isAdding ? (
+            <TrackChangeForm
+              draft={draft}
+              selected={selected}
+              onPut={(to) =>
+                put({ do: 'setChange', track: id, change: to.id, from: null, to }) && setAdding(false)
+              }
+              onClose={() => setAdding(false)}
+            />
+          ) : (
+            <Button look="plain" className="justify-self-start" onClick={() => setAdding(true)}>
+              Add a change …
+            </Button>
+          )}
+          <Button
+            look="quiet"
+            className="-ml-3.5 justify-self-start text-sm"
+            onClick={() => put({ do: 'setTrack', track: id, from: track, to: null })}
+          >
+            Remove the track
+          </Button>
+        </>
+      )}
+      {fault && (
+        <p role="alert" className="rounded bg-brick-wash px-2 py-1 text-sm text-brick">
+          {fault}
+        </p>
+      )}
+    </section>
+  )
+}
+
+type LinesProps = {
+  draft: Template
+  changes: Adjustment[]
+  onRemove: (change: Adjustment, after: string) => void
+}
+
+function ChangeLines({ draft, changes, onRemove }: LinesProps) {
+  if (!changes.length)
+    return <p className="text-sm text-bark">It changes nothing yet: everything as it is written.</p>
+  return (
+    <ul className="grid gap-1 text-sm">
+      {changes.map((change, i) => {
+        const { where, what } = sayAdjustment(draft, change)
+        return (
+          <li key={change.id} className="flex items-baseline justify-between gap-2 border-b border-line pb-1">
+            <span>
+              <span className="font-medium">{where}:</span> {what}
+            </span>
+            <Tiny
+              label={`Remove: ${where}, ${what}`}
+              onClick={() => onRemove(change, changes[i - 1]?.id ?? '')}
+            >
+              remove
+            </Tiny>
+          </li>
+        )
+      })}
+    </ul>
+  )
+}

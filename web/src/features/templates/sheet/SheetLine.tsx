@@ -1,0 +1,401 @@
+import { useDraggable, useDroppable } from '@dnd-kit/core'
+import { memo, useEffect, useRef } from 'react'
+import { exercises, liftName, type ExerciseId } from '@young-oak/core/library'
+import { waysTo } from '@young-oak/core/loads'
+import type { RepTable } from '@young-oak/core/maxes'
+import type { ShownGroup } from '@young-oak/core/member'
+import { formatCircuit, formatHandled, type PlannedSlot } from '@young-oak/core/plan'
+import {
+  cellFields,
+  cellNames,
+  detailFields,
+  formatCell,
+  type SheetField,
+  type SetGroup,
+} from '@young-oak/core/template'
+import { formatNumber } from '@young-oak/core/units'
+import { Why } from '../../../ui/Why.tsx'
+import type { Selected } from '../inspector/selected.ts'
+import { sheetFields, type At, type Field, type NewLine, type SetsLine } from './sheet.ts'
+import type { SheetAct } from './sheetKeys.ts'
+import { SlotMenu } from './SlotMenu.tsx'
+import type { Typing } from './useSheet.ts'
+
+/** What a line asks of the sheet. */
+export type LineAct =
+  | { do: 'focus'; at: At; isMark: boolean }
+  | { do: 'open'; at: At }
+  | { do: 'act'; at: At; act: SheetAct }
+  | { do: 'type'; text: string }
+  | { do: 'leave' }
+export type LineActs = (act: LineAct) => void
+
+type Props = {
+  line: SetsLine
+  table?: RepTable
+  planned?: PlannedSlot
+  isPreviewed: boolean
+  column: number
+  index: number
+  /** The field under the keyboard, where it is in this line. */
+  field: number | null
+  /** The fields of this line that are marked. */
+  markedFrom: number | null
+  markedTo: number | null
+  typing: Typing | null
+  onAct: LineActs
+  onInspect: (selected: Selected) => void
+}
+
+const widths: Record<SheetField, string> = {
+  sets: 'w-9 text-right',
+  goal: 'w-11 text-left',
+  load: 'w-full text-left',
+  rir: 'w-6 text-right',
+  rest: 'w-9 text-right',
+}
+const names: Record<Field, string> = {
+  exercise: 'Exercise',
+  sets: 'Sets',
+  goal: 'Reps',
+  load: 'Load',
+  rir: 'Reps in reserve',
+  rest: 'Rest',
+  member: 'Load of the member',
+}
+const loadField = sheetFields.indexOf('member')
+
+/** A line of the sheet: "3 × 5 @ 75%", reserve, rest, and the chosen member's load at the right. */
+export const SheetLine = memo(function SheetLine({
+  line,
+  table,
+  planned,
+  isPreviewed,
+  column,
+  index,
+  field,
+  markedFrom,
+  markedTo,
+  typing,
+  onAct,
+  onInspect,
+}: Props) {
+  const { slot, group, isFirst, byRule, has } = line
+  const asked = isPreviewed ? planned?.groups.find((one) => one.group === group.id) : undefined
+  const isMarked = (f: number) => markedFrom !== null && markedTo !== null && f >= markedFrom && f <= markedTo
+  const at = (f: number): At => ({ column, line: index, field: f })
+  const cell = (f: number) => ({
+    'data-cell': `${column}-${index}-${f}`,
+    tabIndex: field === f || (column === 0 && index === 0 && f === 1) ? 0 : -1,
+    onFocus: () => onAct({ do: 'focus', at: at(f), isMark: false }),
+    onPointerDown: (event: { shiftKey: boolean; preventDefault(): void }) => {
+      if (!event.shiftKey) return
+      event.preventDefault()
+      onAct({ do: 'focus', at: at(f), isMark: true })
+    },
+    onDoubleClick: () => onAct({ do: 'open', at: at(f) }),
+  })
+  const writing = field !== null && typing
+  return (
+    <div className={isFirst ? 'border-t border-line pt-1.5' : ''}>
+      {isFirst && (
+        <SlotHead
+          line={line}
+          index={index}
+          isMarked={isMarked(0)}
+          cell={cell(0)}
+          at={at(0)}
+          typing={field === 0 ? typing : null}
+          onAct={onAct}
+          onInspect={onInspect}
+        />
+      )}
+      {isFirst && line.marks.length > 0 && (
+        <p className="border-l-2 border-mist pl-2 text-xs text-mist">In the track: {line.marks.join('; ')}</p>
+      )}
+      {group.lift && <p className="pl-3.5 text-sm">{liftName(group.lift)}</p>}
+      <div className="flex items-center pb-1 pl-2.5 text-[0.8125rem]">
+        {cellFields.map((one) => {
+          const f = sheetFields.indexOf(one)
+          const inherits = one in has
+          const text = inherits ? formatCell(one, { ...group, ...has }) : formatCell(one, group)
+          const isByRule = byRule.includes(one)
+          return (
+            <span key={one} className={`flex items-center ${one === 'load' ? 'min-w-0 grow' : ''}`}>
+              {one === 'goal' && <span className="text-bark">×</span>}
+              {one === 'load' && <span className="text-bark">@</span>}
+              {field === f && typing ? (
+                <TypingCell
+                  name={`${names[one]} of ${liftName(slot)}`}
+                  width={widths[one]}
+                  typing={typing}
+                  onAct={onAct}
+                />
+              ) : (
+                <button
+                  type="button"
+                  {...cell(f)}
+                  title={titleOf(one, text, isByRule, inherits)}
+                  aria-label={`${names[one]} of ${liftName(slot)}: ${text || 'empty'}${inherits ? ', inherited' : ''}`}
+                  className={`h-7 truncate rounded-sm px-0.5 focus:bg-leaf-wash ${widths[one]} ${isByRule ? 'text-mist italic' : ''} ${inherits ? 'text-bark underline decoration-edge decoration-dotted underline-offset-4' : ''} ${isMarked(f) ? 'bg-leaf-wash outline outline-leaf' : 'hover:bg-leaf-wash'}`}
+                >
+                  {shown(one, text)}
+                  {asked && <Instead field={one} group={group} asked={asked} />}
+                </button>
+              )}
+            </span>
+          )
+        })}
+        <MemberLoad line={line} planned={planned} isPreviewed={isPreviewed} cell={cell(loadField)} />
+      </div>
+      <Said group={group} has={has} table={table} />
+      {writing && <Understood typing={typing} />}
+    </div>
+  )
+}, isAlike)
+
+/** Lines are made anew at every edit: one whose slot is the same object is the same line. */
+function isAlike(was: Props, is: Props): boolean {
+  const { line: a, ...others } = was
+  const { line: b, ...now } = is
+  const isSame = (Object.keys(now) as (keyof typeof now)[]).every((key) => now[key] === others[key])
+  return (
+    isSame &&
+    a.slot === b.slot &&
+    a.group === b.group &&
+    a.letter === b.letter &&
+    a.row === b.row &&
+    a.phase === b.phase &&
+    a.session === b.session &&
+    a.part === b.part &&
+    a.rules === b.rules &&
+    a.marks.join() === b.marks.join() &&
+    a.byRule.join() === b.byRule.join() &&
+    liftName(a.lift) === liftName(b.lift) &&
+    JSON.stringify(a.has) === JSON.stringify(b.has)
+  )
+}
+
+type HeadProps = {
+  line: SetsLine
+  index: number
+  isMarked: boolean
+  cell: object
+  at: At
+  typing: Typing | null
+  onAct: LineActs
+  onInspect: (selected: Selected) => void
+}
+
+/** The letter, by which the slot is dragged, and the exercise; another slot may be dropped above it. */
+function SlotHead({ line, index, isMarked, cell, at, typing, onAct, onInspect }: HeadProps) {
+  const { slot, slotId, session, part, phase, row, group } = line
+  const { setNodeRef, listeners, attributes, isDragging, transform } = useDraggable({ id: slotId })
+  const { setNodeRef: setDropRef, isOver } = useDroppable({
+    id: `at/${session}/${slotId}/${index}`,
+    data: { session, part, after: slotId },
+  })
+  const name = slot.circuit ? `${slot.circuit.name}: ${formatCircuit(slot.circuit)}` : liftName(line.lift)
+  return (
+    <div
+      ref={setDropRef}
+      className={`flex items-baseline gap-1.5 ${isOver && !isDragging ? 'border-b-2 border-leaf' : ''}`}
+      style={
+        transform
+          ? { transform: `translate(${transform.x}px, ${transform.y}px)`, zIndex: 30, position: 'relative' }
+          : undefined
+      }
+    >
+      <span
+        ref={setNodeRef}
+        {...listeners}
+        {...attributes}
+        tabIndex={-1}
+        role="img"
+        aria-label={`Line ${line.letter}`}
+        title="Drag to move, with Ctrl to copy"
+        className="w-5 shrink-0 cursor-grab touch-none text-sm text-bark"
+      >
+        {line.letter}
+      </span>
+      {typing ? (
+        <span className="grow">
+          <TypingCell name={`Exercise ${liftName(slot)}`} width="w-full" typing={typing} onAct={onAct} />
+        </span>
+      ) : (
+        <button
+          type="button"
+          {...cell}
+          title={line.rules || undefined}
+          aria-label={`Exercise: ${name}`}
+          className={`min-w-0 grow truncate rounded-sm text-left font-medium focus:bg-leaf-wash ${isMarked ? 'bg-leaf-wash outline outline-leaf' : 'hover:bg-leaf-wash'}`}
+        >
+          {name}
+        </button>
+      )}
+      <SlotMenu
+        lift={liftName(slot)}
+        onAct={(act) => onAct({ do: 'act', at, act })}
+        onInspect={(what) => onInspect({ phase, session, slot: slotId, group: group.id, row, what })}
+      />
+    </div>
+  )
+}
+
+type NewProps = {
+  line: NewLine
+  column: number
+  index: number
+  isFirst: boolean
+  isHere: boolean
+  typing: Typing | null
+  onAct: LineActs
+}
+
+/** Where a new slot is typed: an exercise, with its sets if they are said. */
+export function NewSlotLine({ line, column, index, isFirst, isHere, typing, onAct }: NewProps) {
+  const { session, part, after } = line
+  const { setNodeRef, isOver } = useDroppable({
+    id: `end/${session}/${part}/${column}`,
+    data: { session, part, after },
+  })
+  const at: At = { column, line: index, field: 0 }
+  return (
+    <div ref={setNodeRef} className={`border-t border-line pt-1 ${isOver ? 'border-t-2 border-leaf' : ''}`}>
+      {typing ? (
+        <>
+          <TypingCell name={`New line in ${part}`} width="w-full" typing={typing} onAct={onAct} />
+          <Understood typing={typing} />
+        </>
+      ) : (
+        <button
+          type="button"
+          data-cell={`${column}-${index}-0`}
+          tabIndex={isHere || isFirst ? 0 : -1}
+          onFocus={() => onAct({ do: 'focus', at, isMark: false })}
+          onClick={() => onAct({ do: 'open', at })}
+          className="h-7 w-full rounded-sm pl-6 text-left text-sm text-bark hover:bg-leaf-wash focus:bg-leaf-wash"
+        >
+          Add an exercise
+        </button>
+      )}
+    </div>
+  )
+}
+
+/** What the words come to, or what is wrong with them; and what else they may mean. */
+function Understood({ typing }: { typing: Typing }) {
+  const { error, understood, found = [], pick = 0 } = typing
+  if (error !== undefined)
+    return (
+      <p role="alert" className="my-1 ml-4 rounded bg-brick-wash px-2 py-1 text-sm text-brick">
+        {error}
+      </p>
+    )
+  if (!understood) return null
+  const others = found.filter((_, i) => i !== pick)
+  return (
+    <p className="my-1 ml-4 text-xs text-bark">
+      <span className="text-leaf">{understood}</span>
+      {others.length > 0 && (
+        <span> Down for: {others.map((id: ExerciseId) => exercises[id].name).join(', ')}</span>
+      )}
+    </p>
+  )
+}
+
+/** What the chosen member is asked in place of the sets or reps that are written. */
+function Instead({ field, group, asked }: { field: SheetField; group: SetGroup; asked: ShownGroup }) {
+  if (field !== 'sets' && field !== 'goal') return null
+  const goal = asked.goal ?? { reps: asked.reps ?? 1, ...(asked.plus && { plus: asked.plus }) }
+  const own = formatCell(field, { ...group, sets: asked.sets, goal })
+  return own === formatCell(field, group) ? null : <span className="text-mist">→{own}</span>
+}
+
+/** What else the line says, under its cells: tempo, sides, style, bands; and ways to a tonnage. */
+function Said({ group, has, table }: { group: SetGroup; has: SetsLine['has']; table?: RepTable }) {
+  const said = detailFields.flatMap((field) => {
+    const value = formatCell(field, group)
+    if (!value || field === 'part') return []
+    return value === 'yes' ? cellNames[field] : `${cellNames[field]} ${value}`
+  })
+  if (has.tempo) said.unshift(`tempo ${has.tempo}, inherited`)
+  const { load, sets } = group
+  if (load.of === 'tonnage' && !load.per) {
+    const ways = waysTo(load.times, table ?? 'handbook', sets).slice(0, 4)
+    said.push(
+      ways.length
+        ? `reached by ${ways.map((way) => `${way.sets} × ${way.reps} at ${formatNumber(way.percent)}%`).join(', ')}`
+        : 'no sets of 1 to 10 reps reach it',
+    )
+  }
+  if (!said.length) return null
+  return <p className="pb-1 pl-3.5 text-xs text-bark">{said.join('; ')}</p>
+}
+
+/** What a cell that is too narrow or too short for its meaning says at length. */
+function titleOf(field: SheetField, text: string, isByRule: boolean, inherits: boolean): string | undefined {
+  if (isByRule && field !== 'load') return `${text}, until the rule puts its own in place`
+  if (inherits) return `${text}, inherited from the session or phase`
+  if (field === 'load' || field === 'goal') return text
+  if (field === 'rir' && text) return `${text} reps left in reserve`
+  return undefined
+}
+
+const shown = (field: SheetField, text: string): string => {
+  if (field === 'rir') return text ? `R${text}` : '·'
+  return text || '·'
+}
+
+type TypingProps = { name: string; width: string; typing: Typing; onAct: LineActs }
+
+function TypingCell({ name, width, typing, onAct }: TypingProps) {
+  const input = useRef<HTMLInputElement>(null)
+  useEffect(() => {
+    input.current?.focus()
+    if (!typing.replaced) input.current?.select()
+    // Only when the cell is opened: later keys must not select what was typed.
+    // eslint-disable-next-line react-hooks/exhaustive-deps
+  }, [])
+  // A line typed into a narrow cell needs room to be read.
+  const isLong = typing.text.length > 6 && width !== 'w-full'
+  return (
+    <input
+      ref={input}
+      aria-label={name}
+      aria-invalid={Boolean(typing.error)}
+      value={typing.text}
+      onChange={(event) => onAct({ do: 'type', text: event.target.value })}
+      onBlur={() => onAct({ do: 'leave' })}
+      className={`h-7 rounded-sm border bg-paper px-0.5 ${isLong ? 'w-56 text-left' : width} ${typing.error ? 'border-brick' : 'border-leaf'}`}
+    />
+  )
+}
+
+type LoadProps = { line: SetsLine; planned?: PlannedSlot; isPreviewed: boolean; cell: object }
+
+/** The member's load for this line, with its why; or what it lacks. Either can be reached by the keyboard. */
+function MemberLoad({ line, planned, isPreviewed, cell }: LoadProps) {
+  const group = planned?.groups.find((one) => one.group === line.group.id)
+  const load = isPreviewed ? group?.load : undefined
+  if (group && load) {
+    return (
+      <Why
+        {...cell}
+        title={formatHandled(group, load)}
+        rungs={group.why}
+        className="min-w-16 text-right font-serif font-semibold whitespace-nowrap"
+      >
+        {formatHandled(group, load)}
+      </Why>
+    )
+  }
+  return (
+    <span {...cell} className="h-5 min-w-16 rounded-sm text-right whitespace-nowrap text-acorn">
+      {isPreviewed &&
+        group?.missing &&
+        (planned?.needs[0]?.need === 'bodyWeight' ? 'no body weight' : 'no max')}
+      {isPreviewed && group?.today && !load && 'from the top set'}
+    </span>
+  )
+}

@@ -1,0 +1,238 @@
+import { inTurn, partInTurn, placesOf, rowOnPaper, turnOf, type Place } from '@young-oak/core/calendar'
+import type { Lift } from '@young-oak/core/library'
+import type { PlannedSession } from '@young-oak/core/plan'
+import {
+  cellFields,
+  cellsByRule,
+  inherited,
+  lettersOf,
+  sayProgression,
+  trackAt,
+  type Defaults,
+  type Id,
+  type SetGroup,
+  type SheetField,
+  type Slot,
+  type Template,
+} from '@young-oak/core/template'
+import type { Preview } from '../../../workers/planner.worker.ts'
+
+/** A column of the week sheet: one place of the week, with its lines in the order they are trained. */
+export type Column = {
+  position: number
+  phase: Id
+  phaseWeek: number
+  toTest?: number
+  inWeek: number
+  session: Id
+  name: string
+  parts: { name: string; minutes?: number; lines: Line[] }[]
+  lines: Line[]
+}
+
+/** One group of sets of one slot in this week, which is what a cell belongs to. */
+export type SetsLine = {
+  kind: 'sets'
+  key: string
+  session: Id
+  part: string
+  slotId: Id
+  letter: string
+  slot: Slot
+  /** The slot's own lift, or the one whose turn it is. */
+  lift: Lift
+  group: SetGroup
+  /** What it has from its session and phase. */
+  has: Defaults
+  byRule: SheetField[]
+  /** What the track that is shown changes of it. */
+  marks: string[]
+  /** The rules that it follows, as sentences. */
+  rules: string
+  isFirst: boolean
+  phase: Id
+  row: number
+  rows: number
+}
+
+/** The empty line at the end of a part, where a new slot is typed. */
+export type NewLine = { kind: 'new'; key: string; session: Id; part: string; after: Id; phase: Id }
+export type Line = SetsLine | NewLine
+
+/** The cells of a line from left to right; the last is the chosen member's load. */
+export const sheetFields = ['exercise', ...cellFields, 'member'] as const
+export type Field = (typeof sheetFields)[number]
+export const isCell = (field: Field | undefined): field is SheetField =>
+  field !== undefined && field !== 'exercise' && field !== 'member'
+
+/** The columns of a week; with a track, each line says what that changes of it. */
+export function columnsOf(template: Template, week: number, track = ''): Column[] {
+  return placesOf(template)
+    .filter((place) => place.week === week)
+    .map((place) => {
+      const { position, inWeek, session: id, phase, phaseWeek, toTest } = place
+      const session = template.sessions[id]
+      const ids = session ? inTurn(session, place) : []
+      const letters = lettersOf(ids.map((slotId) => ({ id: slotId, slot: template.slots[slotId] ?? {} })))
+      const parts = (session?.parts ?? []).map((part) => {
+        const order = partInTurn(part, place)
+        const lines = order.flatMap((slotId): Line[] =>
+          linesOf(template, place, part.name, slotId, letters[slotId] ?? '', track),
+        )
+        const last: NewLine = {
+          kind: 'new',
+          key: `new/${part.name}`,
+          session: id,
+          part: part.name,
+          after: part.slots[part.slots.length - 1] ?? '',
+          phase: phase.id,
+        }
+        return { name: part.name, ...(part.minutes && { minutes: part.minutes }), lines: [...lines, last] }
+      })
+      return {
+        position,
+        phase: phase.id,
+        phaseWeek,
+        ...(toTest !== undefined && { toTest }),
+        inWeek,
+        session: id,
+        name: session?.name ?? id,
+        parts,
+        lines: parts.flatMap(({ lines }) => lines),
+      }
+    })
+}
+
+function linesOf(
+  template: Template,
+  place: Place,
+  part: string,
+  slotId: Id,
+  letter: string,
+  track: Id,
+): Line[] {
+  const slot = template.slots[slotId]
+  if (!slot) return []
+  const { phase, session } = place
+  const row = rowOnPaper(slot, place)
+  const groups = slot.rows[phase.id]?.[row] ?? []
+  const rules = slot.follows
+    .flatMap(({ progression }) => template.progressions[progression] ?? [])
+    .map(sayProgression)
+    .join(' ')
+  const lift = (slot.turns && turnOf(template, place, slot.turns)) ?? slot
+  const spot = { phase: phase.id, phaseWeek: place.phaseWeek, session, slot: { id: slotId, lift } }
+  const marks = track ? trackAt(template, track, spot) : []
+  return groups.map((group, i) => ({
+    kind: 'sets',
+    key: `${slotId}/${group.id}`,
+    session,
+    part,
+    slotId,
+    letter,
+    slot,
+    lift,
+    marks,
+    group,
+    has: inherited(group, template.sessions[session], phase),
+    byRule: [
+      ...cellsByRule(template, slot, groups, group),
+      ...(group.load.of === 'progression' ? (['load'] as const) : []),
+    ],
+    rules,
+    isFirst: i === 0,
+    phase: phase.id,
+    row,
+    rows: slot.rows[phase.id]?.length ?? 0,
+  }))
+}
+
+/** Where the keyboard is: column, line within it, and cell. */
+export type At = { column: number; line: number; field: number }
+
+export const lineAt = (columns: Column[], { column, line }: At): Line | undefined =>
+  columns[column]?.lines[line]
+
+/** The cell that an `at` comes to: new lines have only their first, further lines of a slot have none of an exercise. */
+export const fieldAt = (columns: Column[], at: At): Field => {
+  const line = lineAt(columns, at)
+  return line?.kind === 'new' ? 'exercise' : (sheetFields[at.field] ?? 'exercise')
+}
+
+/** The neighbour in a direction: within the line, then the next column; within the column, then it stops. */
+export function moved(columns: Column[], at: At, key: string): At {
+  const clamp = (column: number, line: number) =>
+    Math.min(line, Math.max((columns[column]?.lines.length ?? 1) - 1, 0))
+  const line = lineAt(columns, at)
+  const isNew = line?.kind === 'new'
+  const last = sheetFields.length - 1
+  const leftmost = (column: number, l: number, field: number): At =>
+    settled(columns, { column, line: clamp(column, l), field })
+  const steps: Record<string, () => At> = {
+    ArrowDown: () => vertical(columns, at, 1),
+    ArrowUp: () => vertical(columns, at, -1),
+    ArrowRight: () =>
+      !isNew && at.field < last
+        ? { ...at, field: at.field + 1 }
+        : at.column < columns.length - 1
+          ? leftmost(at.column + 1, at.line, 0)
+          : at,
+    ArrowLeft: () => {
+      const isLeft = isNew || at.field === 0
+      if (!isLeft) return settled(columns, { ...at, field: at.field - 1 })
+      return at.column > 0 ? leftmost(at.column - 1, at.line, last) : at
+    },
+    Home: () => settled(columns, { ...at, field: 0 }),
+    End: () => (isNew ? at : { ...at, field: last }),
+  }
+  return steps[key]?.() ?? at
+}
+
+/** One line up or down; in the column of exercises only where one stands. */
+function vertical(columns: Column[], at: At, by: 1 | -1): At {
+  const lines = columns[at.column]?.lines ?? []
+  for (let next = at.line + by; next >= 0 && next < lines.length; next += by) {
+    const line = lines[next]
+    if (at.field > 0 || line?.kind === 'new' || line?.isFirst) return { ...at, line: next }
+  }
+  return at
+}
+
+/** In the cell of the exercise: that of the slot's first line. */
+function settled(columns: Column[], at: At): At {
+  const lines = columns[at.column]?.lines ?? []
+  let { line } = at
+  if (at.field !== 0) return at
+  for (let one = lines[line]; line > 0 && one?.kind === 'sets' && !one.isFirst; one = lines[line]) line -= 1
+  return { ...at, line }
+}
+
+/** What a range from one cell to another in one column covers. */
+export type Range = { column: number; lines: [number, number]; fields: [number, number] }
+
+export const rangeOf = (at: At, anchor: At | null): Range => {
+  const other = anchor && anchor.column === at.column ? anchor : at
+  const sorted = (a: number, b: number): [number, number] => (a < b ? [a, b] : [b, a])
+  return { column: at.column, lines: sorted(at.line, other.line), fields: sorted(at.field, other.field) }
+}
+
+/** The slots that a range touches, in their order. */
+export const slotsIn = (columns: Column[], { column, lines: [from, to] }: Range): Id[] => [
+  ...new Set(
+    (columns[column]?.lines ?? [])
+      .slice(from, to + 1)
+      .flatMap((line) => (line.kind === 'sets' ? [line.slotId] : [])),
+  ),
+]
+
+/**
+ * The chosen member's session at a place of the sheet: that of the same week of the phase, which may have another number in
+ * their plan; where the week stands twice, the later one.
+ */
+export const plannedAt = (
+  preview: Preview | null,
+  { phase, phaseWeek, inWeek, session }: Pick<Column, 'phase' | 'phaseWeek' | 'inWeek' | 'session'>,
+): PlannedSession | undefined =>
+  preview?.plan.weeks
+    .findLast((week) => week.phase === phase && week.phaseWeek === phaseWeek)
+    ?.places.find((place) => place.inWeek === inWeek && place.session === session)

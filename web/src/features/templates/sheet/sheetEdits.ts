@@ -1,0 +1,238 @@
+import {
+  pasteSlots,
+  typeNewSlot,
+  typeOverSlot,
+  type Mint,
+  type Pasted,
+  type Typed,
+} from '@young-oak/core/building'
+import { liftName, type ExerciseId } from '@young-oak/core/library'
+import {
+  formatCell,
+  formatSets,
+  parseCell,
+  readSets,
+  type Cell,
+  type Command,
+  type SetGroup,
+  type SheetField,
+  type Slot,
+  type Template,
+} from '@young-oak/core/template'
+import {
+  isCell,
+  lineAt,
+  sheetFields,
+  type At,
+  type Column,
+  type Field,
+  type Range,
+  type SetsLine,
+} from './sheet.ts'
+
+/** What is typed into the cell, or over the whole line, as a command and how it was understood. */
+export function typeInto(
+  draft: Template,
+  columns: Column[],
+  at: At,
+  text: string,
+  fill: boolean,
+  mint: Mint,
+  pick?: ExerciseId,
+): Typed {
+  const line = lineAt(columns, at)
+  if (!line) return { fault: 'There is no line here.' }
+  if (line.kind === 'new') {
+    if (!text.trim()) return { command: null, understood: '' }
+    const { session, part, after } = line
+    return typeNewSlot(draft, { session, part, after }, text, mint, pick)
+  }
+  const field = sheetFields[at.field]
+  if (field === 'exercise') {
+    const { slotId: slot, phase, row } = line
+    return typeOverSlot(draft, { slot, phase, row }, text, fill, pick)
+  }
+  if (!isCell(field)) return { fault: 'This is worked out from what is written: change the cells before it.' }
+  return typeCell(draft, line, field, text, fill)
+}
+
+/** The text of one cell; or shorthand for the whole line, which any cell takes. */
+function typeCell(draft: Template, line: SetsLine, field: SheetField, text: string, fill: boolean): Typed {
+  const parsed = parseCell(field, text, line.group, line.slot, draft)
+  if (parsed.error === undefined) {
+    const command = together(cellCommands(draft, line, field, parsed.value, fill))
+    return { command, understood: '' }
+  }
+  if (!/\d\s*[x×*]|@|;|\bsets?\b/i.test(text)) return { fault: parsed.error }
+  const now = text.includes(';') ? (line.slot.rows[line.phase]?.[line.row] ?? []) : [line.group]
+  const read = readSets(text, now, line.slot, draft)
+  if (read.groups === undefined) return { fault: read.fault ?? parsed.error }
+  const changed = read.groups
+  const next = (groups: SetGroup[]) =>
+    text.includes(';')
+      ? changed
+      : groups.map((group) => (group.id === line.group.id ? (changed[0] ?? group) : group))
+  return { command: together(rowsTo(draft, line, fill, next)), understood: formatSets(changed) }
+}
+
+function rowsTo(
+  draft: Template,
+  { slotId: slot, phase, row }: SetsLine,
+  fill: boolean,
+  next: (groups: SetGroup[]) => SetGroup[],
+): Command[] {
+  const list = draft.slots[slot]?.rows[phase] ?? []
+  return list.flatMap((from, at): Command[] => {
+    if (at < row || (!fill && at > row)) return []
+    const to = next(from)
+    return JSON.stringify(from) === JSON.stringify(to)
+      ? []
+      : [{ do: 'setRow', slot, phase, row: at, from, to }]
+  })
+}
+
+/** The commands that set a cell, and with `fill` the same cell of every later row of the phase. */
+export function cellCommands(
+  draft: Template,
+  line: SetsLine,
+  field: SheetField,
+  to: Cell,
+  fill: boolean,
+): Command[] {
+  const { slotId: slot, phase, row } = line
+  const list = draft.slots[slot]?.rows[phase] ?? []
+  return list.flatMap((groups, at): Command[] => {
+    const group = groups.find(({ id }) => id === line.group.id)
+    if (at < row || (!fill && at > row) || !group) return []
+    const from: Cell = group[field] ?? null
+    if (JSON.stringify(from) === JSON.stringify(to)) return []
+    return [{ do: 'setCell', slot, phase, row: at, group: group.id, field, from, to }]
+  })
+}
+
+/** The cells that a range covers, each with its line. */
+export function cellsIn(
+  columns: Column[],
+  { column, lines, fields }: Range,
+): { line: SetsLine; field: SheetField }[] {
+  const all = (columns[column]?.lines ?? []).slice(lines[0], lines[1] + 1)
+  const wanted = sheetFields.slice(fields[0], fields[1] + 1).filter(isCell)
+  return all.flatMap((line) => (line.kind === 'sets' ? wanted.map((field) => ({ line, field })) : []))
+}
+
+/** What stands in a range, filled into the later weeks of the phase; and how many of those cells are a rule's to write. */
+export function fillRange(
+  draft: Template,
+  columns: Column[],
+  range: Range,
+): { command: Command | null; byRule: number } {
+  const cells = cellsIn(columns, range)
+  const commands = cells.flatMap(({ line, field }) =>
+    cellCommands(draft, line, field, line.group[field] ?? null, true),
+  )
+  const byRule = commands.filter((one) => one.do === 'setCell' && isByRule(draft, one)).length
+  return {
+    command: named(`Filled over ${commands.length} ${commands.length === 1 ? 'cell' : 'cells'}`, commands),
+    byRule,
+  }
+}
+
+function isByRule(
+  draft: Template,
+  { slot, phase, row, group, field }: Extract<Command, { do: 'setCell' }>,
+): boolean {
+  const own = draft.slots[slot]?.rows[phase]?.[row]?.find(({ id }) => id === group)
+  return field === 'load' && own?.load.of === 'progression'
+}
+
+/** Empties what may be empty; gives a load back to the rule that the slot follows. */
+export function clearRange(draft: Template, columns: Column[], range: Range): Command | null {
+  const commands = cellsIn(columns, range).flatMap(({ line, field }) => {
+    if (field === 'rir' || field === 'rest') return cellCommands(draft, line, field, null, false)
+    if (field !== 'load' || !line.slot.follows.length || !givesLoads(draft, line.slot)) return []
+    return cellCommands(draft, line, 'load', { of: 'progression' }, false)
+  })
+  return named(`Emptied ${commands.length} ${commands.length === 1 ? 'cell' : 'cells'}`, commands)
+}
+
+const givesLoads = (draft: Template, slot: Slot): boolean =>
+  parseCell('load', 'rule', { id: '', sets: 1, goal: { reps: 1 }, load: { of: 'free' } }, slot, draft)
+    .error === undefined
+
+/** A range as a spreadsheet takes it: lines of cells parted by tabs; from the exercise on, the whole line. */
+export function copyRange(columns: Column[], { column, lines, fields }: Range): string {
+  const all = (columns[column]?.lines ?? []).slice(lines[0], lines[1] + 1)
+  const wanted: readonly Field[] =
+    fields[0] === 0
+      ? ['exercise', ...sheetFields.filter(isCell)]
+      : sheetFields.slice(fields[0], fields[1] + 1)
+  return all
+    .flatMap((line) => (line.kind === 'sets' ? [wanted.map((field) => textOf(line, field)).join('\t')] : []))
+    .join('\n')
+}
+
+function textOf(line: SetsLine, field: Field): string {
+  if (field === 'exercise') return liftName(line.lift)
+  return isCell(field) ? formatCell(field, line.group) : ''
+}
+
+/**
+ * Lines of text put in at a cell: whole lines become slots below the one that is under the keyboard; cells go into cells, one into all
+ * that are marked, several from the first one on.
+ */
+export function pasteAt(
+  draft: Template,
+  columns: Column[],
+  at: At,
+  range: Range,
+  rows: string[][],
+  mint: Mint,
+): Pasted {
+  const line = lineAt(columns, at)
+  if (!line) return { command: null, lines: 0, faults: [] }
+  if (line.kind === 'new' || at.field === 0) {
+    const { session, part } = line
+    return pasteSlots(
+      draft,
+      { session, part, after: line.kind === 'new' ? line.after : line.slotId },
+      rows,
+      mint,
+    )
+  }
+  const isOne = rows.length === 1 && rows[0]?.length === 1
+  const cells = isOne
+    ? cellsIn(columns, range).map((cell) => ({ ...cell, text: rows[0]?.[0] ?? '' }))
+    : cellsFrom(columns, { ...at, line: range.lines[0], field: range.fields[0] }, rows)
+  const commands: Command[] = []
+  const faults: Pasted['faults'] = []
+  cells.forEach(({ line: own, field, text }) => {
+    const parsed = parseCell(field, text, own.group, own.slot, draft)
+    if (parsed.error !== undefined) faults.push({ line: faults.length + 1, text, fault: parsed.error })
+    else commands.push(...cellCommands(draft, own, field, parsed.value, false))
+  })
+  return {
+    command: named(`Pasted ${commands.length} ${commands.length === 1 ? 'cell' : 'cells'}`, commands),
+    lines: commands.length,
+    faults,
+  }
+}
+
+function cellsFrom(
+  columns: Column[],
+  at: At,
+  rows: string[][],
+): { line: SetsLine; field: SheetField; text: string }[] {
+  const lines = (columns[at.column]?.lines ?? []).slice(at.line).filter((line) => line.kind === 'sets')
+  return rows.flatMap((texts, i) =>
+    texts.flatMap((text, j) => {
+      const [line, field] = [lines[i], sheetFields[at.field + j]]
+      return line && isCell(field) ? [{ line, field, text }] : []
+    }),
+  )
+}
+
+const together = (commands: Command[]): Command | null =>
+  commands.length > 1 ? { do: 'several', commands } : (commands[0] ?? null)
+
+const named = (name: string, commands: Command[]): Command | null =>
+  commands.length > 1 ? { do: 'several', name, commands } : (commands[0] ?? null)

@@ -1,0 +1,91 @@
+/** What a key does in the sheet: its name for the code, the keys that ask for it, and how the list of keys says it. */
+export const sheetKeys = [
+  {
+    act: 'move',
+    keys: ['ArrowUp', 'ArrowDown', 'ArrowLeft', 'ArrowRight', 'Home', 'End'],
+    shown: 'Arrows, Home, End',
+    say: 'move from cell to cell',
+  },
+  {
+    act: 'mark',
+    keys: ['Shift+ArrowUp', 'Shift+ArrowDown', 'Shift+ArrowLeft', 'Shift+ArrowRight'],
+    shown: 'Shift + arrows',
+    say: 'mark a range of cells or lines',
+  },
+  {
+    act: 'open',
+    keys: ['Enter', 'F2'],
+    shown: 'Enter or F2',
+    say: 'change the cell; Enter again keeps it and goes down',
+  },
+  {
+    act: 'fill',
+    keys: ['Shift+Enter', 'Ctrl+r'],
+    shown: 'Shift + Enter, Ctrl + R',
+    say: 'fill what is typed or marked into the later weeks of the phase',
+  },
+  {
+    act: 'clear',
+    keys: ['Delete', 'Backspace'],
+    shown: 'Delete',
+    say: 'empty reserve or rest; give a load back to its rule; on an exercise, remove its slot',
+  },
+  { act: 'undoMark', keys: ['Escape'], shown: 'Escape', say: 'leave the cell as it was; mark nothing' },
+  { act: 'copySlot', keys: ['Ctrl+d'], shown: 'Ctrl + D', say: 'copy the slots below themselves' },
+  { act: 'up', keys: ['Alt+ArrowUp'], shown: 'Alt + Up, Alt + Down', say: 'move the slot in its session' },
+  { act: 'down', keys: ['Alt+ArrowDown'] },
+  {
+    act: 'left',
+    keys: ['Alt+ArrowLeft'],
+    shown: 'Alt + Left, Alt + Right',
+    say: 'move the slots to the session before, after',
+  },
+  { act: 'right', keys: ['Alt+ArrowRight'] },
+  {
+    act: 'copyLeft',
+    keys: ['Alt+Shift+ArrowLeft'],
+    shown: 'Alt + Shift + Left, Right',
+    say: 'copy the slots to the session before, after',
+  },
+  { act: 'copyRight', keys: ['Alt+Shift+ArrowRight'] },
+  { act: 'join', keys: ['Alt+j'], shown: 'Alt + J', say: 'join the marked lines to a superset or giant set' },
+  { act: 'circuit', keys: ['Alt+c'], shown: 'Alt + C', say: 'make one scored circuit of the marked lines' },
+  { act: 'part', keys: ['Alt+u'], shown: 'Alt + U', say: 'part them again' },
+  { act: 'moreSets', keys: ['Alt+Enter'], shown: 'Alt + Enter', say: 'one more line of sets below this one' },
+  { act: 'lessSets', keys: ['Shift+Delete'], shown: 'Shift + Delete', say: 'take this line of sets out' },
+  {
+    act: 'follow',
+    keys: ['Alt+f'],
+    shown: 'Alt + F',
+    say: 'follow the progression that the lift has already',
+  },
+  {
+    act: 'weekBefore',
+    keys: ['PageUp'],
+    shown: 'Page Up, Page Down',
+    say: 'the week before, the week after',
+  },
+  { act: 'weekAfter', keys: ['PageDown'] },
+] as const satisfies readonly { act: string; keys: readonly string[]; shown?: string; say?: string }[]
+
+export type SheetAct = (typeof sheetKeys)[number]['act']
+
+const acts = new Map<string, SheetAct>(
+  sheetKeys.flatMap(({ act, keys }) => keys.map((key) => [key, act] as const)),
+)
+
+export const actOf = (
+  event: Pick<KeyboardEvent, 'key' | 'ctrlKey' | 'metaKey' | 'altKey' | 'shiftKey'>,
+): SheetAct | undefined => acts.get(chordOf(event))
+
+/** "Ctrl+Shift+d". */
+function chordOf({
+  key,
+  ctrlKey,
+  metaKey,
+  altKey,
+  shiftKey,
+}: Pick<KeyboardEvent, 'key' | 'ctrlKey' | 'metaKey' | 'altKey' | 'shiftKey'>): string {
+  const name = key.length === 1 ? key.toLowerCase() : key
+  return [ctrlKey || metaKey ? 'Ctrl+' : '', altKey ? 'Alt+' : '', shiftKey ? 'Shift+' : '', name].join('')
+}

@@ -1,0 +1,364 @@
+import Papa from 'papaparse'
+import {
+  useLayoutEffect,
+  useMemo,
+  useRef,
+  useState,
+  type ClipboardEvent,
+  type KeyboardEvent,
+  type RefObject,
+} from 'react'
+import { toast } from 'sonner'
+import {
+  addSets,
+  copySlots,
+  isFault,
+  joinSlots,
+  knownProgression,
+  moveSlots,
+  nudgeSlot,
+  partSlots,
+  removeSets,
+  removeSlots,
+  type Built,
+  type Pasted,
+} from '@young-oak/core/building'
+import { liftName, type ExerciseId } from '@young-oak/core/library'
+import { formatIssue } from '@young-oak/core/reading'
+import {
+  checkCommand,
+  formatCell,
+  formatSets,
+  readLine,
+  type Command,
+  type Id,
+  type Template,
+} from '@young-oak/core/template'
+import { useAppDispatch } from '../../../app/store.ts'
+import { edit } from '../editorSlice.ts'
+import { mint } from '../mint.ts'
+import { followKnown } from '../inspector/slotRules.ts'
+import { fieldAt, isCell, lineAt, moved, rangeOf, slotsIn, type At, type Column } from './sheet.ts'
+import { clearRange, copyRange, fillRange, pasteAt, typeInto } from './sheetEdits.ts'
+import { actOf, type SheetAct } from './sheetKeys.ts'
+
+/** What is being typed into the cell under the keyboard, and what it is understood as. */
+export type Typing = {
+  text: string
+  replaced: boolean
+  understood?: string
+  error?: string
+  /** Exercises that the words may mean, and the one that is taken. */
+  found?: ExerciseId[]
+  pick?: number
+}
+
+type Asked = { byRule: number; command: Command }
+
+type Props = {
+  draft: Template
+  columns: Column[]
+  week: number
+  weeks: number
+  sheet: RefObject<HTMLDivElement | null>
+  onWeek: (week: number) => void
+  onTry: (command: Command | null) => void
+  onCircuit: (slots: Id[]) => void
+}
+
+/** Where the keyboard is in the sheet, what is marked and typed, and what keys do. */
+export function useSheet({ draft, columns, week, weeks, sheet, onWeek, onTry, onCircuit }: Props) {
+  const dispatch = useAppDispatch()
+  const [at, setAt] = useState<At>({ column: 0, line: 0, field: 0 })
+  const [anchor, setAnchor] = useState<At | null>(null)
+  const [typing, setTyping] = useState<Typing | null>(null)
+  const [asked, setAsked] = useState<Asked | null>(null)
+  const [pasted, setPasted] = useState<Pasted | null>(null)
+  const range = useMemo(() => rangeOf(at, anchor), [at, anchor])
+  const line = lineAt(columns, at)
+
+  const isToFocus = useRef(false)
+  useLayoutEffect(() => {
+    if (!isToFocus.current) return
+    isToFocus.current = false
+    cellElement(sheet.current, columns, at)?.focus()
+  })
+  const focus = (next: At) => {
+    isToFocus.current = true
+    setAt({ ...next })
+  }
+
+  /** Does a step where it leaves nothing that a file could not hold, and says it where it does not. */
+  const put = (built: Built | null): boolean => {
+    if (!built) return false
+    const fault = isFault(built) ? built.fault : checkCommand(draft, built).map(formatIssue)[0]
+    if (fault !== undefined) {
+      toast(fault)
+      return false
+    }
+    dispatch(edit(built as Command))
+    isToFocus.current = true
+    return true
+  }
+
+  const see = (text: string, pick?: number) => {
+    const isLine = fieldAt(columns, at) === 'exercise'
+    const read = isLine ? readLine(text) : null
+    const found = read?.exercise ? [read.exercise, ...read.others] : undefined
+    const typed = typeInto(
+      draft,
+      columns,
+      at,
+      text,
+      false,
+      mint,
+      pick === undefined ? undefined : found?.[pick],
+    )
+    const isEmpty = !text.trim()
+    setTyping({
+      text,
+      replaced: true,
+      ...(found && { found, pick: pick ?? 0 }),
+      ...(typed.fault === undefined && typed.understood && !isEmpty && { understood: typed.understood }),
+    })
+    onTry(typed.fault === undefined ? typed.command : null)
+  }
+  const stopTyping = () => {
+    setTyping(null)
+    onTry(null)
+  }
+  /** Keeps what was typed and goes on; or says what is wrong with it, and keeps the words. */
+  const keep = (next: (columns: Column[], at: At) => At, fill: boolean): boolean => {
+    if (!typing) return true
+    const picked = typing.found?.[typing.pick ?? 0]
+    const typed = typeInto(draft, columns, at, typing.text, fill, mint, picked)
+    const fault =
+      typed.fault ?? (typed.command ? checkCommand(draft, typed.command).map(formatIssue)[0] : undefined)
+    if (fault !== undefined || typed.fault !== undefined) {
+      setTyping({ ...typing, error: fault, replaced: true })
+      return false
+    }
+    if (typed.command) dispatch(edit(typed.command))
+    stopTyping()
+    setAnchor(null)
+    const { command } = typed
+    if (command?.do === 'addSlot') {
+      const added = Object.values(command.value.rows)[0]?.[0]?.length ?? 1
+      const known = knownProgression(draft, command.value.exercise)
+      if (known && !command.value.follows.length)
+        toast(`${liftName(command.value)} has a progression already. Alt + F on the line follows it.`)
+      focus({ ...at, line: at.line + added })
+    } else focus(next(columns, at))
+    return true
+  }
+  const openCell = () => {
+    const field = fieldAt(columns, at)
+    if (!line || field === 'member') return
+    const text =
+      line.kind === 'new'
+        ? ''
+        : isCell(field)
+          ? formatCell(field, line.group)
+          : `${liftName(line.slot)} ${formatSets(line.slot.rows[line.phase]?.[line.row] ?? [])}`
+    setTyping({ text, replaced: false })
+  }
+
+  const slots = slotsIn(columns, range)
+  const turn = (to: number) => {
+    isToFocus.current = true
+    onWeek(Math.min(Math.max(to, 1), weeks))
+  }
+  const beside = (by: -1 | 1, copies: boolean) => {
+    const column = nextSession(columns, at.column, by)
+    const target = column === null ? undefined : columns[column]
+    if (column === null || !target || !slots.length) return void toast('There is no session on that side.')
+    const last = [...target.lines].reverse().find(({ kind }) => kind === 'new')
+    if (last?.kind !== 'new') return
+    const to = { session: target.session, part: last.part, after: last.after }
+    const before = target.lines.length - 1
+    if (put(copies ? copySlots(draft, slots, to, mint) : moveSlots(draft, slots, to))) {
+      setAnchor(null)
+      focus({ ...at, column, line: before })
+    }
+  }
+  const acts: Record<SheetAct, (event: Pick<KeyboardEvent, 'key'>) => void> = {
+    move: ({ key }) => {
+      setAnchor(null)
+      focus(moved(columns, at, key))
+    },
+    mark: ({ key }) => {
+      const next = moved(columns, at, key)
+      if (next.column !== at.column) return
+      setAnchor(anchor ?? at)
+      focus(next)
+    },
+    open: openCell,
+    fill: () => {
+      const { command, byRule } = fillRange(draft, columns, range)
+      if (!command) return
+      if (byRule) setAsked({ byRule, command })
+      else put(command)
+    },
+    clear: () => {
+      if (range.fields[0] > 0) put(clearRange(draft, columns, range))
+      else if (slots.length && put(removeSlots(draft, slots))) {
+        setAnchor(null)
+        focus({
+          ...at,
+          line: Math.min(range.lines[0], Math.max((columns[at.column]?.lines.length ?? 1) - 2, 0)),
+        })
+      }
+    },
+    undoMark: () => setAnchor(null),
+    copySlot: () => {
+      const last = slots[slots.length - 1]
+      const lineOfLast = columns[at.column]?.lines.find((one) => one.kind === 'sets' && one.slotId === last)
+      if (last !== undefined && lineOfLast)
+        put(
+          copySlots(draft, slots, { session: lineOfLast.session, part: lineOfLast.part, after: last }, mint),
+        )
+    },
+    up: () => nudge(-1),
+    down: () => nudge(1),
+    left: () => beside(-1, false),
+    right: () => beside(1, false),
+    copyLeft: () => beside(-1, true),
+    copyRight: () => beside(1, true),
+    join: () => void put(joinSlots(draft, slots)),
+    circuit: () =>
+      slots.length > 1 ? onCircuit(slots) : void toast('Mark two lines or more to make a circuit of them.'),
+    part: () => void put(partSlots(draft, slots)),
+    moreSets: () =>
+      void (line?.kind === 'sets' && put(addSets(draft, line.slotId, line.phase, line.group.id))),
+    lessSets: () =>
+      void (line?.kind === 'sets' && put(removeSets(draft, line.slotId, line.phase, line.group.id))),
+    follow: () => {
+      if (line?.kind !== 'sets') return
+      const known = knownProgression(draft, line.slot.exercise)
+      const isOn = line.slot.follows.some(({ progression }) => progression === known?.progression)
+      if (!known || isOn)
+        return void toast(
+          isOn
+            ? 'It follows it already.'
+            : 'The lift has no progression elsewhere. The inspector gives it one.',
+        )
+      put(followKnown(draft, line.slotId, known.progression))
+    },
+    weekBefore: () => turn(week - 1),
+    weekAfter: () => turn(week + 1),
+  }
+  /** The keyboard goes with the slot. */
+  const nudge = (by: -1 | 1) => {
+    if (line?.kind !== 'sets') return
+    const lines = columns[at.column]?.lines ?? []
+    const own = lines.filter((one) => one.kind === 'sets' && one.slotId === line.slotId).length
+    const other =
+      lines[
+        by < 0
+          ? lines.findIndex((one) => one.key === line.key) - 1
+          : lines.findIndex((one) => one.kind === 'sets' && one.slotId === line.slotId) + own
+      ]
+    const size =
+      other?.kind === 'sets'
+        ? lines.filter((one) => one.kind === 'sets' && one.slotId === other.slotId).length
+        : 1
+    if (put(nudgeSlot(draft, line.slotId, by))) focus({ ...at, line: at.line + by * size })
+  }
+
+  /** Menus and dialogs of the sheet stand elsewhere in the page, but their events come through here. */
+  const isOurs = (event: { target: EventTarget }) => sheet.current?.contains(event.target as Node) ?? false
+  const onKeyDown = (event: KeyboardEvent) => {
+    if (!isOurs(event)) return
+    if (event.target instanceof HTMLInputElement) return pressTyping(event)
+    const act = actOf(event)
+    const isPlain = event.key.length === 1 && !event.ctrlKey && !event.metaKey && !event.altKey
+    const field = fieldAt(columns, at)
+    if (act && !(act === 'open' && field === 'member')) acts[act](event)
+    else if (isPlain && event.key !== ' ' && event.key !== '?' && field !== 'member') see(event.key)
+    else return
+    event.preventDefault()
+  }
+  const pressTyping = (event: KeyboardEvent) => {
+    const isChoosing =
+      typing?.found && typing.found.length > 1 && (event.key === 'ArrowDown' || event.key === 'ArrowUp')
+    if (event.key === 'Escape') {
+      stopTyping()
+      focus(at)
+    } else if (event.key === 'Enter')
+      keep((all, here) => (event.shiftKey ? here : moved(all, here, 'ArrowDown')), event.shiftKey)
+    else if (event.key === 'Tab')
+      keep((all, here) => moved(all, here, event.shiftKey ? 'ArrowLeft' : 'ArrowRight'), false)
+    else if (isChoosing) {
+      const count = typing.found?.length ?? 1
+      see(typing.text, ((typing.pick ?? 0) + (event.key === 'ArrowDown' ? 1 : count - 1)) % count)
+    } else return
+    event.preventDefault()
+  }
+  const onCopy = (event: ClipboardEvent) => {
+    if (!isOurs(event) || typing) return
+    event.clipboardData.setData('text/plain', copyRange(columns, range))
+    event.preventDefault()
+  }
+  const onCut = (event: ClipboardEvent) => {
+    if (!isOurs(event) || typing) return
+    onCopy(event)
+    acts.clear({ key: 'Delete' })
+  }
+  const onPaste = (event: ClipboardEvent) => {
+    if (!isOurs(event) || typing) return
+    event.preventDefault()
+    paste(event.clipboardData.getData('text/plain'))
+  }
+  const paste = (text: string) => {
+    const rows = Papa.parse<string[]>(text.replace(/\s+$/, ''), { delimiter: '\t' }).data
+    const came = pasteAt(draft, columns, at, range, rows, mint)
+    if (came.command) put(came.command)
+    if (came.faults.length) setPasted(came)
+  }
+  const leave = () => {
+    if (typing && !typing.error) keep((_, here) => here, false)
+  }
+  return {
+    at,
+    range,
+    typing,
+    asked,
+    pasted,
+    onKeyDown,
+    onCopy,
+    onCut,
+    onPaste,
+    leave,
+    see,
+    openCell,
+    act: (act: SheetAct) => acts[act]({ key: '' }),
+    put,
+    setAt: (next: At, isMark = false) => {
+      if (typing) return
+      if (isMark && next.column === at.column) setAnchor(anchor ?? at)
+      else if (next.column !== at.column || next.line !== at.line || next.field !== at.field) {
+        if (!isToFocus.current && !anchor) setAnchor(null)
+      }
+      setAt(next)
+    },
+    unmark: () => setAnchor(null),
+    answer: (isYes: boolean) => {
+      if (isYes && asked) put(asked.command)
+      setAsked(null)
+    },
+    closePasted: () => setPasted(null),
+  }
+}
+
+/** The column of the nearest other session on a side. */
+function nextSession(columns: Column[], from: number, by: -1 | 1): number | null {
+  const own = columns[from]?.session
+  for (let at = from + by; at >= 0 && at < columns.length; at += by)
+    if (columns[at]?.session !== own) return at
+  return null
+}
+
+const cellElement = (sheet: HTMLElement | null, columns: Column[], at: At) => {
+  const field = lineAt(columns, at)?.kind === 'new' ? 0 : at.field
+  return sheet?.querySelector<HTMLElement>(`[data-cell="${at.column}-${at.line}-${field}"]`)
+}
