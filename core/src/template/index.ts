@@ -10,6 +10,7 @@ export { applyCommand, checkCommand, commandNames, invert, sayCommand } from './
 export { inherited } from './inherit.ts'
 export * from './letters.ts'
 export * from './read.ts'
+export * from './salvage.ts'
 export * from './sayAdjustment.ts'
 export * from './shorthand.ts'
 export { shorthandExamples } from './shorthandExamples.ts'

@@ -93,7 +93,6 @@ function findSessions(checker: Checker, template: Template): Map<Id, Id> {
         'Remove it, or add it to one.',
       )
     const count = slotsOf(session).length
-    if (!count) checker.add(at('sessions', id), 'at least one slot', count, 'Add one, or remove the session.')
     if (count > limits.slots) checker.add(at('sessions', id), `at most ${limits.slots} slots`, count)
     session.parts.forEach((part, i) =>
       part.slots.forEach((slot, j) => {
@@ -191,4 +190,16 @@ function findOrder(checker: Checker, { sessions, slots }: Template, id: Id, slot
     checker.add(at('slots', id), 'the slot that its load follows before it in the session', other)
     return
   }
+}
+
+/** What a draft may still lack, and a version not: a session without slots. */
+export function findUnfinished(checker: Checker, { sessions }: Template): void {
+  for (const [id, session] of Object.entries(sessions))
+    if (!slotsOf(session).length)
+      checker.add(
+        at('sessions', id),
+        'at least one slot',
+        0,
+        `Add one to ${session.name}, or remove the session.`,
+      )
 }

@@ -5,7 +5,7 @@ import { ruleKinds, ruleOf, type RuleKind, type Stage } from '../progressions/re
 import { at, Checker, isId, type Issue } from '../reading/index.ts'
 import { signKinds, signOf, type SignBasis, type SignKind } from '../signs/registry.ts'
 import { warmUpNames, warmUpOf, type WarmUp, type WarmUpName } from '../warmups/registry.ts'
-import { findLooseEnds } from './looseEnds.ts'
+import { findLooseEnds, findUnfinished } from './looseEnds.ts'
 import { findOverMax } from './slotEnds.ts'
 import { readAdjustment, readLight } from './readAdjustment.ts'
 import { readKind } from './readKind.ts'
@@ -51,6 +51,15 @@ export type ReadTemplate =
  */
 export function readTemplate(input: unknown): ReadTemplate {
   return read(input, (checker, template) => {
+    findUnfinished(checker, template)
+    for (const [id, slot] of Object.entries(template.slots))
+      findOverMax(checker, template, slot, at('slots', id))
+  })
+}
+
+/** A draft on its way: like a template, but that sessions may still be empty. */
+export function readDraft(input: unknown): ReadTemplate {
+  return read(input, (checker, template) => {
     for (const [id, slot] of Object.entries(template.slots))
       findOverMax(checker, template, slot, at('slots', id))
   })
@@ -61,6 +70,13 @@ export const readPublished = (input: unknown): ReadTemplate => read(input, () =>
 
 function read(input: unknown, more: (checker: Checker, template: Template) => void): ReadTemplate {
   const checker = new Checker()
+  const { format } = (input ?? {}) as { format?: unknown }
+  if (typeof format === 'number' && format > 1) {
+    const fix =
+      'It was written by a newer version, and is left as it is: bring this one up to date, or have it written in format 1.'
+    checker.add('format', 'the number 1, the format that is read here', format, fix)
+    return { issues: checker.issues }
+  }
   const head = checker.check(headShape, input, '')
   if (!head) return { issues: checker.issues }
   const phases = (head.phases as unknown[])

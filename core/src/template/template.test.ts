@@ -103,7 +103,7 @@ describe('reading a template', () => {
       ['constructor'],
       'phases[0].rotation[0]: expected an id: 1 to 80 letters',
     ],
-    ['another format', 'format', 2, 'format: expected the number 1; got 2.'],
+    ['another format', 'format', 2, 'format: expected the number 1, the format that is read here; got 2.'],
     [
       'a missing name',
       'name',

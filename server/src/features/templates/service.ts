@@ -12,7 +12,9 @@ import {
   checkCommand,
   compareTemplates,
   isConflict,
+  readDraft,
   readTemplate,
+  type ReadTemplate,
   type Template,
 } from '@young-oak/core/template'
 import { formatDay } from '@young-oak/core/units'
@@ -40,9 +42,9 @@ export async function viewTemplate(scope: Scope, id: string): Promise<TemplateVi
   return { ...found, versions: await listVersions(scope, id) }
 }
 
-/** Stores a template file as a new draft, whole or not at all. */
+/** Stores a template file as a new draft, whole or not at all; sessions of a draft may still be empty. */
 export async function importTemplate(scope: Scope, input: unknown): Promise<{ id: string }> {
-  return { id: await insertTemplate(scope, readWhole(input)) }
+  return { id: await insertTemplate(scope, orRefuse(readDraft(input))) }
 }
 
 /**
@@ -97,7 +99,7 @@ export async function publish(
 ): Promise<PublishAnswer> {
   const held = await holdTemplate(scope, id)
   if (!held) throw notFound('template')
-  const body = readWhole(held.draft)
+  const body = orRefuse(readTemplate(held.draft))
   if (typeof track === 'string' && !body.tracks[track])
     throw new Problem(422, 'No such track', `This template has no track "${track}".`, [
       { path: 'track', message: 'This template does not have the track.' },
@@ -136,8 +138,7 @@ export async function publish(
   return { number: version.number, members: chosen.length }
 }
 
-function readWhole(input: unknown): Template {
-  const { template, issues } = readTemplate(input)
+function orRefuse({ template, issues }: ReadTemplate): Template {
   if (!template) refuse(issues)
   return template as Template
 }

@@ -1,4 +1,4 @@
-import { CircleHelp, History, PanelRight, Redo2, Undo2 } from 'lucide-react'
+import { CircleHelp, Download, History, PanelRight, Redo2, Undo2 } from 'lucide-react'
 import { DropdownMenu } from 'radix-ui'
 import { useCallback, useEffect, useMemo, useState } from 'react'
 import { useParams } from 'react-router'
@@ -110,6 +110,9 @@ function Workbench({ id, isPublished }: { id: string; isPublished: boolean }) {
           >
             <PanelRight size={18} />
           </IconButton>
+          <IconButton label="Download as a file" onClick={() => download(draft)}>
+            <Download size={18} />
+          </IconButton>
           <IconButton label="Keyboard shortcuts" onClick={() => setDialog('shortcuts')}>
             <CircleHelp size={18} />
           </IconButton>
@@ -165,6 +168,18 @@ function Workbench({ id, isPublished }: { id: string; isPublished: boolean }) {
       <ShortcutsDialog isOpen={dialog === 'shortcuts'} onClose={() => setDialog(null)} />
     </main>
   )
+}
+
+/** The draft as a template file, which reads back as the same draft. */
+function download(draft: Template): void {
+  const url = URL.createObjectURL(
+    new Blob([`${JSON.stringify(draft, null, 2)}\n`], { type: 'application/json' }),
+  )
+  const link = document.createElement('a')
+  link.href = url
+  link.download = `${draft.name.replace(/[^\p{L}\p{N}]+/gu, '-').toLowerCase()}.json`
+  link.click()
+  URL.revokeObjectURL(url)
 }
 
 /** Does a step of the strip, or says why it cannot be done. */

@@ -28,6 +28,7 @@ export type LineAct =
   | { do: 'act'; at: At; act: SheetAct }
   | { do: 'type'; text: string }
   | { do: 'leave' }
+  | { do: 'unmark' }
 export type LineActs = (act: LineAct) => void
 
 type Props = {
@@ -89,9 +90,8 @@ export const SheetLine = memo(function SheetLine({
     tabIndex: field === f || (column === 0 && index === 0 && f === 1) ? 0 : -1,
     onFocus: () => onAct({ do: 'focus', at: at(f), isMark: false }),
     onPointerDown: (event: { shiftKey: boolean; preventDefault(): void }) => {
-      if (!event.shiftKey) return
-      event.preventDefault()
-      onAct({ do: 'focus', at: at(f), isMark: true })
+      if (event.shiftKey) event.preventDefault()
+      onAct(event.shiftKey ? { do: 'focus', at: at(f), isMark: true } : { do: 'unmark' })
     },
     onDoubleClick: () => onAct({ do: 'open', at: at(f) }),
   })
@@ -391,7 +391,10 @@ function MemberLoad({ line, planned, isPreviewed, cell }: LoadProps) {
     )
   }
   return (
-    <span {...cell} className="h-5 min-w-16 rounded-sm text-right whitespace-nowrap text-acorn">
+    <span
+      {...cell}
+      className={`h-5 rounded-sm text-right whitespace-nowrap text-acorn ${isPreviewed ? 'min-w-16' : 'min-w-2'}`}
+    >
       {isPreviewed &&
         group?.missing &&
         (planned?.needs[0]?.need === 'bodyWeight' ? 'no body weight' : 'no max')}

@@ -77,6 +77,7 @@ export function WeekSheet({
       requestAnimationFrame(() => now.current.openCell())
     } else if (act.do === 'type') see(act.text)
     else if (act.do === 'leave') leave()
+    else if (act.do === 'unmark') unmark()
     else {
       unmark()
       setAt(act.at)

@@ -336,9 +336,6 @@ export function useSheet({ draft, columns, week, weeks, sheet, onWeek, onTry, on
     setAt: (next: At, isMark = false) => {
       if (typing) return
       if (isMark && next.column === at.column) setAnchor(anchor ?? at)
-      else if (next.column !== at.column || next.line !== at.line || next.field !== at.field) {
-        if (!isToFocus.current && !anchor) setAnchor(null)
-      }
       setAt(next)
     },
     unmark: () => setAnchor(null),

@@ -1,0 +1,11 @@
+// From few days and beginners to many days and the strongest.
+export { fullBodyAlternating } from './fullBodyAlternating.ts'
+export { twoShortSessions } from './twoShortSessions.ts'
+export { heavyLightMedium } from './heavyLightMedium.ts'
+export { upperLower } from './upperLower.ts'
+export { strengthAndConditioning } from './strengthAndConditioning.ts'
+export { torsoArmsLegs } from './torsoArmsLegs.ts'
+export { pushPullLegs } from './pushPullLegs.ts'
+export { bodyPart } from './bodyPart.ts'
+export { hybridSix } from './hybridSix.ts'
+export { countdown } from './countdown.ts'

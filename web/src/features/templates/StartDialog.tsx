@@ -1,0 +1,202 @@
+import { useRef, useState } from 'react'
+import { useNavigate } from 'react-router'
+import type { TemplateLine } from '@young-oak/api/templates'
+import { emptyTemplate } from '@young-oak/core/building'
+import { startKinds, startOf, templateOf } from '@young-oak/core/starts'
+import type { Template } from '@young-oak/core/template'
+import { api, sayError } from '../../app/api.ts'
+import { Button } from '../../ui/Button.tsx'
+import { Field, SelectField } from '../../ui/Field.tsx'
+import { Modal } from '../../ui/Modal.tsx'
+import { ImportFile } from './ImportFile.tsx'
+import { mint } from './mint.ts'
+
+type Props = { templates: TemplateLine[]; onClose: () => void }
+const ways = ['empty', 'ours', 'copy', 'file'] as const
+type Way = (typeof ways)[number]
+const titles: Record<Way, string> = {
+  empty: 'Empty',
+  ours: 'One to begin with',
+  copy: 'A copy',
+  file: 'A file',
+}
+
+/** The ways to a new template: an empty one, one of ten to begin with, a copy, a file. */
+export function StartDialog({ templates, onClose }: Props) {
+  const [way, setWay] = useState<Way>('empty')
+  const [send, { isLoading, error }] = api.useImportTemplateMutation()
+  const navigate = useNavigate()
+  const store = async (template: Template) => {
+    const { data } = await send(template)
+    if (data) void navigate(`/templates/${data.id}`)
+  }
+  return (
+    <Modal title="A new template" isOpen isWide={way === 'ours'} onClose={onClose}>
+      <div role="tablist" aria-label="How to begin" className="mb-4 flex gap-1 border-b border-line">
+        {ways.map((one) => (
+          <button
+            key={one}
+            type="button"
+            role="tab"
+            id={`way-${one}`}
+            aria-selected={one === way}
+            tabIndex={one === way ? 0 : -1}
+            onClick={() => setWay(one)}
+            onKeyDown={(event) => {
+              const by = { ArrowRight: 1, ArrowLeft: -1 }[event.key]
+              if (!by) return
+              event.preventDefault()
+              const next = ways[(ways.indexOf(one) + by + ways.length) % ways.length] as Way
+              setWay(next)
+              document.getElementById(`way-${next}`)?.focus()
+            }}
+            className={`-mb-px min-h-10 border-b-2 px-3 ${one === way ? 'border-leaf font-semibold' : 'border-transparent text-bark hover:text-ink'}`}
+          >
+            {titles[one]}
+          </button>
+        ))}
+      </div>
+      {error && (
+        <p role="alert" className="mb-3 rounded bg-brick-wash px-2 py-1 text-brick">
+          {sayError(error)}
+        </p>
+      )}
+      {way === 'empty' && <Empty isBusy={isLoading} onStore={(template) => void store(template)} />}
+      {way === 'ours' && <Ours isBusy={isLoading} onStore={(template) => void store(template)} />}
+      {way === 'copy' && <Copy templates={templates} onStore={(template) => void store(template)} />}
+      {way === 'file' && <ImportFile />}
+    </Modal>
+  )
+}
+
+type StoreProps = { isBusy: boolean; onStore: (template: Template) => void }
+
+function Empty({ isBusy, onStore }: StoreProps) {
+  const [typed, setTyped] = useState({ name: '', weeks: '12', days: '3' })
+  const [faults, setFaults] = useState<Partial<typeof typed>>({})
+  const put = (change: Partial<typeof typed>) => setTyped({ ...typed, ...change })
+  const save = () => {
+    const [weeks, days] = [Number(typed.weeks), Number(typed.days)]
+    const found: typeof faults = {}
+    if (!typed.name.trim()) found.name = 'Give it a name.'
+    if (!Number.isInteger(weeks) || weeks < 1 || weeks > 60) found.weeks = '1 to 60.'
+    if (!Number.isInteger(days) || days < 1 || days > 12) found.days = '1 to 12.'
+    setFaults(found)
+    if (!Object.keys(found).length)
+      onStore(emptyTemplate({ name: typed.name.trim().slice(0, 120), weeks, days }, mint))
+  }
+  return (
+    <form
+      noValidate
+      className="grid grid-cols-2 gap-4"
+      onSubmit={(event) => {
+        event.preventDefault()
+        save()
+      }}
+    >
+      <Field
+        autoFocus
+        label="Name"
+        className="col-span-2"
+        value={typed.name}
+        error={faults.name}
+        onChange={(event) => put({ name: event.target.value })}
+      />
+      <Field
+        label="Weeks"
+        inputMode="numeric"
+        value={typed.weeks}
+        error={faults.weeks}
+        onChange={(event) => put({ weeks: event.target.value })}
+      />
+      <Field
+        label="Sessions a week"
+        inputMode="numeric"
+        value={typed.days}
+        error={faults.days}
+        onChange={(event) => put({ days: event.target.value })}
+      />
+      <Button type="submit" disabled={isBusy} className="col-span-2">
+        Begin
+      </Button>
+    </form>
+  )
+}
+
+/** Templates to begin with, each with whom it is for and both schools. */
+function Ours({ isBusy, onStore }: StoreProps) {
+  const [days, setDays] = useState('')
+  const shown = startKinds.filter(
+    (kind) => !days || startOf[kind].phases.some(({ perWeek }) => perWeek === Number(days)),
+  )
+  return (
+    <>
+      <SelectField
+        label="Days a week"
+        className="mb-3 w-40"
+        value={days}
+        onChange={(event) => setDays(event.target.value)}
+      >
+        <option value="">any</option>
+        {[2, 3, 4, 5, 6].map((count) => (
+          <option key={count}>{count}</option>
+        ))}
+      </SelectField>
+      <ul className="grid gap-x-8 sm:grid-cols-2">
+        {shown.map((kind) => {
+          const { title, level, split, days: written, say, phases } = startOf[kind]
+          return (
+            <li key={kind} className="border-t border-line py-3">
+              <h3 className="text-lg">{title}</h3>
+              <p className="text-sm text-bark">
+                {level}, {split}, {written} days, {phases.reduce((sum, { weeks }) => sum + weeks, 0)} weeks
+              </p>
+              <p className="mt-1 text-sm">{say}</p>
+              <Button
+                look="plain"
+                className="mt-2 text-sm"
+                disabled={isBusy}
+                aria-label={`Begin with ${title}`}
+                onClick={() => onStore(templateOf(startOf[kind]))}
+              >
+                Begin with it
+              </Button>
+            </li>
+          )
+        })}
+      </ul>
+    </>
+  )
+}
+
+function Copy({ templates, onStore }: { templates: TemplateLine[]; onStore: (template: Template) => void }) {
+  const [chosen, setChosen] = useState(templates[0]?.id ?? '')
+  const [load, { isFetching, error }] = api.useLazyTemplateQuery()
+  const isAsked = useRef(false)
+  if (!templates.length) return <p className="text-bark">There is none to copy yet.</p>
+  const copy = async () => {
+    if (isAsked.current) return
+    isAsked.current = true
+    const { data } = await load(chosen)
+    isAsked.current = false
+    if (data) onStore({ ...data.draft, name: `${data.draft.name}, copy`.slice(0, 120) })
+  }
+  return (
+    <div className="grid gap-4">
+      <SelectField label="Of" value={chosen} onChange={(event) => setChosen(event.target.value)}>
+        {templates.map(({ id, name }) => (
+          <option key={id} value={id}>
+            {name}
+          </option>
+        ))}
+      </SelectField>
+      <p className="text-sm text-bark">
+        Its draft as it stands. Members and versions stay with the first one.
+      </p>
+      {error && <p className="text-brick">{sayError(error)}</p>}
+      <Button disabled={isFetching} onClick={() => void copy()}>
+        Copy it
+      </Button>
+    </div>
+  )
+}
