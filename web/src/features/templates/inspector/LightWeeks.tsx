@@ -18,6 +18,7 @@ import { Modal } from '../../../ui/Modal.tsx'
 import { ParamFields } from '../../params/ParamFields.tsx'
 import { draftOf, faultsOf, unflatten } from '../../params/paramDraft.ts'
 import { edit } from '../editorSlice.ts'
+import { mint } from '../mint.ts'
 
 /** Light weeks of each phase as lines, and the recipes to put more of them in. */
 export function LightWeeks({ draft, only }: { draft: Template; only?: string }) {
@@ -102,7 +103,7 @@ function LightForm({ draft, phase, onClose }: { draft: Template; phase: Phase; o
     if (!isTaper && !chosen.length) found[''] = 'Choose at least one week.'
     if (Object.keys(found).length) return setFaults(found)
     const placing = phase.ends ? { toTest: chosen.map((week) => weeks - week) } : { weeks: chosen }
-    const placed = placeRecipe(kind, to, placing, () => crypto.randomUUID(), some)
+    const placed = placeRecipe(kind, to, placing, mint, some)
     const command: Command = {
       do: 'setLight',
       phase: phase.id,

@@ -14,9 +14,8 @@ import { useAppDispatch } from '../../../app/store.ts'
 import { Button } from '../../../ui/Button.tsx'
 import { SelectField } from '../../../ui/Field.tsx'
 import { edit } from '../editorSlice.ts'
+import { mint } from '../mint.ts'
 import { followKnown, followNew, setRole, setTurns, unfollow } from './slotRules.ts'
-
-const mint = () => crypto.randomUUID()
 
 /** The rules that a slot follows, with its role in each; others that it may follow; and the lifts that take it in turn. */
 export function SlotRules({ draft, slotId, slot }: { draft: Template; slotId: string; slot: Slot }) {

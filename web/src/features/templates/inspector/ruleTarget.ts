@@ -9,6 +9,7 @@ import {
   type RuleOfStage,
   type Template,
 } from '@young-oak/core/template'
+import { mint } from '../mint.ts'
 
 /** What a rule's form is about: a stage of a progression, or the rule that it has in one phase. */
 export type Target = { progression: Id } & (
@@ -68,7 +69,7 @@ export function addStage(draft: Template, id: Id): Command | null {
   const until = { sign: 'stalled' as const, misses: 2, of: 3 }
   const takes = ruleOf[last.rule].params.fields as object
   const params = 'startLast' in takes ? { ...last.params, startLast: 90 } : last.params
-  const next = { id: crypto.randomUUID(), rule: last.rule, params } as ProgressionStage
+  const next = { id: mint(), rule: last.rule, params } as ProgressionStage
   return differ(from, { ...from, stages: [...from.stages.slice(0, -1), { ...last, until }, next] }, id)
 }
 

@@ -6,6 +6,8 @@ export const sheetKeys = [
     shown: 'Arrows, Home, End',
     say: 'move from cell to cell',
   },
+  { act: 'first', keys: ['Ctrl+Home'], shown: 'Ctrl + Home, Ctrl + End', say: 'the first session, the last' },
+  { act: 'last', keys: ['Ctrl+End'] },
   {
     act: 'mark',
     keys: ['Shift+ArrowUp', 'Shift+ArrowDown', 'Shift+ArrowLeft', 'Shift+ArrowRight'],

@@ -186,6 +186,15 @@ export function useSheet({ draft, columns, week, weeks, sheet, onWeek, onTry, on
       setAnchor(null)
       focus(moved(columns, at, key))
     },
+    first: () => {
+      setAnchor(null)
+      focus({ column: 0, line: 0, field: 1 })
+    },
+    last: () => {
+      setAnchor(null)
+      const column = Math.max(columns.length - 1, 0)
+      focus({ column, line: Math.max((columns[column]?.lines.length ?? 1) - 1, 0), field: 0 })
+    },
     mark: ({ key }) => {
       const next = moved(columns, at, key)
       if (next.column !== at.column) return
