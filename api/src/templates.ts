@@ -1,4 +1,4 @@
-import { array, mixed, object, string, type InferType } from 'yup'
+import { array, mixed, number, object, string, type InferType } from 'yup'
 import { commandNames, type Command, type Difference, type Template } from '@young-oak/core/template'
 import { isId } from '@young-oak/core/reading'
 import { isDay } from '@young-oak/core/units'
@@ -16,8 +16,10 @@ function isCommand(value: unknown, isOneOfSeveral = false): value is Command {
 
 const idFields = ['slot', 'session', 'phase', 'group', 'progression', 'stage', 'track', 'change']
 
-/** A command's own values are checked against the whole template once it is applied. */
+/** A command's own values are checked once it is applied. None asks only for what others have done since. */
 export const editsSchema = object({
+  /** The revision that the sender's draft stands on. */
+  since: number().integer().min(0).required(),
   edits: array()
     .of(
       object({
@@ -27,7 +29,6 @@ export const editsSchema = object({
           .required(),
       }).noUnknown(),
     )
-    .min(1)
     .max(200)
     .required(),
 }).noUnknown()
@@ -75,8 +76,19 @@ export type TemplateView = {
   versions: { number: number; note: string; publishedAt: string; members: number }[]
 }
 
-/** The answer to edits: the revision after them, or where the first one no longer fits. */
-export type EditsAnswer = { revision: number; conflict?: { id: string; message: string } }
+/**
+ * The answer to edits: each by itself, and every edit since the revision that they were made on, the sender's among them, in order;
+ * or the whole draft where there are too many of those.
+ */
+export type EditsAnswer = {
+  revision: number
+  answers: EditAnswer[]
+  edits: { id: string; command: Command }[]
+  draft?: Template
+}
+export type EditAnswer = { id: string } & (
+  { result: 'stored' | 'had' } | { result: 'conflict' | 'refused'; message: string }
+)
 
 /** What a version published now would change, against the newest one. */
 export type ChangesView = { since: number | null; changes: Difference[] }

@@ -7,6 +7,7 @@ import {
   commandNames,
   invert,
   isConflict,
+  renewCommand,
   sayCommand,
   spotOf,
   type Command,
@@ -86,6 +87,19 @@ describe('a command', () => {
       const isSame = command.do === 'setSession'
       expect([command.do, conflictOf(theirs, command) !== null]).toEqual([command.do, isSame])
     }
+  })
+
+  test('can be put in over what somebody else wrote, where it sets one value', () => {
+    const mine: Command = { do: 'setSession', session: 'a', field: 'name', from: 'Session A', to: 'Monday' }
+    const theirs = applied(draft, { ...mine, to: 'Tuesday' })
+    const renewed = renewCommand(theirs, mine)
+    expect(renewed).toMatchObject({ from: 'Tuesday', to: 'Monday' })
+    expect(applied(theirs, renewed as Command).sessions.a?.name).toBe('Monday')
+    for (const command of samples) {
+      const again = renewCommand(draft, command)
+      if (again) expect(applied(draft, again)).toEqual(applied(draft, command))
+    }
+    expect(renewCommand(draft, { ...mine, session: 'gone' })).toBeNull()
   })
 
   test.each<[string, Command, string]>([

@@ -1,6 +1,7 @@
 export * from './cells.ts'
 export * from './compare.ts'
 export * from './commands/command.ts'
+export { renewCommand } from './commands/now.ts'
 export { progressionName } from './commands/progressions.ts'
 export { rowsOf } from './commands/phases.ts'
 export { spotOf } from './commands/slots.ts'

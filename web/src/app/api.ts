@@ -47,9 +47,9 @@ export const api = createApi({
       query: (template) => ({ url: '/templates', method: 'POST', body: { template } }),
       invalidatesTags: ['Templates'],
     }),
-    saveEdits: build.mutation<EditsAnswer, { id: string; edits: Edits['edits'] }>({
-      query: ({ id, edits }) => ({ url: `/templates/${id}/edits`, method: 'POST', body: { edits } }),
-      invalidatesTags: ['Templates'],
+    saveEdits: build.mutation<EditsAnswer, { id: string } & Edits>({
+      query: ({ id, ...body }) => ({ url: `/templates/${id}/edits`, method: 'POST', body }),
+      invalidatesTags: (_answer, _error, { edits }) => (edits.length ? ['Templates'] : []),
     }),
     publish: build.mutation<PublishAnswer, Publish & { id: string }>({
       query: ({ id, ...body }) => ({ url: `/templates/${id}/versions`, method: 'POST', body }),

@@ -32,7 +32,7 @@ export const templateRoutes: Route[] = [
     who,
     body: editsSchema,
     run: ({ inScope, params, seat, body }) =>
-      inScope((scope) => edit(scope, params.id as string, seat.id, body.edits)),
+      inScope((scope) => edit(scope, params.id as string, seat.id, body)),
   }),
   route({
     method: 'post',

@@ -1,5 +1,6 @@
 import type {
   ChangesView,
+  EditAnswer,
   Edits,
   EditsAnswer,
   Publish,
@@ -22,6 +23,7 @@ import type { Scope } from '../../database/scope.ts'
 import { notFound, Problem } from '../../http/problem.ts'
 import {
   appendEdit,
+  editsSince,
   assignedMembers,
   enrol,
   enrolledSince,
@@ -48,34 +50,43 @@ export async function importTemplate(scope: Scope, input: unknown): Promise<{ id
 }
 
 /**
- * Applies a writer's commands in order. A command that was applied before is passed over; at the first that no longer
- * fits, those before it stay and its conflict is answered. A value that a file could not hold refuses all of them.
+ * Applies a writer's commands in order, each answered by itself: one that was applied before is passed over, one that no longer fits or
+ * whose value a file could not hold changes nothing and holds up none behind it. Two writers at once wait for one another.
  */
 export async function edit(
   scope: Scope,
   id: string,
   staff: string,
-  edits: Edits['edits'],
+  { since, edits }: Edits,
 ): Promise<EditsAnswer> {
-  const held = await holdTemplate(scope, id)
+  const held = edits.length ? await holdTemplate(scope, id) : await findTemplate(scope, id)
   if (!held) throw notFound('template')
   let { draft, revision } = held
-  let conflict: EditsAnswer['conflict']
+  const answers: EditAnswer[] = []
   for (const { id: editId, command } of edits) {
-    if (await hasEdit(scope, editId)) continue
-    refuse(checkCommand(draft, command))
-    const next = applyCommand(draft, command)
-    if (isConflict(next)) {
-      conflict = { id: editId, message: next.conflict }
-      break
+    if (await hasEdit(scope, editId)) {
+      answers.push({ id: editId, result: 'had' })
+      continue
     }
-    draft = next
-    revision += 1
-    await appendEdit(scope, { template: id, revision, id: editId, staff, command })
+    const [issue] = checkCommand(draft, command)
+    const next = issue ? null : applyCommand(draft, command)
+    if (issue || !next)
+      answers.push({ id: editId, result: 'refused', message: issue ? formatIssue(issue) : '' })
+    else if (isConflict(next)) answers.push({ id: editId, result: 'conflict', message: next.conflict })
+    else {
+      draft = next
+      revision += 1
+      await appendEdit(scope, { template: id, revision, id: editId, staff, command })
+      answers.push({ id: editId, result: 'stored' })
+    }
   }
   if (revision !== held.revision) await saveDraft(scope, { id, draft, revision })
-  return { revision, ...(conflict && { conflict }) }
+  if (revision - since > mostSince) return { revision, answers, edits: [], draft }
+  return { revision, answers, edits: since < revision ? await editsSince(scope, id, since) : [] }
 }
+
+/** Past so many edits the whole draft is shorter. */
+const mostSince = 500
 
 /** What publishing the draft now would change, line by line. */
 export async function viewChanges(scope: Scope, id: string): Promise<ChangesView> {

@@ -58,6 +58,19 @@ export async function appendEdit(
   })
 }
 
+/** Every edit behind a revision, in order. */
+export async function editsSince(
+  { db }: Scope,
+  template: string,
+  since: number,
+): Promise<{ id: string; command: Command }[]> {
+  return db('template_edit')
+    .where({ template_id: template })
+    .andWhere('revision', '>', since)
+    .orderBy('revision')
+    .select('id', 'command')
+}
+
 export async function hasEdit({ db }: Scope, id: string): Promise<boolean> {
   return (await db('template_edit').where({ id }).first('id')) !== undefined
 }

@@ -36,7 +36,7 @@ const sets = (from: number, to: number, row = 0): Command => ({
 const send = (id: string, ...commands: Command[]) =>
   agent
     .post(`/api/templates/${id}/edits`)
-    .send({ edits: commands.map((command) => ({ id: randomUUID(), command })) })
+    .send({ since: 0, edits: commands.map((command) => ({ id: randomUUID(), command })) })
 
 describe('importing', () => {
   test('a file with faults names each place and saves nothing', async () => {
@@ -55,26 +55,48 @@ describe('editing', () => {
     for (let i = 0; i < 2; i++) {
       const { body } = await agent
         .post(`/api/templates/${id}/edits`)
-        .send({ edits: [edit] })
+        .send({ since: 0, edits: [edit] })
         .expect(200)
-      expect(body).toEqual({ revision: 1 })
+      expect(body).toEqual({
+        revision: 1,
+        answers: [{ id: edit.id, result: i ? 'had' : 'stored' }],
+        edits: [edit],
+      })
     }
     const { body } = await agent.get(`/api/templates/${id}`).expect(200)
     expect(body.draft.slots.bench.rows.p[0][0].sets).toBe(4)
   })
 
-  test('answers a conflict where somebody changed the same value since, and keeps what came before it', async () => {
+  test('answers a conflict where somebody changed the same value since, and stores what comes before and behind it', async () => {
     const id = await add()
     await send(id, sets(1, 2)).expect(200)
-    const { body } = await send(id, { do: 'setName', from: 'Small', to: 'Smaller' }, sets(1, 3)).expect(200)
-    expect(body.conflict.message).toContain('changed since')
+    const { body } = await send(
+      id,
+      { do: 'setName', from: 'Small', to: 'Smaller' },
+      sets(1, 3),
+      sets(1, 5, 1),
+    ).expect(200)
+    expect(body.answers.map(({ result }: { result: string }) => result)).toEqual([
+      'stored',
+      'conflict',
+      'stored',
+    ])
+    expect(body.answers[1].message).toContain('changed since')
+    expect(body.edits.map(({ command }: { command: Command }) => command.do)).toEqual([
+      'setCell',
+      'setName',
+      'setCell',
+    ])
     const { draft } = (await agent.get(`/api/templates/${id}`)).body
     expect([draft.name, draft.slots.bench.rows.p[0][0].sets]).toEqual(['Smaller', 2])
   })
 
   test('refuses a command whose result would not read, and leaves the draft as it was', async () => {
     const id = await add()
-    await send(id, { ...sets(1, 99) } as Command).expect(422)
+    expect((await send(id, { ...sets(1, 99) } as Command).expect(200)).body.answers[0]).toMatchObject({
+      result: 'refused',
+      message: expect.stringContaining('1 to 30'),
+    })
     for (const bad of [
       { do: 'setParams', progression: 'squat', stage: 'one', from: {} },
       { do: 'setRule', progression: 'constructor', stage: 'one', from: {}, to: { rule: 'wave' } },
@@ -82,8 +104,12 @@ describe('editing', () => {
       { do: 'several', commands: [{ ...sets(1, 2), slot: '__proto__' }] },
       { do: 'several' },
       { do: 'several', commands: [{ do: 'several', commands: [] }] },
-    ])
-      expect([409, 422]).toContain((await send(id, bad as unknown as Command)).status)
+    ]) {
+      const { status, body } = await send(id, bad as unknown as Command)
+      // Nothing in several commands is nothing done; the others are no edits, or edits of nothing.
+      if (status !== 200) expect(status).toBe(422)
+      else expect(['conflict', 'refused']).toContain(body.answers[0].result)
+    }
     const view = (await agent.get(`/api/templates/${id}`)).body
     expect([view.revision, view.draft.slots.bench.rows.p[0][0].sets]).toEqual([0, 1])
   })
@@ -103,7 +129,7 @@ describe('editing', () => {
       }),
     )
     const answers = await Promise.all(names)
-    expect(answers.filter(({ body }) => !body.conflict)).toHaveLength(2)
+    expect(answers.filter(({ body }) => body.answers[0].result === 'stored')).toHaveLength(2)
   })
 })
 
@@ -148,7 +174,7 @@ describe('publishing', () => {
     await stranger.get(`/api/templates/${id}`).expect(404)
     await stranger
       .post(`/api/templates/${id}/edits`)
-      .send({ edits: [{ id: randomUUID(), command: sets(1, 2) }] })
+      .send({ since: 0, edits: [{ id: randomUUID(), command: sets(1, 2) }] })
       .expect(404)
     await stranger.get(`/api/members/${member.id}/file`).expect(404)
     const colleague = await world.signIn(await world.addStaff(gym, 'writer', 'Wes'))

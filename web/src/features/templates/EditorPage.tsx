@@ -18,7 +18,9 @@ import { Toasts } from '../../ui/Toasts.tsx'
 import { closeDraft, dismissNotice, edit, openDraft, redo, undo } from './editorSlice.ts'
 import { Inspector } from './inspector/Inspector.tsx'
 import type { Aspect, Selected } from './inspector/selected.ts'
+import { keptEdits } from './keptEdits.ts'
 import { PublishDialog } from './PublishDialog.tsx'
+import { SetAside } from './SetAside.tsx'
 import { WeekSheet } from './sheet/WeekSheet.tsx'
 import { ShortcutsDialog } from './ShortcutsDialog.tsx'
 import { SeasonStrip } from './strip/SeasonStrip.tsx'
@@ -29,11 +31,14 @@ import { usePreview } from './usePreview.ts'
 export default function EditorPage() {
   const { id = '' } = useParams()
   const { data, error, refetch } = api.useTemplateQuery(id, { refetchOnMountOrArgChange: true })
+  const { data: session } = api.useSessionQuery()
+  const seat = session?.seat?.id ?? ''
   const dispatch = useAppDispatch()
   useEffect(() => {
-    if (data && data.id === id) dispatch(openDraft({ id, draft: data.draft }))
+    if (data && data.id === id)
+      dispatch(openDraft({ id, revision: data.revision, draft: data.draft, waiting: keptEdits(seat, id) }))
     return () => void dispatch(closeDraft())
-  }, [dispatch, id, data])
+  }, [dispatch, id, data, seat])
   const isOpen = useAppSelector(({ editor }) => editor.id === id)
   if (error) {
     return (
@@ -45,10 +50,10 @@ export default function EditorPage() {
     )
   }
   if (!isOpen || !data) return <p className="p-6 text-bark">Loading …</p>
-  return <Workbench id={id} isPublished={data.versions.length > 0} />
+  return <Workbench id={id} seat={seat} isPublished={data.versions.length > 0} />
 }
 
-function Workbench({ id, isPublished }: { id: string; isPublished: boolean }) {
+function Workbench({ id, seat, isPublished }: { id: string; seat: string; isPublished: boolean }) {
   const draft = useAppSelector(({ editor }) => editor.draft)
   const [week, setWeek] = useState(1)
   const [member, setMember] = useState('')
@@ -67,7 +72,7 @@ function Workbench({ id, isPublished }: { id: string; isPublished: boolean }) {
   const [hasInspector, setInspector] = useState(true)
   const [hasPublished, setPublished] = useState(false)
   const preview = usePreview(id, member ? file : undefined, trial, track || null)
-  useAutosave(id)
+  useAutosave(id, seat)
   useShortcuts({ help: () => setDialog('shortcuts'), inspector: () => setInspector((is) => !is) })
   const usual = useSample(draft, sampleId('strong')) as MemberFile
   const season = useMemo(() => (draft ? seasonOf(draft) : []), [draft])
@@ -120,6 +125,7 @@ function Workbench({ id, isPublished }: { id: string; isPublished: boolean }) {
         </div>
       </div>
       <Notice />
+      <SetAside />
       <SeasonStrip
         draft={draft}
         weeks={season}

@@ -1,9 +1,10 @@
 import { createSlice, type PayloadAction } from '@reduxjs/toolkit'
-import type { Edits } from '@young-oak/api/templates'
+import type { Edits, EditsAnswer } from '@young-oak/api/templates'
 import {
   applyCommand,
   invert,
   isConflict,
+  renewCommand,
   sayCommand,
   type Command,
   type Template,
@@ -14,38 +15,58 @@ export type Edit = Edits['edits'][number]
 /** Something done, with its name, so that it can be taken back by it. */
 export type Step = { name: string; command: Command }
 
-/** The draft that is open, what can be taken back, and what has not been saved yet. */
+/** An edit that could not be joined with what somebody else has done since: kept in sight, with the reason. */
+export type Aside = { id: string; name: string; command: Command; reason: string }
+
+/**
+ * The draft that is open: what is stored of it (`base`, at a revision) with the edits that wait to be stored on top. Beside it what can
+ * be taken back, and what could not be joined.
+ */
 export type Editor = {
   id: string | null
+  revision: number
+  base: Template | null
   draft: Template | null
+  /** The command that made this draft of the one before; null where it came otherwise. */
+  made: Command | null
   done: Step[]
   undone: Step[]
   waiting: Edit[]
+  aside: Aside[]
   isAway: boolean
-  /** Why the last undo, or another writer's edit, could not be joined with this draft. */
+  /** Why the last undo could not be done, or what others have changed. */
   notice: string | null
 }
 
 const empty: Editor = {
   id: null,
+  revision: 0,
+  base: null,
   draft: null,
+  made: null,
   done: [],
   undone: [],
   waiting: [],
+  aside: [],
   isAway: false,
   notice: null,
 }
+
+export type Opened = { id: string; revision: number; draft: Template; waiting?: Edit[] }
 
 export const editor = createSlice({
   name: 'editor',
   initialState: empty,
   reducers: {
-    openDraft: (_state, { payload }: PayloadAction<{ id: string; draft: Template; notice?: string }>) => ({
-      ...empty,
-      id: payload.id,
-      draft: payload.draft,
-      notice: payload.notice ?? null,
-    }),
+    /** Opens a draft, with edits on top that were kept here and not stored yet. */
+    openDraft: (_state, { payload }: PayloadAction<Opened>) =>
+      rebased({
+        ...empty,
+        id: payload.id,
+        revision: payload.revision,
+        base: payload.draft,
+        waiting: payload.waiting ?? [],
+      }),
     closeDraft: () => empty,
     edit: {
       prepare: (command: Command) => ({ payload: { id: crypto.randomUUID(), command } }),
@@ -83,17 +104,35 @@ export const editor = createSlice({
         )
       },
     },
-    saved: (state, { payload }: PayloadAction<string[]>) => ({
+    merge: (state, { payload }: PayloadAction<EditsAnswer>) => merged(state as Editor, payload),
+    /** Puts what was set aside in over what stands now. */
+    putIn: {
+      prepare: (aside: string) => ({ payload: { aside, id: crypto.randomUUID() as string } }),
+      reducer(state, { payload }: PayloadAction<{ aside: string; id: string }>) {
+        const now = state as Editor
+        const one = now.aside.find(({ id }) => id === payload.aside)
+        const command = one && now.draft && renewCommand(now.draft, one.command)
+        if (!command) return { ...now, notice: 'Its place is gone, so it cannot be put in.' }
+        const rest = { ...now, aside: now.aside.filter(({ id }) => id !== payload.aside) }
+        return apply(
+          rest,
+          { id: payload.id, command },
+          (done, step) => [...done, step],
+          () => [],
+        )
+      },
+    },
+    leaveAside: (state, { payload }: PayloadAction<string>) => ({
       ...(state as Editor),
-      waiting: (state as Editor).waiting.filter(({ id }) => !payload.includes(id)),
-      isAway: false,
+      aside: (state as Editor).aside.filter(({ id }) => id !== payload),
     }),
     setAway: (state, { payload }: PayloadAction<boolean>) => ({ ...(state as Editor), isAway: payload }),
     dismissNotice: (state) => ({ ...(state as Editor), notice: null }),
   },
 })
 
-export const { openDraft, closeDraft, edit, undo, redo, saved, setAway, dismissNotice } = editor.actions
+export const { openDraft, closeDraft, edit, undo, redo, merge, putIn, leaveAside, setAway, dismissNotice } =
+  editor.actions
 
 /** Applies a command to the draft at once and puts it in line to be saved; where it no longer fits, says so instead. */
 function apply(
@@ -108,9 +147,70 @@ function apply(
   return {
     ...state,
     draft,
+    made: next.command,
     done: done(state.done, { name: sayCommand(state.draft, next.command), command: next.command }),
     undone: undone(state.undone),
     waiting: [...state.waiting, next],
     notice: null,
   }
+}
+
+/** The draft once more: what is stored, with what waits on top; what no longer fits there is set aside. */
+function rebased(state: Editor): Editor {
+  if (!state.base) return state
+  let draft = state.base
+  const waiting: Edit[] = []
+  const aside = [...state.aside]
+  for (const one of state.waiting) {
+    const next = applyCommand(draft, one.command)
+    if (isConflict(next))
+      aside.push({
+        id: one.id,
+        name: sayCommand(draft, one.command),
+        command: one.command,
+        reason: next.conflict,
+      })
+    else {
+      draft = next
+      waiting.push(one)
+    }
+  }
+  return { ...state, draft, made: null, waiting, aside }
+}
+
+/** Joins what the server says: what of ours is stored, what is not and why, and what others have done since. */
+function merged(state: Editor, { revision, answers, edits, draft: whole }: EditsAnswer): Editor {
+  if (!state.base || revision < state.revision) return { ...state, isAway: false }
+  const answered = new Map(answers.map((answer) => [answer.id, answer]))
+  const mine = new Set(state.waiting.map(({ id }) => id))
+  const theirs = edits.filter(({ id }) => !mine.has(id))
+  const failed = state.waiting.flatMap((one): Aside[] => {
+    const answer = answered.get(one.id)
+    if (answer?.result !== 'conflict' && answer?.result !== 'refused') return []
+    return [
+      {
+        id: one.id,
+        name: state.draft ? sayCommand(state.draft, one.command) : '',
+        command: one.command,
+        reason: answer.message,
+      },
+    ]
+  })
+  const waiting = state.waiting.filter(({ id }) => !answered.has(id))
+  const next = { ...state, revision, waiting, isAway: false }
+  const base = whole ?? stored(state.base, edits)
+  // Only ours, and all of it stored in its order: the draft is what it was.
+  if (!theirs.length && !failed.length && !whole) return { ...next, base }
+  const joined = rebased({ ...next, base, aside: [...state.aside, ...failed] })
+  const others = theirs.length
+    ? `${theirs.length === 1 ? 'A change' : `${theirs.length} changes`} made elsewhere came in.`
+    : state.notice
+  return { ...joined, notice: others }
+}
+
+function stored(base: Template, edits: EditsAnswer['edits']): Template {
+  return edits.reduce((draft, { command }) => {
+    const next = applyCommand(draft, command)
+    return isConflict(next) ? draft : next
+  }, base)
 }

@@ -36,7 +36,7 @@ export function usePreview(
     const stop = store.subscribe(() => {
       const now = store.getState().editor
       if (now.draft === known.draft) return
-      const command = newCommand(known, now)
+      const command = now.made
       known = now
       if (!now.draft) return
       void (command ? planner.apply(command) : planner.openDraft(now.draft))
@@ -51,12 +51,4 @@ export function usePreview(
   }, [template, file, track])
   useEffect(() => ask.current?.(trial), [trial])
   return file ? preview : null
-}
-
-type Editor = ReturnType<typeof store.getState>['editor']
-
-/** The one command that lies between two states of the editor, or null where the draft was loaded anew. */
-function newCommand(before: Editor, after: Editor): Command | null {
-  const last = after.waiting[after.waiting.length - 1]
-  return last && last !== before.waiting[before.waiting.length - 1] ? last.command : null
 }

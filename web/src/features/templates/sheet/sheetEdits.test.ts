@@ -106,7 +106,7 @@ describe('a range', () => {
       mint,
     )
     expect(faults).toEqual([])
-    expect(command).toMatchObject({ do: 'several', commands: [{ do: 'addSlot' }] })
+    expect(command).toMatchObject({ do: 'several', commands: [{ do: 'addSlot' }, { do: 'addSlot' }] })
   })
   test('takes one pasted value into all its cells, several from the first on, and says what does not fit', () => {
     const one = pasteAt(template, columns, at(0, 1), rangeOf(at(0, 1), at(1, 1)), [['6']], mint)
