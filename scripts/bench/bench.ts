@@ -6,6 +6,7 @@ import { join } from 'node:path'
 import { fileURLToPath } from 'node:url'
 import { demoAccounts } from '@young-oak/server/features/accounts/demoAccounts'
 import { freePort, startCluster, wait } from '../cluster.mjs'
+import { benchEditing } from './editing.ts'
 import { benchEngine } from './engine.ts'
 import { sayFigure, type Figure } from './figure.ts'
 import { benchHttp } from './http.ts'
@@ -56,6 +57,9 @@ async function overHttp(): Promise<void> {
         `  ${emails.length} members, ${sessions} sessions, ${(Number(sessions) / emails.length).toFixed(0)} a member`,
       )
       tell(await benchHttp(base, emails, demoAccounts[0]?.password ?? ''))
+      print('\nThe workbench in Chromium: 24 weeks × 6 days × 8 slots × 3 tracks')
+      const writer = demoAccounts.find(({ email }) => email.startsWith('wren'))
+      tell(await benchEditing(base, writer?.email ?? '', writer?.password ?? ''))
     } finally {
       if (server.pid) process.kill(-server.pid, 'SIGTERM')
       await new Promise((resolve) => server.once('exit', resolve))

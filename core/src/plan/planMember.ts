@@ -23,10 +23,10 @@ import { timeline, type Happening } from './timeline.ts'
 import type { Finding, Plan } from './types.ts'
 import { writeOut } from './writeOut.ts'
 
-/** How far to write a plan out: every week; or the one that is running, with the one after and the one last trained in. */
+/** How far to write a plan out: every week; the one that is running, with the one after and the one last trained in; or as far as a week of a phase. */
 export type When = {
   today: Day
-  through: 'near' | 'end'
+  through: 'near' | 'end' | { phase: Id; phaseWeek: number }
   /** Where the next session will be trained; home when it is not said. */
   at?: Id
   /** What the weeks to come are supposed to bring, for a preview; every set done as asked where nothing is said. */

@@ -1,5 +1,6 @@
 // The weeks to come under what is supposed of them, worked by hand: 3 × 5 from 100 by 2.5, two misses take 10% off.
 import { describe, expect, test } from '@jest/globals'
+import { fixtureNames, readFixture } from '../../fixtures/read.ts'
 import type { Supposed } from '../assumptions/registry.ts'
 import { readTemplate, type Template } from '../template/index.ts'
 import { formatGroups, planMember, tallyOf } from './index.ts'
@@ -130,4 +131,22 @@ describe('two schemes', () => {
     })
     expect(first?.nearness).toBeCloseTo(83.33, 1)
   })
+})
+
+test('a plan that is written out as far as one week says of that week what the whole plan says', () => {
+  for (const name of fixtureNames) {
+    const { versions, file, today } = readFixture(name)
+    const whole = planMember(file.member, file.enrolments, versions, { today, through: 'end' }).plans
+    for (const [id, { weeks }] of Object.entries(whole)) {
+      for (const { phase, phaseWeek } of weeks) {
+        const near = planMember(file.member, file.enrolments, versions, {
+          today,
+          through: { phase, phaseWeek },
+        }).plans[id]
+        const of = (plan: typeof weeks) =>
+          plan.findLast((week) => week.phase === phase && week.phaseWeek === phaseWeek)
+        expect([name, of(near?.weeks ?? [])]).toEqual([name, of(weeks)])
+      }
+    }
+  }
 })

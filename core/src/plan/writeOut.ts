@@ -23,8 +23,11 @@ const mostWeeks = 200
 export function writeOut(fold: Fold, evidence: Evidence, { today, through, at, suppose }: When): Plan {
   const ahead = forkFold(fold)
   const isRunning = standOn(ahead, today, evidence)
-  const behind = through === 'end' ? ahead.weeks : lastTrained(ahead)
+  const behind = through === 'near' ? lastTrained(ahead) : ahead.weeks
   const weeks = behind.map((week) => weekBehind(ahead, week, evidence))
+  const isWanted = (week: { phase: Id; phaseWeek: number } | undefined) =>
+    typeof through === 'object' && week?.phase === through.phase && week.phaseWeek === through.phaseWeek
+  let isReached = weeks.some(isWanted)
   const running = isRunning ? ahead.state.course.running : null
   const segment = segmentOn(fold.enrolment, today)
   let next: number | null = null
@@ -34,6 +37,9 @@ export function writeOut(fold: Fold, evidence: Evidence, { today, through, at, s
     const { running: week } = ahead.state.course
     if (!week) break
     if (through === 'near' && written > 1 + (running && placesLeft(running).length ? 0 : 1)) break
+    // It may stand twice, where it is done again: then the later one is wanted.
+    if (isReached && !isWanted(week)) break
+    isReached ||= isWanted(week)
     const day = week.from && week.from > from ? week.from : from
     const doing = suppose ? assumptionOf[suppose.kind].does(written + 1, suppose) : 'asked'
     weeks.push(weekAhead(ahead, week, day, evidence, next === null, at, doing))

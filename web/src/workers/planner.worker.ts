@@ -3,12 +3,25 @@ import type { MemberFile } from '@young-oak/api/members'
 import { liftKey, liftName, type Lift } from '@young-oak/core/library'
 import type { Enrolment } from '@young-oak/core/member'
 import { assumptionKinds, assumptionOf, type Supposed } from '@young-oak/core/assumptions'
-import { formatGroups, maxFor, planMember, tallyOf, type Plan, type WeekTally } from '@young-oak/core/plan'
+import {
+  formatGroups,
+  maxFor,
+  planMember,
+  seasonOf,
+  tallyOf,
+  type Plan,
+  type PlannedWeek,
+  type WeekSummary,
+  type WeekTally,
+} from '@young-oak/core/plan'
 import { applyCommand, isConflict, type Command, type Id, type Template } from '@young-oak/core/template'
 import type { Day, Unit } from '@young-oak/core/units'
 
-/** The draft as one member would get it, planned off the page so that no key waits for it. */
-export type Preview = { plan: Plan; isRunning: boolean }
+/** One week of the draft as one member would get it, planned off the page so that no key waits for it. */
+export type Preview = { weeks: PlannedWeek[]; isRunning: boolean }
+
+/** The weeks as they are written, and as tracks have them. */
+export type Seasons = { own: WeekSummary[]; laid: { name: string; weeks: WeekSummary[] }[] }
 
 /** One slot over the weeks of a plan, under what is supposed of them, and what it comes to. */
 export type Forecast = {
@@ -24,6 +37,8 @@ let draft: Template | null = null
 let file: MemberFile | null = null
 let enrolment: Enrolment | null = null
 let isRunning = false
+/** What the seasons that were sent last were made of. */
+let drawn: { draft: Template; laid: string } | null = null
 
 const planner = {
   openDraft(next: Template): void {
@@ -37,8 +52,9 @@ const planner = {
    * A member who is on the template keeps their own progress in it; another is planned as starting today. A track that is
    * named is tried in place of theirs.
    */
-  openMember(next: MemberFile, template: string, day: Day, track: string | null): void {
+  openMember(next: MemberFile | null, template: string, day: Day, track: string | null): void {
     file = next
+    if (!next) return
     const own = next.enrolments.find(({ id }) => next.templates[id] === template)
     isRunning = own !== undefined
     const on = track === null ? {} : { track }
@@ -46,19 +62,16 @@ const planner = {
       ? { ...own, segments: own.segments.map((segment) => ({ ...segment, version: 'draft', ...on })) }
       : { id: 'preview', segments: [{ from: day, version: 'draft', ...on }] }
   },
-  /** The plan of the draft, or of the draft with what is being typed and not yet kept. */
-  plan(day: Day, trial: Command | null): Preview | null {
-    if (!draft || !file || !enrolment) return null
-    const tried = trial ? applyCommand(draft, trial) : draft
-    const template = isConflict(tried) ? draft : tried
-    const { plans } = planMember(
-      file.member,
-      [enrolment],
-      { draft: template },
-      { today: day, through: 'end' },
-    )
-    const plan = plans[enrolment.id]
-    return plan ? { plan, isRunning } : null
+  /**
+   * One week of the draft, or of the draft with what is being typed and not yet kept. Whole plans stay here: it would take the page
+   * longer to receive one than the worker to make it.
+   */
+  see(day: Day, trial: Command | null, at: { phase: Id; phaseWeek: number }): Preview | null {
+    return draft && preview(draft, day, trial, at)
+  },
+  /** The weeks as the strip draws them; null where they are as they were. */
+  seasons(laid: Id[]): Seasons | null {
+    return draft && seasons(draft, laid)
   },
   /** A slot's weeks under each supposition about them, with what is tried, and beside it as the draft stands. */
   forecast(day: Day, trial: Command | null, slot: Id, week: number): Forecast | null {
@@ -88,6 +101,35 @@ const planner = {
       tried: trial ? tally(tried, planOf(tried, toPlan)) : null,
     }
   },
+}
+
+function preview(
+  now: Template,
+  day: Day,
+  trial: Command | null,
+  { phase, phaseWeek }: { phase: Id; phaseWeek: number },
+): Preview | null {
+  if (!file || !enrolment) return null
+  const tried = trial ? applyCommand(now, trial) : now
+  const template = isConflict(tried) ? now : tried
+  const when = { today: day, through: { phase, phaseWeek } }
+  const plan = planMember(file.member, [enrolment], { draft: template }, when).plans[enrolment.id]
+  if (!plan) return null
+  return {
+    weeks: plan.weeks.filter((week) => week.phase === phase && week.phaseWeek === phaseWeek),
+    isRunning,
+  }
+}
+
+function seasons(now: Template, laid: Id[]): Seasons | null {
+  if (drawn?.draft === now && drawn.laid === laid.join()) return null
+  drawn = { draft: now, laid: laid.join() }
+  return {
+    own: seasonOf(now),
+    laid: laid.flatMap((id) =>
+      now.tracks[id] ? [{ name: now.tracks[id].name, weeks: seasonOf(now, id) }] : [],
+    ),
+  }
 }
 
 /** What a slot is asked in each week ahead, the heaviest of its places; without loads the sets or the reps are drawn. */

@@ -1,15 +1,15 @@
 import { CircleHelp, Download, History, PanelRight, Redo2, Undo2 } from 'lucide-react'
 import { DropdownMenu } from 'radix-ui'
-import { useCallback, useEffect, useMemo, useState } from 'react'
+import { memo, useCallback, useDeferredValue, useEffect, useMemo, useState } from 'react'
 import { useParams } from 'react-router'
 import { toast } from 'sonner'
 import type { MemberFile } from '@young-oak/api/members'
 import { isFault, type Built } from '@young-oak/core/building'
-import { sampleMember, seasonOf, type Strength } from '@young-oak/core/plan'
+import { sampleMember, type Strength } from '@young-oak/core/plan'
 import { formatIssue } from '@young-oak/core/reading'
-import { checkCommand, type Command, type Template } from '@young-oak/core/template'
+import { checkCommand, nominalWeeks, type Template } from '@young-oak/core/template'
 import { api, sayError } from '../../app/api.ts'
-import { useAppDispatch, useAppSelector } from '../../app/store.ts'
+import { store, useAppDispatch, useAppSelector } from '../../app/store.ts'
 import { today } from '../../app/today.ts'
 import { Button } from '../../ui/Button.tsx'
 import { Details } from '../../ui/Details.tsx'
@@ -21,11 +21,12 @@ import type { Aspect, Selected } from './inspector/selected.ts'
 import { keptEdits } from './keptEdits.ts'
 import { PublishDialog } from './PublishDialog.tsx'
 import { SetAside } from './SetAside.tsx'
+import { Dragging } from './sheet/Dragging.tsx'
 import { WeekSheet } from './sheet/WeekSheet.tsx'
 import { ShortcutsDialog } from './ShortcutsDialog.tsx'
 import { SeasonStrip } from './strip/SeasonStrip.tsx'
 import { useAutosave } from './useAutosave.ts'
-import { usePreview } from './usePreview.ts'
+import { usePlanner } from './usePlanner.ts'
 
 /** The workbench: the season above, the chosen week below, a member's loads beside every line. */
 export default function EditorPage() {
@@ -55,43 +56,46 @@ export default function EditorPage() {
 
 function Workbench({ id, seat, isPublished }: { id: string; seat: string; isPublished: boolean }) {
   const draft = useAppSelector(({ editor }) => editor.draft)
+  // The strip and the inspector follow the sheet as soon as there is time: no key waits for them.
+  const lately = useDeferredValue(draft)
   const [week, setWeek] = useState(1)
   const [member, setMember] = useState('')
   const [dialog, setDialog] = useState<'publish' | 'shortcuts' | null>(null)
-  const sample = useSample(draft, member)
+  const sample = useSample(lately, member)
   const { data: stored, error: fileError } = api.useMemberFileQuery(member, {
     skip: !member || sample !== null,
     refetchOnMountOrArgChange: true,
   })
   const file = sample ?? stored
-  const [trial, setTrial] = useState<Command | null>(null)
   const [track, setTrack] = useState('')
   const [laid, setLaid] = useState<string[]>([])
   const [selected, setSelected] = useState<Selected>({})
   const [aspect, setAspect] = useState<Aspect>('slot')
   const [hasInspector, setInspector] = useState(true)
   const [hasPublished, setPublished] = useState(false)
-  const preview = usePreview(id, member ? file : undefined, trial, track || null)
+  const weeks = draft?.phases.reduce((sum, phase) => sum + nominalWeeks(phase), 0) ?? 0
+  const chosen = Math.max(1, Math.min(week, weeks))
+  const at = draft ? weekAt(draft, chosen) : { phase: '', phaseWeek: 1 }
+  const { preview, seasons, onTry } = usePlanner(id, {
+    file: member ? file : undefined,
+    track: track || null,
+    ...at,
+    laid,
+  })
   useAutosave(id, seat)
-  useShortcuts({ help: () => setDialog('shortcuts'), inspector: () => setInspector((is) => !is) })
-  const usual = useSample(draft, sampleId('strong')) as MemberFile
-  const season = useMemo(() => (draft ? seasonOf(draft) : []), [draft])
-  const others = useMemo(
-    () =>
-      laid.flatMap((one) =>
-        draft?.tracks[one] ? [{ name: draft.tracks[one].name, weeks: seasonOf(draft, one) }] : [],
-      ),
-    [draft, laid],
-  )
-  const put = usePutOrSay(draft)
+  const help = useCallback(() => setDialog('shortcuts'), [])
+  const toggle = useCallback(() => setInspector((is) => !is), [])
+  const publish = useCallback(() => setDialog('publish'), [])
+  useShortcuts({ help, inspector: toggle })
+  const usual = useSample(lately, sampleId('strong')) as MemberFile
+  const put = usePutOrSay()
   const inspect = useCallback((to: Selected) => {
     setSelected(to)
     if (to.what) setAspect(to.what)
     setInspector(true)
     requestAnimationFrame(() => document.getElementById(`aspect-${to.what ?? 'slot'}`)?.focus())
   }, [])
-  if (!draft) return null
-  const chosen = Math.max(1, Math.min(week, season.length))
+  if (!draft || !lately) return null
   const memberName = member ? file?.name : undefined
   return (
     <main className="flex w-full flex-col gap-3 px-4 py-3">
@@ -104,55 +108,33 @@ function Workbench({ id, seat, isPublished }: { id: string; seat: string; isPubl
           isRunning={preview?.isRunning}
           error={fileError && !sample ? sayError(fileError) : undefined}
         />
-        <TrackPicker draft={draft} track={track} laid={laid} onChoose={setTrack} onLay={setLaid} />
-        <div className="ml-auto flex items-center gap-1">
-          <SaveState />
-          <UndoButtons />
-          <IconButton
-            label="Inspector (Ctrl+I)"
-            aria-pressed={hasInspector}
-            onClick={() => setInspector(!hasInspector)}
-          >
-            <PanelRight size={18} />
-          </IconButton>
-          <IconButton label="Download as a file" onClick={() => download(draft)}>
-            <Download size={18} />
-          </IconButton>
-          <IconButton label="Keyboard shortcuts" onClick={() => setDialog('shortcuts')}>
-            <CircleHelp size={18} />
-          </IconButton>
-          <Button onClick={() => setDialog('publish')}>Publish …</Button>
-        </div>
+        <TrackPicker draft={lately} track={track} laid={laid} onChoose={setTrack} onLay={setLaid} />
+        <Tools hasInspector={hasInspector} onInspector={toggle} onHelp={help} onPublish={publish} />
       </div>
       <Notice />
       <SetAside />
-      <SeasonStrip
-        draft={draft}
-        weeks={season}
-        others={others}
-        current={chosen}
-        onChoose={setWeek}
-        onPut={put}
-      />
+      <SeasonStrip draft={lately} seasons={seasons} current={chosen} onChoose={setWeek} onPut={put} />
       <div className={hasInspector ? 'grid gap-4 xl:grid-cols-[minmax(0,1fr)_23rem]' : ''}>
         <div className="min-w-0">
-          <WeekSheet
-            key={id}
-            draft={draft}
-            week={chosen}
-            weeks={season.length}
-            onWeek={setWeek}
-            onTry={setTrial}
-            preview={preview}
-            memberName={memberName}
-            track={track}
-            onSelect={setSelected}
-            onInspect={inspect}
-          />
+          <Dragging onPut={put}>
+            <WeekSheet
+              key={id}
+              draft={draft}
+              week={chosen}
+              weeks={weeks}
+              onWeek={setWeek}
+              onTry={onTry}
+              preview={preview}
+              memberName={memberName}
+              track={track}
+              onSelect={setSelected}
+              onInspect={inspect}
+            />
+          </Dragging>
         </div>
         {hasInspector && (
           <Inspector
-            draft={draft}
+            draft={lately}
             template={id}
             selected={selected}
             aspect={aspect}
@@ -176,8 +158,36 @@ function Workbench({ id, seat, isPublished }: { id: string; seat: string; isPubl
   )
 }
 
+type ToolsProps = {
+  hasInspector: boolean
+  onInspector: () => void
+  onHelp: () => void
+  onPublish: () => void
+}
+
+const Tools = memo(function Tools({ hasInspector, onInspector, onHelp, onPublish }: ToolsProps) {
+  return (
+    <div className="ml-auto flex items-center gap-1">
+      <SaveState />
+      <UndoButtons />
+      <IconButton label="Inspector (Ctrl+I)" aria-pressed={hasInspector} onClick={onInspector}>
+        <PanelRight size={18} />
+      </IconButton>
+      <IconButton label="Download as a file" onClick={download}>
+        <Download size={18} />
+      </IconButton>
+      <IconButton label="Keyboard shortcuts" onClick={onHelp}>
+        <CircleHelp size={18} />
+      </IconButton>
+      <Button onClick={onPublish}>Publish …</Button>
+    </div>
+  )
+})
+
 /** The draft as a template file, which reads back as the same draft. */
-function download(draft: Template): void {
+function download(): void {
+  const { draft } = store.getState().editor
+  if (!draft) return
   const url = URL.createObjectURL(
     new Blob([`${JSON.stringify(draft, null, 2)}\n`], { type: 'application/json' }),
   )
@@ -189,17 +199,32 @@ function download(draft: Template): void {
 }
 
 /** Does a step of the strip, or says why it cannot be done. */
-function usePutOrSay(draft: Template | null): (built: Built) => boolean {
+function usePutOrSay(): (built: Built) => boolean {
   const dispatch = useAppDispatch()
-  return (built) => {
-    const fault = isFault(built) ? built.fault : draft && checkCommand(draft, built).map(formatIssue)[0]
-    if (fault || isFault(built)) {
-      toast(fault)
-      return false
-    }
-    dispatch(edit(built))
-    return true
+  return useCallback(
+    (built) => {
+      const { draft } = store.getState().editor
+      const fault = isFault(built) ? built.fault : draft && checkCommand(draft, built).map(formatIssue)[0]
+      if (fault || isFault(built)) {
+        toast(fault)
+        return false
+      }
+      dispatch(edit(built))
+      return true
+    },
+    [dispatch],
+  )
+}
+
+/** The phase that a week of the template lies in, and which of its weeks it is. */
+function weekAt({ phases }: Template, week: number): { phase: string; phaseWeek: number } {
+  let before = 0
+  for (const phase of phases) {
+    const count = nominalWeeks(phase)
+    if (week <= before + count) return { phase: phase.id, phaseWeek: week - before }
+    before += count
   }
+  return { phase: '', phaseWeek: 1 }
 }
 
 const strengths: Strength[] = ['light', 'strong']
@@ -251,7 +276,7 @@ function NameField({ name }: { name: string }) {
 
 type PickerProps = { member: string; onChoose: (id: string) => void; isRunning?: boolean; error?: string }
 
-function MemberPicker({ member, onChoose, isRunning, error }: PickerProps) {
+const MemberPicker = memo(function MemberPicker({ member, onChoose, isRunning, error }: PickerProps) {
   const { data } = api.useMembersQuery()
   const mine = data?.filter(({ isMine }) => isMine) ?? []
   return (
@@ -287,7 +312,7 @@ function MemberPicker({ member, onChoose, isRunning, error }: PickerProps) {
       )}
     </div>
   )
-}
+})
 
 type TrackProps = {
   draft: Template
@@ -298,7 +323,7 @@ type TrackProps = {
 }
 
 /** A track whose differences are marked in the sheet, and tried on the chosen member; and those that are laid over the strip. */
-function TrackPicker({ draft, track, laid, onChoose, onLay }: TrackProps) {
+const TrackPicker = memo(function TrackPicker({ draft, track, laid, onChoose, onLay }: TrackProps) {
   const tracks = Object.entries(draft.tracks)
   if (!tracks.length) return null
   return (
@@ -335,7 +360,7 @@ function TrackPicker({ draft, track, laid, onChoose, onLay }: TrackProps) {
       </Details>
     </div>
   )
-}
+})
 
 function SaveState() {
   const waiting = useAppSelector(({ editor }) => editor.waiting.length)
@@ -351,8 +376,8 @@ function SaveState() {
 /** The newest step by its name, and those before it in a list: choosing one takes back all from it on. */
 function UndoButtons() {
   const dispatch = useAppDispatch()
-  const done = useAppSelector(({ editor }) => editor.done)
-  const undone = useAppSelector(({ editor }) => editor.undone)
+  const done = useDeferredValue(useAppSelector(({ editor }) => editor.done))
+  const undone = useDeferredValue(useAppSelector(({ editor }) => editor.undone))
   const [last, next] = [done[done.length - 1], undone[undone.length - 1]]
   const steps = done.slice(-15).reverse()
   return (

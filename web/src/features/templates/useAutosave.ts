@@ -1,4 +1,4 @@
-import { useEffect, useRef } from 'react'
+import { useCallback, useEffect, useRef } from 'react'
 import { api } from '../../app/api.ts'
 import { store, useAppDispatch, useAppSelector } from '../../app/store.ts'
 import { merge, setAway } from './editorSlice.ts'
@@ -20,39 +20,52 @@ export function useAutosave(id: string, seat: string): void {
   const tabs = useRef<BroadcastChannel | null>(null)
   const count = waiting.length
 
-  useEffect(() => keepEdits(seat, id, waiting), [seat, id, waiting])
+  useEffect(() => {
+    // A moment later, so that no key waits for the disk.
+    const timer = setTimeout(() => keepEdits(seat, id, waiting), 50)
+    return () => clearTimeout(timer)
+  }, [seat, id, waiting])
+
+  const sync = useCallback(async () => {
+    if (isSending.current) return
+    isSending.current = true
+    const { waiting: now, revision } = store.getState().editor
+    const edits = now.slice(0, 200)
+    const { data, error } = await dispatch(api.endpoints.saveEdits.initiate({ id, since: revision, edits }))
+    isSending.current = false
+    if (store.getState().editor.id !== id) return
+    if (data) {
+      if (edits.length || data.revision !== revision) dispatch(merge(data))
+      if (edits.length) tabs.current?.postMessage('stored')
+    } else if (edits.length && error) dispatch(setAway(true))
+  }, [dispatch, id])
 
   useEffect(() => {
-    const sync = async () => {
-      if (isSending.current) return
-      isSending.current = true
-      const { waiting: now, revision } = store.getState().editor
-      const edits = now.slice(0, 200)
-      const { data, error } = await dispatch(api.endpoints.saveEdits.initiate({ id, since: revision, edits }))
-      isSending.current = false
-      if (store.getState().editor.id !== id) return
-      if (data) {
-        if (edits.length || data.revision !== revision || data.answers.length) dispatch(merge(data))
-        if (edits.length) tabs.current?.postMessage('stored')
-      } else if (edits.length && error) dispatch(setAway(true))
-    }
     const channel = new BroadcastChannel(`young-oak/draft/${id}`)
     channel.onmessage = () => void sync()
     tabs.current = channel
     const look = () => document.visibilityState === 'visible' && void sync()
-    const timer = count ? setTimeout(() => void sync(), pauseMs) : undefined
-    const again = setInterval(count ? () => void sync() : look, count ? retryMs : lookMs)
-    const ask = (event: BeforeUnloadEvent) => event.preventDefault()
     addEventListener('focus', look)
     addEventListener('online', look)
-    if (count) addEventListener('beforeunload', ask)
+    const timer = setInterval(look, lookMs)
+    return () => {
+      channel.close()
+      clearInterval(timer)
+      removeEventListener('focus', look)
+      removeEventListener('online', look)
+    }
+  }, [id, sync])
+
+  useEffect(() => {
+    if (!count) return
+    const timer = setTimeout(() => void sync(), pauseMs)
+    const again = setInterval(() => void sync(), retryMs)
+    const ask = (event: BeforeUnloadEvent) => event.preventDefault()
+    addEventListener('beforeunload', ask)
     return () => {
       clearTimeout(timer)
       clearInterval(again)
-      channel.close()
-      removeEventListener('focus', look)
-      removeEventListener('online', look)
       removeEventListener('beforeunload', ask)
     }
-  }, [dispatch, id, count, isAway])
+  }, [count, isAway, sync])
 }

@@ -1,3 +1,4 @@
+import { memo } from 'react'
 import type { MemberFile } from '@young-oak/api/members'
 import type { Template } from '@young-oak/core/template'
 import type { Preview } from '../../../workers/planner.worker.ts'
@@ -31,7 +32,16 @@ const titles: Record<Aspect, string> = {
 }
 
 /** Everything that can be said of what the keyboard stands on, from the template to the slot's rules. */
-export function Inspector({ draft, template, selected, aspect, onAspect, file, preview, memberName }: Props) {
+export const Inspector = memo(function Inspector({
+  draft,
+  template,
+  selected,
+  aspect,
+  onAspect,
+  file,
+  preview,
+  memberName,
+}: Props) {
   return (
     <aside
       aria-label="Inspector"
@@ -82,4 +92,4 @@ export function Inspector({ draft, template, selected, aspect, onAspect, file, p
       </div>
     </aside>
   )
-}
+})

@@ -61,7 +61,7 @@ function MemberWhy({ slotId, selected, preview, memberName }: WhyProps) {
     return (
       <p className="text-sm text-bark">Choose whose loads are shown, above, to see the why of them here.</p>
     )
-  const planned = preview?.plan.weeks
+  const planned = preview?.weeks
     .filter((week) => week.phase === selected.phase && week.phaseWeek === (selected.row ?? 0) + 1)
     .flatMap(({ places }) => places)
     .flatMap(({ slots }) => slots)

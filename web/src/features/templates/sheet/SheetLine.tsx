@@ -152,29 +152,7 @@ export const SheetLine = memo(function SheetLine({
       {writing && <Understood typing={typing} />}
     </div>
   )
-}, isAlike)
-
-/** Lines are made anew at every edit: one whose slot is the same object is the same line. */
-function isAlike(was: Props, is: Props): boolean {
-  const { line: a, ...others } = was
-  const { line: b, ...now } = is
-  const isSame = (Object.keys(now) as (keyof typeof now)[]).every((key) => now[key] === others[key])
-  return (
-    isSame &&
-    a.slot === b.slot &&
-    a.group === b.group &&
-    a.letter === b.letter &&
-    a.row === b.row &&
-    a.phase === b.phase &&
-    a.session === b.session &&
-    a.part === b.part &&
-    a.rules === b.rules &&
-    a.marks.join() === b.marks.join() &&
-    a.byRule.join() === b.byRule.join() &&
-    liftName(a.lift) === liftName(b.lift) &&
-    JSON.stringify(a.has) === JSON.stringify(b.has)
-  )
-}
+})
 
 type HeadProps = {
   line: SetsLine
@@ -253,7 +231,15 @@ type NewProps = {
 }
 
 /** Where a new slot is typed: an exercise, with its sets if they are said. */
-export function NewSlotLine({ line, column, index, isFirst, isHere, typing, onAct }: NewProps) {
+export const NewSlotLine = memo(function NewSlotLine({
+  line,
+  column,
+  index,
+  isFirst,
+  isHere,
+  typing,
+  onAct,
+}: NewProps) {
   const { session, part, after } = line
   const { setNodeRef, isOver } = useDroppable({
     id: `end/${session}/${part}/${column}`,
@@ -281,7 +267,7 @@ export function NewSlotLine({ line, column, index, isFirst, isHere, typing, onAc
       )}
     </div>
   )
-}
+})
 
 /** What the words come to, or what is wrong with them; and what else they may mean. */
 function Understood({ typing }: { typing: Typing }) {

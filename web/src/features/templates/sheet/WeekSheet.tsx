@@ -1,18 +1,24 @@
-import { DndContext, PointerSensor, useSensor, useSensors, type DragEndEvent } from '@dnd-kit/core'
-import { startTransition, useCallback, useEffect, useLayoutEffect, useMemo, useRef, useState } from 'react'
-import { copySlots, moveSlots } from '@young-oak/core/building'
-import { minutesOf, type PlannedSession } from '@young-oak/core/plan'
-import { spotOf, type Command, type Id, type Template } from '@young-oak/core/template'
-import { formatDay } from '@young-oak/core/units'
+import {
+  memo,
+  startTransition,
+  useCallback,
+  useEffect,
+  useLayoutEffect,
+  useMemo,
+  useRef,
+  useState,
+} from 'react'
+import { minutesOf } from '@young-oak/core/plan'
+import { type Command, type Id, type Template } from '@young-oak/core/template'
 import { Button } from '../../../ui/Button.tsx'
 import { Modal } from '../../../ui/Modal.tsx'
 import type { Preview } from '../../../workers/planner.worker.ts'
 import type { Selected } from '../inspector/selected.ts'
-import { mint } from '../mint.ts'
 import { CircuitDialog } from './CircuitDialog.tsx'
 import { PasteFaults } from './PasteFaults.tsx'
-import { columnsOf, lineAt, plannedAt, type Column } from './sheet.ts'
-import { NewSlotLine, SheetLine, type LineActs } from './SheetLine.tsx'
+import { columnsOf, keepColumns, lineAt, plannedAt, type Column } from './sheet.ts'
+import { SheetColumn } from './SheetColumn.tsx'
+import type { LineActs } from './SheetLine.tsx'
 import { useSheet } from './useSheet.ts'
 
 type Props = {
@@ -33,7 +39,7 @@ type Props = {
 }
 
 /** The week's sessions side by side, edited in place by keyboard. */
-export function WeekSheet({
+export const WeekSheet = memo(function WeekSheet({
   draft,
   week,
   weeks,
@@ -45,7 +51,20 @@ export function WeekSheet({
   onSelect,
   onInspect,
 }: Props) {
-  const columns = useMemo(() => columnsOf(draft, week, track), [draft, week, track])
+  const [columns, setColumns] = useState(() => columnsOf(draft, week, track))
+  const [made, setMade] = useState({ draft, week, track })
+  if (made.draft !== draft || made.week !== week || made.track !== track) {
+    setMade({ draft, week, track })
+    setColumns(keepColumns(columns, columnsOf(draft, week, track)))
+  }
+  const planned = useMemo(
+    () =>
+      columns.map((column) => {
+        const session = plannedAt(preview, column)
+        return { session, minutes: session ? minutesOf(draft, column.session, session.slots) : 0 }
+      }),
+    [columns, preview, draft],
+  )
   const sheet = useRef<HTMLDivElement>(null)
   const [circuit, setCircuit] = useState<Id[] | null>(null)
   const state = useSheet({ draft, columns, week, weeks, sheet, onWeek, onTry, onCircuit: setCircuit })
@@ -85,23 +104,8 @@ export function WeekSheet({
     }
   }, [])
 
-  const sensors = useSensors(useSensor(PointerSensor, { activationConstraint: { distance: 6 } }))
-  const drop = ({ active, over, activatorEvent }: DragEndEvent) => {
-    const to = over?.data.current as { session: Id; part: string; after: Id } | undefined
-    if (!to || to.after === active.id) return
-    const copies =
-      activatorEvent instanceof PointerEvent && (activatorEvent.ctrlKey || activatorEvent.metaKey)
-    const slot = String(active.id)
-    if (JSON.stringify(spotOf(draft, slot)) === JSON.stringify(to)) return
-    state.put(copies ? copySlots(draft, [slot], to, mint) : moveSlots(draft, [slot], to))
-  }
-
   return (
-    <DndContext
-      sensors={sensors}
-      onDragEnd={drop}
-      accessibility={{ screenReaderInstructions: { draggable: 'Alt and an arrow key move the slot.' } }}
-    >
+    <>
       <div
         ref={sheet}
         role="group"
@@ -115,67 +119,23 @@ export function WeekSheet({
         onCut={state.onCut}
         onPaste={state.onPaste}
       >
-        {columns.map((one, c) => {
-          const planned = plannedAt(preview, one)
-          return (
-            <section key={one.position} aria-label={`${one.name}, place ${one.inWeek}`}>
-              <ColumnHead
-                column={one}
-                columns={columns}
-                planned={planned}
-                memberName={memberName}
-                draft={draft}
-                onInspect={() => onInspect({ phase: one.phase, session: one.session, what: 'session' })}
-              />
-              {one.parts.map((part) => (
-                <div key={part.name}>
-                  {(one.parts.length > 1 || part.minutes) && (
-                    <p className="mt-2 text-xs tracking-wide text-bark">
-                      {part.name}
-                      {part.minutes && `, ${part.minutes} min`}
-                    </p>
-                  )}
-                  {part.lines.map((own) => {
-                    const l = one.lines.indexOf(own)
-                    const isHere = at.column === c && at.line === l
-                    if (own.kind === 'new')
-                      return (
-                        <NewSlotLine
-                          key={own.key}
-                          line={own}
-                          column={c}
-                          index={l}
-                          isFirst={c === 0 && l === 0}
-                          isHere={isHere}
-                          typing={isHere ? typing : null}
-                          onAct={onAct}
-                        />
-                      )
-                    const isMarked = range.column === c && l >= range.lines[0] && l <= range.lines[1]
-                    const isSpread = range.lines[0] < range.lines[1] || range.fields[0] < range.fields[1]
-                    return (
-                      <SheetLine
-                        key={own.key}
-                        line={own}
-                        table={draft.maxes.table}
-                        planned={planned?.slots.find(({ slot }) => slot === own.slotId)}
-                        isPreviewed={memberName !== undefined}
-                        column={c}
-                        index={l}
-                        field={isHere ? at.field : null}
-                        markedFrom={isMarked && isSpread ? range.fields[0] : null}
-                        markedTo={isMarked && isSpread ? range.fields[1] : null}
-                        typing={isHere ? typing : null}
-                        onAct={onAct}
-                        onInspect={onInspect}
-                      />
-                    )
-                  })}
-                </div>
-              ))}
-            </section>
-          )
-        })}
+        {columns.map((one, c) => (
+          <SheetColumn
+            key={one.position}
+            column={one}
+            index={c}
+            twin={twinOf(columns, one)}
+            at={at.column === c ? at : null}
+            range={range.column === c ? range : null}
+            typing={at.column === c ? typing : null}
+            planned={planned[c]?.session}
+            minutes={planned[c]?.minutes ?? 0}
+            isPreviewed={memberName !== undefined}
+            table={draft.maxes.table}
+            onAct={onAct}
+            onInspect={onInspect}
+          />
+        ))}
       </div>
       <Legend />
       {state.asked && (
@@ -198,9 +158,13 @@ export function WeekSheet({
       {circuit && (
         <CircuitDialog draft={draft} slots={circuit} onPut={state.put} onClose={() => setCircuit(null)} />
       )}
-    </DndContext>
+    </>
   )
-}
+})
+
+/** The first place of the week that has the same session, where this is a later one. */
+const twinOf = (columns: Column[], { session, position }: Column): number | undefined =>
+  columns.find((one) => one.session === session && one.position < position)?.inWeek
 
 const Legend = () => (
   <p className="flex flex-wrap gap-x-5 text-xs text-bark">
@@ -217,49 +181,3 @@ const Legend = () => (
     <span>Type over a cell, or a whole line: back squat 5 x 5 @ 75% R2 rest 3:00</span>
   </p>
 )
-
-/** Counted back from the test day: a member’s own date decides when it is. */
-const sayToTest = (weeks: number): string =>
-  weeks === 0 ? 'Week of the test' : `${weeks} ${weeks === 1 ? 'week' : 'weeks'} before the test`
-
-type HeadProps = {
-  column: Column
-  columns: Column[]
-  planned?: PlannedSession
-  memberName?: string
-  draft: Template
-  onInspect: () => void
-}
-
-function ColumnHead({ column, columns, planned, memberName, draft, onInspect }: HeadProps) {
-  const minutes = planned && memberName ? minutesOf(draft, column.session, planned.slots) : 0
-  const twin = columns.find(
-    ({ session, position }) => session === column.session && position < column.position,
-  )
-  return (
-    <header className="border-b-2 border-ink pb-1">
-      <h2 className="text-lg">
-        <span className="mr-2 text-bark">{column.inWeek}</span>
-        <button
-          type="button"
-          tabIndex={-1}
-          title="Open the session in the inspector"
-          onClick={onInspect}
-          className="text-left hover:text-leaf"
-        >
-          {column.name}
-        </button>
-      </h2>
-      <p className="min-h-5 text-xs text-bark">
-        {column.toTest !== undefined && `${sayToTest(column.toTest)}. `}
-        {twin && `The same cells as place ${twin.inWeek}. `}
-        {planned?.date &&
-          memberName &&
-          `${planned.status === 'skipped' ? 'Skipped' : 'Trained'} on ${formatDay(planned.date)}.`}
-        {minutes > 0 && `About ${minutes} minutes. `}
-        {planned?.status === 'ahead' && memberName && 'Loads if every session before is a hit.'}
-        {planned?.status === 'next' && memberName && 'Comes next.'}
-      </p>
-    </header>
-  )
-}

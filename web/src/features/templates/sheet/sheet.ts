@@ -1,5 +1,5 @@
 import { inTurn, partInTurn, placesOf, rowOnPaper, turnOf, type Place } from '@young-oak/core/calendar'
-import type { Lift } from '@young-oak/core/library'
+import { liftKey, type Lift } from '@young-oak/core/library'
 import type { PlannedSession } from '@young-oak/core/plan'
 import {
   cellFields,
@@ -147,6 +147,49 @@ function linesOf(
   }))
 }
 
+/** Columns made anew, with those that say the same as before, or else their lines, kept as the same objects: they are not drawn anew. */
+export function keepColumns(was: Column[], now: Column[]): Column[] {
+  return now.map((column) => {
+    const before = was.find(({ position }) => position === column.position)
+    if (!before) return column
+    const known = new Map(before.lines.map((line) => [line.key, line]))
+    const keep = (line: Line): Line => {
+      const old = known.get(line.key)
+      return old && isSameLine(old, line) ? old : line
+    }
+    const parts = column.parts.map((part) => ({ ...part, lines: part.lines.map(keep) }))
+    const lines = parts.flatMap((part) => part.lines)
+    const isSame =
+      lines.length === before.lines.length &&
+      lines.every((line, i) => line === before.lines[i]) &&
+      JSON.stringify(headOf(column)) === JSON.stringify(headOf(before))
+    return isSame ? before : { ...column, parts, lines }
+  })
+}
+
+const headOf = ({ lines: _, parts, ...head }: Column) => [
+  head,
+  parts.map(({ name, minutes, lines }) => [name, minutes, lines.length]),
+]
+
+function isSameLine(a: Line, b: Line): boolean {
+  if (a.kind === 'new' || b.kind === 'new') return JSON.stringify(a) === JSON.stringify(b)
+  return (
+    a.slot === b.slot &&
+    a.group === b.group &&
+    a.letter === b.letter &&
+    a.row === b.row &&
+    a.phase === b.phase &&
+    a.session === b.session &&
+    a.part === b.part &&
+    a.rules === b.rules &&
+    a.marks.join() === b.marks.join() &&
+    a.byRule.join() === b.byRule.join() &&
+    liftKey(a.lift) === liftKey(b.lift) &&
+    JSON.stringify(a.has) === JSON.stringify(b.has)
+  )
+}
+
 /** Where the keyboard is: column, line within it, and cell. */
 export type At = { column: number; line: number; field: number }
 
@@ -233,6 +276,6 @@ export const plannedAt = (
   preview: Preview | null,
   { phase, phaseWeek, inWeek, session }: Pick<Column, 'phase' | 'phaseWeek' | 'inWeek' | 'session'>,
 ): PlannedSession | undefined =>
-  preview?.plan.weeks
+  preview?.weeks
     .findLast((week) => week.phase === phase && week.phaseWeek === phaseWeek)
     ?.places.find((place) => place.inWeek === inWeek && place.session === session)

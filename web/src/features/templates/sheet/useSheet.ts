@@ -345,7 +345,10 @@ export function useSheet({ draft, columns, week, weeks, sheet, onWeek, onTry, on
     setAt: (next: At, isMark = false) => {
       if (typing) return
       if (isMark && next.column === at.column) setAnchor(anchor ?? at)
-      setAt(next)
+      // Focus follows the keyboard: where it is already, nothing is drawn again.
+      setAt((was) =>
+        was.column === next.column && was.line === next.line && was.field === next.field ? was : next,
+      )
     },
     unmark: () => setAnchor(null),
     answer: (isYes: boolean) => {

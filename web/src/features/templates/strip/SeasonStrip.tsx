@@ -1,5 +1,5 @@
 import { scaleLinear } from 'd3'
-import { useState, type KeyboardEvent, type PointerEvent } from 'react'
+import { memo, useState, type KeyboardEvent, type PointerEvent } from 'react'
 import { movePhase, repeatPhase, resizePhase, splitPhase, type Built } from '@young-oak/core/building'
 import type { WeekSummary } from '@young-oak/core/plan'
 import {
@@ -9,14 +9,14 @@ import {
   type Phase,
   type Template,
 } from '@young-oak/core/template'
+import type { Seasons } from '../../../workers/planner.worker.ts'
 import { mint } from '../mint.ts'
 import { staveOf, staves, type Stave } from './stave.ts'
 
 type Props = {
   draft: Template
-  weeks: WeekSummary[]
-  /** Tracks laid over the weeks, each with the same weeks as that track has them. */
-  others: { name: string; weeks: WeekSummary[] }[]
+  /** The weeks, and as the tracks that are laid over them have them; null until they are worked out. */
+  seasons: Seasons | null
   current: number
   onChoose: (week: number) => void
   onPut: (built: Built) => boolean
@@ -28,7 +28,8 @@ const height = 72
  * The weeks of a template as a row of staves, and the way to them: the darker the ink the higher the percent, hollow is a light week.
  * Phases are drawn longer and shorter below; keys on a week do the same.
  */
-export function SeasonStrip({ draft, weeks, others, current, onChoose, onPut }: Props) {
+export const SeasonStrip = memo(function SeasonStrip({ draft, seasons, current, onChoose, onPut }: Props) {
+  const { own: weeks, laid: others } = seasons ?? none
   const [stave, setStave] = useState<Stave>('sets')
   const { title, value, say } = staveOf[stave]
   const all = [weeks, ...others.map((one) => one.weeks)].flat().map((week) => value(week) ?? 0)
@@ -86,7 +87,7 @@ export function SeasonStrip({ draft, weeks, others, current, onChoose, onPut }: 
           + and − on a week: its phase longer, shorter. L: light week. S, R: split, repeat.
         </span>
       </div>
-      <div className="mt-1 flex items-end gap-1" data-strip>
+      <div className="mt-1 flex min-h-29 items-end gap-1" data-strip>
         {weeks.map((week) => (
           <button
             key={week.week}
@@ -150,8 +151,9 @@ export function SeasonStrip({ draft, weeks, others, current, onChoose, onPut }: 
       </p>
     </section>
   )
-}
+})
 
+const none: Seasons = { own: [], laid: [] }
 const dashes = ['none', '5 3', '2 2', '8 2 2 2']
 
 type EdgeProps = { draft: Template; phase: Phase; first: number; onPut: (built: Built) => boolean }

@@ -1,0 +1,143 @@
+import { memo } from 'react'
+import type { RepTable } from '@young-oak/core/maxes'
+import type { PlannedSession } from '@young-oak/core/plan'
+import type { Id } from '@young-oak/core/template'
+import { formatDay } from '@young-oak/core/units'
+import type { Selected } from '../inspector/selected.ts'
+import type { At, Column, Range } from './sheet.ts'
+import { NewSlotLine, SheetLine, type LineActs } from './SheetLine.tsx'
+import type { Typing } from './useSheet.ts'
+
+type Props = {
+  column: Column
+  index: number
+  twin?: number
+  /** Where the keyboard is, and what is marked, where it is in this column. */
+  at: At | null
+  range: Range | null
+  typing: Typing | null
+  planned?: PlannedSession
+  minutes: number
+  isPreviewed: boolean
+  table?: RepTable
+  onAct: LineActs
+  onInspect: (selected: Selected) => void
+}
+
+/** One place of the week: its session's name, its parts, their lines. */
+export const SheetColumn = memo(function SheetColumn({
+  column,
+  index: c,
+  twin,
+  at,
+  range,
+  typing,
+  planned,
+  minutes,
+  isPreviewed,
+  table,
+  onAct,
+  onInspect,
+}: Props) {
+  const isSpread = range !== null && (range.lines[0] < range.lines[1] || range.fields[0] < range.fields[1])
+  const slots = new Map<Id, PlannedSession['slots'][number]>(planned?.slots.map((slot) => [slot.slot, slot]))
+  const firsts = column.parts.map((_, p) =>
+    column.parts.slice(0, p).reduce((sum, { lines }) => sum + lines.length, 0),
+  )
+  return (
+    <section aria-label={`${column.name}, place ${column.inWeek}`} className="contain-layout">
+      <ColumnHead
+        column={column}
+        twin={twin}
+        planned={isPreviewed ? planned : undefined}
+        minutes={isPreviewed ? minutes : 0}
+        onInspect={() => onInspect({ phase: column.phase, session: column.session, what: 'session' })}
+      />
+      {column.parts.map((part, p) => (
+        <div key={part.name}>
+          {(column.parts.length > 1 || part.minutes) && (
+            <p className="mt-2 text-xs tracking-wide text-bark">
+              {part.name}
+              {part.minutes && `, ${part.minutes} min`}
+            </p>
+          )}
+          {part.lines.map((line, i) => {
+            const l = (firsts[p] ?? 0) + i
+            const isHere = at?.line === l
+            const isMarked = isSpread && l >= range.lines[0] && l <= range.lines[1]
+            if (line.kind === 'new')
+              return (
+                <NewSlotLine
+                  key={line.key}
+                  line={line}
+                  column={c}
+                  index={l}
+                  isFirst={c === 0 && l === 0}
+                  isHere={isHere}
+                  typing={isHere ? typing : null}
+                  onAct={onAct}
+                />
+              )
+            return (
+              <SheetLine
+                key={line.key}
+                line={line}
+                table={table}
+                planned={slots.get(line.slotId)}
+                isPreviewed={isPreviewed}
+                column={c}
+                index={l}
+                field={isHere ? at.field : null}
+                markedFrom={isMarked ? range.fields[0] : null}
+                markedTo={isMarked ? range.fields[1] : null}
+                typing={isHere ? typing : null}
+                onAct={onAct}
+                onInspect={onInspect}
+              />
+            )
+          })}
+        </div>
+      ))}
+    </section>
+  )
+})
+
+/** Counted back from the test day: a member’s own date decides when it is. */
+const sayToTest = (weeks: number): string =>
+  weeks === 0 ? 'Week of the test' : `${weeks} ${weeks === 1 ? 'week' : 'weeks'} before the test`
+
+type HeadProps = {
+  column: Column
+  twin?: number
+  planned?: PlannedSession
+  minutes: number
+  onInspect: () => void
+}
+
+function ColumnHead({ column, twin, planned, minutes, onInspect }: HeadProps) {
+  return (
+    <header className="border-b-2 border-ink pb-1">
+      <h2 className="text-lg">
+        <span className="mr-2 text-bark">{column.inWeek}</span>
+        <button
+          type="button"
+          tabIndex={-1}
+          title="Open the session in the inspector"
+          onClick={onInspect}
+          className="text-left hover:text-leaf"
+        >
+          {column.name}
+        </button>
+      </h2>
+      <p className="min-h-5 text-xs text-bark">
+        {column.toTest !== undefined && `${sayToTest(column.toTest)}. `}
+        {twin !== undefined && `The same cells as place ${twin}. `}
+        {planned?.date &&
+          `${planned.status === 'skipped' ? 'Skipped' : 'Trained'} on ${formatDay(planned.date)}. `}
+        {minutes > 0 && `About ${minutes} minutes. `}
+        {planned?.status === 'ahead' && 'Loads if every session before is a hit.'}
+        {planned?.status === 'next' && 'Comes next.'}
+      </p>
+    </header>
+  )
+}
