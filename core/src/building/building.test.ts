@@ -34,6 +34,7 @@ import {
   repeatPhase,
   replaceExercise,
   resizePhase,
+  setClock,
   splitPhase,
   type Built,
   type Mint,
@@ -80,6 +81,8 @@ const steps: Record<string, (draft: Template, mint: Mint) => Built> = {
   'slots parted': (draft) => partSlots(draft, firstSlots(draft)),
   'a circuit made': (draft, mint) =>
     makeCircuit(draft, firstSlots(draft).slice(-2), { name: 'Tide', by: 'rounds', capSeconds: 600 }, mint),
+  'rows by exposure': (draft) => setClock(draft, firstSlots(draft)[0] ?? '', 'exposure'),
+  'rows by place': (draft) => setClock(draft, firstSlots(draft)[0] ?? '', 'place'),
   'an exercise replaced': (draft) => {
     const { exercise, variant } = Object.values(draft.slots)[0] ?? { exercise: 'plank' as const }
     return replaceExercise(draft, { exercise, ...(variant && { variant }) }, { exercise: 'hipThrust' })

@@ -14,6 +14,7 @@ import { chooseTheme, currentTheme } from './theme.ts'
 const pages: Record<SeatView['kind'], { to: string; label: string; isWide?: true }[]> = {
   writer: [
     { to: '/templates', label: 'Templates' },
+    { to: '/exercises', label: 'Exercises', isWide: true },
     { to: '/members', label: 'Members' },
     { to: '/max-table', label: 'Maxes' },
     { to: '/places', label: 'Equipment' },

@@ -26,6 +26,7 @@ export const router = createBrowserRouter([
       { path: '/', element: <Home /> },
       { path: '/templates', element: page(() => import('../features/templates/TemplatesPage.tsx')) },
       { path: '/templates/:id', element: page(() => import('../features/templates/EditorPage.tsx')) },
+      { path: '/exercises', element: page(() => import('../features/library/LibraryPage.tsx')) },
       { path: '/members', element: page(() => import('../features/members/MembersPage.tsx')) },
       { path: '/today', element: page(() => import('../features/training/TodayPage.tsx')) },
       { path: '/progress', element: page(() => import('../features/progress/ProgressPage.tsx')) },

@@ -19,6 +19,7 @@ const strip: [string, string][] = [
   ['L', 'make the week light; on a light one, not'],
   ['S', 'split the phase after this week'],
   ['R', 'repeat the phase behind itself'],
+  ['N', 'a new phase of four weeks behind it'],
   ['Alt + Left, Right', 'move the phase earlier, later'],
 ]
 

@@ -1,7 +1,9 @@
 import { liftName, muscles, setCounts, exerciseOf, type Muscle } from '@young-oak/core/library'
+import { setClock } from '@young-oak/core/building'
 import { explain } from '@young-oak/core/explain'
 import { formatHandled } from '@young-oak/core/plan'
-import { sayAdjustment, type Slot, type Template } from '@young-oak/core/template'
+import { rowClocks, sayAdjustment, type RowClock, type Slot, type Template } from '@young-oak/core/template'
+import { SelectField } from '../../../ui/Field.tsx'
 import { sentence } from '../../../ui/Why.tsx'
 import type { Preview } from '../../../workers/planner.worker.ts'
 import { SavedField } from './SavedField.tsx'
@@ -39,6 +41,17 @@ export function SlotAspect({ draft, selected, preview, memberName }: Props) {
           void put({ do: 'setSlotField', slot: id, field: 'note', from: slot.note ?? null, to: to || null })
         }
       />
+      <SelectField
+        label="Its rows are read by"
+        value={slot.by}
+        onChange={(event) => put(setClock(draft, id, event.target.value as RowClock))}
+      >
+        {rowClocks.map((clock) => (
+          <option key={clock} value={clock}>
+            {clockWords[clock]}
+          </option>
+        ))}
+      </SelectField>
       <Counts
         slot={slot}
         onSave={(to) => put({ do: 'setSlotField', slot: id, field: 'counts', from: slot.counts ?? null, to })}
@@ -51,6 +64,13 @@ export function SlotAspect({ draft, selected, preview, memberName }: Props) {
       <SlotDetails draft={draft} slotId={id} phase={phase} row={row} />
     </section>
   )
+}
+
+const clockWords: Record<RowClock, string> = {
+  week: 'the week of the phase',
+  exposure: 'the exposure, and begin again after the last',
+  place: 'the place in the week',
+  toTest: 'the weeks to the test day',
 }
 
 type WhyProps = { slotId: string; selected: Selected; preview: Preview | null; memberName?: string }

@@ -1,6 +1,13 @@
 import { scaleLinear } from 'd3'
 import { memo, useState, type KeyboardEvent, type PointerEvent } from 'react'
-import { movePhase, repeatPhase, resizePhase, splitPhase, type Built } from '@young-oak/core/building'
+import {
+  addPhase,
+  movePhase,
+  repeatPhase,
+  resizePhase,
+  splitPhase,
+  type Built,
+} from '@young-oak/core/building'
 import type { WeekSummary } from '@young-oak/core/plan'
 import {
   nominalWeeks,
@@ -83,8 +90,16 @@ export const SeasonStrip = memo(function SeasonStrip({ draft, seasons, current, 
             {name}
           </span>
         ))}
+        <span
+          draggable
+          onDragStart={(event) => event.dataTransfer.setData(lightKind, 'light')}
+          title="Drag onto a week: two thirds of the sets, a tenth less load. On a light week it takes that away."
+          className="cursor-grab rounded border border-dashed border-mist px-2 text-mist"
+        >
+          Light week
+        </span>
         <span className="ml-auto">
-          + and − on a week: its phase longer, shorter. L: light week. S, R: split, repeat.
+          On a week: + − longer, shorter; L light; S split; R repeat; N new phase.
         </span>
       </div>
       <div className="mt-1 flex min-h-29 items-end gap-1" data-strip>
@@ -98,6 +113,11 @@ export const SeasonStrip = memo(function SeasonStrip({ draft, seasons, current, 
             title={describe(week)}
             onClick={() => onChoose(week.week)}
             onKeyDown={(event) => press(event, week)}
+            onDragOver={(event) => event.dataTransfer.types.includes(lightKind) && event.preventDefault()}
+            onDrop={(event) => {
+              const phase = draft.phases.find(({ id }) => id === week.phase)
+              if (phase && event.dataTransfer.types.includes(lightKind)) onPut(lightOn(phase, week.phaseWeek))
+            }}
             className={`flex min-w-8 flex-1 flex-col items-center justify-end rounded-t px-0.5 pt-0.5 ${week.week === current ? 'bg-leaf-wash' : 'hover:bg-leaf-wash/60'}`}
           >
             <span className="text-xs whitespace-nowrap text-bark">
@@ -152,6 +172,9 @@ export const SeasonStrip = memo(function SeasonStrip({ draft, seasons, current, 
     </section>
   )
 })
+
+/** What a dragged light week is called. */
+const lightKind = 'application/x-young-oak-light'
 
 const none: Seasons = { own: [], laid: [] }
 const dashes = ['none', '5 3', '2 2', '8 2 2 2']
@@ -222,6 +245,7 @@ function actOn(
   if (key === '+' || key === '=') return resized(1)
   if (key === '-') return resized(-1)
   if (key === 'l') return lightOn(phase, phaseWeek)
+  if (key === 'n') return addPhase(draft, id, { name: `Phase ${draft.phases.length + 1}`, weeks: 4 }, mint)
   if (key === 's') return splitPhase(draft, id, phaseWeek, mint)
   if (key === 'r') return repeatPhase(draft, id, mint)
   return null

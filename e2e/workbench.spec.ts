@@ -1,0 +1,222 @@
+import AxeBuilder from '@axe-core/playwright'
+import { expect, test, type Page } from '@playwright/test'
+import { enter, importTemplate, inspect, templateFile } from './people.ts'
+
+const first = (page: Page) => page.getByRole('region', { name: 'Slipway day, place 1' })
+const exercise = (page: Page, name: string) => first(page).getByRole('button', { name: `Exercise: ${name}` })
+const open = async (page: Page, name: string) => {
+  await enter(page, 'Wren')
+  await importTemplate(page, templateFile(name))
+  await expect(exercise(page, 'Back squat')).toBeVisible()
+}
+const undo = (page: Page) => page.keyboard.press('Control+z')
+const paste = async (page: Page, text: string) => {
+  await page.evaluate((copied) => navigator.clipboard.writeText(copied), text)
+  await page.keyboard.press('Control+v')
+}
+
+test('lines of a spreadsheet become slots, and what is not understood is kept in sight', async ({
+  page,
+  context,
+}) => {
+  await context.grantPermissions(['clipboard-read', 'clipboard-write'])
+  await open(page, 'Pasted')
+  await first(page).getByRole('button', { name: 'Add an exercise' }).focus()
+  await paste(
+    page,
+    'Exercise\tSets\tReps\t%\tRest\nFront squat\t4\t5\t0.75\t180\nFlux press\t3\t8\t\t\nLeg curl\t3\t10-12\t\t90\n',
+  )
+  const faults = page.getByRole('dialog', { name: '1 line was not understood' })
+  await expect(faults).toContainText('Flux press')
+  await expect(faults).toContainText('No exercise is called “Flux press”.')
+  await page.keyboard.press('Escape')
+  await expect(exercise(page, 'Front squat')).toBeVisible()
+  await expect(first(page).getByRole('button', { name: 'Load of Front squat: 75%' })).toBeVisible()
+  await expect(exercise(page, 'Leg curl')).toBeVisible()
+  await page.getByRole('button', { name: /^Undo/ }).click()
+  await expect(exercise(page, 'Leg curl')).toBeHidden()
+  await expect(exercise(page, 'Front squat')).toBeHidden()
+})
+
+test('slots are moved, copied, joined and removed by keys, and dragged by their letter', async ({ page }) => {
+  await open(page, 'Moved')
+  const letters = () => first(page).getByRole('img', { name: /^Line/ }).allTextContents()
+  await exercise(page, 'Bench press').focus()
+  await page.keyboard.press('Alt+ArrowUp')
+  await expect(
+    first(page)
+      .getByRole('button', { name: /^Exercise/ })
+      .first(),
+  ).toHaveAccessibleName('Exercise: Bench press')
+  await expect(exercise(page, 'Bench press')).toBeFocused()
+  await page.keyboard.press('Control+d')
+  await expect(first(page).getByRole('button', { name: 'Exercise: Bench press' })).toHaveCount(2)
+  await page.keyboard.press('Shift+ArrowDown')
+  await page.keyboard.press('Alt+j')
+  await expect.poll(letters).toEqual(['A1', 'A2', 'B'])
+  await page.keyboard.press('Escape')
+  await undo(page)
+  await expect.poll(letters).toEqual(['A', 'B', 'C'])
+  await page.keyboard.press('Delete')
+  await expect.poll(letters).toEqual(['A', 'B'])
+  await page.getByRole('button', { name: /^What was done/ }).click()
+  await expect(page.getByRole('menuitem', { name: /^Removed: Bench press/ })).toBeVisible()
+  await page.getByRole('menuitem', { name: /^Moved/ }).click()
+  await expect.poll(letters).toEqual(['A', 'B'])
+  await expect(
+    first(page)
+      .getByRole('button', { name: /^Exercise/ })
+      .first(),
+  ).toHaveAccessibleName('Exercise: Back squat')
+
+  const from = await first(page).getByRole('img', { name: 'Line A' }).boundingBox()
+  const to = await exercise(page, 'Bench press').boundingBox()
+  if (!from || !to) throw new Error('nothing to drag')
+  await page.mouse.move(from.x + 4, from.y + 4)
+  await page.mouse.down()
+  await page.mouse.move(to.x + 30, to.y + 8, { steps: 8 })
+  await page.mouse.up()
+  await expect(
+    first(page)
+      .getByRole('button', { name: /^Exercise/ })
+      .first(),
+  ).toHaveAccessibleName('Exercise: Bench press')
+})
+
+test('phases are made longer, split, repeated and dragged, and cannot come to nothing', async ({ page }) => {
+  await open(page, 'Phases')
+  const strip = page.getByRole('region', { name: 'Season strip' })
+  await strip.getByRole('button', { name: /^Week 2,/ }).focus()
+  await page.keyboard.press('+')
+  await expect(strip.getByText('Block, weeks 1 to 4')).toBeVisible()
+  await page.keyboard.press('r')
+  await expect(strip.getByText('Block, again, weeks 5 to 8')).toBeVisible()
+  await undo(page)
+  for (let i = 0; i < 3; i++) {
+    await strip.getByRole('button', { name: /^Week 1,/ }).focus()
+    await page.keyboard.press('-')
+  }
+  await expect(strip.getByText('Block, weeks 1 to 1')).toBeVisible()
+  await page.keyboard.press('-')
+  await expect(page.getByText('A phase has at least one week. To be rid of it, remove it.')).toBeVisible()
+  const edge = await strip.getByTitle('Drag: longer or shorter').boundingBox()
+  if (!edge) throw new Error('no edge')
+  await page.mouse.move(edge.x + 4, edge.y + 4)
+  await page.mouse.down()
+  await page.mouse.move(edge.x - 300, edge.y + 4, { steps: 4 })
+  await page.mouse.move(edge.x + 4, edge.y + 4, { steps: 4 })
+  await page.mouse.up()
+  await expect(strip.getByText('Block, weeks 1 to 1')).toBeVisible()
+})
+
+test('what a session and a phase say for all is inherited, looks it, and is written over', async ({
+  page,
+}) => {
+  await open(page, 'Inherited')
+  await first(page).getByRole('button', { name: 'Sets of Bench press: 1' }).focus()
+  await inspect(page, 'Phase')
+  const phase = page.getByRole('region', { name: 'Phase Block' })
+  await phase.getByLabel('Reps left').fill('12')
+  await page.keyboard.press('Enter')
+  await expect(phase.getByText('0 to 10.')).toBeVisible()
+  await phase.getByLabel('Reps left').fill('3')
+  await page.keyboard.press('Enter')
+  const left = (said: string) =>
+    first(page).getByRole('button', { name: `Reps in reserve of Bench press: ${said}` })
+  await expect(left('3, inherited')).toBeVisible()
+  await left('3, inherited').focus()
+  await page.keyboard.type('1')
+  await page.keyboard.press('Enter')
+  await expect(left('1')).toBeVisible()
+  await left('1').focus()
+  await page.keyboard.press('Delete')
+  await expect(left('3, inherited')).toBeVisible()
+})
+
+test('an exercise is replaced across the template, and a new line is offered the progression that its lift has', async ({
+  page,
+}) => {
+  await open(page, 'Replaced')
+  await first(page).getByRole('button', { name: 'Add an exercise' }).focus()
+  await page.keyboard.type('back squat 2x8')
+  await page.keyboard.press('Enter')
+  await expect(page.getByText(/Back squat has a progression already/)).toBeVisible()
+  await first(page).getByRole('button', { name: 'Exercise: Back squat' }).last().focus()
+  await page.keyboard.press('Alt+f')
+  await expect(first(page).getByRole('button', { name: 'Load of Back squat: by rule' })).toHaveCount(2)
+  await inspect(page, 'Template')
+  const replace = page.getByRole('region', { name: 'Replace an exercise' })
+  await replace.getByLabel('In place of').selectOption({ label: 'Back squat' })
+  await replace.getByLabel('Put').fill('front sq')
+  await replace.getByRole('button', { name: 'Front squat' }).click()
+  await expect(first(page).getByRole('button', { name: 'Exercise: Front squat' })).toHaveCount(2)
+  await page.getByRole('button', { name: /^Undo/ }).click()
+  await expect(first(page).getByRole('button', { name: 'Exercise: Back squat' })).toHaveCount(2)
+})
+
+test('a file with a broken slot is kept without it, and one of a newer version is left alone', async ({
+  page,
+}) => {
+  await enter(page, 'Wren')
+  const file = templateFile('Broken') as { slots: { bench: object } }
+  await importTemplate(page, {
+    ...file,
+    slots: { ...file.slots, bench: { ...file.slots.bench, exercise: 'fluxPress' } },
+  })
+  const fault = page.getByRole('alert')
+  await expect(fault).toContainText('slots.bench.exercise: expected an exercise of the library')
+  await expect(fault).toContainText('without slots.bench')
+  await fault.getByRole('button', { name: 'Keep the rest' }).click()
+  await expect(exercise(page, 'Back squat')).toBeVisible()
+  await expect(exercise(page, 'Bench press')).toBeHidden()
+  await importTemplate(page, { ...file, format: 2 })
+  await expect(page.getByRole('alert')).toContainText('It was written by a newer version')
+  await expect(page.getByRole('button', { name: 'Keep the rest' })).toBeHidden()
+})
+
+test('a template to begin with opens whole, and is given out as the same file', async ({ page }) => {
+  await enter(page, 'Wren')
+  await page.goto('/templates')
+  await page.getByRole('button', { name: 'New template …' }).click()
+  await page.getByRole('tab', { name: 'One to begin with' }).click()
+  await page.getByLabel('Days a week').selectOption('6')
+  await page.getByRole('button', { name: 'Begin with Six-day hybrid' }).click()
+  await expect(page.getByLabel('Name of the template')).toHaveValue('Six-day hybrid')
+  const waits = page.waitForEvent('download')
+  await page.getByRole('button', { name: 'Download as a file' }).click()
+  const text = await (await waits).createReadStream().then(async (stream) => {
+    const parts: Buffer[] = []
+    for await (const part of stream) parts.push(part as Buffer)
+    return Buffer.concat(parts).toString()
+  })
+  await importTemplate(page, text)
+  await expect(page.getByLabel('Name of the template')).toHaveValue('Six-day hybrid')
+  await expect(page.getByRole('button', { name: 'Exercise: Bench press' }).first()).toBeVisible()
+})
+
+for (const theme of ['light', 'dark'] as const)
+  for (const width of [1280, 1920])
+    test(`the workbench, the ways to begin and the exercises have no faults that a machine can find, ${theme}, ${width} wide`, async ({
+      page,
+    }) => {
+      await page.emulateMedia({ colorScheme: theme, reducedMotion: 'reduce' })
+      await page.setViewportSize({ width, height: width === 1280 ? 800 : 1080 })
+      await open(page, 'Seen')
+      const faults = async () =>
+        (await new AxeBuilder({ page }).analyze()).violations.map(({ id, nodes }) => [id, nodes[0]?.html])
+      await first(page).getByRole('button', { name: 'Sets of Back squat: 2' }).focus()
+      for (const tab of ['Template', 'Tracks', 'Phase', 'Session', 'Slot', 'Rules'] as const) {
+        await inspect(page, tab)
+        if (tab === 'Tracks') await page.getByRole('button', { name: 'Add a track' }).click()
+        expect([tab, await faults()]).toEqual([tab, []])
+      }
+      await page.goto('/templates')
+      await page.getByRole('button', { name: 'New template …' }).click()
+      await page.getByRole('tab', { name: 'One to begin with' }).click()
+      expect(await faults()).toEqual([])
+      await page.goto('/exercises')
+      await page.getByRole('searchbox', { name: 'Find' }).fill('rom dead')
+      await page.getByRole('button', { name: /^Romanian deadlift/ }).click()
+      await expect(page.getByText('Hips back, bar down the thighs, flat back.')).toBeVisible()
+      expect(await faults()).toEqual([])
+    })
