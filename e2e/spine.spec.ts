@@ -1,5 +1,5 @@
 import { expect, test } from '@playwright/test'
-import { enter, importTemplate, phone } from './people.ts'
+import { enter, importTemplate, inspect, phone } from './people.ts'
 
 /** A top set with back-offs that follow it, two tracks, and a day that one of them leaves something out of. */
 const template = (name: string) => ({
@@ -41,6 +41,7 @@ test('a track is told line by line, tried on a member, and published to one, who
   const desk = await browser.newPage()
   await enter(desk, 'Odell')
   await importTemplate(desk, template('Tracks to try'))
+  await inspect(desk, 'Tracks')
   const tracks = desk.getByRole('region', { name: 'Tracks' })
   await expect(tracks.getByText('everywhere: load −10%')).toBeVisible()
   await expect(tracks.getByText('Dumbbell curl (Bench day): left out')).toBeVisible()

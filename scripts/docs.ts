@@ -36,7 +36,7 @@ import {
 } from '@young-oak/core/template/shape'
 import { formatNumber } from '@young-oak/core/units'
 import { warmUpOf } from '@young-oak/core/warmups'
-import { advisor, lightWeeks, progressionRules } from './docsTables.ts'
+import { advisor, beginnings, lightWeeks, progressionRules, shorthand } from './docsTables.ts'
 import { jsonSchema } from './jsonSchema.ts'
 
 type Json = Record<string, unknown>
@@ -51,6 +51,8 @@ export function generated(): Record<string, string> {
     'docs/progression-rules.md': progressionRules(ruleUnit),
     'docs/light-weeks.md': lightWeeks(recipeUnit),
     'docs/advisor.md': advisor(),
+    'docs/shorthand.md': shorthand(),
+    'docs/beginnings.md': beginnings(),
   }
 }
 

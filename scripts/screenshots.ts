@@ -25,11 +25,19 @@ async function main(): Promise<void> {
 
 async function takeWriter(browser: Browser): Promise<void> {
   const page = await enter(browser, 'Odell', { width: 1280, height: 800 })
-  await shoot(page, 'templates')
+  await page.getByRole('button', { name: 'New template …' }).click()
+  await page.getByRole('tab', { name: 'One to begin with' }).click()
+  await shoot(page, 'beginnings')
+  await page.keyboard.press('Escape')
   await page.getByRole('link', { name: 'Estuary waves' }).click()
   await page.getByLabel('Loads of').selectOption({ label: 'Rafe Otterby' })
   await page.getByRole('button', { name: /^Week 7,/ }).click()
   await page.getByRole('button', { name: /^Why / }).nth(3).waitFor()
+  await page
+    .getByRole('button', { name: /^Load of Back squat/ })
+    .first()
+    .focus()
+  await page.getByRole('region', { name: 'Slot Back squat' }).waitFor()
   await shoot(page, 'workbench')
   await page.getByRole('button', { name: /^Week 8,/ }).click()
   await page.getByRole('button', { name: /^Why / }).first().click()
@@ -41,7 +49,8 @@ async function takeWriter(browser: Browser): Promise<void> {
   await page.getByRole('button', { name: /^Week 6,/ }).click()
   await page.getByRole('button', { name: /^Why / }).nth(3).waitFor()
   await shoot(page, 'roles')
-  await page.getByRole('region', { name: 'Tracks' }).scrollIntoViewIfNeeded()
+  await page.getByRole('tab', { name: 'Tracks' }).click()
+  await page.getByRole('combobox', { name: /^Track/ }).selectOption({ index: 1 })
   await shoot(page, 'tracks')
   await publishing(page)
   await page.getByRole('link', { name: 'Members' }).click()
@@ -64,6 +73,7 @@ async function takeWriter(browser: Browser): Promise<void> {
 async function takeRules(browser: Browser): Promise<void> {
   const page = await enter(browser, 'Wren', { width: 1280, height: 800 })
   await page.getByRole('link', { name: 'Mudflat sets' }).click()
+  await page.getByRole('tab', { name: 'Template' }).click()
   await page.getByRole('region', { name: 'Progressions' }).getByText('Back squat').first().waitFor()
   const line = page
     .getByRole('region', { name: 'Progressions' })

@@ -1,4 +1,3 @@
-// From few days and beginners to many days and the strongest.
 export { fullBodyAlternating } from './fullBodyAlternating.ts'
 export { twoShortSessions } from './twoShortSessions.ts'
 export { heavyLightMedium } from './heavyLightMedium.ts'

@@ -18,7 +18,7 @@ export function salvageTemplate(input: unknown): Salvaged {
   const { issues } = first
   if (typeof input !== 'object' || input === null || issues.some(({ path }) => path === 'format'))
     return { issues }
-  const file = structuredClone(input) as Json
+  const file = JSON.parse(JSON.stringify(input)) as Json
   const leftOut: string[] = []
   for (let tries = 0, now = issues; tries < 200; tries++) {
     const dropped = firstDropped(file, now)

@@ -1,8 +1,10 @@
+import type { GroupDraft } from '../adjustments/change.ts'
 import { changeOf } from '../adjustments/registry.ts'
 import { actsOn, type Spot } from '../adjustments/where.ts'
 import { liftName } from '../library/index.ts'
+import { sourceOf } from '../loads/registry.ts'
 import { formatDay } from '../units/index.ts'
-import type { Adjustment, Id, Template, Where } from './types.ts'
+import type { Adjustment, Id, SetGroup, Template, Where } from './types.ts'
 
 /** A difference in words: where it is, and what it is. */
 export type Difference = { where: string; what: string }
@@ -11,14 +13,28 @@ export type Difference = { where: string; what: string }
 export const trackDifferences = (template: Template, track: Id): Difference[] =>
   (template.tracks[track]?.changes ?? []).map((change) => sayAdjustment(template, change))
 
-/** What a track changes of one slot at one spot, in words. */
-export function trackAt(template: Template, track: Id, spot: Spot): string[] {
+/** What a track changes of one slot's sets at one spot, in words; a change that leaves them as they are is none. */
+export function trackAt(template: Template, track: Id, spot: Spot, groups: readonly SetGroup[]): string[] {
   const { changes = [], name = '' } = template.tracks[track] ?? {}
   return changes
-    .filter(
-      ({ do: { kind }, where }) => (changeOf[kind].onSlot || changeOf[kind].onGroup) && actsOn(where, spot),
-    )
+    .filter(({ do: change, where }) => {
+      const { onSlot, onGroup } = changeOf[change.kind]
+      if (!actsOn(where, spot)) return false
+      return onSlot !== undefined || groups.some((group) => onGroup?.(asDraft(group), change, name))
+    })
     .map(({ do: change }) => `${name}: ${changeOf[change.kind].sentence(change)}`)
+}
+
+/** A group as changes see it: one without a load has no percent. */
+function asDraft({ sets, load, rir, goal }: SetGroup): GroupDraft {
+  const percent = 'percent' in load && load.percent !== undefined ? load.percent : 100
+  return {
+    sets,
+    percent: sourceOf[load.of].computes ? percent : null,
+    scale: 100,
+    ...(rir !== undefined && { rir }),
+    ...('reps' in goal && { reps: goal.reps }),
+  }
 }
 
 /** An adjustment as a line: "Back squat, week 4" and "load −10%". */

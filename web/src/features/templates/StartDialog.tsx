@@ -149,7 +149,8 @@ function Ours({ isBusy, onStore }: StoreProps) {
             <li key={kind} className="border-t border-line py-3">
               <h3 className="text-lg">{title}</h3>
               <p className="text-sm text-bark">
-                {level}, {split}, {written} days, {phases.reduce((sum, { weeks }) => sum + weeks, 0)} weeks
+                {level}; {split}; days a week: {written}; {phases.reduce((sum, { weeks }) => sum + weeks, 0)}{' '}
+                weeks
               </p>
               <p className="mt-1 text-sm">{say}</p>
               <Button

@@ -49,11 +49,11 @@ type Props = {
 }
 
 const widths: Record<SheetField, string> = {
-  sets: 'w-9 text-right',
+  sets: 'w-6 text-right',
   goal: 'w-11 text-left',
   load: 'w-full text-left',
-  rir: 'w-6 text-right',
-  rest: 'w-9 text-right',
+  rir: 'w-5 text-right',
+  rest: 'w-8 text-right',
 }
 const names: Record<Field, string> = {
   exercise: 'Exercise',
@@ -114,7 +114,7 @@ export const SheetLine = memo(function SheetLine({
         <p className="border-l-2 border-mist pl-2 text-xs text-mist">In the track: {line.marks.join('; ')}</p>
       )}
       {group.lift && <p className="pl-3.5 text-sm">{liftName(group.lift)}</p>}
-      <div className="flex items-center pb-1 pl-2.5 text-[0.8125rem]">
+      <div className="flex items-center pb-1 text-[0.8125rem]">
         {cellFields.map((one) => {
           const f = sheetFields.indexOf(one)
           const inherits = one in has
@@ -370,7 +370,7 @@ function MemberLoad({ line, planned, isPreviewed, cell }: LoadProps) {
         {...cell}
         title={formatHandled(group, load)}
         rungs={group.why}
-        className="min-w-16 text-right font-serif font-semibold whitespace-nowrap"
+        className="min-w-14 text-right font-serif font-semibold whitespace-nowrap"
       >
         {formatHandled(group, load)}
       </Why>
@@ -379,7 +379,7 @@ function MemberLoad({ line, planned, isPreviewed, cell }: LoadProps) {
   return (
     <span
       {...cell}
-      className={`h-5 rounded-sm text-right whitespace-nowrap text-acorn ${isPreviewed ? 'min-w-16' : 'min-w-2'}`}
+      className={`h-5 rounded-sm text-right whitespace-nowrap text-acorn ${isPreviewed ? 'min-w-14' : 'min-w-2'}`}
     >
       {isPreviewed &&
         group?.missing &&

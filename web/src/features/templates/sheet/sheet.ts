@@ -122,7 +122,7 @@ function linesOf(
     .join(' ')
   const lift = (slot.turns && turnOf(template, place, slot.turns)) ?? slot
   const spot = { phase: phase.id, phaseWeek: place.phaseWeek, session, slot: { id: slotId, lift } }
-  const marks = track ? trackAt(template, track, spot) : []
+  const marks = track ? trackAt(template, track, spot, groups) : []
   return groups.map((group, i) => ({
     kind: 'sets',
     key: `${slotId}/${group.id}`,
