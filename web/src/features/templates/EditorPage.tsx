@@ -1,5 +1,5 @@
 import { CircleHelp, Download, History, PanelRight, Redo2, Undo2 } from 'lucide-react'
-import { DropdownMenu } from 'radix-ui'
+import { DropdownMenu, Popover } from 'radix-ui'
 import { memo, useCallback, useDeferredValue, useEffect, useMemo, useState } from 'react'
 import { useParams } from 'react-router'
 import { toast } from 'sonner'
@@ -12,7 +12,6 @@ import { api, sayError } from '../../app/api.ts'
 import { store, useAppDispatch, useAppSelector } from '../../app/store.ts'
 import { today } from '../../app/today.ts'
 import { Button } from '../../ui/Button.tsx'
-import { Details } from '../../ui/Details.tsx'
 import { IconButton } from '../../ui/IconButton.tsx'
 import { Toasts } from '../../ui/Toasts.tsx'
 import { closeDraft, dismissNotice, edit, openDraft, redo, undo } from './editorSlice.ts'
@@ -343,21 +342,32 @@ const TrackPicker = memo(function TrackPicker({ draft, track, laid, onChoose, on
           ))}
         </select>
       </label>
-      <Details title="Laid over">
-        {tracks.map(([id, { name }]) => (
-          <label key={id} className="flex min-h-8 items-center gap-2">
-            <input
-              type="checkbox"
-              className="accent-leaf"
-              checked={laid.includes(id)}
-              onChange={(event) =>
-                onLay(event.target.checked ? [...laid, id] : laid.filter((one) => one !== id))
-              }
-            />
-            {name}
-          </label>
-        ))}
-      </Details>
+      <Popover.Root>
+        <Popover.Trigger className="min-h-9 underline underline-offset-4 hover:text-leaf">
+          Laid over the strip{laid.length > 0 && `: ${laid.length}`}
+        </Popover.Trigger>
+        <Popover.Portal>
+          <Popover.Content
+            sideOffset={4}
+            aria-label="Tracks laid over the strip"
+            className="z-50 rounded-md border border-edge bg-sheet p-3 text-sm text-ink"
+          >
+            {tracks.map(([id, { name }]) => (
+              <label key={id} className="flex min-h-8 items-center gap-2">
+                <input
+                  type="checkbox"
+                  className="accent-leaf"
+                  checked={laid.includes(id)}
+                  onChange={(event) =>
+                    onLay(event.target.checked ? [...laid, id] : laid.filter((one) => one !== id))
+                  }
+                />
+                {name}
+              </label>
+            ))}
+          </Popover.Content>
+        </Popover.Portal>
+      </Popover.Root>
     </div>
   )
 })

@@ -73,7 +73,7 @@ export const SeasonStrip = memo(function SeasonStrip({ draft, seasons, current, 
             ))}
           </select>
         </label>
-        <span>Darker: higher percent of the 1RM. Dashed: light week.</span>
+        <span>Fuller colour: higher percent of the 1RM. Dashed: light week.</span>
         {others.map(({ name }, i) => (
           <span key={name} className="flex items-center gap-1">
             <svg width="18" height="6" aria-hidden>
