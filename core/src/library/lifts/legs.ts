@@ -95,8 +95,8 @@ export const legs = {
       substitutes: ['frontSquat', 'gobletSquat'],
     },
   ),
-  zercherSquat: squat(
-    'Zercher squat',
+  elbowHeldSquat: squat(
+    'Elbow-held squat',
     ['quads', 'glutes'],
     ['trunk', 'back', 'biceps'],
     [4, 8],
@@ -161,7 +161,7 @@ export const legs = {
     'Slow down, full depth.',
     { substitutes: ['hackSquat', 'legPress'] },
   ),
-  smithSquat: family('squat', 'machine', 'total')(
+  guidedBarSquat: family('squat', 'machine', 'total')(
     'Guided-bar squat',
     ['quads', 'glutes'],
     [],
@@ -428,8 +428,8 @@ export const legs = {
     'Fold at the hip, not in the back.',
     { substitutes: ['goodMorning', 'gluteBridge'] },
   ),
-  reverseHyper: hingeMachine(
-    'Reverse hyperextension',
+  reverseBackExtension: hingeMachine(
+    'Reverse back extension',
     ['glutes', 'hamstrings'],
     ['back'],
     [10, 20],

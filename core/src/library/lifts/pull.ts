@@ -23,7 +23,7 @@ export const pull = {
       substitutes: ['dumbbellRow', 'chestSupportedRow', 'seatedCableRow'],
     },
   ),
-  pendlayRow: row(
+  deadStopRow: row(
     'Dead-stop row',
     ['back'],
     ['biceps', 'rear delts'],
@@ -81,7 +81,7 @@ export const pull = {
     'Chest on the incline, elbows back.',
     { substitutes: ['seatedCableRow', 'dumbbellRow'], also: 'sore back' },
   ),
-  renegadeRow: rowHand(
+  plankRow: rowHand(
     'Plank row',
     ['back'],
     ['trunk', 'biceps'],

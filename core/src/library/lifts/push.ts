@@ -256,7 +256,7 @@ export const push = {
       substitutes: ['overheadPress', 'dumbbellShoulderPress'],
     },
   ),
-  zPress: press(
+  floorSeatedPress: press(
     'Floor-seated press',
     ['shoulders'],
     ['triceps', 'trunk'],
