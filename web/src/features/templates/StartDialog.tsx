@@ -8,6 +8,7 @@ import { api, sayError } from '../../app/api.ts'
 import { Button } from '../../ui/Button.tsx'
 import { Field, SelectField } from '../../ui/Field.tsx'
 import { Modal } from '../../ui/Modal.tsx'
+import { TabRow } from '../../ui/TabRow.tsx'
 import { ImportFile } from './ImportFile.tsx'
 import { mint } from './mint.ts'
 
@@ -32,30 +33,15 @@ export function StartDialog({ templates, onClose }: Props) {
   }
   return (
     <Modal title="A new template" isOpen isWide={way === 'ours'} onClose={onClose}>
-      <div role="tablist" aria-label="How to begin" className="mb-4 flex gap-1 border-b border-line">
-        {ways.map((one) => (
-          <button
-            key={one}
-            type="button"
-            role="tab"
-            id={`way-${one}`}
-            aria-selected={one === way}
-            tabIndex={one === way ? 0 : -1}
-            onClick={() => setWay(one)}
-            onKeyDown={(event) => {
-              const by = { ArrowRight: 1, ArrowLeft: -1 }[event.key]
-              if (!by) return
-              event.preventDefault()
-              const next = ways[(ways.indexOf(one) + by + ways.length) % ways.length] as Way
-              setWay(next)
-              document.getElementById(`way-${next}`)?.focus()
-            }}
-            className={`-mb-px min-h-10 border-b-2 px-3 ${one === way ? 'border-leaf font-semibold' : 'border-transparent text-bark hover:text-ink'}`}
-          >
-            {titles[one]}
-          </button>
-        ))}
-      </div>
+      <TabRow
+        label="How to begin"
+        id="way"
+        tabs={ways}
+        titles={titles}
+        chosen={way}
+        className="mb-4"
+        onChoose={setWay}
+      />
       {error && (
         <p role="alert" className="mb-3 rounded bg-brick-wash px-2 py-1 text-brick">
           {sayError(error)}

@@ -2,6 +2,7 @@ import { memo } from 'react'
 import type { MemberFile } from '@young-oak/api/members'
 import type { Template } from '@young-oak/core/template'
 import type { Preview } from '../../../workers/planner.worker.ts'
+import { TabRow } from '../../../ui/TabRow.tsx'
 import { PhaseAspect } from './PhaseAspect.tsx'
 import { ProgressionAspect } from './ProgressionAspect.tsx'
 import { aspects, type Aspect, type Selected } from './selected.ts'
@@ -47,35 +48,16 @@ export const Inspector = memo(function Inspector({
       aria-label="Inspector"
       className="border-t border-line pt-3 xl:border-t-0 xl:border-l xl:pt-0 xl:pl-4"
     >
-      <div
-        role="tablist"
-        aria-label="What is inspected"
-        className="flex flex-wrap gap-x-1 border-b border-line"
-      >
-        {aspects.map((one) => (
-          <button
-            key={one}
-            type="button"
-            role="tab"
-            id={`aspect-${one}`}
-            aria-selected={one === aspect}
-            aria-controls="aspect"
-            tabIndex={one === aspect ? 0 : -1}
-            onClick={() => onAspect(one)}
-            onKeyDown={(event) => {
-              const by = { ArrowRight: 1, ArrowLeft: -1 }[event.key]
-              if (!by) return
-              event.preventDefault()
-              const next = aspects[(aspects.indexOf(one) + by + aspects.length) % aspects.length] as Aspect
-              onAspect(next)
-              document.getElementById(`aspect-${next}`)?.focus()
-            }}
-            className={`-mb-px min-h-9 border-b-2 px-1.5 text-sm ${one === aspect ? 'border-leaf font-semibold' : 'border-transparent text-bark hover:text-ink'}`}
-          >
-            {titles[one]}
-          </button>
-        ))}
-      </div>
+      <TabRow
+        label="What is inspected"
+        id="aspect"
+        tabs={aspects}
+        titles={titles}
+        chosen={aspect}
+        panel="aspect"
+        className="text-sm"
+        onChoose={onAspect}
+      />
       <div id="aspect" role="tabpanel" aria-labelledby={`aspect-${aspect}`} className="grid gap-5 py-3">
         {aspect === 'template' && <TemplateAspect draft={draft} template={template} file={file} />}
         {aspect === 'track' && <TrackAspect draft={draft} selected={selected} />}

@@ -1,0 +1,134 @@
+import { Popover } from 'radix-ui'
+import { memo, useState } from 'react'
+import type { Template } from '@young-oak/core/template'
+import { api } from '../../app/api.ts'
+import { useAppDispatch } from '../../app/store.ts'
+import { edit } from './editorSlice.ts'
+import { sampleId, sampleNames, strengths } from './samples.ts'
+
+/** The name of the template, changed where it stands. */
+export function NameField({ name }: { name: string }) {
+  const dispatch = useAppDispatch()
+  const [typed, setTyped] = useState(name)
+  const [was, setWas] = useState(name)
+  if (was !== name) {
+    setWas(name)
+    setTyped(name)
+  }
+  const save = () => {
+    const to = typed.trim().slice(0, 120)
+    if (to && to !== name) dispatch(edit({ do: 'setName', from: name, to }))
+    else setTyped(name)
+  }
+  return (
+    <input
+      aria-label="Name of the template"
+      value={typed}
+      onChange={(event) => setTyped(event.target.value)}
+      onBlur={save}
+      onKeyDown={(event) => event.key === 'Enter' && event.currentTarget.blur()}
+      size={Math.max(typed.length, 12)}
+      className="rounded border border-transparent bg-transparent px-1 font-serif text-2xl font-semibold hover:border-line focus:border-edge"
+    />
+  )
+}
+
+type PickerProps = { member: string; onChoose: (id: string) => void; isRunning?: boolean; error?: string }
+
+/** Whose loads stand beside the lines: a member’s, or those of somebody made up. */
+export const MemberPicker = memo(function MemberPicker({ member, onChoose, isRunning, error }: PickerProps) {
+  const { data } = api.useMembersQuery()
+  const mine = data?.filter(({ isMine }) => isMine) ?? []
+  return (
+    <div className="flex flex-wrap items-center gap-2 text-sm">
+      <label className="flex items-center gap-2">
+        Loads of
+        <select
+          value={member}
+          onChange={(event) => onChoose(event.target.value)}
+          className="min-h-9 rounded-md border border-edge bg-sheet px-2"
+        >
+          <option value="">nobody</option>
+          {strengths.map((strength) => (
+            <option key={strength} value={sampleId(strength)}>
+              {sampleNames[strength]}
+            </option>
+          ))}
+          {mine.map(({ id, name }) => (
+            <option key={id} value={id}>
+              {name}
+            </option>
+          ))}
+        </select>
+      </label>
+      {member && error && <span className="text-brick">{error}</span>}
+      {member && isRunning === true && (
+        <span className="text-bark" title="Weeks that were trained stay as they were shown.">
+          on this program
+        </span>
+      )}
+      {member && !member.startsWith('sample:') && isRunning === false && (
+        <span className="text-bark">not on it: as if starting today</span>
+      )}
+    </div>
+  )
+})
+
+type TrackProps = {
+  draft: Template
+  track: string
+  laid: string[]
+  onChoose: (track: string) => void
+  onLay: (tracks: string[]) => void
+}
+
+/** A track whose differences are marked in the sheet, and tried on the chosen member; and those that are laid over the strip. */
+export const TrackPicker = memo(function TrackPicker({ draft, track, laid, onChoose, onLay }: TrackProps) {
+  const tracks = Object.entries(draft.tracks)
+  if (!tracks.length) return null
+  return (
+    <div className="flex flex-wrap items-center gap-3 text-sm">
+      <label className="flex items-center gap-2">
+        Track
+        <select
+          value={track}
+          onChange={(event) => onChoose(event.target.value)}
+          className="min-h-9 rounded-md border border-edge bg-sheet px-2"
+        >
+          <option value="">as written</option>
+          {tracks.map(([id, { name }]) => (
+            <option key={id} value={id}>
+              {name}
+            </option>
+          ))}
+        </select>
+      </label>
+      <Popover.Root>
+        <Popover.Trigger className="min-h-9 underline underline-offset-4 hover:text-leaf">
+          Laid over the strip{laid.length > 0 && `: ${laid.length}`}
+        </Popover.Trigger>
+        <Popover.Portal>
+          <Popover.Content
+            sideOffset={4}
+            aria-label="Tracks laid over the strip"
+            className="z-50 rounded-md border border-edge bg-sheet p-3 text-sm text-ink"
+          >
+            {tracks.map(([id, { name }]) => (
+              <label key={id} className="flex min-h-8 items-center gap-2">
+                <input
+                  type="checkbox"
+                  className="accent-leaf"
+                  checked={laid.includes(id)}
+                  onChange={(event) =>
+                    onLay(event.target.checked ? [...laid, id] : laid.filter((one) => one !== id))
+                  }
+                />
+                {name}
+              </label>
+            ))}
+          </Popover.Content>
+        </Popover.Portal>
+      </Popover.Root>
+    </div>
+  )
+})
