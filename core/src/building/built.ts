@@ -1,10 +1,18 @@
 import { liftName } from '../library/index.ts'
-import type { Command, Id, Template } from '../template/index.ts'
+import { formatIssue } from '../reading/index.ts'
+import { checkCommand, type Command, type Id, type Template } from '../template/index.ts'
 
 /** What a step in building a template comes to: one command under one name, or why it cannot be done. */
 export type Built = Command | { fault: string }
 
 export const isFault = (built: Built): built is { fault: string } => 'fault' in built
+
+/** Why a step cannot be done to a draft, in words; null where it can. */
+export function faultOf(draft: Template, built: Built): string | null {
+  if (isFault(built)) return built.fault
+  const [issue] = checkCommand(draft, built)
+  return issue ? formatIssue(issue) : null
+}
 
 /** Makes ids that were never used. */
 export type Mint = () => Id

@@ -1,4 +1,4 @@
-import { exercises, liftOf, type ExerciseId } from '../library/index.ts'
+import { exerciseOf, exercises, liftOf, type ExerciseId } from '../library/index.ts'
 import {
   formatSets,
   readLine,
@@ -6,6 +6,7 @@ import {
   rulesOf,
   sayRow,
   slotName,
+  usualLoad,
   type Command,
   type Id,
   type SetGroup,
@@ -137,21 +138,15 @@ export function knownProgression(draft: Template, exercise: ExerciseId): Slot['f
     .find(({ progression }) => rulesOf(draft.progressions[progression]).length > 0)
 }
 
-/** Three sets of the reps that an exercise suits. */
+/** Three sets of the reps, or of the seconds, that an exercise suits. */
 function usualSets(exercise: ExerciseId): SetGroup[] {
-  const {
-    reps: [from, to],
-    pattern,
-    name,
-  } = exercises[exercise]
-  const load: SetGroup['load'] = {
-    of: pattern === 'trunk' || pattern === 'conditioning' || pattern === 'jump' ? 'none' : 'free',
-  }
+  const { reps, pattern, name, isHeld } = exerciseOf({ exercise })
+  const span = { from: reps[0], to: reps[1] }
+  const load = usualLoad({ exercise })
   if (pattern === 'conditioning')
-    return [{ id: '1', sets: 1, goal: { task: name.toLowerCase(), minutes: 10 }, load: { of: 'none' } }]
-  if (/plank|hold/i.test(name)) return [{ id: '1', sets: 3, goal: { seconds: { from, to } }, load }]
+    return [{ id: '1', sets: 1, goal: { task: name.toLowerCase(), minutes: 10 }, load }]
   if (pattern === 'carry') return [{ id: '1', sets: 3, goal: { distance: 20, unit: 'm' }, load }]
-  return [{ id: '1', sets: 3, goal: { reps: { from, to } as { from: number; to: number } }, load }]
+  return [{ id: '1', sets: 3, goal: isHeld ? { seconds: span } : { reps: span }, load }]
 }
 
 const unknownExercise = (name: string): string =>

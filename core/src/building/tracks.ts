@@ -1,5 +1,13 @@
 import { liftName } from '../library/index.ts'
-import { slotsOf, spotOf, type Command, type Id, type Template } from '../template/index.ts'
+import {
+  sayAdjustment,
+  slotsOf,
+  spotOf,
+  type Adjustment,
+  type Command,
+  type Id,
+  type Template,
+} from '../template/index.ts'
 import { noSlot, step, type Built, type Mint } from './built.ts'
 
 /** A slot out of its session and into one track alone, behind the slot that stood before it. */
@@ -20,4 +28,41 @@ export function onlyInTrack(draft: Template, slot: Id, track: Id, mint: Mint): B
     { do: 'setChange', track, change: to.id, from: null, to },
   ]
   return step(`${liftName(own)} only in ${name}`, commands)
+}
+
+/** A change out of a track. A slot that only this put in goes back into its session, for all: nothing is lost. */
+export function removeChange(draft: Template, track: Id, change: Id): Built {
+  const changes = draft.tracks[track]?.changes ?? []
+  const at = changes.findIndex(({ id }) => id === change)
+  const from = changes[at]
+  if (!from) return { fault: 'This change is no longer there.' }
+  const { where, what } = sayAdjustment(draft, from)
+  return step(`${draft.tracks[track]?.name}: ${where}, ${what}, no more`, [
+    { do: 'setChange', track, change, after: changes[at - 1]?.id ?? '', from, to: null },
+    ...backForAll(draft, track, [from]),
+  ])
+}
+
+/** A whole track; the slots that it alone had go back into their sessions. */
+export function removeTrack(draft: Template, track: Id): Built {
+  const from = draft.tracks[track]
+  if (!from) return { fault: 'This track is no longer there.' }
+  return step(`Track removed: ${from.name}`, [
+    { do: 'setTrack', track, from, to: null },
+    ...backForAll(draft, track, from.changes),
+  ])
+}
+
+function backForAll(draft: Template, track: Id, gone: Adjustment[]): Command[] {
+  const stays = Object.entries(draft.tracks).flatMap(([id, { changes }]) =>
+    changes.filter((one) => id !== track || !gone.includes(one)),
+  )
+  return gone.flatMap(({ do: change }): Command[] => {
+    if (change.kind !== 'add' || spotOf(draft, change.slot) || !draft.slots[change.slot]) return []
+    if (stays.some(({ do: other }) => other.kind === 'add' && other.slot === change.slot)) return []
+    const before = spotOf(draft, change.after)
+    return before
+      ? [{ do: 'moveSlot', slot: change.slot, from: null, to: { ...before, after: change.after } }]
+      : []
+  })
 }

@@ -53,13 +53,15 @@ export type Exercise = {
   direct: readonly Muscle[]
   /** Muscles that a set counts for by half. */
   indirect: readonly Muscle[]
-  /** Reps that it suits. */
+  /** Reps that it suits, or seconds where it is held. */
   reps: readonly [from: number, to: number]
   /** What a hard set asks in recovery, and of the spine: 0 none, 5 most. */
   cost: number
   spine: number
   cue: string
   caution?: string
+  /** It is held for a time. */
+  isHeld?: true
   /** One side at a time: reps are of one side. */
   perSide?: true
   /** The bar that it needs, where it is not the usual one. */
@@ -72,7 +74,9 @@ export type Exercise = {
   also?: string
 }
 
-type More = Partial<Pick<Exercise, 'caution' | 'perSide' | 'bar' | 'parent' | 'substitutes' | 'also'>>
+type More = Partial<
+  Pick<Exercise, 'caution' | 'isHeld' | 'perSide' | 'bar' | 'parent' | 'substitutes' | 'also'>
+>
 
 /** A line of the library for exercises of one pattern, tool and way of reading the number. */
 export const family =
@@ -86,3 +90,9 @@ export const family =
     cue: string,
     more: More = {},
   ): Exercise => ({ name, pattern, tool, reads, direct, indirect, reps, cost, spine, cue, ...more })
+
+/** "3 to 8 reps of each side", "20 to 60 seconds"; nothing of what is counted in minutes or trips. */
+export function saySuits({ reps: [from, to], pattern, isHeld, perSide }: Exercise): string | null {
+  if (pattern === 'conditioning' || pattern === 'carry') return null
+  return `${from} to ${to} ${isHeld ? 'seconds' : 'reps'}${perSide ? ' of each side' : ''}`
+}

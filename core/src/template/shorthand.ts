@@ -199,7 +199,7 @@ function formatPiece(group: SetGroup): string {
 }
 
 /** What is not lifted has no load; the member chooses any other. */
-function usualLoad({ exercise }: Lift): SetGroup['load'] {
+export function usualLoad({ exercise }: Lift): SetGroup['load'] {
   const { pattern } = exerciseOf({ exercise })
   return { of: pattern === 'trunk' || pattern === 'conditioning' || pattern === 'jump' ? 'none' : 'free' }
 }

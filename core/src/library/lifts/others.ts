@@ -148,9 +148,11 @@ export const others = {
     { caution: 'Leave it out where the shoulder pinches.', substitutes: ['closePushUp', 'tricepsPushdown'] },
   ),
   plank: trunk('Plank', ['trunk'], [], [20, 60], [1, 0], 'Ribs down, squeeze the glutes, breathe.', {
+    isHeld: true,
     substitutes: ['deadBug'],
   }),
   sidePlank: trunk('Side plank', ['trunk'], [], [20, 45], [1, 0], 'One straight line.', {
+    isHeld: true,
     perSide: true,
     substitutes: ['plank', 'suitcaseCarry'],
   }),
@@ -163,6 +165,7 @@ export const others = {
     substitutes: ['deadBug'],
   }),
   hollowHold: trunk('Hollow hold', ['trunk'], [], [15, 45], [1, 0], 'Lower back down, arms and legs long.', {
+    isHeld: true,
     substitutes: ['plank'],
   }),
   hangingKneeRaise: trunk(

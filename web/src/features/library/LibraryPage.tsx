@@ -5,6 +5,7 @@ import {
   liftName,
   muscles,
   patterns,
+  saySuits,
   type ExerciseId,
 } from '@young-oak/core/library'
 import { SelectField } from '../../ui/Field.tsx'
@@ -80,15 +81,14 @@ function Entry({ id, isOpen, onOpen, onFind }: EntryProps) {
     indirect,
     tool,
     reads,
-    reps,
     cost,
     spine,
     cue,
     caution,
-    perSide,
     parent,
     substitutes = [],
   } = exerciseOf({ exercise: id })
+  const suits = saySuits(exerciseOf({ exercise: id }))
   return (
     <li>
       <button
@@ -109,9 +109,7 @@ function Entry({ id, isOpen, onOpen, onFind }: EntryProps) {
           <p>{cue}</p>
           {caution && <p className="text-acorn">{caution}</p>}
           <p className="text-bark">
-            {sentence(tool)}; the number is {reads}
-            {perSide && ', each side'}. Suits {reps.join(' to ')}{' '}
-            {pattern === 'trunk' && reps[0] >= 15 ? 'seconds or reps' : 'reps'}. Recovery {cost} of 5, spine{' '}
+            {sentence(tool)}; the number is {reads}.{suits && ` Suits ${suits}.`} Recovery {cost} of 5, spine{' '}
             {spine} of 5.
             {parent &&
               ` Begins at ${parent.percent}% of the ${liftName({ exercise: parent.exercise as ExerciseId }).toLowerCase()} max.`}

@@ -1,15 +1,12 @@
 import { useCallback, useDeferredValue, useEffect, useState } from 'react'
 import { useParams } from 'react-router'
-import { toast } from 'sonner'
 import type { MemberFile } from '@young-oak/api/members'
-import { isFault, type Built } from '@young-oak/core/building'
-import { formatIssue } from '@young-oak/core/reading'
-import { checkCommand, nominalWeeks, type Template } from '@young-oak/core/template'
+import { nominalWeeks, type Template } from '@young-oak/core/template'
 import { api, sayError } from '../../app/api.ts'
-import { store, useAppDispatch, useAppSelector } from '../../app/store.ts'
+import { useAppDispatch, useAppSelector } from '../../app/store.ts'
 import { Button } from '../../ui/Button.tsx'
 import { Toasts } from '../../ui/Toasts.tsx'
-import { closeDraft, dismissNotice, edit, openDraft, redo, undo } from './editorSlice.ts'
+import { closeDraft, dismissNotice, openDraft, redo, undo } from './editorSlice.ts'
 import { Inspector } from './inspector/Inspector.tsx'
 import type { Aspect, Selected } from './inspector/selected.ts'
 import { keptEdits } from './keptEdits.ts'
@@ -24,6 +21,7 @@ import { SeasonStrip } from './strip/SeasonStrip.tsx'
 import { Tools } from './Tools.tsx'
 import { useAutosave } from './useAutosave.ts'
 import { usePlanner } from './usePlanner.ts'
+import { usePutOrSay } from './usePutOrSay.ts'
 
 /** The workbench: the season above, the chosen week below, a member's loads beside every line. */
 export default function EditorPage() {
@@ -152,24 +150,6 @@ function Workbench({ id, seat, isPublished }: { id: string; seat: string; isPubl
       <Toasts />
       <ShortcutsDialog isOpen={dialog === 'shortcuts'} onClose={() => setDialog(null)} />
     </main>
-  )
-}
-
-/** Does a step of the strip, or says why it cannot be done. */
-function usePutOrSay(): (built: Built) => boolean {
-  const dispatch = useAppDispatch()
-  return useCallback(
-    (built) => {
-      const { draft } = store.getState().editor
-      const fault = isFault(built) ? built.fault : draft && checkCommand(draft, built).map(formatIssue)[0]
-      if (fault || isFault(built)) {
-        toast(fault)
-        return false
-      }
-      dispatch(edit(built))
-      return true
-    },
-    [dispatch],
   )
 }
 

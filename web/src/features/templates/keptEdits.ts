@@ -1,3 +1,4 @@
+import { commandNames } from '@young-oak/core/template'
 import type { Edit } from './editorSlice.ts'
 
 // Edits that are not stored yet, kept by the browser so that a closed page loses none. They belong to one seat and one template.
@@ -16,8 +17,14 @@ export function keepEdits(seat: string, template: string, edits: Edit[]): void {
 export function keptEdits(seat: string, template: string): Edit[] {
   try {
     const kept: unknown = JSON.parse(localStorage.getItem(keyOf(seat, template)) ?? '[]')
-    return Array.isArray(kept) ? (kept as Edit[]) : []
+    return Array.isArray(kept) ? kept.filter(isEdit) : []
   } catch {
     return []
   }
+}
+
+/** What another version kept may be no edit of this one: it would be refused, and must not keep the page from opening. */
+function isEdit(value: unknown): value is Edit {
+  const { id, command } = (value ?? {}) as Partial<Edit>
+  return typeof id === 'string' && commandNames.includes((command as Edit['command'] | undefined)?.do ?? '')
 }

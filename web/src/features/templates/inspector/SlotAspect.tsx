@@ -1,4 +1,4 @@
-import { liftName, muscles, setCounts, exerciseOf, type Muscle } from '@young-oak/core/library'
+import { exerciseOf, liftName, muscles, saySuits, setCounts, type Muscle } from '@young-oak/core/library'
 import { setClock } from '@young-oak/core/building'
 import { explain } from '@young-oak/core/explain'
 import { formatHandled } from '@young-oak/core/plan'
@@ -19,14 +19,16 @@ export function SlotAspect({ draft, selected, preview, memberName }: Props) {
   const { slot: id = '', phase = '', row = 0 } = selected
   const slot = draft.slots[id]
   if (!slot) return <p className="text-bark">Stand on a line of the sheet to see its slot.</p>
-  const { cue, caution, pattern, reps, cost, spine, perSide, reads, substitutes = [] } = exerciseOf(slot)
+  const { cue, caution, pattern, cost, spine, reads, substitutes = [] } = exerciseOf(slot)
+  const suits = saySuits(exerciseOf(slot))
   return (
     <section aria-label={`Slot ${liftName(slot)}`} className="grid gap-4">
       <div>
         <h3 className="text-lg">{liftName(slot)}</h3>
         <p className="text-sm text-bark">
-          {cue} {sentence(pattern)}, suits {reps.join(' to ')} reps{perSide ? ' of each side' : ''}; the
-          number is {reads}. Recovery {cost} of 5, spine {spine} of 5. Instead:{' '}
+          {cue} {sentence(pattern)}
+          {suits && `, suits ${suits}`}; the number is {reads}. Recovery {cost} of 5, spine {spine} of 5.
+          Instead:{' '}
           {substitutes.map((one) => liftName({ exercise: one as Slot['exercise'] }).toLowerCase()).join(', ')}
           .
         </p>

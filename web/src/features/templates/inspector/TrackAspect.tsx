@@ -1,5 +1,5 @@
 import { useState } from 'react'
-import { onlyInTrack } from '@young-oak/core/building'
+import { onlyInTrack, removeChange, removeTrack } from '@young-oak/core/building'
 import { liftName } from '@young-oak/core/library'
 import { sayAdjustment, type Adjustment, type Template } from '@young-oak/core/template'
 import { Button } from '../../../ui/Button.tsx'
@@ -67,9 +67,7 @@ export function TrackAspect({ draft, selected }: Props) {
           <ChangeLines
             draft={draft}
             changes={track.changes}
-            onRemove={(change, after) =>
-              put({ do: 'setChange', track: id, change: change.id, after, from: change, to: null })
-            }
+            onRemove={(change) => put(removeChange(draft, id, change.id))}
           />
           {slot && selected.slot !== undefined && (
             <Button
@@ -97,7 +95,7 @@ export function TrackAspect({ draft, selected }: Props) {
           <Button
             look="quiet"
             className="-ml-3.5 justify-self-start text-sm"
-            onClick={() => put({ do: 'setTrack', track: id, from: track, to: null })}
+            onClick={() => put(removeTrack(draft, id))}
           >
             Remove the track
           </Button>
@@ -115,7 +113,7 @@ export function TrackAspect({ draft, selected }: Props) {
 type LinesProps = {
   draft: Template
   changes: Adjustment[]
-  onRemove: (change: Adjustment, after: string) => void
+  onRemove: (change: Adjustment) => void
 }
 
 function ChangeLines({ draft, changes, onRemove }: LinesProps) {
@@ -123,17 +121,14 @@ function ChangeLines({ draft, changes, onRemove }: LinesProps) {
     return <p className="text-sm text-bark">It changes nothing yet: everything as it is written.</p>
   return (
     <ul className="grid gap-1 text-sm">
-      {changes.map((change, i) => {
+      {changes.map((change) => {
         const { where, what } = sayAdjustment(draft, change)
         return (
           <li key={change.id} className="flex items-baseline justify-between gap-2 border-b border-line pb-1">
             <span>
               <span className="font-medium">{where}:</span> {what}
             </span>
-            <Tiny
-              label={`Remove: ${where}, ${what}`}
-              onClick={() => onRemove(change, changes[i - 1]?.id ?? '')}
-            >
+            <Tiny label={`Remove: ${where}, ${what}`} onClick={() => onRemove(change)}>
               remove
             </Tiny>
           </li>

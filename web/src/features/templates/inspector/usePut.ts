@@ -1,7 +1,6 @@
 import { useState } from 'react'
-import { isFault, type Built } from '@young-oak/core/building'
-import { formatIssue } from '@young-oak/core/reading'
-import { checkCommand, type Template } from '@young-oak/core/template'
+import { faultOf, type Built } from '@young-oak/core/building'
+import type { Command, Template } from '@young-oak/core/template'
 import { useAppDispatch } from '../../../app/store.ts'
 import { edit } from '../editorSlice.ts'
 
@@ -11,10 +10,10 @@ export function usePut(draft: Template): { put: (built: Built | null) => boolean
   const [fault, setFault] = useState<string | null>(null)
   const put = (built: Built | null): boolean => {
     if (!built) return false
-    const found = isFault(built) ? built.fault : (checkCommand(draft, built).map(formatIssue)[0] ?? null)
+    const found = faultOf(draft, built)
     setFault(found)
-    if (found !== null || isFault(built)) return false
-    dispatch(edit(built))
+    if (found !== null) return false
+    dispatch(edit(built as Command))
     return true
   }
   return { put, fault }

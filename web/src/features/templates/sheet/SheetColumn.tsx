@@ -5,7 +5,9 @@ import type { Id } from '@young-oak/core/template'
 import { formatDay } from '@young-oak/core/units'
 import type { Selected } from '../inspector/selected.ts'
 import type { At, Column, Range } from './sheet.ts'
-import { NewSlotLine, SheetLine, type LineActs } from './SheetLine.tsx'
+import type { LineActs } from './lineActs.ts'
+import { NewSlotLine } from './NewSlotLine.tsx'
+import { SheetLine } from './SheetLine.tsx'
 import type { Typing } from './useSheet.ts'
 
 type Props = {

@@ -1,35 +1,25 @@
-import { useDraggable, useDroppable } from '@dnd-kit/core'
-import { memo, useEffect, useRef } from 'react'
-import { exercises, liftName, type ExerciseId } from '@young-oak/core/library'
+import { memo } from 'react'
+import { liftName } from '@young-oak/core/library'
 import { waysTo } from '@young-oak/core/loads'
 import type { RepTable } from '@young-oak/core/maxes'
 import type { ShownGroup } from '@young-oak/core/member'
-import { formatCircuit, formatHandled, type PlannedSlot } from '@young-oak/core/plan'
+import { formatHandled, type PlannedSlot } from '@young-oak/core/plan'
 import {
   cellFields,
   cellNames,
   detailFields,
   formatCell,
-  type SheetField,
   type SetGroup,
+  type SheetField,
 } from '@young-oak/core/template'
 import { formatNumber } from '@young-oak/core/units'
 import { Why } from '../../../ui/Why.tsx'
 import type { Selected } from '../inspector/selected.ts'
-import { sheetFields, type At, type Field, type NewLine, type SetsLine } from './sheet.ts'
-import type { SheetAct } from './sheetKeys.ts'
-import { SlotMenu } from './SlotMenu.tsx'
+import type { LineActs } from './lineActs.ts'
+import { sheetFields, type At, type Field, type SetsLine } from './sheet.ts'
+import { SlotHead } from './SlotHead.tsx'
+import { TypingCell, Understood } from './TypingCell.tsx'
 import type { Typing } from './useSheet.ts'
-
-/** What a line asks of the sheet. */
-export type LineAct =
-  | { do: 'focus'; at: At; isMark: boolean }
-  | { do: 'open'; at: At }
-  | { do: 'act'; at: At; act: SheetAct }
-  | { do: 'type'; text: string }
-  | { do: 'leave' }
-  | { do: 'unmark' }
-export type LineActs = (act: LineAct) => void
 
 type Props = {
   line: SetsLine
@@ -154,142 +144,6 @@ export const SheetLine = memo(function SheetLine({
   )
 })
 
-type HeadProps = {
-  line: SetsLine
-  index: number
-  isMarked: boolean
-  cell: object
-  at: At
-  typing: Typing | null
-  onAct: LineActs
-  onInspect: (selected: Selected) => void
-}
-
-/** The letter, by which the slot is dragged, and the exercise; another slot may be dropped above it. */
-function SlotHead({ line, index, isMarked, cell, at, typing, onAct, onInspect }: HeadProps) {
-  const { slot, slotId, session, part, phase, row, group } = line
-  const { setNodeRef, listeners, attributes, isDragging, transform } = useDraggable({ id: slotId })
-  const { setNodeRef: setDropRef, isOver } = useDroppable({
-    id: `at/${session}/${slotId}/${index}`,
-    data: { session, part, after: slotId },
-  })
-  const name = slot.circuit ? `${slot.circuit.name}: ${formatCircuit(slot.circuit)}` : liftName(line.lift)
-  return (
-    <div
-      ref={setDropRef}
-      className={`flex items-baseline gap-1.5 ${isOver && !isDragging ? 'border-b-2 border-leaf' : ''}`}
-      style={
-        transform
-          ? { transform: `translate(${transform.x}px, ${transform.y}px)`, zIndex: 30, position: 'relative' }
-          : undefined
-      }
-    >
-      <span
-        ref={setNodeRef}
-        {...listeners}
-        {...attributes}
-        tabIndex={-1}
-        role="img"
-        aria-label={`Line ${line.letter}`}
-        title="Drag to move, with Ctrl to copy"
-        className="w-5 shrink-0 cursor-grab touch-none text-sm text-bark"
-      >
-        {line.letter}
-      </span>
-      {typing ? (
-        <span className="grow">
-          <TypingCell name={`Exercise ${liftName(slot)}`} width="w-full" typing={typing} onAct={onAct} />
-        </span>
-      ) : (
-        <button
-          type="button"
-          {...cell}
-          title={line.rules || undefined}
-          aria-label={`Exercise: ${name}`}
-          className={`min-w-0 grow truncate rounded-sm text-left font-medium focus:bg-leaf-wash ${isMarked ? 'bg-leaf-wash outline outline-leaf' : 'hover:bg-leaf-wash'}`}
-        >
-          {name}
-        </button>
-      )}
-      <SlotMenu
-        lift={liftName(slot)}
-        onAct={(act) => onAct({ do: 'act', at, act })}
-        onInspect={(what) => onInspect({ phase, session, slot: slotId, group: group.id, row, what })}
-      />
-    </div>
-  )
-}
-
-type NewProps = {
-  line: NewLine
-  column: number
-  index: number
-  isFirst: boolean
-  isHere: boolean
-  typing: Typing | null
-  onAct: LineActs
-}
-
-/** Where a new slot is typed: an exercise, with its sets if they are said. */
-export const NewSlotLine = memo(function NewSlotLine({
-  line,
-  column,
-  index,
-  isFirst,
-  isHere,
-  typing,
-  onAct,
-}: NewProps) {
-  const { session, part, after } = line
-  const { setNodeRef, isOver } = useDroppable({
-    id: `end/${session}/${part}/${column}`,
-    data: { session, part, after },
-  })
-  const at: At = { column, line: index, field: 0 }
-  return (
-    <div ref={setNodeRef} className={`border-t border-line pt-1 ${isOver ? 'border-t-2 border-leaf' : ''}`}>
-      {typing ? (
-        <>
-          <TypingCell name={`New line in ${part}`} width="w-full" typing={typing} onAct={onAct} />
-          <Understood typing={typing} />
-        </>
-      ) : (
-        <button
-          type="button"
-          data-cell={`${column}-${index}-0`}
-          tabIndex={isHere || isFirst ? 0 : -1}
-          onFocus={() => onAct({ do: 'focus', at, isMark: false })}
-          onClick={() => onAct({ do: 'open', at })}
-          className="h-7 w-full rounded-sm pl-6 text-left text-sm text-bark hover:bg-leaf-wash focus:bg-leaf-wash"
-        >
-          Add an exercise
-        </button>
-      )}
-    </div>
-  )
-})
-
-/** What the words come to, or what is wrong with them; and what else they may mean. */
-function Understood({ typing }: { typing: Typing }) {
-  const { error, understood, found = [], pick = 0 } = typing
-  if (error !== undefined)
-    return (
-      <p role="alert" className="my-1 ml-4 rounded bg-brick-wash px-2 py-1 text-sm text-brick">
-        {error}
-      </p>
-    )
-  if (!understood) return null
-  const others = found.filter((_, i) => i !== pick)
-  return (
-    <p className="my-1 ml-4 text-xs text-bark">
-      <span className="text-leaf">{understood}</span>
-      {others.length > 0 && (
-        <span> Down for: {others.map((id: ExerciseId) => exercises[id].name).join(', ')}</span>
-      )}
-    </p>
-  )
-}
-
 /** What the chosen member is asked in place of the sets or reps that are written. */
 function Instead({ field, group, asked }: { field: SheetField; group: SetGroup; asked: ShownGroup }) {
   if (field !== 'sets' && field !== 'goal') return null
@@ -331,31 +185,6 @@ function titleOf(field: SheetField, text: string, isByRule: boolean, inherits: b
 const shown = (field: SheetField, text: string): string => {
   if (field === 'rir') return text ? `R${text}` : '·'
   return text || '·'
-}
-
-type TypingProps = { name: string; width: string; typing: Typing; onAct: LineActs }
-
-function TypingCell({ name, width, typing, onAct }: TypingProps) {
-  const input = useRef<HTMLInputElement>(null)
-  useEffect(() => {
-    input.current?.focus()
-    if (!typing.replaced) input.current?.select()
-    // Only when the cell is opened: later keys must not select what was typed.
-    // eslint-disable-next-line react-hooks/exhaustive-deps
-  }, [])
-  // A line typed into a narrow cell needs room to be read.
-  const isLong = typing.text.length > 6 && width !== 'w-full'
-  return (
-    <input
-      ref={input}
-      aria-label={name}
-      aria-invalid={Boolean(typing.error)}
-      value={typing.text}
-      onChange={(event) => onAct({ do: 'type', text: event.target.value })}
-      onBlur={() => onAct({ do: 'leave' })}
-      className={`h-7 rounded-sm border bg-paper px-0.5 ${isLong ? 'w-56 text-left' : width} ${typing.error ? 'border-brick' : 'border-leaf'}`}
-    />
-  )
 }
 
 type LoadProps = { line: SetsLine; planned?: PlannedSlot; isPreviewed: boolean; cell: object }

@@ -18,7 +18,7 @@ import { CircuitDialog } from './CircuitDialog.tsx'
 import { PasteFaults } from './PasteFaults.tsx'
 import { columnsOf, keepColumns, lineAt, plannedAt, type Column } from './sheet.ts'
 import { SheetColumn } from './SheetColumn.tsx'
-import type { LineActs } from './SheetLine.tsx'
+import type { LineActs } from './lineActs.ts'
 import { useSheet } from './useSheet.ts'
 
 type Props = {

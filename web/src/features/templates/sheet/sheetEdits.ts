@@ -1,5 +1,6 @@
 import {
   pasteSlots,
+  rowCommands,
   typeNewSlot,
   typeOverSlot,
   type Mint,
@@ -72,23 +73,10 @@ function typeCell(draft: Template, line: SetsLine, field: SheetField, text: stri
     text.includes(';')
       ? changed
       : groups.map((group) => (group.id === line.group.id ? (changed[0] ?? group) : group))
-  return { command: together(rowsTo(draft, line, fill, next)), understood: formatSets(changed) }
-}
-
-function rowsTo(
-  draft: Template,
-  { slotId: slot, phase, row }: SetsLine,
-  fill: boolean,
-  next: (groups: SetGroup[]) => SetGroup[],
-): Command[] {
-  const list = draft.slots[slot]?.rows[phase] ?? []
-  return list.flatMap((from, at): Command[] => {
-    if (at < row || (!fill && at > row)) return []
-    const to = next(from)
-    return JSON.stringify(from) === JSON.stringify(to)
-      ? []
-      : [{ do: 'setRow', slot, phase, row: at, from, to }]
-  })
+  return {
+    command: together(rowCommands(line.slot, line.slotId, line.phase, line.row, fill, next)),
+    understood: formatSets(changed),
+  }
 }
 
 /** The commands that set a cell, and with `fill` the same cell of every later row of the phase. */

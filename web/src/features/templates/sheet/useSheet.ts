@@ -1,18 +1,9 @@
-import Papa from 'papaparse'
-import {
-  useLayoutEffect,
-  useMemo,
-  useRef,
-  useState,
-  type ClipboardEvent,
-  type KeyboardEvent,
-  type RefObject,
-} from 'react'
+import { useLayoutEffect, useMemo, useRef, useState, type KeyboardEvent, type RefObject } from 'react'
 import { toast } from 'sonner'
 import {
   addSets,
   copySlots,
-  isFault,
+  faultOf,
   joinSlots,
   knownProgression,
   moveSlots,
@@ -21,12 +12,9 @@ import {
   removeSets,
   removeSlots,
   type Built,
-  type Pasted,
 } from '@young-oak/core/building'
 import { liftName, type ExerciseId } from '@young-oak/core/library'
-import { formatIssue } from '@young-oak/core/reading'
 import {
-  checkCommand,
   formatCell,
   formatSets,
   readLine,
@@ -37,10 +25,12 @@ import {
 import { useAppDispatch } from '../../../app/store.ts'
 import { edit } from '../editorSlice.ts'
 import { mint } from '../mint.ts'
+import { usePutOrSay } from '../usePutOrSay.ts'
 import { followKnown } from '../inspector/slotRules.ts'
 import { fieldAt, isCell, lineAt, moved, rangeOf, slotsIn, type At, type Column } from './sheet.ts'
 import { clearRange, copyRange, fillRange, pasteAt, typeInto } from './sheetEdits.ts'
 import { actOf, type SheetAct } from './sheetKeys.ts'
+import { useClipboard } from './useClipboard.ts'
 
 /** What is being typed into the cell under the keyboard, and what it is understood as. */
 export type Typing = {
@@ -73,7 +63,6 @@ export function useSheet({ draft, columns, week, weeks, sheet, onWeek, onTry, on
   const [anchor, setAnchor] = useState<At | null>(null)
   const [typing, setTyping] = useState<Typing | null>(null)
   const [asked, setAsked] = useState<Asked | null>(null)
-  const [pasted, setPasted] = useState<Pasted | null>(null)
   const range = useMemo(() => rangeOf(at, anchor), [at, anchor])
   const line = lineAt(columns, at)
 
@@ -88,17 +77,12 @@ export function useSheet({ draft, columns, week, weeks, sheet, onWeek, onTry, on
     setAt({ ...next })
   }
 
-  /** Does a step where it leaves nothing that a file could not hold, and says it where it does not. */
+  const putOrSay = usePutOrSay()
+  /** Does a step, after which the keyboard is where it was. */
   const put = (built: Built | null): boolean => {
-    if (!built) return false
-    const fault = isFault(built) ? built.fault : checkCommand(draft, built).map(formatIssue)[0]
-    if (fault !== undefined) {
-      toast(fault)
-      return false
-    }
-    dispatch(edit(built as Command))
-    isToFocus.current = true
-    return true
+    const isDone = built !== null && putOrSay(built)
+    if (isDone) isToFocus.current = true
+    return isDone
   }
 
   const see = (text: string, pick?: number) => {
@@ -132,8 +116,7 @@ export function useSheet({ draft, columns, week, weeks, sheet, onWeek, onTry, on
     if (!typing) return true
     const picked = typing.found?.[typing.pick ?? 0]
     const typed = typeInto(draft, columns, at, typing.text, fill, mint, picked)
-    const fault =
-      typed.fault ?? (typed.command ? checkCommand(draft, typed.command).map(formatIssue)[0] : undefined)
+    const fault = typed.fault ?? (typed.command && faultOf(draft, typed.command)) ?? undefined
     if (fault !== undefined || typed.fault !== undefined) {
       setTyping({ ...typing, error: fault, replaced: true })
       return false
@@ -303,27 +286,16 @@ export function useSheet({ draft, columns, week, weeks, sheet, onWeek, onTry, on
     } else return
     event.preventDefault()
   }
-  const onCopy = (event: ClipboardEvent) => {
-    if (!isOurs(event) || typing) return
-    event.clipboardData.setData('text/plain', copyRange(columns, range))
-    event.preventDefault()
-  }
-  const onCut = (event: ClipboardEvent) => {
-    if (!isOurs(event) || typing) return
-    onCopy(event)
-    acts.clear({ key: 'Delete' })
-  }
-  const onPaste = (event: ClipboardEvent) => {
-    if (!isOurs(event) || typing) return
-    event.preventDefault()
-    paste(event.clipboardData.getData('text/plain'))
-  }
-  const paste = (text: string) => {
-    const rows = Papa.parse<string[]>(text.replace(/\s+$/, ''), { delimiter: '\t' }).data
-    const came = pasteAt(draft, columns, at, range, rows, mint)
-    if (came.command) put(came.command)
-    if (came.faults.length) setPasted(came)
-  }
+  const clipboard = useClipboard({
+    isFree: (event) => isOurs(event) && !typing,
+    copied: () => copyRange(columns, range),
+    clear: () => acts.clear({ key: 'Delete' }),
+    paste(rows) {
+      const came = pasteAt(draft, columns, at, range, rows, mint)
+      if (came.command) put(came.command)
+      return came
+    },
+  })
   const leave = () => {
     if (typing && !typing.error) keep((_, here) => here, false)
   }
@@ -332,11 +304,8 @@ export function useSheet({ draft, columns, week, weeks, sheet, onWeek, onTry, on
     range,
     typing,
     asked,
-    pasted,
+    ...clipboard,
     onKeyDown,
-    onCopy,
-    onCut,
-    onPaste,
     leave,
     see,
     openCell,
@@ -355,7 +324,6 @@ export function useSheet({ draft, columns, week, weeks, sheet, onWeek, onTry, on
       if (isYes && asked) put(asked.command)
       setAsked(null)
     },
-    closePasted: () => setPasted(null),
   }
 }
 

@@ -1,0 +1,75 @@
+import { useDraggable, useDroppable } from '@dnd-kit/core'
+import { liftName } from '@young-oak/core/library'
+import { formatCircuit } from '@young-oak/core/plan'
+import type { Selected } from '../inspector/selected.ts'
+import type { LineActs } from './lineActs.ts'
+import type { At, SetsLine } from './sheet.ts'
+import { SlotMenu } from './SlotMenu.tsx'
+import { TypingCell } from './TypingCell.tsx'
+import type { Typing } from './useSheet.ts'
+
+type HeadProps = {
+  line: SetsLine
+  index: number
+  isMarked: boolean
+  cell: object
+  at: At
+  typing: Typing | null
+  onAct: LineActs
+  onInspect: (selected: Selected) => void
+}
+
+/** The letter, by which the slot is dragged, and the exercise; another slot may be dropped above it. */
+export function SlotHead({ line, index, isMarked, cell, at, typing, onAct, onInspect }: HeadProps) {
+  const { slot, slotId, session, part, phase, row, group } = line
+  const { setNodeRef, listeners, attributes, isDragging, transform } = useDraggable({ id: slotId })
+  const { setNodeRef: setDropRef, isOver } = useDroppable({
+    id: `at/${session}/${slotId}/${index}`,
+    data: { session, part, after: slotId },
+  })
+  const name = slot.circuit ? `${slot.circuit.name}: ${formatCircuit(slot.circuit)}` : liftName(line.lift)
+  return (
+    <div
+      ref={setDropRef}
+      className={`flex items-baseline gap-1.5 ${isOver && !isDragging ? 'border-b-2 border-leaf' : ''}`}
+      style={
+        transform
+          ? { transform: `translate(${transform.x}px, ${transform.y}px)`, zIndex: 30, position: 'relative' }
+          : undefined
+      }
+    >
+      <span
+        ref={setNodeRef}
+        {...listeners}
+        {...attributes}
+        tabIndex={-1}
+        role="img"
+        aria-label={`Line ${line.letter}`}
+        title="Drag to move, with Ctrl to copy"
+        className="w-5 shrink-0 cursor-grab touch-none text-sm text-bark"
+      >
+        {line.letter}
+      </span>
+      {typing ? (
+        <span className="grow">
+          <TypingCell name={`Exercise ${liftName(slot)}`} width="w-full" typing={typing} onAct={onAct} />
+        </span>
+      ) : (
+        <button
+          type="button"
+          {...cell}
+          title={line.rules || undefined}
+          aria-label={`Exercise: ${name}`}
+          className={`min-w-0 grow truncate rounded-sm text-left font-medium focus:bg-leaf-wash ${isMarked ? 'bg-leaf-wash outline outline-leaf' : 'hover:bg-leaf-wash'}`}
+        >
+          {name}
+        </button>
+      )}
+      <SlotMenu
+        lift={liftName(slot)}
+        onAct={(act) => onAct({ do: 'act', at, act })}
+        onInspect={(what) => onInspect({ phase, session, slot: slotId, group: group.id, row, what })}
+      />
+    </div>
+  )
+}
