@@ -5,7 +5,8 @@ import type { Scope } from '../../database/scope.ts'
 export async function listTemplates({ db }: Scope): Promise<TemplateLine[]> {
   const { rows } = await db.raw(
     `select t.id, t.draft->>'name' as name,
-       (select sum((p->>'weeks')::int)::int from jsonb_array_elements(t.draft->'phases') p) as weeks,
+       (select sum(coalesce(p->'weeks'->>'least', p->>'weeks')::int)::int
+         from jsonb_array_elements(t.draft->'phases') p) as weeks,
        (t.draft->'phases'->0->>'perWeek')::int as "perWeek",
        (select count(*)::int from jsonb_object_keys(t.draft->'slots')) as slots,
        v.number as version, v.body is distinct from t.draft as "changedSince",

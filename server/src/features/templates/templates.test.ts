@@ -48,6 +48,21 @@ describe('importing', () => {
   })
 })
 
+describe('the list', () => {
+  test('counts a phase that a sign ends by its least weeks', async () => {
+    const small = smallTemplate() as unknown as { phases: object[]; progressions: Record<string, object> }
+    const [progression = ''] = Object.keys(small.progressions)
+    const until = { sign: 'stalled', misses: 2, of: 2, progression }
+    const weeks = { least: 2, most: 2, until }
+    const { body } = await agent
+      .post('/api/templates')
+      .send({ template: { ...small, phases: small.phases.map((phase) => ({ ...phase, weeks })) } })
+      .expect(200)
+    const list = (await agent.get('/api/templates').expect(200)).body as { id: string; weeks: number }[]
+    expect(list.find(({ id }) => id === body.id)?.weeks).toBe(2)
+  })
+})
+
 describe('editing', () => {
   test('stores each command once, however often it is sent', async () => {
     const id = await add()

@@ -15,6 +15,9 @@ export default function TemplatesPage() {
     <main className="mx-auto w-full max-w-5xl px-4 py-6">
       <div className="flex flex-wrap items-start gap-4">
         <h1 className="grow text-3xl">Templates</h1>
+        <Link to="/exercises" className="self-center underline underline-offset-4 sm:hidden">
+          Exercises
+        </Link>
         <Button onClick={() => setStarting(true)}>New template …</Button>
         <ImportFile />
       </div>
@@ -38,10 +41,10 @@ export default function TemplatesPage() {
           <thead className="text-left text-sm text-bark">
             <tr>
               <th className="py-2 font-medium">Name</th>
-              <th className="py-2 text-right font-medium">Weeks</th>
-              <th className="py-2 text-right font-medium">Sessions a week</th>
-              <th className="py-2 text-right font-medium">Slots</th>
-              <th className="py-2 text-right font-medium">Members</th>
+              <th className="py-2 pl-3 text-right font-medium">Weeks</th>
+              <th className="py-2 pl-3 text-right font-medium">Sessions a week</th>
+              <th className="py-2 pl-3 text-right font-medium">Slots</th>
+              <th className="py-2 pl-3 text-right font-medium">Members</th>
               <th className="py-2 pl-6 font-medium">Published</th>
             </tr>
           </thead>

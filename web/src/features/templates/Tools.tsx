@@ -16,7 +16,7 @@ type ToolsProps = {
 /** What is done with the whole draft: take back, do again, hide the inspector, give out, publish. */
 export const Tools = memo(function Tools({ hasInspector, onInspector, onHelp, onPublish }: ToolsProps) {
   return (
-    <div className="ml-auto flex items-center gap-1">
+    <div className="ml-auto flex flex-wrap items-center gap-1">
       <SaveState />
       <UndoButtons />
       <IconButton label="Inspector (Ctrl+I)" aria-pressed={hasInspector} onClick={onInspector}>

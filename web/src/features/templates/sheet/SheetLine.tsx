@@ -40,7 +40,7 @@ type Props = {
 
 const widths: Record<SheetField, string> = {
   sets: 'w-6 text-right',
-  goal: 'w-11 text-left',
+  goal: 'min-w-11 max-w-28 shrink-0 text-left',
   load: 'w-full text-left',
   rir: 'w-5 text-right',
   rest: 'w-8 text-right',
