@@ -226,6 +226,17 @@ export type Where = {
 /** Weeks that a phase is laid out with on paper: its least where a sign ends it. */
 export const nominalWeeks = ({ weeks }: Phase): number => (typeof weeks === 'number' ? weeks : weeks.least)
 
+/** The phase that a week of the template lies in, and which of its weeks it is, from 1; null past the end. */
+export function weekAt({ phases }: Template, week: number): { phase: Phase; phaseWeek: number } | null {
+  let before = 0
+  for (const phase of phases) {
+    const count = nominalWeeks(phase)
+    if (week <= before + count) return { phase, phaseWeek: week - before }
+    before += count
+  }
+  return null
+}
+
 /** How many rows by week a phase has: one for each week that it may last. */
 export const rowWeeks = ({ weeks }: Phase): number => (typeof weeks === 'number' ? weeks : weeks.most)
 

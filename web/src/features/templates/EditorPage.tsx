@@ -1,7 +1,7 @@
 import { useCallback, useDeferredValue, useEffect, useState } from 'react'
 import { useParams } from 'react-router'
 import type { MemberFile } from '@young-oak/api/members'
-import { nominalWeeks, type Template } from '@young-oak/core/template'
+import { nominalWeeks, weekAt } from '@young-oak/core/template'
 import { api, sayError } from '../../app/api.ts'
 import { useAppDispatch, useAppSelector } from '../../app/store.ts'
 import { Button } from '../../ui/Button.tsx'
@@ -70,11 +70,12 @@ function Workbench({ id, seat, isPublished }: { id: string; seat: string; isPubl
   const [hasPublished, setPublished] = useState(false)
   const weeks = draft?.phases.reduce((sum, phase) => sum + nominalWeeks(phase), 0) ?? 0
   const chosen = Math.max(1, Math.min(week, weeks))
-  const at = draft ? weekAt(draft, chosen) : { phase: '', phaseWeek: 1 }
+  const at = draft && weekAt(draft, chosen)
   const { preview, seasons, onTry } = usePlanner(id, {
     file: member ? file : undefined,
     track: track || null,
-    ...at,
+    phase: at?.phase.id ?? '',
+    phaseWeek: at?.phaseWeek ?? 1,
     laid,
   })
   useAutosave(id, seat)
@@ -151,17 +152,6 @@ function Workbench({ id, seat, isPublished }: { id: string; seat: string; isPubl
       <ShortcutsDialog isOpen={dialog === 'shortcuts'} onClose={() => setDialog(null)} />
     </main>
   )
-}
-
-/** The phase that a week of the template lies in, and which of its weeks it is. */
-function weekAt({ phases }: Template, week: number): { phase: string; phaseWeek: number } {
-  let before = 0
-  for (const phase of phases) {
-    const count = nominalWeeks(phase)
-    if (week <= before + count) return { phase: phase.id, phaseWeek: week - before }
-    before += count
-  }
-  return { phase: '', phaseWeek: 1 }
 }
 
 function Notice() {

@@ -1,17 +1,21 @@
 import { useCallback } from 'react'
 import { toast } from 'sonner'
 import { faultOf, type Built } from '@young-oak/core/building'
-import type { Command } from '@young-oak/core/template'
+import type { Command, Template } from '@young-oak/core/template'
 import { store, useAppDispatch } from '../../app/store.ts'
 import { edit } from './editorSlice.ts'
 
+/** A step, or how it is made of the template as it is now: what was drawn may be a moment older. */
+export type Put = (built: Built | ((draft: Template) => Built)) => boolean
+
 /** Does a step where it leaves nothing that a file could not hold, and says it where it does not. */
-export function usePutOrSay(): (built: Built) => boolean {
+export function usePutOrSay(): Put {
   const dispatch = useAppDispatch()
   return useCallback(
-    (built) => {
+    (made) => {
       const { draft } = store.getState().editor
       if (!draft) return false
+      const built = typeof made === 'function' ? made(draft) : made
       const fault = faultOf(draft, built)
       if (fault !== null) toast(fault)
       else dispatch(edit(built as Command))

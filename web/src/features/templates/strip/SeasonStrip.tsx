@@ -11,6 +11,7 @@ import {
 import type { WeekSummary } from '@young-oak/core/plan'
 import {
   nominalWeeks,
+  weekAt,
   type Adjustment,
   type Command,
   type Phase,
@@ -18,6 +19,7 @@ import {
 } from '@young-oak/core/template'
 import type { Seasons } from '../../../workers/planner.worker.ts'
 import { mint } from '../mint.ts'
+import type { Put } from '../usePutOrSay.ts'
 import { staveOf, staves, type Stave } from './stave.ts'
 
 type Props = {
@@ -26,7 +28,7 @@ type Props = {
   seasons: Seasons | null
   current: number
   onChoose: (week: number) => void
-  onPut: (built: Built) => boolean
+  onPut: Put
 }
 
 const height = 72
@@ -36,25 +38,27 @@ const height = 72
  * Phases are drawn longer and shorter below; keys on a week do the same.
  */
 export const SeasonStrip = memo(function SeasonStrip({ draft, seasons, current, onChoose, onPut }: Props) {
-  const { own: weeks, laid: others } = seasons ?? none
+  const { own, laid: others } = seasons ?? none
+  const weeks = weeksOf(draft, own)
   const [stave, setStave] = useState<Stave>('sets')
   const { title, value, say } = staveOf[stave]
-  const all = [weeks, ...others.map((one) => one.weeks)].flat().map((week) => value(week) ?? 0)
+  const all = [own, ...others.map((one) => one.weeks)].flat().map((week) => value(week) ?? 0)
   const most = Math.max(...all, 1)
   const least = stave === 'intensity' ? Math.max(0, Math.min(...all.filter((one) => one > 0), most) - 20) : 0
+  const high = ({ sum }: Drawn) => (sum ? value(sum) : null)
   const tall = scaleLinear([least, most], [2, height]).clamp(true)
   const ink = scaleLinear([60, 90], [0.3, 1]).clamp(true)
-  const press = (event: KeyboardEvent, week: WeekSummary) => {
-    const done = actOn(draft, week, event)
-    if (done) onPut(done)
+  const press = (event: KeyboardEvent, week: number) => {
+    const act = actOf(event)
+    if (act) onPut((now) => actOn(now, week, act))
     const by = event.altKey ? undefined : { ArrowRight: 1, ArrowLeft: -1 }[event.key]
-    const next = weeks.find((one) => one.week === week.week + (by ?? 0))
-    if (by && next) {
+    const next = by && weeks[week - 1 + by]
+    if (next) {
       onChoose(next.week)
       const buttons = (event.currentTarget.closest('[data-strip]') as HTMLElement).querySelectorAll('button')
-      buttons[weeks.indexOf(next)]?.focus()
+      buttons[next.week - 1]?.focus()
     }
-    if (done || by) event.preventDefault()
+    if (act || by) event.preventDefault()
   }
   return (
     <section aria-label="Season strip" className="overflow-x-auto">
@@ -112,40 +116,39 @@ export const SeasonStrip = memo(function SeasonStrip({ draft, seasons, current, 
             aria-current={week.week === current ? 'true' : undefined}
             title={describe(week)}
             onClick={() => onChoose(week.week)}
-            onKeyDown={(event) => press(event, week)}
+            onKeyDown={(event) => press(event, week.week)}
             onDragOver={(event) => event.dataTransfer.types.includes(lightKind) && event.preventDefault()}
             onDrop={(event) => {
-              const phase = draft.phases.find(({ id }) => id === week.phase)
-              if (phase && event.dataTransfer.types.includes(lightKind)) onPut(lightOn(phase, week.phaseWeek))
+              if (event.dataTransfer.types.includes(lightKind)) onPut((now) => actOn(now, week.week, lightOn))
             }}
             className={`flex min-w-8 flex-1 flex-col items-center justify-end rounded-t px-0.5 pt-0.5 ${week.week === current ? 'bg-leaf-wash' : 'hover:bg-leaf-wash/60'}`}
           >
             <span className="text-xs whitespace-nowrap text-bark">
-              {week.isAbout && stave !== 'minutes' && '~'}
-              {value(week) === null ? '–' : say(value(week) ?? 0)}
+              {week.sum?.isAbout && stave !== 'minutes' && '~'}
+              {high(week) === null ? '–' : say(high(week) ?? 0)}
             </span>
             <svg width="100%" height={height} className="max-w-14">
               <rect
                 x="2"
-                y={height - tall(value(week) ?? 0) + 1}
+                y={height - tall(high(week) ?? 0) + 1}
                 width="calc(100% - 4px)"
-                height={Math.max(tall(value(week) ?? 0) - 2, 1)}
-                fill={week.light ? 'none' : 'var(--leaf)'}
-                fillOpacity={ink(week.intensity ?? 72)}
-                stroke={week.light ? 'var(--mist)' : 'var(--leaf)'}
-                strokeWidth={week.light ? 2 : 1}
-                strokeDasharray={week.light ? '4 3' : undefined}
+                height={Math.max(tall(high(week) ?? 0) - 2, 1)}
+                fill={week.sum?.light ? 'none' : 'var(--leaf)'}
+                fillOpacity={ink(week.sum?.intensity ?? 72)}
+                stroke={week.sum?.light ? 'var(--mist)' : 'var(--leaf)'}
+                strokeWidth={week.sum?.light ? 2 : 1}
+                strokeDasharray={week.sum?.light ? '4 3' : undefined}
               />
-              {others.map(({ name, weeks: own }, i) => {
-                const same = own.find((one) => one.week === week.week)
-                const high = same ? value(same) : null
-                return high === null ? null : (
+              {others.map(({ name, weeks: laid }, i) => {
+                const same = laid.find((one) => one.week === week.week)
+                const level = same ? value(same) : null
+                return level === null ? null : (
                   <line
                     key={name}
                     x1="0"
                     x2="100%"
-                    y1={height - tall(high) + 1}
-                    y2={height - tall(high) + 1}
+                    y1={height - tall(level) + 1}
+                    y2={height - tall(level) + 1}
                     stroke="var(--ink)"
                     strokeWidth="2"
                     strokeDasharray={dashes[i % dashes.length]}
@@ -163,7 +166,7 @@ export const SeasonStrip = memo(function SeasonStrip({ draft, seasons, current, 
       </div>
       <div className="mt-0.5 flex gap-1 text-xs text-bark">
         {draft.phases.map((phase) => (
-          <PhaseEdge key={phase.id} draft={draft} phase={phase} first={firstOf(draft, phase)} onPut={onPut} />
+          <PhaseEdge key={phase.id} phase={phase} first={firstOf(draft, phase)} onPut={onPut} />
         ))}
       </div>
       <p className="sr-only" role="status">
@@ -179,10 +182,10 @@ const lightKind = 'application/x-young-oak-light'
 const none: Seasons = { own: [], laid: [] }
 const dashes = ['none', '5 3', '2 2', '8 2 2 2']
 
-type EdgeProps = { draft: Template; phase: Phase; first: number; onPut: (built: Built) => boolean }
+type EdgeProps = { phase: Phase; first: number; onPut: Put }
 
 /** A phase's name under its weeks, and its end, which is dragged to make it longer or shorter. */
-function PhaseEdge({ draft, phase, first, onPut }: EdgeProps) {
+function PhaseEdge({ phase, first, onPut }: EdgeProps) {
   const weeks = nominalWeeks(phase)
   const [drawn, setDrawn] = useState<number | null>(null)
   const count = drawn ?? weeks
@@ -198,7 +201,7 @@ function PhaseEdge({ draft, phase, first, onPut }: EdgeProps) {
       currentTarget.onpointermove = null
       currentTarget.onpointerup = null
       setDrawn(null)
-      if (at(moved) !== weeks) onPut(resizePhase(draft, phase.id, at(moved)))
+      if (at(moved) !== weeks) onPut((now) => resizePhase(now, phase.id, at(moved)))
     }
   }
   return (
@@ -223,36 +226,28 @@ function PhaseEdge({ draft, phase, first, onPut }: EdgeProps) {
 const firstOf = ({ phases }: Template, phase: Phase): number =>
   phases.slice(0, phases.indexOf(phase)).reduce((sum, one) => sum + nominalWeeks(one), 1)
 
+type Act = (draft: Template, phase: Phase, week: number) => Built
+
 /** What a key on a week does with its phase. */
-function actOn(
-  draft: Template,
-  { phase: id, phaseWeek }: WeekSummary,
-  { key, altKey }: KeyboardEvent,
-): Built | null {
-  const phase = draft.phases.find((one) => one.id === id)
-  if (!phase) return null
-  const { weeks } = phase
-  const resized = (by: number) =>
-    typeof weeks === 'number'
-      ? resizePhase(draft, id, weeks + by)
-      : { fault: `${phase.name} ends with a sign: give it fixed weeks first.` }
-  if (altKey)
-    return key === 'ArrowRight'
-      ? movePhase(draft, id, 1)
-      : key === 'ArrowLeft'
-        ? movePhase(draft, id, -1)
-        : null
-  if (key === '+' || key === '=') return resized(1)
-  if (key === '-') return resized(-1)
-  if (key === 'l') return lightOn(phase, phaseWeek)
-  if (key === 'n') return addPhase(draft, id, { name: `Phase ${draft.phases.length + 1}`, weeks: 4 }, mint)
-  if (key === 's') return splitPhase(draft, id, phaseWeek, mint)
-  if (key === 'r') return repeatPhase(draft, id, mint)
-  return null
+function actOf({ key, altKey, ctrlKey, metaKey }: KeyboardEvent): Act | undefined {
+  if (ctrlKey || metaKey) return undefined
+  return altKey ? moves[key] : acts[key]
 }
 
+const actOn = (draft: Template, week: number, act: Act): Built => {
+  const at = weekAt(draft, week)
+  return at ? act(draft, at.phase, at.phaseWeek) : { fault: `There is no week ${week}.` }
+}
+
+const resizedBy =
+  (by: number): Act =>
+  (draft, { id, name, weeks }) =>
+    typeof weeks === 'number'
+      ? resizePhase(draft, id, weeks + by)
+      : { fault: `${name} ends with a sign: give it fixed weeks first.` }
+
 /** A light week dropped on a week: two thirds of the sets and a tenth less load; on a week that is light, away again. */
-function lightOn(phase: Phase, week: number): Built {
+const lightOn: Act = (_draft, phase, week) => {
   const isOn = ({ where }: Adjustment) => where.weeks?.includes(week)
   const kept = phase.light.flatMap((one): Adjustment[] => {
     if (!isOn(one)) return [one]
@@ -276,7 +271,33 @@ function lightOn(phase: Phase, week: number): Built {
   return command
 }
 
-function describe({ week, phaseName, sets, isAbout, intensity, light, minutes }: WeekSummary): string {
+const moves: Record<string, Act> = {
+  ArrowRight: (draft, { id }) => movePhase(draft, id, 1),
+  ArrowLeft: (draft, { id }) => movePhase(draft, id, -1),
+}
+
+const acts: Record<string, Act> = {
+  '+': resizedBy(1),
+  '=': resizedBy(1),
+  '-': resizedBy(-1),
+  l: lightOn,
+  n: (draft, { id }) => addPhase(draft, id, { name: `Phase ${draft.phases.length + 1}`, weeks: 4 }, mint),
+  s: (draft, { id }, week) => splitPhase(draft, id, week, mint),
+  r: (draft, { id }) => repeatPhase(draft, id, mint),
+}
+
+/** A week of the template as it is drawn, with its figures once they are worked out. */
+type Drawn = { week: number; phase: Phase; sum: WeekSummary | undefined }
+
+function weeksOf({ phases }: Template, sums: WeekSummary[]): Drawn[] {
+  return phases
+    .flatMap((phase) => Array.from({ length: nominalWeeks(phase) }, () => phase))
+    .map((phase, i) => ({ week: i + 1, phase, sum: sums.find(({ week }) => week === i + 1) }))
+}
+
+function describe({ week, phase, sum }: Drawn): string {
+  if (!sum) return `Week ${week}, ${phase.name}`
+  const { sets, isAbout, intensity, light, minutes } = sum
   const percent = intensity === null ? 'loads by rule' : `${Math.round(intensity)}% of the 1RM on average`
-  return `Week ${week}, ${phaseName}${light ? ', light' : ''}: ${isAbout ? 'about ' : ''}${sets} hard sets${isAbout ? ', some by rule' : ''}, ${percent}, ${minutes} minutes at most`
+  return `Week ${week}, ${phase.name}${light ? ', light' : ''}: ${isAbout ? 'about ' : ''}${sets} hard sets${isAbout ? ', some by rule' : ''}, ${percent}, ${minutes} minutes at most`
 }
