@@ -1,7 +1,7 @@
 import type { ProposedMax } from './maxes.ts'
 import { array, mixed, number, object, string, type InferType } from 'yup'
 import type { Enrolment } from '@young-oak/core/member'
-import { exerciseIds, exerciseOf, muscles, type ExerciseId, type Muscle } from '@young-oak/core/library'
+import { isExercise, exerciseOf, muscles, type ExerciseId, type Muscle } from '@young-oak/core/library'
 import type { Evidence, Finding, Plan } from '@young-oak/core/plan'
 import { soreAnswers, workedAnswers, type SessionLog } from '@young-oak/core/member'
 import { setStyles, type SetStyle } from '@young-oak/core/template'
@@ -10,8 +10,7 @@ import { amountUnits, isDay, type AmountUnit, type Unit } from '@young-oak/core/
 /** The heaviest load that is taken for a lift rather than for a slip of the thumb. */
 export const heaviest: Record<Unit, number> = { kg: 500, lb: 1100 }
 
-export const exercise = () =>
-  mixed<ExerciseId>((value): value is ExerciseId => exerciseIds.includes(value as ExerciseId))
+export const exercise = () => mixed<ExerciseId>(isExercise)
 export const day = () =>
   string().test('day', 'This day does not exist.', (value) => value === undefined || isDay(value))
 

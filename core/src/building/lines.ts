@@ -1,4 +1,4 @@
-import { exerciseOf, exercises, liftOf, type ExerciseId } from '../library/index.ts'
+import { exerciseOf, liftOf, type ExerciseId } from '../library/index.ts'
 import {
   formatSets,
   readLine,
@@ -35,7 +35,7 @@ export function typeNewSlot(draft: Template, at: Spot, typed: string, mint: Mint
     Object.entries(bare.rows).map(([phase, list]) => [phase, list.map(() => sets.groups)]),
   )
   const command: Command = { do: 'addSlot', slot: mint(), ...at, value: { ...bare, rows } }
-  return { command, understood: `${exercises[exercise].name}: ${formatSets(sets.groups)}` }
+  return { command, understood: `${exerciseOf({ exercise }).name}: ${formatSets(sets.groups)}` }
 }
 
 /** A line typed over a slot: another exercise, other sets in this row, or both; with `fill` also in the later rows of the phase. */
@@ -58,9 +58,9 @@ export function typeOverSlot(
   const sets = line.sets ? readSets(line.sets, now, { ...slot, exercise }, draft) : { groups: now }
   if (sets.groups === undefined) return { fault: sets.fault ?? '' }
   commands.push(...rowCommands(slot, id, phase, row, fill, () => sets.groups))
-  const understood = `${exercises[exercise].name}: ${formatSets(sets.groups)}`
+  const understood = `${exerciseOf({ exercise }).name}: ${formatSets(sets.groups)}`
   if (!commands.length) return { command: null, understood }
-  const name = `${slotName(draft, id)}: ${exercise === slot.exercise ? '' : `${exercises[exercise].name} `}${sayRow(sets.groups)}`
+  const name = `${slotName(draft, id)}: ${exercise === slot.exercise ? '' : `${exerciseOf({ exercise }).name} `}${sayRow(sets.groups)}`
   return {
     command: commands.length === 1 ? (commands[0] as Command) : { do: 'several', name, commands },
     understood,

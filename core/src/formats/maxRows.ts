@@ -1,4 +1,4 @@
-import { exerciseIds, exerciseOf, exercises, liftKey, type ExerciseId, type Lift } from '../library/index.ts'
+import { exerciseOf, exercisesAtHand, liftKey, type ExerciseId, type Lift } from '../library/index.ts'
 import { isDoubtful, mostInReserve, mostRepsWarned } from '../maxes/estimate.ts'
 import { defaultFormula, formulaKinds, type FormulaKind } from '../maxes/registry.ts'
 import { quote } from '../reading/index.ts'
@@ -180,19 +180,21 @@ function readRow(
 
 const findExercise = (text: string): ExerciseId | undefined => {
   const wanted = text.toLowerCase()
-  return exerciseIds.find((id) => id.toLowerCase() === wanted || exercises[id].name.toLowerCase() === wanted)
+  return exercisesAtHand().find((id) => id.toLowerCase() === wanted || nameOf(id).toLowerCase() === wanted)
 }
 
 /** A lift that the text may have meant: one whose name holds it, or is held by it. */
 function near(text: string): string | undefined {
   const plain = (one: string) => one.toLowerCase().replace(/[^a-z]/g, '')
   const wanted = plain(text)
-  const found = exerciseIds.find((id) => {
-    const name = plain(exercises[id].name)
+  const found = exercisesAtHand().find((id) => {
+    const name = plain(nameOf(id))
     return wanted.length > 2 && (name.includes(wanted) || wanted.includes(name))
   })
-  return found && `Did you mean ${exercises[found].name}?`
+  return found && `Did you mean ${nameOf(found)}?`
 }
+
+const nameOf = (exercise: ExerciseId): string => exerciseOf({ exercise }).name
 
 /** "82.5", "82,5", "180 lb", "-15": the unit beside the number goes before the column's. */
 function readLoad(
@@ -238,7 +240,7 @@ export function maxCells(member: string, max: Omit<MaxRow, 'line' | 'member'>): 
   const { exercise, variant = '', load, help, reps, rir = 0, formula, date } = max
   const cells: Record<Column, string> = {
     member,
-    lift: exercises[exercise].name,
+    lift: exerciseOf({ exercise }).name,
     variant,
     load: String(load.value),
     unit: load.unit,

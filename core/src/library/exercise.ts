@@ -1,7 +1,8 @@
 import type { SpecialBar } from '../units/index.ts'
 
 /** What an exercise is loaded with: it decides what can be made and what its number means. */
-export type Tool = 'barbell' | 'dumbbells' | 'machine' | 'body weight'
+export const tools = ['barbell', 'dumbbells', 'machine', 'body weight'] as const
+export type Tool = (typeof tools)[number]
 
 export const patterns = [
   'squat',
@@ -23,7 +24,8 @@ export const patterns = [
 export type Pattern = (typeof patterns)[number]
 
 /** What the number beside an exercise means. */
-export type Reads = 'total' | 'per hand' | 'per side' | 'added' | 'on the stack'
+export const readings = ['total', 'per hand', 'per side', 'added', 'on the stack'] as const
+export type Reads = (typeof readings)[number]
 
 export const muscles = [
   'quads',

@@ -4,11 +4,9 @@ import { others } from './lifts/others.ts'
 import { pull } from './lifts/pull.ts'
 import { push } from './lifts/push.ts'
 
-/** The exercises that templates may use, by the id they are stored under. Ids are never renamed. */
+/** The exercises that everybody has, by the id they are stored under. Ids are never renamed. */
 export const exercises = { ...legs, ...push, ...pull, ...others } satisfies Record<string, Exercise>
 
-export type ExerciseId = keyof typeof exercises
+export type BuiltInId = keyof typeof exercises
 
-export const exerciseIds = Object.keys(exercises) as ExerciseId[]
-
-export const isExercise = (id: string): id is ExerciseId => Object.hasOwn(exercises, id)
+export const exerciseIds = Object.keys(exercises) as BuiltInId[]

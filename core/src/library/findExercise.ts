@@ -1,15 +1,15 @@
 import type { Exercise } from './exercise.ts'
-import { exerciseIds, exercises, type ExerciseId } from './exercises.ts'
+import { exerciseOf, exercisesAtHand, type ExerciseId } from './own.ts'
 
 /**
  * The exercises that a few words describe, best first: words may be of the name in any order, the beginnings of words ("rom dead"),
  * a muscle, a pattern, a tool, or what else it is found by. Every word must fit; none finds all.
  */
-export function findExercises(typed: string): ExerciseId[] {
+export function findExercises(typed: string): readonly ExerciseId[] {
   const words = plain(typed).split(' ').filter(Boolean)
-  if (!words.length) return exerciseIds
-  const ranked = exerciseIds.flatMap((id) => {
-    const rank = rankOf(known[id], words)
+  if (!words.length) return exercisesAtHand()
+  const ranked = exercisesAtHand().flatMap((id) => {
+    const rank = rankOf(wordsFor(exerciseOf({ exercise: id })), words)
     return rank === null ? [] : [{ id, rank }]
   })
   return ranked.sort((a, b) => a.rank - b.rank).map(({ id }) => id)
@@ -18,13 +18,13 @@ export function findExercises(typed: string): ExerciseId[] {
 /** The exercise of exactly this name, whatever its case and hyphens. */
 export function exerciseNamed(typed: string): ExerciseId | undefined {
   const wanted = plain(typed)
-  return exerciseIds.find((id) => known[id].name === wanted)
+  return exercisesAtHand().find((id) => wordsFor(exerciseOf({ exercise: id })).name === wanted)
 }
 
-type Known = { name: string; nameWords: string[]; otherWords: string[]; indirectWords: string[] }
+type Words = { name: string; nameWords: string[]; otherWords: string[]; indirectWords: string[] }
 
 /** Lower is better: the whole name, then how much of a name is left over; words of muscles and patterns after all names. */
-function rankOf({ name, nameWords, otherWords, indirectWords }: Known, words: string[]): number | null {
+function rankOf({ name, nameWords, otherWords, indirectWords }: Words, words: string[]): number | null {
   if (name === words.join(' ')) return -1
   let outside = 0
   for (const word of words) {
@@ -46,13 +46,19 @@ const plain = (text: string): string =>
 
 const wordsOf = (...texts: string[]): string[] => plain(texts.join(' ')).split(' ').filter(Boolean)
 
-const known = Object.fromEntries(
-  exerciseIds.map((id) => {
-    const { name, pattern, tool, direct, indirect, also = '' }: Exercise = exercises[id]
-    const otherWords = wordsOf(pattern, tool, ...direct, also)
-    return [
-      id,
-      { name: plain(name), nameWords: wordsOf(name), otherWords, indirectWords: wordsOf(...indirect) },
-    ]
-  }),
-) as Record<ExerciseId, Known>
+/** The words of each exercise are cut once. */
+const cut = new WeakMap<Exercise, Words>()
+
+function wordsFor(exercise: Exercise): Words {
+  const known = cut.get(exercise)
+  if (known) return known
+  const { name, pattern, tool, direct, indirect, also = '' } = exercise
+  const words = {
+    name: plain(name),
+    nameWords: wordsOf(name),
+    otherWords: wordsOf(pattern, tool, ...direct, also),
+    indirectWords: wordsOf(...indirect),
+  }
+  cut.set(exercise, words)
+  return words
+}

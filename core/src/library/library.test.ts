@@ -85,7 +85,7 @@ describe('finding an exercise', () => {
     expect(findExercises('calves').length).toBeGreaterThan(4)
     const found = findExercises('vertical pull')
     expect(found.length).toBeGreaterThan(8)
-    expect(found.map((id) => exercises[id].pattern)).toContain('vertical pull')
+    expect(found.map((id) => exerciseOf({ exercise: id }).pattern)).toContain('vertical pull')
   })
 
   test('what is nobody’s name finds nothing, nothing typed finds all', () => {

@@ -1,11 +1,19 @@
-import type { Exercise, Muscle, Pattern } from './exercise.ts'
-import { exercises, type ExerciseId } from './exercises.ts'
+import type { Muscle, Pattern } from './exercise.ts'
+import { exerciseIds } from './exercises.ts'
+import { exerciseOf, type ExerciseId } from './own.ts'
 
 /** Key of every max, record and "last time": an exercise, and where it matters its variant ("paused", "blocks 8 cm"). */
 export type Lift = { exercise: ExerciseId; variant?: string }
 
 /** Only the lift of whatever has one. */
 export const liftOf = ({ exercise, variant }: Lift): Lift => ({ exercise, ...(variant && { variant }) })
+
+/** Lists of lifts go in the order of the library, with the gym's own behind, by name. */
+export function compareLifts(a: Lift, b: Lift): number {
+  const [ofA, ofB] = [a, b].map(({ exercise }) => places.get(exercise) ?? Infinity) as [number, number]
+  return ofA === ofB ? liftName(a).localeCompare(liftName(b)) : ofA - ofB
+}
+const places: ReadonlyMap<ExerciseId, number> = new Map(exerciseIds.map((id, i) => [id, i]))
 
 /** A lift as a text key, equal for equal lifts. */
 export const liftKey = (lift: Lift): string =>
@@ -17,8 +25,6 @@ export function liftOfKey(key: string): Lift {
   if (cut < 0) return { exercise: key as ExerciseId }
   return { exercise: key.slice(0, cut) as ExerciseId, variant: key.slice(cut + 1) }
 }
-
-export const exerciseOf = (lift: Lift): Exercise => exercises[lift.exercise]
 
 /** "Back squat, paused". */
 export const liftName = (lift: Lift): string =>

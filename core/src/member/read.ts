@@ -2,6 +2,7 @@ import type { Schema } from 'yup'
 import { exerciseOf, type Lift } from '../library/index.ts'
 import { defaultFormula } from '../maxes/registry.ts'
 import { at, Checker, type Issue } from '../reading/index.ts'
+import { settleExercises } from '../template/readExercises.ts'
 import { readAdjustment, readChange } from '../template/readAdjustment.ts'
 import type { Id, Template } from '../template/types.ts'
 import {
@@ -35,8 +36,9 @@ const mostEntries = 5000
  */
 export function readMember(input: unknown, versions: Record<Id, Template>): ReadMember {
   const checker = new Checker()
-  const head = checker.check(memberShape, input, '')
-  if (!head) return { issues: checker.issues }
+  const written = checker.check(memberShape, input, '')
+  const head = written && settleExercises(checker, written)
+  if (!head || checker.issues.length) return { issues: checker.issues }
   const enrolments = (head.enrolments as unknown[]).flatMap((one, i) =>
     readEnrolment(checker, one, at('enrolments', i), versions),
   )

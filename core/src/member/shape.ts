@@ -39,6 +39,7 @@ export const memberShape = strictObject({
   enrolments: listField('enrolments', 12).required(),
   facts: laterField('a list of facts', { type: 'array' }).required(),
   logs: laterField('a list of session logs', { type: 'array' }),
+  exercises: laterField('exercises of the gym by id, those that it names'),
 })
 
 export const enrolmentShape = strictObject({

@@ -1,5 +1,5 @@
 import { array, boolean, mixed, number, object, string, type ObjectShape } from 'yup'
-import { exerciseIds, type ExerciseId } from '../library/index.ts'
+import { exerciseIds, isExercise, ownIdPattern, type ExerciseId } from '../library/index.ts'
 import { isDay, type Load, type Rise, type Span, type Step } from '../units/index.ts'
 
 /**
@@ -59,9 +59,9 @@ export const dayField = () =>
     .meta({ expected: 'a day like 2026-03-02', json: { type: 'string', format: 'date' } })
 
 export const exerciseField = () =>
-  mixed<ExerciseId>((value): value is ExerciseId => exerciseIds.includes(value as ExerciseId)).meta({
-    expected: 'an exercise of the library',
-    json: { enum: exerciseIds },
+  mixed<ExerciseId>(isExercise).meta({
+    expected: 'an exercise of the library, or of the gym’s own where the file declares it',
+    json: { anyOf: [{ enum: exerciseIds }, { type: 'string', pattern: ownIdPattern.source }] },
   })
 
 /** A load on the bar: above 0, at most 1,000, in kg or lb; from 0 where it goes on top of body weight. */

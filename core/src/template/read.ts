@@ -8,6 +8,7 @@ import { warmUpNames, warmUpOf, type WarmUp, type WarmUpName } from '../warmups/
 import { findLooseEnds, findUnfinished } from './looseEnds.ts'
 import { findOverMax } from './slotEnds.ts'
 import { readAdjustment, readLight } from './readAdjustment.ts'
+import { settleExercises } from './readExercises.ts'
 import { readKind } from './readKind.ts'
 import {
   headShape,
@@ -77,8 +78,9 @@ function read(input: unknown, more: (checker: Checker, template: Template) => vo
     checker.add('format', 'the number 1, the format that is read here', format, fix)
     return { issues: checker.issues }
   }
-  const head = checker.check(headShape, input, '')
-  if (!head) return { issues: checker.issues }
+  const written = checker.check(headShape, input, '')
+  const head = written && settleExercises(checker, written)
+  if (!head || checker.issues.length) return { issues: checker.issues }
   const phases = (head.phases as unknown[])
     .map((phase, i) => readPhase(checker, phase, at('phases', i)))
     .filter((phase) => phase !== undefined)

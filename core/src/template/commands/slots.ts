@@ -38,8 +38,8 @@ export const removeSlot = defineCommand<'removeSlot'>({
   apply(draft, { slot, session: id, value }) {
     const session = draft.sessions[id]
     const { [slot]: own, ...slots } = draft.slots
-    if (!session || !own) return gone(`The slot ${liftName(value)}`)
-    if (!same(own, value)) return changed(`The slot ${liftName(value)}`, 'something else')
+    if (!session || !own) return gone('The slot')
+    if (!same(own, value)) return changed(`The slot ${liftName(own)}`, 'something else')
     return { ...draft, slots, sessions: { ...draft.sessions, [id]: without(session, slot) } }
   },
   check: () => undefined,

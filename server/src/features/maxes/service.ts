@@ -11,7 +11,7 @@ import type {
 } from '@young-oak/api/maxes'
 import type { MemberFile } from '@young-oak/api/members'
 import type { KnownRow } from '@young-oak/core/formats'
-import { exerciseIds, liftKey, liftOfKey, type Lift } from '@young-oak/core/library'
+import { compareLifts, liftKey, liftOfKey } from '@young-oak/core/library'
 import type { MaxInForce } from '@young-oak/core/loads'
 import { defaultFormula, type FormulaKind } from '@young-oak/core/maxes'
 import type { Fact } from '@young-oak/core/member'
@@ -70,7 +70,7 @@ function usedBy({ versions }: MemberFile, plans: Record<string, Plan>): Record<s
 }
 
 export const listProposals = (proposals: Proposal[]): ProposedMax[] =>
-  proposals.map(({ lift, ...proposal }) => ({ ...liftOfKey(lift), ...proposal })).sort(byExercise)
+  proposals.map(({ lift, ...proposal }) => ({ ...liftOfKey(lift), ...proposal })).sort(compareLifts)
 
 /** Writes a max as a fact. A single with nothing left is a test; any other set is an estimate that is accepted by being sent. */
 export async function giveMax(scope: Scope, memberId: string, given: GivenMax): Promise<void> {
@@ -199,7 +199,7 @@ function listMaxes(evidence: Evidence, used: Record<string, UsedBy[]>, day: Day)
       const usedBy = used[key] ?? []
       return [{ ...lift, ...knownMax(max), ...(staleWeeks !== undefined && { staleWeeks }), before, usedBy }]
     })
-    .sort(byExercise)
+    .sort(compareLifts)
 }
 
 const usualPolicy = { use: 'newest' } as const
@@ -209,5 +209,3 @@ const knownMax = ({ load, date, from }: MaxInForce): KnownMax => ({
   date,
   ...(from && { from: { ...from, formula: from.formula as FormulaKind | undefined } }),
 })
-
-const byExercise = (a: Lift, b: Lift) => exerciseIds.indexOf(a.exercise) - exerciseIds.indexOf(b.exercise)

@@ -1,6 +1,6 @@
 import { Plus, X } from 'lucide-react'
 import { useState } from 'react'
-import { exercises, exerciseIds, type ExerciseId } from '@young-oak/core/library'
+import { exerciseOf, exercisesAtHand, liftName, type ExerciseId } from '@young-oak/core/library'
 import type { EquipmentBody } from '@young-oak/core/member'
 import {
   fixedTools,
@@ -11,6 +11,7 @@ import {
   type Rack,
   type Unit,
 } from '@young-oak/core/units'
+import { ExerciseOptions } from '../library/ExerciseOptions.tsx'
 import { Button } from '../../ui/Button.tsx'
 import { Field } from '../../ui/Field.tsx'
 import { IconButton } from '../../ui/IconButton.tsx'
@@ -183,8 +184,6 @@ function Plates({ unit, plates, onChange }: PlatesProps) {
   )
 }
 
-const machineIds = exerciseIds.filter((id) => exercises[id].tool === 'machine')
-
 type MachinesProps = {
   unit: Unit
   machines: UnitDraft['machines']
@@ -193,14 +192,15 @@ type MachinesProps = {
 
 /** Machines whose pins go in steps of their own. */
 function Machines({ unit, machines, onChange }: MachinesProps) {
-  const left = machineIds.filter((id) => !machines.some(({ exercise }) => exercise === id))
+  const isLeft = (id: ExerciseId) =>
+    exerciseOf({ exercise: id }).tool === 'machine' && !machines.some(({ exercise }) => exercise === id)
   return (
     <fieldset className="grid gap-3">
       <legend className="mb-1 text-sm font-medium">Machines with steps of their own</legend>
       {machines.map(({ exercise, loads }, i) => (
         <Field
           key={exercise}
-          label={`${exercises[exercise].name}, ${unit}`}
+          label={`${liftName({ exercise })}, ${unit}`}
           placeholder="7; 12; 19-75 by 7"
           hint="Empty it to take it off the list."
           value={loads}
@@ -209,7 +209,7 @@ function Machines({ unit, machines, onChange }: MachinesProps) {
           }
         />
       ))}
-      {left.length > 0 && (
+      {exercisesAtHand().some(isLeft) && (
         <select
           aria-label="Add a machine"
           value=""
@@ -218,12 +218,7 @@ function Machines({ unit, machines, onChange }: MachinesProps) {
           }
           className="h-11 justify-self-start rounded-md border border-edge bg-sheet px-3"
         >
-          <option value="">Add a machine …</option>
-          {left.map((id) => (
-            <option key={id} value={id}>
-              {exercises[id].name}
-            </option>
-          ))}
+          <ExerciseOptions title="Add a machine …" fits={isLeft} />
         </select>
       )}
     </fieldset>

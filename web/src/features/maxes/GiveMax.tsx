@@ -1,10 +1,11 @@
 import { useState } from 'react'
 import { toast } from 'sonner'
 import { maxSchema, type GivenMax, type MaxesView } from '@young-oak/api/maxes'
-import { exercises, exerciseIds, isExercise, takesMax } from '@young-oak/core/library'
+import { exerciseOf, isExercise, takesMax } from '@young-oak/core/library'
 import { defaultFormula, mostInReserve, type FormulaKind } from '@young-oak/core/maxes'
 import { addLoad, type Load, type Unit } from '@young-oak/core/units'
 import { ValidationError } from 'yup'
+import { ExerciseOptions } from '../library/ExerciseOptions.tsx'
 import { api, fieldErrors, sayError } from '../../app/api.ts'
 import { today } from '../../app/today.ts'
 import { SpreadPicture } from '../../charts/SpreadPicture.tsx'
@@ -49,7 +50,8 @@ export function GiveMax({ unit, exercise, member, body }: Props) {
         : 'Saved. Your next session reads it.',
     )
   }
-  const isOnBody = isExercise(typed.exercise) && exercises[typed.exercise].tool === 'body weight'
+  const isOnBody =
+    isExercise(typed.exercise) && exerciseOf({ exercise: typed.exercise }).tool === 'body weight'
   return (
     <form
       noValidate
@@ -67,14 +69,7 @@ export function GiveMax({ unit, exercise, member, body }: Props) {
         error={faults.exercise}
         onChange={(event) => put({ exercise: event.target.value })}
       >
-        <option value="">Choose a lift</option>
-        {exerciseIds
-          .filter((id) => takesMax({ exercise: id }))
-          .map((id) => (
-            <option key={id} value={id}>
-              {exercises[id].name}
-            </option>
-          ))}
+        <ExerciseOptions title="Choose a lift" fits={(exercise) => takesMax({ exercise })} />
       </SelectField>
       <Field
         label="Variant, if it is one"
@@ -144,7 +139,7 @@ function readMax(typed: Typed): { given?: GivenMax; errors: Record<string, strin
   const variant = typed.variant.trim()
   const value = typedNumber(typed.load)
   const help =
-    exercise && exercises[exercise].tool === 'body weight' && typeof value === 'number' && value < 0
+    exercise && exerciseOf({ exercise }).tool === 'body weight' && typeof value === 'number' && value < 0
   const given = {
     exercise,
     ...(variant && { variant }),

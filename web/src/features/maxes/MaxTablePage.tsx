@@ -1,7 +1,7 @@
 import { useMemo, useState } from 'react'
 import { Link } from 'react-router'
 import type { MaxTable } from '@young-oak/api/maxes'
-import { exerciseIds, liftKey, maxName, type Lift } from '@young-oak/core/library'
+import { compareLifts, liftKey, maxName, type Lift } from '@young-oak/core/library'
 import { formatDay, formatLoad } from '@young-oak/core/units'
 import { api, sayError } from '../../app/api.ts'
 import { today } from '../../app/today.ts'
@@ -140,9 +140,5 @@ function MemberRow({ member: { id, name, maxes }, lifts }: RowProps) {
 function liftsOf(table: MaxTable | undefined): Lift[] {
   const lifts = new Map<string, Lift>()
   for (const { maxes } of table?.members ?? []) for (const max of maxes) lifts.set(liftKey(max), max)
-  return [...lifts.values()].sort(
-    (a, b) =>
-      exerciseIds.indexOf(a.exercise) - exerciseIds.indexOf(b.exercise) ||
-      (a.variant ?? '').localeCompare(b.variant ?? ''),
-  )
+  return [...lifts.values()].sort(compareLifts)
 }

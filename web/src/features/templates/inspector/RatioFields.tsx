@@ -1,7 +1,8 @@
 import { Plus, X } from 'lucide-react'
-import { exercises, exerciseIds, isExercise, takesMax } from '@young-oak/core/library'
+import { isExercise, takesMax } from '@young-oak/core/library'
 import type { Ratio } from '@young-oak/core/template'
 import { formatNumber } from '@young-oak/core/units'
+import { ExerciseOptions } from '../../library/ExerciseOptions.tsx'
 import { Button } from '../../../ui/Button.tsx'
 import { IconButton } from '../../../ui/IconButton.tsx'
 import { typedNumber } from '../../../ui/typedNumber.ts'
@@ -105,8 +106,6 @@ export function RatioFields({ ratios, error, onChange }: Props) {
   )
 }
 
-const lifts = exerciseIds.filter((id) => takesMax({ exercise: id }))
-
 function LiftSelect({
   label,
   value,
@@ -123,12 +122,7 @@ function LiftSelect({
       onChange={(event) => onChange(event.target.value)}
       className="h-11 w-44 rounded-md border border-edge bg-paper px-2"
     >
-      <option value="">choose a lift</option>
-      {lifts.map((id) => (
-        <option key={id} value={id}>
-          {exercises[id].name}
-        </option>
-      ))}
+      <ExerciseOptions title="choose a lift" fits={(exercise) => takesMax({ exercise })} />
     </select>
   )
 }

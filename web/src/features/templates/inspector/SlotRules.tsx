@@ -1,5 +1,5 @@
 import { useState } from 'react'
-import { exerciseIds, exercises, liftName, type ExerciseId } from '@young-oak/core/library'
+import { exerciseOf, liftName, type ExerciseId } from '@young-oak/core/library'
 import { ruleKinds, ruleOf, type RuleKind } from '@young-oak/core/progressions'
 import { formatIssue } from '@young-oak/core/reading'
 import {
@@ -10,6 +10,7 @@ import {
   type SlotTurns,
   type Template,
 } from '@young-oak/core/template'
+import { ExerciseOptions } from '../../library/ExerciseOptions.tsx'
 import { useAppDispatch } from '../../../app/store.ts'
 import { Button } from '../../../ui/Button.tsx'
 import { SelectField } from '../../../ui/Field.tsx'
@@ -160,14 +161,12 @@ function Turns({ slot, onPut }: { slot: Slot; onPut: (turns: SlotTurns | null) =
           if (exercise) onPut({ ...turns, with: [...turns.with, { exercise }] })
         }}
       >
-        <option value="">choose a lift</option>
-        {exerciseIds
-          .filter((id) => exercises[id].tool === exercises[slot.exercise].tool && id !== slot.exercise)
-          .map((id) => (
-            <option key={id} value={id}>
-              {exercises[id].name}
-            </option>
-          ))}
+        <ExerciseOptions
+          title="choose a lift"
+          fits={(exercise) =>
+            exerciseOf({ exercise }).tool === exerciseOf(slot).tool && exercise !== slot.exercise
+          }
+        />
       </SelectField>
       {turns.with.length > 0 && (
         <div className="grid grid-cols-2 gap-3">

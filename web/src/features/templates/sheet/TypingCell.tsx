@@ -1,5 +1,5 @@
 import { useEffect, useRef } from 'react'
-import { exercises, type ExerciseId } from '@young-oak/core/library'
+import { liftName, type ExerciseId } from '@young-oak/core/library'
 import type { LineActs } from './lineActs.ts'
 import type { Typing } from './useSheet.ts'
 
@@ -44,7 +44,7 @@ export function Understood({ typing }: { typing: Typing }) {
     <p className="my-1 ml-4 text-xs text-bark">
       <span className="text-leaf">{understood}</span>
       {others.length > 0 && (
-        <span> Down for: {others.map((id: ExerciseId) => exercises[id].name).join(', ')}</span>
+        <span> Down for: {others.map((id: ExerciseId) => liftName({ exercise: id })).join(', ')}</span>
       )}
     </p>
   )

@@ -1,0 +1,49 @@
+import {
+  declaredAs,
+  isOwnId,
+  knowExercises,
+  mergedOf,
+  mergeFault,
+  ownIdPattern,
+  renameExercises,
+  type OwnExercise,
+  type OwnExercises,
+  type OwnId,
+} from '../library/index.ts'
+import { at, type Checker } from '../reading/index.ts'
+import { limits, ownExerciseShape } from './shape.ts'
+
+/**
+ * Reads the exercises of a gym that a file declares and makes them known, before anything in it names them. Returns the file with
+ * what is merged called by what it is merged into.
+ */
+export function settleExercises<T extends { exercises?: unknown }>(checker: Checker, file: T): T {
+  if (file.exercises === undefined) return file
+  const declared = readExercises(checker, file.exercises, 'exercises')
+  for (const [id, into] of mergedOf(declared)) {
+    const path = at(at('exercises', id), 'mergedInto')
+    const [from, target] = [declared[id] as OwnExercise, declared[into as OwnId] ?? declaredAs(into)]
+    if (!target) checker.add(path, 'an exercise of the library or of this file', into)
+    else if (mergeFault(from, target)) checker.add(path, 'an exercise whose numbers mean the same', into)
+  }
+  if (checker.issues.length) return file
+  for (const id of knowExercises(declared)) {
+    const fix = 'Give this one an id of its own.'
+    checker.add(at('exercises', id), 'the exercise that is known by this id', declared[id]?.name, fix)
+  }
+  return renameExercises(file, mergedOf(declared))
+}
+
+function readExercises(checker: Checker, value: unknown, path: string): OwnExercises {
+  const entries = checker.entries(value, path, 'exercises of the gym by id')
+  if (entries.length > limits.exercises) checker.add(path, `at most ${limits.exercises} exercises`, entries)
+  const read: OwnExercises = {}
+  for (const [id, one] of entries.slice(0, limits.exercises)) {
+    if (!isOwnId(id)) checker.add(path, `ids like own:sled-push, ${ownIdPattern.source}`, id)
+    else {
+      const exercise = checker.check(ownExerciseShape, one, at(path, id))
+      if (exercise) read[id] = exercise as OwnExercise
+    }
+  }
+  return read
+}
