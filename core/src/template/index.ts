@@ -11,6 +11,7 @@ export { applyCommand, checkCommand, commandNames, invert, sayCommand } from './
 export { inherited } from './inherit.ts'
 export * from './letters.ts'
 export * from './read.ts'
+export { readOwnExercise, readOwnExercises } from './readExercises.ts'
 export * from './salvage.ts'
 export * from './sayAdjustment.ts'
 export * from './shorthand.ts'

@@ -10,7 +10,7 @@ import {
   type OwnExercises,
   type OwnId,
 } from '../library/index.ts'
-import { at, type Checker } from '../reading/index.ts'
+import { at, Checker, type Issue } from '../reading/index.ts'
 import { limits, ownExerciseShape } from './shape.ts'
 
 /**
@@ -32,6 +32,21 @@ export function settleExercises<T extends { exercises?: unknown }>(checker: Chec
     checker.add(at('exercises', id), 'the exercise that is known by this id', declared[id]?.name, fix)
   }
   return renameExercises(file, mergedOf(declared))
+}
+
+/** One exercise as somebody adds it; faults are located in it. */
+export function readOwnExercise(
+  value: unknown,
+): { exercise: OwnExercise; issues?: undefined } | { exercise?: undefined; issues: Issue[] } {
+  const checker = new Checker()
+  const exercise = checker.check(ownExerciseShape, value, '')
+  return exercise ? { exercise: exercise as OwnExercise } : { issues: checker.issues }
+}
+
+/** Exercises by id as a file declares them, without making them known. */
+export function readOwnExercises(value: unknown): { declared: OwnExercises; issues: Issue[] } {
+  const checker = new Checker()
+  return { declared: readExercises(checker, value, 'exercises'), issues: checker.issues }
 }
 
 function readExercises(checker: Checker, value: unknown, path: string): OwnExercises {

@@ -1,5 +1,6 @@
 import { accountRoutes } from './accounts/routes.ts'
 import { equipmentRoutes } from './equipment/routes.ts'
+import { exerciseRoutes } from './exercises/routes.ts'
 import { maxRoutes } from './maxes/routes.ts'
 import { memberRoutes } from './members/routes.ts'
 import { progressRoutes } from './progress/routes.ts'
@@ -10,6 +11,7 @@ import type { Route } from '../http/route.ts'
 /** Every route there is. */
 export const routes: Route[] = [
   ...accountRoutes,
+  ...exerciseRoutes,
   ...templateRoutes,
   ...memberRoutes,
   ...maxRoutes,

@@ -1,8 +1,11 @@
-import { Router, type Request } from 'express'
+import { Router, type Request, type Response } from 'express'
 import { ValidationError } from 'yup'
 import type { Database } from '../database/open.ts'
 import type { Settings } from '../settings.ts'
+import { isExercise, ownIdsIn } from '@young-oak/core/library'
 import { findSeat } from '../features/accounts/store.ts'
+import { openLibrary, refuseStrangers } from '../features/exercises/library.ts'
+import { libraryHeader, libraryMark } from './libraryMark.ts'
 import { forbidden, Problem, signInFirst } from './problem.ts'
 import type { Call, Route } from './route.ts'
 
@@ -11,7 +14,7 @@ export function mount(routes: Route[], database: Database, settings: Settings): 
   const router = Router()
   for (const one of routes) {
     router[one.method](one.path, async (request, response) => {
-      const call = await callFor(one, request, database, settings)
+      const call = await callFor(one, request, response, database, settings)
       const answer = await one.run(call)
       response.status(answer === undefined ? 204 : 200).json(answer)
     })
@@ -19,23 +22,37 @@ export function mount(routes: Route[], database: Database, settings: Settings): 
   return router
 }
 
-async function callFor(one: Route, request: Request, database: Database, settings: Settings): Promise<Call> {
+async function callFor(
+  one: Route,
+  request: Request,
+  response: Response,
+  database: Database,
+  settings: Settings,
+): Promise<Call> {
   const { seat, account } = request.session
   if (one.who !== 'anyone') {
     if (!seat || !account) throw signInFirst()
     if (!one.who.includes(seat.kind)) throw forbidden()
   }
+  const inScope: Call['inScope'] = (work) => {
+    if (!seat || !account) throw signInFirst()
+    return database.inGym(seat.gym, async (scope) => {
+      const library = await findSeat(scope, account, seat)
+      if (library === undefined) throw forbidden()
+      await openLibrary(scope, library)
+      response.set(libraryHeader, libraryMark(seat.gym, library))
+      if (!one.bringsExercises) refuseStrangers(scope, request.body)
+      return work(scope)
+    })
+  }
+  // An exercise that was added by way of another server is made known before the body that names it is read.
+  const isNew = one.body && [...ownIdsIn(request.body)].some((id) => !isExercise(id))
+  if (seat && isNew && !one.bringsExercises) await inScope(() => Promise.resolve())
   return {
     seat: seat as Call['seat'],
     params: request.params as Record<string, string>,
     body: one.body ? readBody(one.body, request.body) : undefined,
-    inScope: (work) => {
-      if (!seat || !account) throw signInFirst()
-      return database.inGym(seat.gym, async (scope) => {
-        if (!(await findSeat(scope, account, seat))) throw forbidden()
-        return work(scope)
-      })
-    },
+    inScope,
     request,
     database,
     settings,

@@ -35,6 +35,8 @@ export type Route<B = unknown> = {
   path: string
   who: 'anyone' | readonly Seat['kind'][]
   body?: Schema<B>
+  /** Its body may name exercises that are none of the gym's: what `run` does sees to them one by one. */
+  bringsExercises?: true
   run(call: Call<B>): Promise<unknown>
 }
 

@@ -4,6 +4,7 @@ import * as templates from './002_templates.ts'
 import * as training from './003_training.ts'
 import * as spine from './004_spine.ts'
 import * as equipment from './005_equipment.ts'
+import * as exercises from './006_exercises.ts'
 
 type Migration = { up(db: Knex): Promise<void>; down(db: Knex): Promise<void> }
 
@@ -13,6 +14,7 @@ const migrations: Record<string, Migration> = {
   '003_training': training,
   '004_spine': spine,
   '005_equipment': equipment,
+  '006_exercises': exercises,
 }
 
 /** Migrations by name, in order; each is a frozen file that imports no live code. */

@@ -22,11 +22,15 @@ export async function listSeats({ db }: Scope, account: string): Promise<Seat[]>
   return [...staff, ...member]
 }
 
-/** Whether a seat still belongs to the account: a role that was taken away ends with the next request. */
-export async function findSeat({ db }: Scope, account: string, seat: Seat): Promise<boolean> {
+/**
+ * Whether a seat still belongs to the account: a role that was taken away ends with the next request. Answers the number of the gym's
+ * library, or nothing.
+ */
+export async function findSeat({ db }: Scope, account: string, seat: Seat): Promise<number | undefined> {
   const table = seat.kind === 'member' ? 'member' : 'staff'
-  const found = await db(table)
-    .where({ id: seat.id, account_id: account })
-    .first('id', seat.kind === 'member' ? 'name' : 'role')
-  return found !== undefined && (seat.kind === 'member' || found.role === seat.kind)
+  const found = await db(`${table} as s`)
+    .join('gym as g', 'g.id', 's.gym_id')
+    .where({ 's.id': seat.id, account_id: account })
+    .first('g.library', seat.kind === 'member' ? 's.name' : 's.role')
+  return found && (seat.kind === 'member' || found.role === seat.kind) ? found.library : undefined
 }

@@ -1,11 +1,12 @@
 import type { Fact } from '@young-oak/core/member'
 import type { Scope } from '../../database/scope.ts'
+import { asMerged } from '../exercises/library.ts'
 
 export type FactsOfMember = { id: string; name: string; facts: Fact[] }
 
 /** A writer's members with the facts that their maxes are read from. */
-export async function membersWithMaxes({ db }: Scope, writer: string): Promise<FactsOfMember[]> {
-  const { rows } = await db.raw(
+export async function membersWithMaxes(scope: Scope, writer: string): Promise<FactsOfMember[]> {
+  const { rows } = await scope.db.raw(
     `select m.id, m.name,
        coalesce(json_agg(f.body) filter (where f.body is not null), '[]') as facts
      from member m left join fact f on f.gym_id = m.gym_id and f.member_id = m.id
@@ -13,7 +14,7 @@ export async function membersWithMaxes({ db }: Scope, writer: string): Promise<F
      where m.writer_id = ? group by m.gym_id, m.id, m.name order by m.name`,
     [writer],
   )
-  return rows
+  return asMerged(scope, rows)
 }
 
 /** Stores facts of several members at once, and raises their revisions; held in one order, so that two sheets take turns. */

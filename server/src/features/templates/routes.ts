@@ -12,6 +12,7 @@ export const templateRoutes: Route[] = [
     path: '/templates',
     who,
     body: importSchema,
+    bringsExercises: true,
     run: ({ inScope, body }) => inScope((scope) => importTemplate(scope, body.template)),
   }),
   route({

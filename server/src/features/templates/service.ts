@@ -7,6 +7,7 @@ import type {
   PublishAnswer,
   TemplateView,
 } from '@young-oak/api/templates'
+import { renameExercises } from '@young-oak/core/library'
 import { formatIssue, type Issue } from '@young-oak/core/reading'
 import {
   applyCommand,
@@ -14,6 +15,7 @@ import {
   compareTemplates,
   isConflict,
   readDraft,
+  readOwnExercises,
   readTemplate,
   type ReadTemplate,
   type Template,
@@ -21,6 +23,8 @@ import {
 import { formatDay } from '@young-oak/core/units'
 import type { Scope } from '../../database/scope.ts'
 import { notFound, Problem } from '../../http/problem.ts'
+import { asMerged, refuseStrangers } from '../exercises/library.ts'
+import { adoptExercises } from '../exercises/service.ts'
 import {
   appendEdit,
   editsSince,
@@ -44,9 +48,17 @@ export async function viewTemplate(scope: Scope, id: string): Promise<TemplateVi
   return { ...found, versions: await listVersions(scope, id) }
 }
 
-/** Stores a template file as a new draft, whole or not at all; sessions of a draft may still be empty. */
-export async function importTemplate(scope: Scope, input: unknown): Promise<{ id: string }> {
-  return { id: await insertTemplate(scope, orRefuse(readDraft(input))) }
+/**
+ * Stores a template file as a new draft, whole or not at all; sessions of a draft may still be empty. Exercises that it brings become
+ * the gym's.
+ */
+export async function importTemplate(scope: Scope, input: object): Promise<{ id: string }> {
+  const { exercises, ...file } = input as { exercises?: unknown }
+  const { declared, issues } = readOwnExercises(exercises ?? {})
+  refuse(issues)
+  const template = renameExercises(file, await adoptExercises(scope, declared))
+  refuseStrangers(scope, template)
+  return { id: await insertTemplate(scope, orRefuse(readDraft(asMerged(scope, template)))) }
 }
 
 /**
@@ -57,11 +69,12 @@ export async function edit(
   scope: Scope,
   id: string,
   staff: string,
-  { since, edits }: Edits,
+  { since, edits: given }: Edits,
 ): Promise<EditsAnswer> {
-  const held = edits.length ? await holdTemplate(scope, id) : await findTemplate(scope, id)
+  const held = given.length ? await holdTemplate(scope, id) : await findTemplate(scope, id)
   if (!held) throw notFound('template')
   let { draft, revision } = held
+  const edits = asMerged(scope, given)
   const answers: EditAnswer[] = []
   for (const { id: editId, command } of edits) {
     if (await hasEdit(scope, editId)) {

@@ -1,6 +1,7 @@
 import type { TemplateLine, TemplateView } from '@young-oak/api/templates'
 import type { Command, Template } from '@young-oak/core/template'
 import type { Scope } from '../../database/scope.ts'
+import { asMerged } from '../exercises/library.ts'
 
 export async function listTemplates({ db }: Scope): Promise<TemplateLine[]> {
   const { rows } = await db.raw(
@@ -28,13 +29,16 @@ export async function insertTemplate({ db, gym }: Scope, draft: Template): Promi
 
 export type HeldTemplate = { id: string; draft: Template; revision: number }
 
-export async function findTemplate({ db }: Scope, id: string): Promise<HeldTemplate | undefined> {
-  return db('template').where({ id }).first('id', 'draft', 'revision')
+export async function findTemplate(scope: Scope, id: string): Promise<HeldTemplate | undefined> {
+  return asMerged(scope, await scope.db('template').where({ id }).first('id', 'draft', 'revision'))
 }
 
 /** The draft with its row held until the transaction ends: two writers' commands are applied one after the other. */
-export async function holdTemplate({ db }: Scope, id: string): Promise<HeldTemplate | undefined> {
-  return db('template').where({ id }).forUpdate().first('id', 'draft', 'revision')
+export async function holdTemplate(scope: Scope, id: string): Promise<HeldTemplate | undefined> {
+  return asMerged(
+    scope,
+    await scope.db('template').where({ id }).forUpdate().first('id', 'draft', 'revision'),
+  )
 }
 
 export async function saveDraft({ db }: Scope, { id, draft, revision }: HeldTemplate): Promise<void> {
@@ -61,15 +65,17 @@ export async function appendEdit(
 
 /** Every edit behind a revision, in order. */
 export async function editsSince(
-  { db }: Scope,
+  scope: Scope,
   template: string,
   since: number,
 ): Promise<{ id: string; command: Command }[]> {
-  return db('template_edit')
+  const edits = await scope
+    .db('template_edit')
     .where({ template_id: template })
     .andWhere('revision', '>', since)
     .orderBy('revision')
     .select('id', 'command')
+  return asMerged(scope, edits)
 }
 
 export async function hasEdit({ db }: Scope, id: string): Promise<boolean> {
@@ -90,13 +96,15 @@ export async function listVersions({ db }: Scope, template: string): Promise<Tem
 }
 
 export async function findNewest(
-  { db }: Scope,
+  scope: Scope,
   template: string,
 ): Promise<{ number: number; body: Template } | undefined> {
-  return db('template_version')
+  const newest = await scope
+    .db('template_version')
     .where({ template_id: template })
     .orderBy('number', 'desc')
     .first('number', 'body')
+  return asMerged(scope, newest)
 }
 
 export async function insertVersion(

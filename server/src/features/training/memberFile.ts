@@ -4,6 +4,7 @@ import type { Checkpoint } from '@young-oak/core/plan'
 import { readPublished, type Template } from '@young-oak/core/template'
 import type { Scope } from '../../database/scope.ts'
 import { notFound } from '../../http/problem.ts'
+import { asMerged, mergedMark } from '../exercises/library.ts'
 
 export type Read = {
   file: MemberFile
@@ -33,10 +34,10 @@ export async function readMemberFile(scope: Scope, memberId: string, lean = fals
   }))
   const file = {
     name: row.name,
-    member: {
+    member: asMerged(scope, {
       facts: [...places, ...row.facts],
       logs: row.logs.map(({ copy, shown }): SessionLog => (shown ? { ...copy, shown } : copy)),
-    },
+    }),
     enrolments: enrolmentsOf(row.segments),
     templates: Object.fromEntries(row.segments.map(({ enrolment, template }) => [enrolment, template])),
     versions: await readVersions(scope, [...new Set(row.segments.map(({ version }) => version))]),
@@ -88,20 +89,23 @@ function enrolmentsOf(segments: SegmentRow[]): Enrolment[] {
   return [...byId.values()]
 }
 
-async function readVersions({ db }: Scope, ids: string[]): Promise<Record<string, Template>> {
-  const missing = ids.filter((id) => !parsed.has(id))
-  const rows = missing.length ? await db('template_version').whereIn('id', missing).select('id', 'body') : []
+async function readVersions(scope: Scope, ids: string[]): Promise<Record<string, Template>> {
+  const mark = mergedMark(scope)
+  const missing = ids.filter((id) => !parsed.has(id + mark))
+  const rows = missing.length
+    ? await scope.db('template_version').whereIn('id', missing).select('id', 'body')
+    : []
   for (const { id, body } of rows) {
-    const { template } = readPublished(body)
+    const { template } = readPublished(asMerged(scope, body))
     if (!template) throw new Error(`invalid version "${id}": it was published, so it must read`)
     if (parsed.size >= mostParsed) parsed.delete(parsed.keys().next().value as string)
-    parsed.set(id, template)
+    parsed.set(id + mark, template)
   }
-  return Object.fromEntries(ids.map((id) => [id, parsed.get(id) as Template]))
+  return Object.fromEntries(ids.map((id) => [id, parsed.get(id + mark) as Template]))
 }
 
 /**
- * Versions never change, so each is parsed once a server. Keyed by their random id, and only asked for by ids that the
+ * Versions never change, so each is parsed once a server, and once more where exercises were merged since. Keyed by their random id, and only asked for by ids that the
  * scope's own enrolments name.
  */
 const parsed = new Map<string, Template>()

@@ -18,6 +18,7 @@ export const trainingRoutes: Route[] = [
     path: '/me/operations',
     who: me,
     body: operationsSchema,
+    bringsExercises: true,
     async run(call) {
       const answers: OperationAnswer[] = []
       for (const operation of call.body.operations) {

@@ -10,6 +10,8 @@ import { planMember, snapshot, type Plan, type Planned } from '@young-oak/core/p
 import { addDays, type Day } from '@young-oak/core/units'
 import { ValidationError } from 'yup'
 import type { Scope } from '../../database/scope.ts'
+import { Problem } from '../../http/problem.ts'
+import { refuseStrangers } from '../exercises/library.ts'
 import { listProposals } from '../maxes/service.ts'
 import { readMemberFile, type Read } from './memberFile.ts'
 import { appendSet, holdSession, keepCheckpoint, insertSession, saveCopy, touchMember } from './store.ts'
@@ -75,7 +77,7 @@ export async function applyOperation(
   memberId: string,
   input: unknown,
 ): Promise<OperationAnswer> {
-  const operation = readOperation(input)
+  const operation = readOperation(scope, input)
   if ('reason' in operation) return { ...operation, result: 'refused' }
   switch (operation.kind) {
     case 'start':
@@ -89,14 +91,15 @@ export async function applyOperation(
   }
 }
 
-function readOperation(input: unknown): Operation | { id: string; reason: string } {
+function readOperation(scope: Scope, input: unknown): Operation | { id: string; reason: string } {
   const { id, kind } = (input ?? {}) as { id?: unknown; kind?: unknown }
   const known = typeof kind === 'string' && Object.hasOwn(operationSchemas, kind)
   if (!known) return { id: String(id), reason: 'This app is older than the server, or newer. Load it again.' }
   try {
+    refuseStrangers(scope, input)
     return operationSchemas[kind as Operation['kind']].validateSync(input, { strict: true }) as Operation
   } catch (error) {
-    if (!ValidationError.isError(error)) throw error
+    if (!ValidationError.isError(error) && !(error instanceof Problem)) throw error
     return { id: String(id), reason: error.message }
   }
 }
