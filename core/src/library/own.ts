@@ -26,11 +26,15 @@ export const settled = [
   'bar',
 ] as const satisfies (keyof Exercise)[]
 
-/** Whether two say the same of all that is settled. */
-export const isSameKind = (a: Exercise, b: Exercise): boolean =>
-  settled.every((field) => isSame(a[field], b[field]))
+/** Which of the settled fields two say differently. Of muscles only the foremost has a place; the others come in any order. */
+export const differsIn = (a: Exercise, b: Exercise): (typeof settled)[number] | undefined =>
+  settled.find((field) => JSON.stringify(kindOf(a)[field]) !== JSON.stringify(kindOf(b)[field]))
 
-const isSame = (a: unknown, b: unknown): boolean => JSON.stringify(a) === JSON.stringify(b)
+const kindOf = ({ direct: [foremost, ...direct], indirect, ...rest }: Exercise) => ({
+  ...rest,
+  direct: [foremost, ...direct.sort()],
+  indirect: [...indirect].sort(),
+})
 
 /** What merging needs to be equal, since the numbers logged under one become those of the other. */
 const numberOf = {
@@ -62,7 +66,7 @@ const own = new Map<OwnId, OwnExercise>()
 export function knowExercises(exercises: OwnExercises): OwnId[] {
   return (Object.entries(exercises) as [OwnId, OwnExercise][]).flatMap(([id, one]) => {
     const known = own.get(id)
-    if (known && !isSameKind(known, one)) return [id]
+    if (known && differsIn(known, one)) return [id]
     own.set(id, one)
     return []
   })

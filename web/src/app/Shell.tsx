@@ -22,6 +22,7 @@ const pages: Record<SeatView['kind'], { to: string; label: string; isWide?: true
   ],
   owner: [
     { to: '/members', label: 'Members' },
+    { to: '/exercises', label: 'Exercises', isWide: true },
     { to: '/places', label: 'Equipment' },
     { to: '/calculator', label: 'Calculator' },
   ],

@@ -1,3 +1,4 @@
+import type { Dispatch } from '@reduxjs/toolkit'
 import { createApi, fetchBaseQuery } from '@reduxjs/toolkit/query/react'
 import type { SeatView, SessionView, SignIn } from '@young-oak/api/accounts'
 import type { GivenEquipment, GivenSetting, OwnEquipment, PlaceView } from '@young-oak/api/equipment'
@@ -9,6 +10,7 @@ import type {
   MaxTable,
   RowsAnswer,
 } from '@young-oak/api/maxes'
+import type { GivenExercise, GivenMerge, LibraryView } from '@young-oak/api/exercises'
 import type { MemberFile, MemberLine } from '@young-oak/api/members'
 import type {
   ChangesView,
@@ -20,12 +22,40 @@ import type {
   TemplateView,
 } from '@young-oak/api/templates'
 import type { GivenFact, ProgressView } from '@young-oak/api/progress'
+import type { OwnExercise, OwnId } from '@young-oak/core/library'
+import { openLibrary } from '../features/library/librarySlice.ts'
 import type { Operation, OperationAnswer, TodayView } from '@young-oak/api/training'
+
+const ask = fetchBaseQuery({ baseUrl: '/api', headers: { 'x-young-oak': '1' }, timeout: 15_000 })
+
+/**
+ * Answers name exercises of the gym by their ids alone, and say which library they were made with. Where this page has another one, it
+ * is read before the answer is used.
+ */
+const withLibrary: typeof ask = async (args, store, extra) => {
+  const answer = await ask(args, store, extra)
+  const mark = answer.meta?.response?.headers.get('x-library')
+  const { library } = store.getState() as { library: LibraryView }
+  if (!mark || mark === library.mark) return answer
+  const { data, error } = await ask('/exercises', store, extra)
+  if (error) return { error, meta: answer.meta }
+  openLibrary(store.dispatch, data as LibraryView)
+  return answer
+}
+
+/** A write whose answer is the library as it is then. */
+const takeUp = async (
+  _: unknown,
+  { dispatch, queryFulfilled }: { dispatch: Dispatch; queryFulfilled: Promise<{ data: LibraryView }> },
+): Promise<void> => {
+  const answer = await queryFulfilled.catch(() => null)
+  if (answer) openLibrary(dispatch, answer.data)
+}
 
 /** Everything that the server answers. Writes carry a header that no other site's page can add. */
 export const api = createApi({
   reducerPath: 'api',
-  baseQuery: fetchBaseQuery({ baseUrl: '/api', headers: { 'x-young-oak': '1' }, timeout: 15_000 }),
+  baseQuery: withLibrary,
   tagTypes: ['Session', 'Templates', 'Members', 'Training', 'Places'],
   endpoints: (build) => ({
     session: build.query<SessionView, void>({ query: () => '/session', providesTags: ['Session'] }),
@@ -54,6 +84,28 @@ export const api = createApi({
     publish: build.mutation<PublishAnswer, Publish & { id: string }>({
       query: ({ id, ...body }) => ({ url: `/templates/${id}/versions`, method: 'POST', body }),
       invalidatesTags: ['Templates', 'Members'],
+    }),
+
+    addExercise: build.mutation<LibraryView, OwnExercise>({
+      query: (exercise) => ({
+        url: '/exercises',
+        method: 'POST',
+        body: { exercise } satisfies GivenExercise,
+      }),
+      onQueryStarted: takeUp,
+    }),
+    changeExercise: build.mutation<LibraryView, { id: OwnId; exercise: OwnExercise }>({
+      query: ({ id, exercise }) => ({
+        url: `/exercises/${id}`,
+        method: 'POST',
+        body: { exercise } satisfies GivenExercise,
+      }),
+      onQueryStarted: takeUp,
+    }),
+    mergeExercise: build.mutation<LibraryView, { id: OwnId } & GivenMerge>({
+      query: ({ id, into }) => ({ url: `/exercises/${id}/merge`, method: 'POST', body: { into } }),
+      onQueryStarted: takeUp,
+      invalidatesTags: ['Templates', 'Members', 'Training'],
     }),
 
     members: build.query<MemberLine[], void>({ query: () => '/members', providesTags: ['Members'] }),

@@ -1,6 +1,7 @@
 import { configureStore } from '@reduxjs/toolkit'
 import { setupListeners } from '@reduxjs/toolkit/query'
 import { useDispatch, useSelector } from 'react-redux'
+import { library } from '../features/library/librarySlice.ts'
 import { editor } from '../features/templates/editorSlice.ts'
 import { placeReducer } from '../features/training/placeSlice.ts'
 import { outbox } from '../offline/outboxSlice.ts'
@@ -10,6 +11,7 @@ export const store = configureStore({
   reducer: {
     [api.reducerPath]: api.reducer,
     editor: editor.reducer,
+    library: library.reducer,
     outbox: outbox.reducer,
     place: placeReducer,
   },

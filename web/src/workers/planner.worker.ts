@@ -1,6 +1,6 @@
 import { expose } from 'comlink'
 import type { MemberFile } from '@young-oak/api/members'
-import { liftKey, liftName, type Lift } from '@young-oak/core/library'
+import { knowExercises, liftKey, liftName, type Lift, type OwnExercises } from '@young-oak/core/library'
 import type { Enrolment } from '@young-oak/core/member'
 import { assumptionKinds, assumptionOf, type Supposed } from '@young-oak/core/assumptions'
 import {
@@ -41,6 +41,10 @@ let isRunning = false
 let drawn: { draft: Template; laid: string } | null = null
 
 const planner = {
+  /** The gym's own exercises, before anything that names them. */
+  know(exercises: OwnExercises): void {
+    knowExercises(exercises)
+  },
   openDraft(next: Template): void {
     draft = next
   },

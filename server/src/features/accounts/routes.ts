@@ -6,7 +6,17 @@ import { isPassword } from './password.ts'
 import { findAccount, listSeats } from './store.ts'
 
 export const accountRoutes: Route[] = [
-  route({ method: 'get', path: '/session', who: 'anyone', run: view }),
+  route({
+    method: 'get',
+    path: '/session',
+    who: 'anyone',
+    async run(call) {
+      const answer = await view(call)
+      // Its answer says which library the gym has, so that a page which asks for nothing else has it too.
+      if (answer.seat) await call.inScope(() => Promise.resolve())
+      return answer
+    },
+  }),
   route({
     method: 'post',
     path: '/session',

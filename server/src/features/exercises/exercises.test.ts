@@ -82,6 +82,7 @@ describe('the gym’s own exercises', () => {
     const { mark }: LibraryView = await add({ ...shove, name: 'Marked' })
     const after = (await phone.get(`/api/me/today?today=${today}`).expect(200)).headers['x-library']
     expect(after).toBe(mark)
+    expect((await phone.get('/api/session').expect(200)).headers['x-library']).toBe(mark)
     expect(before).not.toBe(after)
   })
 

@@ -2,11 +2,10 @@ import { randomUUID } from 'node:crypto'
 import type { GivenExercise, GivenMerge, LibraryView } from '@young-oak/api/exercises'
 import {
   declaredAs,
+  differsIn,
   exerciseIds,
   exercises as builtIn,
-  isSameKind,
   mergeFault,
-  settled,
   type ExerciseId,
   type OwnExercise,
   type OwnExercises,
@@ -42,13 +41,12 @@ export async function changeExercise(scope: Scope, id: string, given: GivenExerc
   const before = own[id as OwnId]
   if (!before) throw notFound('exercise')
   const after = read(given)
-  if (!isSameKind(before, after)) {
-    const field = settled.find((one) => JSON.stringify(before[one]) !== JSON.stringify(after[one])) as string
+  const field = differsIn(before, after)
+  if (field)
     refuse(
       field,
       'This cannot be changed any more: plans were made with it. Add the exercise anew, and merge this one into it.',
     )
-  }
   refuseUnfit(own, id as OwnId, after)
   return save(scope, own, { [id]: { ...after, ...(before.mergedInto && { mergedInto: before.mergedInto }) } })
 }
@@ -165,9 +163,9 @@ export async function adoptExercises(
 
 function sameHere(own: OwnExercises, id: OwnId, one: OwnExercise): ExerciseId | undefined {
   const byId = own[id]
-  if (byId && isSameKind(byId, one)) return byId.mergedInto ?? id
+  if (byId && !differsIn(byId, one)) return byId.mergedInto ?? id
   const named = (Object.entries(own) as [OwnId, OwnExercise][]).find(
-    ([, other]) => !other.mergedInto && plain(other.name) === plain(one.name) && isSameKind(other, one),
+    ([, other]) => !other.mergedInto && plain(other.name) === plain(one.name) && !differsIn(other, one),
   )
   return named?.[0]
 }

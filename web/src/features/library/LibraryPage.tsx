@@ -2,31 +2,47 @@ import { useDeferredValue, useState } from 'react'
 import {
   exerciseOf,
   findExercises,
-  liftName,
+  isOwnId,
   muscles,
   patterns,
-  saySuits,
   type ExerciseId,
+  type OwnExercise,
+  type OwnId,
 } from '@young-oak/core/library'
+import { api } from '../../app/api.ts'
+import { useAppSelector } from '../../app/store.ts'
+import { Button } from '../../ui/Button.tsx'
 import { SelectField } from '../../ui/Field.tsx'
-import { sentence } from '../../ui/Why.tsx'
+import { ExerciseForm } from './ExerciseForm.tsx'
+import { Merged } from './Merged.tsx'
+import { MergeDialog } from './MergeDialog.tsx'
+import { Entry } from './Entry.tsx'
 
 /** Every exercise that templates may use: found by any word, a muscle or a pattern, each with what is said of it. */
 export default function LibraryPage() {
   const [typed, setTyped] = useState('')
   const [pattern, setPattern] = useState('')
   const [muscle, setMuscle] = useState('')
+  const [whose, setWhose] = useState('')
   const [open, setOpen] = useState<ExerciseId | null>(null)
+  const [dialog, setDialog] = useState<Dialog | null>(null)
+  const own = useAppSelector(({ library }) => library.exercises)
+  const { data: session } = api.useSessionQuery()
+  const isStaff = session?.seat?.kind !== 'member'
   const words = useDeferredValue(typed)
   const found = findExercises(words).filter((id) => {
     const one = exerciseOf({ exercise: id })
     const works = [...one.direct, ...one.indirect] as string[]
+    if (whose === 'own' && !isOwnId(id)) return false
     return (!pattern || one.pattern === pattern) && (!muscle || works.includes(muscle))
   })
   return (
     <main className="mx-auto w-full max-w-5xl px-4 py-6">
-      <h1 className="text-3xl">Exercises</h1>
-      <div className="mt-4 grid items-end gap-3 sm:grid-cols-[1fr_12rem_12rem]">
+      <div className="flex flex-wrap items-center justify-between gap-3">
+        <h1 className="text-3xl">Exercises</h1>
+        {isStaff && <Button onClick={() => setDialog({ do: 'add' })}>Add an exercise</Button>}
+      </div>
+      <div className="mt-4 grid items-end gap-3 sm:grid-cols-[1fr_10rem_10rem_11rem]">
         <label className="text-sm font-medium">
           Find
           <input
@@ -49,12 +65,20 @@ export default function LibraryPage() {
             <option key={one}>{one}</option>
           ))}
         </SelectField>
+        <SelectField label="Whose" value={whose} onChange={(event) => setWhose(event.target.value)}>
+          <option value="">everybody’s</option>
+          <option value="own">our own</option>
+        </SelectField>
       </div>
       <p role="status" className="mt-3 text-sm text-bark">
         {found.length} {found.length === 1 ? 'exercise' : 'exercises'}
       </p>
       {found.length === 0 && (
-        <p className="py-4 text-bark">None fits. Leave out a word, or choose any pattern.</p>
+        <p className="py-4 text-bark">
+          {whose === 'own' && !Object.keys(own).length
+            ? 'Your gym has none of its own yet. Add what the library lacks.'
+            : 'None fits. Leave out a word, or choose any pattern.'}
+        </p>
       )}
       <ul className="mt-1 divide-y divide-line border-y border-line">
         {found.map((id) => (
@@ -64,73 +88,23 @@ export default function LibraryPage() {
             isOpen={open === id}
             onOpen={() => setOpen(open === id ? null : id)}
             onFind={setOpen}
+            acts={isStaff && isOwnId(id) && own[id] ? actsFor(id, own[id], setDialog) : undefined}
           />
         ))}
       </ul>
+      <Merged exercises={own} isStaff={isStaff} />
+      {dialog?.do === 'add' && <ExerciseForm name={typed.trim()} onClose={() => setDialog(null)} />}
+      {dialog?.do === 'change' && <ExerciseForm own={dialog} onClose={() => setDialog(null)} />}
+      {dialog?.do === 'merge' && (
+        <MergeDialog id={dialog.id} exercise={dialog.exercise} onClose={() => setDialog(null)} />
+      )}
     </main>
   )
 }
 
-type EntryProps = { id: ExerciseId; isOpen: boolean; onOpen: () => void; onFind: (id: ExerciseId) => void }
+type Dialog = { do: 'add' } | { do: 'change' | 'merge'; id: OwnId; exercise: OwnExercise }
 
-function Entry({ id, isOpen, onOpen, onFind }: EntryProps) {
-  const {
-    name,
-    pattern,
-    direct,
-    indirect,
-    tool,
-    reads,
-    cost,
-    spine,
-    cue,
-    caution,
-    parent,
-    substitutes = [],
-  } = exerciseOf({ exercise: id })
-  const suits = saySuits(exerciseOf({ exercise: id }))
-  return (
-    <li>
-      <button
-        type="button"
-        aria-expanded={isOpen}
-        onClick={onOpen}
-        className="grid w-full items-baseline gap-x-4 py-2 text-left hover:bg-leaf-wash sm:grid-cols-[16rem_9rem_1fr]"
-      >
-        <span className="font-medium">{name}</span>
-        <span className="text-sm text-bark">{pattern}</span>
-        <span className="text-sm text-bark">
-          {direct.join(', ')}
-          {indirect.length > 0 && `; half: ${indirect.join(', ')}`}
-        </span>
-      </button>
-      {isOpen && (
-        <div className="grid gap-1 pb-3 text-sm sm:pl-4">
-          <p>{cue}</p>
-          {caution && <p className="text-acorn">{caution}</p>}
-          <p className="text-bark">
-            {sentence(tool)}; the number is {reads}.{suits && ` Suits ${suits}.`} Recovery {cost} of 5, spine{' '}
-            {spine} of 5.
-            {parent &&
-              ` Begins at ${parent.percent}% of the ${liftName({ exercise: parent.exercise as ExerciseId }).toLowerCase()} max.`}
-          </p>
-          <p className="text-bark">
-            Instead:{' '}
-            {substitutes.map((one, i) => (
-              <span key={one}>
-                {i > 0 && ', '}
-                <button
-                  type="button"
-                  className="underline underline-offset-4 hover:text-leaf"
-                  onClick={() => onFind(one as ExerciseId)}
-                >
-                  {liftName({ exercise: one as ExerciseId })}
-                </button>
-              </span>
-            ))}
-          </p>
-        </div>
-      )}
-    </li>
-  )
-}
+const actsFor = (id: OwnId, exercise: OwnExercise, open: (dialog: Dialog) => void) => ({
+  change: () => open({ do: 'change', id, exercise }),
+  merge: () => open({ do: 'merge', id, exercise }),
+})

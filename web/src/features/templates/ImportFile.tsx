@@ -1,5 +1,6 @@
 import { useRef, useState } from 'react'
 import { useNavigate } from 'react-router'
+import { withOwnExercises } from '@young-oak/core/library'
 import { formatIssue, parseJson } from '@young-oak/core/reading'
 import { salvageTemplate, type Template } from '@young-oak/core/template'
 import { api, sayError } from '../../app/api.ts'
@@ -14,7 +15,7 @@ export function ImportFile() {
   const input = useRef<HTMLInputElement>(null)
   const navigate = useNavigate()
   const store = async (template: object) => {
-    const answer = await send(template)
+    const answer = await send(withOwnExercises(template))
     if (answer.data) void navigate(`/templates/${answer.data.id}`)
     else setFaults({ said: [sayError(answer.error)] })
   }

@@ -5,6 +5,7 @@ import { sheetKeys } from './sheet/sheetKeys.ts'
 const shortcuts: [string, string][] = [
   ['Typing', 'replaces what stands in the cell; a whole line may be typed over any cell'],
   ['Tab', 'keeps it and goes right'],
+  ['Alt + N', 'while typing a name that no exercise has: adds it to the gym’s own'],
   ...sheetKeys.flatMap((one): [string, string][] => ('say' in one ? [[one.shown, one.say]] : [])),
   ['Ctrl + C, X, V', 'copy, cut and paste: cells, whole lines, and lines of a spreadsheet'],
   ['Ctrl + Z, Ctrl + Y', 'undo, redo; the clock beside them lists what was done'],

@@ -1,6 +1,7 @@
 import { CircleHelp, Download, History, PanelRight, Redo2, Undo2 } from 'lucide-react'
 import { DropdownMenu } from 'radix-ui'
 import { memo, useDeferredValue } from 'react'
+import { withOwnExercises } from '@young-oak/core/library'
 import { store, useAppDispatch, useAppSelector } from '../../app/store.ts'
 import { Button } from '../../ui/Button.tsx'
 import { IconButton } from '../../ui/IconButton.tsx'
@@ -33,12 +34,12 @@ export const Tools = memo(function Tools({ hasInspector, onInspector, onHelp, on
   )
 })
 
-/** The draft as a template file, which reads back as the same draft. */
+/** The draft as a template file with the gym's exercises that it names: it reads back as the same draft, anywhere. */
 function download(): void {
   const { draft } = store.getState().editor
   if (!draft) return
   const url = URL.createObjectURL(
-    new Blob([`${JSON.stringify(draft, null, 2)}\n`], { type: 'application/json' }),
+    new Blob([`${JSON.stringify(withOwnExercises(draft), null, 2)}\n`], { type: 'application/json' }),
   )
   const link = document.createElement('a')
   link.href = url

@@ -62,11 +62,16 @@ export function usePlanner(
       void planner.openMember(file ?? null, template, today(), track)
       ask.current()
     }
-    let editor = store.getState().editor
+    let { editor, library } = store.getState()
+    void planner.know(library.exercises)
     void planner.openDraft(editor.draft as Template)
     member.current(wanted.current)
     const stop = store.subscribe(() => {
-      const now = store.getState().editor
+      const { editor: now, library: read } = store.getState()
+      if (read !== library) {
+        library = read
+        void planner.know(library.exercises)
+      }
       if (now.draft === editor.draft) return
       editor = now
       if (!now.draft) return

@@ -36,7 +36,7 @@ export const NewSlotLine = memo(function NewSlotLine({
       {typing ? (
         <>
           <TypingCell name={`New line in ${part}`} width="w-full" typing={typing} onAct={onAct} />
-          <Understood typing={typing} />
+          <Understood typing={typing} onAct={onAct} />
         </>
       ) : (
         <button

@@ -139,7 +139,7 @@ export const SheetLine = memo(function SheetLine({
         <MemberLoad line={line} planned={planned} isPreviewed={isPreviewed} cell={cell(loadField)} />
       </div>
       <Said group={group} has={has} table={table} />
-      {writing && <Understood typing={typing} />}
+      {writing && <Understood typing={typing} onAct={onAct} />}
     </div>
   )
 })

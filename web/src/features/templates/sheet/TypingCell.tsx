@@ -30,12 +30,19 @@ export function TypingCell({ name, width, typing, onAct }: TypingProps) {
 }
 
 /** What the words come to, or what is wrong with them; and what else they may mean. */
-export function Understood({ typing }: { typing: Typing }) {
-  const { error, understood, found = [], pick = 0 } = typing
+export function Understood({ typing, onAct }: { typing: Typing; onAct: LineActs }) {
+  const { error, unknown, understood, found = [], pick = 0 } = typing
+  const adds = unknown !== undefined && <AddUnknown name={unknown} onAct={onAct} />
   if (error !== undefined)
     return (
       <p role="alert" className="my-1 ml-4 rounded bg-brick-wash px-2 py-1 text-sm text-brick">
-        {error}
+        {error} {adds}
+      </p>
+    )
+  if (adds)
+    return (
+      <p className="my-1 ml-4 text-xs text-bark">
+        No exercise is called “{unknown}”. {adds}
       </p>
     )
   if (!understood) return null
@@ -49,3 +56,16 @@ export function Understood({ typing }: { typing: Typing }) {
     </p>
   )
 }
+
+/** The way to an exercise that is not there yet; the words stay where they are. */
+const AddUnknown = ({ name, onAct }: { name: string; onAct: LineActs }) => (
+  <button
+    type="button"
+    tabIndex={-1}
+    onMouseDown={(event) => event.preventDefault()}
+    onClick={() => onAct({ do: 'newExercise', name })}
+    className="underline underline-offset-4"
+  >
+    Alt + N adds it to your own.
+  </button>
+)

@@ -14,6 +14,7 @@ import { Button } from '../../../ui/Button.tsx'
 import { Modal } from '../../../ui/Modal.tsx'
 import type { Preview } from '../../../workers/planner.worker.ts'
 import type { Selected } from '../inspector/selected.ts'
+import { ExerciseForm } from '../../library/ExerciseForm.tsx'
 import { CircuitDialog } from './CircuitDialog.tsx'
 import { PasteFaults } from './PasteFaults.tsx'
 import { columnsOf, keepColumns, lineAt, plannedAt, type Column } from './sheet.ts'
@@ -67,7 +68,18 @@ export const WeekSheet = memo(function WeekSheet({
   )
   const sheet = useRef<HTMLDivElement>(null)
   const [circuit, setCircuit] = useState<Id[] | null>(null)
-  const state = useSheet({ draft, columns, week, weeks, sheet, onWeek, onTry, onCircuit: setCircuit })
+  const [fresh, setFresh] = useState<string | null>(null)
+  const state = useSheet({
+    draft,
+    columns,
+    week,
+    weeks,
+    sheet,
+    onWeek,
+    onTry,
+    onCircuit: setCircuit,
+    onNewExercise: setFresh,
+  })
   const { at, range, typing } = state
   const line = lineAt(columns, at)
   const column = columns[at.column]
@@ -96,6 +108,7 @@ export const WeekSheet = memo(function WeekSheet({
       requestAnimationFrame(() => now.current.openCell())
     } else if (act.do === 'type') see(act.text)
     else if (act.do === 'leave') leave()
+    else if (act.do === 'newExercise') setFresh(act.name)
     else if (act.do === 'unmark') unmark()
     else {
       unmark()
@@ -138,6 +151,15 @@ export const WeekSheet = memo(function WeekSheet({
         ))}
       </div>
       <Legend />
+      {fresh !== null && (
+        <ExerciseForm
+          name={fresh}
+          onClose={() => {
+            setFresh(null)
+            now.current.seeAgain()
+          }}
+        />
+      )}
       {state.asked && (
         <Modal title="Fill over what a rule writes?" isOpen onClose={() => state.answer(false)}>
           <p>

@@ -8,5 +8,6 @@ export type LineAct =
   | { do: 'act'; at: At; act: SheetAct }
   | { do: 'type'; text: string }
   | { do: 'leave' }
+  | { do: 'newExercise'; name: string }
   | { do: 'unmark' }
 export type LineActs = (act: LineAct) => void

@@ -38,6 +38,8 @@ export type Typing = {
   replaced: boolean
   understood?: string
   error?: string
+  /** A name that no exercise has. */
+  unknown?: string
   /** Exercises that the words may mean, and the one that is taken. */
   found?: ExerciseId[]
   pick?: number
@@ -54,10 +56,21 @@ type Props = {
   onWeek: (week: number) => void
   onTry: (command: Command | null) => void
   onCircuit: (slots: Id[]) => void
+  onNewExercise: (name: string) => void
 }
 
 /** Where the keyboard is in the sheet, what is marked and typed, and what keys do. */
-export function useSheet({ draft, columns, week, weeks, sheet, onWeek, onTry, onCircuit }: Props) {
+export function useSheet({
+  draft,
+  columns,
+  week,
+  weeks,
+  sheet,
+  onWeek,
+  onTry,
+  onCircuit,
+  onNewExercise,
+}: Props) {
   const dispatch = useAppDispatch()
   const [at, setAt] = useState<At>({ column: 0, line: 0, field: 0 })
   const [anchor, setAnchor] = useState<At | null>(null)
@@ -103,6 +116,7 @@ export function useSheet({ draft, columns, week, weeks, sheet, onWeek, onTry, on
       text,
       replaced: true,
       ...(found && { found, pick: pick ?? 0 }),
+      ...(read?.name && !read.exercise && { unknown: read.name }),
       ...(typed.fault === undefined && typed.understood && !isEmpty && { understood: typed.understood }),
     })
     onTry(typed.fault === undefined ? typed.command : null)
@@ -273,7 +287,8 @@ export function useSheet({ draft, columns, week, weeks, sheet, onWeek, onTry, on
   const pressTyping = (event: KeyboardEvent) => {
     const isChoosing =
       typing?.found && typing.found.length > 1 && (event.key === 'ArrowDown' || event.key === 'ArrowUp')
-    if (event.key === 'Escape') {
+    if (event.altKey && event.key.toLowerCase() === 'n' && typing?.unknown) onNewExercise(typing.unknown)
+    else if (event.key === 'Escape') {
       stopTyping()
       focus(at)
     } else if (event.key === 'Enter')
@@ -308,6 +323,8 @@ export function useSheet({ draft, columns, week, weeks, sheet, onWeek, onTry, on
     onKeyDown,
     leave,
     see,
+    /** Reads what is typed once more: there may be more exercises now. */
+    seeAgain: () => typing && see(typing.text),
     openCell,
     act: (act: SheetAct) => acts[act]({ key: '' }),
     put,
