@@ -2,7 +2,7 @@ import { readFileSync } from 'node:fs'
 import { fixtureNames } from '../core/fixtures/read.ts'
 import { describe, expect, test } from '@jest/globals'
 import { Ajv2020 } from 'ajv/dist/2020.js'
-import { readTemplate } from '@young-oak/core/template'
+import { readOwnExercises, readTemplate } from '@young-oak/core/template'
 import { generated } from './docs.ts'
 
 const root = new URL('../', import.meta.url)
@@ -53,5 +53,7 @@ describe('the format documents', () => {
     const whole = blocks.filter((block) => block.format === 1)
     expect(whole.length).toBeGreaterThan(0)
     for (const block of whole) expect(readTemplate(block).issues).toBeUndefined()
+    const [brought] = blocks.filter((block) => block.exercises && block.format === undefined)
+    expect(readOwnExercises(brought.exercises).issues).toEqual([])
   })
 })
