@@ -89,7 +89,7 @@ export const isExercise = (id: unknown): id is ExerciseId =>
 /** What is known of the exercise of a lift; of one that is merged, of the one that it is merged into. */
 export function exerciseOf({ exercise: id }: { exercise: ExerciseId }): Exercise {
   const one = declaredAs(id)
-  if (!one) throw new Error(`unknown exercise "${id}": what names it was read without what declares it`)
+  if (!one) throw new TypeError(`unknown exercise "${id}": what names it was read without what declares it`)
   return one.mergedInto ? exerciseOf({ exercise: one.mergedInto }) : one
 }
 

@@ -125,10 +125,11 @@ function feed(
   answers: Answers | undefined,
 ): void {
   const { template, state, evidence, place } = situation
-  const { id, slot, groups, first } = prescribed
+  const { id, slot, row, groups, first } = prescribed
   const { here, body } = loadingAt(evidence, undefined, slot)
   const known = knowing(situation, id, slot, { body, unit: here.unit, first })
   const hand = handOf(evidence, slot)
+  const fixed = (slot.rows[place.phase.id]?.[row] ?? []).flatMap((group) => group.fixed ?? [])
   for (const { progression, role } of rolesAt(slot, place.inWeek)) {
     if (isRead(template, progression))
       keepRole(state, place, progression, role, { prescribed, verdict, done }, date)
@@ -145,7 +146,7 @@ function feed(
       ...(readsTop(template, progression) && topOf(own ? setsOfGroup(groups, own, done) : [], body)),
       ...(answers && { answers }),
     }
-    progress(template, state, { progression, lift: slot, exposure }, known, hand)
+    progress(template, state, { progression, lift: slot, exposure, fixed }, known, hand)
   }
 }
 

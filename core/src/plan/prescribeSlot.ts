@@ -82,7 +82,7 @@ export function prescribeSlot(
       own.groups.push(showLine(situation, spot, possible, { known, opening, made }, group, group.lift))
       continue
     }
-    const sets = group.sets + asked.moreSets
+    const sets = group.sets + (group.fixed?.includes('sets') ? 0 : asked.moreSets)
     known.asked = askedOf({ ...group, sets })
     known.last = () => lastLoad(situation, id, group.id, slot)
     const priced = isLoaded

@@ -6,7 +6,8 @@ import { ruleOf } from '../progressions/registry.ts'
 import type { Exposure, Hand, RuleAt, Starting } from '../progressions/rule.ts'
 import { freshRun, longestRecent, type Heard, type Run } from '../signs/sign.ts'
 import { signOf } from '../signs/registry.ts'
-import type { Follow, Id, ProgressionStage, Slot, Template } from '../template/types.ts'
+import { writtenIn } from '../template/computed.ts'
+import type { Fixable, Follow, Id, ProgressionStage, Slot, Template } from '../template/types.ts'
 import { compareLoads, type Load } from '../units/index.ts'
 import { handover, nextStage, standing, stateKey } from './standing.ts'
 import type { FoldState } from './state.ts'
@@ -19,8 +20,8 @@ export type Knowing = Pick<Starting, 'max' | 'body' | 'unit' | 'first'> & {
   at(progression: Id): RuleAt
 }
 
-/** An exposure on its way to its rule. */
-export type Fed = { progression: Id; lift: Lift; exposure: Exposure }
+/** An exposure on its way to its rule; and what of it the writer had fixed, where rules would have written their own. */
+export type Fed = { progression: Id; lift: Lift; exposure: Exposure; fixed: readonly Fixable[] }
 
 /** What a slot's progressions ask of its lift now; what is not `more` stands in place of what is written. */
 export type Asked = {
@@ -81,7 +82,7 @@ export function roleAt({ role }: Follow, inWeek: number): string {
 export function progress(
   template: Template,
   state: FoldState,
-  { progression: id, lift, exposure }: Fed,
+  { progression: id, lift, exposure, fixed }: Fed,
   known: Knowing,
   hand: Hand,
 ): void {
@@ -93,9 +94,11 @@ export function progress(
   if (rule.quiet?.includes(exposure.role) || (rule.writes.includes('load') && !exposure.target)) return
   const from = running?.state ?? rule.start({ ...known, lift, last: running?.last ?? null }, stage.params)
   if (isNeed(from)) return
-  const waits = waitsFor(stage, exposure)
-  const next = rule.next(from, waits ? { ...exposure, verdict: 'hold' } : exposure, stage.params, hand)
-  const run = counted(running?.run ?? freshRun, exposure)
+  const isFixed = fixed.some((cell) => rule.writes.includes(writtenIn[cell]))
+  const waits = isFixed ? fixedOn(exposure.date) : waitsFor(stage, exposure)
+  const heardAs = isFixed || waits ? { ...exposure, verdict: 'hold' as const } : exposure
+  const next = rule.next(from, heardAs, stage.params, hand)
+  const run = counted(running?.run ?? freshRun, isFixed ? heardAs : exposure)
   const load = exposure.target ?? running?.last?.load
   const last = load ? { date: exposure.date, load } : null
   const after = isOfPhase ? undefined : nextStage(progression.stages, stage)
@@ -114,6 +117,10 @@ export function progress(
           ...(isOver && { offered: true }),
         }
 }
+
+/** Why a session of which the writer had fixed what the rule writes leaves everything as it is. */
+const fixedOn = (date: Exposure['date']): Rung | undefined =>
+  date ? { id: 'stage.fixed', data: { date } } : undefined
 
 /** Why a hit leaves everything as it is: the stage waits for a good technique mark, and it has none. */
 function waitsFor({ waits }: ProgressionStage, { date, verdict, technique }: Exposure): Rung | undefined {

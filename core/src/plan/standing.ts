@@ -98,5 +98,6 @@ export const stageMessages = {
   'stage.afterPhase': 'the phase that had a rule of its own is over: {rule} from here',
   'stage.phase': 'this phase has a rule of its own for the lift: {rule}',
   'stage.unmarked': 'the hit of {date} has no good technique mark: everything stays until one has',
+  'stage.fixed': 'the writer had fixed what was asked on {date}: it is no step and no miss',
   'stage.poor': 'the technique of {date} was marked poor: everything stays until it is good',
 }

@@ -1,20 +1,26 @@
 import { keyOf, kindOf, type Goal } from '../goals/registry.ts'
-import type { SetGroup } from '../template/types.ts'
+import type { Fixable, SetGroup } from '../template/types.ts'
 import { takesScheme } from '../template/computed.ts'
 import { highest, lowest } from '../units/index.ts'
 import type { Asked } from './progress.ts'
 
 /**
  * A row with what rules put in place of what is written: the sets, the goal, the reps left, in the groups that are theirs to
- * write. Sets alone are those of the whole row: its other groups keep theirs.
+ * write and that the writer has not fixed. Sets alone are those of the whole row: its other groups keep theirs.
  */
 export function withScheme(row: SetGroup[], asked: Asked): SetGroup[] {
   const { goal, sets, amount, moreReps, rir } = asked
   if (!goal && !sets && !amount && !moreReps && rir === undefined) return row
   const made = row.map((group) => {
     if (!takesScheme(row, group)) return group
-    const next = { ...group, ...(rir !== undefined && { rir }) }
-    if (goal) return keyOf(group.goal) === keyOf(goal) ? ofSets({ ...next, goal }, sets ?? group.sets) : next
+    const isFree = (cell: Fixable) => !group.fixed?.includes(cell)
+    const next = { ...group, ...(rir !== undefined && isFree('rir') && { rir }) }
+    if (goal) {
+      if (keyOf(group.goal) !== keyOf(goal)) return next
+      const own = isFree('goal') ? { ...next, goal } : next
+      return isFree('sets') ? ofSets(own, sets ?? group.sets) : own
+    }
+    if (!isFree('goal')) return next
     if (amount) return { ...next, goal: kindOf(group.goal).withAmount?.(group.goal, amount) ?? group.goal }
     if (moreReps) return { ...next, goal: moreOf(group.goal, moreReps) }
     return next
@@ -28,6 +34,7 @@ function withSets(row: SetGroup[], sets: number): SetGroup[] {
     0,
     row.findIndex((group) => takesScheme(row, group) && group.part === undefined),
   )
+  if (row[at]?.fixed?.includes('sets')) return row
   const others = row.reduce((sum, group, i) => (i === at ? sum : sum + group.sets), 0)
   return row.map((group, i) => (i === at ? ofSets(group, Math.max(1, sets - others)) : group))
 }

@@ -6,7 +6,15 @@ import { percentField } from '../reading/index.ts'
 import { formatSeconds, parseSeconds } from '../units/index.ts'
 import { isOverMax } from './computed.ts'
 import { limits, setGroupShape } from './shape.ts'
-import { groupParts, setStyles, type SetGroup, type Slot, type Template } from './types.ts'
+import {
+  fixable,
+  groupParts,
+  setStyles,
+  type Fixable,
+  type SetGroup,
+  type Slot,
+  type Template,
+} from './types.ts'
 
 /** The cells of a group of sets, in the order of a week sheet. */
 export const cellFields = ['sets', 'goal', 'load', 'rir', 'rest'] as const
@@ -24,7 +32,7 @@ export const detailFields = [
   'over',
 ] as const
 export type SheetField = (typeof cellFields)[number]
-export type CellField = SheetField | (typeof detailFields)[number]
+export type CellField = SheetField | (typeof detailFields)[number] | 'fixed'
 
 /** What a cell is called. */
 export const cellNames: Record<CellField, string> = {
@@ -43,6 +51,7 @@ export const cellNames: Record<CellField, string> = {
   stop: 'sign that ends them',
   part: 'part',
   over: 'more than the 1RM',
+  fixed: 'fixed here',
 }
 
 /** A cell as it is read and typed: "3", "8-10", "5+", "0:45", "75%", "75% TM", "rule", "free", "2", "3:00", "31X0". */
@@ -53,6 +62,7 @@ export function formatCell(field: CellField, group: SetGroup): string {
     option: () => (group.option ? `${group.option.percent}% ${group.option.say}` : ''),
     rest: () => (group.rest === undefined ? '' : formatSeconds(group.rest)),
     roundRest: () => (group.roundRest === undefined ? '' : formatSeconds(group.roundRest)),
+    fixed: () => (group.fixed ?? []).map((cell) => fixedWords[cell]).join(' and '),
   }
   const value = group[field]
   return write[field]?.() ?? (value === undefined ? '' : value === true ? 'yes' : String(value))
@@ -94,8 +104,20 @@ export function parseCell(
         `Part: one of ${groupParts.join(', ')}.`,
       ),
     over: () => yesCell(typed, 'More than the 1RM'),
+    fixed: () => parseFixed(typed),
   }
   return read[field]()
+}
+
+const fixedWords: Record<Fixable, string> = { sets: 'sets', goal: 'reps', rir: 'reserve' }
+
+/** "sets and reps". */
+function parseFixed(typed: string): TypedCell {
+  const words = typed.split(/[\s,]+|\band\b/).filter(Boolean)
+  const value = fixable.filter((cell) => words.includes(fixedWords[cell]))
+  return value.length === words.length
+    ? { value }
+    : { error: 'Fixed: sets, reps, reserve, or several of them.' }
 }
 
 /** "50% in a 10 kg vest". */

@@ -1,7 +1,15 @@
 import { sourceOf, type LoadBasis } from '../loads/registry.ts'
 import { ruleOf } from '../progressions/registry.ts'
 import { snap } from '../units/index.ts'
-import { rulesOf, type SetGroup, type Slot, type Template } from './types.ts'
+import {
+  fixable,
+  rulesOf,
+  type Fixable,
+  type Follow,
+  type SetGroup,
+  type Slot,
+  type Template,
+} from './types.ts'
 
 /** Whether any group of a slot, in any row, is given a load. */
 export const hasComputedLoad = (slot: Slot): boolean =>
@@ -25,20 +33,30 @@ export const isOverMax = (
 export const takesScheme = (row: SetGroup[], { load }: SetGroup): boolean =>
   load.of === 'progression' || !row.some((one) => one.load.of === 'progression')
 
-/** The cells of a group that a rule writes in place of what stands there. */
-export function cellsByRule(
+/** What rules write, by the cell that it stands in. */
+export const writtenIn = { sets: 'sets', goal: 'reps', rir: 'rir' } as const satisfies Record<Fixable, string>
+
+/** The cells of a group that a rule would write in place of what stands there, whether the writer has fixed them or not. */
+export function rulesCells(
   { progressions }: Pick<Template, 'progressions'>,
-  { follows }: Slot,
+  { follows }: { follows: Follow[] },
   row: SetGroup[],
   group: SetGroup,
-): ('sets' | 'goal' | 'rir')[] {
+): Fixable[] {
   if (!takesScheme(row, group)) return []
   const rules = follows.flatMap(({ progression }) => rulesOf(progressions[progression]))
   const writing = rules
     .map(({ rule }) => ruleOf[rule])
     .filter(({ carriedBy }) => !carriedBy || carriedBy.fits(group.goal))
-  const cells = { sets: 'sets', reps: 'goal', rir: 'rir' } as const
-  return (['sets', 'reps', 'rir'] as const)
-    .filter((what) => writing.some(({ writes, adds }) => writes.includes(what) && !adds?.includes(what)))
-    .map((what) => cells[what])
+  return fixable.filter((cell) =>
+    writing.some(({ writes, adds }) => writes.includes(writtenIn[cell]) && !adds?.includes(writtenIn[cell])),
+  )
 }
+
+/** The cells of a group that a rule writes in place of what stands there. */
+export const cellsByRule = (
+  template: Pick<Template, 'progressions'>,
+  slot: Slot,
+  row: SetGroup[],
+  group: SetGroup,
+): Fixable[] => rulesCells(template, slot, row, group).filter((cell) => !group.fixed?.includes(cell))

@@ -18,7 +18,7 @@ import { lightPolicies } from '../advice/answer.ts'
 import { muscles, patterns, readings, tools } from '../library/index.ts'
 import { specialBars } from '../units/index.ts'
 import { repTables } from '../maxes/table.ts'
-import { groupParts, missedPolicies, rowClocks, setStyles, turnClocks } from './types.ts'
+import { fixable, groupParts, missedPolicies, rowClocks, setStyles, turnClocks } from './types.ts'
 
 /**
  * The pieces of template format 1. The reader checks a file against them piece by piece, the JSON Schema is assembled
@@ -240,6 +240,9 @@ export const setGroupShape = strictObject({
   part: choiceField(groupParts),
   over: trueField('true, where more than the 1RM is meant'),
   ...inherited,
+  fixed: listField('what stands as it is written where a rule would write its own', fixable.length).of(
+    choiceField(fixable).required(),
+  ),
   roundRest: wholeField('seconds of rest after the round', 0, 1800),
   perSide: trueField('true, for reps of each side'),
   option: strictObject({

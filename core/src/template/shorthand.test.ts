@@ -1,6 +1,7 @@
 import { describe, expect, test } from '@jest/globals'
 import fc from 'fast-check'
 import { fixtureNames, readFixture } from '../../fixtures/read.ts'
+import { openShelf, ownIdsIn } from '../library/index.ts'
 import { formatSets, readLine, readSets, type SetGroup, type Slot, type Template } from './index.ts'
 import { shorthandExamples } from './shorthandExamples.ts'
 
@@ -42,6 +43,7 @@ describe('shorthand', () => {
     let count = 0
     for (const name of fixtureNames) {
       const draft = Object.values(readFixture(name).versions)[0] as Template
+      openShelf([...ownIdsIn(draft)])
       for (const own of Object.values(draft.slots))
         for (const row of Object.values(own.rows).flat()) {
           if (own.circuit || row.some(({ load }) => 'slot' in load || 'group' in load)) continue
@@ -50,6 +52,7 @@ describe('shorthand', () => {
           count += 1
         }
     }
+    openShelf([])
     expect(count).toBeGreaterThan(200)
   })
 

@@ -86,6 +86,11 @@ const details: { field: CellField; found: RegExp; write(text: string): string }[
     write: (text) => ({ top: 'top set', backOff: 'back-offs', test: 'as a test' })[text] ?? text,
   },
   { field: 'over', found: /(?:^|[\s,])(past the max)(?=$|[\s,])/i, write: () => 'past the max' },
+  {
+    field: 'fixed',
+    found: /(?:^|[\s,])fixed\s+((?:sets|reps|reserve)(?:\s+and\s+(?:sets|reps|reserve))*)(?=$|[\s,])/i,
+    write: (text) => `fixed ${text}`,
+  },
   { field: 'style', found: /(?:^|[\s,])style\s+([a-z]+)/i, write: (text) => `style ${text}` },
   { field: 'least', found: /(?:^|[\s,])at least\s+(\d+)(?=$|[\s,])/i, write: (text) => `at least ${text}` },
   { field: 'stop', found: /(?:^|[\s,])until\s+([^,]+?)(?=$|,)/i, write: (text) => `until ${text},` },

@@ -64,6 +64,11 @@ export const shorthandExamples: { typed: string; means: string; say: string }[] 
     say: 'In a superset: after each exercise, and after the round.',
   },
   {
+    typed: '2x3 fixed sets and reps',
+    means: '2 × 3 @ free fixed sets and reps',
+    say: 'Stands as it is where a rule would write its own.',
+  },
+  {
     typed: '3x5 @ 60% bands 2 green',
     means: '3 × 5 @ 60% bands 2 green',
     say: 'Bands by name and number: no kilos.',

@@ -152,6 +152,10 @@ const noRules: readonly Omit<Stage, 'id'>[] = []
 /** A track: the same template with changes. Each member of it gets them all. */
 export type Track = { name: string; changes: Adjustment[] }
 
+/** The cells of a group that a rule may write. */
+export const fixable = ['sets', 'goal', 'rir'] as const
+export type Fixable = (typeof fixable)[number]
+
 /** Sets that are asked alike. Its id is the same in every week, so it names a line through the weeks. */
 export type SetGroup = {
   id: Id
@@ -167,6 +171,8 @@ export type SetGroup = {
   over?: true
   /** Reps left in reserve, 0 to 10. */
   rir?: number
+  /** What stands as it is written here, where a rule would write its own. Such a row is no step of that rule, and no miss. */
+  fixed?: Fixable[]
   /** Seconds after each set, 0 to 1800; in a superset after each exercise, and `roundRest` after the round. */
   rest?: number
   roundRest?: number

@@ -71,7 +71,7 @@ export const SheetLine = memo(function SheetLine({
   onAct,
   onInspect,
 }: Props) {
-  const { slot, group, isFirst, byRule, has } = line
+  const { slot, group, isFirst, byRule, fixed, has } = line
   const asked = isPreviewed ? planned?.groups.find((one) => one.group === group.id) : undefined
   const isMarked = (f: number) => markedFrom !== null && markedTo !== null && f >= markedFrom && f <= markedTo
   const at = (f: number): At => ({ column, line: index, field: f })
@@ -110,6 +110,7 @@ export const SheetLine = memo(function SheetLine({
           const inherits = one in has
           const text = inherits ? formatCell(one, { ...group, ...has }) : formatCell(one, group)
           const isByRule = byRule.includes(one)
+          const isFixed = fixed.includes(one)
           return (
             <span key={one} className={`flex items-center ${one === 'load' ? 'min-w-0 grow' : ''}`}>
               {one === 'goal' && <span className="text-bark">×</span>}
@@ -125,9 +126,9 @@ export const SheetLine = memo(function SheetLine({
                 <button
                   type="button"
                   {...cell(f)}
-                  title={titleOf(one, text, isByRule, inherits)}
-                  aria-label={`${names[one]} of ${liftName(slot)}: ${text || 'empty'}${inherits ? ', inherited' : ''}`}
-                  className={`h-7 truncate rounded-sm px-0.5 focus:bg-leaf-wash ${widths[one]} ${isByRule ? 'text-mist italic' : ''} ${inherits ? 'text-bark underline decoration-edge decoration-dotted underline-offset-4' : ''} ${isMarked(f) ? 'bg-leaf-wash outline outline-leaf' : 'hover:bg-leaf-wash'}`}
+                  title={titleOf(one, text, isByRule, isFixed, inherits)}
+                  aria-label={`${names[one]} of ${liftName(slot)}: ${text || 'empty'}${inherits ? ', inherited' : ''}${isFixed ? ', fixed' : ''}`}
+                  className={`h-7 truncate rounded-sm px-0.5 focus:bg-leaf-wash ${widths[one]} ${isByRule ? 'text-mist italic' : ''} ${isFixed ? 'font-semibold underline decoration-acorn decoration-2 underline-offset-4' : ''} ${inherits ? 'text-bark underline decoration-edge decoration-dotted underline-offset-4' : ''} ${isMarked(f) ? 'bg-leaf-wash outline outline-leaf' : 'hover:bg-leaf-wash'}`}
                 >
                   {shown(one, text)}
                   {asked && <Instead field={one} group={group} asked={asked} />}
@@ -174,7 +175,14 @@ function Said({ group, has, table }: { group: SetGroup; has: SetsLine['has']; ta
 }
 
 /** What a cell that is too narrow or too short for its meaning says at length. */
-function titleOf(field: SheetField, text: string, isByRule: boolean, inherits: boolean): string | undefined {
+function titleOf(
+  field: SheetField,
+  text: string,
+  isByRule: boolean,
+  isFixed: boolean,
+  inherits: boolean,
+): string | undefined {
+  if (isFixed) return `${text}, fixed here; Delete gives it back to the rule`
   if (isByRule && field !== 'load') return `${text}, until the rule puts its own in place`
   if (inherits) return `${text}, inherited from the session or phase`
   if (field === 'load' || field === 'goal') return text

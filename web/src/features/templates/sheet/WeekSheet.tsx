@@ -163,7 +163,7 @@ export const WeekSheet = memo(function WeekSheet({
       {state.asked && (
         <Modal title="Fill over what a rule writes?" isOpen onClose={() => state.answer(false)}>
           <p>
-            {state.asked.byRule} {state.asked.byRule === 1 ? 'load is' : 'loads are'} a rule’s in the later
+            {state.asked.byRule} {state.asked.byRule === 1 ? 'cell is' : 'cells are'} a rule’s in the later
             weeks. What is filled in takes their place there.
           </p>
           <div className="mt-4 flex gap-3">
@@ -171,7 +171,7 @@ export const WeekSheet = memo(function WeekSheet({
               Fill
             </Button>
             <Button look="plain" onClick={() => state.answer(false)}>
-              Leave them
+              {state.asked.otherwise ? 'Only this week' : 'Leave them'}
             </Button>
           </div>
         </Modal>
@@ -199,6 +199,12 @@ const Legend = () => (
     </span>
     <span>
       <span className="text-mist italic">by rule</span> worked out by a rule
+    </span>
+    <span>
+      <span className="font-semibold text-ink underline decoration-acorn decoration-2 underline-offset-4">
+        4
+      </span>{' '}
+      fixed where a rule would write; Delete gives it back
     </span>
     <span>Type over a cell, or a whole line: back squat 5 x 5 @ 75% R2 rest 3:00</span>
   </p>

@@ -4,6 +4,7 @@ import type { PlannedSession } from '@young-oak/core/plan'
 import {
   cellFields,
   cellsByRule,
+  rulesCells,
   inherited,
   lettersOf,
   sayProgression,
@@ -45,6 +46,8 @@ export type SetsLine = {
   /** What it has from its session and phase. */
   has: Defaults
   byRule: SheetField[]
+  /** Cells that a rule would write, and that stand as they are written. */
+  fixed: SheetField[]
   /** What the track that is shown changes of it. */
   marks: string[]
   /** The rules that it follows, as sentences. */
@@ -139,12 +142,32 @@ function linesOf(
       ...cellsByRule(template, slot, groups, group),
       ...(group.load.of === 'progression' ? (['load'] as const) : []),
     ],
+    fixed: fixedIn(template, slot, slot.rows[phase.id] ?? [], groups, group),
     rules,
     isFirst: i === 0,
     phase: phase.id,
     row,
     rows: slot.rows[phase.id]?.length ?? 0,
   }))
+}
+
+/** The cells of a group that stand as they are written where a rule would write its own: those fixed, and a load that is the rule's in other rows. */
+function fixedIn(
+  template: Template,
+  slot: Slot,
+  rows: SetGroup[][],
+  row: SetGroup[],
+  group: SetGroup,
+): SheetField[] {
+  const cells = group.fixed ? rulesCells(template, slot, row, group) : []
+  const isLoadElsewhere =
+    group.load.of !== 'progression' &&
+    slot.follows.length > 0 &&
+    rows.some((other) => other.some(({ id, load }) => id === group.id && load.of === 'progression'))
+  return [
+    ...cells.filter((cell) => group.fixed?.includes(cell)),
+    ...(isLoadElsewhere ? (['load'] as const) : []),
+  ]
 }
 
 /** Columns made anew, with those that say the same as before, or else their lines, kept as the same objects: they are not drawn anew. */
@@ -185,6 +208,7 @@ function isSameLine(a: Line, b: Line): boolean {
     a.rules === b.rules &&
     a.marks.join() === b.marks.join() &&
     a.byRule.join() === b.byRule.join() &&
+    a.fixed.join() === b.fixed.join() &&
     liftKey(a.lift) === liftKey(b.lift) &&
     JSON.stringify(a.has) === JSON.stringify(b.has)
   )

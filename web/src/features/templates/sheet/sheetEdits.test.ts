@@ -1,7 +1,14 @@
 import { describe, expect, test } from '@jest/globals'
-import { applyCommand, isConflict, readTemplate, type Command, type Template } from '@young-oak/core/template'
+import {
+  applyCommand,
+  invert,
+  isConflict,
+  readTemplate,
+  type Command,
+  type Template,
+} from '@young-oak/core/template'
 import { columnsOf, rangeOf, type At } from './sheet.ts'
-import { clearRange, copyRange, fillRange, pasteAt, typeInto } from './sheetEdits.ts'
+import { clearRange, copyRange, fillRange, overRules, pasteAt, typeInto } from './sheetEdits.ts'
 
 const { template } = readTemplate({
   format: 1,
@@ -129,5 +136,63 @@ describe('a range', () => {
     )
     expect(grid.lines).toBe(3)
     expect(grid.faults).toMatchObject([{ text: 'x', fault: expect.stringContaining('Reps:') }])
+  })
+})
+
+describe('what a rule writes', () => {
+  const ladder = {
+    id: 'one',
+    rule: 'schemeLadder' as const,
+    params: {
+      startLoad: { kg: 60, lb: 135 },
+      rungs: [
+        { sets: 5, reps: 5, step: { kg: 2.5, lb: 5 } },
+        { sets: 4, reps: 4, step: { kg: 5, lb: 10 } },
+      ],
+      misses: 1,
+      backBy: 10,
+    },
+  }
+  const ruled = { ...template, progressions: { squat: { stages: [ladder] } } } as Template
+  const week = (n: number, draft = ruled) => columnsOf(draft, n)
+  const lineOf = (draft: Template, n: number) => {
+    const line = week(n, draft)[0]?.lines[0]
+    return line?.kind === 'sets' ? line : undefined
+  }
+  const put = (draft: Template, command: Command | null): Template =>
+    command ? (applyCommand(draft, command) as Template) : draft
+  const type = (draft: Template, n: number, field: number, text: string, fill = false) => {
+    const made = typeInto(draft, week(n, draft), at(0, field), text, fill, mint)
+    return made.fault === undefined ? made.command : null
+  }
+
+  test('is fixed by typing over it, in this week alone, and Delete gives it back', () => {
+    expect(lineOf(ruled, 2)?.byRule).toEqual(['sets', 'goal', 'load'])
+    const fixed = put(ruled, type(ruled, 2, 1, '2'))
+    expect(lineOf(fixed, 2)).toMatchObject({ byRule: ['goal', 'load'], fixed: ['sets'], group: { sets: 2 } })
+    expect(lineOf(fixed, 3)?.byRule).toEqual(['sets', 'goal', 'load'])
+    const back = put(fixed, clearRange(fixed, week(2, fixed), rangeOf(at(0, 1), null)))
+    expect(lineOf(back, 2)).toMatchObject({ byRule: ['sets', 'goal', 'load'], fixed: [] })
+    expect(lineOf(back, 2)?.group).not.toHaveProperty('fixed')
+  })
+  test('is fixed too where the same number is typed, and undo takes it away again', () => {
+    const command = type(ruled, 1, 1, '3') as Command
+    const fixed = put(ruled, command)
+    expect(lineOf(fixed, 1)?.fixed).toEqual(['sets'])
+    expect(applyCommand(fixed, invert(command))).toEqual(ruled)
+  })
+  test('is marked as fixed where a load stands that is the rule’s in other weeks', () => {
+    const fixed = put(ruled, type(ruled, 2, 3, '80%'))
+    expect(lineOf(fixed, 2)?.fixed).toEqual(['load'])
+    expect(lineOf(fixed, 1)?.fixed).toEqual([])
+  })
+  test('is counted where something is filled over it, and is not filled itself', () => {
+    const fixed = put(ruled, type(ruled, 1, 1, '2'))
+    const filled = fillRange(fixed, week(1, fixed), rangeOf(at(0, 1), null))
+    expect(filled.byRule).toBe(2)
+    expect(lineOf(put(fixed, filled.command), 3)).toMatchObject({ fixed: ['sets'], group: { sets: 2 } })
+    expect(fillRange(ruled, week(1), rangeOf(at(0, 1), at(0, 2))).command).toBeNull()
+    const typedOver = type(ruled, 1, 1, '2', true)
+    expect(typedOver?.do === 'several' && overRules(ruled, typedOver.commands, 0)).toBe(2)
   })
 })

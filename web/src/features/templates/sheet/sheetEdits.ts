@@ -9,12 +9,15 @@ import {
 } from '@young-oak/core/building'
 import { liftName, type ExerciseId } from '@young-oak/core/library'
 import {
+  cellsByRule,
+  fixable,
   formatCell,
   formatSets,
   parseCell,
   readSets,
   type Cell,
   type Command,
+  type Fixable,
   type SetGroup,
   type SheetField,
   type Slot,
@@ -79,7 +82,10 @@ function typeCell(draft: Template, line: SetsLine, field: SheetField, text: stri
   }
 }
 
-/** The commands that set a cell, and with `fill` the same cell of every later row of the phase. */
+/**
+ * The commands that set a cell, and with `fill` the same cell of every later row of the phase. Where a rule would write the cell, it
+ * stands from then on as it is written.
+ */
 export function cellCommands(
   draft: Template,
   line: SetsLine,
@@ -92,10 +98,22 @@ export function cellCommands(
   return list.flatMap((groups, at): Command[] => {
     const group = groups.find(({ id }) => id === line.group.id)
     if (at < row || (!fill && at > row) || !group) return []
+    const cell = { do: 'setCell', slot, phase, row: at, group: group.id } as const
     const from: Cell = group[field] ?? null
-    if (JSON.stringify(from) === JSON.stringify(to)) return []
-    return [{ do: 'setCell', slot, phase, row: at, group: group.id, field, from, to }]
+    const set: Command[] = JSON.stringify(from) === JSON.stringify(to) ? [] : [{ ...cell, field, from, to }]
+    if (!isFixable(field) || !cellsByRule(draft, line.slot, groups, group).includes(field)) return set
+    const fixed = fixable.filter((one) => one === field || group.fixed?.includes(one))
+    return [...set, { ...cell, field: 'fixed', from: group.fixed ?? null, to: fixed }]
   })
+}
+
+const isFixable = (field: string): field is Fixable => (fixable as readonly string[]).includes(field)
+
+/** Gives a cell that was fixed back to the rule that writes it. */
+function giveBack({ slotId: slot, phase, row, group }: SetsLine, field: Fixable): Command[] {
+  const left = group.fixed?.filter((one) => one !== field) ?? []
+  const to = left.length ? left : null
+  return [{ do: 'setCell', slot, phase, row, group: group.id, field: 'fixed', from: group.fixed ?? null, to }]
 }
 
 /** The cells that a range covers, each with its line. */
@@ -116,26 +134,30 @@ export function fillRange(
 ): { command: Command | null; byRule: number } {
   const cells = cellsIn(columns, range)
   const commands = cells.flatMap(({ line, field }) =>
-    cellCommands(draft, line, field, line.group[field] ?? null, true),
+    // What a rule writes here is nothing to fill in elsewhere.
+    isFixable(field) && line.byRule.includes(field)
+      ? []
+      : cellCommands(draft, line, field, line.group[field] ?? null, true),
   )
-  const byRule = commands.filter((one) => one.do === 'setCell' && isByRule(draft, one)).length
   return {
     command: named(`Filled over ${commands.length} ${commands.length === 1 ? 'cell' : 'cells'}`, commands),
-    byRule,
+    byRule: overRules(draft, commands),
   }
 }
 
-function isByRule(
-  draft: Template,
-  { slot, phase, row, group, field }: Extract<Command, { do: 'setCell' }>,
-): boolean {
-  const own = draft.slots[slot]?.rows[phase]?.[row]?.find(({ id }) => id === group)
-  return field === 'load' && own?.load.of === 'progression'
+/** How many cells that a rule writes, in rows behind one, commands put something else into. */
+export function overRules(draft: Template, commands: readonly Command[], behind = -1): number {
+  return commands.filter((one) => {
+    if (one.do !== 'setCell' || one.row <= behind) return false
+    const own = draft.slots[one.slot]?.rows[one.phase]?.[one.row]?.find(({ id }) => id === one.group)
+    return one.field === 'fixed' || (one.field === 'load' && own?.load.of === 'progression')
+  }).length
 }
 
-/** Empties what may be empty; gives a load back to the rule that the slot follows. */
+/** Empties what may be empty; gives what a rule would write back to it. */
 export function clearRange(draft: Template, columns: Column[], range: Range): Command | null {
   const commands = cellsIn(columns, range).flatMap(({ line, field }) => {
+    if (isFixable(field) && line.fixed.includes(field)) return giveBack(line, field)
     if (field === 'rir' || field === 'rest') return cellCommands(draft, line, field, null, false)
     if (field !== 'load' || !line.slot.follows.length || !givesLoads(draft, line.slot)) return []
     return cellCommands(draft, line, 'load', { of: 'progression' }, false)

@@ -28,7 +28,7 @@ import { mint } from '../mint.ts'
 import { usePutOrSay } from '../usePutOrSay.ts'
 import { followKnown } from '../inspector/slotRules.ts'
 import { fieldAt, isCell, lineAt, moved, rangeOf, slotsIn, type At, type Column } from './sheet.ts'
-import { clearRange, copyRange, fillRange, pasteAt, typeInto } from './sheetEdits.ts'
+import { clearRange, copyRange, fillRange, overRules, pasteAt, typeInto } from './sheetEdits.ts'
 import { actOf, type SheetAct } from './sheetKeys.ts'
 import { useClipboard } from './useClipboard.ts'
 
@@ -45,7 +45,8 @@ export type Typing = {
   pick?: number
 }
 
-type Asked = { byRule: number; command: Command }
+/** A fill that goes over what rules write, and what is done if it shall not. */
+type Asked = { byRule: number; command: Command; otherwise?: Command | null }
 
 type Props = {
   draft: Template
@@ -135,10 +136,15 @@ export function useSheet({
       setTyping({ ...typing, error: fault, replaced: true })
       return false
     }
-    if (typed.command) dispatch(edit(typed.command))
+    const { command } = typed
+    const parts = command?.do === 'several' ? command.commands : command ? [command] : []
+    const byRule = fill && line?.kind === 'sets' ? overRules(draft, parts, line.row) : 0
+    if (command && byRule) {
+      const here = typeInto(draft, columns, at, typing.text, false, mint, picked)
+      setAsked({ byRule, command, otherwise: here.fault === undefined ? here.command : null })
+    } else if (command) dispatch(edit(command))
     stopTyping()
     setAnchor(null)
-    const { command } = typed
     if (command?.do === 'addSlot') {
       const added = Object.values(command.value.rows)[0]?.[0]?.length ?? 1
       const known = knownProgression(draft, command.value.exercise)
@@ -338,7 +344,7 @@ export function useSheet({
     },
     unmark: () => setAnchor(null),
     answer: (isYes: boolean) => {
-      if (isYes && asked) put(asked.command)
+      if (asked) put(isYes ? asked.command : (asked.otherwise ?? null))
       setAsked(null)
     },
   }
