@@ -90,7 +90,7 @@ describe('a bad file ends with 2 and one line for each fault', () => {
     const file = write('bad.json', JSON.stringify(spoiled))
     expect(fault(file, member)).toEqual([
       `${file}: slots.squat.rows.p[0][0].load.percent: expected a percent above 0, at most 150; got 400.`,
-      `${file}: slots.press.exercise: expected an exercise of the library; got "yoke". docs/reference.md lists the exercises.`,
+      `${file}: slots.press.exercise: expected an exercise of the library, or of the gym’s own where the file declares it; got "yoke". docs/reference.md lists the exercises.`,
     ])
   })
   test('in a member', () => {

@@ -6,6 +6,7 @@ import { assumptionKinds, assumptionOf, type Supposed } from '@young-oak/core/as
 import {
   formatGroups,
   maxFor,
+  eventsOfWeeks,
   planMember,
   seasonOf,
   tallyOf,
@@ -15,13 +16,18 @@ import {
   type WeekTally,
 } from '@young-oak/core/plan'
 import { applyCommand, isConflict, type Command, type Id, type Template } from '@young-oak/core/template'
-import type { Day, Unit } from '@young-oak/core/units'
+import { formatDay, type Day, type Unit } from '@young-oak/core/units'
 
 /** One week of the draft as one member would get it, planned off the page so that no key waits for it. */
 export type Preview = { weeks: PlannedWeek[]; isRunning: boolean }
 
 /** The weeks as they are written, and as tracks have them. */
-export type Seasons = { own: WeekSummary[]; laid: { name: string; weeks: WeekSummary[] }[] }
+export type Seasons = {
+  own: WeekSummary[]
+  laid: { name: string; weeks: WeekSummary[] }[]
+  /** What of the chosen member’s life falls into which week, in words. */
+  events: Record<number, string[]>
+}
 
 /** One slot over the weeks of a plan, under what is supposed of them, and what it comes to. */
 export type Forecast = {
@@ -38,7 +44,7 @@ let file: MemberFile | null = null
 let enrolment: Enrolment | null = null
 let isRunning = false
 /** What the seasons that were sent last were made of. */
-let drawn: { draft: Template; laid: string } | null = null
+let drawn: { draft: Template; laid: string; file: MemberFile | null } | null = null
 
 const planner = {
   /** The gym's own exercises, before anything that names them. */
@@ -74,8 +80,8 @@ const planner = {
     return draft && preview(draft, day, trial, at)
   },
   /** The weeks as the strip draws them; null where they are as they were. */
-  seasons(laid: Id[]): Seasons | null {
-    return draft && seasons(draft, laid)
+  seasons(day: Day, laid: Id[]): Seasons | null {
+    return draft && seasons(draft, day, laid)
   },
   /** A slot's weeks under each supposition about them, with what is tried, and beside it as the draft stands. */
   forecast(day: Day, trial: Command | null, slot: Id, week: number): Forecast | null {
@@ -125,15 +131,32 @@ function preview(
   }
 }
 
-function seasons(now: Template, laid: Id[]): Seasons | null {
-  if (drawn?.draft === now && drawn.laid === laid.join()) return null
-  drawn = { draft: now, laid: laid.join() }
+function seasons(now: Template, day: Day, laid: Id[]): Seasons | null {
+  if (drawn?.draft === now && drawn.laid === laid.join() && drawn.file === file) return null
+  drawn = { draft: now, laid: laid.join(), file }
   return {
     own: seasonOf(now),
     laid: laid.flatMap((id) =>
       now.tracks[id] ? [{ name: now.tracks[id].name, weeks: seasonOf(now, id) }] : [],
     ),
+    events: events(now, day),
   }
+}
+
+/** Where the member's trips, exams and the like lie in the weeks; planned to the end only where there are any. */
+function events(now: Template, day: Day): Seasons['events'] {
+  if (!file || !enrolment || !file.member.facts.some(({ kind }) => kind === 'event')) return {}
+  const when = { today: day, through: 'end' } as const
+  const { plans, evidence } = planMember(file.member, [enrolment], { draft: now }, when)
+  const plan = plans[enrolment.id]
+  return Object.fromEntries(
+    [...(plan ? eventsOfWeeks(plan, evidence, day) : [])].map(([week, own]) => [
+      week,
+      own.map(
+        ({ what, name, on, to }) => `${name ?? what}, ${formatDay(on)}${to ? ` to ${formatDay(to)}` : ''}`,
+      ),
+    ]),
+  )
 }
 
 /** What a slot is asked in each week ahead, the heaviest of its places; without loads the sets or the reps are drawn. */

@@ -46,7 +46,7 @@ export function usePlanner(
         show(seen)
         // The strip waits until the loads are there and nothing more was typed.
         if (isStale) continue
-        const seasons = await planner.seasons(laid)
+        const seasons = await planner.seasons(today(), laid)
         if (isOpen && seasons) startTransition(() => setKnown((was) => ({ ...was, seasons })))
       } while (isOpen && isStale)
       isBusy = false

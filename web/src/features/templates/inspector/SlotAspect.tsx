@@ -6,6 +6,8 @@ import { rowClocks, sayAdjustment, type RowClock, type Slot, type Template } fro
 import { SelectField } from '../../../ui/Field.tsx'
 import { sentence } from '../../../ui/Why.tsx'
 import type { Preview } from '../../../workers/planner.worker.ts'
+import { CircuitForm } from '../CircuitForm.tsx'
+import { CapStep } from './CapStep.tsx'
 import { SavedField } from './SavedField.tsx'
 import type { Selected } from './selected.ts'
 import { SlotDetails } from './SlotDetails.tsx'
@@ -28,9 +30,8 @@ export function SlotAspect({ draft, selected, preview, memberName }: Props) {
         <p className="text-sm text-bark">
           {cue} {sentence(pattern)}
           {suits && `, suits ${suits}`}; the number is {reads}. Recovery {cost} of 5, spine {spine} of 5.
-          Instead:{' '}
-          {substitutes.map((one) => liftName({ exercise: one as Slot['exercise'] }).toLowerCase()).join(', ')}
-          .
+          {substitutes.length > 0 &&
+            ` Instead: ${substitutes.map((one) => liftName({ exercise: one as Slot['exercise'] }).toLowerCase()).join(', ')}.`}
         </p>
         {caution && <p className="mt-1 text-sm text-acorn">{caution}</p>}
       </div>
@@ -54,6 +55,24 @@ export function SlotAspect({ draft, selected, preview, memberName }: Props) {
           </option>
         ))}
       </SelectField>
+      {slot.by === 'toTest' && slot.capStep && (
+        <CapStep
+          step={slot.capStep}
+          onSave={(to) =>
+            void put({ do: 'setSlotField', slot: id, field: 'capStep', from: slot.capStep ?? null, to })
+          }
+        />
+      )}
+      {slot.circuit && (
+        <CircuitForm
+          key={JSON.stringify([id, slot.circuit])}
+          circuit={slot.circuit}
+          submit="Keep the circuit"
+          onSave={(to) =>
+            void put({ do: 'setSlotField', slot: id, field: 'circuit', from: slot.circuit ?? null, to })
+          }
+        />
+      )}
       <Counts
         slot={slot}
         onSave={(to) => put({ do: 'setSlotField', slot: id, field: 'counts', from: slot.counts ?? null, to })}

@@ -16,7 +16,8 @@ import { Button } from '../../../ui/Button.tsx'
 import { SelectField } from '../../../ui/Field.tsx'
 import { edit } from '../editorSlice.ts'
 import { mint } from '../mint.ts'
-import { followKnown, followNew, setRole, setTurns, unfollow } from './slotRules.ts'
+import { RoleFields } from './RoleFields.tsx'
+import { followKnown, followNew, placesAWeek, setRole, setTurns, unfollow } from './slotRules.ts'
 
 /** The rules that a slot follows, with its role in each; others that it may follow; and the lifts that take it in turn. */
 export function SlotRules({ draft, slotId, slot }: { draft: Template; slotId: string; slot: Slot }) {
@@ -46,19 +47,13 @@ export function SlotRules({ draft, slotId, slot }: { draft: Template; slotId: st
             <li key={progression} className="border-b border-line pb-2">
               <p>{title}</p>
               <p className="mt-1 flex flex-wrap items-center gap-3">
-                {roles.length > 1 && typeof role === 'string' && (
-                  <label className="flex items-center gap-2">
-                    In the role
-                    <select
-                      value={role}
-                      onChange={(event) => put(setRole(draft, slotId, progression, event.target.value))}
-                      className="min-h-9 rounded-md border border-edge bg-sheet px-2"
-                    >
-                      {roles.map((one) => (
-                        <option key={one}>{one}</option>
-                      ))}
-                    </select>
-                  </label>
+                {roles.length > 1 && (
+                  <RoleFields
+                    roles={roles}
+                    role={role}
+                    places={placesAWeek(draft, slotId)}
+                    onChange={(to) => put(setRole(draft, slotId, progression, to))}
+                  />
                 )}
                 <Button
                   look="quiet"

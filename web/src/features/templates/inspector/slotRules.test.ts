@@ -9,7 +9,7 @@ import {
   type Command,
   type Template,
 } from '@young-oak/core/template'
-import { followKnown, followNew, setTurns, unfollow } from './slotRules.ts'
+import { followKnown, followNew, placesAWeek, setRole, setTurns, unfollow } from './slotRules.ts'
 
 const { template } = readTemplate({
   format: 1,
@@ -52,6 +52,23 @@ describe('a slot', () => {
       expect(readTemplate(JSON.parse(JSON.stringify(without))).issues).toBeUndefined()
     },
   )
+
+  test('has one role, or another at each place of the week', () => {
+    const thrice = {
+      ...draft,
+      phases: draft.phases.map((phase) => ({ ...phase, perWeek: 3 })),
+    } as Template
+    expect([placesAWeek(draft, 'squat'), placesAWeek(thrice, 'squat'), placesAWeek(thrice, 'none')]).toEqual([
+      1, 3, 1,
+    ])
+    const made = after(thrice, followNew(thrice, 'squat', 'volumeHeavy', minting()))
+    const byPlace = ['volume', 'light', 'heavy']
+    const parted = after(made, setRole(made, 'squat', 'id-1', { byPlace }))
+    expect(parted.slots.squat?.follows).toEqual([{ progression: 'id-1', role: { byPlace } }])
+    expect(readTemplate(JSON.parse(JSON.stringify(parted))).issues).toBeUndefined()
+    const odd = setRole(made, 'squat', 'id-1', { byPlace: ['volume', 'nobody'] }) as Command
+    expect(checkCommand(made, odd)).not.toEqual([])
+  })
 
   test('follows one that there is, which stays as long as anybody follows it', () => {
     const made = after(draft, followNew(draft, 'squat', 'linear', minting()))

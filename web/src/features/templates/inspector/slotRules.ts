@@ -1,6 +1,8 @@
+import { placesOf } from '@young-oak/core/calendar'
 import { ruleOf, sampleGroup, sampleRole, type RuleKind } from '@young-oak/core/progressions'
 import {
   rulesOf,
+  slotsOf,
   type Command,
   type Follow,
   type Id,
@@ -54,6 +56,13 @@ export function unfollow(draft: Template, slotId: Id, progression: Id): Command 
   if (isFollowed) return set
   return { do: 'several', commands: [set, { do: 'setProgression', progression, from: own, to: null }] }
 }
+
+/** The last place of a week that a slot's session has: a role may be said for each of them. */
+export const placesAWeek = (draft: Template, slotId: Id): number =>
+  placesOf(draft).reduce((last, { inWeek, session: id }) => {
+    const session = draft.sessions[id]
+    return session && slotsOf(session).includes(slotId) ? Math.max(last, inWeek) : last
+  }, 1)
 
 export function setRole(draft: Template, slotId: Id, progression: Id, role: Follow['role']): Command | null {
   const slot = draft.slots[slotId]

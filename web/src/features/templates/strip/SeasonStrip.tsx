@@ -38,8 +38,8 @@ const height = 72
  * Phases are drawn longer and shorter below; keys on a week do the same.
  */
 export const SeasonStrip = memo(function SeasonStrip({ draft, seasons, current, onChoose, onPut }: Props) {
-  const { own, laid: others } = seasons ?? none
-  const weeks = weeksOf(draft, own)
+  const { own, laid: others, events } = seasons ?? none
+  const weeks = weeksOf(draft, own, events)
   const [stave, setStave] = useState<Stave>('sets')
   const { title, value, say } = staveOf[stave]
   const all = [own, ...others.map((one) => one.weeks)].flat().map((week) => value(week) ?? 0)
@@ -123,6 +123,11 @@ export const SeasonStrip = memo(function SeasonStrip({ draft, seasons, current, 
             }}
             className={`flex min-w-8 flex-1 flex-col items-center justify-end rounded-t px-0.5 pt-0.5 ${week.week === current ? 'bg-leaf-wash' : 'hover:bg-leaf-wash/60'}`}
           >
+            {week.events.map((event) => (
+              <span key={event} className="w-full truncate rounded-sm bg-acorn-wash px-1 text-xs text-acorn">
+                {event.split(',')[0]}
+              </span>
+            ))}
             <span className="text-xs whitespace-nowrap text-bark">
               {week.sum?.isAbout && stave !== 'minutes' && '~'}
               {high(week) === null ? '–' : say(high(week) ?? 0)}
@@ -179,7 +184,7 @@ export const SeasonStrip = memo(function SeasonStrip({ draft, seasons, current, 
 /** What a dragged light week is called. */
 const lightKind = 'application/x-young-oak-light'
 
-const none: Seasons = { own: [], laid: [] }
+const none: Seasons = { own: [], laid: [], events: {} }
 const dashes = ['none', '5 3', '2 2', '8 2 2 2']
 
 type EdgeProps = { phase: Phase; first: number; onPut: Put }
@@ -287,17 +292,23 @@ const acts: Record<string, Act> = {
 }
 
 /** A week of the template as it is drawn, with its figures once they are worked out. */
-type Drawn = { week: number; phase: Phase; sum: WeekSummary | undefined }
+type Drawn = { week: number; phase: Phase; sum: WeekSummary | undefined; events: string[] }
 
-function weeksOf({ phases }: Template, sums: WeekSummary[]): Drawn[] {
+function weeksOf({ phases }: Template, sums: WeekSummary[], events: Seasons['events']): Drawn[] {
   return phases
     .flatMap((phase) => Array.from({ length: nominalWeeks(phase) }, () => phase))
-    .map((phase, i) => ({ week: i + 1, phase, sum: sums.find(({ week }) => week === i + 1) }))
+    .map((phase, i) => ({
+      week: i + 1,
+      phase,
+      sum: sums.find(({ week }) => week === i + 1),
+      events: events[i + 1] ?? [],
+    }))
 }
 
-function describe({ week, phase, sum }: Drawn): string {
-  if (!sum) return `Week ${week}, ${phase.name}`
+function describe({ week, phase, sum, events }: Drawn): string {
+  const said = events.length ? `; ${events.join('; ')}` : ''
+  if (!sum) return `Week ${week}, ${phase.name}${said}`
   const { sets, isAbout, intensity, light, minutes } = sum
   const percent = intensity === null ? 'loads by rule' : `${Math.round(intensity)}% of the 1RM on average`
-  return `Week ${week}, ${phase.name}${light ? ', light' : ''}: ${isAbout ? 'about ' : ''}${sets} hard sets${isAbout ? ', some by rule' : ''}, ${percent}, ${minutes} minutes at most`
+  return `Week ${week}, ${phase.name}${light ? ', light' : ''}: ${isAbout ? 'about ' : ''}${sets} hard sets${isAbout ? ', some by rule' : ''}, ${percent}, ${minutes} minutes at most${said}`
 }

@@ -1,0 +1,81 @@
+import type { Follow } from '@young-oak/core/template'
+import { Button } from '../../../ui/Button.tsx'
+
+type Props = {
+  roles: readonly string[]
+  role: Follow['role']
+  /** How often the slot is trained in a week, at most. */
+  places: number
+  onChange: (role: Follow['role']) => void
+}
+
+/** In which role a slot follows its rule: always in one, or in another at each place of the week. */
+export function RoleFields({ roles, role, places, onChange }: Props) {
+  if (typeof role === 'string')
+    return (
+      <>
+        <RoleSelect label="In the role" roles={roles} role={role} onChange={onChange} />
+        <Button
+          look="quiet"
+          className="min-h-0"
+          onClick={() => onChange({ byPlace: firstRoles(roles, role, places) })}
+        >
+          One for each place of the week
+        </Button>
+      </>
+    )
+  const { byPlace } = role
+  return (
+    <>
+      {byPlace.map((one, i) => (
+        <RoleSelect
+          key={i}
+          label={`Place ${i + 1}`}
+          roles={roles}
+          role={one}
+          onChange={(to) => onChange({ byPlace: byPlace.map((other, k) => (k === i ? to : other)) })}
+        />
+      ))}
+      {byPlace.length < 14 && (
+        <Button
+          look="quiet"
+          className="min-h-0"
+          onClick={() => onChange({ byPlace: [...byPlace, byPlace[0] ?? ''] })}
+        >
+          One place more
+        </Button>
+      )}
+      {byPlace.length > 1 && (
+        <Button look="quiet" className="min-h-0" onClick={() => onChange({ byPlace: byPlace.slice(0, -1) })}>
+          One less
+        </Button>
+      )}
+      <Button look="quiet" className="min-h-0" onClick={() => onChange(byPlace[0] ?? '')}>
+        The same at all
+      </Button>
+    </>
+  )
+}
+
+/** The role that it has first, then the others in the rule's order, as many as there are places. */
+const firstRoles = (roles: readonly string[], role: string, places: number): string[] => {
+  const order = [role, ...roles.filter((one) => one !== role)]
+  return Array.from({ length: Math.max(places, 2) }, (_, i) => order[i % order.length] as string)
+}
+
+type SelectProps = { label: string; roles: readonly string[]; role: string; onChange: (role: string) => void }
+
+const RoleSelect = ({ label, roles, role, onChange }: SelectProps) => (
+  <label className="flex items-center gap-2">
+    {label}
+    <select
+      value={role}
+      onChange={(event) => onChange(event.target.value)}
+      className="min-h-9 rounded-md border border-edge bg-sheet px-2"
+    >
+      {roles.map((one) => (
+        <option key={one}>{one}</option>
+      ))}
+    </select>
+  </label>
+)
