@@ -220,3 +220,128 @@ for (const theme of ['light', 'dark'] as const)
       await expect(page.getByText('Hips back, bar down the thighs, flat back.')).toBeVisible()
       expect(await faults()).toEqual([])
     })
+
+/** The small template with another rule for its squat. */
+const withRule = (name: string, stage: object): object => ({
+  ...templateFile(name),
+  progressions: { squat: { stages: [{ id: 'one', ...stage }] } },
+})
+
+test('what a rule writes is fixed for one week by typing over it, and given back by Delete', async ({
+  page,
+}) => {
+  await enter(page, 'Wren')
+  const rungs = [
+    { sets: 5, reps: 5, step: { kg: 2.5, lb: 5 } },
+    { sets: 4, reps: 4, step: { kg: 5, lb: 10 } },
+  ]
+  const params = { startLoad: { kg: 60, lb: 135 }, rungs, misses: 1, backBy: 10 }
+  await importTemplate(page, withRule('Fixed', { rule: 'schemeLadder', params }))
+  const sets = (said: string) =>
+    first(page).getByRole('button', { name: `Sets of Back squat: ${said}`, exact: true })
+  await page.getByLabel('Loads of').selectOption({ index: 2 })
+  await expect(sets('2')).toContainText('→5')
+  await sets('2').focus()
+  await page.keyboard.type('3')
+  await page.keyboard.press('Enter')
+  await expect(sets('3, fixed')).toBeVisible()
+  await expect(sets('3, fixed')).not.toContainText('→')
+  await page.getByRole('button', { name: /^Week 2,/ }).click()
+  await expect(
+    weekTwo(page).getByRole('button', { name: 'Sets of Back squat: 2', exact: true }),
+  ).toBeVisible()
+  await page.getByRole('button', { name: /^Week 1,/ }).click()
+  await sets('3, fixed').focus()
+  await page.keyboard.press('Delete')
+  await expect(sets('2')).toContainText('→5')
+  // Filled over the weeks, it asks once; for this week alone it does not.
+  await page.keyboard.type('4')
+  await page.keyboard.press('Shift+Enter')
+  const asked = page.getByRole('dialog', { name: 'Fill over what a rule writes?' })
+  await expect(asked).toContainText('2 cells are a rule’s')
+  await asked.getByRole('button', { name: 'Only this week' }).click()
+  await expect(sets('4, fixed')).toBeVisible()
+  await page.getByRole('button', { name: /^Week 2,/ }).click()
+  await expect(
+    weekTwo(page).getByRole('button', { name: 'Sets of Back squat: 2', exact: true }),
+  ).toBeVisible()
+})
+
+const weekTwo = (page: Page) => page.getByRole('region', { name: 'Slipway day, place 1' })
+
+test('a slot has another role at each place of the week', async ({ page }) => {
+  await enter(page, 'Wren')
+  const params = {
+    startPercent: 90,
+    startReps: 5,
+    heavyPercent: 111,
+    volumeStep: { kg: 2.5, lb: 5 },
+    heavyStep: { kg: 1, lb: 2.5 },
+    misses: 2,
+    resetBy: 10,
+  }
+  const file = withRule('Roles', { rule: 'volumeHeavy', params }) as { slots: Record<string, object> }
+  const follows = [{ progression: 'squat', role: 'volume' }]
+  await importTemplate(page, { ...file, slots: { ...file.slots, squat: { ...file.slots.squat, follows } } })
+  await exercise(page, 'Back squat').focus()
+  await inspect(page, 'Rules')
+  const rules = page.getByRole('region', { name: 'Rules of Back squat' })
+  await expect(rules.getByLabel('In the role')).toHaveValue('volume')
+  await rules.getByRole('button', { name: 'One for each place of the week' }).click()
+  await expect(rules.getByLabel('Place 1')).toHaveValue('volume')
+  await rules.getByLabel('Place 2').selectOption('heavy')
+  await expect(page.getByText('Saved', { exact: true })).toBeVisible()
+  await page.reload()
+  await exercise(page, 'Back squat').focus()
+  await inspect(page, 'Rules')
+  await expect(rules.getByLabel('Place 2')).toHaveValue('heavy')
+  await rules.getByRole('button', { name: 'The same at all places' }).click()
+  await expect(rules.getByLabel('In the role')).toHaveValue('volume')
+})
+
+test('a circuit is scored otherwise after it was made', async ({ page }) => {
+  await open(page, 'Scored')
+  await first(page).getByRole('button', { name: 'Add an exercise' }).focus()
+  await page.keyboard.type('dip 3x8')
+  await page.keyboard.press('Enter')
+  await expect(exercise(page, 'Dip')).toBeVisible()
+  await exercise(page, 'Bench press').focus()
+  await page.keyboard.press('Shift+ArrowDown')
+  await page.keyboard.press('Alt+c')
+  const dialog = page.getByRole('dialog', { name: 'One circuit of these lines' })
+  await dialog.getByLabel('Rounds').fill('')
+  await dialog.getByRole('button', { name: 'Make it' }).click()
+  await expect(dialog.getByText('Whole rounds, 1 to 100.')).toBeVisible()
+  await dialog.getByLabel('Rounds').fill('4')
+  await dialog.getByRole('button', { name: 'Make it' }).click()
+  await expect(dialog).toBeHidden()
+  const made = first(page).getByRole('button', { name: /^Exercise: Circuit/ })
+  await made.focus()
+  await inspect(page, 'Slot')
+  const circuit = page.getByRole('form', { name: 'Circuit' })
+  await expect(circuit.getByLabel('Rounds')).toHaveValue('4')
+  await circuit.getByLabel('Scored by').selectOption('rounds')
+  await circuit.getByLabel('Minutes').fill('8')
+  await circuit.getByRole('button', { name: 'Keep the circuit' }).click()
+  await expect(page.getByText('Saved', { exact: true })).toBeVisible()
+  await page.reload()
+  await made.focus()
+  await inspect(page, 'Slot')
+  await expect(circuit.getByLabel('Minutes')).toHaveValue('8')
+})
+
+test('what a member has ahead colours the weeks that it falls into', async ({ page }) => {
+  await enter(page, 'Wren')
+  await page.getByRole('link', { name: /Tideway base/ }).click()
+  await page.getByLabel('Loads of').selectOption('Isla Fenwater')
+  await expect(page.getByRole('button', { name: /^Week \d+, .*Sister’s wedding/ })).toBeVisible()
+  // However narrow its column, no cell but a long load is cut.
+  const cut = await page
+    .getByRole('button', { name: /^(Sets|Reps|Reps in reserve|Rest) of / })
+    .evaluateAll((cells) =>
+      cells.filter((one) => one.scrollWidth > one.clientWidth).map((one) => one.ariaLabel),
+    )
+  expect(cut).toEqual([])
+  await page.getByLabel('Loads of').selectOption('nobody')
+  await expect(page.getByRole('button', { name: /Sister’s wedding/ })).toBeHidden()
+})

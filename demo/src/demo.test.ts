@@ -2,11 +2,12 @@ import { describe, expect, test } from '@jest/globals'
 import { advise, readSignals } from '@young-oak/core/advice'
 import { planMember, type Plan } from '@young-oak/core/plan'
 import { explain } from '@young-oak/core/explain'
-import { readTemplate, type Template } from '@young-oak/core/template'
+import { readOwnExercises, readTemplate, type Template } from '@young-oak/core/template'
 import { addDays, makeable, partsFor, type Rack } from '@young-oak/core/units'
 import type { Enrolment } from '@young-oak/core/member'
-import { exerciseOf } from '@young-oak/core/library'
+import { exerciseIds, exerciseOf, type OwnExercise } from '@young-oak/core/library'
 import { dice } from './dice.ts'
+import { clubExercises } from './exercises.ts'
 import { beginners, hotel, hotelRacks, lifters, racers, racks, rowers, type Person } from './gym.ts'
 import { lifeOf } from './life.ts'
 import { mudflatSets } from './mudflat.ts'
@@ -123,4 +124,12 @@ describe('somebody in the demo', () => {
     expect(variants).toEqual(expect.arrayContaining(['blocks 20 cm', 'blocks 10 cm']))
     expect(all.flatMap(({ offers }) => offers).length).toBeGreaterThan(0)
   })
+})
+
+test('the club’s own exercises are whole, and name exercises that there are', () => {
+  const { issues } = readOwnExercises(clubExercises)
+  expect(issues).toEqual([])
+  for (const { parent, substitutes = [] } of Object.values(clubExercises) as OwnExercise[])
+    for (const other of [...substitutes, ...(parent ? [parent.exercise] : [])])
+      expect(exerciseIds).toContain(other)
 })

@@ -23,6 +23,7 @@ import {
   staff,
   type Person,
 } from './gym.ts'
+import { clubExercises } from './exercises.ts'
 import { lifeOf } from './life.ts'
 import { mudflatSets } from './mudflat.ts'
 import { regattaLadder } from './regatta.ts'
@@ -65,6 +66,9 @@ async function fill(db: Db, today: Day): Promise<void> {
     acts_from: addDays(start, -30),
     racks: JSON.stringify(hotelRacks),
   })
+  await db('exercise').insert(
+    Object.entries(clubExercises).map(([id, body]) => ({ gym_id: gymId, id, body: JSON.stringify(body) })),
+  )
   const password = await hashPassword(demoAccounts[0]?.password ?? '')
   const seats: Record<string, string> = {}
   for (const { email, name, role } of staff) {

@@ -29,7 +29,7 @@ const lives: Record<string, (start: Day, today: Day) => Fact[]> = {
       kind: 'event',
       what: 'trip',
       name: 'Sister’s wedding',
-      on: addDays(today, 16),
+      on: addDays(start, 65),
     }),
   ],
   'Bram Oxley': (_, today) => [

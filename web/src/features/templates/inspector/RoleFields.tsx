@@ -51,7 +51,7 @@ export function RoleFields({ roles, role, places, onChange }: Props) {
         </Button>
       )}
       <Button look="quiet" className="min-h-0" onClick={() => onChange(byPlace[0] ?? '')}>
-        The same at all
+        The same at all places
       </Button>
     </>
   )

@@ -39,11 +39,11 @@ type Props = {
 }
 
 const widths: Record<SheetField, string> = {
-  sets: 'w-6 text-right',
+  sets: 'min-w-6 shrink-0 text-right',
   goal: 'min-w-11 max-w-28 shrink-0 text-left',
   load: 'w-full text-left',
-  rir: 'w-5 text-right',
-  rest: 'w-8 text-right',
+  rir: 'min-w-6 shrink-0 text-right',
+  rest: 'min-w-8 shrink-0 text-right',
 }
 const names: Record<Field, string> = {
   exercise: 'Exercise',
@@ -117,7 +117,7 @@ export const SheetLine = memo(function SheetLine({
               {one === 'load' && <span className="text-bark">@</span>}
               {field === f && typing ? (
                 <TypingCell
-                  name={`${names[one]} of ${liftName(slot)}`}
+                  name={`${names[one]} of ${liftName(group.lift ?? slot)}`}
                   width={widths[one]}
                   typing={typing}
                   onAct={onAct}
@@ -127,7 +127,7 @@ export const SheetLine = memo(function SheetLine({
                   type="button"
                   {...cell(f)}
                   title={titleOf(one, text, isByRule, isFixed, inherits)}
-                  aria-label={`${names[one]} of ${liftName(slot)}: ${text || 'empty'}${inherits ? ', inherited' : ''}${isFixed ? ', fixed' : ''}`}
+                  aria-label={`${names[one]} of ${liftName(group.lift ?? slot)}: ${text || 'empty'}${inherits ? ', inherited' : ''}${isFixed ? ', fixed' : ''}`}
                   className={`h-7 truncate rounded-sm px-0.5 focus:bg-leaf-wash ${widths[one]} ${isByRule ? 'text-mist italic' : ''} ${isFixed ? 'font-semibold underline decoration-acorn decoration-2 underline-offset-4' : ''} ${inherits ? 'text-bark underline decoration-edge decoration-dotted underline-offset-4' : ''} ${isMarked(f) ? 'bg-leaf-wash outline outline-leaf' : 'hover:bg-leaf-wash'}`}
                 >
                   {shown(one, text)}

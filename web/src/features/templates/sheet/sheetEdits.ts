@@ -109,11 +109,18 @@ export function cellCommands(
 
 const isFixable = (field: string): field is Fixable => (fixable as readonly string[]).includes(field)
 
-/** Gives a cell that was fixed back to the rule that writes it. */
-function giveBack({ slotId: slot, phase, row, group }: SetsLine, field: Fixable): Command[] {
+/** Gives a cell that was fixed back to the rule that writes it; what stands there until then is as in the phase's other rows. */
+function giveBack({ slot, slotId, phase, row, group }: SetsLine, field: Fixable): Command[] {
+  const cell = { do: 'setCell', slot: slotId, phase, row, group: group.id } as const
   const left = group.fixed?.filter((one) => one !== field) ?? []
   const to = left.length ? left : null
-  return [{ do: 'setCell', slot, phase, row, group: group.id, field: 'fixed', from: group.fixed ?? null, to }]
+  const free: Command = { ...cell, field: 'fixed', from: group.fixed ?? null, to }
+  const like = (slot.rows[phase] ?? [])
+    .flatMap((groups) => groups.find(({ id }) => id === group.id) ?? [])
+    .find(({ fixed }) => !fixed?.includes(field))
+  const [was, is]: [Cell, Cell] = [group[field] ?? null, like?.[field] ?? null]
+  if (!like || JSON.stringify(was) === JSON.stringify(is)) return [free]
+  return [free, { ...cell, field, from: was, to: is }]
 }
 
 /** The cells that a range covers, each with its line. */

@@ -106,7 +106,7 @@ export const SeasonStrip = memo(function SeasonStrip({ draft, seasons, current, 
           On a week: + − longer, shorter; L light; S split; R repeat; N new phase.
         </span>
       </div>
-      <div className="mt-1 flex min-h-29 items-end gap-1" data-strip>
+      <div className="mt-1 flex min-h-33 items-end gap-1" data-strip>
         {weeks.map((week) => (
           <button
             key={week.week}

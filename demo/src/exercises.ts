@@ -1,0 +1,47 @@
+import type { OwnExercises } from '@young-oak/core/library'
+
+/** What the club trains that no library has; one of them was entered twice, and merged. */
+export const clubExercises: OwnExercises = {
+  'own:boat-carry': {
+    name: 'Boat carry',
+    pattern: 'carry',
+    tool: 'body weight',
+    reads: 'added',
+    direct: ['trunk', 'shoulders'],
+    indirect: ['forearms', 'quads'],
+    reps: [2, 6],
+    cost: 2,
+    spine: 2,
+    cue: 'Walk in step, the boat on the shoulder, eyes on the slip.',
+    caution: 'Four to a boat, and only on a dry slip.',
+    substitutes: ['farmersCarry'],
+  },
+  'own:boat-walk': {
+    name: 'Walk with the boat',
+    pattern: 'carry',
+    tool: 'body weight',
+    reads: 'added',
+    direct: ['trunk', 'shoulders'],
+    indirect: ['forearms'],
+    reps: [2, 6],
+    cost: 2,
+    spine: 2,
+    cue: 'Walk in step.',
+    mergedInto: 'own:boat-carry',
+  },
+  'own:seat-squat': {
+    name: 'Sliding-seat squat',
+    pattern: 'squat',
+    tool: 'machine',
+    reads: 'on the stack',
+    direct: ['quads', 'glutes'],
+    indirect: ['hamstrings'],
+    reps: [8, 15],
+    cost: 3,
+    spine: 1,
+    cue: 'Shins upright at the catch, then drive the seat away.',
+    parent: { exercise: 'legPress', percent: 60 },
+    substitutes: ['legPress', 'hackSquat'],
+    also: 'rowing seat catch',
+  },
+}
