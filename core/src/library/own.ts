@@ -57,38 +57,36 @@ export function mergeFault(from: OwnExercise, into: OwnExercise): string | null 
 }
 
 /**
- * Exercises of gyms by id. It is a dictionary, not a state that a plan could depend on: what is settled of an id never changes, and
+ * Exercises by id: the library's, and those of gyms. It is a dictionary, not a state that a plan could depend on: what is settled of an id never changes, and
  * whatever names one was read beside what declares it.
  */
-const own = new Map<OwnId, OwnExercise>()
+const known: Map<string, OwnExercise> = new Map(Object.entries<OwnExercise>(exercises))
 
 /** Makes exercises of a gym known, or their names and notes known anew. Says which are known as something else: those stay. */
-export function knowExercises(exercises: OwnExercises): OwnId[] {
-  return (Object.entries(exercises) as [OwnId, OwnExercise][]).flatMap(([id, one]) => {
-    const known = own.get(id)
-    if (known && differsIn(known, one)) return [id]
-    own.set(id, one)
+export function knowExercises(own: OwnExercises): OwnId[] {
+  return (Object.entries(own) as [OwnId, OwnExercise][]).flatMap(([id, one]) => {
+    const before = known.get(id)
+    if (before && differsIn(before, one)) return [id]
+    known.set(id, one)
     return []
   })
 }
 
 /** A gym's exercises by these ids, as they are known. */
 export const ownExercises = (ids: Iterable<OwnId>): OwnExercises =>
-  Object.fromEntries([...ids].flatMap((id) => (own.has(id) ? [[id, own.get(id) as OwnExercise]] : [])))
+  Object.fromEntries([...ids].flatMap((id) => (known.has(id) ? [[id, known.get(id) as OwnExercise]] : [])))
 
 export const isOwnId = (id: unknown): id is OwnId => typeof id === 'string' && ownIdPattern.test(id)
 export const ownIdPattern = /^own:[a-z0-9-]{4,40}$/
 
 /** The exercise of an id as it was declared, merged or not. */
-export const declaredAs = (id: string): OwnExercise | undefined =>
-  Object.hasOwn(exercises, id) ? exercises[id as BuiltInId] : own.get(id as OwnId)
+export const declaredAs = (id: string): OwnExercise | undefined => known.get(id)
 
-export const isExercise = (id: unknown): id is ExerciseId =>
-  typeof id === 'string' && declaredAs(id) !== undefined
+export const isExercise = (id: unknown): id is ExerciseId => typeof id === 'string' && known.has(id)
 
 /** What is known of the exercise of a lift; of one that is merged, of the one that it is merged into. */
 export function exerciseOf({ exercise: id }: { exercise: ExerciseId }): Exercise {
-  const one = declaredAs(id)
+  const one = known.get(id)
   if (!one) throw new TypeError(`unknown exercise "${id}": what names it was read without what declares it`)
   return one.mergedInto ? exerciseOf({ exercise: one.mergedInto }) : one
 }
@@ -97,7 +95,7 @@ let shelf: readonly OwnId[] = []
 
 /** Puts the exercises of one gym among those that are looked for by name: for a page or a command, which serve one gym at a time. */
 export function openShelf(ids: readonly OwnId[]): void {
-  shelf = ids.filter((id) => own.has(id) && !own.get(id)?.mergedInto)
+  shelf = ids.filter((id) => known.has(id) && !known.get(id)?.mergedInto)
 }
 
 /** The exercises to choose from: those of the library, and those on the shelf. */

@@ -4,7 +4,7 @@ import { liftKey } from '../library/index.ts'
 import { ruleOf } from '../progressions/registry.ts'
 import type { Answers, SetLog, ShownGroup } from '../member/types.ts'
 import type { Exposure } from '../progressions/rule.ts'
-import { rulesOf, type Id, type Slot, type Template } from '../template/types.ts'
+import { rulesOf, type Fixable, type Id, type SetGroup, type Slot, type Template } from '../template/types.ts'
 import { addLoad, type Day, type Load } from '../units/index.ts'
 import { isBack } from './changes.ts'
 import type { Outcome } from './enrolled.ts'
@@ -129,7 +129,7 @@ function feed(
   const { here, body } = loadingAt(evidence, undefined, slot)
   const known = knowing(situation, id, slot, { body, unit: here.unit, first })
   const hand = handOf(evidence, slot)
-  const fixed = (slot.rows[place.phase.id]?.[row] ?? []).flatMap((group) => group.fixed ?? [])
+  const fixed = fixedIn(slot.rows[place.phase.id]?.[row] ?? [])
   for (const { progression, role } of rolesAt(slot, place.inWeek)) {
     if (isRead(template, progression))
       keepRole(state, place, progression, role, { prescribed, verdict, done }, date)
@@ -149,6 +149,11 @@ function feed(
     progress(template, state, { progression, lift: slot, exposure, fixed }, known, hand)
   }
 }
+
+/** What the writer has fixed in a row where rules would write their own. */
+const fixedIn = (row: SetGroup[]): readonly Fixable[] =>
+  row.some(({ fixed }) => fixed) ? row.flatMap(({ fixed }) => fixed ?? []) : nothing
+const nothing: readonly Fixable[] = []
 
 /** The group whose goal a progression without loads writes. */
 function carrier({ progressions }: Template, id: Id, groups: ShownGroup[]): ShownGroup | undefined {
