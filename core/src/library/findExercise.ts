@@ -1,35 +1,49 @@
 import type { Exercise } from './exercise.ts'
+import type { BuiltInId } from './exercises.ts'
+import { otherNames, shortWords } from './otherNames.ts'
 import { exerciseOf, exercisesAtHand, type ExerciseId } from './own.ts'
 
 /**
  * The exercises that a few words describe, best first: words may be of the name in any order, the beginnings of words ("rom dead"),
- * a muscle, a pattern, a tool, or what else it is found by. Every word must fit; none finds all.
+ * a muscle, a pattern, a tool, or what else it is called or found by; plurals and short words ("DB") are taken. Every word must fit; none
+ * finds all.
  */
 export function findExercises(typed: string): readonly ExerciseId[] {
   const words = plain(typed).split(' ').filter(Boolean)
   if (!words.length) return exercisesAtHand()
   const ranked = exercisesAtHand().flatMap((id) => {
-    const rank = rankOf(wordsFor(exerciseOf({ exercise: id })), words)
+    const rank = rankOf(wordsFor(id), words)
     return rank === null ? [] : [{ id, rank }]
   })
   return ranked.sort((a, b) => a.rank - b.rank).map(({ id }) => id)
 }
 
-/** The exercise of exactly this name, whatever its case and hyphens. */
+/** The exercise of exactly this name, whatever its case, hyphens and plural. */
 export function exerciseNamed(typed: string): ExerciseId | undefined {
-  const wanted = plain(typed)
-  return exercisesAtHand().find((id) => wordsFor(exerciseOf({ exercise: id })).name === wanted)
+  const wanted = keyOf(typed)
+  return exercisesAtHand().find((id) => wordsFor(id).name === wanted)
 }
 
-type Words = { name: string; nameWords: string[]; otherWords: string[]; indirectWords: string[] }
+type Words = {
+  name: string
+  others: string[]
+  nameWords: string[]
+  otherWords: string[]
+  indirectWords: string[]
+}
 
 /** Lower is better: the whole name, then how much of a name is left over; words of muscles and patterns after all names. */
-function rankOf({ name, nameWords, otherWords, indirectWords }: Words, words: string[]): number | null {
-  if (name === words.join(' ')) return -1
+function rankOf(
+  { name, others, nameWords, otherWords, indirectWords }: Words,
+  words: string[],
+): number | null {
+  const whole = words.map(single).join(' ')
+  if (name === whole) return -2
+  if (others.includes(whole)) return -1
   let outside = 0
   for (const word of words) {
     if (nameWords.some((one) => one.startsWith(word))) continue
-    const isOther = otherWords.some((one) => one.startsWith(word))
+    const isOther = otherWords.some((one) => one.startsWith(word)) || nameWords.includes(single(word))
     if (!isOther && !indirectWords.some((one) => one.startsWith(word))) return null
     outside += isOther ? 1 : 2
   }
@@ -41,22 +55,34 @@ const plain = (text: string): string =>
   text
     .toLowerCase()
     .replace(/[’']/g, '')
-    .replace(/[\s/-]+/g, ' ')
-    .trim()
+    .split(/[\s/-]+/)
+    .filter(Boolean)
+    .map((word) => shortWords.get(word) ?? word)
+    .join(' ')
+
+/** A name by which equal ones are known, whatever their plural. */
+const keyOf = (text: string): string => plain(text).split(' ').map(single).join(' ')
+
+/** "lunges" as "lunge", but "press" as it is. */
+const single = (word: string): string =>
+  word.length > 2 && word.endsWith('s') && !word.endsWith('ss') ? word.slice(0, -1) : word
 
 const wordsOf = (...texts: string[]): string[] => plain(texts.join(' ')).split(' ').filter(Boolean)
 
 /** The words of each exercise are cut once. */
 const cut = new WeakMap<Exercise, Words>()
 
-function wordsFor(exercise: Exercise): Words {
+function wordsFor(id: ExerciseId): Words {
+  const exercise = exerciseOf({ exercise: id })
   const known = cut.get(exercise)
   if (known) return known
   const { name, pattern, tool, direct, indirect, also = '' } = exercise
+  const others = otherNames[id as BuiltInId] ?? []
   const words = {
-    name: plain(name),
+    name: keyOf(name),
+    others: others.map(keyOf),
     nameWords: wordsOf(name),
-    otherWords: wordsOf(pattern, tool, ...direct, also),
+    otherWords: wordsOf(pattern, tool, ...direct, also, ...others),
     indirectWords: wordsOf(...indirect),
   }
   cut.set(exercise, words)

@@ -8,6 +8,7 @@ import {
   setCounts,
   type Exercise,
 } from './index.ts'
+import { otherNames } from './otherNames.ts'
 
 const all = Object.entries<Exercise>(exercises)
 
@@ -86,6 +87,15 @@ describe('finding an exercise', () => {
     const found = findExercises('vertical pull')
     expect(found.length).toBeGreaterThan(8)
     expect(found.map((id) => exerciseOf({ exercise: id }).pattern)).toContain('vertical pull')
+  })
+
+  test('what an exercise is called besides is one exercise’s alone, and finds it first', () => {
+    const all = Object.entries(otherNames).flatMap(([id, names]) => names.map((name) => [name, id] as const))
+    expect(new Set(all.map(([name]) => name)).size).toBe(all.length)
+    for (const [name, id] of all) {
+      expect([name, findExercises(name)[0]]).toEqual([name, id])
+      expect([name, exerciseNamed(name)]).toEqual([name, undefined])
+    }
   })
 
   test('what is nobody’s name finds nothing, nothing typed finds all', () => {

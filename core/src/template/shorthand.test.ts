@@ -56,6 +56,20 @@ describe('shorthand', () => {
     expect(count).toBeGreaterThan(200)
   })
 
+  test.each([
+    ['1 x AMRAP', '1 × 1+ @ free'],
+    ['6 x most reps in 5 min', '6 × most reps in 5:00 @ free'],
+    ['1 x 12 then 4x4 after 15s', '1 × 12 then 4×4 after 15s, counts as 3 @ free'],
+    ['10 rounds every 1 min', '3 × 10 rounds every 1:00 @ free'],
+    ['3x45 sec', '3 × 0:45 @ free'],
+    ['3x5 @ 90% of the 5RM', '3 × 5 @ 90% 5RM'],
+    ['3x8 @RPE8', '3 × 8 @ free R2'],
+    ['3x8 @ 2 RIR, 2 min rest', '3 × 8 @ free R2 rest 2:00'],
+    ['3x8 tempo 3-1-X-0', '3 × 8 @ free tempo 31X0'],
+    ['3x10 at body weight', '3 × 10 @ no load'],
+    ['2x50 total', '2 × 50 in all @ free'],
+  ])('%s is %s', (typed, means) => expect(formatSets(sets(typed))).toBe(means))
+
   test('what is not said stays, line by line', () => {
     const now = sets('5 x 5 @ 75% R2 rest 3:00; 2 x 8 @ 60%')
     expect(formatSets(sets('@ 80%; R3', now))).toBe('5 × 5 @ 80% R2 rest 3:00; 2 × 8 @ 60% R3')
@@ -73,6 +87,11 @@ describe('shorthand', () => {
     ['3 x 8 rpe 8.5', 'RPE in whole numbers'],
     ['3 x 8 tempo 9', 'Tempo: four digits'],
     ['3 x 8 until the bar slows', 'the fewest sets'],
+    ['3 x AMRAP', '5+ is five and beyond'],
+    ['3 x 8 superset', 'Alt + J'],
+    ['3 x 8 @ 2-3 RIR', 'one number'],
+    ['3 x 5 linear progression', 'under Rules'],
+    ['10 x 3 EMOM', 'every 1:00'],
     ['', 'Sets like'],
     [Array.from({ length: 13 }, () => '3 x 8').join(';'), 'At most 12 lines'],
   ])('%s is refused with a plain sentence', (typed, sentence) => {
@@ -121,6 +140,14 @@ describe('a whole line', () => {
     ['bench: 3x8 R2', 'benchPress', '3x8 R2'],
     ['rom dead', 'romanianDeadlift', ''],
     ['plank 3 x 0:45', 'plank', '3 x 0:45'],
+    ['squat 5x5', 'backSquat', '5x5'],
+    ['OHP 3x5', 'overheadPress', '3x5'],
+    ['pull ups 3x8', 'pullUp', '3x8'],
+    ['DB bench 3x10', 'dumbbellBenchPress', '3x10'],
+    ['RDLs 3x8', 'romanianDeadlift', '3x8'],
+    ['deadlift top set of 3', 'deadlift', 'top set of 3'],
+    ['row 3x8', 'barbellRow', '3x8'],
+    ['row 500 m', 'rowErg', '500 m'],
     ['rowing do: easy, nose breathing', 'rowErg', 'do: easy, nose breathing'],
   ])('%s', (typed, exercise, rest) => {
     expect(readLine(typed)).toMatchObject({ exercise, sets: rest })

@@ -1,6 +1,7 @@
 import { exerciseNamed, exerciseOf, findExercises, type ExerciseId, type Lift } from '../library/index.ts'
 import { formatCell, parseCell, type CellField } from './cells.ts'
 import { limits } from './shape.ts'
+import { inShorthand, linesOf } from './wordings.ts'
 import type { SetGroup, Slot, Template } from './types.ts'
 
 /** Sets as they were understood, or a plain sentence about what was not, with the piece of the text that it speaks of. */
@@ -12,10 +13,7 @@ export type ReadSets =
  * said of them in any order. What is not said stays as it is in `now`, line by line; a first line begins with any load.
  */
 export function readSets(typed: string, now: SetGroup[], slot: Slot, template: Template): ReadSets {
-  const pieces = typed
-    .split(/[;\n]/)
-    .map((piece) => piece.trim())
-    .filter(Boolean)
+  const pieces = linesOf(typed)
   if (!pieces.length) return { fault: 'Sets like 3 x 8, or 5 x 5 @ 75% R2 rest 3:00.', piece: typed }
   if (pieces.length > limits.groups)
     return { fault: `At most ${limits.groups} lines in a slot.`, piece: typed }
@@ -44,19 +42,27 @@ export function readLine(typed: string): {
     .slice(0, cut)
     .replace(/[:,]\s*$/, '')
     .trim()
-  const found = name ? findExercises(name) : []
+  const sets = typed.slice(cut).trim()
+  const found = name ? fitting(findExercises(name), sets) : []
   const exact = exerciseNamed(name)
   return {
     exercise: exact ?? found[0] ?? null,
     others: found.slice(exact ? 0 : 1, 6),
-    sets: typed.slice(cut).trim(),
+    sets,
     name,
   }
 }
 
+/** Of what a name may mean, a distance is first of what goes over one: "row 500 m" is no barbell row. */
+function fitting(found: readonly ExerciseId[], sets: string): readonly ExerciseId[] {
+  if (!/^(?:\d+\s*[x×*]\s*)?\d+(?:[.,]\d+)?\s*(?:m|km|mi|yd)\b/i.test(sets)) return found
+  const goes = (exercise: ExerciseId) => ['conditioning', 'carry'].includes(exerciseOf({ exercise }).pattern)
+  return [...found.filter(goes), ...found.filter((one) => !goes(one))]
+}
+
 /** Where the sets begin: at the first number, or at a word that begins a goal. */
 function setsBegin(typed: string): number {
-  const at = /(?:^|\s)(?=\d|do:|most |@)/i.exec(typed)
+  const at = /(?:^|\s)(?=\d|do:|most |@|top sets?\b|back-?offs?\b)/i.exec(typed)
   return at ? at.index : typed.length
 }
 
@@ -100,10 +106,13 @@ const details: { field: CellField; found: RegExp; write(text: string): string }[
 
 type ReadPiece = { group: SetGroup; fault?: undefined } | { fault: string; piece: string; group?: undefined }
 
-function readPiece(piece: string, base: SetGroup, slot: Slot, template: Template, isNew: boolean): ReadPiece {
+function readPiece(typed: string, base: SetGroup, slot: Slot, template: Template, isNew: boolean): ReadPiece {
+  const put = inShorthand(typed)
+  if ('fault' in put) return { fault: put.fault, piece: typed }
+  const piece = put.text
   let rest = piece
   let group = base
-  const put = (field: CellField, text: string): string | undefined => {
+  const set = (field: CellField, text: string): string | undefined => {
     const parsed = parseCell(field, text, group, slot, template)
     if (parsed.error !== undefined) return parsed.error
     group = { ...group, [field]: parsed.value }
@@ -127,20 +136,22 @@ function readPiece(piece: string, base: SetGroup, slot: Slot, template: Template
     plain,
     (text) => parseCell('goal', text, group, slot, template).error === undefined,
   )
+  const isTop =
+    isNew && sets === undefined && said.some(([field, text]) => field === 'part' && text === 'top')
   for (const [field, text] of [
-    ['sets', sets],
+    ['sets', isTop ? '1' : sets],
     ['goal', goal],
     ['load', load],
   ] as const) {
     if (text === undefined) continue
-    const fault = put(field, text)
+    const fault = set(field, text)
     if (fault !== undefined)
       return { fault: misspelt(text, group, slot, template) ?? fault, piece: text || piece }
   }
   if (isNew && goal === undefined && sets === undefined) return { fault: 'Say sets and reps: 3 x 8.', piece }
   // The fewest sets are looked at beside the sets, so they come after them.
   for (const [field, text] of said) {
-    const fault = put(field, text)
+    const fault = set(field, text)
     if (fault !== undefined) return { fault, piece: text }
   }
   if ((group.least === undefined) !== (group.stop === undefined))

@@ -83,4 +83,29 @@ export const shorthandExamples: { typed: string; means: string; say: string }[] 
     means: '1 × do: hip drill (10 min)',
     say: 'Something to do, without load or count.',
   },
+  {
+    typed: '4 sets of 8 reps at 70% of 1RM',
+    means: '4 × 8 @ 70%',
+    say: 'In words.',
+  },
+  {
+    typed: '5,5,5,3,3 @ 75%',
+    means: '3 × 5 @ 75%; 2 × 3 @ 75%',
+    say: 'Set by set: equal ones become one line. 8/6/4/2 too.',
+  },
+  {
+    typed: 'top set of 5 @ RPE 8 then 3x5 -10%',
+    means: '1 × 5 @ free R2 top set; 3 × 5 @ 90% top',
+    say: 'One line behind the other; so much below the top set.',
+  },
+  {
+    typed: '3x12/side R2 90s',
+    means: '3 × 12 @ free R2 rest 1:30 each side',
+    say: 'A time by itself at the end is the rest.',
+  },
+  {
+    typed: '3x5, 3x3 (3 min rest)',
+    means: '3 × 5 @ free; 3 × 3 @ free rest 3:00',
+    say: 'Commas part lines where each is sets and reps.',
+  },
 ]
