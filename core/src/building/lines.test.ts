@@ -88,6 +88,21 @@ describe('pasting from a spreadsheet', () => {
     ).toEqual(['frontSquat 4 × 5 @ 75% rest 3:00', 'legCurl 3 × 10-12 @ free rest 1:30'])
   })
 
+  test('an RPE is no reserve, a bare number is a percent only where its column says so, a tempo and a note come along', () => {
+    const sheet = (text: string) => paste(text.replaceAll(' | ', '\t'))
+    expect(
+      lines('Exercise | Sets x Reps | RPE | Tempo\nBench | 3x8 | 8 | 3-1-1-0'.replaceAll(' | ', '\t')),
+    ).toEqual(['benchPress 3 × 8 @ free R2 tempo 3110'])
+    expect(lines('Lift | Sets | Reps | %\nSquat | 5 | 5 | 75'.replaceAll(' | ', '\t'))).toEqual([
+      'backSquat 5 × 5 @ 75%',
+    ])
+    for (const text of ['Lift | Sets | Reps | Weight (kg)\nSquat | 5 | 5 | 75', 'Squat | 5 | 5 | 75'])
+      expect(sheet(text).faults).toMatchObject([{ fault: expect.stringContaining('write 75%') }])
+    const { command, unread } = sheet('Day | Exercise | Sets | Reps | Notes\nMon | Dip | 3 | 8 | Slow down')
+    expect(unread).toEqual(['Day'])
+    expect(command).toMatchObject({ commands: [{ value: { exercise: 'dip', note: 'Slow down' } }] })
+  })
+
   test('columns in the usual order, and shorthand in one', () => {
     expect(lines('Bench press\t5\t5\t80%\t2\t3:00\nPull-up 4x6\nDip\t3x8')).toEqual([
       'benchPress 5 × 5 @ 80% R2 rest 3:00',

@@ -4,14 +4,17 @@ import { Modal } from '../../../ui/Modal.tsx'
 
 /** What of a paste was not understood, line by line as it came, ready to be copied back and mended. */
 export function PasteFaults({ pasted, onClose }: { pasted: Pasted; onClose: () => void }) {
-  const { lines, faults } = pasted
+  const { lines, faults, unread = [] } = pasted
   return (
     <Modal
-      title={`${faults.length} ${faults.length === 1 ? 'line was' : 'lines were'} not understood`}
-      about={`${lines} went in, and one undo takes them back. The others stand here as they came.`}
+      title={titleOf(pasted)}
+      about={`${lines} went in, and one undo takes them back.${faults.length ? ' The others stand here as they came.' : ''}`}
       isOpen
       onClose={onClose}
     >
+      {unread.length > 0 && (
+        <p className="mb-2 text-sm">Columns that mean nothing here were left out: {unread.join(', ')}.</p>
+      )}
       <ul className="max-h-80 divide-y divide-line overflow-y-auto text-sm">
         {faults.map(({ line, text, fault }) => (
           <li key={`${line}/${text}`} className="py-2">
@@ -24,17 +27,25 @@ export function PasteFaults({ pasted, onClose }: { pasted: Pasted; onClose: () =
         ))}
       </ul>
       <div className="mt-4 flex gap-3">
-        <Button
-          onClick={() =>
-            void navigator.clipboard.writeText(faults.map(({ text }) => text).join('\n')).then(onClose)
-          }
-        >
-          Copy them and close
-        </Button>
+        {faults.length > 0 && (
+          <Button
+            onClick={() =>
+              void navigator.clipboard.writeText(faults.map(({ text }) => text).join('\n')).then(onClose)
+            }
+          >
+            Copy them and close
+          </Button>
+        )}
         <Button look="plain" onClick={onClose}>
           Close
         </Button>
       </div>
     </Modal>
   )
+}
+
+function titleOf({ faults, unread = [] }: Pasted): string {
+  if (!faults.length)
+    return `${unread.length} ${unread.length === 1 ? 'column was' : 'columns were'} left out`
+  return `${faults.length} ${faults.length === 1 ? 'line was' : 'lines were'} not understood`
 }

@@ -28,7 +28,7 @@ export function useClipboard({ isFree, copied, clear, paste }: Props) {
     event.preventDefault()
     const text = event.clipboardData.getData('text/plain').replace(/\s+$/, '')
     const came = paste(Papa.parse<string[]>(text, { delimiter: '\t' }).data)
-    if (came.faults.length) setPasted(came)
+    if (came.faults.length || came.unread?.length) setPasted(came)
   }
   return { pasted, closePasted: () => setPasted(null), onCopy, onCut, onPaste }
 }
