@@ -1,6 +1,5 @@
 import { liftName } from '../library/index.ts'
-import { formatIssue } from '../reading/index.ts'
-import { checkCommand, type Command, type Id, type Template } from '../template/index.ts'
+import { checkCommand, sayIssue, type Command, type Id, type Template } from '../template/index.ts'
 
 /** What a step in building a template comes to: one command under one name, or why it cannot be done. */
 export type Built = Command | { fault: string }
@@ -11,7 +10,7 @@ export const isFault = (built: Built): built is { fault: string } => 'fault' in 
 export function faultOf(draft: Template, built: Built): string | null {
   if (isFault(built)) return built.fault
   const [issue] = checkCommand(draft, built)
-  return issue ? formatIssue(issue) : null
+  return issue ? sayIssue(draft, issue) : null
 }
 
 /** Makes ids that were never used. */

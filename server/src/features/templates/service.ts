@@ -17,6 +17,7 @@ import {
   readDraft,
   readOwnExercises,
   readTemplate,
+  sayIssue,
   type ReadTemplate,
   type Template,
 } from '@young-oak/core/template'
@@ -84,7 +85,7 @@ export async function edit(
     const [issue] = checkCommand(draft, command)
     const next = issue ? null : applyCommand(draft, command)
     if (issue || !next)
-      answers.push({ id: editId, result: 'refused', message: issue ? formatIssue(issue) : '' })
+      answers.push({ id: editId, result: 'refused', message: issue ? sayIssue(draft, issue) : '' })
     else if (isConflict(next)) answers.push({ id: editId, result: 'conflict', message: next.conflict })
     else {
       draft = next
@@ -123,7 +124,7 @@ export async function publish(
 ): Promise<PublishAnswer> {
   const held = await holdTemplate(scope, id)
   if (!held) throw notFound('template')
-  const body = orRefuse(readTemplate(held.draft))
+  const body = orRefuse(readTemplate(held.draft), held.draft)
   if (typeof track === 'string' && !body.tracks[track])
     throw new Problem(422, 'No such track', `This template has no track "${track}".`, [
       { path: 'track', message: 'This template does not have the track.' },
@@ -162,14 +163,18 @@ export async function publish(
   return { number: version.number, members: chosen.length }
 }
 
-function orRefuse({ template, issues }: ReadTemplate): Template {
-  if (!template) refuse(issues)
+function orRefuse({ template, issues }: ReadTemplate, draft?: Template): Template {
+  if (!template) refuse(issues, draft)
   return template as Template
 }
 
-function refuse(issues: Issue[]): void {
+/** Faults of a file name their places as the file does; those of a draft as its writer calls them. */
+function refuse(issues: Issue[], draft?: Template): void {
   if (!issues.length) return
-  const errors = issues.map((issue) => ({ path: issue.path, message: formatIssue(issue) }))
+  const errors = issues.map((issue) => ({
+    path: issue.path,
+    message: draft ? sayIssue(draft, issue) : formatIssue(issue),
+  }))
   const count = errors.length === 1 ? 'one fault' : `${errors.length} faults`
   throw new Problem(422, 'The template has faults', `The template has ${count}. Nothing was saved.`, errors)
 }

@@ -1,11 +1,11 @@
 import { useState } from 'react'
 import { muscles, type Muscle } from '@young-oak/core/library'
 import { everyNth, placeRecipe, recipeKinds, recipeOf, type RecipeKind } from '@young-oak/core/lightWeeks'
-import { formatIssue } from '@young-oak/core/reading'
 import {
   checkCommand,
   nominalWeeks,
   sayAdjustment,
+  sayIssue,
   type Adjustment,
   type Command,
   type Phase,
@@ -111,7 +111,7 @@ function LightForm({ draft, phase, onClose }: { draft: Template; phase: Phase; o
       to: [...phase.light, ...placed],
     }
     const [issue] = checkCommand(draft, command)
-    if (issue) return setFaults({ '': formatIssue(issue) })
+    if (issue) return setFaults({ '': sayIssue(draft, issue) })
     dispatch(edit(command))
     onClose()
   }

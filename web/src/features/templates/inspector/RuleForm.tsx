@@ -1,9 +1,8 @@
 import { useState } from 'react'
 import type { MemberFile } from '@young-oak/api/members'
 import { ruleOf, type RuleKind } from '@young-oak/core/progressions'
-import { formatIssue } from '@young-oak/core/reading'
 import { signKinds, signOf, type SignBasis, type SignKind } from '@young-oak/core/signs'
-import { checkCommand, type RuleOfStage, type Template } from '@young-oak/core/template'
+import { checkCommand, sayIssue, type RuleOfStage, type Template } from '@young-oak/core/template'
 import { useAppDispatch } from '../../../app/store.ts'
 import { Button } from '../../../ui/Button.tsx'
 import { SelectField } from '../../../ui/Field.tsx'
@@ -41,7 +40,7 @@ export function RuleForm({ draft, template, file, target, onClose }: Props) {
     const found = faultsOf(params, typed)
     if (Object.keys(found).length) return setFaults(found)
     const [issue] = command ? checkCommand(draft, command) : []
-    if (issue) return setFaults({ '': formatIssue(issue) })
+    if (issue) return setFaults({ '': sayIssue(draft, issue) })
     if (command) dispatch(edit(command))
     onClose()
   }

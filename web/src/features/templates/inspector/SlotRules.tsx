@@ -1,9 +1,9 @@
 import { useState } from 'react'
 import { exerciseOf, liftName, type ExerciseId } from '@young-oak/core/library'
 import { ruleKinds, ruleOf, type RuleKind } from '@young-oak/core/progressions'
-import { formatIssue } from '@young-oak/core/reading'
 import {
   checkCommand,
+  sayIssue,
   turnClocks,
   type Command,
   type Slot,
@@ -30,7 +30,7 @@ export function SlotRules({ draft, slotId, slot }: { draft: Template; slotId: st
   const [known, setKnown] = useState(others[0] ?? '')
   const put = (command: Command | null) => {
     const [issue] = command ? checkCommand(draft, command) : []
-    setFault(issue ? formatIssue(issue) : null)
+    setFault(issue ? sayIssue(draft, issue) : null)
     if (command && !issue) dispatch(edit(command))
   }
   return (
