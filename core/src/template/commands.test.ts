@@ -102,6 +102,47 @@ describe('a command', () => {
     expect(renewCommand(draft, { ...mine, session: 'gone' })).toBeNull()
   })
 
+  test('of mine that lost its place or its value to another’s finds where to go, or says that it cannot', () => {
+    const slot = draft.slots['a-curl'] as Template['slots'][string]
+    const note = (on: Template) =>
+      applied(on, { do: 'setSlotField', slot: 'a-curl', field: 'note', from: null, to: 'Theirs' })
+    const removed = renewCommand(note(draft), {
+      do: 'removeSlot',
+      slot: 'a-curl',
+      ...spot,
+      value: slot,
+    }) as Command
+    expect(applied(note(draft), removed).slots).not.toHaveProperty('a-curl')
+    expect(applied(applied(note(draft), removed), invert(removed))).toEqual(note(draft))
+
+    const gone = applied(draft, { do: 'removeSlot', slot: 'a-curl', ...spot, value: slot })
+    const added: Command = {
+      do: 'addSlot',
+      slot: 'mine',
+      session: spot.session,
+      part: spot.part,
+      after: 'a-curl',
+      value: slot,
+    }
+    const put = applied(gone, renewCommand(gone, added) as Command)
+    expect(spotOf(put, 'mine')).toEqual({ session: spot.session, part: spot.part, after: spot.after })
+    expect(renewCommand(gone, { do: 'removeSlot', slot: 'a-curl', ...spot, value: slot })).toBeNull()
+    expect(renewCommand(gone, { do: 'moveSlot', slot: 'a-curl', from: spot, to: null })).toBeNull()
+
+    const both: Command = {
+      do: 'several',
+      commands: [
+        added,
+        { do: 'moveSlot', slot: 'mine', from: { ...spot, after: 'a-curl' }, to: { ...spot, after: '' } },
+      ],
+    }
+    const first = applied(gone, renewCommand(gone, both) as Command)
+    expect(spotOf(first, 'mine')).toEqual({ ...spot, after: '' })
+    expect(
+      renewCommand(gone, { ...both, commands: [...both.commands, { ...added, slot: 'mine' }] }),
+    ).toBeNull()
+  })
+
   test.each<[string, Command, string]>([
     ['a phase of no weeks', { do: 'setWeeks', phase: 'one', from: 2, to: 0, rows: {} }, 'weeks'],
     [
