@@ -1,4 +1,5 @@
 import { useState } from 'react'
+import { setCells } from '@young-oak/core/building'
 import {
   cellNames,
   detailFields,
@@ -66,21 +67,7 @@ function Form({ draft, slotId, slot, groups, phase, row }: FormProps) {
           found[keyOf(group.id, field)] = parsed.error
           continue
         }
-        for (const at of rows) {
-          const own = slot.rows[phase]?.[at]?.find(({ id }) => id === group.id)
-          if (!own || JSON.stringify(own[field] ?? null) === JSON.stringify(parsed.value)) continue
-          const from = own[field] ?? null
-          commands.push({
-            do: 'setCell',
-            slot: slotId,
-            phase,
-            row: at,
-            group: group.id,
-            field,
-            from,
-            to: parsed.value,
-          })
-        }
+        commands.push(...setCells(draft, { slot: slotId, phase, rows, group: group.id }, field, parsed.value))
       }
       const hasStop = (typed[keyOf(group.id, 'stop')] ?? '').trim() !== ''
       const hasLeast = (typed[keyOf(group.id, 'least')] ?? '').trim() !== ''

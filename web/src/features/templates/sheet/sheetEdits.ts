@@ -1,6 +1,9 @@
 import {
+  giveBack,
+  isFixable,
   pasteSlots,
   rowCommands,
+  setCells,
   typeNewSlot,
   typeOverSlot,
   type Mint,
@@ -9,15 +12,12 @@ import {
 } from '@young-oak/core/building'
 import { liftName, type ExerciseId } from '@young-oak/core/library'
 import {
-  cellsByRule,
-  fixable,
   formatCell,
   formatSets,
   parseCell,
   readSets,
   type Cell,
   type Command,
-  type Fixable,
   type SetGroup,
   type SheetField,
   type Slot,
@@ -82,10 +82,7 @@ function typeCell(draft: Template, line: SetsLine, field: SheetField, text: stri
   }
 }
 
-/**
- * The commands that set a cell, and with `fill` the same cell of every later row of the phase. Where a rule would write the cell, it
- * stands from then on as it is written.
- */
+/** The commands that set a cell, and with `fill` the same cell of every later row of the phase. */
 export function cellCommands(
   draft: Template,
   line: SetsLine,
@@ -93,34 +90,10 @@ export function cellCommands(
   to: Cell,
   fill: boolean,
 ): Command[] {
-  const { slotId: slot, phase, row } = line
-  const list = draft.slots[slot]?.rows[phase] ?? []
-  return list.flatMap((groups, at): Command[] => {
-    const group = groups.find(({ id }) => id === line.group.id)
-    if (at < row || (!fill && at > row) || !group) return []
-    const cell = { do: 'setCell', slot, phase, row: at, group: group.id } as const
-    const from: Cell = group[field] ?? null
-    const set: Command[] = JSON.stringify(from) === JSON.stringify(to) ? [] : [{ ...cell, field, from, to }]
-    if (!isFixable(field) || !cellsByRule(draft, line.slot, groups, group).includes(field)) return set
-    const fixed = fixable.filter((one) => one === field || group.fixed?.includes(one))
-    return [...set, { ...cell, field: 'fixed', from: group.fixed ?? null, to: fixed }]
-  })
-}
-
-const isFixable = (field: string): field is Fixable => (fixable as readonly string[]).includes(field)
-
-/** Gives a cell that was fixed back to the rule that writes it; what stands there until then is as in the phase's other rows. */
-function giveBack({ slot, slotId, phase, row, group }: SetsLine, field: Fixable): Command[] {
-  const cell = { do: 'setCell', slot: slotId, phase, row, group: group.id } as const
-  const left = group.fixed?.filter((one) => one !== field) ?? []
-  const to = left.length ? left : null
-  const free: Command = { ...cell, field: 'fixed', from: group.fixed ?? null, to }
-  const like = (slot.rows[phase] ?? [])
-    .flatMap((groups) => groups.find(({ id }) => id === group.id) ?? [])
-    .find(({ fixed }) => !fixed?.includes(field))
-  const [was, is]: [Cell, Cell] = [group[field] ?? null, like?.[field] ?? null]
-  if (!like || JSON.stringify(was) === JSON.stringify(is)) return [free]
-  return [free, { ...cell, field, from: was, to: is }]
+  const { slotId: slot, phase, row, group } = line
+  const count = fill ? (draft.slots[slot]?.rows[phase]?.length ?? 0) - row : 1
+  const rows = Array.from({ length: count }, (_, i) => row + i)
+  return setCells(draft, { slot, phase, rows, group: group.id }, field, to)
 }
 
 /** The cells that a range covers, each with its line. */
@@ -164,13 +137,15 @@ export function overRules(draft: Template, commands: readonly Command[], behind 
 /** Empties what may be empty; gives what a rule would write back to it. */
 export function clearRange(draft: Template, columns: Column[], range: Range): Command | null {
   const commands = cellsIn(columns, range).flatMap(({ line, field }) => {
-    if (isFixable(field) && line.fixed.includes(field)) return giveBack(line, field)
+    if (isFixable(field) && line.fixed.includes(field)) return giveBack(draft, cellOf(line), field)
     if (field === 'rir' || field === 'rest') return cellCommands(draft, line, field, null, false)
     if (field !== 'load' || !line.slot.follows.length || !givesLoads(draft, line.slot)) return []
     return cellCommands(draft, line, 'load', { of: 'progression' }, false)
   })
   return named(`Emptied ${commands.length} ${commands.length === 1 ? 'cell' : 'cells'}`, commands)
 }
+
+const cellOf = ({ slotId: slot, phase, row, group }: SetsLine) => ({ slot, phase, row, group: group.id })
 
 const givesLoads = (draft: Template, slot: Slot): boolean =>
   parseCell('load', 'rule', { id: '', sets: 1, goal: { reps: 1 }, load: { of: 'free' } }, slot, draft)
