@@ -345,3 +345,45 @@ test('what a member has ahead colours the weeks that it falls into', async ({ pa
   await page.getByLabel('Loads of').selectOption('nobody')
   await expect(page.getByRole('button', { name: /Sister’s wedding/ })).toBeHidden()
 })
+
+test('sessions are moved and copied by keys, and dragged by their number', async ({ page }) => {
+  await enter(page, 'Wren')
+  const file = templateFile('Week') as { phases: object[]; sessions: Record<string, object>; slots: object }
+  const phases = file.phases.map((phase) => ({ ...phase, rotation: ['d', 'e'] }))
+  const evening = { name: 'Evening', parts: [{ name: 'Main', slots: ['dip'] }] }
+  const dip = { exercise: 'dip', rows: { p: [[{ sets: 3, goal: { reps: 8 }, load: { of: 'free' } }]] } }
+  await importTemplate(page, {
+    ...file,
+    phases,
+    sessions: { ...file.sessions, e: evening },
+    slots: { ...file.slots, dip },
+  })
+  const order = () =>
+    page
+      .getByRole('group', { name: /^Week/ })
+      .getByRole('heading')
+      .evaluateAll((heads) => heads.map((head) => head.textContent))
+  await expect.poll(order).toEqual(['1Slipway day', '2Evening'])
+  await exercise(page, 'Back squat').focus()
+  await page.keyboard.press('Alt+.')
+  await expect.poll(order).toEqual(['1Evening', '2Slipway day'])
+  await page.keyboard.press('Alt+,')
+  await expect.poll(order).toEqual(['1Slipway day', '2Evening'])
+  await page.keyboard.press('Alt+Shift+C')
+  await expect.poll(order).toEqual(['1Slipway day', '2Slipway day, copy', '3Evening'])
+  await page.keyboard.press('Alt+Shift+N')
+  await expect.poll(order).toEqual(['1Slipway day', '2Slipway day, copy', '3Evening', '4Session 4'])
+  await undo(page)
+  await undo(page)
+  const handle = (place: number) => page.getByRole('img', { name: `Place ${place}`, exact: true })
+  const [from, to] = [await handle(2).boundingBox(), await handle(1).boundingBox()]
+  if (!from || !to) throw new Error('no handle')
+  await page.mouse.move(from.x + 4, from.y + 8)
+  await page.mouse.down()
+  await page.mouse.move(from.x - 30, from.y + 8, { steps: 4 })
+  await page.mouse.move(to.x + 20, to.y + 8, { steps: 8 })
+  await page.mouse.up()
+  await expect.poll(order).toEqual(['1Evening', '2Slipway day'])
+  await undo(page)
+  await expect.poll(order).toEqual(['1Slipway day', '2Evening'])
+})

@@ -25,6 +25,7 @@ import {
   makeCircuit,
   movePhase,
   moveSession,
+  placeSession,
   newSlot,
   nudgeSlot,
   partSlots,
@@ -67,6 +68,12 @@ const steps: Record<string, (draft: Template, mint: Mint) => Built> = {
   'a session added': (draft, mint) => addSession(draft, firstPhase(draft).id, 'Fresh', mint),
   'a session copied': (draft, mint) => copySession(draft, firstSession(draft), firstPhase(draft).id, mint),
   'a session removed': (draft) => removeSession(draft, firstSession(draft)),
+  'a session copied to the front': (draft, mint) =>
+    copySession(draft, firstSession(draft), firstPhase(draft).id, mint, 0),
+  'a session put last': (draft) => {
+    const { id, rotation } = firstPhase(draft)
+    return placeSession(draft, id, firstSession(draft), rotation.length - 1)
+  },
   'a session moved': (draft) => moveSession(draft, firstPhase(draft).id, firstSession(draft), 1),
   'a slot moved down': (draft) => nudgeSlot(draft, firstSlots(draft)[0] ?? '', 1),
   'a slot moved up': (draft) => nudgeSlot(draft, firstSlots(draft)[1] ?? '', -1),

@@ -15,8 +15,8 @@ export function addSession(draft: Template, phase: Id, name: string, mint: Mint)
   ])
 }
 
-/** A session once more, with slots of its own that follow the same progressions. */
-export function copySession(draft: Template, session: Id, phase: Id, mint: Mint): Built {
+/** A session once more, with slots of its own that follow the same progressions: at a place of the phase's order, else at its end. */
+export function copySession(draft: Template, session: Id, phase: Id, mint: Mint, at?: number): Built {
   const own = draft.sessions[session]
   if (!own) return noSession
   const id = mint()
@@ -49,7 +49,7 @@ export function copySession(draft: Template, session: Id, phase: Id, mint: Mint)
     { do: 'addSession', session: id, value: { ...value, parts: bare } },
     ...added,
     ...(turned ? [{ do: 'setParts', session: id, from: between, to: full } as Command] : []),
-    ...inTurn(draft, phase, id),
+    ...inTurn(draft, phase, id, at),
   ])
 }
 
@@ -60,8 +60,14 @@ export function moveSession(draft: Template, phase: Id, session: Id, by: -1 | 1)
   const to = from + by
   if (!own || from < 0) return noSession
   if (to < 0 || to >= own.rotation.length) return { fault: 'It is at the end of the order already.' }
-  const rotation = [...own.rotation]
-  rotation.splice(from, 1)
+  return placeSession(draft, phase, session, to)
+}
+
+/** A session at a place, from 0, of the order in which a phase's sessions turn. */
+export function placeSession(draft: Template, phase: Id, session: Id, to: number): Built {
+  const own = draft.phases.find(({ id }) => id === phase)
+  if (!own?.rotation.includes(session)) return noSession
+  const rotation = own.rotation.filter((one) => one !== session)
   rotation.splice(to, 0, session)
   return setRotation(draft, phase, rotation, own.perWeek)
 }
@@ -69,13 +75,15 @@ export function moveSession(draft: Template, phase: Id, session: Id, by: -1 | 1)
 const noSession = { fault: 'This session is no longer there.' }
 
 /** A session into a phase's rotation; it is told apart from those that are there by its id alone. */
-function inTurn(draft: Template, phase: Id, session: Id): Command[] {
+function inTurn(draft: Template, phase: Id, session: Id, at?: number): Command[] {
   const own = draft.phases.find(({ id }) => id === phase)
   if (!own) return []
   const isOnce = own.rotation.length === own.perWeek
+  const rotation = [...own.rotation]
+  rotation.splice(at ?? rotation.length, 0, session)
   return [
     ...rowsFor(draft, session, own),
-    { do: 'setPhase', phase, field: 'rotation', from: own.rotation, to: [...own.rotation, session] },
+    { do: 'setPhase', phase, field: 'rotation', from: own.rotation, to: rotation },
     ...(isOnce && own.perWeek < 14
       ? [{ do: 'setPhase', phase, field: 'perWeek', from: own.perWeek, to: own.perWeek + 1 } as Command]
       : []),

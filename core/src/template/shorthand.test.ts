@@ -70,6 +70,12 @@ describe('shorthand', () => {
     ['2x50 total', '2 × 50 in all @ free'],
   ])('%s is %s', (typed, means) => expect(formatSets(sets(typed))).toBe(means))
 
+  test('a percent of the 1RM is one too where the template states a training max', () => {
+    const [group] = readSets('3 sets of 5 at 75% of the 1RM', [], slot, template).groups ?? []
+    expect(group?.load).toEqual({ of: 'max', percent: 75 })
+    expect(readSets('3x5 @ 75%', [], slot, template).groups?.[0]?.load.of).toBe('trainingMax')
+  })
+
   test('what is not said stays, line by line', () => {
     const now = sets('5 x 5 @ 75% R2 rest 3:00; 2 x 8 @ 60%')
     expect(formatSets(sets('@ 80%; R3', now))).toBe('5 × 5 @ 80% R2 rest 3:00; 2 × 8 @ 60% R3')

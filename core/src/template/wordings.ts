@@ -13,7 +13,7 @@ const wordings: readonly (readonly [RegExp, string])[] = [
   // "@ RPE 8", "@ 2 RIR": effort stands by itself.
   [/@\s*(?=(?:rpe|rir)\s?\d|r\s?\d|\d+\s*(?:rir|left|in reserve)\b)/gi, ' '],
   // "90% of 5RM", "75% of 1RM", "85% of TM", "80% of the training max".
-  [/%\s*(?:of\s+)?(?:the\s+)?1\s*-?rm\b/gi, '%'],
+  [/%\s*(?:of\s+)?(?:the\s+)?1\s*-?rm\b/gi, '% 1RM'],
   [/%\s*of\s+(?:the\s+)?(\d+)\s*-?rm\b/gi, '% $1RM'],
   [/%\s*(?:of\s+)?(?:the\s+)?(?:tm\b|training max\b)/gi, '% TM'],
   // "-10%": below the top set.

@@ -1,9 +1,11 @@
+import { useDraggable, useDroppable } from '@dnd-kit/core'
 import { memo } from 'react'
 import type { RepTable } from '@young-oak/core/maxes'
 import type { PlannedSession } from '@young-oak/core/plan'
 import type { Id } from '@young-oak/core/template'
 import { formatDay } from '@young-oak/core/units'
 import type { Selected } from '../inspector/selected.ts'
+import type { DraggedSession } from './Dragging.tsx'
 import type { At, Column, Range } from './sheet.ts'
 import type { LineActs } from './lineActs.ts'
 import { NewSlotLine } from './NewSlotLine.tsx'
@@ -116,11 +118,38 @@ type HeadProps = {
   onInspect: () => void
 }
 
+/** The session's number, by which it is dragged, and its name; another session may be dropped on it. */
 function ColumnHead({ column, twin, planned, minutes, onInspect }: HeadProps) {
+  const { position, phase, session } = column
+  const data: DraggedSession = { phase, session }
+  const { setNodeRef, listeners, attributes, isDragging, transform } = useDraggable({
+    id: `session/${position}`,
+    data,
+  })
+  const { setNodeRef: setDropRef, isOver } = useDroppable({ id: `session-at/${position}`, data })
   return (
-    <header className="border-b-2 border-ink pb-1">
+    <header
+      ref={setDropRef}
+      className={`border-b-2 pb-1 ${isOver && !isDragging ? 'border-leaf bg-leaf-wash' : 'border-ink'}`}
+      style={
+        transform
+          ? { transform: `translate(${transform.x}px, ${transform.y}px)`, zIndex: 30, position: 'relative' }
+          : undefined
+      }
+    >
       <h2 className="text-lg">
-        <span className="mr-2 text-bark">{column.inWeek}</span>
+        <span
+          ref={setNodeRef}
+          {...listeners}
+          {...attributes}
+          tabIndex={-1}
+          role="img"
+          aria-label={`Place ${column.inWeek}`}
+          title="Drag to move the session, with Ctrl to copy"
+          className="mr-2 inline-block cursor-grab touch-none text-bark"
+        >
+          {column.inWeek}
+        </span>
         <button
           type="button"
           tabIndex={-1}

@@ -1,11 +1,14 @@
 import { useLayoutEffect, useMemo, useRef, useState, type KeyboardEvent, type RefObject } from 'react'
 import { toast } from 'sonner'
 import {
+  addSession,
   addSets,
+  copySession,
   copySlots,
   faultOf,
   joinSlots,
   knownProgression,
+  moveSession,
   moveSlots,
   nudgeSlot,
   partSlots,
@@ -79,6 +82,7 @@ export function useSheet({
   const [asked, setAsked] = useState<Asked | null>(null)
   const range = useMemo(() => rangeOf(at, anchor), [at, anchor])
   const line = lineAt(columns, at)
+  const column = columns[at.column]
 
   const isToFocus = useRef(false)
   useLayoutEffect(() => {
@@ -236,6 +240,18 @@ export function useSheet({
     right: () => beside(1, false),
     copyLeft: () => beside(-1, true),
     copyRight: () => beside(1, true),
+    sessionEarlier: () => shift(-1),
+    sessionLater: () => shift(1),
+    copySession: () => {
+      if (!column) return
+      const { phase, session } = column
+      const order = draft.phases.find(({ id }) => id === phase)?.rotation ?? []
+      put(copySession(draft, session, phase, mint, order.indexOf(session) + 1))
+    },
+    newSession: () => {
+      const name = `Session ${Object.keys(draft.sessions).length + 1}`
+      if (column) put(addSession(draft, column.phase, name, mint))
+    },
     join: () => void put(joinSlots(draft, slots)),
     circuit: () =>
       slots.length > 1 ? onCircuit(slots) : void toast('Mark two lines or more to make a circuit of them.'),
@@ -258,6 +274,11 @@ export function useSheet({
     },
     weekBefore: () => turn(week - 1),
     weekAfter: () => turn(week + 1),
+  }
+  /** The keyboard goes with the session. */
+  const shift = (by: -1 | 1) => {
+    if (column && put(moveSession(draft, column.phase, column.session, by)))
+      focus({ ...at, column: Math.min(Math.max(at.column + by, 0), columns.length - 1) })
   }
   /** The keyboard goes with the slot. */
   const nudge = (by: -1 | 1) => {
