@@ -120,7 +120,7 @@ test('twelve weeks with three tracks are built from an empty page by the keyboar
   await expect(strip.getByText('Phase 1, weeks 1 to 4')).toBeVisible()
   for (let week = 4; week < 8; week++) await press('ArrowRight')
   await press('s')
-  await expect(strip.getByText('Phase 1 2, weeks 5 to 8')).toBeVisible()
+  await expect(strip.getByText('Phase 2, weeks 5 to 8')).toBeVisible()
   await press('l')
   await expect(strip.getByRole('button', { name: /^Week 8, .*, light/ })).toBeVisible()
   for (let week = 8; week > 4; week--) await press('ArrowLeft')

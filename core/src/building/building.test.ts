@@ -141,6 +141,24 @@ describe('steps in building a template', () => {
     expect(refused.length).toBeLessThan(templates.length * Object.keys(steps).length * 0.03)
   })
 
+  test('the second half of a split is called after the first, by a name that no phase has', () => {
+    const draft = readFixture('a-week-that-the-writer-fixed').versions.template as Template
+    const named = (name: string, other: string) => {
+      const phases = draft.phases.flatMap((phase) => [
+        { ...phase, name },
+        { ...phase, id: 'other', name: other },
+      ])
+      const built = splitPhase({ ...draft, phases }, 'p', 2, minter())
+      const parts = isFault(built) || built.do !== 'several' ? [] : built.commands
+      return parts.flatMap((one) => (one.do === 'addPhase' ? one.value.name : []))[0]
+    }
+    expect([named('Base', 'Peak'), named('Phase 1', 'Phase 3'), named('Phase 1', 'Phase 2')]).toEqual([
+      'Base 2',
+      'Phase 2',
+      'Phase 3',
+    ])
+  })
+
   test('a split changes no week: the same sessions with the same sets on every day', () => {
     const weeks = (draft: Template) =>
       placesOf(draft).map((place) => {

@@ -30,6 +30,14 @@ describe('a typed line', () => {
     expect(formatSets(added('plank').rows.one?.[0] ?? [])).toBe('3 × 0:20-1:00 @ no load')
   })
 
+  test('of one thing to be done is one, where no sets are said', () => {
+    const sets = (typed: string) => formatSets(added(typed).rows.one?.[0] ?? [])
+    expect(sets('run 20 min')).toBe('1 × 20:00 @ no load')
+    expect(sets('pull ups 30 total')).toBe('1 × 30 in all @ free')
+    expect(sets('plank 45 s')).toBe('3 × 0:45 @ no load')
+    expect(sets('farmer walk 40 m')).toBe('3 × 40 m @ free')
+  })
+
   test('that speaks of the rule follows the progression that the lift has already', () => {
     expect(added('back squat 3x5 @ rule').follows).toEqual([{ progression: 'squat', role: 'main' }])
     const made = typeNewSlot(draft, end, 'lunge 3x5 @ rule', minter())

@@ -84,7 +84,7 @@ export function splitPhase(draft: Template, phase: Id, weeks: number, mint: Mint
   const value: Phase = {
     ...withoutEnd(own),
     id,
-    name: `${own.name} 2`,
+    name: nextName(own.name, draft.phases),
     weeks: all - weeks,
     rotation: turned(draft, own, weeks),
     light: part(second, true),
@@ -105,6 +105,15 @@ export function splitPhase(draft: Template, phase: Id, weeks: number, mint: Mint
     },
     ...followSplit(draft, phase, { id, after: weeks }, mint),
   ])
+}
+
+/** "Base" is followed by "Base 2", "Phase 2" by "Phase 3": the first that no phase has. */
+function nextName(name: string, phases: Phase[]): string {
+  const [, stem = name, number = '1'] = /^(.*\S)\s+(\d{1,3})$/.exec(name) ?? []
+  for (let n = Number(number) + 1; ; n++) {
+    const next = `${stem.slice(0, 70)} ${n}`
+    if (!phases.some((phase) => phase.name === next)) return next
+  }
 }
 
 /** A phase's sessions, beginning with the one whose turn it is after so many of its weeks. */

@@ -22,6 +22,15 @@ describe('a season', () => {
     expect(light).toMatchObject({ light: true, sets: 5 })
     expect(light?.intensity).toBeCloseTo(58.8, 10)
   })
+  test('counts no conditioning as hard sets', () => {
+    const sets = (exercise: string) =>
+      seasonOf(
+        fixture('plus-set-and-light-week', (file) => {
+          for (const slot of Object.values(file.slots)) Object.assign(slot, { exercise })
+        }),
+      )[0]?.sets
+    expect([sets('benchPress'), sets('burpee')]).toEqual([7, 0])
+  })
   test('says that its sets are only about as many where a rule writes some', () => {
     const isAbout = (name: string) => seasonOf(fixture(name)).map((week) => week.isAbout)
     expect(isAbout('squares-and-falling-rungs')).toEqual(Array(8).fill(true))

@@ -3,7 +3,7 @@ import { actsOn, mayAct } from '../adjustments/where.ts'
 import type { GroupDraft, LineDraft } from '../adjustments/change.ts'
 import { changeOf } from '../adjustments/registry.ts'
 import { kindOf } from '../goals/registry.ts'
-import type { Lift } from '../library/index.ts'
+import { exerciseOf, type Lift } from '../library/index.ts'
 import { ruleOf } from '../progressions/registry.ts'
 import { inherit } from '../template/inherit.ts'
 import { lowest } from '../units/index.ts'
@@ -53,7 +53,7 @@ export function seasonOf(template: Template, track: Id | null = null): WeekSumma
       percents: 0,
     }
     const asked = slotsAt(template, place, track)
-    for (const { sets, percent, lifts } of asked.flatMap(({ groups }) => groups)) {
+    for (const { sets, percent, lifts } of asked.flatMap(hardOf)) {
       sum.sets += sets
       if (percent === null) continue
       sum.weighed += sets
@@ -77,6 +77,10 @@ function hasSetsByRule({ sessions, slots, progressions }: Template, session: Id)
     ),
   )
 }
+
+/** What of a slot counts as hard sets: conditioning has minutes of its own and is none. */
+const hardOf = ({ lift, groups }: Asked): GroupAsked[] =>
+  groups.filter(({ group }) => exerciseOf(group.lift ?? lift).pattern !== 'conditioning')
 
 type Asked = { id: Id; lift: Lift; circuit?: Circuit; groups: GroupAsked[] }
 type GroupAsked = { group: SetGroup; sets: number; percent: number | null; lifts: number }

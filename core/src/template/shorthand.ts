@@ -1,3 +1,4 @@
+import { keyOf } from '../goals/registry.ts'
 import { exerciseNamed, exerciseOf, findExercises, type ExerciseId, type Lift } from '../library/index.ts'
 import { formatCell, parseCell, type CellField } from './cells.ts'
 import { limits } from './shape.ts'
@@ -154,9 +155,17 @@ function readPiece(typed: string, base: SetGroup, slot: Slot, template: Template
     const fault = set(field, text)
     if (fault !== undefined) return { fault, piece: text }
   }
+  if (isNew && sets === undefined && isOneOf(group.goal, slot)) group = { ...group, sets: 1 }
   if ((group.least === undefined) !== (group.stop === undefined))
     return { fault: 'Say both the fewest sets and the sign: at least 3, until the bar slows.', piece }
   return { group }
+}
+
+/** Whether a goal is one thing to be done, where nothing is said of sets: a total, a time to beat, a run. */
+function isOneOf(goal: SetGroup['goal'], { exercise }: Lift): boolean {
+  const key = keyOf(goal)
+  if (key === 'seconds' || key === 'distance') return exerciseOf({ exercise }).pattern === 'conditioning'
+  return key === 'totalReps' || key === 'most' || key === 'rounds' || key === 'task'
 }
 
 /** The text of a cell that a match says; null where an RPE is between two reserves. */
