@@ -82,6 +82,24 @@ test('two entries of one exercise are merged, and parted again', async ({ page }
   await expect(day(page).getByRole('button', { name: `Exercise: ${slip}` })).toBeVisible()
 })
 
+test('an exercise that cannot be sent stays in its form, and is added once the server is back', async ({
+  page,
+}) => {
+  await enter(page, 'Wren')
+  await page.goto('/exercises')
+  await page.getByRole('button', { name: 'Add an exercise' }).click()
+  await fill(page, `Late squat ${stamp}`)
+  await page.route('**/api/exercises', (route) => route.abort())
+  await form(page).getByRole('button', { name: 'Add it' }).click()
+  await expect(form(page).getByRole('alert')).toContainText('server')
+  await expect(form(page).getByLabel('Name')).toHaveValue(`Late squat ${stamp}`)
+  await page.unroute('**/api/exercises')
+  await form(page).getByRole('button', { name: 'Add it' }).click()
+  await expect(form(page)).toBeHidden()
+  await page.getByLabel('Find').fill(`late squat ${stamp}`)
+  await expect(page.getByRole('button', { name: new RegExp(`Late squat ${stamp}`) })).toBeVisible()
+})
+
 test('a member gives a max of the gym’s own exercise, and cannot change what it is', async ({ page }) => {
   await page.setViewportSize(phone)
   await enter(page, 'Isla')
