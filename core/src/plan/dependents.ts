@@ -1,6 +1,6 @@
-import { liftKey, liftName, type Lift } from '../library/index.ts'
+import { exerciseOf, isExercise, liftKey, liftName, liftOfKey, type Lift } from '../library/index.ts'
 import { sourceOf } from '../loads/registry.ts'
-import { slotsOf, type Id, type SetGroup, type Slot, type Template } from '../template/types.ts'
+import { slotsOf, type Id, type Ratio, type SetGroup, type Slot, type Template } from '../template/types.ts'
 
 /** What is worked out from a lift's max: a slot of a session, or another lift that is tied to it. */
 export type Dependent = { session: string; slot: string } | { ratio: string }
@@ -21,6 +21,17 @@ export function dependentsOf(template: Template): Record<string, Dependent[]> {
   }
   for (const { lift, of } of template.maxes.ratios ?? []) add(of, { ratio: liftName(lift) })
   return found
+}
+
+/** The ratios that the library has to begin with, for lifts whose max a template reads and that it does not tie to another yet. */
+export function offeredRatios(template: Template): Ratio[] {
+  const tied = new Set((template.maxes.ratios ?? []).map(({ lift }) => liftKey(lift)))
+  return Object.keys(dependentsOf(template)).flatMap((key): Ratio[] => {
+    const lift = liftOfKey(key)
+    const { parent } = exerciseOf(lift)
+    if (tied.has(key) || lift.variant || !parent || !isExercise(parent.exercise)) return []
+    return [{ lift, of: { exercise: parent.exercise }, percent: parent.percent }]
+  })
 }
 
 /** The lifts whose maxes a slot's loads are worked out from. */

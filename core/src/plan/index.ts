@@ -6,7 +6,7 @@ export { formatCircuit, formatGroup, formatGroups, formatHandled, formatWarmUps,
 export type { Checkpoint } from './checkpoint.ts'
 export { loadingAt } from './equipment.ts'
 export { eventsOfWeeks } from './eventWeeks.ts'
-export { dependentsOf, type Dependent } from './dependents.ts'
+export { dependentsOf, offeredRatios, type Dependent } from './dependents.ts'
 export { minutesOf } from './minutes.ts'
 export { followToday, totalOf } from './onTheBar.ts'
 export type { Offer } from './offers.ts'

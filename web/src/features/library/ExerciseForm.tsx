@@ -173,7 +173,7 @@ export function ExerciseForm({ own, name, onClose }: Props) {
           />
           <SelectField
             label="Derives from"
-            hint="Its max gives a load to begin with."
+            hint="Offered to templates as the max to begin with, until there is one of its own."
             value={draft.parent}
             onChange={(e) => put({ parent: e.target.value })}
           >

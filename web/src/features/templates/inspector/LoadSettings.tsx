@@ -2,6 +2,7 @@ import { useState } from 'react'
 import { lightPolicies, type LightPolicy } from '@young-oak/core/advice'
 import { liftName } from '@young-oak/core/library'
 import { repTables, repTableTitle, type RepTable } from '@young-oak/core/maxes'
+import { offeredRatios } from '@young-oak/core/plan'
 import {
   missedPolicies,
   sayWarmUp,
@@ -270,7 +271,12 @@ function SettingsForm({ draft, onClose }: { draft: Template; onClose: () => void
         error={faults.awayBack}
         onChange={(event) => put({ awayBack: event.target.value })}
       />
-      <RatioFields ratios={typed.ratios} error={faults.ratios} onChange={(ratios) => put({ ratios })} />
+      <RatioFields
+        ratios={typed.ratios}
+        offered={offeredRatios(draft)}
+        error={faults.ratios}
+        onChange={(ratios) => put({ ratios })}
+      />
       <Button type="submit" className="sm:col-span-2">
         Keep
       </Button>

@@ -1,5 +1,5 @@
 import { Plus, X } from 'lucide-react'
-import { isExercise, takesMax } from '@young-oak/core/library'
+import { isExercise, liftName, takesMax } from '@young-oak/core/library'
 import type { Ratio } from '@young-oak/core/template'
 import { formatNumber } from '@young-oak/core/units'
 import { ExerciseOptions } from '../../library/ExerciseOptions.tsx'
@@ -36,10 +36,19 @@ export function readRatios(drafts: RatioDraft[]): Ratio[] | null {
   return ratios.length === drafts.length ? ratios : null
 }
 
-type Props = { ratios: RatioDraft[]; error?: string; onChange: (ratios: RatioDraft[]) => void }
+type Props = {
+  ratios: RatioDraft[]
+  /** What the library has to begin with. */
+  offered: Ratio[]
+  error?: string
+  onChange: (ratios: RatioDraft[]) => void
+}
 
 /** Lifts that read a percent of another lift's max until they have one of their own. */
-export function RatioFields({ ratios, error, onChange }: Props) {
+export function RatioFields({ ratios, offered, error, onChange }: Props) {
+  const isTied = ({ lift }: Ratio) =>
+    ratios.some(({ exercise, variant }) => exercise === lift.exercise && !variant)
+  const more = offered.filter((one) => !isTied(one))
   const change = (at: number, own: Partial<RatioDraft>) =>
     onChange(ratios.map((ratio, i) => (i === at ? { ...ratio, ...own } : ratio)))
   const box = 'h-11 min-w-0 rounded-md border border-edge bg-paper px-2'
@@ -97,6 +106,11 @@ export function RatioFields({ ratios, error, onChange }: Props) {
       >
         <Plus size={16} className="inline" /> Tie a lift
       </Button>
+      {more.length > 0 && (
+        <Button look="quiet" onClick={() => onChange([...ratios, ...draftRatios(more)])}>
+          As the library has it: {more.map(({ lift }) => liftName(lift).toLowerCase()).join(', ')}
+        </Button>
+      )}
       {error && (
         <p role="alert" className="text-sm text-brick">
           {error}
