@@ -53,7 +53,7 @@ async function takeWriter(browser: Browser): Promise<void> {
   await shoot(page, 'tracks')
   await publishing(page)
   await page.getByRole('link', { name: 'Exercises' }).click()
-  await page.getByLabel('Find').fill('squat')
+  await page.getByLabel('Whose').selectOption('our own')
   await page.getByRole('button', { name: /^Sliding-seat squat/ }).click()
   await shoot(page, 'exercises')
   await page.getByRole('link', { name: 'Members' }).click()

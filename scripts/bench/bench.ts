@@ -9,6 +9,7 @@ import { freePort, startCluster, wait } from '../cluster.mjs'
 import { benchEditing } from './editing.ts'
 import { benchEngine } from './engine.ts'
 import { sayFigure, type Figure } from './figure.ts'
+import { benchPageSize } from './pageSize.ts'
 import { benchHttp } from './http.ts'
 
 const root = fileURLToPath(new URL('../..', import.meta.url))
@@ -46,6 +47,8 @@ async function overHttp(): Promise<void> {
   try {
     cluster.psql('postgres', 'create database bench')
     run('node_modules/vite/bin/vite.js', 'build', 'web', '--logLevel', 'error')
+    print('  The page, as it is built')
+    tell(benchPageSize(join(root, 'web/dist')))
     run('--import', 'tsx', 'demo/src/fill.ts')
     const server = spawn('npm', ['start'], { cwd: root, env, stdio: 'ignore', detached: true })
     try {

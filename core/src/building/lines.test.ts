@@ -30,6 +30,24 @@ describe('a typed line', () => {
     expect(formatSets(added('plank').rows.one?.[0] ?? [])).toBe('3 × 0:20-1:00 @ no load')
   })
 
+  test('with a variant behind a comma is a lift of its own, and is read back as it is opened', () => {
+    expect(added('back squat, paused 3x5 @ 70%')).toMatchObject({
+      exercise: 'backSquat',
+      variant: 'paused',
+      understood: 'Back squat, paused: 3 × 5 @ 70%',
+    })
+    expect(added('deadlift, blocks 8 cm 3 x 5')).toMatchObject({
+      exercise: 'deadlift',
+      variant: 'blocks 8 cm',
+    })
+    const over = (typed: string) =>
+      typeOverSlot(draft, { slot: 'a-curl', phase: 'one', row: 0 }, typed, false)
+    expect(over('barbell curl, slow 3x10')).toMatchObject({
+      command: { commands: [{ do: 'setExercise', to: { variant: 'slow' } }, {}] },
+      understood: 'Barbell curl, slow: 3 × 10 @ free',
+    })
+  })
+
   test('of one thing to be done is one, where no sets are said', () => {
     const sets = (typed: string) => formatSets(added(typed).rows.one?.[0] ?? [])
     expect(sets('run 20 min')).toBe('1 × 20:00 @ no load')

@@ -1,4 +1,4 @@
-import { exerciseOf, liftOf, type ExerciseId } from '../library/index.ts'
+import { exerciseOf, liftKey, liftName, liftOf, type ExerciseId, type Lift } from '../library/index.ts'
 import {
   formatSets,
   readLine,
@@ -27,6 +27,7 @@ export function typeNewSlot(draft: Template, at: Spot, typed: string, mint: Mint
   if (!exercise) return { fault: unknownExercise(line.name) }
   const bare: Slot = {
     ...newSlot(draft, at.session, exercise, []),
+    ...(line.variant && { variant: line.variant }),
     follows: followsFor(draft, exercise, line.sets),
   }
   const sets = line.sets ? readSets(line.sets, [], bare, draft) : { groups: usualSets(exercise) }
@@ -35,7 +36,7 @@ export function typeNewSlot(draft: Template, at: Spot, typed: string, mint: Mint
     Object.entries(bare.rows).map(([phase, list]) => [phase, list.map(() => sets.groups)]),
   )
   const command: Command = { do: 'addSlot', slot: mint(), ...at, value: { ...bare, rows } }
-  return { command, understood: `${exerciseOf({ exercise }).name}: ${formatSets(sets.groups)}` }
+  return { command, understood: `${liftName(bare)}: ${formatSets(sets.groups)}` }
 }
 
 /** A line typed over a slot: another exercise, other sets in this row, or both; with `fill` also in the later rows of the phase. */
@@ -52,15 +53,16 @@ export function typeOverSlot(
   const exercise = pick ?? (line.name ? line.exercise : slot.exercise)
   if (!exercise) return { fault: unknownExercise(line.name) }
   const commands: Command[] = []
-  if (exercise !== slot.exercise)
-    commands.push({ do: 'setExercise', slot: id, from: liftOf(slot), to: { exercise } })
+  const lift: Lift = line.name ? liftOf({ exercise, variant: line.variant }) : liftOf(slot)
+  const isOther = liftKey(lift) !== liftKey(slot)
+  if (isOther) commands.push({ do: 'setExercise', slot: id, from: liftOf(slot), to: lift })
   const now = slot.rows[phase]?.[row] ?? []
   const sets = line.sets ? readSets(line.sets, now, { ...slot, exercise }, draft) : { groups: now }
   if (sets.groups === undefined) return { fault: sets.fault ?? '' }
   commands.push(...rowCommands(slot, id, phase, row, fill, () => sets.groups))
-  const understood = `${exerciseOf({ exercise }).name}: ${formatSets(sets.groups)}`
+  const understood = `${liftName(lift)}: ${formatSets(sets.groups)}`
   if (!commands.length) return { command: null, understood }
-  const name = `${slotName(draft, id)}: ${exercise === slot.exercise ? '' : `${exerciseOf({ exercise }).name} `}${sayRow(sets.groups)}`
+  const name = `${slotName(draft, id)}: ${isOther ? `${liftName(lift)} ` : ''}${sayRow(sets.groups)}`
   return {
     command: commands.length === 1 ? (commands[0] as Command) : { do: 'several', name, commands },
     understood,

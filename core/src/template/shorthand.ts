@@ -35,6 +35,8 @@ export const formatSets = (groups: readonly SetGroup[]): string => groups.map(fo
 export function readLine(typed: string): {
   exercise: ExerciseId | null
   others: ExerciseId[]
+  /** What stands behind a comma: "back squat, paused". */
+  variant?: string
   sets: string
   name: string
 } {
@@ -44,11 +46,14 @@ export function readLine(typed: string): {
     .replace(/[:,]\s*$/, '')
     .trim()
   const sets = typed.slice(cut).trim()
-  const found = name ? fitting(findExercises(name), sets) : []
-  const exact = exerciseNamed(name)
+  const [called = '', ...behind] = name.split(',')
+  const variant = behind.join(',').trim().slice(0, 60)
+  const found = called.trim() ? fitting(findExercises(called), sets) : []
+  const exact = exerciseNamed(called)
   return {
     exercise: exact ?? found[0] ?? null,
     others: found.slice(exact ? 0 : 1, 6),
+    ...(variant && { variant }),
     sets,
     name,
   }
@@ -63,8 +68,10 @@ function fitting(found: readonly ExerciseId[], sets: string): readonly ExerciseI
 
 /** Where the sets begin: at the first number, or at a word that begins a goal. */
 function setsBegin(typed: string): number {
-  const at = /(?:^|\s)(?=\d|do:|most |@|top sets?\b|back-?offs?\b)/i.exec(typed)
-  return at ? at.index : typed.length
+  const at = /(?:^|\s)(?=\d|do:|most |@|top sets?\b|back-?offs?\b)/i.exec(typed)?.index ?? typed.length
+  if (!typed.slice(0, at).includes(',')) return at
+  // A variant may hold a number: "deadlift, blocks 8 cm 3 x 5".
+  return /\s(?=\d+\s*[x×*]\s*\S)/i.exec(typed)?.index ?? at
 }
 
 /** What is said of sets beside how many, of what and at which load: how it is written, and how it is found in a text. */

@@ -1,3 +1,4 @@
+import './bringEditor.ts'
 import { useCallback, useDeferredValue, useEffect, useState } from 'react'
 import { useParams } from 'react-router'
 import type { MemberFile } from '@young-oak/api/members'

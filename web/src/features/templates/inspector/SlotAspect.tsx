@@ -1,4 +1,12 @@
-import { exerciseOf, liftName, muscles, saySuits, setCounts, type Muscle } from '@young-oak/core/library'
+import {
+  exerciseOf,
+  liftName,
+  liftOf,
+  muscles,
+  saySuits,
+  setCounts,
+  type Muscle,
+} from '@young-oak/core/library'
 import { setClock } from '@young-oak/core/building'
 import { explain } from '@young-oak/core/explain'
 import { formatHandled } from '@young-oak/core/plan'
@@ -37,6 +45,17 @@ export function SlotAspect({ draft, selected, preview, memberName }: Props) {
       </div>
       <MemberWhy slotId={id} selected={selected} preview={preview} memberName={memberName} />
       <Tracks draft={draft} slotId={id} />
+      {!slot.circuit && (
+        <SavedField
+          label="Variant"
+          hint="A grip, a stance, a range: a lift of its own, with its own max."
+          value={slot.variant ?? ''}
+          onSave={(to) => {
+            const lift = liftOf({ exercise: slot.exercise, variant: to.slice(0, 60) || undefined })
+            void put({ do: 'setExercise', slot: id, from: liftOf(slot), to: lift })
+          }}
+        />
+      )}
       <SavedField
         label="Note for the member"
         value={slot.note ?? ''}
