@@ -11,7 +11,8 @@ import {
   type OwnId,
 } from '../library/index.ts'
 import { at, Checker, type Issue } from '../reading/index.ts'
-import { limits, ownExerciseShape } from './shape.ts'
+import { ownExerciseShape } from './exerciseShape.ts'
+import { limits } from './shape.ts'
 
 /**
  * Reads the exercises of a gym that a file declares and makes them known, before anything in it names them. Returns the file with

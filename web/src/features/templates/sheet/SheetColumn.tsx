@@ -5,7 +5,7 @@ import type { PlannedSession } from '@young-oak/core/plan'
 import type { Id } from '@young-oak/core/template'
 import { formatDay } from '@young-oak/core/units'
 import type { Selected } from '../inspector/selected.ts'
-import type { DraggedSession } from './Dragging.tsx'
+import { dragStyle, type DraggedSession } from './Dragging.tsx'
 import type { At, Column, Range } from './sheet.ts'
 import type { LineActs } from './lineActs.ts'
 import { NewSlotLine } from './NewSlotLine.tsx'
@@ -131,11 +131,7 @@ function ColumnHead({ column, twin, planned, minutes, onInspect }: HeadProps) {
     <header
       ref={setDropRef}
       className={`border-b-2 pb-1 ${isOver && !isDragging ? 'border-leaf bg-leaf-wash' : 'border-ink'}`}
-      style={
-        transform
-          ? { transform: `translate(${transform.x}px, ${transform.y}px)`, zIndex: 30, position: 'relative' }
-          : undefined
-      }
+      style={dragStyle(transform)}
     >
       <h2 className="text-lg">
         <span

@@ -2,6 +2,7 @@ import { useDraggable, useDroppable } from '@dnd-kit/core'
 import { liftName } from '@young-oak/core/library'
 import { formatCircuit } from '@young-oak/core/plan'
 import type { Selected } from '../inspector/selected.ts'
+import { dragStyle } from './Dragging.tsx'
 import type { LineActs } from './lineActs.ts'
 import type { At, SetsLine } from './sheet.ts'
 import { SlotMenu } from './SlotMenu.tsx'
@@ -32,11 +33,7 @@ export function SlotHead({ line, index, isMarked, cell, at, typing, onAct, onIns
     <div
       ref={setDropRef}
       className={`flex items-baseline gap-1.5 ${isOver && !isDragging ? 'border-b-2 border-leaf' : ''}`}
-      style={
-        transform
-          ? { transform: `translate(${transform.x}px, ${transform.y}px)`, zIndex: 30, position: 'relative' }
-          : undefined
-      }
+      style={dragStyle(transform)}
     >
       <span
         ref={setNodeRef}

@@ -153,7 +153,9 @@ export function useSheet({
       const added = Object.values(command.value.rows)[0]?.[0]?.length ?? 1
       const known = knownProgression(draft, command.value.exercise)
       if (known && !command.value.follows.length)
-        toast(`${liftName(command.value)} has a progression already. Alt + F on the line follows it.`)
+        toast(
+          `${liftName({ exercise: command.value.exercise })} has a progression already. Alt + F on the line follows it.`,
+        )
       focus({ ...at, line: at.line + added })
     } else focus(next(columns, at))
     return true

@@ -1,25 +1,11 @@
 import { scaleLinear } from 'd3'
 import { memo, useState, type KeyboardEvent, type PointerEvent } from 'react'
-import {
-  addPhase,
-  movePhase,
-  repeatPhase,
-  resizePhase,
-  splitPhase,
-  type Built,
-} from '@young-oak/core/building'
+import { resizePhase } from '@young-oak/core/building'
 import type { WeekSummary } from '@young-oak/core/plan'
-import {
-  nominalWeeks,
-  weekAt,
-  type Adjustment,
-  type Command,
-  type Phase,
-  type Template,
-} from '@young-oak/core/template'
+import { nominalWeeks, type Phase, type Template } from '@young-oak/core/template'
 import type { Seasons } from '../../../workers/planner.worker.ts'
-import { mint } from '../mint.ts'
 import type { Put } from '../usePutOrSay.ts'
+import { actOf, actOn, lightOn } from './stripActs.ts'
 import { staveOf, staves, type Stave } from './stave.ts'
 
 type Props = {
@@ -230,66 +216,6 @@ function PhaseEdge({ phase, first, onPut }: EdgeProps) {
 
 const firstOf = ({ phases }: Template, phase: Phase): number =>
   phases.slice(0, phases.indexOf(phase)).reduce((sum, one) => sum + nominalWeeks(one), 1)
-
-type Act = (draft: Template, phase: Phase, week: number) => Built
-
-/** What a key on a week does with its phase. */
-function actOf({ key, altKey, ctrlKey, metaKey }: KeyboardEvent): Act | undefined {
-  if (ctrlKey || metaKey) return undefined
-  return altKey ? moves[key] : acts[key]
-}
-
-const actOn = (draft: Template, week: number, act: Act): Built => {
-  const at = weekAt(draft, week)
-  return at ? act(draft, at.phase, at.phaseWeek) : { fault: `There is no week ${week}.` }
-}
-
-const resizedBy =
-  (by: number): Act =>
-  (draft, { id, name, weeks }) =>
-    typeof weeks === 'number'
-      ? resizePhase(draft, id, weeks + by)
-      : { fault: `${name} ends with a sign: give it fixed weeks first.` }
-
-/** A light week dropped on a week: two thirds of the sets and a tenth less load; on a week that is light, away again. */
-const lightOn: Act = (_draft, phase, week) => {
-  const isOn = ({ where }: Adjustment) => where.weeks?.includes(week)
-  const kept = phase.light.flatMap((one): Adjustment[] => {
-    if (!isOn(one)) return [one]
-    const weeks = one.where.weeks?.filter((other) => other !== week) ?? []
-    return weeks.length ? [{ ...one, where: { ...one.where, weeks } }] : []
-  })
-  const to = phase.light.some(isOn)
-    ? kept
-    : [
-        ...phase.light,
-        {
-          id: mint(),
-          do: { kind: 'scaleSets' as const, by: -40, round: 'nearest' as const },
-          where: { weeks: [week] },
-        },
-        { id: mint(), do: { kind: 'scaleLoad' as const, by: -10 }, where: { weeks: [week] } },
-      ]
-  if (phase.ends)
-    return { fault: 'Weeks before a test day are lightened in the inspector, counted back from it.' }
-  const command: Command = { do: 'setLight', phase: phase.id, from: phase.light, to }
-  return command
-}
-
-const moves: Record<string, Act> = {
-  ArrowRight: (draft, { id }) => movePhase(draft, id, 1),
-  ArrowLeft: (draft, { id }) => movePhase(draft, id, -1),
-}
-
-const acts: Record<string, Act> = {
-  '+': resizedBy(1),
-  '=': resizedBy(1),
-  '-': resizedBy(-1),
-  l: lightOn,
-  n: (draft, { id }) => addPhase(draft, id, { name: `Phase ${draft.phases.length + 1}`, weeks: 4 }, mint),
-  s: (draft, { id }, week) => splitPhase(draft, id, week, mint),
-  r: (draft, { id }) => repeatPhase(draft, id, mint),
-}
 
 /** A week of the template as it is drawn, with its figures once they are worked out. */
 type Drawn = { week: number; phase: Phase; sum: WeekSummary | undefined; events: string[] }

@@ -1,0 +1,73 @@
+import type { KeyboardEvent } from 'react'
+import {
+  addPhase,
+  movePhase,
+  repeatPhase,
+  resizePhase,
+  splitPhase,
+  type Built,
+} from '@young-oak/core/building'
+import { weekAt, type Adjustment, type Command, type Phase, type Template } from '@young-oak/core/template'
+import { mint } from '../mint.ts'
+
+/** A step on a week of a phase, made of the template as it is when it is taken. */
+export type Act = (draft: Template, phase: Phase, week: number) => Built
+
+/** What a key on a week does with its phase. */
+export function actOf({ key, altKey, ctrlKey, metaKey }: KeyboardEvent): Act | undefined {
+  if (ctrlKey || metaKey) return undefined
+  return altKey ? moves[key] : acts[key]
+}
+
+/** What an act on a week of the template comes to. */
+export const actOn = (draft: Template, week: number, act: Act): Built => {
+  const at = weekAt(draft, week)
+  return at ? act(draft, at.phase, at.phaseWeek) : { fault: `There is no week ${week}.` }
+}
+
+const resizedBy =
+  (by: number): Act =>
+  (draft, { id, name, weeks }) =>
+    typeof weeks === 'number'
+      ? resizePhase(draft, id, weeks + by)
+      : { fault: `${name} ends with a sign: give it fixed weeks first.` }
+
+/** A light week dropped on a week: two thirds of the sets and a tenth less load; on a week that is light, away again. */
+export const lightOn: Act = (_draft, phase, week) => {
+  const isOn = ({ where }: Adjustment) => where.weeks?.includes(week)
+  const kept = phase.light.flatMap((one): Adjustment[] => {
+    if (!isOn(one)) return [one]
+    const weeks = one.where.weeks?.filter((other) => other !== week) ?? []
+    return weeks.length ? [{ ...one, where: { ...one.where, weeks } }] : []
+  })
+  const to = phase.light.some(isOn)
+    ? kept
+    : [
+        ...phase.light,
+        {
+          id: mint(),
+          do: { kind: 'scaleSets' as const, by: -40, round: 'nearest' as const },
+          where: { weeks: [week] },
+        },
+        { id: mint(), do: { kind: 'scaleLoad' as const, by: -10 }, where: { weeks: [week] } },
+      ]
+  if (phase.ends)
+    return { fault: 'Weeks before a test day are lightened in the inspector, counted back from it.' }
+  const command: Command = { do: 'setLight', phase: phase.id, from: phase.light, to }
+  return command
+}
+
+const moves: Record<string, Act> = {
+  ArrowRight: (draft, { id }) => movePhase(draft, id, 1),
+  ArrowLeft: (draft, { id }) => movePhase(draft, id, -1),
+}
+
+const acts: Record<string, Act> = {
+  '+': resizedBy(1),
+  '=': resizedBy(1),
+  '-': resizedBy(-1),
+  l: lightOn,
+  n: (draft, { id }) => addPhase(draft, id, { name: `Phase ${draft.phases.length + 1}`, weeks: 4 }, mint),
+  s: (draft, { id }, week) => splitPhase(draft, id, week, mint),
+  r: (draft, { id }) => repeatPhase(draft, id, mint),
+}
