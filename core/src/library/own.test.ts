@@ -103,6 +103,11 @@ describe('exercises of a gym', () => {
   })
 })
 
+test('a document of any depth is looked through without an end of the stack', () => {
+  const deep = JSON.parse(`${'['.repeat(200_000)}${']'.repeat(200_000)}`) as unknown
+  expect(ownIdsIn({ exercise: 'own:sled-1', deep })).toEqual(new Set(['own:sled-1']))
+})
+
 describe('a file with exercises of a gym', () => {
   test('reads, and is given out with all that it names, so that it reads again to the same', () => {
     const { template } = readTemplate(file())

@@ -57,8 +57,8 @@ export function mergeFault(from: OwnExercise, into: OwnExercise): string | null 
 }
 
 /**
- * Exercises by id: the library's, and those of gyms. It is a dictionary, not a state that a plan could depend on: what is settled of an id never changes, and
- * whatever names one was read beside what declares it.
+ * Exercises by id: the library's, and those of gyms. It is a dictionary, not a state that a plan could depend on: what is settled of an
+ * id never changes, and whatever names one was read beside what declares it.
  */
 const known: Map<string, OwnExercise> = new Map(Object.entries<OwnExercise>(exercises))
 

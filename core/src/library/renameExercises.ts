@@ -38,12 +38,16 @@ export const mergedOf = (exercises: OwnExercises): Map<OwnId, ExerciseId> =>
     ),
   )
 
-function walk(value: unknown, rename: (id: OwnId) => ExerciseId): unknown {
+/** No document that can be read lies deeper than this; what does is left to its reader to refuse. */
+const deepest = 64
+
+function walk(value: unknown, rename: (id: OwnId) => ExerciseId, depth = 0): unknown {
+  if (depth > deepest) return value
   if (typeof value === 'string') return walkText(value, rename)
-  if (Array.isArray(value)) return value.map((one) => walk(one, rename))
+  if (Array.isArray(value)) return value.map((one) => walk(one, rename, depth + 1))
   if (typeof value !== 'object' || value === null) return value
   return Object.fromEntries(
-    Object.entries(value).map(([key, one]) => [walkText(key, rename), walk(one, rename)]),
+    Object.entries(value).map(([key, one]) => [walkText(key, rename), walk(one, rename, depth + 1)]),
   )
 }
 

@@ -21,12 +21,6 @@ import { limits } from './shape.ts'
 export function settleExercises<T extends { exercises?: unknown }>(checker: Checker, file: T): T {
   if (file.exercises === undefined) return file
   const declared = readExercises(checker, file.exercises, 'exercises')
-  for (const [id, into] of mergedOf(declared)) {
-    const path = at(at('exercises', id), 'mergedInto')
-    const [from, target] = [declared[id] as OwnExercise, declared[into as OwnId] ?? declaredAs(into)]
-    if (!target) checker.add(path, 'an exercise of the library or of this file', into)
-    else if (mergeFault(from, target)) checker.add(path, 'an exercise whose numbers mean the same', into)
-  }
   if (checker.issues.length) return file
   for (const id of knowExercises(declared)) {
     const fix = 'Give this one an id of its own.'
@@ -60,6 +54,12 @@ function readExercises(checker: Checker, value: unknown, path: string): OwnExerc
       const exercise = checker.check(ownExerciseShape, one, at(path, id))
       if (exercise) read[id] = exercise as OwnExercise
     }
+  }
+  for (const [id, into] of mergedOf(read)) {
+    const place = at(at(path, id), 'mergedInto')
+    const [from, target] = [read[id] as OwnExercise, read[into as OwnId] ?? declaredAs(into)]
+    if (!target) checker.add(place, 'an exercise of the library or of this file', into)
+    else if (mergeFault(from, target)) checker.add(place, 'an exercise whose numbers mean the same', into)
   }
   return read
 }

@@ -235,6 +235,23 @@ describe('a template file that brings exercises', () => {
     expect(idOf(await listed(abroad), 'Far squat (2)')).toBeDefined()
   })
 
+  test('that merges what is no like thing is refused with its place', async () => {
+    const exercises = { 'own:lost-one': { ...shove, name: 'Lost squat', mergedInto: 'legPress' } }
+    const { errors } = (
+      await abroad
+        .post('/api/templates')
+        .send({ template: { ...templateOf('own:lost-one'), exercises } })
+        .expect(422)
+    ).body
+    expect(errors[0].path).toBe('exercises.own:lost-one.mergedInto')
+  })
+
+  test('or anything else nested without end is refused, and is no fault of ours', async () => {
+    const deep = `{"template":${'['.repeat(100_000)}${']'.repeat(100_000)}}`
+    const { status } = await abroad.post('/api/templates').set('content-type', 'application/json').send(deep)
+    expect(status).toBe(422)
+  })
+
   test('and has a fault leaves nothing', async () => {
     const before = await listed(abroad)
     const exercises = { 'own:lost-one': { ...shove, name: 'Lost squat' } }
