@@ -13,11 +13,11 @@ import {
   memberShape,
   sessionLogShape,
   setLogShape,
-} from '@young-oak/core/member/shape'
-import { shownShape } from '@young-oak/core/member'
-import { recipeOf, type RecipeKind } from '@young-oak/core/lightWeeks'
+  shownShape,
+} from '@young-oak/core/member'
+import { deloadOf, type DeloadKind } from '@young-oak/core/deloads'
 import { ruleOf, type RuleKind } from '@young-oak/core/progressions'
-import { signOf } from '@young-oak/core/signs'
+import { triggerOf } from '@young-oak/core/triggers'
 import {
   adjustmentShape,
   headShape,
@@ -33,7 +33,7 @@ import {
   untilShape,
   weeksField,
   whereShape,
-} from '@young-oak/core/template/shape'
+} from '@young-oak/core/template'
 import { formatNumber } from '@young-oak/core/units'
 import { warmUpOf } from '@young-oak/core/warmups'
 import { advisor, beginnings, lightWeeks, progressionRules, shorthand } from './docsTables.ts'
@@ -63,7 +63,7 @@ function templateSchema(): Json {
     ),
   }
   const sign = (more?: Json): Json => ({
-    oneOf: Object.entries(signOf).map(([kind, { params, title }]) =>
+    oneOf: Object.entries(triggerOf).map(([kind, { params, title }]) =>
       tagged('sign', kind, jsonSchema(params), title, more),
     ),
   })
@@ -182,7 +182,7 @@ function reference(): string {
     'Progression rules stand in [progression-rules.md](progression-rules.md), ways of making a week light in [light-weeks.md](light-weeks.md).',
     '',
     '## Signs (`until.sign`)',
-    ...Object.entries(signOf).flatMap(([kind, { title, params, examples }]) =>
+    ...Object.entries(triggerOf).flatMap(([kind, { title, params, examples }]) =>
       unit(kind, title, jsonSchema(params), examples),
     ),
     '## Changes (`do.kind`)',
@@ -248,8 +248,8 @@ function ruleUnit(kind: RuleKind): string[] {
   ]
 }
 
-const recipeUnit = (kind: RecipeKind): string[] =>
-  unit(kind, recipeOf[kind].title, jsonSchema(recipeOf[kind].params), recipeOf[kind].examples)
+const recipeUnit = (kind: DeloadKind): string[] =>
+  unit(kind, deloadOf[kind].title, jsonSchema(deloadOf[kind].params), deloadOf[kind].examples)
 
 function unit(kind: string, title: string, schema: Json, examples: { say: string }[]): string[] {
   const { properties = {}, required = [] } = schema as {

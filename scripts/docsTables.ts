@@ -1,14 +1,19 @@
 // The parts of the documents that tables of the engine's own making fill.
+import { planMember } from '@young-oak/core/plan'
+import { messages } from '@young-oak/core/explain'
+import { lighterThan, sayLighter, formatGroup } from '@young-oak/core/views'
 import { answerOf, answerOrder, advise, situations, wellSignals } from '@young-oak/core/advice'
-import { assumptionOf, type Supposed } from '@young-oak/core/assumptions'
-import { fill, messages } from '@young-oak/core/explain'
-import { recipeOf, type RecipeKind } from '@young-oak/core/lightWeeks'
+import { forecastOf, type Supposed, doingUnder } from '@young-oak/core/dryRun'
+import { fill } from '@young-oak/core/words'
+import { deloadOf, type DeloadKind } from '@young-oak/core/deloads'
 import type { Member } from '@young-oak/core/member'
-import { formatGroup, lighterThan, planMember, sayLighter } from '@young-oak/core/plan'
 import { ruleOf, sampleGroup, sampleRole, type RuleKind } from '@young-oak/core/progressions'
 import { formatSets, readTemplate, shorthandExamples, slotsOf, type Template } from '@young-oak/core/template'
 import { liftName } from '@young-oak/core/library'
-import { startKinds, startOf, templateOf } from '@young-oak/core/starts'
+import { starterKinds, starterOf, templateOf } from '@young-oak/core/starters'
+
+/** What everybody has, and nothing of a gym's own. */
+const library = {}
 
 const start = '2026-03-02'
 const weeks = 8
@@ -52,19 +57,20 @@ function oneSlot(slot: object, more: object = {}): Template {
 /** What is asked in each week, as the plan says it, with what is supposed to have become of it. */
 function asked(template: Template, suppose?: Supposed): string[] {
   const enrolment = { id: 'e', segments: [{ from: start, version: 'v' }] }
-  const { plans } = planMember(
+  const { plans } = planMember({
+    library,
     member,
-    [enrolment],
-    { v: template },
-    { today: start, through: 'end', suppose },
-  )
+    enrolments: [enrolment],
+    versions: { v: template },
+    when: { today: start, through: 'end', ...(suppose && { doing: doingUnder(suppose) }) },
+  })
   return (plans.e?.weeks ?? []).map(({ places }) => {
     const [slot] = places[0]?.slots ?? []
     if (!slot) return 'no training'
     const left = slot.groups[0]?.rir
     const variant = slot.variant ? `${slot.variant}: ` : ''
     const became = slot.supposed === 'miss' || slot.supposed === 'skip' ? ` (${slot.supposed})` : ''
-    return `${variant}${slot.groups.map(formatGroup).join(', ')}${left === undefined ? '' : `, ${left} left`}${became}`
+    return `${variant}${slot.groups.map((group) => formatGroup(library, group)).join(', ')}${left === undefined ? '' : `, ${left} left`}${became}`
   })
 }
 
@@ -78,7 +84,7 @@ function weekTable(kind: RuleKind, params: object): string[] {
   })
   const columns = supposed.map((one) => asked(template, one))
   return [
-    `| week | ${supposed.map((one) => assumptionOf[one.kind].title + ('week' in one ? ` ${one.week}` : '')).join(' | ')} |`,
+    `| week | ${supposed.map((one) => forecastOf[one.kind].title + ('week' in one ? ` ${one.week}` : '')).join(' | ')} |`,
     `|${'---|'.repeat(columns.length + 1)}`,
     ...Array.from(
       { length: weeks },
@@ -106,7 +112,7 @@ export function progressionRules(unit: (kind: RuleKind) => string[]): string {
   return `${lines.join('\n')}\n`
 }
 
-export function lightWeeks(unit: (kind: RecipeKind) => string[]): string {
+export function lightWeeks(unit: (kind: DeloadKind) => string[]): string {
   const lines = [
     '# Light weeks',
     '',
@@ -117,8 +123,8 @@ export function lightWeeks(unit: (kind: RecipeKind) => string[]): string {
     '',
     'Each table sets the week beside the one that it stands in for: 4 × 6 at 80% of 100 kg with 2 left.',
   ]
-  for (const kind of Object.keys(recipeOf) as RecipeKind[]) {
-    const { saidFor, saidAgainst, sentence, examples } = recipeOf[kind]
+  for (const kind of Object.keys(deloadOf) as DeloadKind[]) {
+    const { saidFor, saidAgainst, sentence, examples } = deloadOf[kind]
     const { params } = examples[0] ?? { params: {} }
     lines.push(
       ...unit(kind),
@@ -134,16 +140,16 @@ export function lightWeeks(unit: (kind: RecipeKind) => string[]): string {
   return `${lines.join('\n')}\n`
 }
 
-function lightTable(kind: RecipeKind, params: object): string[] {
-  const isTaper = recipeOf[kind].weeks(params).some(({ toTest }) => toTest !== undefined)
-  const light = recipeOf[kind].weeks(params).flatMap(({ toTest, do: changes }, i) =>
+function lightTable(kind: DeloadKind, params: object): string[] {
+  const isTaper = deloadOf[kind].weeks(params).some(({ toTest }) => toTest !== undefined)
+  const light = deloadOf[kind].weeks(params).flatMap(({ toTest, do: changes }, i) =>
     changes.map((change, j) => ({
       id: `l${i}-${j}`,
       do: change,
       where: toTest === undefined ? { weeks: [1] } : { toTest: [toTest] },
     })),
   )
-  const count = isTaper ? recipeOf[kind].weeks(params).length : 1
+  const count = isTaper ? deloadOf[kind].weeks(params).length : 1
   const rows = { p: [[{ sets: 4, goal: { reps: 6 }, load: { of: 'max', percent: 80 }, rir: 2 }]] }
   const phase = {
     id: 'p',
@@ -156,20 +162,28 @@ function lightTable(kind: RecipeKind, params: object): string[] {
   }
   const template = oneSlot({ rows }, { phases: [phase] })
   const enrolment = { id: 'e', segments: [{ from: start, version: 'v' }] }
-  const { plans } = planMember(member, [enrolment], { v: template }, { today: start, through: 'end' })
+  const { plans } = planMember({
+    library,
+    member,
+    enrolments: [enrolment],
+    versions: { v: template },
+    when: { today: start, through: 'end' },
+  })
   const made = plans.e?.weeks ?? []
   return [
     '| week | sessions | in place of | asked | lighter by |',
     '|---|---|---|---|---|',
     ...made.map(({ places, toTest }) => {
       const [slot] = places[0]?.slots ?? []
-      const [is, was] = [slot?.groups[0], slot?.standsFor?.[0]]
+      const [is, was] = [slot?.groups[0], slot?.withoutDeload?.[0]]
       const week = toTest === undefined ? 'light' : toTest ? `${toTest} before the test` : 'of the test'
-      const asks = is ? `${formatGroup(is)}${is.rir === undefined ? '' : `, ${is.rir} left`}` : 'nothing'
+      const asks = is
+        ? `${formatGroup(library, is)}${is.rir === undefined ? '' : `, ${is.rir} left`}`
+        : 'nothing'
       const fewer = 3 - places.length
       const same = is && was ? sayLighter(lighterThan(was, is)) : 'all of it'
       const less = fewer ? `${fewer} session${fewer > 1 ? 's' : ''} fewer` : same
-      return `| ${week} | ${places.length} of 3 | ${was ? `${formatGroup(was)}, 2 left` : '4 × 6 @ 80 kg, 2 left'} | ${asks} | ${less} |`
+      return `| ${week} | ${places.length} of 3 | ${was ? `${formatGroup(library, was)}, 2 left` : '4 × 6 @ 80 kg, 2 left'} | ${asks} | ${less} |`
     }),
   ]
 }
@@ -198,7 +212,7 @@ export function advisor(): string {
     '| situation | policy | answer | how sure | goes by |',
     '|---|---|---|---|---|',
     ...situations.map(({ say, signals, policy = 'both' }) => {
-      const { answer, sure, evidence } = advise({ ...wellSignals, ...signals }, policy)
+      const { answer, sure, evidence } = advise(library, { ...wellSignals, ...signals }, policy)
       const goesBy = evidence.map(({ id, data }) => fill(messages[id] ?? '', data)).join('; ')
       return `| ${say} | ${policy} | \`${answer}\` | ${sure} | ${goesBy} |`
     }),
@@ -230,11 +244,11 @@ export function beginnings(): string {
   return [
     '# Templates to begin with',
     '',
-    'Generated by `npm run -s docs` from `core/src/starts`. What is said for and against a split is opinion; both schools are named where they differ.',
+    'Generated by `npm run -s docs` from `core/src/starters`. What is said for and against a split is opinion; both schools are named where they differ.',
     '',
-    ...startKinds.flatMap((kind) => {
-      const { title, level, split, days, say } = startOf[kind]
-      const template = templateOf(startOf[kind])
+    ...starterKinds.flatMap((kind) => {
+      const { title, level, split, days, say } = starterOf[kind]
+      const template = templateOf(starterOf[kind])
       return [
         `## ${title}`,
         '',
@@ -247,7 +261,9 @@ export function beginnings(): string {
         ...Object.values(template.sessions).map((session) => {
           const lines = slotsOf(session).flatMap((id) => {
             const slot = template.slots[id]
-            return slot ? [`${liftName(slot)} ${formatSets(Object.values(slot.rows)[0]?.[0] ?? [])}`] : []
+            return slot
+              ? [`${liftName(library, slot)} ${formatSets(library, Object.values(slot.rows)[0]?.[0] ?? [])}`]
+              : []
           })
           return `| ${session.name} | ${lines.join('<br>')} |`
         }),

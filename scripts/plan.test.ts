@@ -1,10 +1,12 @@
+import { planMember } from '@young-oak/core/plan'
+import { findingsOf, sayFinding } from '@young-oak/core/checks'
 import { spawn, spawnSync } from 'node:child_process'
 import { mkdtempSync, readFileSync, writeFileSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { fileURLToPath } from 'node:url'
 import { beforeAll, describe, expect, test } from '@jest/globals'
-import { fixtureNames, planFixture, readFixture } from '../core/fixtures/read.ts'
+import { fixtureNames, inputOf, readFixture } from '../core/fixtures/read.ts'
 
 const root = fileURLToPath(new URL('..', import.meta.url))
 const fixtures = join(root, 'core/fixtures')
@@ -41,7 +43,10 @@ describe('every case worked by hand', () => {
   }, 120_000)
 
   test.each(fixtureNames)('is planned on the command line as in the engine: %s', (name) => {
-    const { plans, findings, proposals } = planFixture(readFixture(name))
+    const input = inputOf(readFixture(name))
+    const planned = planMember(input)
+    const { plans, proposals } = planned
+    const findings = findingsOf(input, planned).map(sayFinding)
     expect(printed.get(name)?.status).toBe(0)
     expect(JSON.parse(printed.get(name)?.stdout ?? '')).toEqual(
       JSON.parse(JSON.stringify({ today: readFixture(name).today, plans, proposals, findings })),

@@ -1,25 +1,23 @@
 // The engine on the command line: npm run -s plan -- TEMPLATE.json … MEMBER.json [--json | --why] [--today DAY] [--assume HOW]
+import { findingsOf, sayFinding } from '@young-oak/core/checks'
 import { readFileSync } from 'node:fs'
 import { basename } from 'node:path'
 import { parseArgs } from 'node:util'
-import { assumptionKinds, assumptionOf, type Supposed } from '@young-oak/core/assumptions'
-import { explain } from '@young-oak/core/explain'
-import { liftName } from '@young-oak/core/library'
-import { readMember } from '@young-oak/core/member'
+import { planMember, type Plan, type PlannedSession, type PlannedWeek, type When } from '@young-oak/core/plan'
 import {
+  lighterThan,
+  sayLighter,
   formatCircuit,
   formatGroup,
   formatGroups,
   formatWarmUps,
-  lighterThan,
   needWords,
-  planMember,
-  sayLighter,
-  type Plan,
-  type PlannedSession,
-  type PlannedWeek,
-} from '@young-oak/core/plan'
-import { formatIssue, parseJson, type Issue } from '@young-oak/core/reading'
+} from '@young-oak/core/views'
+import { forecastKinds, forecastOf, type Supposed, doingUnder } from '@young-oak/core/dryRun'
+import { explain } from '@young-oak/core/explain'
+import { liftName, type Library } from '@young-oak/core/library'
+import { readMember } from '@young-oak/core/member'
+import { formatIssue, parseJson, type Issue } from '@young-oak/core/parsing'
 import { readTemplate, type Template } from '@young-oak/core/template'
 import { compareLoads, formatAmount, formatDay, formatLoad, isDay } from '@young-oak/core/units'
 
@@ -30,21 +28,23 @@ const usage =
 function main(): void {
   const { values, positionals } = readArguments()
   const memberFile = positionals.at(-1) as string
-  const versions = readVersions(positionals.slice(0, -1))
-  const { file, issues } = readMember(readJson(memberFile), versions)
+  const { versions, library: declared } = readVersions(positionals.slice(0, -1))
+  const { file, library, issues } = readMember(readJson(memberFile), versions, declared)
   if (!file) return refuse(memberFile, issues)
   const today = values.today ?? file.today ?? localDay()
-  const { plans, proposals, findings } = planMember(file.member, file.enrolments, versions, {
-    today,
-    through: 'end',
-    suppose: readAssumption(values.assume),
-  })
+  const { member, enrolments } = file
+  const supposed = readForecast(values.assume)
+  const when: When = { today, through: 'end', ...(supposed && { doing: doingUnder(supposed) }) }
+  const input = { library, member, enrolments, versions, when }
+  const planned = planMember(input)
+  const { plans, proposals } = planned
+  const findings = findingsOf(input, planned).map(sayFinding)
   if (values.json) return print(JSON.stringify({ today, plans, proposals, findings }, null, 2))
   for (const [id, plan] of Object.entries(plans)) {
     const { name } = versions[plan.version] as Template
     const which = file.enrolments.length > 1 ? ` (${id})` : ''
     print(`${name}${which}${file.name ? `, for ${file.name}` : ''}, on ${formatDay(today)}`)
-    for (const week of plan.weeks) printWeek(plan, week, values.why === true)
+    for (const week of plan.weeks) printWeek(library, plan, week, values.why === true)
     print('')
   }
   for (const { lift, load, date, how } of proposals)
@@ -52,32 +52,34 @@ function main(): void {
   for (const { where, what, next } of findings) print(`note: ${where}: ${what} ${next}`)
 }
 
-/** "misses:4" as a supposition about the fourth week from here. */
-function readAssumption(said: string | undefined): Supposed | undefined {
+/** "misses:4" as a forecast of the fourth week from here. */
+function readForecast(said: string | undefined): Supposed | undefined {
   if (said === undefined) return undefined
   const [kind = '', week] = said.split(':')
-  const known = assumptionKinds.find((one) => one === kind)
+  const known = forecastKinds.find((one) => one === kind)
   const params = week === undefined ? {} : { week: Number(week) }
-  if (!known || !assumptionOf[known].params.isValidSync(params, { strict: true }))
+  if (!known || !forecastOf[known].params.isValidSync(params, { strict: true }))
     return fail(`--assume: expected toPlan, misses:WEEK, away:WEEK or better; got "${said}".`)
   return { kind: known, ...params } as Supposed
 }
 
 /** The templates by their files' names, which is what a member's segments call them. */
-function readVersions(paths: string[]): Record<string, Template> {
+function readVersions(paths: string[]): { versions: Record<string, Template>; library: Library } {
   const versions: Record<string, Template> = {}
+  let known: Library = {}
   for (const path of paths) {
     const name = basename(path, '.json')
     if (versions[name])
       return fail(`${path}: another template is called "${name}" too. Give one another file name.`)
-    const { template, issues } = readTemplate(readJson(path))
+    const { template, library, issues } = readTemplate(readJson(path), known)
     if (!template) return refuse(path, issues)
     versions[name] = template
+    known = library
   }
-  return versions
+  return { versions, library: known }
 }
 
-function printWeek({ version }: Plan, week: PlannedWeek, withWhy: boolean): void {
+function printWeek(library: Library, { version }: Plan, week: PlannedWeek, withWhy: boolean): void {
   const marks = [
     week.light && 'light',
     week.from && `from ${formatDay(week.from)}`,
@@ -85,13 +87,13 @@ function printWeek({ version }: Plan, week: PlannedWeek, withWhy: boolean): void
     week.version !== version && week.version,
   ].filter(Boolean)
   print(`\nWeek ${week.week}  ${[week.phaseName, ...marks].join(', ')}`)
-  for (const session of week.places) printSession(session, withWhy)
+  for (const session of week.places) printSession(library, session, withWhy)
 }
 
-function printSession(session: PlannedSession, withWhy: boolean): void {
+function printSession(library: Library, session: PlannedSession, withWhy: boolean): void {
   const day = session.date ? ` on ${formatDay(session.date)}` : ''
   print(`  ${session.inWeek}. ${session.name}  (${session.status}${day})`)
-  const widest = Math.max(0, ...session.slots.map((slot) => nameOf(slot).length))
+  const widest = Math.max(0, ...session.slots.map((slot) => nameOf(library, slot).length))
   for (const slot of session.slots) {
     const need = slot.needs[0] ? `  ${needWords[slot.needs[0].need]}` : ''
     const verdict = slot.verdict
@@ -100,22 +102,25 @@ function printSession(session: PlannedSession, withWhy: boolean): void {
         ? `  (${slot.supposed})`
         : ''
     const scored = slot.circuit ? `${formatCircuit(slot.circuit)}: ` : ''
-    print(`     ${nameOf(slot).padEnd(widest)}  ${scored}${formatGroups(slot.groups)}${verdict}${need}`)
-    slot.standsFor?.forEach((was, i) => {
+    print(
+      `     ${nameOf(library, slot).padEnd(widest)}  ${scored}${formatGroups(library, slot.groups)}${verdict}${need}`,
+    )
+    slot.withoutDeload?.forEach((was, i) => {
       const is = slot.groups[i]
       if (is)
         print(
-          `     ${' '.repeat(widest)}  in place of ${formatGroup(was)}: ${sayLighter(lighterThan(was, is))}`,
+          `     ${' '.repeat(widest)}  in place of ${formatGroup(library, was)}: ${sayLighter(lighterThan(was, is))}`,
         )
     })
     if (slot.warmUps) print(`     ${' '.repeat(widest)}  warm-up ${formatWarmUps(slot.warmUps)}`)
-    if (withWhy) for (const group of slot.groups) printWhy(group)
+    if (withWhy) for (const group of slot.groups) printWhy(library, group)
   }
   const lines = new Set(session.slots.map(({ slot }) => slot))
   for (const { slot, rung } of session.changes) if (!lines.has(slot)) print(`     ${slot}: ${explain(rung)}`)
 }
 
-const nameOf = (slot: PlannedSession['slots'][number]): string => slot.circuit?.name ?? liftName(slot)
+const nameOf = (library: Library, slot: PlannedSession['slots'][number]): string =>
+  slot.circuit?.name ?? liftName(library, slot)
 
 /** ": 5, 5, 4" for the reps of what was done, "?" where none were noted, with the loads where they were not the ones asked. */
 function sayDone({ done = [], groups }: PlannedSession['slots'][number]): string {
@@ -129,9 +134,9 @@ function sayDone({ done = [], groups }: PlannedSession['slots'][number]): string
   return reps.length ? `: ${reps.join(', ')}` : ''
 }
 
-function printWhy(group: Parameters<typeof formatGroup>[0]): void {
+function printWhy(library: Library, group: Parameters<typeof formatGroup>[1]): void {
   if (!group.why.length) return
-  print(`       ${formatGroup(group)}`)
+  print(`       ${formatGroup(library, group)}`)
   for (const rung of group.why) print(`         - ${explain(rung)}`)
 }
 

@@ -1,8 +1,8 @@
+import { day } from './fields.ts'
 import { mixed, object, string, type InferType } from 'yup'
 import type { EquipmentBody } from '@young-oak/core/member'
-import type { Id } from '@young-oak/core/template'
+import type { Id } from '@young-oak/core/parsing'
 import type { Unit } from '@young-oak/core/units'
-import { day } from './training.ts'
 
 /** A place of the gym, and what it has today; null where nobody has listed it. */
 export type PlaceView = { id: Id; name: string; has: EquipmentBody | null }

@@ -1,3 +1,4 @@
+import { day, exercise, fitsBody, loadFrom, loadSchema, mark, repsSchema } from './fields.ts'
 import {
   array,
   mixed,
@@ -8,12 +9,12 @@ import {
   type TestContext,
   type ValidationError,
 } from 'yup'
-import type { KnownRow, MaxRow } from '@young-oak/core/formats'
+import type { Proposal, SetSeen } from '@young-oak/core/evidence'
+import type { KnownRow, MaxRow } from '@young-oak/core/parsing'
 import type { Lift } from '@young-oak/core/library'
 import { formulaKinds, mostInReserve, mostRepsWarned, type FormulaKind } from '@young-oak/core/maxes'
-import type { Dependent, Proposal, SetSeen } from '@young-oak/core/plan'
+import type { Dependent } from '@young-oak/core/views'
 import type { Load, Unit } from '@young-oak/core/units'
-import { day, exercise, fitsBody, loadFrom, loadSchema, mark, repsSchema } from './training.ts'
 
 const maxFields = object({
   exercise: exercise().required('Choose a lift.'),
@@ -41,10 +42,11 @@ const maxFields = object({
 type Fields = InferType<typeof maxFields>
 
 /** What the parts of a max must be to each other, wherever it stands in what was sent. */
-const partsFit = (value: unknown, { path, createError }: TestContext): true | ValidationError => {
+const partsFit = (value: unknown, { path, createError, options }: TestContext): true | ValidationError => {
   const given = value as Fields
   const at = (field: string) => (path ? `${path}.${field}` : field)
-  if (!fitsBody(given)) return createError({ path: at('load.value'), message: 'A load is more than 0.' })
+  if (!fitsBody(given, options.context))
+    return createError({ path: at('load.value'), message: 'A load is more than 0.' })
   if (!given.rir || given.reps + given.rir <= mostRepsWarned) return true
   const message = `Reps and those left are more than ${mostRepsWarned} together: use a heavier set.`
   return createError({ path: at('rir'), message })

@@ -1,11 +1,13 @@
+import { day } from './fields.ts'
 import { mixed, object, type InferType } from 'yup'
-import type { Advice, LightPolicy } from '@young-oak/core/advice'
+import type { LightPolicy } from '@young-oak/core/template'
+import type { Offer } from '@young-oak/core/plan'
+import type { Advice } from '@young-oak/core/advice'
 import type { Lift } from '@young-oak/core/library'
 import type { CheckIn, EventKind, LightFact } from '@young-oak/core/member'
-import type { Evidence, Offer } from '@young-oak/core/plan'
+import type { Evidence } from '@young-oak/core/evidence'
 import type { Block, Seen, Target, TrialResult } from '@young-oak/core/trends'
 import type { Day, Unit } from '@young-oak/core/units'
-import { day } from './training.ts'
 
 /** A fact as it is entered; what it holds is read by the engine, and dated by the day. */
 export const givenFactSchema = object({

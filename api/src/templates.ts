@@ -1,6 +1,6 @@
 import { array, mixed, number, object, string, type InferType } from 'yup'
 import { commandNames, type Command, type Difference, type Template } from '@young-oak/core/template'
-import { isId } from '@young-oak/core/reading'
+import { isId } from '@young-oak/core/parsing'
 import { isDay } from '@young-oak/core/units'
 
 /** Named, and with ids that can be ids; in several commands each of them, and none of those is several again. */

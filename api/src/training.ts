@@ -1,60 +1,14 @@
 import type { ProposedMax } from './maxes.ts'
 import { array, mixed, number, object, string, type InferType } from 'yup'
-import type { Enrolment } from '@young-oak/core/member'
-import { isExercise, exerciseOf, muscles, type ExerciseId, type Muscle } from '@young-oak/core/library'
-import type { Evidence, Finding, Plan } from '@young-oak/core/plan'
-import { soreAnswers, workedAnswers, type SessionLog } from '@young-oak/core/member'
+import type { Plan } from '@young-oak/core/plan'
+import type { FindingSaid } from '@young-oak/core/checks'
+import type { Enrolment, SessionLog } from '@young-oak/core/member'
+import { muscles, type Muscle } from '@young-oak/core/library'
+import { day, exercise, fitsBody, fitsBodyMessage, loadFrom, mark, repsSchema } from './fields.ts'
+import type { Evidence } from '@young-oak/core/evidence'
+import { soreAnswers, workedAnswers } from '@young-oak/core/progressions'
 import { setStyles, type SetStyle } from '@young-oak/core/template'
-import { amountUnits, isDay, type AmountUnit, type Unit } from '@young-oak/core/units'
-
-/** The heaviest load that is taken for a lift rather than for a slip of the thumb. */
-export const heaviest: Record<Unit, number> = { kg: 500, lb: 1100 }
-
-export const exercise = () => mixed<ExerciseId>(isExercise)
-export const day = () =>
-  string().test('day', 'This day does not exist.', (value) => value === undefined || isDay(value))
-
-export const loadFrom = (least: 'something' | 'nothing') =>
-  object({
-    value: number()
-      .typeError('Enter the load as a number.')
-      .required('Enter the load.')
-      .test('least', 'A load is more than 0.', (value) => (least === 'nothing' ? value >= 0 : value > 0))
-      .test('heaviest', (value, context) => {
-        const unit = (context.parent as { unit?: Unit }).unit ?? 'kg'
-        return (
-          value <= heaviest[unit] ||
-          context.createError({
-            message: `More than ${heaviest[unit]} ${unit} is not taken: check the number.`,
-          })
-        )
-      }),
-    unit: mixed<Unit>((value): value is Unit => value === 'kg' || value === 'lb').required(
-      'Choose kg or lb.',
-    ),
-  })
-
-export const loadSchema = loadFrom('something')
-
-/** What is handled beside body weight: it may be nothing, and it may help. Of any other exercise it is neither. */
-export const fitsBody = ({
-  exercise,
-  load,
-  help,
-}: {
-  exercise: ExerciseId
-  load?: { value: number }
-  help?: true
-}): boolean => exerciseOf({ exercise }).tool === 'body weight' || (load?.value !== 0 && !help)
-const fitsBodyMessage = 'Only beside body weight may a load be 0, or help.'
-
-export const mark = () => mixed<true>((value): value is true => value === true).optional()
-
-export const repsSchema = number()
-  .typeError('Enter the reps as a number.')
-  .integer('Reps are whole.')
-  .min(0, 'Reps cannot be less than 0.')
-  .max(100, 'More than 100 reps is not taken: check the number.')
+import { amountUnits, type AmountUnit } from '@young-oak/core/units'
 
 export const setSchema = object({
   slot: string().max(80).required(),
@@ -86,7 +40,7 @@ export const setSchema = object({
   technique: mixed<'good' | 'poor'>((v): v is 'good' | 'poor' => v === 'good' || v === 'poor').optional(),
 })
   .noUnknown()
-  .test('fitsBody', fitsBodyMessage, fitsBody)
+  .test('fitsBody', fitsBodyMessage, (set, { options }) => fitsBody(set, options.context))
 export type GivenSet = InferType<typeof setSchema>
 
 const byMuscle = <const T extends string>(answers: readonly T[]) =>
@@ -171,7 +125,7 @@ export type TodayView = {
   enrolments: Enrolment[]
   logs: SessionLog[]
   evidence: Evidence
-  findings: Finding[]
+  findings: FindingSaid[]
   /** Maxes that training suggests. */
   proposals: ProposedMax[]
   /** The gym's places; where there are several, or one of the member's own, they say where they train. */

@@ -44,8 +44,18 @@ function trainFor(person: Person, template: Template, weekdays: number[], seed: 
     dice: dice(seed),
   })
   const member = { facts, logs }
-  const planned = planMember(member, [enrolment], { v: template }, { today: until, through: 'end' })
-  const advice = advise(readSignals(member, planned, 'e', template, until), template.lightPolicy)
+  const planned = planMember({
+    library: clubExercises,
+    member,
+    enrolments: [enrolment],
+    versions: { v: template },
+    when: { today: until, through: 'end' },
+  })
+  const advice = advise(
+    clubExercises,
+    readSignals(member, planned, 'e', template, until),
+    template.lightPolicy,
+  )
   return { logs, plan: planned.plans.e as Plan, offers: planned.offers, advice }
 }
 
@@ -72,7 +82,11 @@ describe.each([
         sets.map((set) => ({ ...set, at })),
       )) {
         const can = makeable(at === hotel.id ? (hotelRacks[0] as Rack) : rackOf(person))
-        if (load && exerciseOf({ exercise }).tool === 'barbell' && exercise !== 'romanianDeadlift')
+        if (
+          load &&
+          exerciseOf(clubExercises, { exercise }).tool === 'barbell' &&
+          exercise !== 'romanianDeadlift'
+        )
           expect(partsFor(load, can)).not.toBeNull()
       }
     }

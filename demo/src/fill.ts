@@ -130,7 +130,7 @@ async function fillGroup(
   gymId: string,
   { people, template, writer, weekdays, seed, clock, testDay, start, today, password }: Group,
 ): Promise<void> {
-  const { template: body, issues } = readTemplate(template)
+  const { template: body, issues } = readTemplate(template, clubExercises)
   if (!body) throw new Error(`invalid demo template "${template.name}": ${JSON.stringify(issues)}`)
   const draft = JSON.stringify(body)
   const [{ id: templateId }] = await db('template').insert({ gym_id: gymId, draft }).returning('id')

@@ -1,5 +1,6 @@
+import type { SetGroup, Slot, Template } from '@young-oak/core/template'
 import type { Span } from '@young-oak/core/units'
-import type { Adjustment, SetGroup, Slot, Template } from '@young-oak/core/template'
+import type { Adjustment } from '@young-oak/core/adjustments'
 
 type Exercise = Slot['exercise']
 const build = (row: SetGroup[]): Slot['rows'] => ({ build: Array.from({ length: 6 }, () => row) })

@@ -1,3 +1,4 @@
+import { clubExercises } from './exercises.ts'
 import { exerciseOf, foremostMuscle, type ExerciseId } from '@young-oak/core/library'
 import {
   sessionLogId,
@@ -66,10 +67,13 @@ export function simulate({
     if (isOff) continue
     const versions = { [enrolment.segments[0]?.version ?? '']: version }
     const planned: Planned = planMember(
-      member,
-      [enrolment],
-      versions,
-      { today: day, through: 'near' },
+      {
+        library: clubExercises,
+        member,
+        enrolments: [enrolment],
+        versions,
+        when: { today: day, through: 'near' },
+      },
       checkpoint,
     )
     checkpoint = planned.checkpoint
@@ -94,7 +98,7 @@ const isTravelling = ({ travels = [] }: Person, start: Day, day: Day): boolean =
 function onTheRoad({ shown: _, ...log }: SessionLog): SessionLog {
   const can = makeable(hotelRacks[0] as Rack)
   const sets = log.sets.map((set) => {
-    if (!set.load || exerciseOf(set).tool !== 'barbell') return set
+    if (!set.load || exerciseOf(clubExercises, set).tool !== 'barbell') return set
     return { ...set, load: round(set.load, can, 'down').load }
   })
   return { ...log, place: hotel.id, sets }
@@ -158,7 +162,7 @@ function train(
 
 /** What somebody says after a session: it grows harder as the weeks go on, and a muscle is now and then hardly worked. */
 function answersOf({ slots }: PlannedSession, weeks: number, dice: Dice): SessionLog['answers'] {
-  const muscles = [...new Set(slots.map(foremostMuscle))]
+  const muscles = [...new Set(slots.map((slot) => foremostMuscle(clubExercises, slot)))]
   const worked = muscles.map((muscle) => {
     const turn = dice()
     return [muscle, turn < 0.3 ? 'hardly' : turn < 0.985 ? 'well' : 'too much'] as const

@@ -12,6 +12,9 @@ import { readTemplate, type Template } from '@young-oak/core/template'
 import { addDays, usualRack, type Day } from '@young-oak/core/units'
 import type { Figure } from './figure.ts'
 
+/** What everybody has, and nothing of a gym's own. */
+const library = {}
+
 const start: Day = '2026-01-05'
 const lifts = ['backSquat', 'benchPress', 'deadlift', 'overheadPress', 'barbellRow', 'frontSquat'] as const
 const enrolments: Enrolment[] = [{ id: 'e', segments: [{ from: start, version: 'v' }] }]
@@ -104,10 +107,7 @@ function train(
   for (let i = 0; i < weeks * 4; i++) {
     const day = addDays(start, 7 * Math.floor(i / 4) + (days[i % 4] as number))
     const planned = planMember(
-      member,
-      enrolments,
-      { v: template },
-      { today: day, through: 'near' },
+      { library, member, enrolments, versions: { v: template }, when: { today: day, through: 'near' } },
       checkpoint,
     )
     checkpoint = planned.checkpoint
@@ -161,16 +161,29 @@ export function benchEngine(): Figure[] {
   const { member, today, checkpoint } = train(template, 8)
   const versions = { v: template }
   // As a server reads it: fresh objects each time, so that nothing is remembered from one call to the next.
-  const whole = median(400, () => planMember(member, enrolments, versions, { today, through: 'end' }))
-  const near = median(400, () => planMember(member, enrolments, versions, { today, through: 'near' }))
-  const kept = planMember(member, enrolments, versions, { today, through: 'near' }, checkpoint).checkpoint
+  const whole = median(400, () =>
+    planMember({ library, member, enrolments, versions, when: { today, through: 'end' } }),
+  )
+  const near = median(400, () =>
+    planMember({ library, member, enrolments, versions, when: { today, through: 'near' } }),
+  )
+  const kept = planMember(
+    { library, member, enrolments, versions, when: { today, through: 'near' } },
+    checkpoint,
+  ).checkpoint
   const resumed = median(400, () =>
-    planMember(member, enrolments, versions, { today, through: 'near' }, kept),
+    planMember({ library, member, enrolments, versions, when: { today, through: 'near' } }, kept),
   )
   const long = benchTemplate(60)
   const years = threeYears(long)
   const old = median(40, () =>
-    planMember(years.member, years.enrolments, { v: long }, { today: years.today, through: 'near' }),
+    planMember({
+      library,
+      member: years.member,
+      enrolments: years.enrolments,
+      versions: { v: long },
+      when: { today: years.today, through: 'near' },
+    }),
   )
   return [
     {

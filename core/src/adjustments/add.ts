@@ -1,4 +1,4 @@
-import { idField, strictObject } from '../reading/index.ts'
+import { idField, strictObject } from '../parsing/index.ts'
 import { defineChange } from './change.ts'
 
 /** One of the template's slots that stand in no session, after a slot that does. */

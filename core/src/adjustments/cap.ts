@@ -1,4 +1,4 @@
-import { stepField, strictObject } from '../reading/index.ts'
+import { stepField, strictObject } from '../parsing/index.ts'
 import { formatLoad, type Step } from '../units/index.ts'
 import { defineChange } from './change.ts'
 

@@ -1,6 +1,6 @@
 import type { ObjectSchema } from 'yup'
-import type { Messages, Rung } from '../explain/rung.ts'
-import type { Lift } from '../library/index.ts'
+import type { Messages, WhyStep } from '../words/index.ts'
+import type { Lift, Library } from '../library/index.ts'
 import type { Span, Step } from '../units/index.ts'
 
 /** What a week holds: so many places of a rotation of sessions. */
@@ -24,7 +24,7 @@ export type GroupDraft = {
 }
 
 /** What a change made of something, and the rung that says it at once; null where it leaves it alone. */
-export type Changed<T> = { now: T; rung?: Rung } | null
+export type Changed<T> = { now: T; rung?: WhyStep } | null
 
 /**
  * One way of changing what is asked. One file a change, file name = export = `kind`. Tracks, light weeks, short sessions and
@@ -42,11 +42,11 @@ export type ChangeKind<P> = {
   /** Slots that it names beside its `where`. */
   names?(params: P): string[]
   /** "load −10%". */
-  sentence(params: P): string
+  sentence(params: P, library: Library): string
   onWeek?(week: WeekDraft, params: P, author: string): Changed<WeekDraft>
   onSession?(lines: LineDraft[], params: P, author: string): Changed<LineDraft[]>
   /** The slot's line as changed, or `now: null` where it falls away. */
-  onSlot?(line: LineDraft, params: P, author: string): Changed<LineDraft | null>
+  onSlot?(line: LineDraft, params: P, author: string, library: Library): Changed<LineDraft | null>
   onGroup?(group: GroupDraft, params: P, author: string): Changed<GroupDraft>
   messages: Messages
   examples: ChangeExample<P>[]

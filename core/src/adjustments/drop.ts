@@ -1,4 +1,4 @@
-import { strictObject } from '../reading/index.ts'
+import { strictObject } from '../parsing/index.ts'
 import { defineChange } from './change.ts'
 
 /** Leaves a slot out. */

@@ -1,4 +1,4 @@
-import { strictObject, wholeField } from '../reading/index.ts'
+import { strictObject, wholeField } from '../parsing/index.ts'
 import { defineChange } from './change.ts'
 
 /** No more than so many places in the week; the rotation goes on where it stopped. */

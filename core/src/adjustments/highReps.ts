@@ -1,4 +1,4 @@
-import { numberField, strictObject, wholeField } from '../reading/index.ts'
+import { numberField, strictObject, wholeField } from '../parsing/index.ts'
 import { snap } from '../units/index.ts'
 import { defineChange, signed } from './change.ts'
 

@@ -1,5 +1,5 @@
 import type { ChangeKind } from './change.ts'
-import * as changes from './index.ts'
+import * as changes from './kinds.ts'
 
 export type ChangeName = keyof typeof changes
 type ParamsOf<K extends ChangeName> = (typeof changes)[K] extends ChangeKind<infer P> ? P : never

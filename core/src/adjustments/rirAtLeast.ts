@@ -1,4 +1,4 @@
-import { strictObject, wholeField } from '../reading/index.ts'
+import { strictObject, wholeField } from '../parsing/index.ts'
 import { defineChange } from './change.ts'
 
 /** Stop sooner: the same load with at least so many reps left in reserve. */

@@ -1,4 +1,4 @@
-import { idField, listField, strictObject, wholeField } from '../reading/index.ts'
+import { idField, listField, strictObject, wholeField } from '../parsing/index.ts'
 import { defineChange } from './change.ts'
 
 /** Other days: so many places a week of the named sessions in turn. */

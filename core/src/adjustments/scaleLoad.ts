@@ -1,4 +1,4 @@
-import { numberField, strictObject } from '../reading/index.ts'
+import { numberField, strictObject } from '../parsing/index.ts'
 import { snap } from '../units/index.ts'
 import { defineChange, signed } from './change.ts'
 

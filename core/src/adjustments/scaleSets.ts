@@ -1,4 +1,4 @@
-import { choiceField, numberField, strictObject } from '../reading/index.ts'
+import { choiceField, numberField, strictObject } from '../parsing/index.ts'
 import { snap } from '../units/index.ts'
 import { defineChange, signed } from './change.ts'
 

@@ -1,4 +1,4 @@
-import { exerciseField, strictObject, textField } from '../reading/index.ts'
+import { exerciseField, strictObject, textField } from '../parsing/index.ts'
 import { liftName, type ExerciseId, type Lift } from '../library/index.ts'
 import { defineChange } from './change.ts'
 
@@ -8,10 +8,13 @@ export const swap = defineChange<{ exercise: ExerciseId; variant?: string }>({
   title: 'Another exercise',
   params: strictObject({ exercise: exerciseField().required(), variant: textField('a variant', 60) }),
   lightens: () => false,
-  sentence: (to) => `${liftName(to)} instead`,
-  onSlot(line, { exercise, variant }, author) {
+  sentence: (to, library) => `${liftName(library, to)} instead`,
+  onSlot(line, { exercise, variant }, author, library) {
     const lift: Lift = { exercise, ...(variant && { variant }) }
-    return { now: { ...line, lift }, rung: { id: 'swap.to', data: { author, lift: liftName(lift) } } }
+    return {
+      now: { ...line, lift },
+      rung: { id: 'swap.to', data: { author, lift: liftName(library, lift) } },
+    }
   },
   messages: { 'swap.to': '{author}: {lift} instead' },
   examples: [

@@ -1,6 +1,18 @@
-import { foremostMuscle, liftKey, type Lift } from '../library/index.ts'
-import type { Id, Where } from '../template/types.ts'
+import type { Id } from '../parsing/index.ts'
+import { foremostMuscle, liftKey, type Lift, type Muscle, type Library } from '../library/index.ts'
 import type { Day } from '../units/index.ts'
+
+/** Absent means everywhere. `weeks` counts within the phase, from 1; `toTest` counts weeks to the test day. */
+export type Where = {
+  phases?: Id[]
+  weeks?: number[]
+  toTest?: number[]
+  days?: { from: Day; to: Day }
+  sessions?: Id[]
+  slots?: Id[]
+  lifts?: Lift[]
+  muscles?: Muscle[]
+}
 
 /** A spot that an adjustment may act on: a week, and within it a session, and within it a slot. */
 export type Spot = {
@@ -9,8 +21,16 @@ export type Spot = {
   toTest?: number
   day?: Day
   session?: Id
-  slot?: { id: Id; lift: Lift }
+  /** `muscle` is the one that the lift works foremost. */
+  slot?: { id: Id; lift: Lift; muscle: Muscle }
 }
+
+/** A slot with the lift that it has at a spot, as adjustments see it. */
+export const slotWith = (library: Library, id: Id, lift: Lift): NonNullable<Spot['slot']> => ({
+  id,
+  lift,
+  muscle: foremostMuscle(library, lift),
+})
 
 /** Whether an adjustment acts on a spot. What names a session or a slot never acts on the week or the session as a whole. */
 export function actsOn(where: Where, spot: Spot): boolean {
@@ -20,7 +40,7 @@ export function actsOn(where: Where, spot: Spot): boolean {
     mayAct(where, spot) &&
     fits(slots, (id) => id === slot?.id) &&
     fits(lifts, (lift) => slot !== undefined && liftKey(lift) === liftKey(slot.lift)) &&
-    fits(muscles, (muscle) => slot !== undefined && foremostMuscle(slot.lift) === muscle)
+    fits(muscles, (muscle) => slot !== undefined && slot.muscle === muscle)
   )
 }
 

@@ -1,13 +1,17 @@
 import { describe, expect, test } from '@jest/globals'
-import { fill, messages } from '../explain/index.ts'
-import { recipeOf } from '../lightWeeks/registry.ts'
+import { messages } from '../explain/index.ts'
+import { fill } from '../words/index.ts'
+import { deloadOf } from '../deloads/index.ts'
 import { advise } from './advise.ts'
 import { answerOf, answerOrder } from './answers/registry.ts'
 import { situations, wellSignals } from './situations.ts'
 
+/** What everybody has, and nothing of a gym's own. */
+const library = {}
+
 const answered = situations.map((one) => ({
   ...one,
-  ...advise({ ...wellSignals, ...one.signals }, one.policy),
+  ...advise(library, { ...wellSignals, ...one.signals }, one.policy),
 }))
 
 // What a coach would say (common practice, no source).
@@ -19,7 +23,7 @@ test.each(answered.map((one) => [one.say, one] as const))(
     expect(evidence.length).toBeGreaterThan(0)
     for (const { id, data } of evidence)
       expect(fill(messages[id] ?? '{', data)).not.toMatch(/[{}]|undefined|NaN|null/)
-    if (suggest) expect(recipeOf[suggest.recipe].params.isValidSync(suggest.params)).toBe(true)
+    if (suggest) expect(deloadOf[suggest.recipe].params.isValidSync(suggest.params)).toBe(true)
   },
 )
 
@@ -37,7 +41,7 @@ describe('the answers', () => {
   test('pain leads to caution, never to a light week or a change', () => {
     for (const { signals, policy } of situations) {
       const pains = [{ exercise: 'deadlift' as const }]
-      expect(advise({ ...wellSignals, ...signals, pains }, policy).answer).toBe('caution')
+      expect(advise(library, { ...wellSignals, ...signals, pains }, policy).answer).toBe('caution')
     }
   })
 })

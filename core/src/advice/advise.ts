@@ -1,4 +1,6 @@
-import type { Found, LightPolicy } from './answer.ts'
+import type { Library } from '../library/index.ts'
+import type { LightPolicy } from '../template/index.ts'
+import type { Found } from './answer.ts'
 import { answerOf, answerOrder, type AnswerKind } from './answers/registry.ts'
 import type { Signals } from './signals.ts'
 
@@ -6,9 +8,9 @@ import type { Signals } from './signals.ts'
 export type Advice = { answer: AnswerKind } & Found
 
 /** The first answer that holds. A program with planned light weeks alone is never told to take another, or to leave one out. */
-export function advise(signals: Signals, policy: LightPolicy = 'both'): Advice {
+export function advise(library: Library, signals: Signals, policy: LightPolicy = 'both'): Advice {
   for (const kind of answerOrder) {
-    const found = answerOf[kind].holds(signals, policy)
+    const found = answerOf[kind].holds(signals, policy, library)
     if (found) return { answer: kind, ...found }
   }
   throw new Error('missing answer: "nothing" always holds')

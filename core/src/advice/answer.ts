@@ -1,19 +1,16 @@
-import type { Messages, Rung } from '../explain/rung.ts'
-import type { Muscle } from '../library/index.ts'
-import type { RecipeKind } from '../lightWeeks/registry.ts'
+import type { LightPolicy } from '../template/index.ts'
+import type { Messages, WhyStep } from '../words/index.ts'
+import type { Muscle, Library } from '../library/index.ts'
+import type { DeloadKind } from '../deloads/index.ts'
 import type { Signals } from './signals.ts'
-
-/** Whether a program goes by planned light weeks, by how members are, or by both; both where it says nothing. */
-export const lightPolicies = ['planned', 'reactive', 'both'] as const
-export type LightPolicy = (typeof lightPolicies)[number]
 
 export type Sureness = 'likely' | 'possible' | 'weak'
 
 /** What was found: the evidence in words, how sure it is, and what might be done. */
 export type Found = {
-  evidence: Rung[]
+  evidence: WhyStep[]
   sure: Sureness
-  suggest?: { recipe: RecipeKind; params: object; muscles?: Muscle[] }
+  suggest?: { recipe: DeloadKind; params: object; muscles?: Muscle[] }
 }
 
 /** One answer of the advisor. One file an answer, file name = export = `kind`; the index says in which order they are tried. */
@@ -25,7 +22,7 @@ export type Answer = {
   school: string
   /** Caution is no advice: it says what to see to first. */
   isCaution?: true
-  holds(signals: Signals, policy: LightPolicy): Found | null
+  holds(signals: Signals, policy: LightPolicy, library: Library): Found | null
   messages: Messages
 }
 

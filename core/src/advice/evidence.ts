@@ -1,11 +1,14 @@
-import type { Messages, Rung } from '../explain/rung.ts'
-import { liftName } from '../library/index.ts'
+import type { Messages, WhyStep } from '../words/index.ts'
+import { liftName, type Library, type Lift } from '../library/index.ts'
 import { dueAfter, fallingIn, limits, weeksWithout, type LiftSignal, type Signals } from './signals.ts'
 
 /** Signs of tiredness beside the bar, each as evidence. */
-export function tiredness({ checkIns, hardness, soreMuscles, lifts, tooMuch }: Signals): Rung[] {
+export function tiredness(
+  library: Library,
+  { checkIns, hardness, soreMuscles, lifts, tooMuch }: Signals,
+): WhyStep[] {
   const [latest] = checkIns
-  const made: Rung[] = []
+  const made: WhyStep[] = []
   if (latest?.freshness !== undefined && latest.freshness <= limits.poor)
     made.push({ id: 'advice.weary', data: { freshness: latest.freshness } })
   if (latest?.mood !== undefined && latest.mood <= limits.poor)
@@ -15,27 +18,28 @@ export function tiredness({ checkIns, hardness, soreMuscles, lifts, tooMuch }: S
   if (soreMuscles.length > 1) made.push({ id: 'advice.sore', data: { muscles: soreMuscles.join(', ') } })
   if (tooMuch > 1) made.push({ id: 'advice.tooMuch', data: { count: tooMuch } })
   const drifted = lifts.filter(({ leftDrift }) => leftDrift !== null && leftDrift <= limits.leftDrift)
-  if (drifted.length > 1) made.push({ id: 'advice.drift', data: { lifts: names(drifted) } })
+  if (drifted.length > 1) made.push({ id: 'advice.drift', data: { lifts: names(library, drifted) } })
   return made
 }
 
 /** Lifts that fall, as evidence. */
-export const falls = (signals: Signals): Rung[] => fallingIn(signals).map(fall)
+export const falls = (library: Library, signals: Signals): WhyStep[] =>
+  fallingIn(signals).map((one) => fall(library, one))
 
-export const fall = ({ lift, missesInARow, change }: LiftSignal): Rung =>
+export const fall = (library: Library, { lift, missesInARow, change }: LiftSignal): WhyStep =>
   missesInARow >= limits.missesInARow
-    ? { id: 'advice.misses', data: { lift: liftName(lift), misses: missesInARow } }
-    : { id: 'advice.falls', data: { lift: liftName(lift), percent: Math.abs(change ?? 0) } }
+    ? { id: 'advice.misses', data: { lift: liftName(library, lift), misses: missesInARow } }
+    : { id: 'advice.falls', data: { lift: liftName(library, lift), percent: Math.abs(change ?? 0) } }
 
 /** A light week that has been long in coming, as evidence. */
-export function isDue(signals: Signals): Rung[] {
+export function isDue(signals: Signals): WhyStep[] {
   const weeks = weeksWithout(signals)
   const after = dueAfter(signals)
   return weeks >= after ? [{ id: 'advice.due', data: { weeks, after } }] : []
 }
 
-export const names = (lifts: { lift: Parameters<typeof liftName>[0] }[]): string =>
-  lifts.map(({ lift }) => liftName(lift)).join(', ')
+export const names = (library: Library, lifts: { lift: Lift }[]): string =>
+  lifts.map(({ lift }) => liftName(library, lift)).join(', ')
 
 export const evidenceMessages: Messages = {
   'advice.weary': 'freshness is {freshness} of 5',

@@ -1,11 +1,15 @@
 // Figures of a member's logs, each by hand: a squat three times a week, planned with a light week in the fourth.
+import type { Answers } from '../progressions/index.ts'
 import { describe, expect, test } from '@jest/globals'
-import type { Answers, Fact, FactBody, Member, SessionLog, SetLog } from '../member/types.ts'
+import type { Fact, FactBody, Member, SessionLog, SetLog } from '../member/index.ts'
 import { planMember, snapshot, type Plan } from '../plan/index.ts'
 import { readTemplate, type Template } from '../template/index.ts'
 import { addDays, type Day } from '../units/index.ts'
 import { readSignals } from './readSignals.ts'
 import type { Signals } from './signals.ts'
+
+/** What everybody has, and nothing of a gym's own. */
+const library = {}
 
 const start = '2026-03-02'
 const { template: read } = readTemplate({
@@ -51,7 +55,13 @@ function train(weeks: Done[], facts: Fact[] = []): Member {
   const member: Member = { facts, logs: [] }
   weeks.forEach(({ reps, more, answers }, i) => {
     const date = addDays(start, 7 * i)
-    const { plans } = planMember(member, [enrolment], { v: template }, { today: date, through: 'end' })
+    const { plans } = planMember({
+      library,
+      member,
+      enrolments: [enrolment],
+      versions: { v: template },
+      when: { today: date, through: 'end' },
+    })
     const plan = plans.e as Plan
     const shown = snapshot(plan, i + 1) as NonNullable<SessionLog['shown']>
     const load = shown.slots.squat?.groups[0]?.load ?? undefined
@@ -89,7 +99,13 @@ const fact = (date: Day, body: FactBody): Fact => {
 }
 function signals(member: Member, weeksOn: number): Signals {
   const today = addDays(start, 7 * weeksOn)
-  const planned = planMember(member, [enrolment], { v: template }, { today, through: 'end' })
+  const planned = planMember({
+    library,
+    member,
+    enrolments: [enrolment],
+    versions: { v: template },
+    when: { today, through: 'end' },
+  })
   return readSignals(member, planned, 'e', template, today)
 }
 const hit: Done = { reps: [5, 5], more: { rir: 2 } }

@@ -1,5 +1,5 @@
-import { foremostMuscle, type Lift, type Muscle } from '../library/index.ts'
-import type { About, CheckIn, EventKind } from '../member/types.ts'
+import { foremostMuscle, type Lift, type Muscle, type Library } from '../library/index.ts'
+import type { About, CheckIn, EventKind } from '../member/index.ts'
 
 /** What advice goes by: figures of one member on one day, made from logs, answers, check-ins and the plan. */
 export type Signals = {
@@ -81,7 +81,7 @@ export const isFlat = (lift: LiftSignal): boolean =>
 
 export const fallingIn = ({ lifts }: Signals): LiftSignal[] => lifts.filter(isFalling)
 
-export const foremost = ({ lift }: LiftSignal): Muscle => foremostMuscle(lift)
+export const foremost = (library: Library, { lift }: LiftSignal): Muscle => foremostMuscle(library, lift)
 
 /** Weeks after the last light week, or the start, from which one is due: sooner for those who train hard, often, or with less to spare. */
 export function dueAfter({ usualLeft, daysAWeek, about }: Signals): number {

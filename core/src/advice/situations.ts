@@ -1,4 +1,4 @@
-import type { LightPolicy } from './answer.ts'
+import type { LightPolicy } from '../template/index.ts'
 import type { AnswerKind } from './answers/registry.ts'
 import type { LiftSignal, Signals } from './signals.ts'
 

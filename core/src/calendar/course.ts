@@ -1,4 +1,5 @@
-import type { Id, Phase, Template } from '../template/types.ts'
+import type { Id } from '../parsing/index.ts'
+import type { Phase, Template } from '../template/index.ts'
 import { addDays, daysBetween, type Day } from '../units/index.ts'
 
 /**

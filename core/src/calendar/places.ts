@@ -1,15 +1,6 @@
-import type { WeekDraft } from '../adjustments/change.ts'
-import { changeOf } from '../adjustments/registry.ts'
-import { actsOn } from '../adjustments/where.ts'
-import {
-  nominalWeeks,
-  type Adjustment,
-  type Id,
-  type Phase,
-  type RowClock,
-  type Slot,
-  type Template,
-} from '../template/types.ts'
+import { type Adjustment, type WeekDraft, changeOf, actsOn } from '../adjustments/index.ts'
+import type { Id } from '../parsing/index.ts'
+import { nominalWeeks, type Phase, type RowClock, type Slot, type Template } from '../template/index.ts'
 
 /** A place in the plan: the one session that stands at a position. All counts are from 1. */
 export type Place = {

@@ -1,12 +1,6 @@
+import type { Id } from '../parsing/index.ts'
 import type { Lift } from '../library/index.ts'
-import {
-  slotsOf,
-  type Id,
-  type Part,
-  type Session,
-  type SlotTurns,
-  type Template,
-} from '../template/types.ts'
+import { slotsOf, type Part, type Session, type SlotTurns, type Template } from '../template/index.ts'
 import type { Place } from './places.ts'
 
 /** The slots of a session in the order of a place: parts whose slots take turns have moved up so many places. */

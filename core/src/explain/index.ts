@@ -1,2 +1,1 @@
-export * from './explain.ts'
-export * from './rung.ts'
+export { explain, messages } from './explain.ts'

@@ -1,4 +1,4 @@
-import { strictObject, wholeField } from '../reading/index.ts'
+import { strictObject, wholeField } from '../parsing/index.ts'
 import { defineGoal } from './goal.ts'
 
 type Cluster = { cluster: { first: number; minis: number; then: number; pause: number; countsAs: number } }

@@ -1,4 +1,4 @@
-import { choiceField, numberField, strictObject, wholeField } from '../reading/index.ts'
+import { choiceField, numberField, strictObject, wholeField } from '../parsing/index.ts'
 import { distanceUnits, formatNumber, isAtLeast, sizeOf, type DistanceUnit } from '../units/index.ts'
 import { defineGoal } from './goal.ts'
 

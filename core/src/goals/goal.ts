@@ -1,9 +1,8 @@
 import type { ObjectSchema } from 'yup'
-import type { SetLog } from '../member/types.ts'
-import type { AmountUnit, Span } from '../units/index.ts'
+import type { Amount, AmountUnit, Span } from '../units/index.ts'
 
 /** What was done in a set, as far as a goal may ask. */
-export type Done = Pick<SetLog, 'reps' | 'amount'>
+export type Done = { reps?: number; amount?: Amount }
 
 /**
  * What each set of a group is to reach. One file a goal, file name = export = the key that names it in a template:

@@ -1,4 +1,4 @@
-import { choiceField, strictObject, wholeField } from '../reading/index.ts'
+import { choiceField, strictObject, wholeField } from '../parsing/index.ts'
 import { formatSeconds, parseSeconds } from '../units/index.ts'
 import { defineGoal } from './goal.ts'
 

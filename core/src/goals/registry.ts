@@ -1,5 +1,5 @@
 import type { GoalKind } from './goal.ts'
-import * as goals from './index.ts'
+import * as goals from './kinds.ts'
 
 export type GoalKey = keyof typeof goals
 type GoalOf<K extends GoalKey> = (typeof goals)[K] extends GoalKind<infer G> ? G : never

@@ -1,4 +1,4 @@
-import { choiceField, spanField, strictObject } from '../reading/index.ts'
+import { choiceField, spanField, strictObject } from '../parsing/index.ts'
 import { formatSpan, highest, lowest, type Span } from '../units/index.ts'
 import { defineGoal } from './goal.ts'
 

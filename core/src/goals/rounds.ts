@@ -1,4 +1,4 @@
-import { strictObject, wholeField } from '../reading/index.ts'
+import { strictObject, wholeField } from '../parsing/index.ts'
 import { formatSeconds, isAtLeast, parseSeconds } from '../units/index.ts'
 import { defineGoal } from './goal.ts'
 

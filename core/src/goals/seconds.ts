@@ -1,4 +1,4 @@
-import { spanField, strictObject } from '../reading/index.ts'
+import { spanField, strictObject } from '../parsing/index.ts'
 import { formatSeconds, highest, isAtLeast, lowest, parseSeconds, type Span } from '../units/index.ts'
 import { defineGoal } from './goal.ts'
 

@@ -1,4 +1,4 @@
-import { strictObject, textField, wholeField } from '../reading/index.ts'
+import { strictObject, textField, wholeField } from '../parsing/index.ts'
 import { defineGoal } from './goal.ts'
 
 /** Something to do that has no load and no count: a class, a drill, an easy day. Done or not, with a note. */

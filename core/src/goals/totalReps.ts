@@ -1,4 +1,4 @@
-import { strictObject, wholeField } from '../reading/index.ts'
+import { strictObject, wholeField } from '../parsing/index.ts'
 import { defineGoal } from './goal.ts'
 
 /** So many reps in all, in no more sets than the group has: 30 within 4. How they are shared out is the member's. */

@@ -1,27 +1,27 @@
 import type { Exercise } from './exercise.ts'
 import type { BuiltInId } from './exercises.ts'
 import { otherNames, shortWords } from './otherNames.ts'
-import { exerciseOf, exercisesAtHand, type ExerciseId } from './own.ts'
+import { exerciseOf, exercisesAtHand, type ExerciseId, type Library } from './own.ts'
 
 /**
  * The exercises that a few words describe, best first: words may be of the name in any order, the beginnings of words ("rom dead"),
  * a muscle, a pattern, a tool, or what else it is called or found by; plurals and short words ("DB") are taken. Every word must fit; none
  * finds all.
  */
-export function findExercises(typed: string): readonly ExerciseId[] {
+export function findExercises(library: Library, typed: string): readonly ExerciseId[] {
   const words = plain(typed).split(' ').filter(Boolean)
-  if (!words.length) return exercisesAtHand()
-  const ranked = exercisesAtHand().flatMap((id) => {
-    const rank = rankOf(wordsFor(id), words)
+  if (!words.length) return exercisesAtHand(library)
+  const ranked = exercisesAtHand(library).flatMap((id) => {
+    const rank = rankOf(wordsFor(library, id), words)
     return rank === null ? [] : [{ id, rank }]
   })
   return ranked.sort((a, b) => a.rank - b.rank).map(({ id }) => id)
 }
 
 /** The exercise of exactly this name, whatever its case, hyphens and plural. */
-export function exerciseNamed(typed: string): ExerciseId | undefined {
+export function exerciseNamed(library: Library, typed: string): ExerciseId | undefined {
   const wanted = keyOf(typed)
-  return exercisesAtHand().find((id) => wordsFor(id).name === wanted)
+  return exercisesAtHand(library).find((id) => wordsFor(library, id).name === wanted)
 }
 
 type Words = {
@@ -72,8 +72,8 @@ const wordsOf = (...texts: string[]): string[] => plain(texts.join(' ')).split('
 /** The words of each exercise are cut once. */
 const cut = new WeakMap<Exercise, Words>()
 
-function wordsFor(id: ExerciseId): Words {
-  const exercise = exerciseOf({ exercise: id })
+function wordsFor(library: Library, id: ExerciseId): Words {
+  const exercise = exerciseOf(library, { exercise: id })
   const known = cut.get(exercise)
   if (known) return known
   const { name, pattern, tool, direct, indirect, also = '' } = exercise

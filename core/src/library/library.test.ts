@@ -1,14 +1,13 @@
 import { describe, expect, test } from '@jest/globals'
-import {
-  exerciseIds,
-  exerciseNamed,
-  exerciseOf,
-  exercises,
-  findExercises,
-  setCounts,
-  type Exercise,
-} from './index.ts'
+import { exerciseNamed, findExercises } from './findExercise.ts'
+import { exerciseOf } from './own.ts'
+import { setCounts } from './lift.ts'
+import type { Exercise } from './exercise.ts'
+import { exerciseIds, exercises } from './exercises.ts'
 import { otherNames } from './otherNames.ts'
+
+/** What everybody has, and nothing of a gym's own. */
+const library = {}
 
 const all = Object.entries<Exercise>(exercises)
 
@@ -48,7 +47,7 @@ describe('the library', () => {
       for (let parent = exercises[id as 'backSquat'].parent as Exercise['parent']; parent;) {
         expect(way).not.toContain(parent.exercise)
         way.push(parent.exercise)
-        parent = exerciseOf({ exercise: parent.exercise as 'backSquat' }).parent
+        parent = exerciseOf(library, { exercise: parent.exercise as 'backSquat' }).parent
       }
     }
   })
@@ -63,10 +62,10 @@ describe('the library', () => {
 
   test('direct work counts 1, indirect 0.5, other work nothing, and a slot may say otherwise', () => {
     const bench = { exercise: 'benchPress' as const }
-    expect(['chest', 'triceps', 'quads'].map((muscle) => setCounts(bench, muscle as 'chest'))).toEqual([
-      1, 0.5, 0,
-    ])
-    expect(setCounts(bench, 'triceps', { triceps: 1 })).toBe(1)
+    expect(
+      ['chest', 'triceps', 'quads'].map((muscle) => setCounts(library, bench, muscle as 'chest')),
+    ).toEqual([1, 0.5, 0])
+    expect(setCounts(library, bench, 'triceps', { triceps: 1 })).toBe(1)
   })
 })
 
@@ -80,27 +79,30 @@ describe('finding an exercise', () => {
     ['row machine', 'rowMachine'],
     ['traps', 'shrug'],
     ['curl biceps', 'curlBarCurl'],
-  ])('%s finds %s first', (typed, first) => expect(findExercises(typed)[0]).toBe(first))
+  ])('%s finds %s first', (typed, first) => expect(findExercises(library, typed)[0]).toBe(first))
 
   test('a muscle or a pattern finds all that have it', () => {
-    expect(findExercises('calves').length).toBeGreaterThan(4)
-    const found = findExercises('vertical pull')
+    expect(findExercises(library, 'calves').length).toBeGreaterThan(4)
+    const found = findExercises(library, 'vertical pull')
     expect(found.length).toBeGreaterThan(8)
-    expect(found.map((id) => exerciseOf({ exercise: id }).pattern)).toContain('vertical pull')
+    expect(found.map((id) => exerciseOf(library, { exercise: id }).pattern)).toContain('vertical pull')
   })
 
   test('what an exercise is called besides is one exercise’s alone, and finds it first', () => {
     const all = Object.entries(otherNames).flatMap(([id, names]) => names.map((name) => [name, id] as const))
     expect(new Set(all.map(([name]) => name)).size).toBe(all.length)
     for (const [name, id] of all) {
-      expect([name, findExercises(name)[0]]).toEqual([name, id])
-      expect([name, exerciseNamed(name)]).toEqual([name, undefined])
+      expect([name, findExercises(library, name)[0]]).toEqual([name, id])
+      expect([name, exerciseNamed(library, name)]).toEqual([name, undefined])
     }
   })
 
   test('what is nobody’s name finds nothing, nothing typed finds all', () => {
-    expect(findExercises('zzz')).toEqual([])
-    expect(findExercises(' ')).toEqual(exerciseIds)
-    expect([exerciseNamed('Back Squat'), exerciseNamed('squat')]).toEqual(['backSquat', undefined])
+    expect(findExercises(library, 'zzz')).toEqual([])
+    expect(findExercises(library, ' ')).toEqual(exerciseIds)
+    expect([exerciseNamed(library, 'Back Squat'), exerciseNamed(library, 'squat')]).toEqual([
+      'backSquat',
+      undefined,
+    ])
   })
 })

@@ -1,6 +1,6 @@
 import type { Muscle, Pattern } from './exercise.ts'
 import { exerciseIds } from './exercises.ts'
-import { exerciseOf, type ExerciseId } from './own.ts'
+import { exerciseOf, type ExerciseId, type Library } from './own.ts'
 
 /** Key of every max, record and "last time": an exercise, and where it matters its variant ("paused", "blocks 8 cm"). */
 export type Lift = { exercise: ExerciseId; variant?: string }
@@ -9,10 +9,12 @@ export type Lift = { exercise: ExerciseId; variant?: string }
 export const liftOf = ({ exercise, variant }: Lift): Lift => ({ exercise, ...(variant && { variant }) })
 
 /** Lists of lifts go in the order of the library, with the gym's own behind, by name. */
-export function compareLifts(a: Lift, b: Lift): number {
-  const [ofA, ofB] = [a, b].map(({ exercise }) => places.get(exercise) ?? Infinity) as [number, number]
-  return ofA === ofB ? liftName(a).localeCompare(liftName(b)) : ofA - ofB
-}
+export const compareLifts =
+  (library: Library) =>
+  (a: Lift, b: Lift): number => {
+    const [ofA, ofB] = [a, b].map(({ exercise }) => places.get(exercise) ?? Infinity) as [number, number]
+    return ofA === ofB ? liftName(library, a).localeCompare(liftName(library, b)) : ofA - ofB
+  }
 const places: ReadonlyMap<ExerciseId, number> = new Map(exerciseIds.map((id, i) => [id, i]))
 
 /** A lift as a text key, equal for equal lifts. */
@@ -27,28 +29,37 @@ export function liftOfKey(key: string): Lift {
 }
 
 /** "Back squat, paused". */
-export const liftName = (lift: Lift): string =>
-  lift.variant ? `${exerciseOf(lift).name}, ${lift.variant}` : exerciseOf(lift).name
+export const liftName = (library: Library, lift: Lift): string =>
+  lift.variant ? `${exerciseOf(library, lift).name}, ${lift.variant}` : exerciseOf(library, lift).name
 
 /** Upper-body lifts and small machines rise by the smaller step: half of what squats and pulls from the floor do (common practice). */
-export function takesSmallSteps(lift: Lift): boolean {
-  const { pattern, direct, indirect } = exerciseOf(lift)
+export function takesSmallSteps(library: Library, lift: Lift): boolean {
+  const { pattern, direct, indirect } = exerciseOf(library, lift)
   return !((pattern === 'squat' || pattern === 'hinge') && [...direct, ...indirect].includes('glutes'))
 }
 
 /** Lifts that a max may be given for: those with a load, on a bar, in the hand, on a stack or on top of the body. */
-export const takesMax = (lift: Lift): boolean => !withoutMax.has(exerciseOf(lift).pattern)
+export const takesMax = (library: Library, lift: Lift): boolean =>
+  !withoutMax.has(exerciseOf(library, lift).pattern)
 const withoutMax: ReadonlySet<Pattern> = new Set(['trunk', 'carry', 'jump', 'conditioning'])
 
 /** The muscle that an exercise works foremost. */
-export const foremostMuscle = (lift: Lift): Muscle => exerciseOf(lift).direct[0] as Muscle
+export const foremostMuscle = (library: Library, lift: Lift): Muscle =>
+  exerciseOf(library, lift).direct[0] as Muscle
 
 /** What a set counts for a muscle: 1 direct, 0.5 indirect, else 0 (common practice, no source); a slot may say otherwise. */
-export function setCounts(lift: Lift, muscle: Muscle, own?: Partial<Record<Muscle, number>>): number {
-  const { direct, indirect } = exerciseOf(lift)
+export function setCounts(
+  library: Library,
+  lift: Lift,
+  muscle: Muscle,
+  own?: Partial<Record<Muscle, number>>,
+): number {
+  const { direct, indirect } = exerciseOf(library, lift)
   return own?.[muscle] ?? (direct.includes(muscle) ? 1 : indirect.includes(muscle) ? 0.5 : 0)
 }
 
 /** The name of a max: that of a body-weight lift is of the body and what goes on top. "Pull-up, with the body". */
-export const maxName = (lift: Lift): string =>
-  exerciseOf(lift).tool === 'body weight' ? `${liftName(lift)}, with the body` : liftName(lift)
+export const maxName = (library: Library, lift: Lift): string =>
+  exerciseOf(library, lift).tool === 'body weight'
+    ? `${liftName(library, lift)}, with the body`
+    : liftName(library, lift)

@@ -1,23 +1,11 @@
 import { describe, expect, test } from '@jest/globals'
 import { fixtureJson } from '../../fixtures/read.ts'
-import { formatIssue } from '../reading/index.ts'
+import { exerciseNamed, findExercises } from './findExercise.ts'
+import { exerciseOf, mergeFault, withExercises, type Library, type OwnExercise, type OwnId } from './own.ts'
+import { ownIdsIn, renameExercises, withOwnExercises } from './renameExercises.ts'
+import { formatIssue } from '../parsing/index.ts'
 import { readTemplate } from '../template/index.ts'
-import {
-  compareLifts,
-  exerciseNamed,
-  exerciseOf,
-  findExercises,
-  knowExercises,
-  liftName,
-  mergeFault,
-  openShelf,
-  ownIdsIn,
-  renameExercises,
-  setCounts,
-  withOwnExercises,
-  type OwnExercise,
-  type OwnId,
-} from './index.ts'
+import { compareLifts, liftName, setCounts } from './lift.ts'
 
 const sled: OwnExercise = {
   name: 'Sledge shove',
@@ -36,52 +24,52 @@ const file = () =>
   structuredClone(fixtureJson('a-gyms-own-exercises-one-merged', 'template')) as {
     exercises: Record<string, Record<string, unknown>>
   }
-const faults = (input: unknown) => readTemplate(input).issues?.map(formatIssue) ?? []
+const faults = (input: unknown, library: Library = {}) =>
+  readTemplate(input, library).issues?.map(formatIssue) ?? []
 
 describe('exercises of a gym', () => {
-  test('are known by id everywhere, and found by name only where the gym’s shelf is open', () => {
-    expect(knowExercises({ 'own:sled-1': sled })).toEqual([])
-    expect(liftName({ exercise: 'own:sled-1', variant: 'uphill' })).toBe('Sledge shove, uphill')
-    expect(setCounts({ exercise: 'own:sled-1' }, 'calves')).toBe(0.5)
-    expect(exerciseNamed('sledge shove')).toBeUndefined()
-    openShelf(['own:sled-1'])
-    expect(exerciseNamed('Sledge Shove')).toBe('own:sled-1')
-    expect(findExercises('prowl')).toEqual(['own:sled-1'])
-    openShelf([])
-    expect(findExercises('prowl')).toEqual([])
+  test('are known by id and by name in the library that has them, and in no other', () => {
+    const library = { 'own:sled-1': sled } as const
+    expect(liftName(library, { exercise: 'own:sled-1', variant: 'uphill' })).toBe('Sledge shove, uphill')
+    expect(setCounts(library, { exercise: 'own:sled-1' }, 'calves')).toBe(0.5)
+    expect(exerciseNamed(library, 'Sledge Shove')).toBe('own:sled-1')
+    expect(findExercises(library, 'prowl')).toEqual(['own:sled-1'])
+    expect([exerciseNamed({}, 'sledge shove'), findExercises({}, 'prowl')]).toEqual([undefined, []])
+    expect(() => liftName({}, { exercise: 'own:sled-1' })).toThrow('unknown exercise "own:sled-1"')
   })
 
   test('may be called otherwise, but never become something else under their id', () => {
-    knowExercises({ 'own:sled-2': sled })
-    expect(knowExercises({ 'own:sled-2': { ...sled, tool: 'barbell' } })).toEqual(['own:sled-2'])
-    expect(exerciseOf({ exercise: 'own:sled-2' }).tool).toBe('machine')
-    expect(knowExercises({ 'own:sled-2': { ...sled, name: 'Sledge push', cost: 4 } })).toEqual([])
-    expect(exerciseOf({ exercise: 'own:sled-2' }).name).toBe('Sledge push')
+    const known = { 'own:sled-2': sled } as const
+    const other = withExercises(known, { 'own:sled-2': { ...sled, tool: 'barbell' } })
+    expect(other).toEqual({ library: known, clashes: ['own:sled-2'] })
+    const { library, clashes } = withExercises(known, {
+      'own:sled-2': { ...sled, name: 'Sledge push', cost: 4 },
+    })
+    expect([exerciseOf(library, { exercise: 'own:sled-2' }).name, clashes]).toEqual(['Sledge push', []])
+    expect(exerciseOf(known, { exercise: 'own:sled-2' }).name).toBe('Sledge shove')
   })
 
-  test('are merged where their numbers mean the same, and are then the other, off the shelf', () => {
-    knowExercises({ 'own:sled-3': sled, 'own:sled-4': { ...sled, name: 'Old shove' } })
-    const [first, old, squat] = [sled, { ...sled, name: 'Old shove' }, exerciseOf({ exercise: 'backSquat' })]
+  test('are merged where their numbers mean the same, and are then the other, out of the choice', () => {
+    const [first, old] = [sled, { ...sled, name: 'Old shove' }]
+    const squat = exerciseOf({}, { exercise: 'backSquat' })
     expect(mergeFault(first, first)).toMatch(/itself/)
     expect(mergeFault(first, squat)).toMatch(/Sledge shove and Back squat differ in its tool/)
     expect(mergeFault(old, first)).toBeNull()
     expect(mergeFault(first, { ...old, mergedInto: 'own:sled-3' })).toMatch(/merged into another itself/)
-    knowExercises({ 'own:sled-4': { ...sled, name: 'Old shove', mergedInto: 'own:sled-3' } })
-    expect(exerciseOf({ exercise: 'own:sled-4' }).name).toBe('Sledge shove')
-    openShelf(['own:sled-3', 'own:sled-4'])
-    expect(findExercises('shove')).toEqual(['own:sled-3'])
-    openShelf([])
+    const library: Library = { 'own:sled-3': sled, 'own:sled-4': { ...old, mergedInto: 'own:sled-3' } }
+    expect(exerciseOf(library, { exercise: 'own:sled-4' }).name).toBe('Sledge shove')
+    expect(findExercises(library, 'shove')).toEqual(['own:sled-3'])
   })
 
   test('stand behind the library in lists, by name', () => {
-    knowExercises({
+    const library: Library = {
       'own:sled-5': { ...sled, name: 'Anchor drag' },
       'own:sled-6': { ...sled, name: 'Buoy lift' },
-    })
+    }
     const lifts = (['own:sled-6', 'plank', 'own:sled-5', 'backSquat'] as const).map((exercise) => ({
       exercise,
     }))
-    expect(lifts.sort(compareLifts).map(({ exercise }) => exercise)).toEqual([
+    expect(lifts.sort(compareLifts(library)).map(({ exercise }) => exercise)).toEqual([
       'backSquat',
       'plank',
       'own:sled-5',
@@ -110,23 +98,21 @@ test('a document of any depth is looked through without an end of the stack', ()
 
 describe('a file with exercises of a gym', () => {
   test('reads, and is given out with all that it names, so that it reads again to the same', () => {
-    const { template } = readTemplate(file())
-    const out = withOwnExercises(template as object)
+    const { template, library = {} } = readTemplate(file())
+    const out = withOwnExercises(library, template as object)
     expect(Object.keys(out.exercises ?? {}).sort()).toEqual([
       'own:barge-squat',
       'own:net-hold',
       'own:slip-row',
     ])
-    expect(readTemplate(out)).toEqual({ template })
+    expect(readTemplate(out).template).toEqual(template)
   })
 
   test('carries what its exercises name in their turn', () => {
-    knowExercises({ 'own:sled-7': { ...sled, substitutes: ['own:sled-8'] }, 'own:sled-8': sled })
-    expect(Object.keys(withOwnExercises({ exercise: 'own:sled-7' }).exercises ?? {})).toEqual([
-      'own:sled-7',
-      'own:sled-8',
-    ])
-    expect(withOwnExercises({ exercise: 'backSquat' })).toEqual({ exercise: 'backSquat' })
+    const library: Library = { 'own:sled-7': { ...sled, substitutes: ['own:sled-8'] }, 'own:sled-8': sled }
+    const out = withOwnExercises(library, { exercise: 'own:sled-7' })
+    expect(Object.keys(out.exercises ?? {})).toEqual(['own:sled-7', 'own:sled-8'])
+    expect(withOwnExercises(library, { exercise: 'backSquat' })).toEqual({ exercise: 'backSquat' })
   })
 
   test.each<[string, (input: ReturnType<typeof file>) => void, RegExp]>([
@@ -150,10 +136,10 @@ describe('a file with exercises of a gym', () => {
     ],
     ['no list of exercises', (f) => Object.assign(f, { exercises: 'none' }), /exercises of the gym by id/],
   ])('with %s is refused with its place', (_, spoil, said) => {
-    readTemplate(file())
+    const { library } = readTemplate(file())
     const input = file()
     spoil(input)
-    expect(faults(input).join('\n')).toMatch(said)
+    expect(faults(input, library).join('\n')).toMatch(said)
   })
 
   test('that names what nobody declares is refused where it names it', () => {

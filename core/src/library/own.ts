@@ -57,47 +57,58 @@ export function mergeFault(from: OwnExercise, into: OwnExercise): string | null 
 }
 
 /**
- * Exercises by id: the library's, and those of gyms. It is a dictionary, not a state that a plan could depend on: what is settled of an
- * id never changes, and whatever names one was read beside what declares it.
+ * A gym's own exercises, beside those that everybody has: what whoever names an exercise of a gym is handed. Plain JSON, so that it goes
+ * to a worker, a phone or a job with the rest of what they plan from. `{}` holds those that everybody has, and no others.
  */
-const known: Map<string, OwnExercise> = new Map(Object.entries<OwnExercise>(exercises))
+export type Library = Readonly<OwnExercises>
 
-/** Makes exercises of a gym known, or their names and notes known anew. Says which are known as something else: those stay. */
-export function knowExercises(own: OwnExercises): OwnId[] {
-  return (Object.entries(own) as [OwnId, OwnExercise][]).flatMap(([id, one]) => {
-    const before = known.get(id)
-    if (before && differsIn(before, one)) return [id]
-    known.set(id, one)
-    return []
-  })
-}
+/** The exercise of an id as it was declared, merged or not. */
+export const declaredAs = (library: Library, id: string): OwnExercise | undefined =>
+  Object.hasOwn(exercises, id) ? exercises[id as BuiltInId] : library[id as OwnId]
 
-/** A gym's exercises by these ids, as they are known. */
-export const ownExercises = (ids: Iterable<OwnId>): OwnExercises =>
-  Object.fromEntries([...ids].flatMap((id) => (known.has(id) ? [[id, known.get(id) as OwnExercise]] : [])))
+export const isExercise = (library: Library, id: unknown): id is ExerciseId =>
+  typeof id === 'string' && declaredAs(library, id) !== undefined
+
+/** Whether a text may be the id of an exercise: of one that everybody has, or of some gym's own. */
+export const isExerciseId = (id: unknown): id is ExerciseId =>
+  typeof id === 'string' && (Object.hasOwn(exercises, id) || isOwnId(id))
 
 export const isOwnId = (id: unknown): id is OwnId => typeof id === 'string' && ownIdPattern.test(id)
 export const ownIdPattern = /^own:[a-z0-9-]{4,40}$/
 
-/** The exercise of an id as it was declared, merged or not. */
-export const declaredAs = (id: string): OwnExercise | undefined => known.get(id)
-
-export const isExercise = (id: unknown): id is ExerciseId => typeof id === 'string' && known.has(id)
-
 /** What is known of the exercise of a lift; of one that is merged, of the one that it is merged into. */
-export function exerciseOf({ exercise: id }: { exercise: ExerciseId }): Exercise {
-  const one = known.get(id)
-  if (!one) throw new TypeError(`unknown exercise "${id}": what names it was read without what declares it`)
-  return one.mergedInto ? exerciseOf({ exercise: one.mergedInto }) : one
+export function exerciseOf(library: Library, { exercise: id }: { exercise: ExerciseId }): Exercise {
+  const one: OwnExercise | undefined = exercises[id as BuiltInId] ?? library[id as OwnId]
+  if (!one) throw new TypeError(`unknown exercise "${id}": it is none of the library that was handed over`)
+  return one.mergedInto ? exerciseOf(library, { exercise: one.mergedInto }) : one
 }
 
-let shelf: readonly OwnId[] = []
-
-/** Puts the exercises of one gym among those that are looked for by name: for a page or a command, which serve one gym at a time. */
-export function openShelf(ids: readonly OwnId[]): void {
-  shelf = ids.filter((id) => known.has(id) && !known.get(id)?.mergedInto)
+/**
+ * A library with more exercises in it, or with names and notes said anew. What loads and plans read of an id never changes: where it
+ * would, the exercise stays as it is known, and the id is among the `clashes`.
+ */
+export function withExercises(library: Library, more: OwnExercises): { library: Library; clashes: OwnId[] } {
+  const entries = Object.entries(more) as [OwnId, OwnExercise][]
+  const isClash = ([id, one]: [OwnId, OwnExercise]) => {
+    const before = library[id]
+    return before !== undefined && differsIn(before, one) !== undefined
+  }
+  const fitting = entries.filter((entry) => !isClash(entry))
+  return {
+    library: fitting.length ? { ...library, ...Object.fromEntries(fitting) } : library,
+    clashes: entries.filter(isClash).map(([id]) => id),
+  }
 }
 
-/** The exercises to choose from: those of the library, and those on the shelf. */
-export const exercisesAtHand = (): readonly ExerciseId[] =>
-  shelf.length ? [...exerciseIds, ...shelf] : exerciseIds
+/** The exercises to choose from: those that everybody has, and the gym's own that are merged into no other. */
+export function exercisesAtHand(library: Library): readonly ExerciseId[] {
+  const known = atHand.get(library)
+  if (known) return known
+  const own = (Object.keys(library) as OwnId[]).filter((id) => !library[id]?.mergedInto)
+  const made = own.length ? [...exerciseIds, ...own] : exerciseIds
+  atHand.set(library, made)
+  return made
+}
+
+/** A library is never changed in place, so its list is kept beside it. */
+const atHand = new WeakMap<Library, readonly ExerciseId[]>()

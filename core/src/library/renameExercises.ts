@@ -1,4 +1,4 @@
-import { isOwnId, ownExercises, type ExerciseId, type OwnExercises, type OwnId } from './own.ts'
+import { isOwnId, type ExerciseId, type Library, type OwnExercises, type OwnId } from './own.ts'
 
 /** A document with exercises of a gym called by other ids, wherever it names them: as a value, or before a variant in the key of a lift. */
 export function renameExercises<T>(document: T, ids: ReadonlyMap<OwnId, ExerciseId>): T {
@@ -16,22 +16,25 @@ export function ownIdsIn(document: unknown): Set<OwnId> {
 }
 
 /** A document with the exercises of a gym that it names, and those that these name: a file that can be read anywhere. */
-export function withOwnExercises<T extends object>(document: T): T & { exercises?: OwnExercises } {
-  let all: OwnExercises = {}
-  for (
-    let more = ownIdsIn(document);
-    more.size;
-    more = new Set([...ownIdsIn(all)].filter((id) => !(id in all)))
-  ) {
-    const known = ownExercises(more)
-    if (!Object.keys(known).length) break
-    all = { ...all, ...known }
+export function withOwnExercises<T extends object>(
+  library: Library,
+  document: T,
+): T & { exercises?: OwnExercises } {
+  const all: OwnExercises = {}
+  const add = (ids: Iterable<OwnId>): void => {
+    for (const id of ids) {
+      const one = library[id]
+      if (!one || id in all) continue
+      all[id] = one
+      add(ownIdsIn(one))
+    }
   }
+  add(ownIdsIn(document))
   return Object.keys(all).length ? { ...document, exercises: all } : document
 }
 
 /** Which of some exercises are merged, and into what. */
-export const mergedOf = (exercises: OwnExercises): Map<OwnId, ExerciseId> =>
+export const mergedOf = (exercises: Library): Map<OwnId, ExerciseId> =>
   new Map(
     (Object.entries(exercises) as [OwnId, OwnExercises[OwnId]][]).flatMap(([id, { mergedInto }]) =>
       mergedInto ? [[id, mergedInto] as const] : [],

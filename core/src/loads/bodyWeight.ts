@@ -1,5 +1,5 @@
-import type { Rung } from '../explain/rung.ts'
-import { numberField, strictObject } from '../reading/index.ts'
+import type { WhyStep } from '../words/index.ts'
+import { numberField, strictObject } from '../parsing/index.ts'
 import { formatNumber } from '../units/index.ts'
 import { defineSource, percentBefore } from './source.ts'
 
@@ -21,7 +21,7 @@ export const bodyWeight = defineSource<{ percent: number }>({
   },
   price({ lift, body }, { percent }) {
     if (!body) return { need: 'bodyWeight', lift }
-    const rungs: Rung[] = [
+    const rungs: WhyStep[] = [
       { id: 'bodyWeight.is', data: { load: body } },
       { id: 'bodyWeight.percent', data: { percent } },
     ]

@@ -1,5 +1,5 @@
-import { mostTableReps, percentFor, repTableTitle } from '../maxes/table.ts'
-import { numberField, strictObject, wholeField } from '../reading/index.ts'
+import { mostTableReps, percentFor, repTableTitle } from '../maxes/index.ts'
+import { numberField, strictObject, wholeField } from '../parsing/index.ts'
 import { formatNumber, snap } from '../units/index.ts'
 import { maxRung } from './maxRung.ts'
 import { defineSource } from './source.ts'

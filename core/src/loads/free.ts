@@ -1,4 +1,4 @@
-import { strictObject } from '../reading/index.ts'
+import { strictObject } from '../parsing/index.ts'
 import { defineSource } from './source.ts'
 
 /** The member chooses the load; last time's numbers stand beside it. */

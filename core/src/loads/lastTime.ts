@@ -1,4 +1,4 @@
-import { percentField, strictObject } from '../reading/index.ts'
+import { percentField, strictObject } from '../parsing/index.ts'
 import { formatNumber } from '../units/index.ts'
 import { defineSource, percentBefore } from './source.ts'
 

@@ -1,5 +1,5 @@
 import { formatNumber } from '../units/index.ts'
-import { percentField, strictObject } from '../reading/index.ts'
+import { percentField, strictObject } from '../parsing/index.ts'
 import { defineSource, percentBefore } from './source.ts'
 import { maxMessages, maxRung } from './maxRung.ts'
 

@@ -1,11 +1,11 @@
-import type { Rung } from '../explain/rung.ts'
-import { formulaOf, type FormulaKind } from '../maxes/registry.ts'
+import type { WhyStep } from '../words/index.ts'
+import { formulaOf, type FormulaKind } from '../maxes/index.ts'
 import type { MaxInForce } from './source.ts'
 
 /** The first rung of every load that comes from a max: its size, its day, how it is known, and whether it is too old. */
-export function maxRung({ load, date, from, staleWeeks, ratio }: MaxInForce): Rung {
+export function maxRung({ load, date, from, staleWeeks, ratio }: MaxInForce): WhyStep {
   if (ratio) return { id: 'max.ratio', data: { load, date, ...ratio } }
-  const data: Rung['data'] = { load, date }
+  const data: WhyStep['data'] = { load, date }
   if (from) {
     const reps = from.rir ? `${from.reps} with ${from.rir} left` : from.reps
     Object.assign(data, { set: from.load, reps })

@@ -1,4 +1,4 @@
-import { strictObject } from '../reading/index.ts'
+import { strictObject } from '../parsing/index.ts'
 import { defineSource } from './source.ts'
 
 /** Nothing is loaded: reps alone. */

@@ -1,4 +1,4 @@
-import { exerciseField, percentField, strictObject, textField } from '../reading/index.ts'
+import { exerciseField, percentField, strictObject, textField } from '../parsing/index.ts'
 import { exerciseNamed, liftName, type ExerciseId } from '../library/index.ts'
 import { formatNumber } from '../units/index.ts'
 import { maxRung } from './maxRung.ts'
@@ -16,18 +16,19 @@ export const otherMax = defineSource<Params>({
     variant: textField('a variant', 60),
     percent: percentField().required(),
   }),
-  cell: ({ percent, ...lift }) => `${formatNumber(percent)}% of ${liftName(lift).toLowerCase()}`,
-  read(typed) {
+  cell: ({ percent, ...lift }, library) =>
+    `${formatNumber(percent)}% of ${liftName(library, lift).toLowerCase()}`,
+  read(typed, library) {
     const match = /^(\d+(?:[.,]\d+)?)\s*%?\s*of\s+(.+)$/.exec(typed)
-    const exercise = exerciseNamed(match?.[2] ?? '')
+    const exercise = exerciseNamed(library, match?.[2] ?? '')
     return match && exercise ? { exercise, percent: Number(match[1]?.replace(',', '.')) } : null
   },
   readsMax: (_, { exercise, variant }) => ({ exercise, ...(variant && { variant }) }),
-  price({ maxOf }, { exercise, variant, percent }) {
+  price({ library, maxOf }, { exercise, variant, percent }) {
     const lift = { exercise, ...(variant && { variant }) }
     const max = maxOf?.(lift)
     if (!max) return { need: 'max', lift }
-    const of = { id: 'otherMax.of', data: { percent, lift: liftName(lift).toLowerCase() } }
+    const of = { id: 'otherMax.of', data: { percent, lift: liftName(library, lift).toLowerCase() } }
     return { base: max.load, percent, rungs: [maxRung(max), of] }
   },
   messages: { 'otherMax.of': '{percent}% of it, the {lift} max' },

@@ -1,4 +1,4 @@
-import * as sources from './index.ts'
+import * as sources from './kinds.ts'
 import type { Source } from './source.ts'
 
 export type { MaxInForce } from './source.ts'

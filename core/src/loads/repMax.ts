@@ -1,7 +1,7 @@
-import { percentField, strictObject, wholeField } from '../reading/index.ts'
+import { percentField, strictObject, wholeField } from '../parsing/index.ts'
 import { formatNumber } from '../units/index.ts'
 import { maxRung } from './maxRung.ts'
-import { repMax as repMaxOf, repMaxMessages } from './repMaxOf.ts'
+import { repMaxMessages, repMaxOf } from './repMaxOf.ts'
 import { defineSource, percentBefore } from './source.ts'
 
 /** Percent of the max for several reps: 90% of the 5RM. */

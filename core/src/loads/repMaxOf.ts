@@ -1,5 +1,5 @@
-import type { Rung } from '../explain/rung.ts'
-import { defaultFormula, formulaOf } from '../maxes/registry.ts'
+import type { WhyStep } from '../words/index.ts'
+import { defaultFormula, formulaOf } from '../maxes/index.ts'
 import { addLoad, snap, type Load } from '../units/index.ts'
 import type { MaxInForce } from './source.ts'
 
@@ -7,7 +7,7 @@ import type { MaxInForce } from './source.ts'
  * The n-rep max behind the max in force: the set itself where the max was accepted from one of so many reps, else worked
  * out from the 1RM by the default formula, the other way round. The 5RM of a 1RM of 116.6667 kg is 100 kg (Epley).
  */
-export function repMax({ load, from }: MaxInForce, reps: number): { load: Load; rungs: Rung[] } {
+export function repMaxOf({ load, from }: MaxInForce, reps: number): { load: Load; rungs: WhyStep[] } {
   if (reps === 1) return { load, rungs: [] }
   if (from?.reps === reps && !from.rir) {
     const set = from.body ? addLoad(from.body, from.load, from.help) : from.load

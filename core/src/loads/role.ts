@@ -1,6 +1,10 @@
-import { percentField, strictObject, textField } from '../reading/index.ts'
+import { percentField, strictObject, textField } from '../parsing/index.ts'
 import { formatNumber } from '../units/index.ts'
 import { defineSource, percentBefore } from './source.ts'
+
+/** A word by itself, but none that says something else of a load or of sets. */
+const roleName =
+  /^(?!(?:tm|rule|top|bw|until|rest|round|tempo|style|bands|fixed|each|per|past|or|then|as|at|do|of)$)[a-z]+$/
 
 /**
  * Percent of the load that the slot's progression had on the bar in another role this week: the light day reads the volume
@@ -17,7 +21,7 @@ export const role = defineSource<{ role: string; percent: number }>({
   cell: ({ role: name, percent }) => `${formatNumber(percent)}% ${name}`,
   readsRole: ({ role: name }) => name,
   read(typed) {
-    const percent = percentBefore(typed, /^(?!tm$|rule$|top$)[a-z]+$/)
+    const percent = percentBefore(typed, roleName)
     return percent === null ? null : { percent, role: typed.replace(/^[^a-z]*/, '') }
   },
   price({ lift, role: seen }, { role: name, percent }) {

@@ -1,12 +1,13 @@
 import type { ObjectSchema } from 'yup'
-import type { Messages, Rung } from '../explain/rung.ts'
-import type { Lift } from '../library/index.ts'
-import type { RepTable } from '../maxes/table.ts'
-import type { Today } from '../member/types.ts'
-import type { Load, Unit } from '../units/index.ts'
+import type { Messages, WhyStep } from '../words/index.ts'
+import type { Lift, Library } from '../library/index.ts'
+import type { RepTable } from '../maxes/index.ts'
+import type { Id } from '../parsing/index.ts'
+import type { Load, Step, Unit, Way } from '../units/index.ts'
 
 /** What a source may read; it asks no clock and no store. */
 export type Known = {
+  library: Library
   lift: Lift
   max: MaxInForce | null
   /** Percent of the max that the template's training max is. */
@@ -56,7 +57,7 @@ export type Priced = {
   base: Load
   percent: number
   minus?: Load
-  rungs: Rung[]
+  rungs: WhyStep[]
   /** It is read off a load that this week's changes have acted on: they do not act on it again. */
   isScaled?: true
   /** The 1RM that it is a part of: more is asked only where the writer has said so. */
@@ -65,8 +66,11 @@ export type Priced = {
   today?: Omit<Today, 'way'>
 }
 
+/** A load that follows today's top set: a percent of it, or a fixed drop below it, rounded in a way. */
+export type Today = { percent: number; drop?: Step; slot?: Id; group?: Id; way: Way }
+
 /** A load that is known only once something is lifted today. */
-export type Later = { later: Omit<Today, 'way'>; rungs: Rung[] }
+export type Later = { later: Omit<Today, 'way'>; rungs: WhyStep[] }
 
 /** What is missing before a load can be given; it is asked of the member, never guessed. */
 export type Need =
@@ -85,9 +89,9 @@ export type Source<P> = {
   computes: boolean
   params: ObjectSchema<P & object>
   /** How the cell of a week sheet says it, before the member's load: "75%", "free". */
-  cell(params: P): string
+  cell(params: P, library: Library): string
   /** What was typed into the cell, in lower case, as its parameters; null where it says something else. A bare percent is none's. */
-  read(typed: string): P | null
+  read(typed: string, library: Library): P | null
   /** Sets of the same day that it reads: a slot, or the groups before it in its own. */
   reads?(params: P): { slot?: string; group?: string }
   /** Whether the reps of the sets tell on the load. */

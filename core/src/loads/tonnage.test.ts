@@ -1,6 +1,6 @@
 import { expect, test } from '@jest/globals'
 import fc from 'fast-check'
-import { percentFor, repTables } from '../maxes/table.ts'
+import { percentFor, repTables } from '../maxes/index.ts'
 import { waysTo } from './tonnage.ts'
 
 test('20 times the max is reached by 5 × 5 at 80%, or by fewer reps in more sets', () => {

@@ -1,6 +1,6 @@
-import type { Rung } from '../explain/rung.ts'
-import { mostTableReps, percentFor, repTableTitle, type RepTable } from '../maxes/table.ts'
-import { choiceField, numberField, strictObject } from '../reading/index.ts'
+import type { WhyStep } from '../words/index.ts'
+import { mostTableReps, percentFor, repTableTitle, type RepTable } from '../maxes/index.ts'
+import { choiceField, numberField, strictObject } from '../parsing/index.ts'
 import { formatNumber, scale, snap, type Load } from '../units/index.ts'
 import { maxRung } from './maxRung.ts'
 import { defineSource } from './source.ts'
@@ -40,7 +40,7 @@ export const tonnage = defineSource<Params>({
     const target = week ? scale(week, times * 100) : scale(max.load, times * 100)
     const percent = snap((target.value * 100) / (sets * reps * max.load.value))
     const most = percentFor(table, Math.min(reps + rir, mostTableReps))
-    const rungs: Rung[] = [
+    const rungs: WhyStep[] = [
       maxRung(max),
       week
         ? { id: 'tonnage.week', data: { times, week, target } }

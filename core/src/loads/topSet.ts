@@ -1,4 +1,4 @@
-import { idField, percentField, stepField, strictObject } from '../reading/index.ts'
+import { idField, percentField, stepField, strictObject } from '../parsing/index.ts'
 import { formatNumber, type Step } from '../units/index.ts'
 import { defineSource, percentBefore } from './source.ts'
 import { topSetRung } from './topSetRung.ts'

@@ -1,4 +1,4 @@
-import { percentField, strictObject } from '../reading/index.ts'
+import { percentField, strictObject } from '../parsing/index.ts'
 import { formatNumber, scale } from '../units/index.ts'
 import { maxRung } from './maxRung.ts'
 import { defineSource, percentBefore } from './source.ts'

@@ -1,7 +1,7 @@
 import { describe, expect, test } from '@jest/globals'
 import fc from 'fast-check'
 import { estimate, isDoubtful, mostReps, mostRepsWarned, spread } from './estimate.ts'
-import * as formulas from './index.ts'
+import * as formulas from './kinds.ts'
 import { defaultFormula, formulaKinds, formulaOf, type FormulaKind } from './registry.ts'
 import { percentFor, repTables } from './table.ts'
 

@@ -1,8 +1,4 @@
-// Formulas that estimate a one-rep max, the default first.
-export { epley } from './epley.ts'
-export { brzycki } from './brzycki.ts'
-export { lander } from './lander.ts'
-export { lombardi } from './lombardi.ts'
-export { mayhew } from './mayhew.ts'
-export { oconner } from './oconner.ts'
-export { wathan } from './wathan.ts'
+export { estimate, isDoubtful, mostInReserve, mostReps, mostRepsWarned, spread } from './estimate.ts'
+export { findLoad, type Found, type Try } from './findLoad.ts'
+export { defaultFormula, type FormulaKind, formulaKinds, formulaOf } from './registry.ts'
+export { mostTableReps, percentFor, type RepTable, repTables, repTableTitle } from './table.ts'

@@ -1,5 +1,5 @@
 import type { Formula } from './formula.ts'
-import * as formulas from './index.ts'
+import * as formulas from './kinds.ts'
 
 export type FormulaKind = keyof typeof formulas
 export const formulaOf: Record<FormulaKind, Formula> = formulas

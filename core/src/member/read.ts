@@ -1,10 +1,8 @@
+import { type Id, at, Checker, type Issue } from '../parsing/index.ts'
 import type { Schema } from 'yup'
-import { exerciseOf, type Lift } from '../library/index.ts'
-import { defaultFormula } from '../maxes/registry.ts'
-import { at, Checker, type Issue } from '../reading/index.ts'
-import { settleExercises } from '../template/readExercises.ts'
-import { readAdjustment, readChange } from '../template/readAdjustment.ts'
-import type { Id, Template } from '../template/types.ts'
+import { exerciseOf, type Lift, type Library } from '../library/index.ts'
+import { defaultFormula } from '../maxes/index.ts'
+import { settleExercises, readAdjustment, readChange, type Template } from '../template/index.ts'
 import {
   enrolmentShape,
   equipmentShape,
@@ -26,16 +24,23 @@ import {
 } from './types.ts'
 
 export type MemberFile = { name?: string; today?: string; enrolments: Enrolment[]; member: Member }
-export type ReadMember = { file: MemberFile; issues?: undefined } | { file?: undefined; issues: Issue[] }
+/** `library` is the one that it was read by, with what the file declares. */
+export type ReadMember =
+  | { file: MemberFile; library: Library; issues?: undefined }
+  | { file?: undefined; library?: undefined; issues: Issue[] }
 
 const mostEntries = 5000
 
 /**
- * Reads a member file of format 1 from parsed JSON, beside the versions that its enrolments may name; the first of them
- * where they name none. Ids that are left out are made from what they name; what is left out of a set comes from its slot.
+ * Reads a member file of format 1 from parsed JSON, beside the library of its gym and the versions that its enrolments may name; the
+ * first of them where they name none. Ids that are left out are made from what they name; what is left out of a set comes from its slot.
  */
-export function readMember(input: unknown, versions: Record<Id, Template>): ReadMember {
-  const checker = new Checker()
+export function readMember(
+  input: unknown,
+  versions: Record<Id, Template>,
+  library: Library = {},
+): ReadMember {
+  const checker = new Checker(library)
   const written = checker.check(memberShape, input, '')
   const head = written && settleExercises(checker, written)
   if (!head || checker.issues.length) return { issues: checker.issues }
@@ -50,14 +55,16 @@ export function readMember(input: unknown, versions: Record<Id, Template>): Read
     readLog(checker, log, at('logs', i), enrolments, versions),
   )
   if (checker.issues.length) return { issues: checker.issues }
-  return { file: { name: head.name, today: head.today, enrolments, member: { facts, logs } } }
+  const file = { name: head.name, today: head.today, enrolments, member: { facts, logs } }
+  return { file, library: checker.library }
 }
 
 /** What a place has, from a form or a file. */
 export function readEquipment(
+  library: Library,
   value: unknown,
 ): { equipment: EquipmentBody; issues?: undefined } | { equipment?: undefined; issues: Issue[] } {
-  const checker = new Checker()
+  const checker = new Checker(library)
   const equipment = checker.check(equipmentShape, value, '') as EquipmentBody | undefined
   return equipment && !checker.issues.length ? { equipment } : { issues: checker.issues }
 }
@@ -84,9 +91,10 @@ export type GivenKind = (typeof givenKinds)[number]
 
 /** A fact as it is entered: of one of these kinds, dated by whoever stores it. */
 export function readGivenFact(
+  library: Library,
   value: unknown,
 ): { fact: Fact; issues?: undefined } | { fact?: undefined; issues: Issue[] } {
-  const checker = new Checker()
+  const checker = new Checker(library)
   const kind = (value as { kind?: unknown } | null)?.kind
   if (!givenKinds.includes(kind as GivenKind)) {
     checker.add('kind', `one of ${givenKinds.join(', ')}`, kind)
@@ -169,7 +177,7 @@ function findOnBody(
   { load, help, ...lift }: Pick<SetLog, 'load' | 'help'> & Lift,
   path: string,
 ) {
-  if (exerciseOf(lift).tool === 'body weight') return
+  if (exerciseOf(checker.library, lift).tool === 'body weight') return
   if (load?.value === 0) checker.add(at(path, 'load.value'), 'a load above 0, at most 1000', 0)
   if (help) checker.add(at(path, 'help'), 'a body-weight exercise beside it', help)
 }

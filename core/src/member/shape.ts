@@ -1,6 +1,6 @@
+import { soreAnswers, workedAnswers } from '../progressions/index.ts'
 import { boolean } from 'yup'
-import { mostInReserve, mostRepsWarned } from '../maxes/estimate.ts'
-import { formulaKinds } from '../maxes/registry.ts'
+import { mostInReserve, mostRepsWarned, formulaKinds } from '../maxes/index.ts'
 import {
   choiceField,
   dayField,
@@ -14,10 +14,10 @@ import {
   textField,
   trueField,
   wholeField,
-} from '../reading/index.ts'
+} from '../parsing/index.ts'
 import { muscles, type Muscle } from '../library/index.ts'
-import { setStyles } from '../template/types.ts'
-import { eventKinds, jointAnswers, lightReasons, soreAnswers, workedAnswers } from './types.ts'
+import { setStyles } from '../template/index.ts'
+import { eventKinds, jointAnswers, lightReasons } from './types.ts'
 import { amountUnits, fixedTools, specialBars, type SpecialBar } from '../units/index.ts'
 
 /** The pieces of member format 1. */

@@ -6,8 +6,8 @@ import {
   textField,
   wholeField,
   type Checker,
-} from '../reading/index.ts'
-import { at } from '../reading/index.ts'
+  at,
+} from '../parsing/index.ts'
 import type { Shown } from './types.ts'
 
 /**

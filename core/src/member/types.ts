@@ -1,11 +1,14 @@
-import type { FormulaKind } from '../maxes/registry.ts'
+import type { Today } from '../loads/index.ts'
+import type { Answers } from '../progressions/index.ts'
+import type { Adjustment, Change } from '../adjustments/index.ts'
+import type { Id } from '../parsing/index.ts'
+import type { FormulaKind } from '../maxes/index.ts'
 import type { Lift, Muscle } from '../library/index.ts'
-import type { Rung } from '../explain/rung.ts'
-import type { Change } from '../adjustments/registry.ts'
-import type { OtherGoal } from '../goals/registry.ts'
-import type { Adjustment, AsWritten, Circuit, Id, SetStyle } from '../template/types.ts'
-import type { WarmUpSet } from '../warmups/ramp.ts'
-import type { Amount, Day, Fixed, Load, Rack, Span, Step, Unit, Way } from '../units/index.ts'
+import type { WhyStep } from '../words/index.ts'
+import type { OtherGoal } from '../goals/index.ts'
+import type { AsWritten, Circuit, SetStyle } from '../template/index.ts'
+import type { WarmUpSet } from '../warmups/index.ts'
+import type { Amount, Day, Fixed, Load, Rack, Span, Unit } from '../units/index.ts'
 
 /** A person in one gym, as the planner sees them: dated facts and logs, in any order of arrival. */
 export type Member = { facts: Fact[]; logs: SessionLog[] }
@@ -154,19 +157,6 @@ export type SessionLog = Entry & {
   answers?: Answers & { rev?: number; change?: string }
 }
 
-/** What a member says about a session: how it went, and, when a muscle is trained again, whether it was still sore. */
-export type Answers = {
-  /** How hard it was in all, 0 to 10. */
-  hard?: number
-  minutes?: number
-  worked?: Partial<Record<Muscle, Worked>>
-  sore?: Partial<Record<Muscle, Soreness>>
-}
-export const workedAnswers = ['hardly', 'well', 'too much'] as const
-export type Worked = (typeof workedAnswers)[number]
-export const soreAnswers = ['not', 'gone in time', 'still'] as const
-export type Soreness = (typeof soreAnswers)[number]
-
 /** One set. A prescribed set's id is made of session, slot and number. */
 export type SetLog = {
   id: Id
@@ -253,11 +243,8 @@ export type ShownGroup = AsWritten & {
   short?: true
   /** How the load follows what is lifted today. */
   today?: Today
-  why: Rung[]
+  why: WhyStep[]
 }
-
-/** A load that follows today's top set: a percent of it, or a fixed drop below it, rounded in a way. */
-export type Today = { percent: number; drop?: Step; slot?: Id; group?: Id; way: Way }
 
 export const sessionLogId = (enrolment: Id, position: number, attempt: number): Id =>
   `${enrolment}:${position}:${attempt}`

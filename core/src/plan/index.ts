@@ -1,21 +1,21 @@
-export type { EstimateSeen, Evidence, LastTime, SetSeen } from './evidence.ts'
-export { isDone, maxOf } from './evidence.ts'
-export { maxFor } from './maxFor.ts'
-export { comesNext, type ComesNext } from './comesNext.ts'
-export { formatCircuit, formatGroup, formatGroups, formatHandled, formatWarmUps, needWords } from './line.ts'
-export type { Checkpoint } from './checkpoint.ts'
-export { loadingAt } from './equipment.ts'
-export { eventsOfWeeks } from './eventWeeks.ts'
-export { dependentsOf, offeredRatios, type Dependent } from './dependents.ts'
-export { minutesOf } from './minutes.ts'
-export { followToday, totalOf } from './onTheBar.ts'
-export type { Offer } from './offers.ts'
-export type { Proposal } from './proposals.ts'
-export { planMember, type Planned, type When } from './planMember.ts'
-export { sampleMember, type Strength } from './sample.ts'
-export { lighterThan, sayLighter, type Lighter } from './standsFor.ts'
-export { tallyOf, type WeekTally } from './tally.ts'
-export { seasonOf, type WeekSummary } from './season.ts'
-export { snapshot } from './show.ts'
-export * from './types.ts'
-export type { Verdict } from './verdict.ts'
+export { planMember, type Planned } from './planMember.ts'
+export { snapshot } from './snapshot.ts'
+export type {
+  Doing,
+  Plan,
+  PlanInput,
+  PlannedSession,
+  PlannedSlot,
+  PlannedWeek,
+  SetAside,
+  When,
+} from './types.ts'
+export { acting, type Authored, trackChanges } from './compile/changes.ts'
+export { followToday, totalOf } from './prescribe/onTheBar.ts'
+export { showMessages } from './prescribe/round.ts'
+export { rowMessages } from './prescribe/rows.ts'
+export { stageMessages } from './progress/currentStage.ts'
+export type { Offer } from './progress/offers.ts'
+export type { Checkpoint } from './replay/checkpoint.ts'
+export { judge } from './replay/verdict.ts'
+export { segmentOn, templateOn, type Verdict } from './state/fold.ts'

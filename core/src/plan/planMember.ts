@@ -1,8 +1,18 @@
-import type { Supposed } from '../assumptions/registry.ts'
+import type { Course } from '../calendar/index.ts'
+import {
+  learnFact,
+  learnSession,
+  proposalsOf,
+  timeline,
+  type Evidence,
+  type Happening,
+  type Proposal,
+} from '../evidence/index.ts'
 import { liftKey, type Lift } from '../library/index.ts'
-import type { Enrolment, Member } from '../member/types.ts'
-import type { Id, Template } from '../template/types.ts'
+import type { Id } from '../parsing/index.ts'
 import type { Day } from '../units/index.ts'
+import { writeOut } from './ahead/writeOut.ts'
+import { asksLightOf, offersOf, type Offer } from './progress/offers.ts'
 import {
   boundariesFrom,
   checkpointAt,
@@ -11,34 +21,21 @@ import {
   type Boundary,
   type Checkpoint,
   type Start,
-} from './checkpoint.ts'
-import { learnFact, learnSession, type Evidence } from './evidence.ts'
-import { findingsOf, strayLog } from './findings.ts'
-import { copyFold, segmentOn, templateOf, type Fold } from './enrolled.ts'
-import { replay } from './fold.ts'
-import { isBetweenWeeks, keepDates } from './weeks.ts'
-import { asksLightOf, offersOf, type Offer } from './offers.ts'
-import { proposalsOf, type Proposal } from './proposals.ts'
-import { timeline, type Happening } from './timeline.ts'
-import type { Finding, Plan } from './types.ts'
-import { writeOut } from './writeOut.ts'
-
-/** How far to write a plan out: every week; the one that is running, with the one after and the one last trained in; or as far as a week of a phase. */
-export type When = {
-  today: Day
-  through: 'near' | 'end' | { phase: Id; phaseWeek: number }
-  /** Where the next session will be trained; home when it is not said. */
-  at?: Id
-  /** What the weeks to come are supposed to bring, for a preview; every set done as asked where nothing is said. */
-  suppose?: Supposed
-}
+} from './replay/checkpoint.ts'
+import { replay } from './replay/replay.ts'
+import { isBetweenWeeks, keepDates } from './replay/weeks.ts'
+import { copyFold, templateOn, type Fold } from './state/fold.ts'
+import type { Plan, PlanInput, SetAside, StrayLog } from './types.ts'
 
 export type Planned = {
   plans: Record<Id, Plan>
   evidence: Evidence
   /** Maxes to accept, or leave. */
   proposals: Proposal[]
-  findings: Finding[]
+  /** Entries that drive nothing, for whoever names them. */
+  setAside: SetAside
+  /** How far each enrolment has come. */
+  courses: Record<Id, Course>
   /** Lifts that have outgrown their rule, with what they may go on to. */
   offers: Offer[]
   /** Lifts whose rule asks for a light week. */
@@ -50,9 +47,9 @@ export type Planned = {
 }
 
 /**
- * A member's plans, computed from dated facts and logs and the versions that the enrolments name. The same input gives the
- * same plan, to the last plate, in whatever order the entries came. Nothing here validates: templates and members have
- * been read.
+ * A member's plans, computed from dated facts and logs, the versions that the enrolments name, and the exercises that these name. The
+ * same input gives the same plan, to the last plate, in whatever order the entries came and wherever it is planned: nothing is read that
+ * is not handed in. Nothing here validates: templates and members have been read.
  *
  *     facts, logs ─ timeline ─┬─ evidence ───────────────┐
  *                             └─ replay: judge, progress ─┴─ prescribe: row → source or rule → changes → round ─ plan
@@ -60,40 +57,36 @@ export type Planned = {
  * A checkpoint of an earlier call spares the replay of everything before it. It is taken only if nothing before it has
  * changed since; plans are the same with and without it. It serves `near` plans: what it leaves out is not written out.
  */
-export function planMember(
-  member: Member,
-  enrolments: Enrolment[],
-  versions: Record<Id, Template>,
-  { today, through, at, suppose }: When,
-  checkpoint?: Checkpoint | null,
-): Planned {
+export function planMember(input: PlanInput, checkpoint?: Checkpoint | null): Planned {
+  const { member, versions, when } = input
+  const { today, through } = when
   const history = timeline(member, today)
   const kept = through === 'near' ? checkpoint : null
-  const start = resume(kept, history.happenings, enrolments, versions)
-  const near = tell(start, history.happenings, today, through)
+  const start = resume(input, kept, history.happenings)
+  const near = tell(input, start, history.happenings)
   const isResumed = start.from > 0 && covers(start, near.folds)
   const told =
     isResumed || start.from === 0
       ? near
-      : tell(resume(null, history.happenings, enrolments, versions), history.happenings, today, through)
-  const { folds, evidence, boundaries } = told
-  const findings = [...history.findings, ...told.findings]
+      : tell(input, resume(input, null, history.happenings), history.happenings)
+  const { folds, evidence, boundaries, strays } = told
   const plans: Record<Id, Plan> = {}
   for (const fold of folds) {
     keepDates(fold, today, true, evidence)
-    plans[fold.enrolment.id] = writeOut(fold, evidence, { today, through, at, suppose })
-    findings.push(...findingsOf(fold, evidence, today))
+    plans[fold.enrolment.id] = writeOut(fold, evidence, when)
   }
   const next = through === 'near' ? checkpointAt(boundaries, folds, history.happenings) : null
-  const ratios = folds.flatMap((fold) => templateNow(fold, today).maxes.ratios ?? [])
+  const templateNow = ({ enrolment }: Fold) => templateOn(enrolment, versions, today)
+  const ratios = folds.flatMap((fold) => templateNow(fold).maxes.ratios ?? [])
   const proposals = proposalsOf(evidence, ratios, lacking(plans))
-  const offers = folds.flatMap((fold) => offersOf(fold, templateNow(fold, today), evidence))
-  const asksLight = folds.flatMap((fold) => asksLightOf(fold, templateNow(fold, today)))
+  const offers = folds.flatMap((fold) => offersOf(fold, templateNow(fold), evidence))
+  const asksLight = folds.flatMap((fold) => asksLightOf(fold, templateNow(fold)))
   return {
     plans,
     evidence,
     proposals,
-    findings,
+    setAside: { ahead: history.ahead, strays },
+    courses: Object.fromEntries(folds.map(({ enrolment, state }) => [enrolment.id, state.course])),
     offers,
     asksLight,
     checkpoint: next ?? kept ?? null,
@@ -111,16 +104,14 @@ function lacking(plans: Record<Id, Plan>): Set<string> {
   )
 }
 
-const templateNow = (fold: Fold, today: Day): Template =>
-  templateOf(fold, segmentOn(fold.enrolment, today).version)
-
-type Told = { evidence: Evidence; folds: Fold[]; boundaries: Boundary[]; findings: Finding[] }
+type Told = { evidence: Evidence; folds: Fold[]; boundaries: Boundary[]; strays: StrayLog[] }
 
 /** Folds what happened, in order, from where the start stands. */
-function tell(start: Start, happenings: Happening[], today: Day, through: When['through']): Told {
+function tell({ library, when }: PlanInput, start: Start, happenings: Happening[]): Told {
+  const { today, through } = when
   const folds = start.folds
   const boundaries: Boundary[] = []
-  const findings: Finding[] = []
+  const strays: StrayLog[] = []
   const watchFrom = boundariesFrom(today)
   let { evidence } = start
   let before: Day | null = null
@@ -138,13 +129,16 @@ function tell(start: Start, happenings: Happening[], today: Day, through: When['
     before = day
     for (const fold of folds) keepDates(fold, day, 'log' in happening, evidence)
     if ('fact' in happening) {
-      evidence = learnFact(evidence, happening.fact)
+      evidence = learnFact(library, evidence, happening.fact)
       continue
     }
     const { log, isOver } = happening
     const fold = folds.find(({ enrolment }) => enrolment.id === log.enrolment)
-    if (!fold || !replay(fold, log, evidence, isOver)) findings.push(strayLog(log, fold !== undefined))
-    evidence = learnSession(evidence, log)
+    if (!fold || !replay(fold, log, evidence, isOver)) {
+      const { id, enrolment, position } = log
+      strays.push({ log: id, enrolment, position, isEnrolled: fold !== undefined })
+    }
+    evidence = learnSession(library, evidence, log)
   }
-  return { evidence, folds, boundaries, findings }
+  return { evidence, folds, boundaries, strays }
 }

@@ -1,12 +1,13 @@
-import type { Rung } from '../explain/rung.ts'
-import type { Lift } from '../library/index.ts'
-import type { Need } from '../loads/source.ts'
-import type { SetLog, ShownGroup } from '../member/types.ts'
-import type { Circuit, Id } from '../template/types.ts'
+import type { Verdict } from './state/fold.ts'
+import type { Id } from '../parsing/index.ts'
+import type { WhyStep } from '../words/index.ts'
+import type { Lift, Library } from '../library/index.ts'
+import type { Need } from '../loads/index.ts'
+import type { SetLog, ShownGroup, Enrolment, Member } from '../member/index.ts'
+import type { Circuit, Template } from '../template/index.ts'
 import type { Day } from '../units/index.ts'
-import type { WarmUpSet } from '../warmups/ramp.ts'
-import type { LastTime } from './evidence.ts'
-import type { Verdict } from './verdict.ts'
+import type { WarmUpSet } from '../warmups/index.ts'
+import type { LastTime, DatedAhead } from '../evidence/index.ts'
 
 /** The plan of one enrolment: weeks of places, those trained as they were shown, those ahead as they would be today. */
 export type Plan = {
@@ -52,7 +53,7 @@ export type PlannedSession = {
   log?: Id
   slots: PlannedSlot[]
   /** Slots that were left out or put in by a track, a light week or the member. */
-  changes: { slot: Id; rung: Rung }[]
+  changes: { slot: Id; rung: WhyStep }[]
 }
 
 export type PlannedSlot = Lift & {
@@ -66,7 +67,7 @@ export type PlannedSlot = Lift & {
   warmUps?: WarmUpSet[]
   groups: ShownGroup[]
   /** In a light week to come, what the slot would be asked without it. */
-  standsFor?: ShownGroup[]
+  withoutDeload?: ShownGroup[]
   needs: Need[]
   /** The lift's latest session before this one. */
   last?: LastTime
@@ -76,5 +77,30 @@ export type PlannedSlot = Lift & {
   done?: SetLog[]
 }
 
-/** Something that the reader of a plan must know: where, what is the matter, what to do. */
-export type Finding = { where: string; what: string; next: string }
+/** What a plan is made from, whole: the same input gives the same plan, wherever it is planned. */
+export type PlanInput = {
+  /** The gym's own exercises that anything here may name, beside those that everybody has. */
+  library: Library
+  member: Member
+  enrolments: Enrolment[]
+  /** The versions that the enrolments and the snapshots name. */
+  versions: Record<Id, Template>
+  when: When
+}
+
+export type When = {
+  today: Day
+  /** How far to write out: every week; the one that is running, with the one after and the one last trained in; or as far as a week of a phase. */
+  through: 'near' | 'end' | { phase: Id; phaseWeek: number }
+  /** Where the next session will be trained; home when it is not said. */
+  at?: Id
+  /** What is done in a week to come, counted from 1, for a forecast; every set as asked where nothing is said. */
+  doing?(week: number): Doing
+}
+
+/** What a member is supposed to do with a session: as asked, short of it, more than asked, or nothing at all. */
+export type Doing = 'asked' | 'short' | 'more' | 'nothing'
+
+/** Entries that drive nothing: dated after today, or of sessions that no plan has a place for. */
+export type SetAside = { ahead: DatedAhead[]; strays: StrayLog[] }
+export type StrayLog = { log: Id; enrolment: Id; position: number; isEnrolled: boolean }

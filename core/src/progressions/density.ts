@@ -1,11 +1,11 @@
-import type { Rung } from '../explain/rung.ts'
-import { choiceField, strictObject, wholeField } from '../reading/index.ts'
+import type { WhyStep } from '../words/index.ts'
+import { choiceField, strictObject, wholeField } from '../parsing/index.ts'
 import { formatSeconds } from '../units/index.ts'
 import { defineRule } from './rule.ts'
 
 type Params = { what: 'reps' | 'rounds'; /** 10 to 7200. */ seconds: number }
 /** The most that was done in the time so far. */
-type State = { best: number | null; why: Rung[] }
+type State = { best: number | null; why: WhyStep[] }
 
 /** As many reps, or rounds, as the time allows; the next time more than the most so far. */
 export const density = defineRule<Params, State>({

@@ -1,4 +1,4 @@
-import { choiceField, wholeField } from '../reading/index.ts'
+import { choiceField, wholeField } from '../parsing/index.ts'
 import { highest, lowest, type Span } from '../units/index.ts'
 import { sayFirstLoad, sayRise, startingWith, type FirstLoad } from './firstLoad.ts'
 import { defineRule, type Exposure } from './rule.ts'

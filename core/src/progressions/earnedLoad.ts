@@ -1,4 +1,4 @@
-import { wholeField } from '../reading/index.ts'
+import { wholeField } from '../parsing/index.ts'
 import { formatLoad, highest, inUnit, lowest, snap, type Load } from '../units/index.ts'
 import { sayFirstLoad, startingWith, type FirstLoad } from './firstLoad.ts'
 import { defineRule } from './rule.ts'

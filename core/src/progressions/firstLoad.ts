@@ -1,10 +1,8 @@
-import type { Rung } from '../explain/rung.ts'
+import type { WhyStep } from '../words/index.ts'
 import { exerciseOf } from '../library/index.ts'
-import { repMax } from '../loads/repMaxOf.ts'
-import { maxRung } from '../loads/maxRung.ts'
-import type { Need } from '../loads/source.ts'
+import { repMaxOf, maxRung, type Need } from '../loads/index.ts'
 import type { ObjectShape } from 'yup'
-import { percentField, stepField, strictObject, wholeField } from '../reading/index.ts'
+import { percentField, stepField, strictObject, wholeField } from '../parsing/index.ts'
 import {
   addLoad,
   formatLoad,
@@ -58,9 +56,9 @@ export function sayFirstLoad({ startPercent = 0, startReps, startLoad, startLast
 
 /** The first load, before rounding, with its rungs; or what is missing. A track's scale acts here, once. */
 export function firstLoad(
-  { lift, max, body, unit, first, last }: Starting,
+  { library, lift, max, body, unit, first, last }: Starting,
   { startPercent = 0, startReps = 1, startLoad, startLast }: FirstLoad,
-): { load: Load; why: Rung[] } | Need {
+): { load: Load; why: WhyStep[] } | Need {
   if (startLast !== undefined && last) {
     const load = scale(inUnit(last.load, unit), startLast)
     const data = { percent: startLast, from: last.load, load, ...(last.date && { date: last.date }) }
@@ -69,12 +67,12 @@ export function firstLoad(
   if (startLoad) {
     const own = scale({ value: startLoad[unit], unit }, first.scale)
     const why = [{ id: 'first.load', data: { load: own } }, ...first.rungs]
-    if (exerciseOf(lift).tool !== 'body weight') return { load: own, why }
+    if (exerciseOf(library, lift).tool !== 'body weight') return { load: own, why }
     if (!body) return { need: 'bodyWeight', lift }
     return { load: addLoad(inUnit(body, unit), own), why }
   }
   if (!max) return { need: 'max', lift }
-  const base = repMax(max, startReps)
+  const base = repMaxOf(max, startReps)
   const load = scale(base.load, startPercent)
   const why = [maxRung(max), ...base.rungs, { id: 'first.percent', data: { percent: startPercent, load } }]
   return { load: scale(load, first.scale), why: [...why, ...first.rungs] }

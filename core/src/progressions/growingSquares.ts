@@ -1,4 +1,4 @@
-import { listField, percentOffField, wholeField } from '../reading/index.ts'
+import { listField, percentOffField, wholeField } from '../parsing/index.ts'
 import { formatNumber, inUnit, scale, type Load, type Rise } from '../units/index.ts'
 import { sayFirstLoad, sayRise, startingWith, type FirstLoad } from './firstLoad.ts'
 import { defineRule } from './rule.ts'

@@ -1,23 +1,6 @@
-// Loads that rise session by session.
-export { linear } from './linear.ts'
-export { doubleProgression } from './doubleProgression.ts'
-export { earnedLoad } from './earnedLoad.ts'
-export { plusSet } from './plusSet.ts'
-export { reserveRamp } from './reserveRamp.ts'
-// Loads that rise by steps and in waves.
-export { stepBand } from './stepBand.ts'
-export { wave } from './wave.ts'
-// Sets and reps that change with the load.
-export { schemeLadder } from './schemeLadder.ts'
-export { recordRotation } from './recordRotation.ts'
-export { growingSquares } from './growingSquares.ts'
-// Days of one lift in several roles.
-export { volumeHeavy } from './volumeHeavy.ts'
-// Sets, reps, times and distances that grow.
-export { setAccumulation } from './setAccumulation.ts'
-export { muscleWeek } from './muscleWeek.ts'
-export { totalRepGoal } from './totalRepGoal.ts'
-export { density } from './density.ts'
-export { moreAmount } from './moreAmount.ts'
-// A range of motion that grows.
-export { rangeStep } from './rangeStep.ts'
+export { type Answers, soreAnswers, workedAnswers } from './answers.ts'
+export { firstLoadMessages } from './firstLoad.ts'
+export { type RuleKind, ruleKinds, ruleOf, type Stage } from './registry.ts'
+export type { Exposure, Hand, LastExposure, RuleAt, Starting, TopSet } from './rule.ts'
+export { sampleGroup, sampleRole } from './sample.ts'
+export { steadyMessages } from './steady.ts'

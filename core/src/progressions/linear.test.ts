@@ -1,6 +1,6 @@
 import { describe, expect, test } from '@jest/globals'
 import fc from 'fast-check'
-import { isNeed } from '../loads/source.ts'
+import { isNeed } from '../loads/index.ts'
 import { inUnit, makeable, snap, usualRack, type Load } from '../units/index.ts'
 import { linear } from './linear.ts'
 import { handWith } from '../testing/exposures.ts'
@@ -12,7 +12,14 @@ const params = { startPercent: 70, step: { kg: 2.5, lb: 5 }, misses: 3, resetBy:
 const hand = handWith('kg')
 const inPounds = handWith('lb')
 const at = { week: 2, inWeek: 1 }
-const known: Starting = { lift, max: null, unit: 'kg', first: { scale: 100, rungs: [] }, last: null }
+const known: Starting = {
+  library: {},
+  lift,
+  max: null,
+  unit: 'kg',
+  first: { scale: 100, rungs: [] },
+  last: null,
+}
 const work = { at, asked: 5, reps: [5, 5, 5] }
 const max = (value: number) => ({ load: kg(value), date: '2026-03-02', how: 'tested' as const })
 

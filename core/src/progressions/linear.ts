@@ -1,4 +1,4 @@
-import { choiceField } from '../reading/index.ts'
+import { choiceField } from '../parsing/index.ts'
 import { formatNumber, inUnit, scale } from '../units/index.ts'
 import { sayFirstLoad, sayRise, startingWith, type FirstLoad } from './firstLoad.ts'
 import { defineRule } from './rule.ts'

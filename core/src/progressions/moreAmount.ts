@@ -1,6 +1,6 @@
-import type { Rung } from '../explain/rung.ts'
-import { kindOf } from '../goals/registry.ts'
-import { numberField, percentField, strictObject, wholeField } from '../reading/index.ts'
+import type { WhyStep } from '../words/index.ts'
+import { kindOf } from '../goals/index.ts'
+import { numberField, percentField, strictObject, wholeField } from '../parsing/index.ts'
 import { formatNumber, snap } from '../units/index.ts'
 import { defineRule } from './rule.ts'
 
@@ -13,7 +13,7 @@ type Params = {
   misses: number
   lowerBy: number
 }
-type State = { amount: number; misses: number; why: Rung[] }
+type State = { amount: number; misses: number; why: WhyStep[] }
 
 /** Longer, farther, more rounds: the amount grows after each hit up to a most, and is cut after misses in a row. */
 export const moreAmount = defineRule<Params, State>({

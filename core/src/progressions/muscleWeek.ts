@@ -1,7 +1,7 @@
-import type { Rung } from '../explain/rung.ts'
+import type { Answers } from './answers.ts'
+import type { WhyStep } from '../words/index.ts'
 import { muscles, type Muscle } from '../library/index.ts'
-import type { Answers } from '../member/types.ts'
-import { choiceField, numberField, strictObject, wholeField } from '../reading/index.ts'
+import { choiceField, numberField, strictObject, wholeField } from '../parsing/index.ts'
 import { formatNumber } from '../units/index.ts'
 import { defineRule } from './rule.ts'
 
@@ -26,7 +26,7 @@ type State = {
   risen: number
   /** The latest week with an exposure: the target moves in the first one after it. */
   heard: { week: number; added: number; isSore: boolean; answers: number } | null
-  why: Rung[]
+  why: WhyStep[]
 }
 
 /** How much a slot counts when sets are dealt out: three of the first for two of the second and one of the last. */
@@ -79,7 +79,7 @@ export const muscleWeek = defineRule<Params, State>({
     const shared = shareOut(target, roles, p.cap)
     const all = shared.reduce((sum, one) => sum + one, 0)
     const data = { muscle: p.muscle, target, all, sets: shared[own] ?? 1, slots: roles.length, cap: p.cap }
-    const rungs: Rung[] = [...why]
+    const rungs: WhyStep[] = [...why]
     if (target < meant) rungs.push({ id: 'muscleWeek.ceiling', data: { ...data, ceiling: target, meant } })
     const id = all < target ? 'muscleWeek.capped' : all > target ? 'muscleWeek.least' : 'muscleWeek.share'
     rungs.push({ id, data })

@@ -1,4 +1,4 @@
-import { isRise, wholeField } from '../reading/index.ts'
+import { isRise, wholeField } from '../parsing/index.ts'
 import { lowest, type Rise } from '../units/index.ts'
 import { sayFirstLoad, sayRise, startingWith, type FirstLoad } from './firstLoad.ts'
 import { defineRule } from './rule.ts'

@@ -1,5 +1,5 @@
-import type { Rung } from '../explain/rung.ts'
-import { listField, strictObject, textField, wholeField } from '../reading/index.ts'
+import type { WhyStep } from '../words/index.ts'
+import { listField, strictObject, textField, wholeField } from '../parsing/index.ts'
 import { defineRule } from './rule.ts'
 
 type Params = {
@@ -8,7 +8,7 @@ type Params = {
   /** Hits at one range before the next; 1 to 50. */
   hits: number
 }
-type State = { at: number; hits: number; why: Rung[] }
+type State = { at: number; hits: number; why: WhyStep[] }
 
 /** The range of motion grows by success. Loads compare only at the same range: each one is a variant with its own max and load. */
 export const rangeStep = defineRule<Params, State>({

@@ -1,6 +1,6 @@
-import type { Rung } from '../explain/rung.ts'
-import { maxRung } from '../loads/maxRung.ts'
-import { listField, percentField, strictObject, wholeField } from '../reading/index.ts'
+import type { WhyStep } from '../words/index.ts'
+import { maxRung } from '../loads/index.ts'
+import { listField, percentField, strictObject, wholeField } from '../parsing/index.ts'
 import { compareLoads, formatNumber, inUnit, scale, snap, type Load, type Rise } from '../units/index.ts'
 import { sayRise } from './firstLoad.ts'
 import { defineRule } from './rule.ts'
@@ -18,7 +18,7 @@ type Params = {
   step: Rise
 }
 /** What stands for each rep count, and the percent that it began at. */
-type Standing = { load: Load; percent: number; why: Rung[] }
+type Standing = { load: Load; percent: number; why: WhyStep[] }
 type State = { at: number; own: Record<string, Standing> }
 
 /** The heavy exposure goes round through rep counts, each against its own last best and no other's. */

@@ -1,4 +1,4 @@
-import * as rules from './index.ts'
+import * as rules from './kinds.ts'
 import type { Rule } from './rule.ts'
 
 export type RuleKind = keyof typeof rules

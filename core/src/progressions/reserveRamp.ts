@@ -1,4 +1,4 @@
-import { choiceField, numberField, wholeField } from '../reading/index.ts'
+import { choiceField, numberField, wholeField } from '../parsing/index.ts'
 import { compareLoads, formatNumber, inUnit, rise, snap, type Load, type Rise } from '../units/index.ts'
 import { sayFirstLoad, sayRise, startingWith, type FirstLoad } from './firstLoad.ts'
 import { defineRule } from './rule.ts'

@@ -1,20 +1,21 @@
+import type { Answers } from './answers.ts'
 import type { ObjectSchema } from 'yup'
-import type { Messages, Rung } from '../explain/rung.ts'
-import type { Answers } from '../member/types.ts'
-import type { Goal } from '../goals/registry.ts'
-import type { Lift } from '../library/index.ts'
-import type { MaxInForce, Need } from '../loads/source.ts'
+import type { Messages, WhyStep } from '../words/index.ts'
+import type { Goal } from '../goals/index.ts'
+import type { Lift, Library } from '../library/index.ts'
+import type { MaxInForce, Need } from '../loads/index.ts'
 import type { Load, Rise, Span, Unit } from '../units/index.ts'
 
 /** What a rule may know when it starts on a lift. */
 export type Starting = {
+  library: Library
   lift: Lift
   max: MaxInForce | null
   /** Body weight, which a body-weight lift has as a part of its load. */
   body?: Load
   unit: Unit
   /** What a track makes of a first load, in percent, with the rungs that say so. A running load is never scaled. */
-  first: { scale: number; rungs: Rung[] }
+  first: { scale: number; rungs: WhyStep[] }
   /** Where the lift stood under another stage or another rule, if it comes from one. Never that rule's own state. */
   last: LastExposure | null
 }
@@ -84,7 +85,7 @@ export type Asks = {
   moreReps?: number
   rir?: number
   variant?: string
-  rungs: Rung[]
+  rungs: WhyStep[]
 }
 
 /** What a rule may write. */

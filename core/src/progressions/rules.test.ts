@@ -1,7 +1,7 @@
 // What holds of every rule, whatever is logged: pure, finite, no jump above what it states.
 import { describe, expect, test } from '@jest/globals'
 import fc from 'fast-check'
-import { isNeed } from '../loads/source.ts'
+import { isNeed } from '../loads/index.ts'
 import { exposureOf, handWith, topOf } from '../testing/exposures.ts'
 import { compareLoads, inUnit, riseOf, type Load, type Rise } from '../units/index.ts'
 import { earnedLoad } from './earnedLoad.ts'
@@ -12,6 +12,7 @@ import type { Exposure, GivenExposure, Starting } from './rule.ts'
 
 const max: Starting['max'] = { load: { value: 100, unit: 'kg' }, date: '2026-03-02', how: 'tested' }
 const known: Starting = {
+  library: {},
   lift: { exercise: 'backSquat' },
   max,
   unit: 'kg',

@@ -1,8 +1,9 @@
-import type { SetGroup } from '../template/types.ts'
+import type { Goal } from '../goals/index.ts'
+import type { LoadBasis } from '../loads/index.ts'
 import { ruleOf, type RuleKind } from './registry.ts'
 
 /** Sets that a rule can work with, for a new slot and for examples: with its load where it gives one. */
-export function sampleGroup(kind: RuleKind): Pick<SetGroup, 'sets' | 'goal' | 'load'> {
+export function sampleGroup(kind: RuleKind): { sets: number; goal: Goal; load: LoadBasis } {
   const { writes, carriedBy, kind: own } = ruleOf[kind]
   const plain =
     own === 'doubleProgression'

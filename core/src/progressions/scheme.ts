@@ -1,4 +1,4 @@
-import { wholeField } from '../reading/index.ts'
+import { wholeField } from '../parsing/index.ts'
 import type { CarriedBy } from './rule.ts'
 
 /** Sets and reps that a rule writes. */

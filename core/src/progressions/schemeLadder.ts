@@ -1,14 +1,14 @@
-import { listField, percentOffField, strictObject } from '../reading/index.ts'
+import { listField, percentOffField, strictObject } from '../parsing/index.ts'
 import { formatNumber, inUnit, scale, type Rise } from '../units/index.ts'
 import { sayFirstLoad, sayRise, startingWith, type FirstLoad } from './firstLoad.ts'
 import { defineRule } from './rule.ts'
 import { repsOfSets, sayScheme, schemeFields, type Scheme } from './scheme.ts'
 import { addedField, resetFields, startSteady, stepOrReset, type Steady } from './steady.ts'
 
-type Rung = Scheme & { step: Rise }
+type WhyStep = Scheme & { step: Rise }
 type Params = FirstLoad & {
   /** 2 to 6 rungs, the first one first: 5 × 5, 4 × 4, 3 × 3, each with what a hit adds. */
-  rungs: Rung[]
+  rungs: WhyStep[]
   /** Misses in a row that move the lift on to the next rung; 1 to 10. */
   misses: number
   /** What is taken off, in percent of the load, when it goes from the last rung back to the first; 1 to 50. */
@@ -42,13 +42,13 @@ export const schemeLadder = defineRule<Params, State>({
     `${p.misses === 1 ? 'a miss moves' : `${p.misses} misses in a row move`} on, from the last back to the first with ${formatNumber(p.backBy)}% off.`,
   start: (known, p) => startSteady(known, p, { rung: 0 }),
   next({ rung, ...steady }, exposure, { rungs, misses, backBy }, hand) {
-    const { step } = rungs[rung % rungs.length] as Rung
+    const { step } = rungs[rung % rungs.length] as WhyStep
     const { date, verdict } = exposure
     if (verdict !== 'miss' || !date || steady.misses + 1 < misses)
       return { ...stepOrReset(steady, exposure, { step, misses, resetBy: backBy }, hand), rung }
     const from = inUnit(exposure.target ?? steady.load, hand.unit)
     const to = (rung + 1) % rungs.length
-    const { sets, reps } = rungs[to] as Rung
+    const { sets, reps } = rungs[to] as WhyStep
     const data = { load: from, date, misses: steady.misses + 1, sets, reps }
     if (to > 0) return { load: from, misses: 0, rung: to, why: [{ id: 'schemeLadder.on', data }] }
     const load = hand.land(scale(from, 100 - backBy))
@@ -60,7 +60,7 @@ export const schemeLadder = defineRule<Params, State>({
     }
   },
   ask({ load, why, rung }, _role, { rungs }) {
-    const { sets, reps } = rungs[rung % rungs.length] as Rung
+    const { sets, reps } = rungs[rung % rungs.length] as WhyStep
     return { load, sets, goal: { reps }, rungs: why }
   },
   jumps: ({ rungs }) => rungs.map(({ step }) => step),

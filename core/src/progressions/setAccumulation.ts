@@ -1,5 +1,5 @@
-import type { Rung } from '../explain/rung.ts'
-import { strictObject, wholeField } from '../reading/index.ts'
+import type { WhyStep } from '../words/index.ts'
+import { strictObject, wholeField } from '../parsing/index.ts'
 import { defineRule } from './rule.ts'
 
 type Params = {
@@ -8,7 +8,7 @@ type Params = {
   /** The most that are added before it goes back to what is written; 1 to 10. */
   most: number
 }
-type State = { more: number; why: Rung[] }
+type State = { more: number; why: WhyStep[] }
 
 /** Sets beside those that are written: more after each hit, up to a most, then back to what is written. */
 export const setAccumulation = defineRule<Params, State>({

@@ -1,12 +1,12 @@
-import type { Rung } from '../explain/rung.ts'
-import { percentOffField, riseField, wholeField } from '../reading/index.ts'
+import type { WhyStep } from '../words/index.ts'
+import { percentOffField, riseField, wholeField } from '../parsing/index.ts'
 import { formatNumber, inUnit, rise, riseOf, scale, type Load, type Rise } from '../units/index.ts'
-import type { Need } from '../loads/source.ts'
+import type { Need } from '../loads/index.ts'
 import { firstLoad, type FirstLoad } from './firstLoad.ts'
 import type { Exposure, Hand, Starting } from './rule.ts'
 
 /** A load that rises by steps and falls back after misses: what several rules keep of a lift. */
-export type Steady = { load: Load; misses: number; why: Rung[] }
+export type Steady = { load: Load; misses: number; why: WhyStep[] }
 
 export type Steps = {
   /** Added after each hit, exact. */

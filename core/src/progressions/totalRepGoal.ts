@@ -1,5 +1,5 @@
-import type { Rung } from '../explain/rung.ts'
-import { strictObject, wholeField } from '../reading/index.ts'
+import type { WhyStep } from '../words/index.ts'
+import { strictObject, wholeField } from '../parsing/index.ts'
 import { defineRule } from './rule.ts'
 
 type Params = {
@@ -10,7 +10,7 @@ type Params = {
   /** The most that is ever asked; 2 to 500. */
   most: number
 }
-type State = { total: number; why: Rung[] }
+type State = { total: number; why: WhyStep[] }
 
 /** Reps in all, in no more sets than are written: when they are done within these, more the next time. */
 export const totalRepGoal = defineRule<Params, State>({

@@ -1,4 +1,4 @@
-import { percentField } from '../reading/index.ts'
+import { percentField } from '../parsing/index.ts'
 import { formatNumber, scale, type Rise } from '../units/index.ts'
 import { firstLoad, sayFirstLoad, sayRise, startingWith, type FirstLoad } from './firstLoad.ts'
 import { defineRule } from './rule.ts'

@@ -1,4 +1,4 @@
-import { listField, strictObject } from '../reading/index.ts'
+import { listField, strictObject } from '../parsing/index.ts'
 import { inUnit, rise, scale, type Load, type Rise } from '../units/index.ts'
 import { firstLoad, sayFirstLoad, sayRise, startingWith, type FirstLoad } from './firstLoad.ts'
 import { defineRule } from './rule.ts'

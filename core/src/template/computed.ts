@@ -1,5 +1,5 @@
-import { sourceOf, type LoadBasis } from '../loads/registry.ts'
-import { ruleOf } from '../progressions/registry.ts'
+import { sourceOf, type LoadBasis } from '../loads/index.ts'
+import { ruleOf } from '../progressions/index.ts'
 import { snap } from '../units/index.ts'
 import {
   fixable,

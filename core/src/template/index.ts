@@ -1,21 +1,86 @@
-export * from './cells.ts'
-export * from './compare.ts'
-export * from './commands/command.ts'
-export { renewCommand } from './commands/now.ts'
+export { cellsByRule, hasComputedLoad, rulesCells, takesScheme, writtenIn } from './computed.ts'
+export { inherit, inherited } from './inherit.ts'
+export { lettersOf } from './letters.ts'
+export {
+  type AsWritten,
+  type Circuit,
+  type Defaults,
+  fixable,
+  type Fixable,
+  type Follow,
+  type Length,
+  lightPolicies,
+  type LightPolicy,
+  type MaxPolicy,
+  type Missed,
+  missedPolicies,
+  nominalWeeks,
+  type Part,
+  type Phase,
+  type PhaseRule,
+  type Progression,
+  type ProgressionStage,
+  type Ratio,
+  type RowClock,
+  rowClocks,
+  rowWeeks,
+  rulesOf,
+  type Session,
+  type SetGroup,
+  type SetStyle,
+  setStyles,
+  type Slot,
+  slotsOf,
+  type SlotTurns,
+  type Template,
+  type Track,
+  turnClocks,
+  weekAt,
+} from './types.ts'
+export {
+  type CellField,
+  cellFields,
+  cellNames,
+  detailFields,
+  formatCell,
+  parseCell,
+  type SheetField,
+} from './cells/cells.ts'
+export { formatSets, readLine, readSets, usualLoad } from './cells/shorthand.ts'
+export { shorthandExamples } from './cells/shorthandExamples.ts'
+export { isConflict } from './commands/command.ts'
+export { applyCommand, checkCommand, invert, renewCommand, sayCommand } from './commands/edit.ts'
+export { type PhaseRows, rowsOf } from './commands/phases.ts'
 export { progressionName } from './commands/progressions.ts'
-export { rowsOf } from './commands/phases.ts'
-export { spotOf } from './commands/slots.ts'
-export { sayRow } from './commands/cells.ts'
-export { cellsByRule, hasComputedLoad, rulesCells } from './computed.ts'
-export { applyCommand, checkCommand, commandNames, invert, sayCommand } from './edit.ts'
-export { inherited } from './inherit.ts'
-export * from './letters.ts'
-export * from './read.ts'
-export { readOwnExercise, readOwnExercises } from './readExercises.ts'
-export * from './salvage.ts'
-export * from './sayAdjustment.ts'
-export * from './sayIssue.ts'
-export * from './shorthand.ts'
-export { shorthandExamples } from './shorthandExamples.ts'
-export { limits } from './shape.ts'
-export * from './types.ts'
+export { type Command, commandNames } from './commands/registry.ts'
+export { sayRow } from './commands/rows.ts'
+export type { Cell } from './commands/setCell.ts'
+export type { Head, HeadField } from './commands/setHead.ts'
+export type { RuleOfStage } from './commands/setRule.ts'
+export type { SlotWarmUp } from './commands/setWarmUp.ts'
+export { type Spot, spotOf } from './commands/slots.ts'
+export { same } from './commands/values.ts'
+export { compareTemplates, sayProgression, sayTurns, sayWarmUp } from './compare/compare.ts'
+export { type Difference, sayAdjustment, slotName, trackAt } from './compare/sayAdjustment.ts'
+export { sayIssue } from './compare/sayIssue.ts'
+export { readDraft, readPublished, type ReadTemplate, readTemplate } from './read/read.ts'
+export { readAdjustment, readChange } from './read/readAdjustment.ts'
+export { readOwnExercise, readOwnExercises, settleExercises } from './read/readExercises.ts'
+export { salvageTemplate } from './read/salvage.ts'
+export {
+  adjustmentShape,
+  headShape,
+  limits,
+  partShape,
+  phaseRuleShape,
+  phaseShape,
+  progressionShape,
+  sessionShape,
+  setGroupShape,
+  slotShape,
+  stageShape,
+  trackShape,
+  untilShape,
+  weeksField,
+  whereShape,
+} from './read/shape.ts'

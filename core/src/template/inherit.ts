@@ -1,4 +1,4 @@
-import { kindOf } from '../goals/registry.ts'
+import { kindOf } from '../goals/index.ts'
 import type { Defaults, Phase, Session, SetGroup } from './types.ts'
 
 /**

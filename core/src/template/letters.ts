@@ -1,4 +1,5 @@
-import type { Id, Slot } from './types.ts'
+import type { Id } from '../parsing/index.ts'
+import type { Slot } from './types.ts'
 
 /** The letters by which a session is walked down: A, B, then C1 and C2 for neighbours that alternate as a superset. */
 export function lettersOf(lines: Lines): Record<Id, string> {

@@ -1,16 +1,13 @@
-import type { Change } from '../adjustments/registry.ts'
-import type { LightPolicy } from '../advice/answer.ts'
-import type { Goal } from '../goals/registry.ts'
+import type { Adjustment } from '../adjustments/index.ts'
+import type { Goal } from '../goals/index.ts'
 import type { Lift, Muscle } from '../library/index.ts'
-import type { LoadBasis } from '../loads/registry.ts'
-import type { RepTable } from '../maxes/table.ts'
-import type { Stage } from '../progressions/registry.ts'
-import type { SignBasis } from '../signs/registry.ts'
-import type { Day, Step, Way } from '../units/index.ts'
-import type { WarmUp } from '../warmups/registry.ts'
-
-/** Minted once, never reused; moving keeps it, copying mints a new one. */
-export type Id = string
+import type { LoadBasis } from '../loads/index.ts'
+import type { Id } from '../parsing/index.ts'
+import type { RepTable } from '../maxes/index.ts'
+import type { Stage } from '../progressions/index.ts'
+import type { TriggerBasis } from '../triggers/index.ts'
+import type { Step, Way } from '../units/index.ts'
+import type { WarmUp } from '../warmups/index.ts'
 
 /** A program written once. Sessions, slots and progressions stand outside phases, so that they outlive them. */
 export type Template = {
@@ -59,6 +56,10 @@ export type Ratio = { lift: Lift; of: Lift; percent: number }
 export const missedPolicies = ['hold', 'drop', 'shift', 'repeat'] as const
 export type Missed = (typeof missedPolicies)[number]
 
+/** Whether a program goes by planned light weeks, by how members are, or by both; both where it says nothing. */
+export const lightPolicies = ['planned', 'reactive', 'both'] as const
+export type LightPolicy = (typeof lightPolicies)[number]
+
 /** Weeks that hold the next `perWeek` places of a rotation of sessions: A B A, then B A B. */
 export type Phase = {
   id: Id
@@ -76,7 +77,7 @@ export type Phase = {
 export type Defaults = Pick<SetGroup, 'rir' | 'rest' | 'tempo'>
 
 /** So many weeks; or at least so many, until a sign shows, and never more than `most`. */
-export type Length = number | { least: number; most: number; until: SignBasis & { progression: Id } }
+export type Length = number | { least: number; most: number; until: TriggerBasis & { progression: Id } }
 
 export type Session = { name: string; parts: Part[]; defaults?: Defaults }
 /** With `turns` its slots move up one place every so many weeks of the phase, or from place to place of the week. */
@@ -131,7 +132,7 @@ export type Follow = { progression: Id; role: string | { byPlace: string[] } }
 export type Progression = { stages: ProgressionStage[]; inPhases?: PhaseRule[] }
 
 export type ProgressionStage = Stage & {
-  until?: SignBasis
+  until?: TriggerBasis
   /** The sign does not hand the lift over by itself: it is offered, and goes on when somebody takes it. */
   offers?: true
   /** A hit without a good technique mark leaves everything as it is. */
@@ -213,21 +214,6 @@ export const setStyles = ['ramp', 'drop', 'speed', 'lowering', 'held', 'partial'
 export type SetStyle = (typeof setStyles)[number]
 export const groupParts = ['top', 'backOff', 'test'] as const
 export type GroupPart = (typeof groupParts)[number]
-
-/** A change and where it acts. Tracks, light weeks and members' own changes are lists of them. */
-export type Adjustment = { id: Id; do: Change; where: Where }
-
-/** Absent means everywhere. `weeks` counts within the phase, from 1; `toTest` counts weeks to the test day. */
-export type Where = {
-  phases?: Id[]
-  weeks?: number[]
-  toTest?: number[]
-  days?: { from: Day; to: Day }
-  sessions?: Id[]
-  slots?: Id[]
-  lifts?: Lift[]
-  muscles?: Muscle[]
-}
 
 /** Weeks that a phase is laid out with on paper: its least where a sign ends it. */
 export const nominalWeeks = ({ weeks }: Phase): number => (typeof weeks === 'number' ? weeks : weeks.least)

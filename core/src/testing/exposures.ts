@@ -1,4 +1,4 @@
-import type { Exposure, Hand } from '../progressions/rule.ts'
+import type { Exposure, Hand } from '../progressions/index.ts'
 import { compareLoads, makeable, round, usualRack, type Load, type Unit } from '../units/index.ts'
 
 /** What rules are handed by a member with the usual bar and plates at home. */

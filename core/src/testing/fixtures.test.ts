@@ -2,11 +2,15 @@
 import { expect, test } from '@jest/globals'
 import { explain } from '../explain/index.ts'
 import { planMember } from '../plan/index.ts'
-import { asTable, fixtureJson, fixtureNames, planFixture, readFixture } from '../../fixtures/read.ts'
+import { asTable, fixtureJson, fixtureNames, inputOf, readFixture } from '../../fixtures/read.ts'
+
+/** What everybody has, and nothing of a gym's own. */
+const library = {}
 
 test.each(fixtureNames)('%s', (name) => {
-  const planned = planFixture(readFixture(name))
-  expect(asTable(planned)).toEqual(fixtureJson(name, 'expected'))
+  const input = inputOf(readFixture(name))
+  const planned = planMember(input)
+  expect(asTable(input, planned)).toEqual(fixtureJson(name, 'expected'))
   for (const { weeks } of Object.values(planned.plans))
     for (const { why } of weeks.flatMap(({ places }) =>
       places.flatMap(({ slots }) => slots.flatMap((slot) => slot.groups)),
@@ -18,7 +22,8 @@ test('a row that is read again because a week was missed says so', () => {
   const { versions, file } = readFixture('a-missed-week-holds')
   const early = { facts: file.member.facts, logs: file.member.logs.slice(0, 2) }
   const when = { today: '2026-03-15', through: 'end' } as const
-  const plan = planMember(early, file.enrolments, versions, when).plans.enrolment
+  const plan = planMember({ library, member: early, enrolments: file.enrolments, versions, when }).plans
+    .enrolment
   const [first] = plan?.weeks[2]?.places[0]?.slots[0]?.groups[0]?.why ?? []
   expect(first && explain(first)).toBe(
     'week 2 of the phase, read again in week 3: the week before was not trained',

@@ -1,7 +1,7 @@
 // What holds of every load, whatever the max, the percent, the changes and the plates.
 import { describe, expect, test } from '@jest/globals'
 import fc from 'fast-check'
-import type { Adjustment } from '../template/index.ts'
+import type { Adjustment } from '../adjustments/index.ts'
 import type { Fact, ShownGroup } from '../member/index.ts'
 import { planMember } from '../plan/index.ts'
 import { readTemplate, type Template } from '../template/index.ts'
@@ -15,6 +15,9 @@ import {
   type Rack,
   type Unit,
 } from '../units/index.ts'
+
+/** What everybody has, and nothing of a gym's own. */
+const library = {}
 
 const day = '2026-03-02'
 const entry = (id: string) => ({ id, rev: 1, date: day, actsFrom: day })
@@ -71,7 +74,13 @@ function ask(
   ] as Fact[]
   const enrolment = { id: 'e', segments: [{ from: day, version: 'v', track: 't' }] }
   const versions: Record<string, Template> = { v: template }
-  const { plans } = planMember({ facts, logs: [] }, [enrolment], versions, { today: day, through: 'end' })
+  const { plans } = planMember({
+    library,
+    member: { facts, logs: [] },
+    enrolments: [enrolment],
+    versions,
+    when: { today: day, through: 'end' },
+  })
   return plans.e?.weeks[0]?.places[0]?.slots[0]?.groups[0] as ShownGroup
 }
 const ofMax = (percent: number) => ({ of: 'max', percent })

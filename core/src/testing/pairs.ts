@@ -1,10 +1,10 @@
-import { recipeKinds, recipeOf } from '../lightWeeks/registry.ts'
-import { placeRecipe } from '../lightWeeks/place.ts'
-import { assumptionKinds, type Supposed } from '../assumptions/registry.ts'
-import type { Enrolment, Fact, Member, SessionLog, SetLog } from '../member/types.ts'
+import { deloadKinds, deloadOf, placeDeload } from '../deloads/index.ts'
+import { doingUnder, forecastKinds, type Supposed } from '../dryRun/index.ts'
+import type { When } from '../plan/index.ts'
+import type { Enrolment, Fact, Member, SessionLog, SetLog } from '../member/index.ts'
 import { muscles, type ExerciseId } from '../library/index.ts'
-import { ruleKinds, ruleOf, sampleGroup, sampleRole, type RuleKind } from '../progressions/public.ts'
-import { signKinds, signOf } from '../signs/registry.ts'
+import { ruleKinds, ruleOf, sampleGroup, sampleRole, type RuleKind } from '../progressions/index.ts'
+import { triggerKinds, triggerOf } from '../triggers/index.ts'
 import { addDays, type Unit } from '../units/index.ts'
 
 /** Dice from a seed: mulberry32, a generator in the public domain. */
@@ -33,7 +33,7 @@ export function pairOf(dice: Dice): {
   template: object
   member: Member
   enrolment: Enrolment
-  suppose?: Supposed
+  doing?: When['doing']
 } {
   const template = templateOf(dice)
   const slots = Object.entries(template.slots as Record<string, { exercise: ExerciseId }>)
@@ -47,7 +47,7 @@ export function pairOf(dice: Dice): {
       segments: [{ from: start, version: 'v', ...(dice.maybe(0.3) && { track: 't' }) }],
     },
     ...(dice.maybe(0.3) && {
-      suppose: { kind: dice.among(assumptionKinds), week: 1 + dice.upTo(3) } as Supposed,
+      doing: doingUnder({ kind: dice.among(forecastKinds), week: 1 + dice.upTo(3) } as Supposed),
     }),
   }
 }
@@ -95,9 +95,9 @@ function templateOf(dice: Dice): Record<string, unknown> {
 
 function phaseOf(dice: Dice, id: string) {
   const weeks = 1 + dice.upTo(4)
-  const kind = dice.among(recipeKinds.filter((one) => one !== 'taper'))
-  const params = dice.among(recipeOf[kind].examples).params
-  const light = dice.maybe(0.4) ? placeRecipe(kind, params, { weeks: [weeks] }, (n) => `${id}-l${n}`) : []
+  const kind = dice.among(deloadKinds.filter((one) => one !== 'taper'))
+  const params = dice.among(deloadOf[kind].examples).params
+  const light = dice.maybe(0.4) ? placeDeload(kind, params, { weeks: [weeks] }, (n) => `${id}-l${n}`) : []
   return { id, name: id, weeks, perWeek: 1 + dice.upTo(2), light }
 }
 
@@ -148,8 +148,8 @@ function progressionOf(dice: Dice, rule: RuleKind, phases: string[]): object {
   const others = ruleKinds.filter(kin)
   const isKin = kin(rule)
   const next = dice.among(others)
-  const sign = dice.among(signKinds)
-  const until = { sign, ...dice.among(signOf[sign].examples).params }
+  const sign = dice.among(triggerKinds)
+  const until = { sign, ...dice.among(triggerOf[sign].examples).params }
   const two = isKin && dice.maybe(0.3)
   const own = { id: 'one', rule, params, ...(dice.maybe(0.2) && { waits: 'technique' }) }
   const stages = two

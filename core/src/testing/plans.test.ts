@@ -1,13 +1,18 @@
+import { findingsOf } from '../checks/index.ts'
 import { readFileSync } from 'node:fs'
 import { describe, expect, test } from '@jest/globals'
 import fc from 'fast-check'
+import { planMember, snapshot, type Checkpoint, type Plan } from '../plan/index.ts'
 import { explain } from '../explain/index.ts'
-import type { Change } from '../adjustments/registry.ts'
+import type { Change } from '../adjustments/index.ts'
 import { exerciseOf } from '../library/index.ts'
 import type { Fact, Member, SessionLog } from '../member/index.ts'
-import { formatGroups, planMember, snapshot, type Checkpoint, type Plan } from '../plan/index.ts'
+import { formatGroups } from '../views/index.ts'
 import { readTemplate, type Template } from '../template/index.ts'
 import { addDays, makeable, partsFor, usualRack, type Load, type Unit } from '../units/index.ts'
+
+/** What everybody has, and nothing of a gym's own. */
+const library = {}
 
 const fixture = (name: string): Template => {
   const url = new URL(`../../fixtures/${name}/template.json`, import.meta.url)
@@ -34,7 +39,13 @@ const start = '2026-03-02'
 const enrolment = { id: 'e', segments: [{ from: start, version: 'v' }] }
 
 const plan = (template: Template, member: Member, today: string): Plan =>
-  planMember(member, [enrolment], { v: template }, { today, through: 'end' }).plans.e as Plan
+  planMember({
+    library,
+    member,
+    enrolments: [enrolment],
+    versions: { v: template },
+    when: { today, through: 'end' },
+  }).plans.e as Plan
 
 const lifts = ['backSquat', 'benchPress', 'deadlift'] as const
 const facts = (unit: Unit, value: number): Fact[] => [
@@ -180,7 +191,7 @@ describe('every plan', () => {
                 expect(why.map(explain).join()).not.toMatch(/NaN|undefined/)
                 if (!load) continue
                 expect(load.value).toBeGreaterThanOrEqual(0)
-                const { tool } = exerciseOf(lift ?? { exercise })
+                const { tool } = exerciseOf(library, lift ?? { exercise })
                 if (tool === 'barbell') expect(partsFor(load, can)).not.toBeNull()
                 expect(body !== undefined).toBe(tool === 'body weight')
               }
@@ -221,7 +232,16 @@ describe('every plan', () => {
           const { template, unit, value, doing } = scene
           const member = train(template, [...facts(unit, value), ...more], doing)
           const near = (day: string, checkpoint?: Checkpoint | null) =>
-            planMember(member, [enrolment], { v: template }, { today: day, through: 'near' }, checkpoint)
+            planMember(
+              {
+                library,
+                member,
+                enrolments: [enrolment],
+                versions: { v: template },
+                when: { today: day, through: 'near' },
+              },
+              checkpoint,
+            )
           const [early, late] = [first, second].map((days) => addDays(start, days)) as [string, string]
           const kept = JSON.parse(JSON.stringify(near(early).checkpoint)) as Checkpoint | null
           const { checkpoint: _, isResumed, ...inPieces } = near(late, kept)
@@ -234,7 +254,16 @@ describe('every plan', () => {
           )
           const when = { today: late, through: 'near' } as const
           expect(
-            planMember({ ...member, logs: lean }, [enrolment], { v: template }, when, kept).plans,
+            planMember(
+              {
+                library,
+                member: { ...member, logs: lean },
+                enrolments: [enrolment],
+                versions: { v: template },
+                when,
+              },
+              kept,
+            ).plans,
           ).toEqual(inOne.plans)
         },
       ),
@@ -246,7 +275,13 @@ describe('every plan', () => {
     const template = fixture('two-weeks-away-on-the-own-clock')
     const member = train(template, facts('kg', 100), ['all', 'all', 'all', 'all', 'all', 'all'])
     const when = { today: addDays(start, 60), through: 'near' } as const
-    const { checkpoint } = planMember(member, [enrolment], { v: template }, when)
+    const { checkpoint } = planMember({
+      library,
+      member,
+      enrolments: [enrolment],
+      versions: { v: template },
+      when,
+    })
     expect(checkpoint).not.toBeNull()
     const [log, ...others] = member.logs as [SessionLog, ...SessionLog[]]
     const missed = log.sets.map((set) => ({ ...set, rev: 2, reps: 1 }))
@@ -255,18 +290,21 @@ describe('every plan', () => {
       checkpoint: _,
       isResumed,
       ...cached
-    } = planMember(corrected, [enrolment], { v: template }, when, checkpoint)
+    } = planMember(
+      { library, member: corrected, enrolments: [enrolment], versions: { v: template }, when },
+      checkpoint,
+    )
     const {
       checkpoint: __,
       isResumed: ___,
       ...whole
-    } = planMember(corrected, [enrolment], { v: template }, when)
+    } = planMember({ library, member: corrected, enrolments: [enrolment], versions: { v: template }, when })
     expect(cached).toEqual(whole)
     expect(isResumed).toBe(false)
     const old = checkpoint && { ...checkpoint, engine: '0.0.1', states: {} }
-    expect(planMember(member, [enrolment], { v: template }, when, old).plans).toEqual(
-      planMember(member, [enrolment], { v: template }, when).plans,
-    )
+    expect(
+      planMember({ library, member, enrolments: [enrolment], versions: { v: template }, when }, old).plans,
+    ).toEqual(planMember({ library, member, enrolments: [enrolment], versions: { v: template }, when }).plans)
   })
 
   test('does not move a progression for a session that was skipped', () => {
@@ -281,7 +319,7 @@ describe('every plan', () => {
             .filter(({ status }) => status === 'next' || status === 'ahead')
           return places
             .flatMap(({ slots }) => slots.filter(({ exercise }) => exercise === 'backSquat'))
-            .map(({ groups }) => formatGroups(groups))
+            .map(({ groups }) => formatGroups(library, groups))
         }
         expect(ahead([...kept, 'nothing'])[0]).toEqual(ahead(kept)[0])
       }),
@@ -323,9 +361,9 @@ describe('a member', () => {
     const after = plan(template, { ...member, facts: [...member.facts, lb] }, addDays(start, 2))
     const next = after.weeks.flatMap(({ places }) => places).filter(({ status }) => status === 'next')[0]
     // 62.5 kg is 137.79 lb, nearest on plates 140; a hit adds 5 lb: 142.79, nearest 145 (both by hand).
-    expect(formatGroups(next?.slots[0]?.groups ?? [])).toBe('3 × 5 @ 140 lb')
+    expect(formatGroups(library, next?.slots[0]?.groups ?? [])).toBe('3 × 5 @ 140 lb')
     const later = after.weeks.flatMap(({ places }) => places).find(({ position }) => position === 3)
-    expect(formatGroups(later?.slots[0]?.groups ?? [])).toBe('3 × 5 @ 145 lb')
+    expect(formatGroups(library, later?.slots[0]?.groups ?? [])).toBe('3 × 5 @ 145 lb')
   })
 
   test('with an open session today is asked the same until it is closed', () => {
@@ -370,7 +408,7 @@ describe('a member', () => {
     const after = plan(template, { facts: [...facts('kg', 100), few], logs: [log] }, addDays(start, 1))
     const [first, second] = after.weeks[0]?.places ?? []
     expect(first?.slots[0]?.verdict).toBe('not comparable')
-    expect(formatGroups(second?.slots[0]?.groups ?? [])).toBe('3 × 5 @ 60 kg')
+    expect(formatGroups(library, second?.slots[0]?.groups ?? [])).toBe('3 × 5 @ 60 kg')
   })
 
   test('whose log names a place or an enrolment that is not there keeps it as a record, and is told', () => {
@@ -385,19 +423,19 @@ describe('a member', () => {
       closed: true,
       sets: [],
     })
-    const { findings } = planMember(
-      { facts: [], logs: [log(99, 'e'), log(1, 'gone')] },
-      [enrolment],
-      { v: template },
-      { today: start, through: 'near' },
-    )
-    expect(findings.map(({ where }) => where)).toEqual(expect.arrayContaining(['e99', 'gone1']))
+    const member = { facts: [], logs: [log(99, 'e'), log(1, 'gone')] }
+    const when = { today: start, through: 'near' as const }
+    const input = { library, member, enrolments: [enrolment], versions: { v: template }, when }
+    const where = findingsOf(input, planMember(input)).map((finding) => finding.where)
+    expect(where).toEqual(expect.arrayContaining(['e99', 'gone1']))
   })
 })
 
 const lines = (made: Plan): string[] =>
   made.weeks.flatMap(({ places }) =>
-    places.flatMap(({ slots }) => slots.map(({ groups, verdict }) => `${formatGroups(groups)} ${verdict}`)),
+    places.flatMap(({ slots }) =>
+      slots.map(({ groups, verdict }) => `${formatGroups(library, groups)} ${verdict}`),
+    ),
   )
 
 function shuffle<T>(list: T[], dice: fc.Stream<number>): T[] {

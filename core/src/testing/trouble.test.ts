@@ -1,11 +1,16 @@
 // What a stranger's files may get wrong, and what the engine makes of it: located faults, or stated behaviour, nothing lost.
+import { findingsOf, sayFinding } from '../checks/index.ts'
 import { describe, expect, test } from '@jest/globals'
 import { asTable, fixtureJson, readFixture } from '../../fixtures/read.ts'
-import { readMember, type SessionLog } from '../member/index.ts'
-import { formatGroups, planMember, type Planned } from '../plan/index.ts'
-import { formatIssue } from '../reading/index.ts'
+import { planMember, type Planned, type PlanInput } from '../plan/index.ts'
+import { readMember, type SessionLog, type Member } from '../member/index.ts'
+import { formatGroups } from '../views/index.ts'
+import { formatIssue } from '../parsing/index.ts'
 import { readTemplate, type Template } from '../template/index.ts'
 import { addDays } from '../units/index.ts'
+
+/** What everybody has, and nothing of a gym's own. */
+const library = {}
 
 type Json = Record<string, never>
 const file = (name: string, spoil: (file: Json) => unknown = () => undefined): Json => {
@@ -234,15 +239,24 @@ describe('a member', () => {
     ],
   ])('with %s is refused, and says where', (_, change, said) => expect(read(change)).toContain(said))
 
-  const plan = (change: Partial<Parameters<typeof planMember>[0]>, today = '2026-04-07'): Planned =>
-    planMember({ ...member.member, ...change }, member.enrolments, versions, { today, through: 'end' })
-  const where = ({ findings }: Planned) => findings.map((finding) => `${finding.where}: ${finding.what}`)
+  const inputWith = (change: Partial<Member>, today = '2026-04-07'): PlanInput => ({
+    library,
+    member: { ...member.member, ...change },
+    enrolments: member.enrolments,
+    versions,
+    when: { today, through: 'end' },
+  })
+  const plan = (change: Partial<Member>, today?: string): Planned => planMember(inputWith(change, today))
+  const told = (change: Partial<Member>) =>
+    findingsOf(inputWith(change), plan(change))
+      .map(sayFinding)
+      .map((finding) => `${finding.where}: ${finding.what}`)
 
   test('with a log of an enrolment that does not exist keeps it as evidence, and is told', () => {
     const [log] = member.member.logs
     const stray = { ...(log as SessionLog), id: 'stray', enrolment: 'gone' }
     const planned = plan({ logs: [stray] })
-    expect(where(planned)).toContain(
+    expect(told({ logs: [stray] })).toContain(
       'stray: This session belongs to the enrolment "gone", which does not exist. Its sets count as evidence only.',
     )
     expect(planned.evidence.last.backSquat?.date).toBe('2026-03-02')
@@ -251,9 +265,10 @@ describe('a member', () => {
   test('with a log of a position that the plan does not have gives up nothing for it', () => {
     const [log] = member.member.logs
     const stray = { ...(log as SessionLog), id: 'stray', position: 99, date: '2026-03-17', shown: undefined }
-    const planned = plan({ logs: [...member.member.logs, stray] })
-    expect(where(planned).join()).toContain('stray: This session names position 99')
-    expect({ ...asTable(planned), findings: [] }).toEqual({ ...asTable(plan({})), findings: [] })
+    const logs = [...member.member.logs, stray]
+    expect(told({ logs }).join()).toContain('stray: This session names position 99')
+    const table = (change: Partial<Member>) => ({ ...asTable(inputWith(change), plan(change)), findings: [] })
+    expect(table({ logs })).toEqual(table({}))
   })
 
   test('with a fact dated tomorrow is planned without it, and is told', () => {
@@ -264,8 +279,9 @@ describe('a member', () => {
       date: '2026-04-08',
       actsFrom: '2026-04-08',
     }
-    const planned = plan({ facts: [...member.member.facts, tomorrow] })
-    expect(where(planned).join()).toContain('new: This entry is dated 8 Apr 2026, after today')
+    const facts = [...member.member.facts, tomorrow]
+    const planned = plan({ facts })
+    expect(told({ facts }).join()).toContain('new: This entry is dated 8 Apr 2026, after today')
     expect(JSON.stringify(planned.plans)).toBe(JSON.stringify(plan({}).plans))
   })
 
@@ -279,10 +295,11 @@ describe('a member', () => {
       kind: 'test' as const,
       on,
     })
-    expect(where(plan({ facts: [...others, test('2026-02-01')] })).join()).toContain('lies before the start')
-    expect(where(plan({ facts: others })).join()).toContain('counted back from a test day, and none is known')
-    const passed = plan({ facts: [...others, test('2026-03-08')] })
-    expect(where(passed).join()).toContain('comes before this phase has begun')
+    expect(told({ facts: [...others, test('2026-02-01')] }).join()).toContain('lies before the start')
+    expect(told({ facts: others }).join()).toContain('counted back from a test day, and none is known')
+    const facts = [...others, test('2026-03-08')]
+    const passed = plan({ facts })
+    expect(told({ facts }).join()).toContain('comes before this phase has begun')
     expect(passed.plans.enrolment?.lastWeek).toBe(2)
     // Without a test day the phase's last week on paper is the test's.
     const onPaper = plan({ facts: others, logs: [] }, '2026-03-02').plans.enrolment
@@ -299,12 +316,12 @@ describe('a member', () => {
     const lines = ({ plans }: Planned) =>
       plans.enrolment?.weeks.flatMap(({ places }) =>
         places.flatMap(({ slots }) =>
-          slots.map(({ groups, verdict }) => `${formatGroups(groups)} ${verdict}`),
+          slots.map(({ groups, verdict }) => `${formatGroups(library, groups)} ${verdict}`),
         ),
       )
-    expect(lines(planMember({ ...own, logs }, enrolments, { template }, at))).toEqual(
-      lines(planMember(own, enrolments, { template }, at)),
-    )
+    expect(
+      lines(planMember({ library, member: { ...own, logs }, enrolments, versions: { template }, when: at })),
+    ).toEqual(lines(planMember({ library, member: own, enrolments, versions: { template }, when: at })))
   })
 
   test('with five thousand logs is planned, and one with more is refused in a line', () => {
@@ -322,15 +339,17 @@ describe('a member', () => {
       sets: [{ id: `s-${i}`, rev: 1, slot: 'squat', n: 1, exercise: 'backSquat', state: 'done', reps: 5 }],
     }))
     const enrolments = [{ id: 'e', segments: [{ from: '2010-01-01', version: 'v' }] }]
-    const planned = planMember(
-      { facts, logs },
+    const input: PlanInput = {
+      library,
+      member: { facts, logs },
       enrolments,
-      { v: template },
-      { today: '2026-01-01', through: 'end' },
-    )
+      versions: { v: template },
+      when: { today: '2026-01-01', through: 'end' },
+    }
+    const planned = planMember(input)
     expect(planned.plans.e?.next).toBeNull()
     // The plan has five places: what is logged beyond them is kept as evidence and named, each by its id.
-    expect(planned.findings.filter((finding) => finding.where.startsWith('log-'))).toHaveLength(4995)
+    expect(findingsOf(input, planned).filter(({ check }) => check === 'strayLog')).toHaveLength(4995)
     const many = { format: 1, enrolments: [{ segments: [{ from: '2026-03-02' }] }], facts: [] }
     const issues = readMember({ ...many, logs: Array.from({ length: 5001 }, () => ({})) }, versions).issues
     expect(issues?.map(formatIssue)).toEqual(['logs: expected a list of at most 5000; got a list of 5001.'])

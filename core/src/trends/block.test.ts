@@ -1,9 +1,12 @@
 import { describe, expect, test } from '@jest/globals'
-import type { SessionLog } from '../member/types.ts'
+import type { SessionLog } from '../member/index.ts'
 import { planMember } from '../plan/index.ts'
 import { readTemplate } from '../template/index.ts'
 import { addDays, type Day } from '../units/index.ts'
 import { blocksOf } from './block.ts'
+
+/** What everybody has, and nothing of a gym's own. */
+const library = {}
 
 const start = '2026-03-02'
 const phase = (id: string, name: string) => ({ id, name, weeks: 2, rotation: ['a'], perWeek: 1 })
@@ -31,9 +34,15 @@ const log = (position: number, day: number): SessionLog => ({
 function blocks(trained: number[], today: Day, clock: 'own' | 'calendar' = 'own') {
   const enrolment = { id: 'e', clock, segments: [{ from: start, version: 'v' }] }
   const logs = trained.map((day, i) => log(i + 1, day))
-  const { plans } = planMember({ facts: [], logs }, [enrolment], template ? { v: template } : {}, {
-    today,
-    through: 'end',
+  const { plans } = planMember({
+    library,
+    member: { facts: [], logs },
+    enrolments: [enrolment],
+    versions: template ? { v: template } : {},
+    when: {
+      today,
+      through: 'end',
+    },
   })
   return Object.values(plans).flatMap((plan) => blocksOf(plan, today).map(({ name, ends }) => [name, ends]))
 }

@@ -1,5 +1,5 @@
-import type { BlockOf } from '../member/types.ts'
-import type { Plan, PlannedWeek } from '../plan/types.ts'
+import type { BlockOf } from '../member/index.ts'
+import type { Plan, PlannedWeek } from '../plan/index.ts'
 import { addDays, type Day } from '../units/index.ts'
 
 /** A block with its name and the day it ends: known once it is over, until then counted at a week for each week that is left. */

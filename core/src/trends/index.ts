@@ -1,5 +1,4 @@
+export { type Block, blocksOf } from './block.ts'
 export { estimatesOf, type Seen } from './estimates.ts'
-export { eightInTen, trendOf, type Trend } from './trend.ts'
-export { blocksOf, type Block } from './block.ts'
-export { misfits, targetOf, type Target } from './target.ts'
+export { misfits, type Target, targetOf } from './target.ts'
 export { judgeTrial, type TrialResult } from './trial.ts'

@@ -1,6 +1,6 @@
-import { liftKey, liftName, type Lift } from '../library/index.ts'
-import { isSameBlock, type Goal } from '../plan/evidence.ts'
-import type { Ratio } from '../template/types.ts'
+import { liftKey, liftName, type Lift, type Library } from '../library/index.ts'
+import { isSameBlock, type Goal } from '../evidence/index.ts'
+import type { Ratio } from '../template/index.ts'
 import { addDays, daysBetween, formatLoad, inUnit, scale, snap, type Day, type Load } from '../units/index.ts'
 import type { Block } from './block.ts'
 import type { Seen } from './estimates.ts'
@@ -82,7 +82,11 @@ function verdictOf(
  * Goals that do not fit each other by the template's ratios: a lift that is to be more of another than its ratio says, by a tenth.
  * Goals of one block are held against each other, and those of none.
  */
-export function misfits(goals: Goal[], ratios: Ratio[]): { lifts: [Lift, Lift]; say: string }[] {
+export function misfits(
+  library: Library,
+  goals: Goal[],
+  ratios: Ratio[],
+): { lifts: [Lift, Lift]; say: string }[] {
   return ratios.flatMap(({ lift, of, percent }) =>
     goals.flatMap((own) => {
       if (liftKey(own) !== liftKey(lift)) return []
@@ -93,7 +97,7 @@ export function misfits(goals: Goal[], ratios: Ratio[]): { lifts: [Lift, Lift]; 
       return [
         {
           lifts: [own, other],
-          say: `${liftName(own)} is to reach ${formatLoad(own.to)}; by its ratio of ${percent}% to ${liftName(other)} at ${formatLoad(other.to)} it would be ${formatLoad(meant)}. Check one of the two.`,
+          say: `${liftName(library, own)} is to reach ${formatLoad(own.to)}; by its ratio of ${percent}% to ${liftName(library, other)} at ${formatLoad(other.to)} it would be ${formatLoad(meant)}. Check one of the two.`,
         },
       ]
     }),

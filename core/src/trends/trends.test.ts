@@ -1,9 +1,15 @@
 import { describe, expect, test } from '@jest/globals'
 import fc from 'fast-check'
-import type { SessionLog } from '../member/types.ts'
-import type { Goal } from '../plan/evidence.ts'
+import { judgeTrial } from './trial.ts'
+import { misfits, targetOf } from './target.ts'
+import { trendOf } from './trend.ts'
+import type { SessionLog } from '../member/index.ts'
+import type { Goal } from '../evidence/index.ts'
 import { addDays } from '../units/index.ts'
-import { estimatesOf, judgeTrial, misfits, targetOf, trendOf, type Seen } from './index.ts'
+import { estimatesOf, type Seen } from './estimates.ts'
+
+/** What everybody has, and nothing of a gym's own. */
+const library = {}
 
 const start = '2026-01-05'
 const weekly = (values: [number, number][]): Seen[] =>
@@ -122,10 +128,12 @@ describe('a goal', () => {
       of: { exercise: 'backSquat' as const },
       percent: 80,
     }
-    expect(misfits([goal, front], [ratio])[0]?.say).toContain('80% to Back squat at 110 kg it would be 88 kg')
-    expect(misfits([goal, { ...front, to: { value: 88, unit: 'kg' } }], [ratio])).toEqual([])
+    expect(misfits(library, [goal, front], [ratio])[0]?.say).toContain(
+      '80% to Back squat at 110 kg it would be 88 kg',
+    )
+    expect(misfits(library, [goal, { ...front, to: { value: 88, unit: 'kg' } }], [ratio])).toEqual([])
     const inBlock = { ...front, block: { enrolment: 'e', phase: 'base' } }
-    expect(misfits([goal, inBlock], [ratio])).toEqual([])
+    expect(misfits(library, [goal, inBlock], [ratio])).toEqual([])
   })
 })
 
@@ -165,7 +173,7 @@ describe('a trial', () => {
   ]
 
   test('tells them apart where every band does, and says by how much', () => {
-    const result = judgeTrial(spells, run(0.5, 2.5, 0.1), 'kg')
+    const result = judgeTrial(library, spells, run(0.5, 2.5, 0.1), 'kg')
     expect(result.better).toBe('second')
     // Five reps stand for 35 ÷ 30 of the load: two kilos a week more on the bar are 2.33 of the max.
     expect(result.differences[0]?.value).toBeCloseTo(2.33, 1)
@@ -173,8 +181,8 @@ describe('a trial', () => {
     expect(result.say).toContain('The second spell was better')
   })
   test('says that it cannot tell where the scatter hides it, or there is too little', () => {
-    expect(judgeTrial(spells, run(0.5, 1, 5), 'kg').better).toBe('cannot tell')
-    const few = judgeTrial(spells, run(0.5, 2.5, 0.1).slice(0, 6), 'kg')
+    expect(judgeTrial(library, spells, run(0.5, 1, 5), 'kg').better).toBe('cannot tell')
+    const few = judgeTrial(library, spells, run(0.5, 2.5, 0.1).slice(0, 6), 'kg')
     expect([few.better, few.say]).toEqual(['cannot tell', expect.stringContaining('too few sessions')])
   })
   test('reads days of training, the best of each, and none that were light', () => {
@@ -183,6 +191,7 @@ describe('a trial', () => {
       shown: { slots: { s: { light: true } } } as unknown as SessionLog['shown'],
     }
     const seen = estimatesOf(
+      library,
       [log(0, 100), light, { ...log(2, 60), sets: [] }],
       { exercise: 'backSquat' },
       'kg',

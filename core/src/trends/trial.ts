@@ -1,8 +1,7 @@
-import { liftName, type Lift } from '../library/index.ts'
-import { resolve } from '../member/resolve.ts'
-import type { SessionLog } from '../member/types.ts'
-import { judge } from '../plan/verdict.ts'
-import type { Evidence } from '../plan/evidence.ts'
+import { liftName, type Lift, type Library } from '../library/index.ts'
+import { resolve, type SessionLog } from '../member/index.ts'
+import { judge } from '../plan/index.ts'
+import type { Evidence } from '../evidence/index.ts'
 import { snap, type Day, type Load, type Unit } from '../units/index.ts'
 import { estimatesOf } from './estimates.ts'
 import { eightInTen, trendOf } from './trend.ts'
@@ -36,12 +35,13 @@ export type TrialResult = {
  * band; anything else cannot be told, which is the usual end of a trial of one person.
  */
 export function judgeTrial(
+  library: Library,
   { first, second, lifts }: Pick<Evidence['trials'][number], 'first' | 'second' | 'lifts'>,
   logs: SessionLog[],
   unit: Unit,
   body?: Load,
 ): TrialResult {
-  const [before, after] = [first, second].map((spell) => measure(spell, lifts, logs, unit, body))
+  const [before, after] = [first, second].map((spell) => measure(library, spell, lifts, logs, unit, body))
   const differences = lifts.map((_, i) => difference(before?.gains[i] ?? null, after?.gains[i] ?? null))
   const told = differences.filter((one) => one !== null)
   const better =
@@ -56,11 +56,12 @@ export function judgeTrial(
     second: after as SpellMeasures,
     differences,
     better,
-    say: sayTrial(lifts, differences, better, unit),
+    say: sayTrial(library, lifts, differences, better, unit),
   }
 }
 
 function measure(
+  library: Library,
   { from, to }: Spell,
   lifts: Lift[],
   all: SessionLog[],
@@ -88,7 +89,7 @@ function measure(
       : null,
     hardness: hard.length ? Math.round((10 * hard.reduce((a, b) => a + b, 0)) / hard.length) / 10 : null,
     gains: lifts.map((lift) => {
-      const trend = trendOf(estimatesOf(logs, lift, unit, body))
+      const trend = trendOf(estimatesOf(library, logs, lift, unit, body))
       return trend && { value: trend.perWeek, error: trend.error, count: trend.count }
     }),
   }
@@ -105,6 +106,7 @@ function difference(
 }
 
 function sayTrial(
+  library: Library,
   lifts: Lift[],
   differences: TrialResult['differences'],
   better: TrialResult['better'],
@@ -113,9 +115,9 @@ function sayTrial(
   const told = differences.flatMap((one, i) =>
     one
       ? [
-          `${liftName(lifts[i] as Lift)}: ${signed(one.value)} ${unit} a week in the second spell (8 in 10: ${signed(one.low)} to ${signed(one.high)})`,
+          `${liftName(library, lifts[i] as Lift)}: ${signed(one.value)} ${unit} a week in the second spell (8 in 10: ${signed(one.low)} to ${signed(one.high)})`,
         ]
-      : [`${liftName(lifts[i] as Lift)}: too few sessions to tell`],
+      : [`${liftName(library, lifts[i] as Lift)}: too few sessions to tell`],
   )
   const end =
     better === 'cannot tell'

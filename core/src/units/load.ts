@@ -52,6 +52,9 @@ export function compareLoads(a: Load, b: Load): number {
   return Math.abs(difference) <= 0.0001 ? 0 : difference
 }
 
+/** The heavier of two loads; the second where there is no first, or they are the same. */
+export const heavier = (a: Load | null | undefined, b: Load): Load => (a && compareLoads(a, b) > 0 ? a : b)
+
 /** The second load on top of the first, in the first one's unit; with `help` it takes off. Never below nothing. */
 export function addLoad(base: Load, more: Load, help = false): Load {
   const value = inUnit(more, base.unit).value

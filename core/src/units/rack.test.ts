@@ -1,16 +1,8 @@
 import { describe, expect, test } from '@jest/globals'
 import fc from 'fast-check'
-import {
-  makeable,
-  makeableOnBody,
-  makeableWith,
-  partsFor,
-  round,
-  snap,
-  usualFixed,
-  withBar,
-  type Rack,
-} from './index.ts'
+import { round } from './round.ts'
+import { snap } from './load.ts'
+import { makeable, makeableOnBody, makeableWith, partsFor, usualFixed, withBar, type Rack } from './rack.ts'
 
 const kg = (value: number) => ({ value, unit: 'kg' as const })
 const anyRack = fc

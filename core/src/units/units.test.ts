@@ -1,18 +1,9 @@
 import { describe, expect, test } from '@jest/globals'
 import fc from 'fast-check'
-import {
-  addDays,
-  compareLoads,
-  daysBetween,
-  inUnit,
-  isDay,
-  makeable,
-  partsFor,
-  round,
-  snap,
-  usualRack,
-  type Rack,
-} from './index.ts'
+import { compareLoads, inUnit, snap } from './load.ts'
+import { makeable, partsFor, usualRack, type Rack } from './rack.ts'
+import { round } from './round.ts'
+import { addDays, daysBetween, isDay } from './day.ts'
 
 const kg = (value: number) => ({ value, unit: 'kg' as const })
 const small: Rack = {

@@ -1,4 +1,4 @@
-import { wholeField, strictObject } from '../reading/index.ts'
+import { wholeField, strictObject } from '../parsing/index.ts'
 import { defineWarmUp, type WarmUpStep } from './warmUp.ts'
 
 /** Two or three lighter sets with falling reps (common practice, no source). */

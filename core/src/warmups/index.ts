@@ -1,2 +1,2 @@
-export { fewSets } from './fewSets.ts'
-export { ladder } from './ladder.ts'
+export { ramp, warmUpMessages, type WarmUpSet } from './ramp.ts'
+export { type WarmUp, type WarmUpName, warmUpNames, warmUpOf } from './registry.ts'

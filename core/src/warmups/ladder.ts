@@ -1,4 +1,4 @@
-import { listField, numberField, strictObject, wholeField } from '../reading/index.ts'
+import { listField, numberField, strictObject, wholeField } from '../parsing/index.ts'
 import { formatNumber } from '../units/index.ts'
 import { defineWarmUp, type WarmUpStep } from './warmUp.ts'
 

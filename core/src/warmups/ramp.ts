@@ -1,9 +1,9 @@
-import type { Rung } from '../explain/rung.ts'
+import type { WhyStep } from '../words/index.ts'
 import { partsFor, round, scale, withBar, type Load, type Makeable } from '../units/index.ts'
 import { warmUpOf, type WarmUp } from './registry.ts'
 
 /** A warm-up set as it is asked; for a barbell with the bar and the plates of one side. It is neither counted nor judged. */
-export type WarmUpSet = { load: Load; reps: number; side?: number[]; bar?: number; why: Rung[] }
+export type WarmUpSet = { load: Load; reps: number; side?: number[]; bar?: number; why: WhyStep[] }
 
 /** A warm-up set nearer to the work set than this, in percent of it, only tires. */
 const nearest = 95

@@ -1,4 +1,4 @@
-import * as warmUps from './index.ts'
+import * as warmUps from './kinds.ts'
 import type { WarmUpKind } from './warmUp.ts'
 
 export type WarmUpName = keyof typeof warmUps

@@ -32,7 +32,8 @@ export function openDatabase(url: string): Database {
   ) =>
     connection.transaction(async (transaction) => {
       if (setting) await transaction.raw('select set_config(?, ?, true)', [setting, value])
-      return work({ db: transaction, gym: setting === 'app.gym' ? value : null } as Scope)
+      const gym = setting === 'app.gym' ? value : null
+      return work({ db: transaction, gym, library: {}, libraryRevision: 0 } as Scope)
     })
   return {
     inGym: (gym, work) => inside('app.gym', gym, work),

@@ -2,9 +2,9 @@ import { Router, type Request, type Response } from 'express'
 import { ValidationError } from 'yup'
 import type { Database } from '../database/open.ts'
 import type { Settings } from '../settings.ts'
-import { isExercise, ownIdsIn } from '@young-oak/core/library'
+import { ownIdsIn, type Library } from '@young-oak/core/library'
 import { findSeat } from '../features/accounts/store.ts'
-import { openLibrary, refuseStrangers } from '../features/exercises/library.ts'
+import { refuseStrangers, withLibrary } from '../features/exercises/library.ts'
 import { libraryHeader, libraryMark } from './libraryMark.ts'
 import { forbidden, Problem, signInFirst } from './problem.ts'
 import type { Call, Route } from './route.ts'
@@ -39,19 +39,19 @@ async function callFor(
     return database.inGym(seat.gym, async (scope) => {
       const library = await findSeat(scope, account, seat)
       if (library === undefined) throw forbidden()
-      await openLibrary(scope, library)
       response.set(libraryHeader, libraryMark(seat.gym, library))
-      if (!one.bringsExercises) refuseStrangers(scope, request.body)
-      return work(scope)
+      const own = await withLibrary(scope, library)
+      if (!one.bringsExercises) refuseStrangers(own, request.body)
+      return work(own)
     })
   }
-  // An exercise that was added by way of another server is made known before the body that names it is read.
-  const isNew = one.body && [...ownIdsIn(request.body)].some((id) => !isExercise(id))
-  if (seat && isNew && !one.bringsExercises) await inScope(() => Promise.resolve())
+  // A body that names exercises of the gym is checked beside them.
+  const namesOwn = one.body && seat && !one.bringsExercises && ownIdsIn(request.body).size > 0
+  const library = namesOwn ? await inScope(async (scope) => scope.library) : {}
   return {
     seat: seat as Call['seat'],
     params: request.params as Record<string, string>,
-    body: one.body ? readBody(one.body, request.body) : undefined,
+    body: one.body ? readBody(one.body, request.body, library) : undefined,
     inScope,
     request,
     database,
@@ -59,9 +59,9 @@ async function callFor(
   }
 }
 
-function readBody(schema: NonNullable<Route['body']>, body: unknown): unknown {
+function readBody(schema: NonNullable<Route['body']>, body: unknown, library: Library): unknown {
   try {
-    return schema.validateSync(body, { abortEarly: false, strict: true })
+    return schema.validateSync(body, { abortEarly: false, strict: true, context: { library } })
   } catch (error) {
     if (!ValidationError.isError(error)) throw error
     const faults = (error.inner.length ? error.inner : [error]).slice(0, 100)

@@ -1,6 +1,6 @@
 import { combineSlices, configureStore } from '@reduxjs/toolkit'
 import { setupListeners } from '@reduxjs/toolkit/query'
-import { useDispatch, useSelector } from 'react-redux'
+import { useDispatch, useSelector, useStore } from 'react-redux'
 import { library } from '../features/library/librarySlice.ts'
 import type { Editor } from '../features/templates/editorSlice.ts'
 import { placeReducer } from '../features/training/placeSlice.ts'
@@ -33,4 +33,5 @@ export const store = made as Omit<typeof made, 'getState'> & { getState(): RootS
 setupListeners(store.dispatch)
 
 export const useAppDispatch = useDispatch.withTypes<typeof store.dispatch>()
+export const useAppStore = useStore.withTypes<typeof store>()
 export const useAppSelector = useSelector.withTypes<RootState>()

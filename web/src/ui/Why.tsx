@@ -1,8 +1,9 @@
 import { Popover } from 'radix-ui'
 import type { ComponentProps } from 'react'
-import { explain, type Rung } from '@young-oak/core/explain'
+import type { WhyStep } from '@young-oak/core/words'
+import { explain } from '@young-oak/core/explain'
 
-type Props = ComponentProps<'button'> & { title: string; rungs: Rung[] }
+type Props = ComponentProps<'button'> & { title: string; rungs: WhyStep[] }
 
 /** A load that says why: its ladder from the max to the plates, on a click or a key. */
 export function Why({ title, rungs, children, className = '', ...trigger }: Props) {

@@ -1,21 +1,20 @@
 import { expose } from 'comlink'
 import type { MemberFile } from '@young-oak/api/members'
-import { knowExercises, liftKey, liftName, type Lift, type OwnExercises } from '@young-oak/core/library'
+import { maxFor } from '@young-oak/core/evidence'
+import { planMember, type Plan, type PlannedWeek } from '@young-oak/core/plan'
+import type { Id } from '@young-oak/core/parsing'
+import { liftKey, liftName, type Library, type Lift } from '@young-oak/core/library'
 import type { Enrolment } from '@young-oak/core/member'
-import { assumptionKinds, assumptionOf, type Supposed } from '@young-oak/core/assumptions'
+import { doingUnder, forecastKinds, forecastOf, type Supposed } from '@young-oak/core/dryRun'
 import {
   formatGroups,
-  maxFor,
   eventsOfWeeks,
-  planMember,
   seasonOf,
   tallyOf,
-  type Plan,
-  type PlannedWeek,
   type WeekSummary,
   type WeekTally,
-} from '@young-oak/core/plan'
-import { applyCommand, isConflict, type Command, type Id, type Template } from '@young-oak/core/template'
+} from '@young-oak/core/views'
+import { applyCommand, isConflict, type Command, type Template } from '@young-oak/core/template'
 import { formatDay, type Day, type Unit } from '@young-oak/core/units'
 
 /** One week of the draft as one member would get it, planned off the page so that no key waits for it. */
@@ -39,6 +38,8 @@ export type Forecast = {
 }
 export type WeekSeen = { week: number; text: string; light: boolean; supposed?: string; value: number | null }
 
+/** The gym's own exercises, which anything that is sent may name. */
+let library: Library = {}
 let draft: Template | null = null
 let file: MemberFile | null = null
 let enrolment: Enrolment | null = null
@@ -48,8 +49,8 @@ let drawn: { draft: Template; laid: string; file: MemberFile | null } | null = n
 
 const planner = {
   /** The gym's own exercises, before anything that names them. */
-  know(exercises: OwnExercises): void {
-    knowExercises(exercises)
+  openLibrary(next: Library): void {
+    library = next
   },
   openDraft(next: Template): void {
     draft = next
@@ -90,21 +91,26 @@ const planner = {
     if (isConflict(tried)) return null
     const [member, own] = [file.member, enrolment]
     const planOf = (template: Template, suppose: Supposed) =>
-      planMember(member, [own], { draft: template }, { today: day, through: 'end', suppose })
-    const supposed = assumptionKinds.map((kind) => ({ kind, week }) as Supposed)
+      planMember({
+        library,
+        member,
+        enrolments: [own],
+        versions: { draft: template },
+        when: { today: day, through: 'end', doing: doingUnder(suppose) },
+      })
+    const supposed = forecastKinds.map((kind) => ({ kind, week }) as Supposed)
     const planned = supposed.map((one) => ({ one, made: planOf(tried, one) }))
     const tally = (template: Template, { plans, evidence }: ReturnType<typeof planMember>) => {
       const [plan, lift] = [plans[own.id], template.slots[slot]]
-      const max = lift ? maxFor(evidence, lift, template.maxes, day) : null
-      return plan && lift ? tallyOf(template, plan, slot, max?.load ?? null) : []
+      const max = lift ? maxFor(library, evidence, lift, template.maxes, day) : null
+      return plan && lift ? tallyOf(library, template, plan, slot, max?.load ?? null) : []
     }
     const toPlan: Supposed = { kind: 'toPlan' }
     return {
       unit: planned[0]?.made.evidence.unit ?? 'kg',
       columns: planned.map(({ one, made }) => ({
-        title:
-          assumptionOf[one.kind].title + ('week' in assumptionOf[one.kind].params.fields ? ` ${week}` : ''),
-        says: assumptionOf[one.kind].sentence(one),
+        title: forecastOf[one.kind].title + ('week' in forecastOf[one.kind].params.fields ? ` ${week}` : ''),
+        says: forecastOf[one.kind].sentence(one),
         weeks: weeksOf(made.plans[own.id], slot, tried.slots[slot]),
       })),
       now: tally(draft, planOf(draft, toPlan)),
@@ -123,7 +129,13 @@ function preview(
   const tried = trial ? applyCommand(now, trial) : now
   const template = isConflict(tried) ? now : tried
   const when = { today: day, through: { phase, phaseWeek } }
-  const plan = planMember(file.member, [enrolment], { draft: template }, when).plans[enrolment.id]
+  const plan = planMember({
+    library,
+    member: file.member,
+    enrolments: [enrolment],
+    versions: { draft: template },
+    when,
+  }).plans[enrolment.id]
   if (!plan) return null
   return {
     weeks: plan.weeks.filter((week) => week.phase === phase && week.phaseWeek === phaseWeek),
@@ -135,9 +147,9 @@ function seasons(now: Template, day: Day, laid: Id[]): Seasons | null {
   if (drawn?.draft === now && drawn.laid === laid.join() && drawn.file === file) return null
   drawn = { draft: now, laid: laid.join(), file }
   return {
-    own: seasonOf(now),
+    own: seasonOf(library, now),
     laid: laid.flatMap((id) =>
-      now.tracks[id] ? [{ name: now.tracks[id].name, weeks: seasonOf(now, id) }] : [],
+      now.tracks[id] ? [{ name: now.tracks[id].name, weeks: seasonOf(library, now, id) }] : [],
     ),
     events: events(now, day),
   }
@@ -147,7 +159,13 @@ function seasons(now: Template, day: Day, laid: Id[]): Seasons | null {
 function events(now: Template, day: Day): Seasons['events'] {
   if (!file || !enrolment || !file.member.facts.some(({ kind }) => kind === 'event')) return {}
   const when = { today: day, through: 'end' } as const
-  const { plans, evidence } = planMember(file.member, [enrolment], { draft: now }, when)
+  const { plans, evidence } = planMember({
+    library,
+    member: file.member,
+    enrolments: [enrolment],
+    versions: { draft: now },
+    when,
+  })
   const plan = plans[enrolment.id]
   return Object.fromEntries(
     [...(plan ? eventsOfWeeks(plan, evidence, day) : [])].map(([week, own]) => [
@@ -173,13 +191,15 @@ function weeksOf(plan: Plan | undefined, slot: Id, written: Lift | undefined): W
     const loads = groups.flatMap(({ load }) => (load ? [load.value] : []))
     const counted = groups.reduce((sum, { sets }) => sum + sets, 0)
     const isOther = written && liftKey(first) !== liftKey(written)
-    const lift = isOther ? `${first.exercise === written.exercise ? first.variant : liftName(first)}: ` : ''
+    const lift = isOther
+      ? `${first.exercise === written.exercise ? first.variant : liftName(library, first)}: `
+      : ''
     const left = first.groups.find(({ rir }) => rir !== undefined)?.rir
     return [
       {
         week,
         light,
-        text: `${lift}${own.map((one) => formatGroups(one.groups)).join('; ')}${left === undefined ? '' : `, ${left} left`}`,
+        text: `${lift}${own.map((one) => formatGroups(library, one.groups)).join('; ')}${left === undefined ? '' : `, ${left} left`}`,
         ...(own.some(({ supposed }) => supposed) && {
           supposed: own.map(({ supposed }) => supposed).join(', '),
         }),

@@ -1,18 +1,14 @@
 import { expose } from 'comlink'
 import Papa from 'papaparse'
-import { knowExercises, openShelf, type OwnExercises, type OwnId } from '@young-oak/core/library'
-import { maxSheet, type MaxReading, type SheetContext } from '@young-oak/core/formats'
+import { maxSheet, type MaxReading, type SheetContext } from '@young-oak/core/parsing'
 
 /** Reads a sheet of maxes line by line, off the page: a file of any length streams through, and says how far it has come. */
 const reader = {
   read(
     source: File | string,
     context: SheetContext,
-    exercises: OwnExercises,
     onProgress: (lines: number) => void,
   ): Promise<MaxReading> {
-    knowExercises(exercises)
-    openShelf(Object.keys(exercises) as OwnId[])
     const { read, reading } = maxSheet(context)
     return new Promise((resolve, reject) => {
       const config = {

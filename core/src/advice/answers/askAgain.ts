@@ -5,8 +5,8 @@ export const askAgain = defineAnswer({
   kind: 'askAgain',
   says: 'Train on, and ask again next week.',
   school: 'One sign is no pattern. A cautious school would lighten the next session.',
-  holds(signals) {
-    const evidence = [...falls(signals), ...tiredness(signals), ...isDue(signals)]
+  holds(signals, _policy, library) {
+    const evidence = [...falls(library, signals), ...tiredness(library, signals), ...isDue(signals)]
     if (evidence.length) return { evidence, sure: 'weak' }
     const hasNothing = !signals.lifts.some(({ exposures }) => exposures > 1)
     return hasNothing ? { evidence: [{ id: 'askAgain.little', data: {} }], sure: 'weak' } : null

@@ -7,10 +7,10 @@ export const caution = defineAnswer({
   says: 'Sharp, radiating or joint pain: stop what hurts, log it, and see a licensed professional. No advice is given while it hurts.',
   school: 'No school: this is not medical advice, and no plan is made around pain.',
   isCaution: true,
-  holds({ pains, checkIns }) {
+  holds({ pains, checkIns }, _policy, library) {
     const isPainful = checkIns[0]?.joints === 'painful'
     if (!pains.length && !isPainful) return null
-    const lifts = pains.map((lift) => ({ id: 'caution.lift', data: { lift: liftName(lift) } }))
+    const lifts = pains.map((lift) => ({ id: 'caution.lift', data: { lift: liftName(library, lift) } }))
     return {
       evidence: isPainful ? [...lifts, { id: 'caution.joints', data: {} }] : lifts,
       sure: 'likely',

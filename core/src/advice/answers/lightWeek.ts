@@ -8,11 +8,14 @@ export const lightWeek = defineAnswer({
   says: 'Take a light week.',
   school:
     'Reactive: several signs at once. The planned school would have had one by now, or waits for its own.',
-  holds(signals, policy) {
+  holds(signals, policy, library) {
     if (policy === 'planned') return null
     if (signals.weeksSinceLight !== null && signals.weeksSinceLight < limits.closest) return null
-    const [fallen, tired, due] = [falls(signals), tiredness(signals), isDue(signals)]
-    const asks = signals.asks.map((lift) => ({ id: 'lightWeek.asks', data: { lift: liftName(lift) } }))
+    const [fallen, tired, due] = [falls(library, signals), tiredness(library, signals), isDue(signals)]
+    const asks = signals.asks.map((lift) => ({
+      id: 'lightWeek.asks',
+      data: { lift: liftName(library, lift) },
+    }))
     const { event } = signals
     const away = event && event.inWeeks <= 1 ? [{ id: 'lightWeek.event', data: { what: event.what } }] : []
     const evidence = [...fallen, ...asks, ...tired, ...due, ...away]

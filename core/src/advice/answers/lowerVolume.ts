@@ -7,9 +7,9 @@ export const lowerVolume = defineAnswer({
   says: 'Lower the standing volume by about a fifth: it is more than there is recovery for, light weeks or not.',
   school:
     'The week that is repeated decides, not the week that is light. Others put light weeks closer together.',
-  holds(signals) {
+  holds(signals, _policy, library) {
     const { weeksSinceLight } = signals
-    const tired = tiredness(signals)
+    const tired = tiredness(library, signals)
     const isSoon = weeksSinceLight !== null && weeksSinceLight < limits.closest
     const isSore = signals.soreMuscles.length > 2 || signals.tooMuch > 2
     if (!(isSoon && tired.length > 1) && !isSore) return null

@@ -6,10 +6,10 @@ export const mendSleep = defineAnswer({
   kind: 'mendSleep',
   says: 'Mend sleep first: what is lost at night no light week brings back. Ask again when it is better.',
   school: 'Recovery first. Another school takes the light week at once, and mends sleep in it.',
-  holds(signals) {
+  holds(signals, _policy, library) {
     const poor = signals.checkIns.filter(({ sleep }) => sleep !== undefined && sleep <= limits.poor).length
     if (poor < 2) return null
-    const more = [...falls(signals), ...tiredness(signals)]
+    const more = [...falls(library, signals), ...tiredness(library, signals)]
     return {
       evidence: [{ id: 'mendSleep.nights', data: { count: poor, of: signals.checkIns.length } }, ...more],
       sure: more.length ? 'likely' : 'possible',

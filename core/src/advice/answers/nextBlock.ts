@@ -1,4 +1,4 @@
-import type { Rung } from '../../explain/rung.ts'
+import type { WhyStep } from '../../words/index.ts'
 import { defineAnswer } from '../answer.ts'
 import { names, tiredness } from '../evidence.ts'
 import { isFlat, limits } from '../signals.ts'
@@ -8,13 +8,14 @@ export const nextBlock = defineAnswer({
   says: 'Open the next block: what stands still without being tired wants something else, not less.',
   school:
     'Change the variable after three to six weeks. Others would wait out the block, or take a light week first.',
-  holds(signals) {
+  holds(signals, _policy, library) {
     const { lifts, phase } = signals
     const flat = lifts.filter(isFlat)
-    if (!phase.hasNext || phase.weeksIn < limits.blockWeeks || tiredness(signals).length > 0) return null
+    if (!phase.hasNext || phase.weeksIn < limits.blockWeeks || tiredness(library, signals).length > 0)
+      return null
     if (!flat.length || flat.length * 2 < lifts.length) return null
-    const evidence: Rung[] = [
-      { id: 'nextBlock.flat', data: { lifts: names(flat), exposures: limits.flatExposures } },
+    const evidence: WhyStep[] = [
+      { id: 'nextBlock.flat', data: { lifts: names(library, flat), exposures: limits.flatExposures } },
       { id: 'nextBlock.weeks', data: { weeks: phase.weeksIn } },
     ]
     return {

@@ -6,10 +6,10 @@ export const nothing = defineAnswer({
   kind: 'nothing',
   says: 'Nothing to change.',
   school: 'All schools leave alone what goes well.',
-  holds({ lifts, checkIns }) {
+  holds({ lifts, checkIns }, _policy, library) {
     const rising = lifts.filter(isRising)
     const going = rising.length
-      ? { id: 'nothing.rising', data: { lifts: names(rising) } }
+      ? { id: 'nothing.rising', data: { lifts: names(library, rising) } }
       : { id: 'nothing.steady', data: {} }
     const asked = checkIns.length ? [{ id: 'nothing.fresh', data: {} }] : []
     return { evidence: [going, ...asked], sure: checkIns.length ? 'likely' : 'possible' }

@@ -7,12 +7,14 @@ export const partialLightWeek = defineAnswer({
   kind: 'partialLightWeek',
   says: 'Take a light week for these muscles alone, and train the rest as written.',
   school: 'Reactive and local. The planned school makes the whole week light, since tiredness is shared.',
-  holds(signals, policy) {
-    if (policy === 'planned' || tiredness(signals).length > 1) return null
+  holds(signals, policy, library) {
+    if (policy === 'planned' || tiredness(library, signals).length > 1) return null
     if (signals.weeksSinceLight !== null && signals.weeksSinceLight < limits.closest) return null
     const falling = fallingIn(signals)
     const others = signals.lifts.filter((lift) => !falling.includes(lift))
-    const muscles = [...new Set<Muscle>([...signals.soreMuscles, ...falling.map(foremost)])]
+    const muscles = [
+      ...new Set<Muscle>([...signals.soreMuscles, ...falling.map((one) => foremost(library, one))]),
+    ]
     const isLocal = muscles.length === 1 || (muscles.length === 2 && signals.soreMuscles.length === 2)
     const hasSigns = falling.length > 1 || signals.soreMuscles.length > 0
     if (!isLocal || !hasSigns || !others.some(isRising)) return null
@@ -20,7 +22,7 @@ export const partialLightWeek = defineAnswer({
       ? [{ id: 'partial.sore', data: { muscles: signals.soreMuscles.join(', ') } }]
       : []
     return {
-      evidence: [...falling.map(fall), ...sore, { id: 'partial.others', data: {} }],
+      evidence: [...falling.map((one) => fall(library, one)), ...sore, { id: 'partial.others', data: {} }],
       sure: falling.length && sore.length ? 'likely' : 'possible',
       suggest: { recipe: 'fewerSets', params: { percent: 50 }, muscles },
     }

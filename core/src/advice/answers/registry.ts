@@ -1,5 +1,5 @@
 import type { Answer } from '../answer.ts'
-import * as answers from './index.ts'
+import * as answers from './kinds.ts'
 
 export type AnswerKind = keyof typeof answers
 

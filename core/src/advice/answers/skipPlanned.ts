@@ -1,4 +1,4 @@
-import type { Rung } from '../../explain/rung.ts'
+import type { WhyStep } from '../../words/index.ts'
 import { defineAnswer } from '../answer.ts'
 import { falls, names, tiredness } from '../evidence.ts'
 import { isRising, limits } from '../signals.ts'
@@ -8,19 +8,24 @@ export const skipPlanned = defineAnswer({
   says: 'The planned light week is not needed: train on, and ask again next week.',
   school:
     'Reactive: planned light weeks can fall on weeks that needed none. The planned school takes it all the same.',
-  holds(signals, policy) {
+  holds(signals, policy, library) {
     const { plannedLightIn, lifts, usualLeft, daysAWeek, event, checkIns } = signals
     if (policy === 'planned' || plannedLightIn === null || plannedLightIn > 1 || event) return null
-    if (falls(signals).length || tiredness(signals).length || checkIns[0]?.joints === 'achy') return null
+    if (
+      falls(library, signals).length ||
+      tiredness(library, signals).length ||
+      checkIns[0]?.joints === 'achy'
+    )
+      return null
     const rising = lifts.filter(isRising)
     const isEasy = (usualLeft !== null && usualLeft >= limits.easyLeft) || daysAWeek <= limits.easyDays
     if (!isEasy || rising.length * 2 < lifts.length || !rising.length) return null
-    const easy: Rung =
+    const easy: WhyStep =
       usualLeft !== null && usualLeft >= limits.easyLeft
         ? { id: 'skipPlanned.left', data: { left: usualLeft } }
         : { id: 'skipPlanned.days', data: { days: daysAWeek } }
     return {
-      evidence: [{ id: 'skipPlanned.rising', data: { lifts: names(rising) } }, easy],
+      evidence: [{ id: 'skipPlanned.rising', data: { lifts: names(library, rising) } }, easy],
       sure: checkIns.length ? 'likely' : 'possible',
     }
   },

@@ -1,3 +1,4 @@
+import { inputOf } from '../training/planInput.ts'
 import { randomUUID } from 'node:crypto'
 import {
   ownPlace,
@@ -9,7 +10,7 @@ import {
 } from '@young-oak/api/equipment'
 import { readEquipment, type EquipmentBody, type FactBody } from '@young-oak/core/member'
 import { planMember } from '@young-oak/core/plan'
-import { formatIssue } from '@young-oak/core/reading'
+import { formatIssue } from '@young-oak/core/parsing'
 import { addDays, type Day } from '@young-oak/core/units'
 import type { Scope } from '../../database/scope.ts'
 import { notFound, Problem } from '../../http/problem.ts'
@@ -27,14 +28,16 @@ export async function addPlace(scope: Scope, { name }: GivenPlace, day: Day): Pr
 export async function equipPlace(scope: Scope, place: string, given: GivenEquipment): Promise<PlaceView[]> {
   const places = await listPlaces(scope, given.today)
   if (!places.some(({ id }) => id === place)) throw notFound('place')
-  await saveEquipment(scope, place, given.today, readWhole(given.has))
+  await saveEquipment(scope, place, given.today, readWhole(scope, given.has))
   return listPlaces(scope, given.today)
 }
 
 /** The places that a member may train at, their own among them. */
 export async function ownEquipment(scope: Scope, memberId: string, day: Day): Promise<OwnEquipment> {
   const { member } = (await readMemberFile(scope, memberId)).file
-  const { evidence } = planMember(member, [], {}, { today: day, through: 'near' })
+  const { evidence } = planMember(
+    inputOf(scope, { member, enrolments: [], versions: {} }, { today: day, through: 'near' }),
+  )
   const own = evidence.equipment[ownPlace]
   const places = await listPlaces(scope, day)
   return {
@@ -45,7 +48,12 @@ export async function ownEquipment(scope: Scope, memberId: string, day: Day): Pr
 }
 
 export async function equipOwn(scope: Scope, memberId: string, given: GivenEquipment): Promise<OwnEquipment> {
-  await state(scope, memberId, { kind: 'equipment', place: ownPlace, ...readWhole(given.has) }, given.today)
+  await state(
+    scope,
+    memberId,
+    { kind: 'equipment', place: ownPlace, ...readWhole(scope, given.has) },
+    given.today,
+  )
   return ownEquipment(scope, memberId, given.today)
 }
 
@@ -69,8 +77,8 @@ async function state(scope: Scope, memberId: string, body: FactBody, day: Day): 
   await insertFact(scope, memberId, { id: nextFactId(), rev: 1, date: day, actsFrom: day, ...body })
 }
 
-function readWhole(value: unknown): EquipmentBody {
-  const { equipment, issues } = readEquipment(value)
+function readWhole({ library }: Scope, value: unknown): EquipmentBody {
+  const { equipment, issues } = readEquipment(library, value)
   if (equipment) return equipment
   const errors = issues.map((issue) => ({ path: issue.path, message: formatIssue(issue) }))
   throw new Problem(

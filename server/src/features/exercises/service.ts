@@ -10,13 +10,13 @@ import {
   type OwnExercise,
   type OwnExercises,
   type OwnId,
+  type Library,
 } from '@young-oak/core/library'
-import { formatIssue } from '@young-oak/core/reading'
+import { formatIssue } from '@young-oak/core/parsing'
 import { limits, readOwnExercise } from '@young-oak/core/template'
 import type { Scope } from '../../database/scope.ts'
 import { notFound, Problem } from '../../http/problem.ts'
 import { libraryMark } from '../../http/libraryMark.ts'
-import { keepOpen } from './library.ts'
 import { holdLibrary, libraryRevision, listExercises, saveExercises, touchAllMembers } from './store.ts'
 
 export async function viewLibrary(scope: Scope): Promise<LibraryView> {
@@ -65,7 +65,7 @@ export async function mergeExercise(scope: Scope, id: string, { into }: GivenMer
     refuseUnfit(own, id as OwnId, from)
     return save(scope, own, { [id]: from })
   }
-  const target = own[into as OwnId] ?? (into in builtIn ? declaredAs(into) : undefined)
+  const target = declaredAs(own, into)
   if (!target || into === id) throw refuse('into', 'Choose the exercise that it is to be.')
   const fault = mergeFault(from, target)
   if (fault) refuse('into', fault)
@@ -79,12 +79,10 @@ export async function mergeExercise(scope: Scope, id: string, { into }: GivenMer
   return save(scope, own, moved)
 }
 
-/** Stores exercises of the gym, and makes them known to this server at once. */
+/** Stores exercises of the gym. */
 async function save(scope: Scope, own: OwnExercises, changed: OwnExercises): Promise<LibraryView> {
   const revision = await saveExercises(scope, changed)
-  const exercises = { ...own, ...changed }
-  keepOpen(scope, revision, exercises)
-  return { mark: libraryMark(scope.gym, revision), exercises }
+  return { mark: libraryMark(scope.gym, revision), exercises: { ...own, ...changed } }
 }
 
 const mintId = (): OwnId => `own:${randomUUID()}`
@@ -122,8 +120,7 @@ function refuseUnfit(own: OwnExercises, id: OwnId | null, given: OwnExercise): v
     if (at === id) refuse('parent', 'That lift derives from this one.')
 }
 
-const parentOf = (own: OwnExercises, id: string): string | undefined =>
-  (own[id as OwnId] ?? declaredAs(id))?.parent?.exercise
+const parentOf = (own: OwnExercises, id: string): string | undefined => declaredAs(own, id)?.parent?.exercise
 
 const plain = (name: string): string => name.trim().toLowerCase()
 
@@ -133,15 +130,15 @@ function refuse(path: string, message: string): never {
 
 /**
  * Takes up what a file declares: an exercise that the gym has already, by its id or by its name, is that one; any other is added under
- * an id of the gym's own. Answers which id of the file is which here.
+ * an id of the gym's own. Answers which id of the file is which here, and the gym's library as it is then.
  */
 export async function adoptExercises(
   scope: Scope,
   declared: OwnExercises,
-): Promise<ReadonlyMap<OwnId, ExerciseId>> {
+): Promise<{ ids: ReadonlyMap<OwnId, ExerciseId>; library: Library }> {
   const ids = new Map<OwnId, ExerciseId>()
   const entries = Object.entries(declared) as [OwnId, OwnExercise][]
-  if (!entries.length) return ids
+  if (!entries.length) return { ids, library: scope.library }
   await holdLibrary(scope)
   const own = await listExercises(scope)
   const added: OwnExercises = {}
@@ -158,7 +155,7 @@ export async function adoptExercises(
     (Object.entries(added) as [OwnId, OwnExercise][]).map(([id, one]) => [id, withHereNames(one, ids)]),
   )
   if (Object.keys(named).length) await save(scope, own, named)
-  return ids
+  return { ids, library: { ...own, ...named } }
 }
 
 function sameHere(own: OwnExercises, id: OwnId, one: OwnExercise): ExerciseId | undefined {

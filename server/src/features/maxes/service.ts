@@ -1,3 +1,4 @@
+import { inputOf } from '../training/planInput.ts'
 import type {
   GivenBodyWeight,
   GivenMax,
@@ -10,19 +11,14 @@ import type {
   UsedBy,
 } from '@young-oak/api/maxes'
 import type { MemberFile } from '@young-oak/api/members'
-import type { KnownRow } from '@young-oak/core/formats'
+import { maxFor, type Evidence, type Proposal } from '@young-oak/core/evidence'
+import { planMember, type Plan } from '@young-oak/core/plan'
+import type { KnownRow } from '@young-oak/core/parsing'
 import { compareLifts, liftKey, liftOfKey } from '@young-oak/core/library'
 import type { MaxInForce } from '@young-oak/core/loads'
 import { defaultFormula, type FormulaKind } from '@young-oak/core/maxes'
 import type { Fact } from '@young-oak/core/member'
-import {
-  dependentsOf,
-  maxFor,
-  planMember,
-  type Evidence,
-  type Plan,
-  type Proposal,
-} from '@young-oak/core/plan'
+import { dependentsOf } from '@young-oak/core/views'
 import { compareLoads, formatLoad, type Day } from '@young-oak/core/units'
 import type { Scope } from '../../database/scope.ts'
 import { forbidden, Problem } from '../../http/problem.ts'
@@ -33,11 +29,8 @@ import { insertFacts, membersWithMaxes } from './store.ts'
 
 export async function maxes(scope: Scope, memberId: string, day: Day): Promise<MaxesView> {
   const { file } = await readMemberFile(scope, memberId)
-  const { member, enrolments, versions } = file
-  const { plans, evidence, proposals } = planMember(member, enrolments, versions, {
-    today: day,
-    through: 'end',
-  })
+  const when = { today: day, through: 'end' } as const
+  const { plans, evidence, proposals } = planMember(inputOf(scope, file, when))
   const needed = Object.values(plans)
     .flatMap(({ weeks }) =>
       weeks.flatMap(({ places }) => places.filter(({ status }) => status === 'next' || status === 'ahead')),
@@ -48,19 +41,23 @@ export async function maxes(scope: Scope, memberId: string, day: Day): Promise<M
   const unique = new Map(needed.map((lift) => [liftKey(lift), lift]))
   return {
     unit: evidence.unit,
-    maxes: listMaxes(evidence, usedBy(file, plans), day),
-    proposals: listProposals(proposals),
+    maxes: listMaxes(scope, evidence, usedBy(scope, file, plans), day),
+    proposals: listProposals(scope, proposals),
     needed: [...unique.values()],
     body: evidence.body,
   }
 }
 
 /** What depends on each max, in the versions that the member is on now. */
-function usedBy({ versions }: MemberFile, plans: Record<string, Plan>): Record<string, UsedBy[]> {
+function usedBy(
+  { library }: Scope,
+  { versions }: MemberFile,
+  plans: Record<string, Plan>,
+): Record<string, UsedBy[]> {
   const found: Record<string, UsedBy[]> = {}
   for (const { version } of Object.values(plans)) {
     const template = versions[version]
-    for (const [lift, dependents] of Object.entries(template ? dependentsOf(template) : {}))
+    for (const [lift, dependents] of Object.entries(template ? dependentsOf(library, template) : {}))
       found[lift] = [
         ...(found[lift] ?? []),
         ...dependents.map((one) => ({ ...one, program: template?.name ?? '' })),
@@ -69,8 +66,8 @@ function usedBy({ versions }: MemberFile, plans: Record<string, Plan>): Record<s
   return found
 }
 
-export const listProposals = (proposals: Proposal[]): ProposedMax[] =>
-  proposals.map(({ lift, ...proposal }) => ({ ...liftOfKey(lift), ...proposal })).sort(compareLifts)
+export const listProposals = ({ library }: Scope, proposals: Proposal[]): ProposedMax[] =>
+  proposals.map(({ lift, ...proposal }) => ({ ...liftOfKey(lift), ...proposal })).sort(compareLifts(library))
 
 /** Writes a max as a fact. A single with nothing left is a test; any other set is an estimate that is accepted by being sent. */
 export async function giveMax(scope: Scope, memberId: string, given: GivenMax): Promise<void> {
@@ -105,7 +102,9 @@ async function refuseTooMuchHelp(
   { load, today: day }: GivenMax,
 ): Promise<void> {
   const { member } = (await readMemberFile(scope, memberId)).file
-  const { body } = planMember(member, [], {}, { today: day, through: 'near' }).evidence
+  const { body } = planMember(
+    inputOf(scope, { member, enrolments: [], versions: {} }, { today: day, through: 'near' }),
+  ).evidence
   if (!body || compareLoads(load, body.load) < 0) return
   const message = `That is more help than the body weighs (${formatLoad(body.load)}).`
   throw new Problem(422, 'More help than body weight', message, [{ path: 'load.value', message }])
@@ -126,13 +125,16 @@ function maxFact({ formula, ...max }: Omit<GivenMax, 'today'>, day: Day, id: str
 /** The writer's members beside each other, as their facts alone tell. */
 export async function maxTable(scope: Scope, writer: string, day: Day): Promise<MaxTable> {
   const members = await membersWithMaxes(scope, writer)
+  const when = { today: day, through: 'near' } as const
   return {
     members: members.map(({ id, name, facts }) => {
-      const { evidence } = planMember({ facts, logs: [] }, [], {}, { today: day, through: 'near' })
+      const { evidence } = planMember(
+        inputOf(scope, { member: { facts, logs: [] }, enrolments: [], versions: {} }, when),
+      )
       return {
         id,
         name,
-        maxes: listMaxes(evidence, {}, day).map(({ exercise, variant, load, date, staleWeeks }) => ({
+        maxes: listMaxes(scope, evidence, {}, day).map(({ exercise, variant, load, date, staleWeeks }) => ({
           exercise,
           ...(variant && { variant }),
           load,
@@ -188,18 +190,23 @@ const isSame = (a: KnownRow, b: KnownRow): boolean =>
   compareLoads(a.load, b.load) === 0
 
 /** The newest of each lift, with those before it; too old by the usual weeks, since this belongs to no program. */
-function listMaxes(evidence: Evidence, used: Record<string, UsedBy[]>, day: Day): MaxesView['maxes'] {
+function listMaxes(
+  { library }: Scope,
+  evidence: Evidence,
+  used: Record<string, UsedBy[]>,
+  day: Day,
+): MaxesView['maxes'] {
   return Object.entries(evidence.maxes)
     .flatMap(([key, accepted]): MaxesView['maxes'] => {
       const lift = liftOfKey(key)
-      const max = maxFor(evidence, lift, usualPolicy, day)
+      const max = maxFor(library, evidence, lift, usualPolicy, day)
       if (!max) return []
       const { staleWeeks } = max
       const before = accepted.slice(0, -1).reverse().map(knownMax)
       const usedBy = used[key] ?? []
       return [{ ...lift, ...knownMax(max), ...(staleWeeks !== undefined && { staleWeeks }), before, usedBy }]
     })
-    .sort(compareLifts)
+    .sort(compareLifts(library))
 }
 
 const usualPolicy = { use: 'newest' } as const

@@ -1,10 +1,12 @@
+import { inputOf } from '../training/planInput.ts'
 import type { GivenFact, ProgressView } from '@young-oak/api/progress'
+import type { Evidence } from '@young-oak/core/evidence'
 import { changeOf } from '@young-oak/core/adjustments'
 import { advise, readSignals } from '@young-oak/core/advice'
-import { liftKey, liftOfKey, takesMax, type Lift } from '@young-oak/core/library'
+import { liftKey, liftOfKey, takesMax, type Lift, type Library } from '@young-oak/core/library'
 import { givenKinds, readGivenFact, type Fact, type GivenKind } from '@young-oak/core/member'
-import { planMember, type Evidence, type Plan, type Planned } from '@young-oak/core/plan'
-import { formatIssue, isId } from '@young-oak/core/reading'
+import { planMember, type Plan, type Planned } from '@young-oak/core/plan'
+import { formatIssue, isId } from '@young-oak/core/parsing'
 import { blocksOf, estimatesOf, judgeTrial, misfits, targetOf } from '@young-oak/core/trends'
 import { addDays, type Day } from '@young-oak/core/units'
 import type { Scope } from '../../database/scope.ts'
@@ -16,8 +18,9 @@ import { readFact } from './store.ts'
 
 export async function progress(scope: Scope, memberId: string, day: Day): Promise<ProgressView> {
   const { file } = await readMemberFile(scope, memberId)
-  const { member, enrolments, versions } = file
-  const planned = planMember(member, enrolments, versions, { today: day, through: 'end' })
+  const { library } = scope
+  const { member, versions } = file
+  const planned = planMember(inputOf(scope, file, { today: day, through: 'end' }))
   const { evidence, plans, offers } = planned
   const templates = Object.fromEntries(
     Object.values(plans).flatMap(({ enrolment, version }) => {
@@ -26,7 +29,7 @@ export async function progress(scope: Scope, memberId: string, day: Day): Promis
     }),
   )
   const body = evidence.body?.load
-  const seenOf = (lift: Lift) => estimatesOf(member.logs, lift, evidence.unit, body)
+  const seenOf = (lift: Lift) => estimatesOf(library, member.logs, lift, evidence.unit, body)
   const blocks = Object.values(plans).flatMap((plan) => blocksOf(plan, day))
   return {
     unit: evidence.unit,
@@ -35,10 +38,10 @@ export async function progress(scope: Scope, memberId: string, day: Day): Promis
       name: template.name,
       phase: phaseNow(plans[enrolment]),
       policy: template.lightPolicy ?? 'both',
-      advice: advise(readSignals(member, planned, enrolment, template, day), template.lightPolicy),
+      advice: advise(library, readSignals(member, planned, enrolment, template, day), template.lightPolicy),
     })),
     offers,
-    lifts: liftsOf(planned).map((lift) => {
+    lifts: liftsOf(library, planned).map((lift) => {
       const seen = seenOf(lift)
       const targets = evidence.goals
         .filter((goal) => liftKey(goal) === liftKey(lift))
@@ -47,18 +50,19 @@ export async function progress(scope: Scope, memberId: string, day: Day): Promis
     }),
     blocks: blocks.filter(({ ends }) => ends >= day),
     misfits: misfits(
+      library,
       evidence.goals,
       Object.values(templates).flatMap(({ maxes }) => maxes.ratios ?? []),
     ).map(({ say }) => say),
     trials: evidence.trials.map(({ id, name, differs, first, second, lifts }) => {
       const decision = evidence.decisions[id]
-      const result = judgeTrial({ first, second, lifts }, member.logs, evidence.unit, body)
+      const result = judgeTrial(library, { first, second, lifts }, member.logs, evidence.unit, body)
       return { id, name, differs, first, second, result, ...(decision && { decision }) }
     }),
     checkIn: evidence.checkIns[0] ?? null,
     about: evidence.about,
     events: evidence.events.filter(({ on, to }) => (to ?? on) >= day),
-    spells: spellsOf(member.facts, evidence, day),
+    spells: spellsOf(library, member.facts, evidence, day),
     ceilings: evidence.ceilings,
     taken: Object.fromEntries(
       Object.entries(evidence.adviceTaken).filter(([, { date }]) => date > addDays(day, -7)),
@@ -71,18 +75,18 @@ const phaseNow = (plan: Plan | undefined): string | undefined =>
   plan?.weeks.find(({ places }) => places.some(({ status }) => status === 'next' || status === 'open'))?.phase
 
 /** Lifts that something is known of, those with a goal first. */
-function liftsOf({ evidence }: Planned): Lift[] {
+function liftsOf(library: Library, { evidence }: Planned): Lift[] {
   const keys = new Set([...evidence.goals.map(liftKey), ...Object.keys(evidence.estimates)])
-  return [...keys].map(liftOfKey).filter(takesMax)
+  return [...keys].map(liftOfKey).filter((lift) => takesMax(library, lift))
 }
 
 /** Light spells whose weeks and return are not over yet, as far as their days can tell. */
-function spellsOf(facts: Fact[], { lights }: Evidence, day: Day): ProgressView['spells'] {
+function spellsOf(library: Library, facts: Fact[], { lights }: Evidence, day: Day): ProgressView['spells'] {
   return lights.flatMap(({ id, from, weeks, back, changes, muscles }) => {
     if (addDays(from, 7 * (weeks + back.length + 1)) < day) return []
     const fact = facts.find((one) => one.id === id)
     const reason = fact?.kind === 'light' ? fact.reason : undefined
-    const says = changes.map((change) => changeOf[change.kind].sentence(change)).join(', ')
+    const says = changes.map((change) => changeOf[change.kind].sentence(change, library)).join(', ')
     const whose = muscles ? ` (${muscles.join(', ')} only)` : ''
     return [{ id, from, weeks, back, ...(reason && { reason }), says: says + whose }]
   })
@@ -94,7 +98,13 @@ export async function giveFact(
   memberId: string,
   { fact: given, today: day }: GivenFact,
 ): Promise<void> {
-  const { fact, issues } = readGivenFact({ ...given, id: nextFactId(), rev: 1, date: day, actsFrom: day })
+  const { fact, issues } = readGivenFact(scope.library, {
+    ...given,
+    id: nextFactId(),
+    rev: 1,
+    date: day,
+    actsFrom: day,
+  })
   if (!fact) {
     const errors = issues.map((issue) => ({ path: issue.path, message: formatIssue(issue) }))
     throw new Problem(422, 'Not possible', errors[0]?.message ?? 'This cannot be stored.', errors)

@@ -8,7 +8,7 @@ import type {
   TemplateView,
 } from '@young-oak/api/templates'
 import { renameExercises } from '@young-oak/core/library'
-import { formatIssue, type Issue } from '@young-oak/core/reading'
+import { formatIssue, type Issue } from '@young-oak/core/parsing'
 import {
   applyCommand,
   checkCommand,
@@ -56,10 +56,12 @@ export async function viewTemplate(scope: Scope, id: string): Promise<TemplateVi
 export async function importTemplate(scope: Scope, input: object): Promise<{ id: string }> {
   const { exercises, ...file } = input as { exercises?: unknown }
   const { declared, issues } = readOwnExercises(exercises ?? {})
-  refuse(issues)
-  const template = renameExercises(file, await adoptExercises(scope, declared))
-  refuseStrangers(scope, template)
-  return { id: await insertTemplate(scope, orRefuse(readDraft(asMerged(scope, template)))) }
+  refuse(scope, issues)
+  const { ids, library } = await adoptExercises(scope, declared)
+  const own = { ...scope, library }
+  const template = renameExercises(file, ids)
+  refuseStrangers(own, template)
+  return { id: await insertTemplate(scope, orRefuse(own, readDraft(asMerged(own, template), own.library))) }
 }
 
 /**
@@ -82,11 +84,16 @@ export async function edit(
       answers.push({ id: editId, result: 'had' })
       continue
     }
-    const [issue] = checkCommand(draft, command)
+    const [issue] = checkCommand(scope.library, draft, command)
     const next = issue ? null : applyCommand(draft, command)
     if (issue || !next)
-      answers.push({ id: editId, result: 'refused', message: issue ? sayIssue(draft, issue) : '' })
-    else if (isConflict(next)) answers.push({ id: editId, result: 'conflict', message: next.conflict })
+      answers.push({
+        id: editId,
+        result: 'refused',
+        message: issue ? sayIssue(scope.library, draft, issue) : '',
+      })
+    else if (isConflict(next))
+      answers.push({ id: editId, result: 'conflict', message: next.conflict(scope.library) })
     else {
       draft = next
       revision += 1
@@ -108,7 +115,7 @@ export async function viewChanges(scope: Scope, id: string): Promise<ChangesView
   if (!found) throw notFound('template')
   const newest = await findNewest(scope, id)
   if (!newest) return { since: null, changes: [] }
-  return { since: newest.number, changes: compareTemplates(newest.body, found.draft) }
+  return { since: newest.number, changes: compareTemplates(scope.library, newest.body, found.draft) }
 }
 
 /**
@@ -124,7 +131,7 @@ export async function publish(
 ): Promise<PublishAnswer> {
   const held = await holdTemplate(scope, id)
   if (!held) throw notFound('template')
-  const body = orRefuse(readTemplate(held.draft), held.draft)
+  const body = orRefuse(scope, readTemplate(held.draft, scope.library), held.draft)
   if (typeof track === 'string' && !body.tracks[track])
     throw new Problem(422, 'No such track', `This template has no track "${track}".`, [
       { path: 'track', message: 'This template does not have the track.' },
@@ -163,17 +170,17 @@ export async function publish(
   return { number: version.number, members: chosen.length }
 }
 
-function orRefuse({ template, issues }: ReadTemplate, draft?: Template): Template {
-  if (!template) refuse(issues, draft)
+function orRefuse(scope: Scope, { template, issues = [] }: ReadTemplate, draft?: Template): Template {
+  if (!template) refuse(scope, issues, draft)
   return template as Template
 }
 
 /** Faults of a file name their places as the file does; those of a draft as its writer calls them. */
-function refuse(issues: Issue[], draft?: Template): void {
+function refuse({ library }: Scope, issues: Issue[], draft?: Template): void {
   if (!issues.length) return
   const errors = issues.map((issue) => ({
     path: issue.path,
-    message: draft ? sayIssue(draft, issue) : formatIssue(issue),
+    message: draft ? sayIssue(library, draft, issue) : formatIssue(issue),
   }))
   const count = errors.length === 1 ? 'one fault' : `${errors.length} faults`
   throw new Problem(422, 'The template has faults', `The template has ${count}. Nothing was saved.`, errors)

@@ -1,7 +1,7 @@
 import { randomUUID } from 'node:crypto'
 import { afterAll, beforeAll, describe, expect, test } from '@jest/globals'
 import type { TodayView } from '@young-oak/api/training'
-import { formatGroups } from '@young-oak/core/plan'
+import { formatGroups } from '@young-oak/core/views'
 import type { Command } from '@young-oak/core/template'
 import { smallTemplate } from '../../testing/template.ts'
 import { makeWorld, type Agent, type Seated, type World } from '../../testing/world.ts'
@@ -208,7 +208,7 @@ describe('a version for members who are on the template', () => {
   const linesOf = ({ programs }: TodayView, week: number): string[] =>
     programs[0]?.plan.weeks
       .find((one) => one.week === week)
-      ?.places.map(({ slots }) => slots.map(({ groups }) => formatGroups(groups)).join(' / ')) ?? []
+      ?.places.map(({ slots }) => slots.map(({ groups }) => formatGroups({}, groups)).join(' / ')) ?? []
   /** A member who has trained the first place of the first week. */
   const begun = async (id: string) => {
     const someone = await world.addMember(gym, 'Sam', writer)

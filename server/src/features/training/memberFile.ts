@@ -96,7 +96,7 @@ async function readVersions(scope: Scope, ids: string[]): Promise<Record<string,
     ? await scope.db('template_version').whereIn('id', missing).select('id', 'body')
     : []
   for (const { id, body } of rows) {
-    const { template } = readPublished(asMerged(scope, body))
+    const { template } = readPublished(asMerged(scope, body), scope.library)
     if (!template) throw new Error(`invalid version "${id}": it was published, so it must read`)
     if (parsed.size >= mostParsed) parsed.delete(parsed.keys().next().value as string)
     parsed.set(id + mark, template)

@@ -1,5 +1,5 @@
 import { operationsSchema, type OperationAnswer } from '@young-oak/api/training'
-import { isId } from '@young-oak/core/reading'
+import { isId } from '@young-oak/core/parsing'
 import { dayOf, route, type Call, type Route } from '../../http/route.ts'
 import { applyOperation, today } from './service.ts'
 

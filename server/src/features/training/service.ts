@@ -1,3 +1,5 @@
+import { inputOf } from './planInput.ts'
+import { findingsOf, sayFinding } from '@young-oak/core/checks'
 import { ownPlace } from '@young-oak/api/equipment'
 import {
   operationSchemas,
@@ -21,7 +23,7 @@ export async function today(scope: Scope, memberId: string, day: Day, at?: strin
   const { read, planned } = await planNear(scope, memberId, day, at)
   const { file, places } = read
   const { member, enrolments, versions } = file
-  const { plans, evidence, findings, proposals } = planned
+  const { plans, evidence, proposals } = planned
   const programs = enrolments.map(({ id }) => {
     const plan = plans[id] as Plan
     const template = versions[plan.version]
@@ -40,8 +42,8 @@ export async function today(scope: Scope, memberId: string, day: Day, at?: strin
     enrolments,
     logs: recent,
     evidence,
-    findings,
-    proposals: listProposals(proposals),
+    findings: findingsOf(inputOf(scope, file, { today: day, through: 'near', at }), planned).map(sayFinding),
+    proposals: listProposals(scope, proposals),
     places: evidence.equipment[ownPlace] ? [...places, { id: ownPlace, name: 'My own' }] : places,
   }
 }
@@ -56,8 +58,8 @@ async function planNear(
   day: Day,
   at?: string,
 ): Promise<{ read: Read; planned: Planned }> {
-  const plan = ({ file: { member, enrolments, versions }, checkpoint }: Read) =>
-    planMember(member, enrolments, versions, { today: day, through: 'near', at }, checkpoint)
+  const plan = ({ file, checkpoint }: Read) =>
+    planMember(inputOf(scope, file, { today: day, through: 'near', at }), checkpoint)
   let read = await readMemberFile(scope, memberId, true)
   let planned = plan(read)
   const kept = read.checkpoint
@@ -97,7 +99,10 @@ function readOperation(scope: Scope, input: unknown): Operation | { id: string; 
   if (!known) return { id: String(id), reason: 'This app is older than the server, or newer. Load it again.' }
   try {
     refuseStrangers(scope, input)
-    return operationSchemas[kind as Operation['kind']].validateSync(input, { strict: true }) as Operation
+    return operationSchemas[kind as Operation['kind']].validateSync(input, {
+      strict: true,
+      context: { library: scope.library },
+    }) as Operation
   } catch (error) {
     if (!ValidationError.isError(error) && !(error instanceof Problem)) throw error
     return { id: String(id), reason: error.message }

@@ -1,7 +1,8 @@
 import { randomUUID } from 'node:crypto'
 import { afterAll, beforeAll, beforeEach, describe, expect, test } from '@jest/globals'
 import type { Operation, TodayView } from '@young-oak/api/training'
-import { formatGroups, type PlannedSession } from '@young-oak/core/plan'
+import type { PlannedSession } from '@young-oak/core/plan'
+import { formatGroups } from '@young-oak/core/views'
 import { smallTemplate } from '../../testing/template.ts'
 import { makeProgram, type Program } from '../../testing/program.ts'
 import type { Agent } from '../../testing/world.ts'
@@ -29,7 +30,7 @@ const places = (view: TodayView): PlannedSession[] =>
   view.programs[0]?.plan.weeks.flatMap((week) => week.places) ?? []
 const next = (view: TodayView) => places(view).find(({ status }) => status === 'next' || status === 'open')
 const line = (session: PlannedSession | undefined, slot: string) =>
-  formatGroups(session?.slots.find((one) => one.slot === slot)?.groups ?? [])
+  formatGroups({}, session?.slots.find((one) => one.slot === slot)?.groups ?? [])
 const send = async (...operations: object[]) =>
   (
     await phone

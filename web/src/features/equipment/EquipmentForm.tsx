@@ -1,3 +1,4 @@
+import { useLibrary } from '../library/useLibrary.ts'
 import { Plus, X } from 'lucide-react'
 import { useState } from 'react'
 import { exerciseOf, exercisesAtHand, liftName, type ExerciseId } from '@young-oak/core/library'
@@ -26,9 +27,10 @@ type Props = {
 
 /** What a place has, in one unit or both: a form that says at once what can be made of it. */
 export function EquipmentForm({ has, isSaving, error, onSave }: Props) {
+  const library = useLibrary()
   const [draft, setDraft] = useState(() => draftOf(has))
   const [isTried, setTried] = useState(false)
-  const read = readDraft(draft)
+  const read = readDraft(library, draft)
   const units = (['kg', 'lb'] as const).filter((unit) => draft[unit])
   return (
     <form
@@ -192,15 +194,17 @@ type MachinesProps = {
 
 /** Machines whose pins go in steps of their own. */
 function Machines({ unit, machines, onChange }: MachinesProps) {
+  const library = useLibrary()
   const isLeft = (id: ExerciseId) =>
-    exerciseOf({ exercise: id }).tool === 'machine' && !machines.some(({ exercise }) => exercise === id)
+    exerciseOf(library, { exercise: id }).tool === 'machine' &&
+    !machines.some(({ exercise }) => exercise === id)
   return (
     <fieldset className="grid gap-3">
       <legend className="mb-1 text-sm font-medium">Machines with steps of their own</legend>
       {machines.map(({ exercise, loads }, i) => (
         <Field
           key={exercise}
-          label={`${liftName({ exercise })}, ${unit}`}
+          label={`${liftName(library, { exercise })}, ${unit}`}
           placeholder="7; 12; 19-75 by 7"
           hint="Empty it to take it off the list."
           value={loads}
@@ -209,7 +213,7 @@ function Machines({ unit, machines, onChange }: MachinesProps) {
           }
         />
       ))}
-      {exercisesAtHand().some(isLeft) && (
+      {exercisesAtHand(library).some(isLeft) && (
         <select
           aria-label="Add a machine"
           value=""

@@ -2,6 +2,9 @@ import { describe, expect, test } from '@jest/globals'
 import type { EquipmentBody } from '@young-oak/core/member'
 import { draftOf, emptyUnit, readDraft, type EquipmentDraft } from './equipmentDraft.ts'
 
+/** What everybody has, and nothing of a gym's own. */
+const library = {}
+
 const has: EquipmentBody = {
   racks: [
     {
@@ -23,17 +26,17 @@ const has: EquipmentBody = {
   ],
 }
 const change = (own: Partial<NonNullable<EquipmentDraft['kg']>>) =>
-  readDraft({ kg: { ...emptyUnit('kg'), ...own } })
+  readDraft(library, { kg: { ...emptyUnit('kg'), ...own } })
 
 test('a place that is opened and saved is the same', () => {
-  const { has: read, faults } = readDraft(draftOf(has))
+  const { has: read, faults } = readDraft(library, draftOf(has))
   expect(faults).toEqual([])
   expect(read?.racks).toEqual(has.racks)
   expect(read?.fixed).toEqual(expect.arrayContaining(has.fixed ?? []))
   expect(read?.fixed).toHaveLength(3)
 })
 test('a place that nobody has listed begins with the usual bar and plates', () => {
-  expect(readDraft(draftOf(null)).has?.racks[0]).toMatchObject({ unit: 'kg', bar: 20 })
+  expect(readDraft(library, draftOf(null)).has?.racks[0]).toMatchObject({ unit: 'kg', bar: 20 })
 })
 test('plates without a weight are left out; without any there is the empty bar', () => {
   expect(change({ plates: [{ weight: ' ', pairs: '1' }] }).has?.racks[0]?.plates).toEqual([])

@@ -1,7 +1,6 @@
-import { formatLoadList, parseLoadList } from '@young-oak/core/formats'
-import type { ExerciseId } from '@young-oak/core/library'
+import { formatLoadList, parseLoadList, formatIssue } from '@young-oak/core/parsing'
+import type { ExerciseId, Library } from '@young-oak/core/library'
 import { readEquipment, type EquipmentBody } from '@young-oak/core/member'
-import { formatIssue } from '@young-oak/core/reading'
 import {
   fixedTools,
   formatNumber,
@@ -59,7 +58,7 @@ function unitDraft(rack: Rack, fixed: Fixed[]): UnitDraft {
 export type ReadDraft = { has?: EquipmentBody; faults: string[] }
 
 /** What was typed as equipment, or what is wrong with it, in words that name the place. */
-export function readDraft(draft: EquipmentDraft): ReadDraft {
+export function readDraft(library: Library, draft: EquipmentDraft): ReadDraft {
   const faults: string[] = []
   const racks: Rack[] = []
   const fixed: Fixed[] = []
@@ -96,7 +95,7 @@ export function readDraft(draft: EquipmentDraft): ReadDraft {
     }
   }
   if (faults.length) return { faults }
-  const { equipment, issues } = readEquipment({ racks, ...(fixed.length && { fixed }) })
+  const { equipment, issues } = readEquipment(library, { racks, ...(fixed.length && { fixed }) })
   return equipment ? { has: equipment, faults } : { faults: issues.map(sayIssue) }
 }
 

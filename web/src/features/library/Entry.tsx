@@ -1,3 +1,4 @@
+import { useLibrary } from './useLibrary.ts'
 import { exerciseOf, isOwnId, liftName, saySuits, type ExerciseId } from '@young-oak/core/library'
 import { Button } from '../../ui/Button.tsx'
 import { sentence } from '../../ui/Why.tsx'
@@ -13,6 +14,7 @@ type Props = {
 
 /** An exercise in the list, and once it is opened what is said of it. */
 export function Entry({ id, isOpen, onOpen, onFind, acts }: Props) {
+  const library = useLibrary()
   const {
     name,
     pattern,
@@ -26,8 +28,8 @@ export function Entry({ id, isOpen, onOpen, onFind, acts }: Props) {
     caution,
     parent,
     substitutes = [],
-  } = exerciseOf({ exercise: id })
-  const suits = saySuits(exerciseOf({ exercise: id }))
+  } = exerciseOf(library, { exercise: id })
+  const suits = saySuits(exerciseOf(library, { exercise: id }))
   return (
     <li>
       <button
@@ -56,7 +58,7 @@ export function Entry({ id, isOpen, onOpen, onFind, acts }: Props) {
             {sentence(tool)}; the number is {reads}.{suits && ` Suits ${suits}.`} Recovery {cost} of 5, spine{' '}
             {spine} of 5.
             {parent &&
-              ` Begins at ${parent.percent}% of the ${liftName({ exercise: parent.exercise as ExerciseId }).toLowerCase()} max.`}
+              ` Begins at ${parent.percent}% of the ${liftName(library, { exercise: parent.exercise as ExerciseId }).toLowerCase()} max.`}
           </p>
           {substitutes.length > 0 && (
             <p className="text-bark">
@@ -69,7 +71,7 @@ export function Entry({ id, isOpen, onOpen, onFind, acts }: Props) {
                     className="underline underline-offset-4 hover:text-leaf"
                     onClick={() => onFind(one as ExerciseId)}
                   >
-                    {liftName({ exercise: one as ExerciseId })}
+                    {liftName(library, { exercise: one as ExerciseId })}
                   </button>
                 </span>
               ))}

@@ -1,3 +1,4 @@
+import { useLibrary } from './useLibrary.ts'
 import { X } from 'lucide-react'
 import { liftName, muscles, type ExerciseId, type OwnId } from '@young-oak/core/library'
 import { SelectField } from '../../ui/Field.tsx'
@@ -72,6 +73,7 @@ type SubstitutesProps = {
 
 /** What may stand in for it: fewer tools, or easier on a joint. */
 export function Substitutes({ chosen, own, error, onChange }: SubstitutesProps) {
+  const library = useLibrary()
   return (
     <div className="grid gap-2">
       <SelectField
@@ -86,10 +88,10 @@ export function Substitutes({ chosen, own, error, onChange }: SubstitutesProps) 
       <ul className="flex flex-wrap gap-2">
         {chosen.map((id) => (
           <li key={id} className="flex items-center rounded border border-edge pl-2 text-sm">
-            {liftName({ exercise: id as ExerciseId })}
+            {liftName(library, { exercise: id as ExerciseId })}
             <button
               type="button"
-              aria-label={`Take out ${liftName({ exercise: id as ExerciseId })}`}
+              aria-label={`Take out ${liftName(library, { exercise: id as ExerciseId })}`}
               onClick={() => onChange(chosen.filter((one) => one !== id))}
               className="grid size-9 place-items-center text-bark hover:text-ink"
             >

@@ -1,3 +1,4 @@
+import { useLibrary } from './useLibrary.ts'
 import { useState, type FormEvent } from 'react'
 import {
   patterns,
@@ -27,6 +28,7 @@ type Props = {
 
 /** An exercise of the gym's own: added, or its name and notes said anew. What is typed stays when something is wrong with it. */
 export function ExerciseForm({ own, name, onClose }: Props) {
+  const library = useLibrary()
   const [draft, setDraft] = useState(() => (own ? draftOf(own.exercise) : emptyDraft(name)))
   const [faults, setFaults] = useState<Record<string, string>>({})
   const [add, adding] = api.useAddExerciseMutation()
@@ -169,7 +171,7 @@ export function ExerciseForm({ own, name, onClose }: Props) {
           >
             <ExerciseOptions
               title="no other lift"
-              fits={(exercise) => takesMax({ exercise }) && exercise !== own?.id}
+              fits={(exercise) => takesMax(library, { exercise }) && exercise !== own?.id}
             />
           </SelectField>
           {draft.parent && (

@@ -1,3 +1,4 @@
+import { useLibrary } from './useLibrary.ts'
 import { useDeferredValue, useState } from 'react'
 import {
   exerciseOf,
@@ -20,6 +21,7 @@ import { Entry } from './Entry.tsx'
 
 /** Every exercise that templates may use: found by any word, a muscle or a pattern, each with what is said of it. */
 export default function LibraryPage() {
+  const library = useLibrary()
   const [typed, setTyped] = useState('')
   const [pattern, setPattern] = useState('')
   const [muscle, setMuscle] = useState('')
@@ -30,8 +32,8 @@ export default function LibraryPage() {
   const { data: session } = api.useSessionQuery()
   const isStaff = session?.seat?.kind !== 'member'
   const words = useDeferredValue(typed)
-  const found = findExercises(words).filter((id) => {
-    const one = exerciseOf({ exercise: id })
+  const found = findExercises(library, words).filter((id) => {
+    const one = exerciseOf(library, { exercise: id })
     const works = [...one.direct, ...one.indirect] as string[]
     if (whose === 'own' && !isOwnId(id)) return false
     return (!pattern || one.pattern === pattern) && (!muscle || works.includes(muscle))

@@ -1,3 +1,4 @@
+import { useLibrary } from './useLibrary.ts'
 import { useState } from 'react'
 import { toast } from 'sonner'
 import {
@@ -18,16 +19,17 @@ type Props = { id: OwnId; exercise: OwnExercise; onClose: () => void }
 
 /** Chooses the exercise that one of the gym's own becomes. */
 export function MergeDialog({ id, exercise, onClose }: Props) {
+  const library = useLibrary()
   const [into, setInto] = useState('')
   const [merge, { isLoading, error }] = api.useMergeExerciseMutation()
   const fits = (other: ExerciseId) => {
-    const target = declaredAs(other)
+    const target = declaredAs(library, other)
     return other !== id && target !== undefined && mergeFault(exercise, target) === null
   }
   const save = async () => {
     const answer = await merge({ id, into })
     if (answer.error) return
-    toast(`${exercise.name} is now ${liftName({ exercise: into as ExerciseId })}.`)
+    toast(`${exercise.name} is now ${liftName(library, { exercise: into as ExerciseId })}.`)
     onClose()
   }
   return (

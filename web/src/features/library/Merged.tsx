@@ -1,3 +1,4 @@
+import { useLibrary } from './useLibrary.ts'
 import { toast } from 'sonner'
 import { liftName, type OwnExercise, type OwnExercises, type OwnId } from '@young-oak/core/library'
 import { api, sayError } from '../../app/api.ts'
@@ -5,6 +6,7 @@ import { Button } from '../../ui/Button.tsx'
 
 /** The gym's exercises that are merged into others, each of which can be taken back. */
 export function Merged({ exercises, isStaff }: { exercises: OwnExercises; isStaff: boolean }) {
+  const library = useLibrary()
   const [merge, { isLoading }] = api.useMergeExerciseMutation()
   const merged = (Object.entries(exercises) as [OwnId, OwnExercise][]).filter(([, one]) => one.mergedInto)
   if (!merged.length) return null
@@ -22,7 +24,9 @@ export function Merged({ exercises, isStaff }: { exercises: OwnExercises; isStaf
           <li key={id} className="flex flex-wrap items-center justify-between gap-2 py-1">
             <span>
               {name}{' '}
-              <span className="text-bark">is read as {mergedInto && liftName({ exercise: mergedInto })}</span>
+              <span className="text-bark">
+                is read as {mergedInto && liftName(library, { exercise: mergedInto })}
+              </span>
             </span>
             {isStaff && (
               <Button

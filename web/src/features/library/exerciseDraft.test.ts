@@ -50,7 +50,7 @@ describe('an exercise that is typed', () => {
   })
 
   test.each(exerciseIds)('%s is put into the form and read back the same', (id) => {
-    const known: OwnExercise = exerciseOf({ exercise: id })
+    const known: OwnExercise = exerciseOf({}, { exercise: id })
     const { exercise } = readDraft(draftOf(known))
     const plain = ({ direct, indirect, ...rest }: OwnExercise) => ({
       ...rest,

@@ -1,9 +1,10 @@
+import { useLibrary } from '../library/useLibrary.ts'
 import { useState } from 'react'
 import { toast } from 'sonner'
 import type { MaxTable } from '@young-oak/api/maxes'
-import { maxHeader, type MaxReading, type MaxRow } from '@young-oak/core/formats'
+import { maxHeader, type MaxReading, type MaxRow } from '@young-oak/core/parsing'
 import { exerciseOf, liftKey, liftName } from '@young-oak/core/library'
-import { maxOf } from '@young-oak/core/plan'
+import { maxOf } from '@young-oak/core/evidence'
 import { formatDay, formatLoad, inUnit } from '@young-oak/core/units'
 import { api, sayError } from '../../app/api.ts'
 import { useAppDispatch } from '../../app/store.ts'
@@ -17,13 +18,14 @@ type Props = { isOpen: boolean; onClose: () => void; table: MaxTable }
 
 /** Maxes from a spreadsheet, pasted or as a file: what was understood and what would change, before anything is stored. */
 export function BringIn({ isOpen, onClose, table }: Props) {
+  const library = useLibrary()
   const { reading, read, forget } = useSheet()
   const [pasted, setPasted] = useState('')
   const [sent, setSent] = useState<{ done: number; of: number } | null>(null)
   const [fault, setFault] = useState<string>()
   const [give] = api.useGiveRowsMutation()
   const dispatch = useAppDispatch()
-  const context = { members: table.members, today: today() }
+  const context = { members: table.members, today: today(), library }
   const close = () => {
     forget()
     setPasted('')
@@ -161,15 +163,16 @@ function Understood({ reading, table }: { reading: MaxReading; table: MaxTable }
 
 /** What a line would change: the max that is in force, and the one that the line gives. */
 function Change({ row, table }: { row: MaxRow; table: MaxTable }) {
+  const library = useLibrary()
   const member = table.members.find(({ id }) => id === row.member)
   const now = member?.maxes.find((one) => liftKey(one) === liftKey(row))
   // On top of body weight the max is known only once the body is: the set is shown as it is.
-  const max = exerciseOf(row).tool === 'body weight' ? null : maxOf(row)
+  const max = exerciseOf(library, row).tool === 'body weight' ? null : maxOf(row)
   const isOlder = now !== undefined && now.date > row.date
   return (
     <tr>
       <td className="py-1 pr-2">{member?.name}</td>
-      <td className="py-1 pr-2">{liftName(row)}</td>
+      <td className="py-1 pr-2">{liftName(library, row)}</td>
       <td className="py-1 pr-2 text-bark">
         {saySet(row)}, {formatDay(row.date)}
       </td>

@@ -1,7 +1,8 @@
+import { useLibrary } from '../library/useLibrary.ts'
 import { useState } from 'react'
 import { toast } from 'sonner'
 import { maxSchema, type GivenMax, type MaxesView } from '@young-oak/api/maxes'
-import { exerciseOf, isExercise, takesMax } from '@young-oak/core/library'
+import { exerciseOf, isExercise, takesMax, type Library } from '@young-oak/core/library'
 import { defaultFormula, mostInReserve, type FormulaKind } from '@young-oak/core/maxes'
 import { addLoad, type Load, type Unit } from '@young-oak/core/units'
 import { ValidationError } from 'yup'
@@ -20,6 +21,7 @@ type Props = { unit: Unit; exercise: string; member?: string; body: MaxesView['b
 
 /** A form for one max: a single, or a set with its estimate by every formula. */
 export function GiveMax({ unit, exercise, member, body }: Props) {
+  const library = useLibrary()
   const [typed, setTyped] = useState<Typed>({
     exercise,
     variant: '',
@@ -34,7 +36,7 @@ export function GiveMax({ unit, exercise, member, body }: Props) {
   const [give, { error, isLoading }] = api.useGiveMaxMutation()
   const put = (change: Partial<Typed>) => setTyped({ ...typed, ...change })
   const submit = async () => {
-    const { given, errors } = readMax(typed)
+    const { given, errors } = readMax(library, typed)
     setFaults(errors)
     if (!given) return
     const answer = await give({ given, member })
@@ -51,7 +53,8 @@ export function GiveMax({ unit, exercise, member, body }: Props) {
     )
   }
   const isOnBody =
-    isExercise(typed.exercise) && exerciseOf({ exercise: typed.exercise }).tool === 'body weight'
+    isExercise(library, typed.exercise) &&
+    exerciseOf(library, { exercise: typed.exercise }).tool === 'body weight'
   return (
     <form
       noValidate
@@ -69,7 +72,7 @@ export function GiveMax({ unit, exercise, member, body }: Props) {
         error={faults.exercise}
         onChange={(event) => put({ exercise: event.target.value })}
       >
-        <ExerciseOptions title="Choose a lift" fits={(exercise) => takesMax({ exercise })} />
+        <ExerciseOptions title="Choose a lift" fits={(exercise) => takesMax(library, { exercise })} />
       </SelectField>
       <Field
         label="Variant, if it is one"
@@ -133,13 +136,16 @@ function Estimate({ typed, body, onFormula }: EstimateProps) {
   )
 }
 
-function readMax(typed: Typed): { given?: GivenMax; errors: Record<string, string> } {
+function readMax(library: Library, typed: Typed): { given?: GivenMax; errors: Record<string, string> } {
   const rir = typedNumber(typed.reserve)
-  const exercise = isExercise(typed.exercise) ? typed.exercise : undefined
+  const exercise = isExercise(library, typed.exercise) ? typed.exercise : undefined
   const variant = typed.variant.trim()
   const value = typedNumber(typed.load)
   const help =
-    exercise && exerciseOf({ exercise }).tool === 'body weight' && typeof value === 'number' && value < 0
+    exercise &&
+    exerciseOf(library, { exercise }).tool === 'body weight' &&
+    typeof value === 'number' &&
+    value < 0
   const given = {
     exercise,
     ...(variant && { variant }),
@@ -152,7 +158,10 @@ function readMax(typed: Typed): { given?: GivenMax; errors: Record<string, strin
     today: today(),
   }
   try {
-    return { given: maxSchema.validateSync(given, { strict: true, abortEarly: false }), errors: {} }
+    return {
+      given: maxSchema.validateSync(given, { strict: true, abortEarly: false, context: { library } }),
+      errors: {},
+    }
   } catch (error) {
     if (!ValidationError.isError(error)) throw error
     return { errors: Object.fromEntries(error.inner.map(({ path, message }) => [path ?? '', message])) }

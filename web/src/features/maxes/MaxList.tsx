@@ -1,3 +1,4 @@
+import { useLibrary } from '../library/useLibrary.ts'
 import type { KnownMax, MaxesView, UsedBy } from '@young-oak/api/maxes'
 import { liftName, maxName } from '@young-oak/core/library'
 import { formulaOf, mostReps } from '@young-oak/core/maxes'
@@ -6,11 +7,12 @@ import { saySet } from './saySet.ts'
 
 /** The maxes in force with where they come from, each with those that were before it; and the lifts that lack one. */
 export function MaxList({ view: { maxes, needed }, whose }: { view: MaxesView; whose: string }) {
+  const library = useLibrary()
   return (
     <>
       {needed.map((lift) => (
-        <p key={liftName(lift)} className="mt-3 rounded bg-acorn-wash px-3 py-2 text-acorn">
-          {whose} program needs a {liftName(lift).toLowerCase()} max.
+        <p key={liftName(library, lift)} className="mt-3 rounded bg-acorn-wash px-3 py-2 text-acorn">
+          {whose} program needs a {liftName(library, lift).toLowerCase()} max.
         </p>
       ))}
       {maxes.length === 0 && (
@@ -20,8 +22,8 @@ export function MaxList({ view: { maxes, needed }, whose }: { view: MaxesView; w
       )}
       <ul className="mt-4 divide-y divide-line border-y border-line">
         {maxes.map((max) => (
-          <li key={liftName(max)} className="grid grid-cols-[1fr_auto] items-baseline gap-x-4 py-2">
-            <span>{maxName(max)}</span>
+          <li key={liftName(library, max)} className="grid grid-cols-[1fr_auto] items-baseline gap-x-4 py-2">
+            <span>{maxName(library, max)}</span>
             <span className="font-serif text-lg font-semibold whitespace-nowrap">{formatLoad(max.load)}</span>
             <span className="col-span-2 text-sm text-bark">
               {sayFrom(max)}

@@ -1,7 +1,8 @@
+import { useLibrary } from '../library/useLibrary.ts'
 import { useMemo, useState } from 'react'
 import { Link } from 'react-router'
 import type { MaxTable } from '@young-oak/api/maxes'
-import { compareLifts, liftKey, maxName, type Lift } from '@young-oak/core/library'
+import { compareLifts, liftKey, maxName, type Lift, type Library } from '@young-oak/core/library'
 import { formatDay, formatLoad } from '@young-oak/core/units'
 import { api, sayError } from '../../app/api.ts'
 import { today } from '../../app/today.ts'
@@ -15,11 +16,12 @@ const atOnce = 200
 
 /** The maxes in force of all of a writer's members, side by side; in and out as a sheet. */
 export default function MaxTablePage() {
+  const library = useLibrary()
   const { data, error, isLoading, refetch } = api.useMaxTableQuery(today())
   const [isBringing, setBringing] = useState(false)
   const [wanted, setWanted] = useState('')
   const [shown, setShown] = useState(atOnce)
-  const lifts = useMemo(() => liftsOf(data), [data])
+  const lifts = useMemo(() => liftsOf(library, data), [library, data])
   if (isLoading) return <p className="p-6 text-bark">Loading …</p>
   if (!data) {
     return (
@@ -45,7 +47,7 @@ export default function MaxTablePage() {
         <Button look="plain" className="min-h-11" onClick={() => setBringing(true)}>
           Bring in from a sheet
         </Button>
-        <Button look="plain" className="min-h-11" onClick={() => saveSheet(data)}>
+        <Button look="plain" className="min-h-11" onClick={() => saveSheet(library, data)}>
           Save as a sheet
         </Button>
       </header>
@@ -75,7 +77,7 @@ export default function MaxTablePage() {
                     key={liftKey(lift)}
                     className="sticky top-0 z-10 border-b border-line bg-paper px-3 py-2 text-right align-bottom font-medium"
                   >
-                    {maxName(lift)}
+                    {maxName(library, lift)}
                   </th>
                 ))}
               </tr>
@@ -137,8 +139,8 @@ function MemberRow({ member: { id, name, maxes }, lifts }: RowProps) {
 }
 
 /** The lifts that anybody has a max of, in the library's order. */
-function liftsOf(table: MaxTable | undefined): Lift[] {
+function liftsOf(library: Library, table: MaxTable | undefined): Lift[] {
   const lifts = new Map<string, Lift>()
   for (const { maxes } of table?.members ?? []) for (const max of maxes) lifts.set(liftKey(max), max)
-  return [...lifts.values()].sort(compareLifts)
+  return [...lifts.values()].sort(compareLifts(library))
 }

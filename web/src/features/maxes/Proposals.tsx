@@ -1,3 +1,4 @@
+import { useLibrary } from '../library/useLibrary.ts'
 import { toast } from 'sonner'
 import type { ProposedMax } from '@young-oak/api/maxes'
 import { liftName, maxName } from '@young-oak/core/library'
@@ -10,6 +11,7 @@ import { saySet } from './saySet.ts'
 
 /** Estimates from training and lower tests change nothing by themselves: each is a proposal, accepted or left. */
 export function Proposals({ proposals, member }: { proposals: ProposedMax[]; member?: string }) {
+  const library = useLibrary()
   const [give, { isLoading }] = api.useGiveMaxMutation()
   const accept = async (proposal: ProposedMax) => {
     const { exercise, variant, date, load, from } = proposal
@@ -18,7 +20,10 @@ export function Proposals({ proposals, member }: { proposals: ProposedMax[]; mem
     const given = { ...lift, ...set, formula: defaultFormula, date, today: today() }
     const answer = await give({ given, member })
     if (answer.error) toast.error(sayError(answer.error))
-    else toast(`${liftName(proposal)}: ${formatLoad(proposal.load)} is in force from your next session.`)
+    else
+      toast(
+        `${liftName(library, proposal)}: ${formatLoad(proposal.load)} is in force from your next session.`,
+      )
   }
   return (
     <>
@@ -29,9 +34,9 @@ export function Proposals({ proposals, member }: { proposals: ProposedMax[]; mem
       </p>
       <ul className="mt-2 divide-y divide-line border-y border-line">
         {proposals.map((proposal) => (
-          <li key={`${liftName(proposal)}/${proposal.how}`} className="flex items-center gap-3 py-2">
+          <li key={`${liftName(library, proposal)}/${proposal.how}`} className="flex items-center gap-3 py-2">
             <span className="grow">
-              {maxName(proposal)}{' '}
+              {maxName(library, proposal)}{' '}
               <span className="font-serif font-semibold">{formatLoad(proposal.load)}</span>
               <span className="block text-sm text-bark">
                 {proposal.from ? saySet(proposal.from) : 'a test below the max in force'} on{' '}

@@ -1,8 +1,11 @@
 import { expect, test } from '@jest/globals'
 import Papa from 'papaparse'
 import type { MaxTable } from '@young-oak/api/maxes'
-import { maxSheet } from '@young-oak/core/formats'
+import { maxSheet } from '@young-oak/core/parsing'
 import { sheetOf } from './saveSheet.ts'
+
+/** What everybody has, and nothing of a gym's own. */
+const library = {}
 
 const known = (value: number, change: object = {}): MaxTable['members'][number]['known'][number] => ({
   exercise: 'backSquat',
@@ -22,8 +25,8 @@ const member = (id: string, name: string, ...rows: MaxTable['members'][number]['
 /** What the sheet of a table says, read again by somebody who knows nothing of its maxes. */
 function readAgain(table: MaxTable) {
   const members = table.members.map((one) => ({ ...one, known: [] }))
-  const { read, reading } = maxSheet({ members, today: '2026-03-10' })
-  for (const cells of Papa.parse<string[]>(sheetOf(table)).data) read(cells)
+  const { read, reading } = maxSheet({ library, members, today: '2026-03-10' })
+  for (const cells of Papa.parse<string[]>(sheetOf(library, table)).data) read(cells)
   return reading
 }
 
@@ -50,5 +53,5 @@ test('two of one name are told apart by their ids', () => {
   expect(readAgain(twins).rows.map(({ member: id }) => id)).toEqual(['a', 'b'])
 })
 test('a name that a spreadsheet would take for a formula is made harmless', () => {
-  expect(sheetOf({ members: [member('a', '=1+1', known(100))] })).toContain("'=1+1")
+  expect(sheetOf(library, { members: [member('a', '=1+1', known(100))] })).toContain("'=1+1")
 })

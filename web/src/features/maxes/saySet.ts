@@ -1,4 +1,4 @@
-import type { SetSeen } from '@young-oak/core/plan'
+import type { SetSeen } from '@young-oak/core/evidence'
 import { formatLoad } from '@young-oak/core/units'
 
 /** "80 kg × 5", "80 kg × 5 with 2 left", "80 kg + 10 kg × 5" on top of body weight. */

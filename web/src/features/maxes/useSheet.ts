@@ -1,7 +1,6 @@
 import { proxy, wrap, type Remote } from 'comlink'
 import { useEffect, useRef, useState } from 'react'
-import type { MaxReading, SheetContext } from '@young-oak/core/formats'
-import { store } from '../../app/store.ts'
+import type { MaxReading, SheetContext } from '@young-oak/core/parsing'
 import type { SheetReader } from '../../workers/sheet.worker.ts'
 
 export type Reading =
@@ -29,7 +28,7 @@ export function useSheet(): {
       worker.current = mine
       const reader: Remote<SheetReader> = wrap<SheetReader>(mine)
       const say = proxy((lines: number) => setReading({ state: 'reading', lines }))
-      void reader.read(source, context, store.getState().library.exercises, say).then((made) => {
+      void reader.read(source, context, say).then((made) => {
         if (worker.current === mine) setReading({ state: 'read', reading: made })
       })
     },

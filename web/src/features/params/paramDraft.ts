@@ -1,4 +1,4 @@
-import { Checker } from '@young-oak/core/reading'
+import { Checker } from '@young-oak/core/parsing'
 import type { ObjectSchema, SchemaDescription, SchemaObjectDescription } from 'yup'
 
 /** Parameters as they are typed, by path: "step.kg", "rungs.0.sets". */
@@ -34,7 +34,7 @@ export function choicesOf(schema: ObjectSchema<object>, path: string): string[] 
 
 /** The faults of what was typed, each by the field that it belongs to; what belongs to several stands under ''. */
 export function faultsOf(schema: ObjectSchema<object>, typed: ParamDraft): Record<string, string> {
-  const checker = new Checker()
+  const checker = new Checker({})
   checker.check(schema, unflatten(typed), '')
   const faults: Record<string, string> = {}
   for (const { path, expected } of checker.issues) {
@@ -102,7 +102,7 @@ export function resizeList(draft: ParamDraft, list: string, by: 1 | -1): ParamDr
   )
 }
 
-/** "step.kg" is "Step, kg"; "rungs.0.sets" is "Rung 1, sets". */
+/** "step.kg" is "Step, kg"; "rungs.0.sets" is "WhyStep 1, sets". */
 export function labelOf(path: string): string {
   const words = path
     .replace(/s?\.(\d+)/g, (_, index: string) => ` ${Number(index) + 1}`)

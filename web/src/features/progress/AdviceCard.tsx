@@ -1,7 +1,7 @@
 import type { ProgressView } from '@young-oak/api/progress'
 import { answerOf, type Advice } from '@young-oak/core/advice'
 import { explain } from '@young-oak/core/explain'
-import { recipeOf } from '@young-oak/core/lightWeeks'
+import { deloadOf } from '@young-oak/core/deloads'
 import { Button } from '../../ui/Button.tsx'
 import { useGive } from './useGive.ts'
 
@@ -45,7 +45,7 @@ export function AdviceCard({ program, isOnly, taken, member }: Props) {
       )}
       {advice.suggest && (
         <p className="mt-2 text-sm">
-          {recipeOf[advice.suggest.recipe].sentence(advice.suggest.params)}
+          {deloadOf[advice.suggest.recipe].sentence(advice.suggest.params)}
           {advice.suggest.muscles && ` For ${advice.suggest.muscles.join(' and ')} alone.`}
         </p>
       )}
@@ -85,7 +85,7 @@ type Action = { label: string; done: string; facts: ({ kind: string } & Record<s
 
 /** What accepting does: each is an entry that can be taken back; none changes what is behind. */
 function actionFor({ answer, suggest }: Advice, { phase }: Program): Action | null {
-  const changes = suggest && recipeOf[suggest.recipe].weeks(suggest.params).flatMap((week) => week.do)
+  const changes = suggest && deloadOf[suggest.recipe].weeks(suggest.params).flatMap((week) => week.do)
   switch (answer) {
     case 'lightWeek':
     case 'partialLightWeek':

@@ -1,7 +1,7 @@
 import { useState } from 'react'
 import type { ProgressView } from '@young-oak/api/progress'
 import { muscles, type Muscle } from '@young-oak/core/library'
-import { recipeKinds, recipeOf, type RecipeKind } from '@young-oak/core/lightWeeks'
+import { deloadKinds, deloadOf, type DeloadKind } from '@young-oak/core/deloads'
 import { eventKinds, lightReasons, type EventKind } from '@young-oak/core/member'
 import { formatDay } from '@young-oak/core/units'
 import { today } from '../../app/today.ts'
@@ -185,12 +185,12 @@ function SpellForm({ member }: { member?: string }) {
   const { give, isBusy } = useGive(member)
   const [typed, setTyped] = useState({
     reason: 'holiday' as (typeof lightReasons)[number],
-    recipe: 'weekOff' as RecipeKind,
+    recipe: 'weekOff' as DeloadKind,
     weeks: '1',
     back: '1',
   })
   const put = (change: Partial<typeof typed>) => setTyped({ ...typed, ...change })
-  const { examples, sentence, weeks: weeksOf } = recipeOf[typed.recipe]
+  const { examples, sentence, weeks: weeksOf } = deloadOf[typed.recipe]
   const params = examples[0]?.params ?? {}
   const save = () =>
     give(
@@ -237,13 +237,13 @@ function SpellForm({ member }: { member?: string }) {
           label="How"
           value={typed.recipe}
           hint={sentence(params)}
-          onChange={(event) => put({ recipe: event.target.value as RecipeKind })}
+          onChange={(event) => put({ recipe: event.target.value as DeloadKind })}
         >
-          {recipeKinds
+          {deloadKinds
             .filter((kind) => kind !== 'taper')
             .map((kind) => (
               <option key={kind} value={kind}>
-                {recipeOf[kind].title}
+                {deloadOf[kind].title}
               </option>
             ))}
         </SelectField>

@@ -1,3 +1,4 @@
+import { useLibrary } from '../library/useLibrary.ts'
 import { useState } from 'react'
 import type { ProgressView } from '@young-oak/api/progress'
 import { liftName } from '@young-oak/core/library'
@@ -16,13 +17,14 @@ type Props = { line: Line; blocks: Block[]; unit: Unit; member?: string }
 
 /** A lift's estimated max over time, with the goals that were set for it and what the past weeks point to. */
 export function LiftProgress({ line: { lift, seen, targets }, blocks, unit, member }: Props) {
+  const library = useLibrary()
   const [isSetting, setSetting] = useState(false)
   const { give, isBusy } = useGive(member)
   const last = seen.at(-1)
   return (
     <article className="rounded-lg border border-line bg-sheet p-4">
       <header className="flex flex-wrap items-baseline gap-x-3">
-        <h3 className="grow text-lg">{liftName(lift)}</h3>
+        <h3 className="grow text-lg">{liftName(library, lift)}</h3>
         {last && (
           <span className="text-bark">
             {formatNumber(last.value)} {unit} estimated, {formatDay(last.date)}
@@ -30,7 +32,7 @@ export function LiftProgress({ line: { lift, seen, targets }, blocks, unit, memb
         )}
       </header>
       {seen.length > 1 ? (
-        <EstimateChart seen={seen} target={soonest(targets)} unit={unit} label={liftName(lift)} />
+        <EstimateChart seen={seen} target={soonest(targets)} unit={unit} label={liftName(library, lift)} />
       ) : (
         <p className="mt-1 text-sm text-bark">
           {seen.length ? 'One day says nothing of a trend yet.' : 'No set has said anything of this max yet.'}
@@ -46,7 +48,7 @@ export function LiftProgress({ line: { lift, seen, targets }, blocks, unit, memb
             const { block } = target.goal
             void give(
               { kind: 'goal', ...lift, to: null, ...(block && { block }) },
-              `${liftName(lift)}: no goal.`,
+              `${liftName(library, lift)}: no goal.`,
             )
           }}
         />
@@ -59,7 +61,7 @@ export function LiftProgress({ line: { lift, seen, targets }, blocks, unit, memb
           onCancel={() => setSetting(false)}
           onSave={async (to, until) => {
             const fact = { kind: 'goal', ...lift, to: { value: to, unit }, ...until }
-            if (await give(fact, `${liftName(lift)}: the goal is set.`)) setSetting(false)
+            if (await give(fact, `${liftName(library, lift)}: the goal is set.`)) setSetting(false)
           }}
         />
       ) : (

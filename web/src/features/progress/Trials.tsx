@@ -1,3 +1,4 @@
+import { useLibrary } from '../library/useLibrary.ts'
 import { useState } from 'react'
 import type { ProgressView } from '@young-oak/api/progress'
 import { liftKey, liftName, liftOfKey } from '@young-oak/core/library'
@@ -32,6 +33,7 @@ export function Trials({ view, member }: Props) {
 type Trial = ProgressView['trials'][number]
 
 function TrialCard({ trial, unit, member }: { trial: Trial; unit: string; member?: string }) {
+  const library = useLibrary()
   const { id, name, differs, first, second, result, decision } = trial
   const { give, takeBack, isBusy } = useGive(member)
   const [note, setNote] = useState('')
@@ -39,7 +41,7 @@ function TrialCard({ trial, unit, member }: { trial: Trial; unit: string; member
     result.lifts
       .map((lift, i) => {
         const gain = side.gains[i]
-        return `${liftName(lift)} ${gain ? `${signed(gain.value)} ± ${Math.round(gain.error * 100) / 100} ${unit} a week` : 'too few'}`
+        return `${liftName(library, lift)} ${gain ? `${signed(gain.value)} ± ${Math.round(gain.error * 100) / 100} ${unit} a week` : 'too few'}`
       })
       .join(', ')
   const rows: [string, (side: Trial['result']['first']) => string][] = [
@@ -122,6 +124,7 @@ const none = { name: '', differs: '', firstFrom: '', firstTo: '', secondFrom: ''
 const mostLifts = 8
 
 function TrialForm({ view, member }: Props) {
+  const library = useLibrary()
   const { give, isBusy } = useGive(member)
   const [typed, setTyped] = useState(none)
   const [lifts, setLifts] = useState<string[]>([])
@@ -192,7 +195,7 @@ function TrialForm({ view, member }: Props) {
               return (
                 <Mark
                   key={key}
-                  label={liftName(lift)}
+                  label={liftName(library, lift)}
                   isOn={isOn}
                   isDisabled={!isOn && lifts.length === mostLifts}
                   onChange={() => setLifts(isOn ? lifts.filter((one) => one !== key) : [...lifts, key])}

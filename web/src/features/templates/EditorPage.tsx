@@ -4,7 +4,7 @@ import { useParams } from 'react-router'
 import type { MemberFile } from '@young-oak/api/members'
 import { nominalWeeks, weekAt } from '@young-oak/core/template'
 import { api, sayError } from '../../app/api.ts'
-import { useAppDispatch, useAppSelector } from '../../app/store.ts'
+import { useAppDispatch, useAppSelector, useAppStore } from '../../app/store.ts'
 import { Button } from '../../ui/Button.tsx'
 import { Toasts } from '../../ui/Toasts.tsx'
 import { closeDraft, dismissNotice, openDraft, redo, undo } from './editorSlice.ts'
@@ -31,11 +31,16 @@ export default function EditorPage() {
   const { data: session } = api.useSessionQuery()
   const seat = session?.seat?.id ?? ''
   const dispatch = useAppDispatch()
+  const store = useAppStore()
   useEffect(() => {
-    if (data && data.id === id)
-      dispatch(openDraft({ id, revision: data.revision, draft: data.draft, waiting: keptEdits(seat, id) }))
+    if (data && data.id === id) {
+      const { library } = store.getState()
+      const { revision, draft } = data
+      const waiting = keptEdits(seat, id)
+      dispatch(openDraft({ id, revision, draft, library: library.exercises, waiting }))
+    }
     return () => void dispatch(closeDraft())
-  }, [dispatch, id, data, seat])
+  }, [dispatch, store, id, data, seat])
   const isOpen = useAppSelector(({ editor }) => editor.id === id)
   if (error) {
     return (

@@ -1,21 +1,23 @@
+import { useLibrary } from '../library/useLibrary.ts'
 import { useRef, useState } from 'react'
 import { useNavigate } from 'react-router'
-import { withOwnExercises } from '@young-oak/core/library'
-import { formatIssue, parseJson } from '@young-oak/core/reading'
+import { withOwnExercises, type Library } from '@young-oak/core/library'
+import { formatIssue, parseJson } from '@young-oak/core/parsing'
 import { salvageTemplate, type Template } from '@young-oak/core/template'
 import { api, sayError } from '../../app/api.ts'
 import { Button } from '../../ui/Button.tsx'
 
-type Faults = { said: string[]; kept?: { template: Template; leftOut: string[] } }
+type Faults = { said: string[]; kept?: { template: Template; library: Library; leftOut: string[] } }
 
 /** Reads a file and stores it whole; or shows where its faults are, and offers what can be kept without them. */
 export function ImportFile() {
+  const library = useLibrary()
   const [send, { isLoading }] = api.useImportTemplateMutation()
   const [faults, setFaults] = useState<Faults | null>(null)
   const input = useRef<HTMLInputElement>(null)
   const navigate = useNavigate()
-  const store = async (template: object) => {
-    const answer = await send(withOwnExercises(template))
+  const store = async ({ template, library: named }: { template: Template; library: Library }) => {
+    const answer = await send(withOwnExercises(named, template))
     if (answer.data) void navigate(`/templates/${answer.data.id}`)
     else setFaults({ said: [sayError(answer.error)] })
   }
@@ -24,11 +26,11 @@ export function ImportFile() {
     if (file.size > 2_000_000) return setFaults({ said: ['The file is larger than 2 MB: no template is.'] })
     const parsed = parseJson(await file.text())
     if (parsed.issue) return setFaults({ said: [formatIssue(parsed.issue)] })
-    const { issues, ...kept } = salvageTemplate(parsed.value)
-    if (!issues.length && kept.template) return store(kept.template)
+    const { issues, ...kept } = salvageTemplate(parsed.value, library)
+    if (!issues.length && kept.template) return store(kept)
     setFaults({
       said: issues.map(formatIssue),
-      ...(kept.template && 'leftOut' in kept && { kept: { template: kept.template, leftOut: kept.leftOut } }),
+      ...(kept.template && { kept }),
     })
   }
   return (
@@ -65,7 +67,7 @@ export function ImportFile() {
             <Kept
               kept={faults.kept}
               isBusy={isLoading}
-              onTake={() => void (faults.kept && store(faults.kept.template))}
+              onTake={() => void (faults.kept && store(faults.kept))}
             />
           )}
           <Button look="quiet" onClick={() => setFaults(null)}>

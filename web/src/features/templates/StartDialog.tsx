@@ -1,8 +1,8 @@
 import { useRef, useState } from 'react'
 import { useNavigate } from 'react-router'
 import type { TemplateLine } from '@young-oak/api/templates'
-import { emptyTemplate } from '@young-oak/core/building'
-import { startKinds, startOf, templateOf } from '@young-oak/core/starts'
+import { emptyTemplate } from '@young-oak/core/editing'
+import { starterKinds, starterOf, templateOf } from '@young-oak/core/starters'
 import type { Template } from '@young-oak/core/template'
 import { api, sayError } from '../../app/api.ts'
 import { Button } from '../../ui/Button.tsx'
@@ -112,8 +112,8 @@ function Empty({ isBusy, onStore }: StoreProps) {
 /** Templates to begin with, each with whom it is for and both schools. */
 function Ours({ isBusy, onStore }: StoreProps) {
   const [days, setDays] = useState('')
-  const shown = startKinds.filter(
-    (kind) => !days || startOf[kind].phases.some(({ perWeek }) => perWeek === Number(days)),
+  const shown = starterKinds.filter(
+    (kind) => !days || starterOf[kind].phases.some(({ perWeek }) => perWeek === Number(days)),
   )
   return (
     <>
@@ -130,7 +130,7 @@ function Ours({ isBusy, onStore }: StoreProps) {
       </SelectField>
       <ul className="grid gap-x-8 sm:grid-cols-2">
         {shown.map((kind) => {
-          const { title, level, split, days: written, say, phases } = startOf[kind]
+          const { title, level, split, days: written, say, phases } = starterOf[kind]
           return (
             <li key={kind} className="border-t border-line py-3">
               <h3 className="text-lg">{title}</h3>
@@ -144,7 +144,7 @@ function Ours({ isBusy, onStore }: StoreProps) {
                 className="mt-2 text-sm"
                 disabled={isBusy}
                 aria-label={`Begin with ${title}`}
-                onClick={() => onStore(templateOf(startOf[kind]))}
+                onClick={() => onStore(templateOf(starterOf[kind]))}
               >
                 Begin with it
               </Button>

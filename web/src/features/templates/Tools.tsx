@@ -36,10 +36,12 @@ export const Tools = memo(function Tools({ hasInspector, onInspector, onHelp, on
 
 /** The draft as a template file with the gym's exercises that it names: it reads back as the same draft, anywhere. */
 function download(): void {
-  const { draft } = store.getState().editor
+  const { draft, library } = store.getState().editor
   if (!draft) return
   const url = URL.createObjectURL(
-    new Blob([`${JSON.stringify(withOwnExercises(draft), null, 2)}\n`], { type: 'application/json' }),
+    new Blob([`${JSON.stringify(withOwnExercises(library, draft), null, 2)}\n`], {
+      type: 'application/json',
+    }),
   )
   const link = document.createElement('a')
   link.href = url

@@ -45,7 +45,7 @@ const sets = (from: number, to: number): Command => ({
   to,
 })
 const run = (...actions: Parameters<typeof editor.reducer>[1][]): Editor =>
-  [openDraft({ id: 't', revision: 7, draft: template }), ...actions].reduce<Editor>(
+  [openDraft({ id: 't', revision: 7, draft: template, library: {} }), ...actions].reduce<Editor>(
     (state, action) => editor.reducer(state, action),
     editor.getInitialState(),
   )
@@ -142,7 +142,7 @@ describe('two at once', () => {
     const kept = [theirs(sets(3, 5))]
     const state = editor.reducer(
       editor.getInitialState(),
-      openDraft({ id: 't', revision: 7, draft: template, waiting: kept }),
+      openDraft({ id: 't', revision: 7, draft: template, library: {}, waiting: kept }),
     )
     expect([count(state), state.waiting]).toEqual([5, kept])
   })

@@ -1,5 +1,7 @@
 import { createSlice, type PayloadAction } from '@reduxjs/toolkit'
 import type { Edits, EditsAnswer } from '@young-oak/api/templates'
+import type { Library } from '@young-oak/core/library'
+import { library } from '../library/librarySlice.ts'
 import {
   applyCommand,
   invert,
@@ -23,6 +25,8 @@ export type Aside = { id: string; name: string; command: Command; reason: string
  * be taken back, and what could not be joined.
  */
 export type Editor = {
+  /** The exercises that what is said of the draft may name. */
+  library: Library
   id: string | null
   revision: number
   base: Template | null
@@ -39,6 +43,7 @@ export type Editor = {
 }
 
 const empty: Editor = {
+  library: {},
   id: null,
   revision: 0,
   base: null,
@@ -52,7 +57,13 @@ const empty: Editor = {
   notice: null,
 }
 
-export type Opened = { id: string; revision: number; draft: Template; waiting?: Edit[] }
+export type Opened = {
+  id: string
+  revision: number
+  draft: Template
+  library: Library
+  waiting?: Edit[]
+}
 
 export const editor = createSlice({
   name: 'editor',
@@ -62,6 +73,7 @@ export const editor = createSlice({
     openDraft: (_state, { payload }: PayloadAction<Opened>) =>
       rebased({
         ...empty,
+        library: payload.library,
         id: payload.id,
         revision: payload.revision,
         base: payload.draft,
@@ -129,6 +141,11 @@ export const editor = createSlice({
     setAway: (state, { payload }: PayloadAction<boolean>) => ({ ...(state as Editor), isAway: payload }),
     dismissNotice: (state) => ({ ...(state as Editor), notice: null }),
   },
+  extraReducers: (builder) =>
+    builder.addCase(library.actions.opened, (state, { payload }) => ({
+      ...(state as Editor),
+      library: payload.exercises,
+    })),
 })
 
 export const { openDraft, closeDraft, edit, undo, redo, merge, putIn, leaveAside, setAway, dismissNotice } =
@@ -143,12 +160,15 @@ function apply(
 ): Editor {
   if (!state.draft) return state
   const draft = applyCommand(state.draft, next.command)
-  if (isConflict(draft)) return { ...state, notice: draft.conflict }
+  if (isConflict(draft)) return { ...state, notice: draft.conflict(state.library) }
   return {
     ...state,
     draft,
     made: next.command,
-    done: done(state.done, { name: sayCommand(state.draft, next.command), command: next.command }),
+    done: done(state.done, {
+      name: sayCommand(state.library, state.draft, next.command),
+      command: next.command,
+    }),
     undone: undone(state.undone),
     waiting: [...state.waiting, next],
     notice: null,
@@ -166,9 +186,9 @@ function rebased(state: Editor): Editor {
     if (isConflict(next))
       aside.push({
         id: one.id,
-        name: sayCommand(draft, one.command),
+        name: sayCommand(state.library, draft, one.command),
         command: one.command,
-        reason: next.conflict,
+        reason: next.conflict(state.library),
       })
     else {
       draft = next
@@ -190,7 +210,7 @@ function merged(state: Editor, { revision, answers, edits, draft: whole }: Edits
     return [
       {
         id: one.id,
-        name: state.draft ? sayCommand(state.draft, one.command) : '',
+        name: state.draft ? sayCommand(state.library, state.draft, one.command) : '',
         command: one.command,
         reason: answer.message,
       },

@@ -1,4 +1,4 @@
-import type { Id } from '@young-oak/core/template'
+import type { Id } from '@young-oak/core/parsing'
 
 let last = 0
 

@@ -1,7 +1,8 @@
 import { wrap, type Remote } from 'comlink'
 import { startTransition, useCallback, useEffect, useRef, useState } from 'react'
 import type { MemberFile } from '@young-oak/api/members'
-import type { Command, Id, Template } from '@young-oak/core/template'
+import type { Id } from '@young-oak/core/parsing'
+import type { Command, Template } from '@young-oak/core/template'
 import { today } from '../../app/today.ts'
 import { store } from '../../app/store.ts'
 import { keepSame } from './keepSame.ts'
@@ -63,14 +64,14 @@ export function usePlanner(
       ask.current()
     }
     let { editor, library } = store.getState()
-    void planner.know(library.exercises)
+    void planner.openLibrary(library.exercises)
     void planner.openDraft(editor.draft as Template)
     member.current(wanted.current)
     const stop = store.subscribe(() => {
       const { editor: now, library: read } = store.getState()
       if (read !== library) {
         library = read
-        void planner.know(library.exercises)
+        void planner.openLibrary(library.exercises)
       }
       if (now.draft === editor.draft) return
       editor = now

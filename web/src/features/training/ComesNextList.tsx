@@ -1,29 +1,33 @@
-import { explain, type Rung } from '@young-oak/core/explain'
+import { useLibrary } from '../library/useLibrary.ts'
+import type { WhyStep } from '@young-oak/core/words'
+import type { Plan, PlannedSession } from '@young-oak/core/plan'
+import { explain } from '@young-oak/core/explain'
 import { liftName } from '@young-oak/core/library'
 import type { ShownGroup } from '@young-oak/core/member'
-import { comesNext, formatGroups, type Plan, type PlannedSession } from '@young-oak/core/plan'
+import { comesNext, formatGroups } from '@young-oak/core/views'
 import { compareLoads, formatLoad } from '@young-oak/core/units'
 import { sentence, Why } from '../../ui/Why.tsx'
 
 /** After a session: what each lift moves to, where, and why. */
 export function ComesNextList({ plan, session }: { plan: Plan; session: PlannedSession }) {
+  const library = useLibrary()
   const moves = comesNext(plan, session)
   if (!moves.length) return null
   return (
     <ul className="mt-2 grid gap-3" aria-label="What comes next">
       {moves.map(({ slot, then, reason }) => (
         <li key={slot.slot}>
-          <p className="font-medium">{liftName(slot)}</p>
+          <p className="font-medium">{liftName(library, slot)}</p>
           {then ? (
             <>
               <p>
-                {formatGroups(slot.groups)} → in {then.name}, week {then.week}:{' '}
+                {formatGroups(library, slot.groups)} → in {then.name}, week {then.week}:{' '}
                 <Why
                   title={then.groups[0]?.load ? formatLoad(then.groups[0].load) : ''}
                   rungs={then.groups[0]?.why ?? []}
                   className="font-medium"
                 >
-                  {formatGroups(then.groups)}
+                  {formatGroups(library, then.groups)}
                 </Why>
               </p>
               {reason && <p className="text-sm text-bark">{sayReason(reason, then.groups[0])}</p>}
@@ -38,7 +42,7 @@ export function ComesNextList({ plan, session }: { plan: Plan; session: PlannedS
 }
 
 /** "The rule’s 83 kg was a hit on 24 Nov 2026: plus 2.5 kg is 85.5 kg, on these plates 85 kg." */
-function sayReason(reason: Rung, group: ShownGroup | undefined): string {
+function sayReason(reason: WhyStep, group: ShownGroup | undefined): string {
   const isRounded = group?.load && group.target && compareLoads(group.load, group.target) !== 0
   return `${sentence(explain(reason))}${isRounded && group.load ? `, on these plates ${formatLoad(group.load)}` : ''}.`
 }

@@ -1,6 +1,8 @@
+import { useLibrary } from '../library/useLibrary.ts'
 import { useState } from 'react'
+import type { PlannedSlot } from '@young-oak/core/plan'
 import type { SetLog, ShownGroup } from '@young-oak/core/member'
-import { formatCircuit, formatHandled, type PlannedSlot } from '@young-oak/core/plan'
+import { formatCircuit, formatHandled } from '@young-oak/core/views'
 import { formatNumber, formatSpan, lowest, type AmountUnit, type Load } from '@young-oak/core/units'
 import { kindOf } from '@young-oak/core/goals'
 import { Button } from '../../ui/Button.tsx'
@@ -28,8 +30,9 @@ type Props = {
 
 /** The set to do now: its load and plates large, one tap to log it as prescribed, small steps to change it. */
 export function CurrentSet({ slot, asked, of, before, isCorrection = false, found, onLog }: Props) {
+  const library = useLibrary()
   const { n, group, isPlus } = asked
-  const measure = measureOf(slot, group, before)
+  const measure = measureOf(library, slot, group, before)
   const { isLoaded, isOnBody, unit, counts } = measure
   const [draft, setDraft] = useState(() => {
     const own = startDraft(slot, group, n, before, isCorrection)
@@ -65,7 +68,9 @@ export function CurrentSet({ slot, asked, of, before, isCorrection = false, foun
         <div className="mt-1 flex flex-wrap gap-4">
           {isLoaded && (
             <Stepper
-              label={isOnBody ? `Added, ${unit} (minus is help)` : `Load, ${unit} ${readsFully(slot)}`}
+              label={
+                isOnBody ? `Added, ${unit} (minus is help)` : `Load, ${unit} ${readsFully(library, slot)}`
+              }
               value={draft.load}
               step={step}
               least={isOnBody ? -200 : 0}

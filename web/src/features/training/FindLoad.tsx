@@ -1,3 +1,4 @@
+import { useLibrary } from '../library/useLibrary.ts'
 import { findLoad, type Found, type Try } from '@young-oak/core/maxes'
 import type { SetLog, ShownGroup } from '@young-oak/core/member'
 import type { PlannedSlot } from '@young-oak/core/plan'
@@ -34,6 +35,7 @@ export function foundSoFar(group: ShownGroup, sets: SetLog[], can: Makeable): Fo
 
 /** A guided way up to a load that nobody knows: one set after the other, and how many more there would have been. */
 export function FindLoad({ slot, group, sets, can, onTry, onOpen, isOpen, isAnew }: Props) {
+  const library = useLibrary()
   const { load, isFound } = foundSoFar(group, sets, can)
   const reps = lowest(group.reps ?? 5)
   const left = group.rir ?? usualLeft
@@ -57,7 +59,7 @@ export function FindLoad({ slot, group, sets, can, onTry, onOpen, isOpen, isAnew
   return (
     <section
       className="my-2 rounded-lg border border-line bg-sheet p-4"
-      aria-label={`Find a load for ${liftName(slot)}`}
+      aria-label={`Find a load for ${liftName(library, slot)}`}
     >
       <p className="text-sm text-bark">
         Step {count + 1}: do {reps} easy, good reps, then say how many more you could have done. Rest, and go

@@ -1,17 +1,20 @@
-import { formatGroup, lighterThan, sayLighter, type PlannedSlot } from '@young-oak/core/plan'
+import { useLibrary } from '../library/useLibrary.ts'
+import type { PlannedSlot } from '@young-oak/core/plan'
+import { lighterThan, sayLighter, formatGroup } from '@young-oak/core/views'
 
 /** In a light week, what each line stands in for, and by how much it is lighter. */
-export function Lighter({ slot: { groups, standsFor } }: { slot: PlannedSlot }) {
-  if (!standsFor) return null
+export function Lighter({ slot: { groups, withoutDeload } }: { slot: PlannedSlot }) {
+  const library = useLibrary()
+  if (!withoutDeload) return null
   return (
     <ul className="text-sm text-mist">
-      {standsFor.map((was, i) => {
+      {withoutDeload.map((was, i) => {
         const is = groups[i]
         if (!is) return null
         const left = was.rir === undefined ? '' : `, ${was.rir} left`
         return (
           <li key={was.group}>
-            Light, in place of {formatGroup(was)}
+            Light, in place of {formatGroup(library, was)}
             {left}: {sayLighter(lighterThan(was, is))}
           </li>
         )

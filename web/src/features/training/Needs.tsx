@@ -1,9 +1,11 @@
+import { useLibrary } from '../library/useLibrary.ts'
 import { Link } from 'react-router'
 import { liftName } from '@young-oak/core/library'
 import type { PlannedSlot } from '@young-oak/core/plan'
 
 /** Never a silent zero: the slot says what it lacks, and the way to give it. */
 export function Needs({ slot }: { slot: PlannedSlot }) {
+  const library = useLibrary()
   const [need] = slot.needs
   const group = slot.groups.find(({ missing }) => missing)
   const what = need?.need ?? group?.need
@@ -29,7 +31,7 @@ export function Needs({ slot }: { slot: PlannedSlot }) {
   const lift = need?.lift ?? group?.lift ?? slot
   return (
     <p className={box}>
-      No {liftName(lift).toLowerCase()} max yet, so no load.{' '}
+      No {liftName(library, lift).toLowerCase()} max yet, so no load.{' '}
       <Link className={link} to={`/maxes?lift=${lift.exercise}`}>
         Give one
       </Link>

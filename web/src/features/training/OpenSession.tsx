@@ -1,13 +1,9 @@
+import { useLibrary } from '../library/useLibrary.ts'
 import { useMemo, useState } from 'react'
-import { exerciseOf } from '@young-oak/core/library'
+import { loadingAt, type Evidence } from '@young-oak/core/evidence'
+import { exerciseOf, type Library } from '@young-oak/core/library'
 import type { SessionLog } from '@young-oak/core/member'
-import {
-  followToday,
-  loadingAt,
-  type Evidence,
-  type PlannedSession,
-  type PlannedSlot,
-} from '@young-oak/core/plan'
+import { followToday, type PlannedSession, type PlannedSlot } from '@young-oak/core/plan'
 import { record } from '../../offline/useOutbox.ts'
 import { Button } from '../../ui/Button.tsx'
 import { askedSets, type AskedSet } from './askedSets.ts'
@@ -21,7 +17,11 @@ type Props = { session: PlannedSession; log: SessionLog; evidence: Evidence }
 
 /** The session as a list to walk down: the current set large, the others in a line each. */
 export function OpenSession({ session: asShown, log, evidence }: Props) {
-  const session = useMemo(() => followLogged(asShown, log, evidence), [asShown, log, evidence])
+  const library = useLibrary()
+  const session = useMemo(
+    () => followLogged(library, asShown, log, evidence),
+    [library, asShown, log, evidence],
+  )
   const [chosen, choose] = useState<string | null>(null)
   const [rest, setRest] = useState<{ from: number; seconds: number } | null>(null)
   const setOf = (slot: PlannedSlot, n: number) =>
@@ -54,7 +54,7 @@ export function OpenSession({ session: asShown, log, evidence }: Props) {
             isCurrent={slot === current}
             onOpen={() => choose(slot.slot)}
             onLog={(asked, result) => logSet(slot, asked, result)}
-            can={canFind(slot) ? loadingAt(evidence, log.place, slot).here : undefined}
+            can={canFind(library, slot) ? loadingAt(library, evidence, log.place, slot).here : undefined}
           />
         ))}
       </ol>
@@ -86,10 +86,16 @@ export function OpenSession({ session: asShown, log, evidence }: Props) {
 }
 
 /** A load is looked for on a bar, in the hand or on a stack; a circuit is no place for it. */
-const canFind = (slot: PlannedSlot): boolean => !slot.circuit && exerciseOf(slot).tool !== 'body weight'
+const canFind = (library: Library, slot: PlannedSlot): boolean =>
+  !slot.circuit && exerciseOf(library, slot).tool !== 'body weight'
 
 /** Back-offs and drops follow what this phone has logged, before the server knows of it. */
-function followLogged(session: PlannedSession, log: SessionLog, evidence: Evidence): PlannedSession {
+function followLogged(
+  library: Library,
+  session: PlannedSession,
+  log: SessionLog,
+  evidence: Evidence,
+): PlannedSession {
   if (!session.slots.some(({ groups }) => groups.some(({ today }) => today))) return session
   const bars = session.slots.map(({ slot, groups }) => ({
     slot,
@@ -97,7 +103,9 @@ function followLogged(session: PlannedSession, log: SessionLog, evidence: Eviden
     sets: log.sets.filter((set) => set.slot === slot),
   }))
   const lifts = new Map(session.slots.map((slot) => [slot.slot, slot]))
-  const groups = followToday(bars, (id) => loadingAt(evidence, log.place, lifts.get(id) as PlannedSlot))
+  const groups = followToday(bars, (id) =>
+    loadingAt(library, evidence, log.place, lifts.get(id) as PlannedSlot),
+  )
   return {
     ...session,
     slots: session.slots.map((slot, i) => ({ ...slot, groups: groups[i] ?? slot.groups })),

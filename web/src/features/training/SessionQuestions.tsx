@@ -1,5 +1,7 @@
+import { useLibrary } from '../library/useLibrary.ts'
+import type { SessionLog } from '@young-oak/core/member'
 import type { Muscle } from '@young-oak/core/library'
-import { soreAnswers, workedAnswers, type SessionLog } from '@young-oak/core/member'
+import { soreAnswers, workedAnswers } from '@young-oak/core/progressions'
 import type { PlannedSession } from '@young-oak/core/plan'
 import { Choice } from '../../ui/Choice.tsx'
 import { musclesOf, recordAnswers } from './answers.ts'
@@ -11,6 +13,7 @@ const hardness = Array.from({ length: 11 }, (_, i) => [String(i), String(i)] as 
 
 /** After a session: how hard it was, and how worked each muscle felt. What is said moves the sets of programs that listen. */
 export function AfterSession({ session, log }: Props) {
+  const library = useLibrary()
   const { hard, worked = {} } = log.answers ?? {}
   return (
     <section aria-label="How was it" className="mt-4 border-t border-line pt-3">
@@ -22,7 +25,7 @@ export function AfterSession({ session, log }: Props) {
         choices={hardness}
         onChange={(said) => said && recordAnswers(log, { hard: Number(said) })}
       />
-      {musclesOf(session).map((muscle) => (
+      {musclesOf(library, session).map((muscle) => (
         <Choice
           key={muscle}
           label={`${capital(muscle)}: worked`}
@@ -37,7 +40,8 @@ export function AfterSession({ session, log }: Props) {
 
 /** Before the first set: whether a muscle is still sore from the last time. */
 export function StillSore({ session, log }: Props) {
-  const muscles: Muscle[] = musclesOf(session)
+  const library = useLibrary()
+  const muscles: Muscle[] = musclesOf(library, session)
   const { sore = {} } = log.answers ?? {}
   const isAnswered = muscles.some((muscle) => sore[muscle])
   return (

@@ -1,8 +1,10 @@
+import { useLibrary } from '../library/useLibrary.ts'
 import { useState } from 'react'
 import { Check, X } from 'lucide-react'
+import type { PlannedSlot } from '@young-oak/core/plan'
 import { exerciseOf, liftName } from '@young-oak/core/library'
 import type { SetLog } from '@young-oak/core/member'
-import { formatCircuit, formatGroups, type PlannedSlot } from '@young-oak/core/plan'
+import { formatCircuit, formatGroups } from '@young-oak/core/views'
 import type { Makeable } from '@young-oak/core/units'
 import { CurrentSet } from './CurrentSet.tsx'
 import { askedSets, isTry, type AskedSet } from './askedSets.ts'
@@ -25,6 +27,7 @@ type Props = {
 
 /** A slot of the open session. The current one shows its set large; each logged set can be opened and corrected. */
 export function SlotCard({ slot, sets, isCurrent, onOpen, onLog, can }: Props) {
+  const library = useLibrary()
   const asked = askedSets(slot)
   const current = asked.find(({ n }) => !sets.some((set) => set.n === n))
   const [isFinding, setFinding] = useState(sets.some(isTry))
@@ -33,7 +36,7 @@ export function SlotCard({ slot, sets, isCurrent, onOpen, onLog, can }: Props) {
   const found = missing && can && sets.some(isTry) ? foundSoFar(missing, sets, can) : undefined
   const last = sets.filter((set) => !isTry(set)).sort((a, b) => b.n - a.n)[0]
   const before = last ?? (found?.isFound ? ({ load: found.load } as SetLog) : undefined)
-  const isOnBody = exerciseOf(slot).tool === 'body weight'
+  const isOnBody = exerciseOf(library, slot).tool === 'body weight'
   return (
     <li className="py-4" aria-current={isCurrent ? 'step' : undefined}>
       <button
@@ -44,10 +47,12 @@ export function SlotCard({ slot, sets, isCurrent, onOpen, onLog, can }: Props) {
       >
         <span className="w-5 shrink-0 text-sm text-bark">{slot.letter}</span>
         <span className="grow">
-          <span className="font-serif text-xl font-semibold">{slot.circuit?.name ?? liftName(slot)}</span>
+          <span className="font-serif text-xl font-semibold">
+            {slot.circuit?.name ?? liftName(library, slot)}
+          </span>
           <span className="ml-3 text-bark">
             {slot.circuit && `${formatCircuit(slot.circuit)}: `}
-            {formatGroups(slot.groups)}
+            {formatGroups(library, slot.groups)}
           </span>
         </span>
         <span className="shrink-0 text-sm whitespace-nowrap text-bark">
@@ -94,7 +99,8 @@ type LoggedProps = {
 }
 
 function Logged({ asked, sets, slot, isOpen, onLog }: LoggedProps) {
-  const isOnBody = exerciseOf(slot).tool === 'body weight'
+  const library = useLibrary()
+  const isOnBody = exerciseOf(library, slot).tool === 'body weight'
   return (
     <ul className="mt-1 ml-8 flex flex-wrap gap-x-4 gap-y-1">
       {[...sets]

@@ -1,11 +1,7 @@
+import { useLibrary } from '../library/useLibrary.ts'
+import type { PlannedSlot } from '@young-oak/core/plan'
 import { exerciseOf, liftName } from '@young-oak/core/library'
-import {
-  formatCircuit,
-  formatGroup,
-  formatHandled,
-  formatWarmUps,
-  type PlannedSlot,
-} from '@young-oak/core/plan'
+import { formatCircuit, formatGroup, formatHandled, formatWarmUps } from '@young-oak/core/views'
 import { Why } from '../../ui/Why.tsx'
 import { Lighter } from './Lighter.tsx'
 import { Needs } from './Needs.tsx'
@@ -13,11 +9,12 @@ import { readsNote, sayLast } from './words.ts'
 
 /** A slot of a session that has not begun: what will be asked, why, and what it was last time. */
 export function SlotPreview({ slot }: { slot: PlannedSlot }) {
+  const library = useLibrary()
   return (
     <li className="flex items-baseline gap-3 py-3">
       <span className="w-5 shrink-0 text-sm text-bark">{slot.letter}</span>
       <div className="grow">
-        <h2 className="text-lg">{slot.circuit?.name ?? liftName(slot)}</h2>
+        <h2 className="text-lg">{slot.circuit?.name ?? liftName(library, slot)}</h2>
         {slot.circuit && <p>{formatCircuit(slot.circuit)}</p>}
         {slot.warmUps && <p className="text-sm text-bark">Warm-up: {formatWarmUps(slot.warmUps)}</p>}
         {slot.groups.map((group) => (
@@ -26,10 +23,12 @@ export function SlotPreview({ slot }: { slot: PlannedSlot }) {
               title={group.load ? formatHandled(group, group.load) : ''}
               rungs={group.load ? group.why : []}
             >
-              {formatGroup(group)}
+              {formatGroup(library, group)}
             </Why>
             {group.today && !group.load && <span className="text-bark"> @ from your top set</span>}
-            {group.load && readsNote(slot) && <span className="text-bark"> {readsNote(slot)}</span>}
+            {group.load && readsNote(library, slot) && (
+              <span className="text-bark"> {readsNote(library, slot)}</span>
+            )}
             {group.rir !== undefined && <span className="text-bark">, {group.rir} left in reserve</span>}
           </p>
         ))}
@@ -37,7 +36,7 @@ export function SlotPreview({ slot }: { slot: PlannedSlot }) {
         <Needs slot={slot} />
         {slot.last && (
           <p className="text-sm text-bark">
-            Last: {sayLast(slot.last, exerciseOf(slot).tool === 'body weight')}
+            Last: {sayLast(slot.last, exerciseOf(library, slot).tool === 'body weight')}
           </p>
         )}
         {slot.note && <p className="text-sm text-bark">{slot.note}</p>}

@@ -1,3 +1,4 @@
+import { useLibrary } from '../library/useLibrary.ts'
 import { Link } from 'react-router'
 import type { TodayView } from '@young-oak/api/training'
 import { liftName } from '@young-oak/core/library'
@@ -72,6 +73,7 @@ function NoProgram() {
 
 /** Entries that the server would not take, set aside where they are seen. */
 function Refused() {
+  const library = useLibrary()
   const refused = useAppSelector(({ outbox }) => outbox.refused)
   const dispatch = useAppDispatch()
   if (!refused.length) return null
@@ -80,8 +82,10 @@ function Refused() {
       {refused.map(({ operation, reason }) => (
         <p key={operation.id} className="flex items-center justify-between gap-3">
           <span>
-            {operation.kind === 'set' ? `Set ${operation.set.n} of ${liftName(operation.set)}` : 'An entry'}:{' '}
-            {reason}
+            {operation.kind === 'set'
+              ? `Set ${operation.set.n} of ${liftName(library, operation.set)}`
+              : 'An entry'}
+            : {reason}
           </span>
           <Button look="quiet" onClick={() => dispatch(dropRefused(operation.id))}>
             Dismiss

@@ -1,11 +1,12 @@
-import { foremostMuscle, type Muscle } from '@young-oak/core/library'
-import type { Answers, SessionLog } from '@young-oak/core/member'
+import type { SessionLog } from '@young-oak/core/member'
+import { foremostMuscle, type Library, type Muscle } from '@young-oak/core/library'
+import type { Answers } from '@young-oak/core/progressions'
 import type { PlannedSession } from '@young-oak/core/plan'
 import { record } from '../../offline/useOutbox.ts'
 
 /** The muscles that a session works foremost, in its order, each once: those that its questions are about. */
-export function musclesOf({ slots }: PlannedSession): Muscle[] {
-  const foremost = slots.filter(({ circuit }) => !circuit).map(foremostMuscle)
+export function musclesOf(library: Library, { slots }: PlannedSession): Muscle[] {
+  const foremost = slots.filter(({ circuit }) => !circuit).map((slot) => foremostMuscle(library, slot))
   return [...new Set(foremost)]
 }
 

@@ -5,6 +5,9 @@ import type { PlannedSlot } from '@young-oak/core/plan'
 import { askedSets } from './askedSets.ts'
 import { measureOf, readDraft, startDraft, type SetDraft } from './setDraft.ts'
 
+/** What everybody has, and nothing of a gym's own. */
+const library = {}
+
 const kg = (value: number) => ({ value, unit: 'kg' as const })
 const group = (change: Partial<ShownGroup> = {}): ShownGroup => ({
   group: 'a',
@@ -50,8 +53,8 @@ const typed: SetDraft = {
   technique: '',
   option: false,
 }
-const squat = measureOf(slot('backSquat', [group()]), group())
-const pullUp = measureOf(slot('pullUp', [group({ body: kg(80) })]), group({ body: kg(80) }))
+const squat = measureOf(library, slot('backSquat', [group()]), group())
+const pullUp = measureOf(library, slot('pullUp', [group({ body: kg(80) })]), group({ body: kg(80) }))
 
 describe('a set starts', () => {
   const start = (
@@ -138,7 +141,7 @@ describe('what was typed', () => {
   })
   test('is an amount where that is counted, and nothing where it is only done', () => {
     const hold = group({ reps: null, goal: { seconds: 45 }, load: null })
-    const plank = measureOf(slot('plank', [hold]), hold)
+    const plank = measureOf(library, slot('plank', [hold]), hold)
     expect(read({ load: '', count: '50' }, plank).result).toEqual({
       state: 'done',
       amount: { value: 50, unit: 's' },
@@ -146,7 +149,7 @@ describe('what was typed', () => {
     expect(read({ load: '', count: '1:15' }, plank).result?.amount).toEqual({ value: 75, unit: 's' })
     expect(read({ load: '', count: 'long' }, plank).errors).toEqual({ count: 'A time like 0:45 or 12:30.' })
     const task = group({ reps: null, goal: { task: 'drill' }, load: null })
-    expect(read({ load: '', count: '' }, measureOf(slot('plank', [task]), task)).result).toEqual({
+    expect(read({ load: '', count: '' }, measureOf(library, slot('plank', [task]), task)).result).toEqual({
       state: 'done',
     })
   })
@@ -158,12 +161,12 @@ describe('a circuit', () => {
   test('is one set, by its time or its rounds, without a load', () => {
     expect(askedSets(circuit('time'))).toHaveLength(1)
     expect(askedSets(circuit('time'))[0]?.group).toMatchObject({ load: null, reps: null })
-    expect(measureOf(circuit('time'), group())).toMatchObject({ isLoaded: false, counts: 's' })
-    expect(measureOf(circuit('rounds'), group()).counts).toBe('rounds')
+    expect(measureOf(library, circuit('time'), group())).toMatchObject({ isLoaded: false, counts: 's' })
+    expect(measureOf(library, circuit('rounds'), group()).counts).toBe('rounds')
   })
   test('by rounds takes the reps of the one that was not finished', () => {
     const draft = { ...typed, load: '', count: '7', more: '4' }
-    expect(readDraft(draft, measureOf(circuit('rounds'), group()), 'done').result).toEqual({
+    expect(readDraft(draft, measureOf(library, circuit('rounds'), group()), 'done').result).toEqual({
       state: 'done',
       amount: { value: 7, unit: 'rounds' },
       reps: 4,

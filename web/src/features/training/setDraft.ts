@@ -1,6 +1,6 @@
-import { loadSchema, repsSchema } from '@young-oak/api/training'
+import { loadSchema, repsSchema } from '@young-oak/api/fields'
 import { kindOf } from '@young-oak/core/goals'
-import { exerciseOf } from '@young-oak/core/library'
+import { exerciseOf, type Library } from '@young-oak/core/library'
 import type { SetLog, ShownGroup } from '@young-oak/core/member'
 import type { PlannedSlot } from '@young-oak/core/plan'
 import {
@@ -60,13 +60,13 @@ export type Measure = {
   hasMore?: true
 }
 
-export function measureOf(slot: PlannedSlot, group: ShownGroup, before?: SetLog): Measure {
+export function measureOf(library: Library, slot: PlannedSlot, group: ShownGroup, before?: SetLog): Measure {
   const { circuit } = slot
   if (circuit)
     return circuit.by === 'time'
       ? { isLoaded: false, isOnBody: false, unit: 'kg', counts: 's' }
       : { isLoaded: false, isOnBody: false, unit: 'kg', counts: 'rounds', hasMore: true }
-  const isOnBody = exerciseOf(slot).tool === 'body weight'
+  const isOnBody = exerciseOf(library, slot).tool === 'body weight'
   const counts = group.goal ? kindOf(group.goal).logs(group.goal) : 'reps'
   const first = before?.load ?? slot.last?.sets[0]?.load
   return {

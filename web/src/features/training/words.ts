@@ -1,7 +1,6 @@
-import type { Reads } from '@young-oak/core/library'
-import { exerciseOf, type Lift } from '@young-oak/core/library'
+import { type Reads, exerciseOf, type Lift, type Library } from '@young-oak/core/library'
 import type { SetLog } from '@young-oak/core/member'
-import type { LastTime } from '@young-oak/core/plan'
+import type { LastTime } from '@young-oak/core/evidence'
 import { formatAmount, formatDay, formatLoad } from '@young-oak/core/units'
 
 const readsAs: Record<Reads, string> = {
@@ -13,10 +12,10 @@ const readsAs: Record<Reads, string> = {
 }
 
 /** What the number beside an exercise means, where it is not simply the whole bar. */
-export const readsNote = (lift: Lift): string => readsAs[exerciseOf(lift).reads]
+export const readsNote = (library: Library, lift: Lift): string => readsAs[exerciseOf(library, lift).reads]
 
 /** What it means, whatever it is: "in all" for a barbell with its plates. */
-export const readsFully = (lift: Lift): string => readsNote(lift) || 'in all'
+export const readsFully = (library: Library, lift: Lift): string => readsNote(library, lift) || 'in all'
 
 type DoneSet = LastTime['sets'][number] & Partial<Pick<SetLog, 'state' | 'pain'>>
 

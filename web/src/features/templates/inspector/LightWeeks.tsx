@@ -1,12 +1,13 @@
+import { useLibrary } from '../../library/useLibrary.ts'
 import { useState } from 'react'
+import type { Adjustment } from '@young-oak/core/adjustments'
 import { muscles, type Muscle } from '@young-oak/core/library'
-import { everyNth, placeRecipe, recipeKinds, recipeOf, type RecipeKind } from '@young-oak/core/lightWeeks'
+import { everyNth, placeDeload, deloadKinds, deloadOf, type DeloadKind } from '@young-oak/core/deloads'
 import {
   checkCommand,
   nominalWeeks,
   sayAdjustment,
   sayIssue,
-  type Adjustment,
   type Command,
   type Phase,
   type Template,
@@ -22,6 +23,7 @@ import { mint } from '../mint.ts'
 
 /** Light weeks of each phase as lines, and the recipes to put more of them in. */
 export function LightWeeks({ draft, only }: { draft: Template; only?: string }) {
+  const library = useLibrary()
   const dispatch = useAppDispatch()
   const [open, setOpen] = useState<string | null>(null)
   const phase = draft.phases.find(({ id }) => id === open)
@@ -37,7 +39,7 @@ export function LightWeeks({ draft, only }: { draft: Template; only?: string }) 
               <div>
                 {one.light.length === 0 && <p className="text-bark">None planned.</p>}
                 {one.light.map((light) => {
-                  const { where, what } = sayAdjustment(draft, light)
+                  const { where, what } = sayAdjustment(library, draft, light)
                   return (
                     <p key={light.id} className="text-bark">
                       <span className="text-ink">{where}:</span> {what}{' '}
@@ -81,21 +83,22 @@ const without = (phase: Phase, light: Adjustment): Command => ({
 })
 
 function LightForm({ draft, phase, onClose }: { draft: Template; phase: Phase; onClose: () => void }) {
+  const library = useLibrary()
   const dispatch = useAppDispatch()
   const weeks = nominalWeeks(phase)
-  const kinds = recipeKinds.filter((kind) => kind !== 'taper' || phase.ends)
-  const [kind, setKind] = useState<RecipeKind>('fewerSets')
-  const [typed, setTyped] = useState(() => startOf('fewerSets'))
+  const kinds = deloadKinds.filter((kind) => kind !== 'taper' || phase.ends)
+  const [kind, setKind] = useState<DeloadKind>('fewerSets')
+  const [typed, setTyped] = useState(() => starterOf('fewerSets'))
   const [chosen, setChosen] = useState<number[]>(weeks > 3 ? everyNth(weeks, 4) : [weeks])
   const [some, setSome] = useState<Muscle[]>([])
   const [faults, setFaults] = useState<Record<string, string>>({})
-  const { params, sentence, saidFor, saidAgainst } = recipeOf[kind]
+  const { params, sentence, saidFor, saidAgainst } = deloadOf[kind]
   const to = unflatten(typed)
   const isWhole = params.isValidSync(to, { strict: true })
   const isTaper = kind === 'taper'
-  const choose = (next: RecipeKind) => {
+  const choose = (next: DeloadKind) => {
     setKind(next)
-    setTyped(startOf(next))
+    setTyped(starterOf(next))
     setFaults({})
   }
   const save = () => {
@@ -103,15 +106,15 @@ function LightForm({ draft, phase, onClose }: { draft: Template; phase: Phase; o
     if (!isTaper && !chosen.length) found[''] = 'Choose at least one week.'
     if (Object.keys(found).length) return setFaults(found)
     const placing = phase.ends ? { toTest: chosen.map((week) => weeks - week) } : { weeks: chosen }
-    const placed = placeRecipe(kind, to, placing, mint, some)
+    const placed = placeDeload(kind, to, placing, mint, some)
     const command: Command = {
       do: 'setLight',
       phase: phase.id,
       from: phase.light,
       to: [...phase.light, ...placed],
     }
-    const [issue] = checkCommand(draft, command)
-    if (issue) return setFaults({ '': sayIssue(draft, issue) })
+    const [issue] = checkCommand(library, draft, command)
+    if (issue) return setFaults({ '': sayIssue(library, draft, issue) })
     dispatch(edit(command))
     onClose()
   }
@@ -127,11 +130,11 @@ function LightForm({ draft, phase, onClose }: { draft: Template; phase: Phase; o
         label="Way"
         className="col-span-2"
         value={kind}
-        onChange={(event) => choose(event.target.value as RecipeKind)}
+        onChange={(event) => choose(event.target.value as DeloadKind)}
       >
         {kinds.map((one) => (
           <option key={one} value={one}>
-            {recipeOf[one].title}
+            {deloadOf[one].title}
           </option>
         ))}
       </SelectField>
@@ -202,7 +205,8 @@ function LightForm({ draft, phase, onClose }: { draft: Template; phase: Phase; o
   )
 }
 
-const startOf = (kind: RecipeKind) => draftOf(recipeOf[kind].params, recipeOf[kind].examples[0]?.params ?? {})
+const starterOf = (kind: DeloadKind) =>
+  draftOf(deloadOf[kind].params, deloadOf[kind].examples[0]?.params ?? {})
 
 function Toggle({
   label,

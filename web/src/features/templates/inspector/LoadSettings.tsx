@@ -1,9 +1,8 @@
+import { useLibrary } from '../../library/useLibrary.ts'
 import { useState } from 'react'
-import { lightPolicies, type LightPolicy } from '@young-oak/core/advice'
-import { liftName } from '@young-oak/core/library'
-import { repTables, repTableTitle, type RepTable } from '@young-oak/core/maxes'
-import { offeredRatios } from '@young-oak/core/plan'
 import {
+  lightPolicies,
+  type LightPolicy,
   missedPolicies,
   sayWarmUp,
   type Command,
@@ -12,6 +11,9 @@ import {
   type Missed,
   type Template,
 } from '@young-oak/core/template'
+import { liftName } from '@young-oak/core/library'
+import { repTables, repTableTitle, type RepTable } from '@young-oak/core/maxes'
+import { offeredRatios } from '@young-oak/core/views'
 import { formatNumber, type Way } from '@young-oak/core/units'
 import { useAppDispatch } from '../../../app/store.ts'
 import { Button } from '../../../ui/Button.tsx'
@@ -24,6 +26,7 @@ import { choiceOf, ladderText, warmUpChoices, warmUpOf, type WarmUpChoice } from
 
 /** How the template makes loads of maxes and takes weeks that were missed, as sentences; each can be changed, and acts from the next version on. */
 export function LoadSettings({ draft }: { draft: Template }) {
+  const library = useLibrary()
   const [isOpen, setOpen] = useState(false)
   const { maxes, trainingMax, rounding, warmUp } = draft
   const said = [
@@ -41,7 +44,7 @@ export function LoadSettings({ draft }: { draft: Template }) {
     policyWords[draft.lightPolicy ?? 'both'],
     ...(maxes.ratios ?? []).map(
       ({ lift, of, percent }) =>
-        `${liftName(lift)} at ${formatNumber(percent)}% of the ${liftName(of).toLowerCase()} max until it has one`,
+        `${liftName(library, lift)} at ${formatNumber(percent)}% of the ${liftName(library, of).toLowerCase()} max until it has one`,
     ),
   ]
   return (
@@ -89,6 +92,7 @@ const policyWords: Record<LightPolicy, string> = {
 }
 
 function SettingsForm({ draft, onClose }: { draft: Template; onClose: () => void }) {
+  const library = useLibrary()
   const dispatch = useAppDispatch()
   const { maxes } = draft
   const [typed, setTyped] = useState({
@@ -125,7 +129,7 @@ function SettingsForm({ draft, onClose }: { draft: Template; onClose: () => void
     const awayBack = whole(typed.awayBack, 1, 50)
     if (awayWeeks === null && typed.awayWeeks.trim()) found.awayWeeks = 'Whole weeks, 1 to 52, or nothing.'
     if (awayWeeks && !awayBack) found.awayBack = 'A whole percent, 1 to 50.'
-    const ratios = readRatios(typed.ratios)
+    const ratios = readRatios(library, typed.ratios)
     if (!ratios) found.ratios = 'Each needs two lifts and a percent above 0, at most 150.'
     setFaults(found)
     if (Object.keys(found).length) return
@@ -273,7 +277,7 @@ function SettingsForm({ draft, onClose }: { draft: Template; onClose: () => void
       />
       <RatioFields
         ratios={typed.ratios}
-        offered={offeredRatios(draft)}
+        offered={offeredRatios(library, draft)}
         error={faults.ratios}
         onChange={(ratios) => put({ ratios })}
       />

@@ -1,3 +1,4 @@
+import { useLibrary } from '../../library/useLibrary.ts'
 import { useState } from 'react'
 import {
   addPhase,
@@ -8,8 +9,8 @@ import {
   setRotation,
   setTestDay,
   splitPhase,
-} from '@young-oak/core/building'
-import { signKinds, signOf, type SignBasis, type SignKind } from '@young-oak/core/signs'
+} from '@young-oak/core/editing'
+import { triggerKinds, triggerOf, type TriggerBasis, type TriggerKind } from '@young-oak/core/triggers'
 import {
   nominalWeeks,
   progressionName,
@@ -30,6 +31,7 @@ type Props = { draft: Template; phase?: string; week?: number }
 
 /** A phase: its name and length, the sessions that turn in it, what its slots inherit, its light weeks. */
 export function PhaseAspect({ draft, phase: id, week = 0 }: Props) {
+  const library = useLibrary()
   const { put, fault } = usePut(draft)
   const phase = draft.phases.find((one) => one.id === id) ?? draft.phases[0]
   if (!phase) return null
@@ -108,7 +110,7 @@ export function PhaseAspect({ draft, phase: id, week = 0 }: Props) {
         </Small>
         <Small onClick={() => put(movePhase(draft, phase.id, -1))}>Earlier</Small>
         <Small onClick={() => put(movePhase(draft, phase.id, 1))}>Later</Small>
-        <Small onClick={() => put(removePhase(draft, phase.id))}>Remove it</Small>
+        <Small onClick={() => put(removePhase(library, draft, phase.id))}>Remove it</Small>
       </div>
       <LightWeeks draft={draft} only={phase.id} />
     </section>
@@ -128,6 +130,7 @@ type LengthProps = { draft: Template; phase: Phase; onSave: (to: Length) => void
 
 /** A fixed length, or at least so many weeks until a sign of some lift shows. */
 function LengthFields({ draft, phase, onSave }: LengthProps) {
+  const library = useLibrary()
   const progressions = Object.keys(draft.progressions)
   const { weeks } = phase
   if (typeof weeks === 'number') {
@@ -167,7 +170,7 @@ function LengthFields({ draft, phase, onSave }: LengthProps) {
       >
         {progressions.map((id) => (
           <option key={id} value={id}>
-            {progressionName(draft, id)}
+            {progressionName(library, draft, id)}
           </option>
         ))}
       </SelectField>
@@ -176,13 +179,13 @@ function LengthFields({ draft, phase, onSave }: LengthProps) {
         value={weeks.until.sign}
         onChange={(event) =>
           put({
-            until: { ...firstSign(event.target.value as SignKind), progression: weeks.until.progression },
+            until: { ...firstSign(event.target.value as TriggerKind), progression: weeks.until.progression },
           })
         }
       >
-        {signKinds.map((kind) => (
+        {triggerKinds.map((kind) => (
           <option key={kind} value={kind}>
-            {signOf[kind].title}
+            {triggerOf[kind].title}
           </option>
         ))}
       </SelectField>
@@ -197,7 +200,8 @@ function LengthFields({ draft, phase, onSave }: LengthProps) {
   )
 }
 
-const firstSign = (sign: SignKind): SignBasis => ({ sign, ...signOf[sign].examples[0]?.params }) as SignBasis
+const firstSign = (sign: TriggerKind): TriggerBasis =>
+  ({ sign, ...triggerOf[sign].examples[0]?.params }) as TriggerBasis
 
 type RotationProps = { draft: Template; phase: Phase; onSave: (rotation: string[], perWeek: number) => void }
 

@@ -1,6 +1,7 @@
+import { useLibrary } from '../../library/useLibrary.ts'
 import { useState } from 'react'
 import type { MemberFile } from '@young-oak/api/members'
-import { knownProgression } from '@young-oak/core/building'
+import { knownProgression } from '@young-oak/core/editing'
 import { liftName } from '@young-oak/core/library'
 import { progressionName, sayProgression, type Template } from '@young-oak/core/template'
 import { Button } from '../../../ui/Button.tsx'
@@ -15,6 +16,7 @@ type Props = { draft: Template; template: string; slotId?: string; file: MemberF
 
 /** The rules that a slot follows, each with its sentence and form; the one that its lift has elsewhere; what all its weeks come to. */
 export function ProgressionAspect({ draft, template, slotId = '', file }: Props) {
+  const library = useLibrary()
   const { put, fault } = usePut(draft)
   const [isForeseen, setForeseen] = useState(false)
   const slot = draft.slots[slotId]
@@ -24,12 +26,12 @@ export function ProgressionAspect({ draft, template, slotId = '', file }: Props)
   const offered =
     known && !own.includes(known.progression) ? draft.progressions[known.progression] : undefined
   return (
-    <section aria-label={`Rules of ${liftName(slot)}`} className="grid gap-4">
-      <h3 className="text-lg">{liftName(slot)}</h3>
+    <section aria-label={`Rules of ${liftName(library, slot)}`} className="grid gap-4">
+      <h3 className="text-lg">{liftName(library, slot)}</h3>
       {known && offered && (
         <div className="rounded bg-leaf-wash p-3 text-sm">
           <p>
-            {progressionName(draft, known.progression)} stands already: {sayProgression(offered)}
+            {progressionName(library, draft, known.progression)} stands already: {sayProgression(offered)}
           </p>
           <Button className="mt-2" onClick={() => put(followKnown(draft, slotId, known.progression))}>
             Follow it here too
@@ -43,7 +45,7 @@ export function ProgressionAspect({ draft, template, slotId = '', file }: Props)
         What all its weeks come to …
       </Button>
       {isForeseen && (
-        <Modal title={liftName(slot)} isOpen isWide onClose={() => setForeseen(false)}>
+        <Modal title={liftName(library, slot)} isOpen isWide onClose={() => setForeseen(false)}>
           <RulePreview draft={draft} template={template} file={file} trial={null} slots={[slotId]} />
         </Modal>
       )}

@@ -1,5 +1,6 @@
+import { useLibrary } from '../../library/useLibrary.ts'
 import { Plus, X } from 'lucide-react'
-import { isExercise, liftName, takesMax } from '@young-oak/core/library'
+import { isExercise, liftName, takesMax, type Library } from '@young-oak/core/library'
 import type { Ratio } from '@young-oak/core/template'
 import { formatNumber } from '@young-oak/core/units'
 import { ExerciseOptions } from '../../library/ExerciseOptions.tsx'
@@ -20,10 +21,15 @@ export const draftRatios = (ratios: Ratio[]): RatioDraft[] =>
   }))
 
 /** What was typed as ratios, or null where one of them is none. */
-export function readRatios(drafts: RatioDraft[]): Ratio[] | null {
+export function readRatios(library: Library, drafts: RatioDraft[]): Ratio[] | null {
   const ratios = drafts.flatMap(({ exercise, variant, percent, of, ofVariant }): Ratio[] => {
     const value = typedNumber(percent)
-    if (!isExercise(exercise) || !isExercise(of) || typeof value !== 'number' || !(value > 0 && value <= 150))
+    if (
+      !isExercise(library, exercise) ||
+      !isExercise(library, of) ||
+      typeof value !== 'number' ||
+      !(value > 0 && value <= 150)
+    )
       return []
     return [
       {
@@ -46,6 +52,7 @@ type Props = {
 
 /** Lifts that read a percent of another lift's max until they have one of their own. */
 export function RatioFields({ ratios, offered, error, onChange }: Props) {
+  const library = useLibrary()
   const isTied = ({ lift }: Ratio) =>
     ratios.some(({ exercise, variant }) => exercise === lift.exercise && !variant)
   const more = offered.filter((one) => !isTied(one))
@@ -108,7 +115,7 @@ export function RatioFields({ ratios, offered, error, onChange }: Props) {
       </Button>
       {more.length > 0 && (
         <Button look="quiet" onClick={() => onChange([...ratios, ...draftRatios(more)])}>
-          As the library has it: {more.map(({ lift }) => liftName(lift).toLowerCase()).join(', ')}
+          As the library has it: {more.map(({ lift }) => liftName(library, lift).toLowerCase()).join(', ')}
         </Button>
       )}
       {error && (
@@ -129,6 +136,7 @@ function LiftSelect({
   value: string
   onChange: (id: string) => void
 }) {
+  const library = useLibrary()
   return (
     <select
       aria-label={label}
@@ -136,7 +144,7 @@ function LiftSelect({
       onChange={(event) => onChange(event.target.value)}
       className="h-11 w-44 rounded-md border border-edge bg-paper px-2"
     >
-      <ExerciseOptions title="choose a lift" fits={(exercise) => takesMax({ exercise })} />
+      <ExerciseOptions title="choose a lift" fits={(exercise) => takesMax(library, { exercise })} />
     </select>
   )
 }

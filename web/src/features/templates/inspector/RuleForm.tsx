@@ -1,7 +1,8 @@
+import { useLibrary } from '../../library/useLibrary.ts'
 import { useState } from 'react'
 import type { MemberFile } from '@young-oak/api/members'
 import { ruleOf, type RuleKind } from '@young-oak/core/progressions'
-import { signKinds, signOf, type SignBasis, type SignKind } from '@young-oak/core/signs'
+import { triggerKinds, triggerOf, type TriggerBasis, type TriggerKind } from '@young-oak/core/triggers'
 import { checkCommand, sayIssue, type RuleOfStage, type Template } from '@young-oak/core/template'
 import { useAppDispatch } from '../../../app/store.ts'
 import { Button } from '../../../ui/Button.tsx'
@@ -18,6 +19,7 @@ type Props = { draft: Template; template: string; file: MemberFile; target: Targ
 
 /** A rule's numbers as fields, drawn from its parameters, with its sentence and what it comes to while they are typed; another rule may be put in its place. */
 export function RuleForm({ draft, template, file, target, onClose }: Props) {
+  const library = useLibrary()
   const dispatch = useAppDispatch()
   const stands = standsAt(draft, target)
   const [rule, setRule] = useState<RuleKind>(stands.rule.rule)
@@ -30,7 +32,7 @@ export function RuleForm({ draft, template, file, target, onClose }: Props) {
   const isWhole = params.isValidSync(to, { strict: true })
   const at: Target = phase === undefined ? target : { progression: target.progression, phase }
   const command = isWhole ? commandFor(draft, at, { rule, params: to } as RuleOfStage, ways) : null
-  const isKept = command !== null && !checkCommand(draft, command).length
+  const isKept = command !== null && !checkCommand(library, draft, command).length
   const choose = (kind: RuleKind) => {
     setRule(kind)
     setTyped(draftOf(ruleOf[kind].params, paramsFor(kind, stands.rule)))
@@ -39,8 +41,8 @@ export function RuleForm({ draft, template, file, target, onClose }: Props) {
   const save = () => {
     const found = faultsOf(params, typed)
     if (Object.keys(found).length) return setFaults(found)
-    const [issue] = command ? checkCommand(draft, command) : []
-    if (issue) return setFaults({ '': sayIssue(draft, issue) })
+    const [issue] = command ? checkCommand(library, draft, command) : []
+    if (issue) return setFaults({ '': sayIssue(library, draft, issue) })
     if (command) dispatch(edit(command))
     onClose()
   }
@@ -114,13 +116,13 @@ type WaysProps = { ways: Ways; hasNext: boolean; onChange: (ways: Ways) => void 
 function WaysFields({ ways, hasNext, onChange }: WaysProps) {
   const { until } = ways
   const { sign, ...own } = until ?? { sign: 'stalled' as const, misses: 2, of: 3 }
-  const [typed, setTyped] = useState(() => draftOf(signOf[sign].params, own))
-  const put = (kind: SignKind, next: Record<string, string>) => {
+  const [typed, setTyped] = useState(() => draftOf(triggerOf[sign].params, own))
+  const put = (kind: TriggerKind, next: Record<string, string>) => {
     setTyped(next)
-    onChange({ ...ways, until: { sign: kind, ...unflatten(next) } as SignBasis })
+    onChange({ ...ways, until: { sign: kind, ...unflatten(next) } as TriggerBasis })
   }
-  const choose = (kind: SignKind) =>
-    put(kind, draftOf(signOf[kind].params, signOf[kind].examples[0]?.params ?? {}))
+  const choose = (kind: TriggerKind) =>
+    put(kind, draftOf(triggerOf[kind].params, triggerOf[kind].examples[0]?.params ?? {}))
   const notOffered = ({ offers: _, ...rest }: Ways): Ways => rest
   return (
     <fieldset className="col-span-full grid grid-cols-2 gap-3 border-t border-line pt-3">
@@ -140,18 +142,18 @@ function WaysFields({ ways, hasNext, onChange }: WaysProps) {
             label="On to the next rule"
             className="col-span-full"
             value={sign}
-            onChange={(event) => choose(event.target.value as SignKind)}
+            onChange={(event) => choose(event.target.value as TriggerKind)}
           >
-            {signKinds.map((kind) => (
+            {triggerKinds.map((kind) => (
               <option key={kind} value={kind}>
-                {signOf[kind].title}
+                {triggerOf[kind].title}
               </option>
             ))}
           </SelectField>
           <ParamFields
-            schema={signOf[sign].params}
+            schema={triggerOf[sign].params}
             typed={typed}
-            faults={faultsOf(signOf[sign].params, typed)}
+            faults={faultsOf(triggerOf[sign].params, typed)}
             onType={(next) => put(sign, next)}
           />
           <label className="col-span-full flex min-h-9 items-center gap-2 text-sm">

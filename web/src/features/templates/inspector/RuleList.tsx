@@ -1,9 +1,11 @@
+import { useLibrary } from '../../library/useLibrary.ts'
 import { useState } from 'react'
 import type { MemberFile } from '@young-oak/api/members'
-import { liftName } from '@young-oak/core/library'
+import type { Id } from '@young-oak/core/parsing'
+import { liftName, type Library } from '@young-oak/core/library'
 import { ruleOf } from '@young-oak/core/progressions'
-import { signOf } from '@young-oak/core/signs'
-import { sayTurns, type Command, type Id, type Template } from '@young-oak/core/template'
+import { triggerOf } from '@young-oak/core/triggers'
+import { sayTurns, type Command, type Template } from '@young-oak/core/template'
 import { useAppDispatch } from '../../../app/store.ts'
 import { Button } from '../../../ui/Button.tsx'
 import { Modal } from '../../../ui/Modal.tsx'
@@ -15,6 +17,7 @@ type Props = { draft: Template; template: string; file: MemberFile; only?: Id[] 
 
 /** The rules of the template as plain sentences, each with the slots that feed it, the stages that follow one another, and what phases have of their own. */
 export function RuleList({ draft, template, file, only }: Props) {
+  const library = useLibrary()
   const dispatch = useAppDispatch()
   const [open, setOpen] = useState<Target | null>(null)
   const progressions = Object.entries(draft.progressions).filter(([id]) => !only || only.includes(id))
@@ -27,13 +30,13 @@ export function RuleList({ draft, template, file, only }: Props) {
       <ul className="mt-1 grid gap-2 text-sm">
         {progressions.map(([id, { stages, inPhases = [] }]) => (
           <li key={id}>
-            <span className="font-medium">{liftsOf(draft, id)}</span>
+            <span className="font-medium">{liftsOf(library, draft, id)}</span>
             <div>
               {stages.map(({ id: stage, rule, params, until, offers, waits }, i) => (
                 <p key={stage} className="text-bark">
                   {ruleOf[rule].sentence(params)} {waits && 'It waits for a good technique mark. '}
                   {until &&
-                    `${offers ? 'The next rule is offered' : 'The lift goes on'} ${signOf[until.sign].sentence(until)}. `}
+                    `${offers ? 'The next rule is offered' : 'The lift goes on'} ${triggerOf[until.sign].sentence(until)}. `}
                   <Button
                     look="quiet"
                     className="min-h-0"
@@ -93,14 +96,14 @@ export function RuleList({ draft, template, file, only }: Props) {
           </li>
         ))}
         {turning.map((slot) => (
-          <li key={`${liftName(slot)}/${sayTurns(slot)}`} className="text-bark">
-            <span className="font-medium text-ink">{liftName(slot)}</span> {sayTurns(slot)}
+          <li key={`${liftName(library, slot)}/${sayTurns(library, slot)}`} className="text-bark">
+            <span className="font-medium text-ink">{liftName(library, slot)}</span> {sayTurns(library, slot)}
           </li>
         ))}
       </ul>
       {open && (
         <Modal
-          title={liftsOf(draft, open.progression)}
+          title={liftsOf(library, draft, open.progression)}
           about="Changes act from the next version on."
           isOpen
           isWide
@@ -123,9 +126,9 @@ export function RuleList({ draft, template, file, only }: Props) {
 const phaseName = ({ phases }: Template, id: Id): string =>
   phases.find((phase) => phase.id === id)?.name ?? id
 
-const liftsOf = (draft: Template, id: string): string => {
+const liftsOf = (library: Library, draft: Template, id: string): string => {
   const names = Object.values(draft.slots)
     .filter(({ follows }) => follows.some(({ progression }) => progression === id))
-    .map(liftName)
+    .map((slot) => liftName(library, slot))
   return [...new Set(names)].join(', ')
 }

@@ -1,9 +1,11 @@
+import { useLibrary } from '../../library/useLibrary.ts'
 import { wrap, type Remote } from 'comlink'
 import { useEffect, useRef, useState } from 'react'
 import type { MemberFile } from '@young-oak/api/members'
-import { liftName } from '@young-oak/core/library'
-import type { WeekTally } from '@young-oak/core/plan'
-import type { Command, Id, Template } from '@young-oak/core/template'
+import type { Id } from '@young-oak/core/parsing'
+import { liftName, type Library } from '@young-oak/core/library'
+import type { WeekTally } from '@young-oak/core/views'
+import type { Command, Template } from '@young-oak/core/template'
 import { formatLoad, formatNumber } from '@young-oak/core/units'
 import { today } from '../../../app/today.ts'
 import { ForecastChart } from '../../../charts/ForecastChart.tsx'
@@ -22,6 +24,7 @@ type Props = {
 
 /** All weeks of a slot under four suppositions, side by side; and with another rule beside what stands, what both come to. */
 export function RulePreview({ draft, template, file, trial, slots }: Props) {
+  const library = useLibrary()
   const [slot, setSlot] = useState(slots[0] ?? '')
   const [week, setWeek] = useState(4)
   const forecast = useForecast(draft, template, file, trial, slot, week)
@@ -41,7 +44,7 @@ export function RulePreview({ draft, template, file, trial, slots }: Props) {
           <SelectField label="Slot" value={slot} onChange={(event) => setSlot(event.target.value)}>
             {slots.map((id) => (
               <option key={id} value={id}>
-                {nameOf(draft, id)}
+                {nameOf(library, draft, id)}
               </option>
             ))}
           </SelectField>
@@ -81,10 +84,10 @@ export function RulePreview({ draft, template, file, trial, slots }: Props) {
   )
 }
 
-function nameOf({ slots, sessions }: Template, id: Id): string {
+function nameOf(library: Library, { slots, sessions }: Template, id: Id): string {
   const session = Object.values(sessions).find(({ parts }) => parts.some((part) => part.slots.includes(id)))
   const slot = slots[id]
-  return slot ? `${liftName(slot)}${session ? `, ${session.name}` : ''}` : id
+  return slot ? `${liftName(library, slot)}${session ? `, ${session.name}` : ''}` : id
 }
 
 function WeekTable({ columns }: Pick<Forecast, 'columns'>) {

@@ -1,4 +1,5 @@
-import { addSession, copySession, moveSession, removeSession } from '@young-oak/core/building'
+import { useLibrary } from '../../library/useLibrary.ts'
+import { addSession, copySession, moveSession, removeSession } from '@young-oak/core/editing'
 import type { Part, Template } from '@young-oak/core/template'
 import { Button } from '../../../ui/Button.tsx'
 import { mint } from '../mint.ts'
@@ -11,6 +12,7 @@ type Props = { draft: Template; phase?: string; session?: string }
 
 /** A session: its name, its parts with their minutes, and what its slots inherit. */
 export function SessionAspect({ draft, phase = '', session: id = '' }: Props) {
+  const library = useLibrary()
   const { put, fault } = usePut(draft)
   const session = draft.sessions[id]
   if (!session) return <p className="text-bark">Stand on a line of the sheet to see its session.</p>
@@ -136,7 +138,7 @@ export function SessionAspect({ draft, phase = '', session: id = '' }: Props) {
             ['Copy it', () => copySession(draft, id, phase, mint)],
             ['Earlier', () => moveSession(draft, phase, id, -1)],
             ['Later', () => moveSession(draft, phase, id, 1)],
-            ['Remove it', () => removeSession(draft, id)],
+            ['Remove it', () => removeSession(library, draft, id)],
           ] as const
         ).map(([say, build]) => (
           <Button key={say} look="plain" className="text-sm" onClick={() => put(build())}>

@@ -1,3 +1,4 @@
+import { useLibrary } from '../../library/useLibrary.ts'
 import {
   exerciseOf,
   liftName,
@@ -7,9 +8,9 @@ import {
   setCounts,
   type Muscle,
 } from '@young-oak/core/library'
-import { setClock } from '@young-oak/core/building'
+import { setClock } from '@young-oak/core/editing'
 import { explain } from '@young-oak/core/explain'
-import { formatHandled } from '@young-oak/core/plan'
+import { formatHandled } from '@young-oak/core/views'
 import { rowClocks, sayAdjustment, type RowClock, type Slot, type Template } from '@young-oak/core/template'
 import { SelectField } from '../../../ui/Field.tsx'
 import { sentence } from '../../../ui/Why.tsx'
@@ -25,21 +26,22 @@ type Props = { draft: Template; selected: Selected; preview: Preview | null; mem
 
 /** A slot: its exercise in words, what its lines say beside their cells, what it counts for, and the chosen member's loads with their why. */
 export function SlotAspect({ draft, selected, preview, memberName }: Props) {
+  const library = useLibrary()
   const { put, fault } = usePut(draft)
   const { slot: id = '', phase = '', row = 0 } = selected
   const slot = draft.slots[id]
   if (!slot) return <p className="text-bark">Stand on a line of the sheet to see its slot.</p>
-  const { cue, caution, pattern, cost, spine, reads, substitutes = [] } = exerciseOf(slot)
-  const suits = saySuits(exerciseOf(slot))
+  const { cue, caution, pattern, cost, spine, reads, substitutes = [] } = exerciseOf(library, slot)
+  const suits = saySuits(exerciseOf(library, slot))
   return (
-    <section aria-label={`Slot ${liftName(slot)}`} className="grid gap-4">
+    <section aria-label={`Slot ${liftName(library, slot)}`} className="grid gap-4">
       <div>
-        <h3 className="text-lg">{liftName(slot)}</h3>
+        <h3 className="text-lg">{liftName(library, slot)}</h3>
         <p className="text-sm text-bark">
           {cue} {sentence(pattern)}
           {suits && `, suits ${suits}`}; the number is {reads}. Recovery {cost} of 5, spine {spine} of 5.
           {substitutes.length > 0 &&
-            ` Instead: ${substitutes.map((one) => liftName({ exercise: one as Slot['exercise'] }).toLowerCase()).join(', ')}.`}
+            ` Instead: ${substitutes.map((one) => liftName(library, { exercise: one as Slot['exercise'] }).toLowerCase()).join(', ')}.`}
         </p>
         {caution && <p className="mt-1 text-sm text-acorn">{caution}</p>}
       </div>
@@ -66,7 +68,7 @@ export function SlotAspect({ draft, selected, preview, memberName }: Props) {
       <SelectField
         label="Its rows are read by"
         value={slot.by}
-        onChange={(event) => put(setClock(draft, id, event.target.value as RowClock))}
+        onChange={(event) => put(setClock(library, draft, id, event.target.value as RowClock))}
       >
         {rowClocks.map((clock) => (
           <option key={clock} value={clock}>
@@ -150,10 +152,11 @@ function MemberWhy({ slotId, selected, preview, memberName }: WhyProps) {
 
 /** What tracks change of this very slot. */
 function Tracks({ draft, slotId }: { draft: Template; slotId: string }) {
+  const library = useLibrary()
   const said = Object.values(draft.tracks).flatMap(({ name, changes }) =>
     changes
       .filter(({ where }) => where.slots?.includes(slotId))
-      .map((change) => `${name}: ${sayAdjustment(draft, change).what}`),
+      .map((change) => `${name}: ${sayAdjustment(library, draft, change).what}`),
   )
   return said.length ? <p className="text-sm">In tracks: {said.join('; ')}.</p> : null
 }
@@ -162,13 +165,14 @@ type CountProps = { slot: Slot; onSave: (to: Partial<Record<Muscle, number>> | n
 
 /** What a set of the slot counts for each muscle: 1, 0.5 or nothing, as the exercise says or otherwise. */
 function Counts({ slot, onSave }: CountProps) {
-  const { direct, indirect } = exerciseOf(slot)
+  const library = useLibrary()
+  const { direct, indirect } = exerciseOf(library, slot)
   const works = muscles.filter(
     (one) => direct.includes(one) || indirect.includes(one) || slot.counts?.[one] !== undefined,
   )
   const set = (muscle: Muscle, to: number) => {
     const { [muscle]: _, ...others } = slot.counts ?? {}
-    const own = setCounts(slot, muscle) === to ? others : { ...others, [muscle]: to }
+    const own = setCounts(library, slot, muscle) === to ? others : { ...others, [muscle]: to }
     onSave(Object.keys(own).length ? own : null)
   }
   return (
@@ -180,14 +184,14 @@ function Counts({ slot, onSave }: CountProps) {
             <label className="flex w-full items-center justify-between gap-2">
               {muscle}
               <select
-                value={setCounts(slot, muscle, slot.counts)}
+                value={setCounts(library, slot, muscle, slot.counts)}
                 onChange={(event) => set(muscle, Number(event.target.value))}
                 className="min-h-8 rounded-md border border-edge bg-sheet px-1"
               >
                 {[1, 0.5, 0].map((count) => (
                   <option key={count} value={count}>
                     {count}
-                    {count === setCounts(slot, muscle) ? '' : ' (own)'}
+                    {count === setCounts(library, slot, muscle) ? '' : ' (own)'}
                   </option>
                 ))}
               </select>

@@ -1,5 +1,6 @@
+import { useLibrary } from '../../library/useLibrary.ts'
 import { useState } from 'react'
-import { setCells } from '@young-oak/core/building'
+import { setCells } from '@young-oak/core/editing'
 import {
   cellNames,
   detailFields,
@@ -43,11 +44,12 @@ export function SlotDetails({ draft, slotId, phase, row }: Props) {
 const keyOf = (group: string, field: string) => `${group}/${field}`
 
 function Form({ draft, slotId, slot, groups, phase, row }: FormProps) {
+  const library = useLibrary()
   const dispatch = useAppDispatch()
   const [typed, setTyped] = useState<Typed>(() =>
     Object.fromEntries(
       groups.flatMap((group) =>
-        detailFields.map((field) => [keyOf(group.id, field), formatCell(field, group)]),
+        detailFields.map((field) => [keyOf(group.id, field), formatCell(library, field, group)]),
       ),
     ),
   )
@@ -61,8 +63,8 @@ function Form({ draft, slotId, slot, groups, phase, row }: FormProps) {
     for (const group of groups) {
       for (const field of detailFields) {
         const text = typed[keyOf(group.id, field)] ?? ''
-        if (text === formatCell(field, group)) continue
-        const parsed = parseCell(field, text, group, slot, draft)
+        if (text === formatCell(library, field, group)) continue
+        const parsed = parseCell(library, field, text, group, slot, draft)
         if (parsed.error !== undefined) {
           found[keyOf(group.id, field)] = parsed.error
           continue
@@ -97,7 +99,8 @@ function Form({ draft, slotId, slot, groups, phase, row }: FormProps) {
       {groups.map((group) => (
         <fieldset key={group.id} className="grid grid-cols-2 gap-3">
           <legend className="mb-1 font-medium">
-            {formatCell('sets', group)} × {formatCell('goal', group)} @ {formatCell('load', group)}
+            {formatCell(library, 'sets', group)} × {formatCell(library, 'goal', group)} @{' '}
+            {formatCell(library, 'load', group)}
           </legend>
           {detailFields.map((field) => (
             <Field

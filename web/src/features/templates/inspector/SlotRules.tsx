@@ -1,5 +1,6 @@
+import { useLibrary } from '../../library/useLibrary.ts'
 import { useState } from 'react'
-import { exerciseOf, liftName, type ExerciseId } from '@young-oak/core/library'
+import { exerciseOf, liftName, type ExerciseId, type Library } from '@young-oak/core/library'
 import { ruleKinds, ruleOf, type RuleKind } from '@young-oak/core/progressions'
 import {
   checkCommand,
@@ -21,6 +22,7 @@ import { followKnown, followNew, placesAWeek, setRole, setTurns, unfollow } from
 
 /** The rules that a slot follows, with its role in each; others that it may follow; and the lifts that take it in turn. */
 export function SlotRules({ draft, slotId, slot }: { draft: Template; slotId: string; slot: Slot }) {
+  const library = useLibrary()
   const dispatch = useAppDispatch()
   const [fault, setFault] = useState<string | null>(null)
   const [kind, setKind] = useState<RuleKind>('linear')
@@ -29,8 +31,8 @@ export function SlotRules({ draft, slotId, slot }: { draft: Template; slotId: st
   )
   const [known, setKnown] = useState(others[0] ?? '')
   const put = (command: Command | null) => {
-    const [issue] = command ? checkCommand(draft, command) : []
-    setFault(issue ? sayIssue(draft, issue) : null)
+    const [issue] = command ? checkCommand(library, draft, command) : []
+    setFault(issue ? sayIssue(library, draft, issue) : null)
     if (command && !issue) dispatch(edit(command))
   }
   return (
@@ -96,7 +98,7 @@ export function SlotRules({ draft, slotId, slot }: { draft: Template; slotId: st
             >
               {others.map((id) => (
                 <option key={id} value={id}>
-                  {nameOf(draft, id)}
+                  {nameOf(library, draft, id)}
                 </option>
               ))}
             </SelectField>
@@ -117,12 +119,12 @@ export function SlotRules({ draft, slotId, slot }: { draft: Template; slotId: st
   )
 }
 
-const nameOf = ({ slots, progressions }: Template, id: string): string => {
+const nameOf = (library: Library, { slots, progressions }: Template, id: string): string => {
   const lifts = Object.values(slots).filter(({ follows }) =>
     follows.some(({ progression }) => progression === id),
   )
   const stage = progressions[id]?.stages[0]
-  return `${[...new Set(lifts.map(liftName))].join(', ')}: ${stage ? ruleOf[stage.rule].title : ''}`
+  return `${[...new Set(lifts.map((slot) => liftName(library, slot)))].join(', ')}: ${stage ? ruleOf[stage.rule].title : ''}`
 }
 
 const clockWords: Record<SlotTurns['by'], string> = {
@@ -132,13 +134,14 @@ const clockWords: Record<SlotTurns['by'], string> = {
 }
 
 function Turns({ slot, onPut }: { slot: Slot; onPut: (turns: SlotTurns | null) => void }) {
+  const library = useLibrary()
   const turns: SlotTurns = slot.turns ?? { with: [], by: 'week', every: 3 }
   return (
     <fieldset className="grid gap-3 border-t border-line pt-3">
       <legend className="text-sm font-medium">Lifts that take this place in turn</legend>
       {turns.with.map((lift, i) => (
-        <p key={liftName(lift)} className="flex items-center gap-3 text-sm">
-          <span className="grow">{liftName(lift)}</span>
+        <p key={liftName(library, lift)} className="flex items-center gap-3 text-sm">
+          <span className="grow">{liftName(library, lift)}</span>
           <Button
             look="quiet"
             className="min-h-0"
@@ -159,7 +162,8 @@ function Turns({ slot, onPut }: { slot: Slot; onPut: (turns: SlotTurns | null) =
         <ExerciseOptions
           title="choose a lift"
           fits={(exercise) =>
-            exerciseOf({ exercise }).tool === exerciseOf(slot).tool && exercise !== slot.exercise
+            exerciseOf(library, { exercise }).tool === exerciseOf(library, slot).tool &&
+            exercise !== slot.exercise
           }
         />
       </SelectField>

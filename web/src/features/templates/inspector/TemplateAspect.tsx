@@ -1,6 +1,7 @@
+import { useLibrary } from '../../library/useLibrary.ts'
 import { useState } from 'react'
 import type { MemberFile } from '@young-oak/api/members'
-import { replaceExercise } from '@young-oak/core/building'
+import { replaceExercise } from '@young-oak/core/editing'
 import {
   exerciseOf,
   findExercises,
@@ -62,6 +63,7 @@ function Note({ draft }: { draft: Template }) {
 
 /** One exercise in place of another across the template: in slots, in circuits, among lifts that take turns. */
 function Replace({ draft }: { draft: Template }) {
+  const library = useLibrary()
   const { put, fault } = usePut(draft)
   const used = new Map<string, Lift>()
   for (const slot of Object.values(draft.slots)) {
@@ -69,12 +71,16 @@ function Replace({ draft }: { draft: Template }) {
     for (const { lift } of Object.values(slot.rows).flat(2)) if (lift) used.set(liftKey(lift), lift)
     for (const lift of slot.turns?.with ?? []) used.set(liftKey(lift), lift)
   }
-  const keys = [...used.keys()].sort((a, b) => liftName(liftOfKey(a)).localeCompare(liftName(liftOfKey(b))))
+  const keys = [...used.keys()].sort((a, b) =>
+    liftName(library, liftOfKey(a)).localeCompare(liftName(library, liftOfKey(b))),
+  )
   const [chosen, setChosen] = useState('')
   const [typed, setTyped] = useState('')
   const from = used.get(chosen) ?? used.get(keys[0] ?? '')
   if (!from) return null
-  const found = typed.trim() ? findExercises(typed).slice(0, 6) : (exerciseOf(from).substitutes ?? [])
+  const found = typed.trim()
+    ? findExercises(library, typed).slice(0, 6)
+    : (exerciseOf(library, from).substitutes ?? [])
   return (
     <section aria-label="Replace an exercise" className="grid gap-2">
       <h3 className="text-lg">Replace an exercise</h3>
@@ -85,7 +91,7 @@ function Replace({ draft }: { draft: Template }) {
       >
         {keys.map((key) => (
           <option key={key} value={key}>
-            {liftName(liftOfKey(key))}
+            {liftName(library, liftOfKey(key))}
           </option>
         ))}
       </SelectField>
@@ -103,9 +109,9 @@ function Replace({ draft }: { draft: Template }) {
               <Button
                 look="plain"
                 className="text-sm"
-                onClick={() => put(replaceExercise(draft, from, to)) && setTyped('')}
+                onClick={() => put(replaceExercise(library, draft, from, to)) && setTyped('')}
               >
-                {liftName(to)}
+                {liftName(library, to)}
               </Button>
             </li>
           )

@@ -1,7 +1,9 @@
+import { useLibrary } from '../../library/useLibrary.ts'
 import { useState } from 'react'
-import { onlyInTrack, removeChange, removeTrack } from '@young-oak/core/building'
+import type { Adjustment } from '@young-oak/core/adjustments'
+import { onlyInTrack, removeChange, removeTrack } from '@young-oak/core/editing'
 import { liftName } from '@young-oak/core/library'
-import { sayAdjustment, type Adjustment, type Template } from '@young-oak/core/template'
+import { sayAdjustment, type Template } from '@young-oak/core/template'
 import { Button } from '../../../ui/Button.tsx'
 import { Tiny } from './PhaseAspect.tsx'
 import { mint } from '../mint.ts'
@@ -14,6 +16,7 @@ type Props = { draft: Template; selected: Selected }
 
 /** The tracks of a template: each is a list of changes of what is written, which goes on reaching all of them. */
 export function TrackAspect({ draft, selected }: Props) {
+  const library = useLibrary()
   const { put, fault } = usePut(draft)
   const tracks = Object.entries(draft.tracks)
   const [chosen, setChosen] = useState('')
@@ -67,15 +70,15 @@ export function TrackAspect({ draft, selected }: Props) {
           <ChangeLines
             draft={draft}
             changes={track.changes}
-            onRemove={(change) => put(removeChange(draft, id, change.id))}
+            onRemove={(change) => put(removeChange(library, draft, id, change.id))}
           />
           {slot && selected.slot !== undefined && (
             <Button
               look="quiet"
               className="-ml-3.5 justify-self-start text-sm"
-              onClick={() => put(onlyInTrack(draft, selected.slot as string, id, mint))}
+              onClick={() => put(onlyInTrack(library, draft, selected.slot as string, id, mint))}
             >
-              {liftName(slot)} only in this track
+              {liftName(library, slot)} only in this track
             </Button>
           )}
           {isAdding ? (
@@ -117,12 +120,13 @@ type LinesProps = {
 }
 
 function ChangeLines({ draft, changes, onRemove }: LinesProps) {
+  const library = useLibrary()
   if (!changes.length)
     return <p className="text-sm text-bark">It changes nothing yet: everything as it is written.</p>
   return (
     <ul className="grid gap-1 text-sm">
       {changes.map((change) => {
-        const { where, what } = sayAdjustment(draft, change)
+        const { where, what } = sayAdjustment(library, draft, change)
         return (
           <li key={change.id} className="flex items-baseline justify-between gap-2 border-b border-line pb-1">
             <span>

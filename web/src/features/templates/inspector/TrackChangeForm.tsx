@@ -1,5 +1,13 @@
+import { useLibrary } from '../../library/useLibrary.ts'
 import { useState } from 'react'
-import { changeOf, type Change, type ChangeName } from '@young-oak/core/adjustments'
+import type { Template } from '@young-oak/core/template'
+import {
+  changeOf,
+  type Change,
+  type ChangeName,
+  type Adjustment,
+  type Where,
+} from '@young-oak/core/adjustments'
 import {
   findExercises,
   foremostMuscle,
@@ -9,7 +17,6 @@ import {
   type ExerciseId,
   type Muscle,
 } from '@young-oak/core/library'
-import type { Adjustment, Template, Where } from '@young-oak/core/template'
 import { Button } from '../../../ui/Button.tsx'
 import { Field, SelectField } from '../../../ui/Field.tsx'
 import { ParamFields } from '../../params/ParamFields.tsx'
@@ -36,13 +43,14 @@ type Place = 'slot' | 'session' | 'lift' | 'muscle' | 'everywhere'
 
 /** A change of a track, and where it acts: on what the keyboard stands on, or wider. */
 export function TrackChangeForm({ draft, selected, onPut, onClose }: Props) {
+  const library = useLibrary()
   const slot = selected.slot === undefined ? undefined : draft.slots[selected.slot]
   const [kind, setKind] = useState<Kind>('scaleLoad')
-  const [typed, setTyped] = useState(() => startOf('scaleLoad'))
+  const [typed, setTyped] = useState(() => starterOf('scaleLoad'))
   const [place, setPlace] = useState<Place>(slot ? 'slot' : 'everywhere')
   const [phase, setPhase] = useState('')
   const [weeks, setWeeks] = useState('')
-  const [muscle, setMuscle] = useState<Muscle>(slot ? foremostMuscle(slot) : 'quads')
+  const [muscle, setMuscle] = useState<Muscle>(slot ? foremostMuscle(library, slot) : 'quads')
   const [exercise, setExercise] = useState<{ words: string; id: ExerciseId | null }>({ words: '', id: null })
   const [sessions, setSessions] = useState<string[]>(draft.phases[0]?.rotation ?? [])
   const [faults, setFaults] = useState<Record<string, string>>({})
@@ -50,7 +58,7 @@ export function TrackChangeForm({ draft, selected, onPut, onClose }: Props) {
   const isOfWeek = kind === 'fewerDays' || kind === 'rotation'
   const choose = (next: Kind) => {
     setKind(next)
-    setTyped(startOf(next))
+    setTyped(starterOf(next))
     setFaults({})
   }
   const save = () => {
@@ -111,11 +119,13 @@ export function TrackChangeForm({ draft, selected, onPut, onClose }: Props) {
             label="The other exercise"
             value={exercise.words}
             error={faults.exercise}
-            hint={exercise.id ? liftName({ exercise: exercise.id }) : 'a name, a muscle, a pattern'}
+            hint={exercise.id ? liftName(library, { exercise: exercise.id }) : 'a name, a muscle, a pattern'}
             onChange={(event) =>
               setExercise({
                 words: event.target.value,
-                id: event.target.value.trim() ? (findExercises(event.target.value)[0] ?? null) : null,
+                id: event.target.value.trim()
+                  ? (findExercises(library, event.target.value)[0] ?? null)
+                  : null,
               })
             }
           />
@@ -133,8 +143,8 @@ export function TrackChangeForm({ draft, selected, onPut, onClose }: Props) {
           value={place}
           onChange={(event) => setPlace(event.target.value as Place)}
         >
-          {slot && <option value="slot">this slot: {liftName(slot)}</option>}
-          {slot && <option value="lift">every slot of {liftName(slot).toLowerCase()}</option>}
+          {slot && <option value="slot">this slot: {liftName(library, slot)}</option>}
+          {slot && <option value="lift">every slot of {liftName(library, slot).toLowerCase()}</option>}
           {selected.session && (
             <option value="session">the session {draft.sessions[selected.session]?.name}</option>
           )}
@@ -176,7 +186,7 @@ export function TrackChangeForm({ draft, selected, onPut, onClose }: Props) {
   )
 }
 
-const startOf = (kind: Kind) => {
+const starterOf = (kind: Kind) => {
   const { params, examples } = changeOf[kind]
   const { rotation: _, ...given } = (examples[0]?.params ?? {}) as { rotation?: string[] }
   const typed = draftOf(params, given)

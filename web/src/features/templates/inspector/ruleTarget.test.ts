@@ -37,9 +37,9 @@ const linear = (more: object = {}) => ({ rule: 'linear', params: { ...params, ..
 
 function after(at: Template, command: Command | null): Template {
   if (!command) throw new Error('no command')
-  expect(checkCommand(at, command)).toEqual([])
+  expect(checkCommand({}, at, command)).toEqual([])
   const made = applyCommand(at, command)
-  if (isConflict(made)) throw new Error(made.conflict)
+  if (isConflict(made)) throw new Error(made.conflict({}))
   expect(applyCommand(made, invert(command))).toEqual(at)
   expect(readTemplate(JSON.parse(JSON.stringify(made))).issues).toBeUndefined()
   return made

@@ -1,8 +1,8 @@
+import type { Id } from '@young-oak/core/parsing'
 import { ruleOf, type RuleKind } from '@young-oak/core/progressions'
 import {
   same,
   type Command,
-  type Id,
   type PhaseRule,
   type Progression,
   type ProgressionStage,

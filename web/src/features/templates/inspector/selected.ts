@@ -1,4 +1,4 @@
-import type { Id } from '@young-oak/core/template'
+import type { Id } from '@young-oak/core/parsing'
 
 /** What the keyboard stands on in the workbench; `what` where one of these was asked for and not the innermost. */
 export type Selected = {

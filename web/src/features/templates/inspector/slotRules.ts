@@ -1,3 +1,4 @@
+import type { Id } from '@young-oak/core/parsing'
 import { placesOf } from '@young-oak/core/calendar'
 import { ruleOf, sampleGroup, sampleRole, type RuleKind } from '@young-oak/core/progressions'
 import {
@@ -5,7 +6,6 @@ import {
   slotsOf,
   type Command,
   type Follow,
-  type Id,
   type Progression,
   type SetGroup,
   type Slot,

@@ -1,6 +1,8 @@
-import { makeCircuit, type Built } from '@young-oak/core/building'
+import { useLibrary } from '../../library/useLibrary.ts'
+import type { Template } from '@young-oak/core/template'
+import { makeCircuit, type Built } from '@young-oak/core/editing'
 import { liftName } from '@young-oak/core/library'
-import type { Id, Template } from '@young-oak/core/template'
+import type { Id } from '@young-oak/core/parsing'
 import { Modal } from '../../../ui/Modal.tsx'
 import { CircuitForm } from '../CircuitForm.tsx'
 import { mint } from '../mint.ts'
@@ -9,7 +11,8 @@ type Props = { draft: Template; slots: Id[]; onPut: (built: Built) => boolean; o
 
 /** Marked lines as one scored thing. */
 export function CircuitDialog({ draft, slots, onPut, onClose }: Props) {
-  const names = slots.flatMap((id) => (draft.slots[id] ? [liftName(draft.slots[id])] : []))
+  const library = useLibrary()
+  const names = slots.flatMap((id) => (draft.slots[id] ? [liftName(library, draft.slots[id])] : []))
   return (
     <Modal
       title="One circuit of these lines"
@@ -19,7 +22,7 @@ export function CircuitDialog({ draft, slots, onPut, onClose }: Props) {
     >
       <CircuitForm
         submit="Make it"
-        onSave={(circuit) => onPut(makeCircuit(draft, slots, circuit, mint)) && onClose()}
+        onSave={(circuit) => onPut(makeCircuit(library, draft, slots, circuit, mint)) && onClose()}
       />
     </Modal>
   )

@@ -1,6 +1,8 @@
+import { useLibrary } from '../../library/useLibrary.ts'
+import type { Library } from '@young-oak/core/library'
 import { DndContext, PointerSensor, useSensor, useSensors, type DragEndEvent } from '@dnd-kit/core'
 import { useCallback, type CSSProperties, type ReactNode } from 'react'
-import { copySession, copySlots, moveSlots, placeSession, type Built } from '@young-oak/core/building'
+import { copySession, copySlots, moveSlots, placeSession, type Built } from '@young-oak/core/editing'
 import { spotOf, type Spot, type Template } from '@young-oak/core/template'
 import { store } from '../../../app/store.ts'
 import { mint } from '../mint.ts'
@@ -12,6 +14,7 @@ export type DraggedSession = { phase: string; session: string }
 
 /** Slots are dragged by their letter to another place, sessions by their number, with Ctrl held a copy of them. It stands around the sheet, so that no key draws it anew. */
 export function Dragging({ onPut, children }: Props) {
+  const library = useLibrary()
   const sensors = useSensors(useSensor(PointerSensor, dragFrom))
   const drop = useCallback(
     ({ active, over, activatorEvent }: DragEndEvent) => {
@@ -23,11 +26,11 @@ export function Dragging({ onPut, children }: Props) {
       if (!to || !draft) return
       const built =
         'after' in to
-          ? session === undefined && dropSlot(draft, String(active.id), to, copies)
+          ? session === undefined && dropSlot(library, draft, String(active.id), to, copies)
           : session?.session !== undefined && dropSession(draft, session, to, copies)
       if (built) onPut(built)
     },
-    [onPut],
+    [library, onPut],
   )
   return (
     <DndContext sensors={sensors} onDragEnd={drop} accessibility={spoken}>
@@ -45,9 +48,9 @@ export const dragStyle = (transform: { x: number; y: number } | null): CSSProper
 const dragFrom = { activationConstraint: { distance: 6 } }
 const spoken = { screenReaderInstructions: { draggable: 'Alt and an arrow key move the slot.' } }
 
-function dropSlot(draft: Template, slot: string, to: Spot, copies: boolean): Built | false {
+function dropSlot(library: Library, draft: Template, slot: string, to: Spot, copies: boolean): Built | false {
   if (to.after === slot || JSON.stringify(spotOf(draft, slot)) === JSON.stringify(to)) return false
-  return copies ? copySlots(draft, [slot], to, mint) : moveSlots(draft, [slot], to)
+  return copies ? copySlots(library, draft, [slot], to, mint) : moveSlots(library, draft, [slot], to)
 }
 
 /** The session takes the place of the one that it is dropped on, which makes room. */

@@ -1,4 +1,4 @@
-import type { Pasted } from '@young-oak/core/building'
+import type { Pasted } from '@young-oak/core/editing'
 import { Button } from '../../../ui/Button.tsx'
 import { Modal } from '../../../ui/Modal.tsx'
 

@@ -1,9 +1,11 @@
+import { useLibrary } from '../../library/useLibrary.ts'
 import { memo } from 'react'
+import type { PlannedSlot } from '@young-oak/core/plan'
 import { liftName } from '@young-oak/core/library'
 import { waysTo } from '@young-oak/core/loads'
 import type { RepTable } from '@young-oak/core/maxes'
 import type { ShownGroup } from '@young-oak/core/member'
-import { formatHandled, type PlannedSlot } from '@young-oak/core/plan'
+import { formatHandled } from '@young-oak/core/views'
 import {
   cellFields,
   cellNames,
@@ -71,6 +73,7 @@ export const SheetLine = memo(function SheetLine({
   onAct,
   onInspect,
 }: Props) {
+  const library = useLibrary()
   const { slot, group, isFirst, byRule, fixed, has } = line
   const asked = isPreviewed ? planned?.groups.find((one) => one.group === group.id) : undefined
   const isMarked = (f: number) => markedFrom !== null && markedTo !== null && f >= markedFrom && f <= markedTo
@@ -103,12 +106,14 @@ export const SheetLine = memo(function SheetLine({
       {isFirst && line.marks.length > 0 && (
         <p className="border-l-2 border-mist pl-2 text-xs text-mist">In the track: {line.marks.join('; ')}</p>
       )}
-      {group.lift && <p className="pl-3.5 text-sm">{liftName(group.lift)}</p>}
+      {group.lift && <p className="pl-3.5 text-sm">{liftName(library, group.lift)}</p>}
       <div className="flex items-center pb-1 text-[0.8125rem]">
         {cellFields.map((one) => {
           const f = sheetFields.indexOf(one)
           const inherits = one in has
-          const text = inherits ? formatCell(one, { ...group, ...has }) : formatCell(one, group)
+          const text = inherits
+            ? formatCell(library, one, { ...group, ...has })
+            : formatCell(library, one, group)
           const isByRule = byRule.includes(one)
           const isFixed = fixed.includes(one)
           return (
@@ -117,7 +122,7 @@ export const SheetLine = memo(function SheetLine({
               {one === 'load' && <span className="text-bark">@</span>}
               {field === f && typing ? (
                 <TypingCell
-                  name={`${names[one]} of ${liftName(group.lift ?? slot)}`}
+                  name={`${names[one]} of ${liftName(library, group.lift ?? slot)}`}
                   width={widths[one]}
                   typing={typing}
                   onAct={onAct}
@@ -127,7 +132,7 @@ export const SheetLine = memo(function SheetLine({
                   type="button"
                   {...cell(f)}
                   title={titleOf(one, text, isByRule, isFixed, inherits)}
-                  aria-label={`${names[one]} of ${liftName(group.lift ?? slot)}: ${text || 'empty'}${inherits ? ', inherited' : ''}${isFixed ? ', fixed' : ''}`}
+                  aria-label={`${names[one]} of ${liftName(library, group.lift ?? slot)}: ${text || 'empty'}${inherits ? ', inherited' : ''}${isFixed ? ', fixed' : ''}`}
                   className={`h-7 truncate rounded-sm px-0.5 focus:bg-leaf-wash ${widths[one]} ${isByRule ? 'text-mist italic' : ''} ${isFixed ? 'font-semibold underline decoration-acorn decoration-2 underline-offset-4' : ''} ${inherits ? 'text-bark underline decoration-edge decoration-dotted underline-offset-4' : ''} ${isMarked(f) ? 'bg-leaf-wash outline outline-leaf' : 'hover:bg-leaf-wash'}`}
                 >
                   {shown(one, text)}
@@ -147,16 +152,18 @@ export const SheetLine = memo(function SheetLine({
 
 /** What the chosen member is asked in place of the sets or reps that are written. */
 function Instead({ field, group, asked }: { field: SheetField; group: SetGroup; asked: ShownGroup }) {
+  const library = useLibrary()
   if (field !== 'sets' && field !== 'goal') return null
   const goal = asked.goal ?? { reps: asked.reps ?? 1, ...(asked.plus && { plus: asked.plus }) }
-  const own = formatCell(field, { ...group, sets: asked.sets, goal })
-  return own === formatCell(field, group) ? null : <span className="text-mist">→{own}</span>
+  const own = formatCell(library, field, { ...group, sets: asked.sets, goal })
+  return own === formatCell(library, field, group) ? null : <span className="text-mist">→{own}</span>
 }
 
 /** What else the line says, under its cells: tempo, sides, style, bands; and ways to a tonnage. */
 function Said({ group, has, table }: { group: SetGroup; has: SetsLine['has']; table?: RepTable }) {
+  const library = useLibrary()
   const said = detailFields.flatMap((field) => {
-    const value = formatCell(field, group)
+    const value = formatCell(library, field, group)
     if (!value || field === 'part') return []
     return value === 'yes' ? cellNames[field] : `${cellNames[field]} ${value}`
   })

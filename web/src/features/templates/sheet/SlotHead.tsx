@@ -1,6 +1,7 @@
+import { useLibrary } from '../../library/useLibrary.ts'
 import { useDraggable, useDroppable } from '@dnd-kit/core'
 import { liftName } from '@young-oak/core/library'
-import { formatCircuit } from '@young-oak/core/plan'
+import { formatCircuit } from '@young-oak/core/views'
 import type { Selected } from '../inspector/selected.ts'
 import { dragStyle } from './Dragging.tsx'
 import type { LineActs } from './lineActs.ts'
@@ -22,13 +23,16 @@ type HeadProps = {
 
 /** The letter, by which the slot is dragged, and the exercise; another slot may be dropped above it. */
 export function SlotHead({ line, index, isMarked, cell, at, typing, onAct, onInspect }: HeadProps) {
+  const library = useLibrary()
   const { slot, slotId, session, part, phase, row, group } = line
   const { setNodeRef, listeners, attributes, isDragging, transform } = useDraggable({ id: slotId })
   const { setNodeRef: setDropRef, isOver } = useDroppable({
     id: `at/${session}/${slotId}/${index}`,
     data: { session, part, after: slotId },
   })
-  const name = slot.circuit ? `${slot.circuit.name}: ${formatCircuit(slot.circuit)}` : liftName(line.lift)
+  const name = slot.circuit
+    ? `${slot.circuit.name}: ${formatCircuit(slot.circuit)}`
+    : liftName(library, line.lift)
   return (
     <div
       ref={setDropRef}
@@ -49,7 +53,12 @@ export function SlotHead({ line, index, isMarked, cell, at, typing, onAct, onIns
       </span>
       {typing ? (
         <span className="grow">
-          <TypingCell name={`Exercise ${liftName(slot)}`} width="w-full" typing={typing} onAct={onAct} />
+          <TypingCell
+            name={`Exercise ${liftName(library, slot)}`}
+            width="w-full"
+            typing={typing}
+            onAct={onAct}
+          />
         </span>
       ) : (
         <button
@@ -63,7 +72,7 @@ export function SlotHead({ line, index, isMarked, cell, at, typing, onAct, onIns
         </button>
       )}
       <SlotMenu
-        lift={liftName(slot)}
+        lift={liftName(library, slot)}
         onAct={(act) => onAct({ do: 'act', at, act })}
         onInspect={(what) => onInspect({ phase, session, slot: slotId, group: group.id, row, what })}
       />

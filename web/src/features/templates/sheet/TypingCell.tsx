@@ -1,3 +1,4 @@
+import { useLibrary } from '../../library/useLibrary.ts'
 import { useEffect, useRef } from 'react'
 import { liftName, type ExerciseId } from '@young-oak/core/library'
 import type { LineActs } from './lineActs.ts'
@@ -31,6 +32,7 @@ export function TypingCell({ name, width, typing, onAct }: TypingProps) {
 
 /** What the words come to, or what is wrong with them; and what else they may mean. */
 export function Understood({ typing, onAct }: { typing: Typing; onAct: LineActs }) {
+  const library = useLibrary()
   const { error, unknown, understood, found = [], pick = 0 } = typing
   const adds = unknown !== undefined && <AddUnknown name={unknown} onAct={onAct} />
   if (error !== undefined)
@@ -51,7 +53,10 @@ export function Understood({ typing, onAct }: { typing: Typing; onAct: LineActs 
     <p className="my-1 ml-4 text-xs text-bark">
       <span className="text-leaf">{understood}</span>
       {others.length > 0 && (
-        <span> Down for: {others.map((id: ExerciseId) => liftName({ exercise: id })).join(', ')}</span>
+        <span>
+          {' '}
+          Down for: {others.map((id: ExerciseId) => liftName(library, { exercise: id })).join(', ')}
+        </span>
       )}
     </p>
   )

@@ -1,3 +1,4 @@
+import { useLibrary } from '../../library/useLibrary.ts'
 import {
   memo,
   startTransition,
@@ -8,8 +9,9 @@ import {
   useRef,
   useState,
 } from 'react'
-import { minutesOf } from '@young-oak/core/plan'
-import { type Command, type Id, type Template } from '@young-oak/core/template'
+import type { Id } from '@young-oak/core/parsing'
+import { minutesOf } from '@young-oak/core/views'
+import type { Command, Template } from '@young-oak/core/template'
 import { Button } from '../../../ui/Button.tsx'
 import { Modal } from '../../../ui/Modal.tsx'
 import type { Preview } from '../../../workers/planner.worker.ts'
@@ -52,19 +54,20 @@ export const WeekSheet = memo(function WeekSheet({
   onSelect,
   onInspect,
 }: Props) {
-  const [columns, setColumns] = useState(() => columnsOf(draft, week, track))
+  const library = useLibrary()
+  const [columns, setColumns] = useState(() => columnsOf(library, draft, week, track))
   const [made, setMade] = useState({ draft, week, track })
   if (made.draft !== draft || made.week !== week || made.track !== track) {
     setMade({ draft, week, track })
-    setColumns(keepColumns(columns, columnsOf(draft, week, track)))
+    setColumns(keepColumns(columns, columnsOf(library, draft, week, track)))
   }
   const planned = useMemo(
     () =>
       columns.map((column) => {
         const session = plannedAt(preview, column)
-        return { session, minutes: session ? minutesOf(draft, column.session, session.slots) : 0 }
+        return { session, minutes: session ? minutesOf(library, draft, column.session, session.slots) : 0 }
       }),
-    [columns, preview, draft],
+    [library, columns, preview, draft],
   )
   const sheet = useRef<HTMLDivElement>(null)
   const [circuit, setCircuit] = useState<Id[] | null>(null)

@@ -11,6 +11,9 @@ import {
   type SetsLine,
 } from './sheet.ts'
 
+/** What everybody has, and nothing of a gym's own. */
+const library = {}
+
 const loadField = sheetFields.indexOf('member')
 const setsOf = (column: Column | undefined) =>
   (column?.lines ?? []).filter((line): line is SetsLine => line.kind === 'sets')
@@ -43,7 +46,7 @@ const { template } = readTemplate({
 
 describe('the columns of a week', () => {
   test('are its places in the order of the rotation, which is not the week', () => {
-    const names = (week: number) => columnsOf(template, week).map(({ name }) => name)
+    const names = (week: number) => columnsOf(library, template, week).map(({ name }) => name)
     expect([names(1), names(2), names(3)]).toEqual([
       ['A', 'B', 'A'],
       ['B', 'A', 'B'],
@@ -51,7 +54,7 @@ describe('the columns of a week', () => {
     ])
   })
   test('hold a line for each group of each slot, of the row that is read in that week', () => {
-    const [a, b] = columnsOf(template, 2)
+    const [a, b] = columnsOf(library, template, 2)
     expect(setsOf(b).map(({ slotId, group: { id }, isFirst }) => [slotId, id, isFirst])).toEqual([
       ['squat', 'top', true],
       ['squat', 'back', false],
@@ -70,7 +73,7 @@ describe('the columns of a week', () => {
 })
 
 describe('the keyboard', () => {
-  const columns = columnsOf(template, 1)
+  const columns = columnsOf(library, template, 1)
   const from = (column: number, line: number, field: number) => ({ column, line, field })
   // Column 0 (A): squat top, squat back, row, new. Column 1 (B): press, new, plank, new.
   test.each([

@@ -1,5 +1,7 @@
+import { slotWith } from '@young-oak/core/adjustments'
+import type { Id } from '@young-oak/core/parsing'
 import { inTurn, partInTurn, placesOf, rowOnPaper, turnOf, type Place } from '@young-oak/core/calendar'
-import { liftKey, type Lift } from '@young-oak/core/library'
+import { liftKey, type Lift, type Library } from '@young-oak/core/library'
 import type { PlannedSession } from '@young-oak/core/plan'
 import {
   cellFields,
@@ -10,7 +12,6 @@ import {
   sayProgression,
   trackAt,
   type Defaults,
-  type Id,
   type SetGroup,
   type SheetField,
   type Slot,
@@ -69,7 +70,7 @@ export const isCell = (field: Field | undefined): field is SheetField =>
   field !== undefined && field !== 'exercise' && field !== 'member'
 
 /** The columns of a week; with a track, each line says what that changes of it. */
-export function columnsOf(template: Template, week: number, track = ''): Column[] {
+export function columnsOf(library: Library, template: Template, week: number, track = ''): Column[] {
   return placesOf(template)
     .filter((place) => place.week === week)
     .map((place) => {
@@ -80,7 +81,7 @@ export function columnsOf(template: Template, week: number, track = ''): Column[
       const parts = (session?.parts ?? []).map((part) => {
         const order = partInTurn(part, place)
         const lines = order.flatMap((slotId): Line[] =>
-          linesOf(template, place, part.name, slotId, letters[slotId] ?? '', track),
+          linesOf(library, template, place, part.name, slotId, letters[slotId] ?? '', track),
         )
         const last: NewLine = {
           kind: 'new',
@@ -107,6 +108,7 @@ export function columnsOf(template: Template, week: number, track = ''): Column[
 }
 
 function linesOf(
+  library: Library,
   template: Template,
   place: Place,
   part: string,
@@ -124,8 +126,8 @@ function linesOf(
     .map(sayProgression)
     .join(' ')
   const lift = (slot.turns && turnOf(template, place, slot.turns)) ?? slot
-  const spot = { phase: phase.id, phaseWeek: place.phaseWeek, session, slot: { id: slotId, lift } }
-  const marks = track ? trackAt(template, track, spot, groups) : []
+  const spot = { phase: phase.id, phaseWeek: place.phaseWeek, session, slot: slotWith(library, slotId, lift) }
+  const marks = track ? trackAt(library, template, track, spot, groups) : []
   return groups.map((group, i) => ({
     kind: 'sets',
     key: `${slotId}/${group.id}`,

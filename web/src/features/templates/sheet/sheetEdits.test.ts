@@ -10,6 +10,9 @@ import {
 import { columnsOf, rangeOf, type At } from './sheet.ts'
 import { clearRange, copyRange, fillRange, overRules, pasteAt, typeInto } from './sheetEdits.ts'
 
+/** What everybody has, and nothing of a gym's own. */
+const library = {}
+
 const { template } = readTemplate({
   format: 1,
   name: 'Edits',
@@ -39,18 +42,18 @@ const { template } = readTemplate({
   },
 }) as { template: Template }
 
-const columns = columnsOf(template, 1)
+const columns = columnsOf(library, template, 1)
 const at = (line: number, field: number): At => ({ column: 0, line, field })
 let minted = 0
 const mint = () => `minted-${++minted}`
 const rows = (command: Command | null, slot = 'bench') => {
   const after = command ? applyCommand(template, command) : template
   return isConflict(after)
-    ? after.conflict
+    ? after.conflict(library)
     : (after.slots[slot]?.rows.p ?? []).map(([group]) => `${group?.sets}/${JSON.stringify(group?.load)}`)
 }
 const typed = (where: At, text: string, fill = false) => {
-  const made = typeInto(template, columns, where, text, fill, mint)
+  const made = typeInto(library, template, columns, where, text, fill, mint)
   return made.fault === undefined ? made.command : null
 }
 
@@ -64,12 +67,12 @@ describe('typing', () => {
     expect(rows(typed(at(1, 1), '5', true))).toEqual(Array(3).fill('5/{"of":"max","percent":70}'))
   })
   test('shorthand into any cell changes the whole line, and says what it understood', () => {
-    const made = typeInto(template, columns, at(1, 1), '2x3 @ 85% R1', false, mint)
+    const made = typeInto(library, template, columns, at(1, 1), '2x3 @ 85% R1', false, mint)
     expect(made).toMatchObject({ understood: '2 × 3 @ 85% R1' })
     expect(rows(typed(at(1, 3), '2x3 @ 85%'))[0]).toBe('2/{"of":"max","percent":85}')
   })
   test('what a cell does not take and what is no shorthand says what the cell takes', () => {
-    expect(typeInto(template, columns, at(1, 1), 'many', false, mint)).toMatchObject({
+    expect(typeInto(library, template, columns, at(1, 1), 'many', false, mint)).toMatchObject({
       fault: expect.stringContaining('Sets: a whole number'),
     })
   })
@@ -86,25 +89,28 @@ describe('typing', () => {
 describe('a range', () => {
   test('is filled into the later weeks, and counts the loads that a rule writes there', () => {
     const changed = applyCommand(template, typed(at(0, 3), '80%') as Command) as Template
-    const filled = fillRange(changed, columnsOf(changed, 1), rangeOf(at(0, 1), at(0, 5)))
+    const filled = fillRange(changed, columnsOf(library, changed, 1), rangeOf(at(0, 1), at(0, 5)))
     expect(filled.byRule).toBe(2)
     expect(filled.command).toMatchObject({ do: 'several', commands: [{ row: 1 }, { row: 2 }] })
   })
   test('is emptied where it may be, and a load is given back to its rule', () => {
     const changed = applyCommand(template, typed(at(0, 3), '80%') as Command) as Template
-    expect(clearRange(changed, columnsOf(changed, 1), rangeOf(at(0, 3), null))).toMatchObject({
+    expect(
+      clearRange(library, changed, columnsOf(library, changed, 1), rangeOf(at(0, 3), null)),
+    ).toMatchObject({
       field: 'load',
       to: { of: 'progression' },
     })
-    expect(clearRange(template, columns, rangeOf(at(1, 1), at(1, 5)))).toMatchObject({
+    expect(clearRange(library, template, columns, rangeOf(at(1, 1), at(1, 5)))).toMatchObject({
       field: 'rir',
       to: null,
     })
   })
   test('is copied as a spreadsheet takes it, and what was copied can be pasted as lines', () => {
-    const text = copyRange(columns, rangeOf(at(0, 0), at(1, 0)))
+    const text = copyRange(library, columns, rangeOf(at(0, 0), at(1, 0)))
     expect(text).toBe('Back squat\t3\t5\tby rule\t\t2:00\nBench press\t4\t8\t70%\t2\t')
     const { command, faults } = pasteAt(
+      library,
       template,
       columns,
       at(2, 0),
@@ -116,7 +122,7 @@ describe('a range', () => {
     expect(command).toMatchObject({ do: 'several', commands: [{ do: 'addSlot' }, { do: 'addSlot' }] })
   })
   test('takes one pasted value into all its cells, several from the first on, and says what does not fit', () => {
-    const one = pasteAt(template, columns, at(0, 1), rangeOf(at(0, 1), at(1, 1)), [['6']], mint)
+    const one = pasteAt(library, template, columns, at(0, 1), rangeOf(at(0, 1), at(1, 1)), [['6']], mint)
     expect(one.command).toMatchObject({
       commands: [
         { slot: 'squat', to: 6 },
@@ -124,6 +130,7 @@ describe('a range', () => {
       ],
     })
     const grid = pasteAt(
+      library,
       template,
       columns,
       at(0, 1),
@@ -154,7 +161,7 @@ describe('what a rule writes', () => {
     },
   }
   const ruled = { ...template, progressions: { squat: { stages: [ladder] } } } as Template
-  const week = (n: number, draft = ruled) => columnsOf(draft, n)
+  const week = (n: number, draft = ruled) => columnsOf(library, draft, n)
   const lineOf = (draft: Template, n: number) => {
     const line = week(n, draft)[0]?.lines[0]
     return line?.kind === 'sets' ? line : undefined
@@ -162,7 +169,7 @@ describe('what a rule writes', () => {
   const put = (draft: Template, command: Command | null): Template =>
     command ? (applyCommand(draft, command) as Template) : draft
   const type = (draft: Template, n: number, field: number, text: string, fill = false) => {
-    const made = typeInto(draft, week(n, draft), at(0, field), text, fill, mint)
+    const made = typeInto(library, draft, week(n, draft), at(0, field), text, fill, mint)
     return made.fault === undefined ? made.command : null
   }
 
@@ -171,7 +178,7 @@ describe('what a rule writes', () => {
     const fixed = put(ruled, type(ruled, 2, 1, '2'))
     expect(lineOf(fixed, 2)).toMatchObject({ byRule: ['goal', 'load'], fixed: ['sets'], group: { sets: 2 } })
     expect(lineOf(fixed, 3)?.byRule).toEqual(['sets', 'goal', 'load'])
-    const back = put(fixed, clearRange(fixed, week(2, fixed), rangeOf(at(0, 1), null)))
+    const back = put(fixed, clearRange(library, fixed, week(2, fixed), rangeOf(at(0, 1), null)))
     expect(lineOf(back, 2)).toMatchObject({ byRule: ['sets', 'goal', 'load'], fixed: [] })
     expect(lineOf(back, 2)?.group).toEqual(lineOf(ruled, 2)?.group)
   })

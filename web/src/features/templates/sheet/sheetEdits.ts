@@ -9,8 +9,8 @@ import {
   type Mint,
   type Pasted,
   type Typed,
-} from '@young-oak/core/building'
-import { liftName, type ExerciseId } from '@young-oak/core/library'
+} from '@young-oak/core/editing'
+import { liftName, type ExerciseId, type Library } from '@young-oak/core/library'
 import {
   formatCell,
   formatSets,
@@ -36,6 +36,7 @@ import {
 
 /** What is typed into the cell, or over the whole line, as a command and how it was understood. */
 export function typeInto(
+  library: Library,
   draft: Template,
   columns: Column[],
   at: At,
@@ -49,27 +50,34 @@ export function typeInto(
   if (line.kind === 'new') {
     if (!text.trim()) return { command: null, understood: '' }
     const { session, part, after } = line
-    return typeNewSlot(draft, { session, part, after }, text, mint, pick)
+    return typeNewSlot(library, draft, { session, part, after }, text, mint, pick)
   }
   const field = sheetFields[at.field]
   if (field === 'exercise') {
     const { slotId: slot, phase, row } = line
-    return typeOverSlot(draft, { slot, phase, row }, text, fill, pick)
+    return typeOverSlot(library, draft, { slot, phase, row }, text, fill, pick)
   }
   if (!isCell(field)) return { fault: 'This is worked out from what is written: change the cells before it.' }
-  return typeCell(draft, line, field, text, fill)
+  return typeCell(library, draft, line, field, text, fill)
 }
 
 /** The text of one cell; or shorthand for the whole line, which any cell takes. */
-function typeCell(draft: Template, line: SetsLine, field: SheetField, text: string, fill: boolean): Typed {
-  const parsed = parseCell(field, text, line.group, line.slot, draft)
+function typeCell(
+  library: Library,
+  draft: Template,
+  line: SetsLine,
+  field: SheetField,
+  text: string,
+  fill: boolean,
+): Typed {
+  const parsed = parseCell(library, field, text, line.group, line.slot, draft)
   if (parsed.error === undefined) {
     const command = together(cellCommands(draft, line, field, parsed.value, fill))
     return { command, understood: '' }
   }
   if (!/\d\s*[x×*]|@|;|\bsets?\b/i.test(text)) return { fault: parsed.error }
   const now = text.includes(';') ? (line.slot.rows[line.phase]?.[line.row] ?? []) : [line.group]
-  const read = readSets(text, now, line.slot, draft)
+  const read = readSets(library, text, now, line.slot, draft)
   if (read.groups === undefined) return { fault: read.fault ?? parsed.error }
   const changed = read.groups
   const next = (groups: SetGroup[]) =>
@@ -78,7 +86,7 @@ function typeCell(draft: Template, line: SetsLine, field: SheetField, text: stri
       : groups.map((group) => (group.id === line.group.id ? (changed[0] ?? group) : group))
   return {
     command: together(rowCommands(line.slot, line.slotId, line.phase, line.row, fill, next)),
-    understood: formatSets(changed),
+    understood: formatSets(library, changed),
   }
 }
 
@@ -135,11 +143,16 @@ export function overRules(draft: Template, commands: readonly Command[], behind 
 }
 
 /** Empties what may be empty; gives what a rule would write back to it. */
-export function clearRange(draft: Template, columns: Column[], range: Range): Command | null {
+export function clearRange(
+  library: Library,
+  draft: Template,
+  columns: Column[],
+  range: Range,
+): Command | null {
   const commands = cellsIn(columns, range).flatMap(({ line, field }) => {
     if (isFixable(field) && line.fixed.includes(field)) return giveBack(draft, cellOf(line), field)
     if (field === 'rir' || field === 'rest') return cellCommands(draft, line, field, null, false)
-    if (field !== 'load' || !line.slot.follows.length || !givesLoads(draft, line.slot)) return []
+    if (field !== 'load' || !line.slot.follows.length || !givesLoads(library, draft, line.slot)) return []
     return cellCommands(draft, line, 'load', { of: 'progression' }, false)
   })
   return named(`Emptied ${commands.length} ${commands.length === 1 ? 'cell' : 'cells'}`, commands)
@@ -147,25 +160,33 @@ export function clearRange(draft: Template, columns: Column[], range: Range): Co
 
 const cellOf = ({ slotId: slot, phase, row, group }: SetsLine) => ({ slot, phase, row, group: group.id })
 
-const givesLoads = (draft: Template, slot: Slot): boolean =>
-  parseCell('load', 'rule', { id: '', sets: 1, goal: { reps: 1 }, load: { of: 'free' } }, slot, draft)
-    .error === undefined
+const givesLoads = (library: Library, draft: Template, slot: Slot): boolean =>
+  parseCell(
+    library,
+    'load',
+    'rule',
+    { id: '', sets: 1, goal: { reps: 1 }, load: { of: 'free' } },
+    slot,
+    draft,
+  ).error === undefined
 
 /** A range as a spreadsheet takes it: lines of cells parted by tabs; from the exercise on, the whole line. */
-export function copyRange(columns: Column[], { column, lines, fields }: Range): string {
+export function copyRange(library: Library, columns: Column[], { column, lines, fields }: Range): string {
   const all = (columns[column]?.lines ?? []).slice(lines[0], lines[1] + 1)
   const wanted: readonly Field[] =
     fields[0] === 0
       ? ['exercise', ...sheetFields.filter(isCell)]
       : sheetFields.slice(fields[0], fields[1] + 1)
   return all
-    .flatMap((line) => (line.kind === 'sets' ? [wanted.map((field) => textOf(line, field)).join('\t')] : []))
+    .flatMap((line) =>
+      line.kind === 'sets' ? [wanted.map((field) => textOf(library, line, field)).join('\t')] : [],
+    )
     .join('\n')
 }
 
-function textOf(line: SetsLine, field: Field): string {
-  if (field === 'exercise') return liftName(line.lift)
-  return isCell(field) ? formatCell(field, line.group) : ''
+function textOf(library: Library, line: SetsLine, field: Field): string {
+  if (field === 'exercise') return liftName(library, line.lift)
+  return isCell(field) ? formatCell(library, field, line.group) : ''
 }
 
 /**
@@ -173,6 +194,7 @@ function textOf(line: SetsLine, field: Field): string {
  * that are marked, several from the first one on.
  */
 export function pasteAt(
+  library: Library,
   draft: Template,
   columns: Column[],
   at: At,
@@ -185,6 +207,7 @@ export function pasteAt(
   if (line.kind === 'new' || at.field === 0) {
     const { session, part } = line
     return pasteSlots(
+      library,
       draft,
       { session, part, after: line.kind === 'new' ? line.after : line.slotId },
       rows,
@@ -198,7 +221,7 @@ export function pasteAt(
   const commands: Command[] = []
   const faults: Pasted['faults'] = []
   cells.forEach(({ line: own, field, text }) => {
-    const parsed = parseCell(field, text, own.group, own.slot, draft)
+    const parsed = parseCell(library, field, text, own.group, own.slot, draft)
     if (parsed.error !== undefined) faults.push({ line: faults.length + 1, text, fault: parsed.error })
     else commands.push(...cellCommands(draft, own, field, parsed.value, false))
   })

@@ -1,6 +1,6 @@
 import Papa from 'papaparse'
 import { useState, type ClipboardEvent } from 'react'
-import type { Pasted } from '@young-oak/core/building'
+import type { Pasted } from '@young-oak/core/editing'
 
 type Props = {
   /** Whether the event is the sheet's, and no cell is being typed into. */

@@ -1,5 +1,7 @@
+import { useLibrary } from '../../library/useLibrary.ts'
 import { useLayoutEffect, useMemo, useRef, useState, type KeyboardEvent, type RefObject } from 'react'
 import { toast } from 'sonner'
+import type { Id } from '@young-oak/core/parsing'
 import {
   addSession,
   addSets,
@@ -15,16 +17,9 @@ import {
   removeSets,
   removeSlots,
   type Built,
-} from '@young-oak/core/building'
+} from '@young-oak/core/editing'
 import { liftName, type ExerciseId } from '@young-oak/core/library'
-import {
-  formatCell,
-  formatSets,
-  readLine,
-  type Command,
-  type Id,
-  type Template,
-} from '@young-oak/core/template'
+import { formatCell, formatSets, readLine, type Command, type Template } from '@young-oak/core/template'
 import { useAppDispatch } from '../../../app/store.ts'
 import { edit } from '../editorSlice.ts'
 import { mint } from '../mint.ts'
@@ -75,6 +70,7 @@ export function useSheet({
   onCircuit,
   onNewExercise,
 }: Props) {
+  const library = useLibrary()
   const dispatch = useAppDispatch()
   const [at, setAt] = useState<At>({ column: 0, line: 0, field: 0 })
   const [anchor, setAnchor] = useState<At | null>(null)
@@ -105,9 +101,10 @@ export function useSheet({
 
   const see = (text: string, pick?: number) => {
     const isLine = fieldAt(columns, at) === 'exercise'
-    const read = isLine ? readLine(text) : null
+    const read = isLine ? readLine(library, text) : null
     const found = read?.exercise ? [read.exercise, ...read.others] : undefined
     const typed = typeInto(
+      library,
       draft,
       columns,
       at,
@@ -134,8 +131,8 @@ export function useSheet({
   const keep = (next: (columns: Column[], at: At) => At, fill: boolean): boolean => {
     if (!typing) return true
     const picked = typing.found?.[typing.pick ?? 0]
-    const typed = typeInto(draft, columns, at, typing.text, fill, mint, picked)
-    const fault = typed.fault ?? (typed.command && faultOf(draft, typed.command)) ?? undefined
+    const typed = typeInto(library, draft, columns, at, typing.text, fill, mint, picked)
+    const fault = typed.fault ?? (typed.command && faultOf(library, draft, typed.command)) ?? undefined
     if (fault !== undefined || typed.fault !== undefined) {
       setTyping({ ...typing, error: fault, replaced: true })
       return false
@@ -144,7 +141,7 @@ export function useSheet({
     const parts = command?.do === 'several' ? command.commands : command ? [command] : []
     const byRule = fill && line?.kind === 'sets' ? overRules(draft, parts, line.row) : 0
     if (command && byRule) {
-      const here = typeInto(draft, columns, at, typing.text, false, mint, picked)
+      const here = typeInto(library, draft, columns, at, typing.text, false, mint, picked)
       setAsked({ byRule, command, otherwise: here.fault === undefined ? here.command : null })
     } else if (command) dispatch(edit(command))
     stopTyping()
@@ -154,7 +151,7 @@ export function useSheet({
       const known = knownProgression(draft, command.value.exercise)
       if (known && !command.value.follows.length)
         toast(
-          `${liftName({ exercise: command.value.exercise })} has a progression already. Alt + F on the line follows it.`,
+          `${liftName(library, { exercise: command.value.exercise })} has a progression already. Alt + F on the line follows it.`,
         )
       focus({ ...at, line: at.line + added })
     } else focus(next(columns, at))
@@ -167,8 +164,8 @@ export function useSheet({
       line.kind === 'new'
         ? ''
         : isCell(field)
-          ? formatCell(field, line.group)
-          : `${liftName(line.slot)} ${formatSets(line.slot.rows[line.phase]?.[line.row] ?? [])}`
+          ? formatCell(library, field, line.group)
+          : `${liftName(library, line.slot)} ${formatSets(library, line.slot.rows[line.phase]?.[line.row] ?? [])}`
     setTyping({ text, replaced: false })
   }
 
@@ -185,7 +182,7 @@ export function useSheet({
     if (last?.kind !== 'new') return
     const to = { session: target.session, part: last.part, after: last.after }
     const before = target.lines.length - 1
-    if (put(copies ? copySlots(draft, slots, to, mint) : moveSlots(draft, slots, to))) {
+    if (put(copies ? copySlots(library, draft, slots, to, mint) : moveSlots(library, draft, slots, to))) {
       setAnchor(null)
       focus({ ...at, column, line: before })
     }
@@ -218,8 +215,8 @@ export function useSheet({
       else put(command)
     },
     clear: () => {
-      if (range.fields[0] > 0) put(clearRange(draft, columns, range))
-      else if (slots.length && put(removeSlots(draft, slots))) {
+      if (range.fields[0] > 0) put(clearRange(library, draft, columns, range))
+      else if (slots.length && put(removeSlots(library, draft, slots))) {
         setAnchor(null)
         focus({
           ...at,
@@ -233,7 +230,13 @@ export function useSheet({
       const lineOfLast = columns[at.column]?.lines.find((one) => one.kind === 'sets' && one.slotId === last)
       if (last !== undefined && lineOfLast)
         put(
-          copySlots(draft, slots, { session: lineOfLast.session, part: lineOfLast.part, after: last }, mint),
+          copySlots(
+            library,
+            draft,
+            slots,
+            { session: lineOfLast.session, part: lineOfLast.part, after: last },
+            mint,
+          ),
         )
     },
     up: () => nudge(-1),
@@ -254,14 +257,14 @@ export function useSheet({
       const name = `Session ${Object.keys(draft.sessions).length + 1}`
       if (column) put(addSession(draft, column.phase, name, mint))
     },
-    join: () => void put(joinSlots(draft, slots)),
+    join: () => void put(joinSlots(library, draft, slots)),
     circuit: () =>
       slots.length > 1 ? onCircuit(slots) : void toast('Mark two lines or more to make a circuit of them.'),
-    part: () => void put(partSlots(draft, slots)),
+    part: () => void put(partSlots(library, draft, slots)),
     moreSets: () =>
-      void (line?.kind === 'sets' && put(addSets(draft, line.slotId, line.phase, line.group.id))),
+      void (line?.kind === 'sets' && put(addSets(library, draft, line.slotId, line.phase, line.group.id))),
     lessSets: () =>
-      void (line?.kind === 'sets' && put(removeSets(draft, line.slotId, line.phase, line.group.id))),
+      void (line?.kind === 'sets' && put(removeSets(library, draft, line.slotId, line.phase, line.group.id))),
     follow: () => {
       if (line?.kind !== 'sets') return
       const known = knownProgression(draft, line.slot.exercise)
@@ -297,7 +300,7 @@ export function useSheet({
       other?.kind === 'sets'
         ? lines.filter((one) => one.kind === 'sets' && one.slotId === other.slotId).length
         : 1
-    if (put(nudgeSlot(draft, line.slotId, by))) focus({ ...at, line: at.line + by * size })
+    if (put(nudgeSlot(library, draft, line.slotId, by))) focus({ ...at, line: at.line + by * size })
   }
 
   /** Menus and dialogs of the sheet stand elsewhere in the page, but their events come through here. */
@@ -332,10 +335,10 @@ export function useSheet({
   }
   const clipboard = useClipboard({
     isFree: (event) => isOurs(event) && !typing,
-    copied: () => copyRange(columns, range),
+    copied: () => copyRange(library, columns, range),
     clear: () => acts.clear({ key: 'Delete' }),
     paste(rows) {
-      const came = pasteAt(draft, columns, at, range, rows, mint)
+      const came = pasteAt(library, draft, columns, at, range, rows, mint)
       if (came.command) put(came.command)
       return came
     },

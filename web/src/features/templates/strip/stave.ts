@@ -1,4 +1,4 @@
-import type { WeekSummary } from '@young-oak/core/plan'
+import type { WeekSummary } from '@young-oak/core/views'
 
 /** What the height of a week is. */
 export const staves = ['sets', 'work', 'intensity', 'minutes'] as const

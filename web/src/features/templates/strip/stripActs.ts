@@ -1,4 +1,5 @@
 import type { KeyboardEvent } from 'react'
+import type { Adjustment } from '@young-oak/core/adjustments'
 import {
   addPhase,
   movePhase,
@@ -6,8 +7,8 @@ import {
   resizePhase,
   splitPhase,
   type Built,
-} from '@young-oak/core/building'
-import { weekAt, type Adjustment, type Command, type Phase, type Template } from '@young-oak/core/template'
+} from '@young-oak/core/editing'
+import { weekAt, type Command, type Phase, type Template } from '@young-oak/core/template'
 import { mint } from '../mint.ts'
 
 /** A step on a week of a phase, made of the template as it is when it is taken. */

@@ -1,0 +1,5 @@
+export { type Advice, advise } from './advise.ts'
+export { evidenceMessages } from './evidence.ts'
+export { readSignals } from './readSignals.ts'
+export { situations, wellSignals } from './situations.ts'
+export { answerOf, answerOrder } from './answers/registry.ts'

@@ -1,6 +1,0 @@
-export { advise, type Advice } from './advise.ts'
-export { lightPolicies, type LightPolicy, type Sureness } from './answer.ts'
-export { answerOf, answerOrder, type AnswerKind } from './answers/registry.ts'
-export { readSignals } from './readSignals.ts'
-export type { Signals } from './signals.ts'
-export { situations, wellSignals, type Situation } from './situations.ts'

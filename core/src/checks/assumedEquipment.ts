@@ -1,0 +1,23 @@
+import { isAssumed } from '../evidence/index.ts'
+import { liftKey, liftName } from '../library/index.ts'
+import { hasComputedLoad } from '../template/index.ts'
+import { defineCheck } from './check.ts'
+
+/** Loads that are made of the usual equipment, since nobody has listed what there is. Said once, of the first such lift. */
+export const assumedEquipment = defineCheck({
+  kind: 'assumedEquipment',
+  title: 'Equipment that nobody listed',
+  sure: 'rule',
+  ofEnrolment({ library, template, evidence }) {
+    const slot = Object.values(template.slots).find(
+      (one) => hasComputedLoad(one) && isAssumed(library, evidence, one),
+    )
+    return slot ? [{ message: 'assumed', subject: liftKey(slot), where: liftName(library, slot) }] : []
+  },
+  messages: {
+    assumed: {
+      what: 'Nobody has listed what can be loaded here: the usual bar, plates, dumbbells and stacks are assumed.',
+      next: 'List the equipment of the place.',
+    },
+  },
+})

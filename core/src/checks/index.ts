@@ -1,0 +1,2 @@
+export { findingsOf } from './findingsOf.ts'
+export { type FindingSaid, sayFinding } from './sayFinding.ts'

@@ -1,0 +1,18 @@
+import type { Check } from './check.ts'
+import * as checks from './kinds.ts'
+
+export type CheckKind = keyof typeof checks
+
+export const checkOf = checks as Record<CheckKind, Check>
+
+/** In the order in which findings are told. */
+export const checkKinds = [
+  'datedAhead',
+  'strayLog',
+  'bodyWeightMax',
+  'assumedEquipment',
+  'oldMax',
+  'testDay',
+  'goneTrack',
+  'goneTarget',
+] as const satisfies CheckKind[]

@@ -1,0 +1,25 @@
+import type { ObjectSchema } from 'yup'
+import type { Change } from '../adjustments/index.ts'
+
+/** What a week of a recipe changes. A taper is several: each so many weeks before the test. */
+export type DeloadWeek = { toTest?: number; do: Change[] }
+
+/**
+ * A way of making a week light: a list of changes, each of which lowers something and raises nothing. One file a recipe, file name =
+ * export = `kind`. A template stores the changes, not the recipe.
+ */
+export type Deload<P> = {
+  kind: string
+  title: string
+  params: ObjectSchema<P & object>
+  /** "Load −15%, everything else as written." */
+  sentence(params: P): string
+  /** What is said for it, and against it: opinions of schools, not rules. */
+  saidFor: string
+  saidAgainst: string
+  weeks(params: P): DeloadWeek[]
+  /** What it makes of 4 × 6 at 80% of 100 kg, 2 left, as the first of these weeks: sets, load in kg, reps left. */
+  examples: { say: string; params: P; want: { sets: number; load: number; left: number } | 'nothing' }[]
+}
+
+export const defineDeload = <P>(recipe: Deload<P>): Deload<P> => recipe

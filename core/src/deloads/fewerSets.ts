@@ -1,0 +1,20 @@
+import { strictObject, wholeField } from '../parsing/index.ts'
+import { defineDeload } from './deload.ts'
+
+export const fewerSets = defineDeload<{ percent: number }>({
+  kind: 'fewerSets',
+  title: 'Keep load, cut sets',
+  params: strictObject({ percent: wholeField('percent off the sets', 25, 60).required() }),
+  sentence: ({ percent }) => `Sets −${percent}%, at least one left; loads as they are.`,
+  saidFor: 'The lift stays as it is trained, and most of the tiredness comes from the sets.',
+  saidAgainst: 'Aching joints still meet the heavy bar.',
+  weeks: ({ percent }) => [{ do: [{ kind: 'scaleSets', by: -percent, round: 'down' }] }],
+  examples: [
+    { say: 'half of four sets', params: { percent: 50 }, want: { sets: 2, load: 80, left: 2 } },
+    {
+      say: 'a third of four sets: down to two',
+      params: { percent: 33 },
+      want: { sets: 2, load: 80, left: 2 },
+    },
+  ],
+})

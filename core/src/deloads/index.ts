@@ -1,0 +1,2 @@
+export { everyNth, placeDeload } from './placeDeload.ts'
+export { type DeloadKind, deloadKinds, deloadOf } from './registry.ts'

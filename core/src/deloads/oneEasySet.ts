@@ -1,0 +1,23 @@
+import { strictObject, wholeField } from '../parsing/index.ts'
+import { defineDeload } from './deload.ts'
+
+export const oneEasySet = defineDeload<{ by: number; left: number }>({
+  kind: 'oneEasySet',
+  title: 'One easy set of many reps',
+  params: strictObject({
+    by: wholeField('percent off the load', 30, 70).required(),
+    left: wholeField('reps left in reserve', 3, 8).required(),
+  }),
+  sentence: ({ by, left }) =>
+    `One set of 15 to 20 at ${by}% less, stopped with at least ${left} left; the load is outside what formulas are made for.`,
+  saidFor: 'Blood and movement with next to no strain.',
+  saidAgainst: 'Nothing of the block is practised, and the load is a guess.',
+  weeks: ({ by, left }) => [{ do: [{ kind: 'highReps', from: 15, to: 20, left, by: -by }] }],
+  examples: [
+    {
+      say: 'four sets of six become one of 15 to 20 at half the load',
+      params: { by: 50, left: 3 },
+      want: { sets: 1, load: 40, left: 3 },
+    },
+  ],
+})

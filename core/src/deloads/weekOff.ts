@@ -1,0 +1,15 @@
+import { strictObject } from '../parsing/index.ts'
+import { defineDeload } from './deload.ts'
+
+// One controlled study of nine weeks with young people found that a week fully off in the middle cost no leg size and a little
+// leg strength (Coleman and others, PeerJ 2024; from memory).
+export const weekOff = defineDeload<object>({
+  kind: 'weekOff',
+  title: 'No training',
+  params: strictObject({}),
+  sentence: () => 'No training at all.',
+  saidFor: 'Illness, holidays, life. In one study of nine weeks a week off cost no leg size.',
+  saidAgainst: 'In the same study it cost a little leg strength; and habits are easily lost.',
+  weeks: () => [{ do: [{ kind: 'drop' }] }],
+  examples: [{ say: 'nothing is left of it', params: {}, want: 'nothing' }],
+})

@@ -1,0 +1,18 @@
+export { isAssumed, type Loading, loadingAt } from './equipment.ts'
+export {
+  type Evidence,
+  type Goal,
+  handoverKey,
+  isDone,
+  isSameBlock,
+  type LastTime,
+  learnFact,
+  learnSession,
+  maxOf,
+  noEvidence,
+  type SetSeen,
+  topSet,
+} from './evidence.ts'
+export { freshWeeks, maxFor } from './maxFor.ts'
+export { type Proposal, proposalsOf } from './proposals.ts'
+export { type DatedAhead, type Happening, timeline } from './timeline.ts'

@@ -1,0 +1,81 @@
+import { resolve, type Fact, type Member, type SessionLog } from '../member/index.ts'
+import type { Day } from '../units/index.ts'
+
+/** What happened, in order: on each day the facts that act from it, then its sessions. */
+export type Happening = { day: Day; fact: Fact } | { day: Day; log: SessionLog; isOver: boolean }
+
+/**
+ * Facts and logs as one row of happenings up to today, the same for any order of arrival: by training date, then the
+ * session's ordinal on that day, then id. What is dated after today drives no load; it is kept beside them, as `ahead`.
+ */
+export function timeline(member: Member, today: Day): Timeline {
+  const known = timelines.get(member)
+  if (known?.today === today) return known.timeline
+  const made = order(member, today)
+  timelines.set(member, { today, timeline: made })
+  return made
+}
+
+/** Entries that are dated after today: they are kept, and drive nothing until then. */
+export type DatedAhead = { what: 'entry' | 'session'; id: string; date: Day }
+
+type Timeline = { happenings: Happening[]; ahead: DatedAhead[] }
+
+/** A member that has been read is never changed in place, so its timeline of a day is kept beside it. */
+const timelines = new WeakMap<Member, { today: Day; timeline: Timeline }>()
+
+function order({ facts, logs }: Member, today: Day): Timeline {
+  const ahead: DatedAhead[] = []
+  const dated = <T extends { date: Day; id: string }>(entry: T, what: DatedAhead['what']): boolean => {
+    if (entry.date <= today) return true
+    ahead.push({ what, id: entry.id, date: entry.date })
+    return false
+  }
+  const acting = resolve(facts)
+    .filter((fact) => dated(fact, 'entry'))
+    .filter((fact) => fact.actsFrom <= today)
+  const trained = resolve(logs)
+    .filter((log) => dated(log, 'session'))
+    .map(withSetsThatCount)
+    .sort(bySession)
+  const over = areOver(trained, today)
+  const happenings: Happening[] = [
+    ...acting.sort(byDay).map((fact) => ({ day: actsOn(fact), fact })),
+    ...trained.map((log, i) => ({ day: log.date, log, isOver: over[i] as boolean })),
+  ]
+  return { happenings: happenings.sort((a, b) => compare(a.day, b.day) || rank(a) - rank(b)), ahead }
+}
+
+function withSetsThatCount(log: SessionLog): SessionLog {
+  const known = counting.get(log)
+  if (known) return known
+  const made = { ...log, sets: resolve(log.sets) }
+  counting.set(log, made)
+  return made
+}
+
+/** A log is never changed in place, so what counts of it is kept beside it. */
+const counting = new WeakMap<SessionLog, SessionLog>()
+
+/** A session is over when it is closed, when a later one of its enrolment starts, or when its date has passed. */
+function areOver(trained: SessionLog[], today: Day): boolean[] {
+  const later = new Set<string>()
+  return trained
+    .map((_, i) => trained[trained.length - 1 - i] as SessionLog)
+    .map(({ closed, date, enrolment }) => {
+      const isOver = closed || date < today || later.has(enrolment)
+      later.add(enrolment)
+      return isOver
+    })
+    .reverse()
+}
+
+/** A fact acts from its stated day, never before its own date. */
+const actsOn = (fact: Fact): Day => (fact.actsFrom < fact.date ? fact.date : fact.actsFrom)
+
+const rank = (happening: Happening): number => ('fact' in happening ? 0 : 1)
+const compare = (a: string | number, b: string | number): number => (a < b ? -1 : a > b ? 1 : 0)
+const byDay = (a: Fact, b: Fact): number =>
+  compare(actsOn(a), actsOn(b)) || compare(a.date, b.date) || compare(a.id, b.id)
+const bySession = (a: SessionLog, b: SessionLog): number =>
+  compare(a.date, b.date) || compare(a.ordinal, b.ordinal) || compare(a.id, b.id)

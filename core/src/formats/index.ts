@@ -1,2 +1,0 @@
-export * from './loadList.ts'
-export * from './maxRows.ts'

@@ -1,0 +1,26 @@
+import { advance } from '../replay/advance.ts'
+import { judge } from '../replay/verdict.ts'
+import type { Outcome } from '../state/fold.ts'
+import type { Prescribed, Situation } from '../state/situation.ts'
+import type { Doing } from '../types.ts'
+import { supposedSets } from './supposedSets.ts'
+
+/** Moves on past a place, were it done so: how plans look ahead. Says what became of its slots. */
+export function assume(situation: Situation, asked: Prescribed[], doing: Doing = 'asked'): Outcome[] {
+  if (doing !== 'asked') {
+    const outcomes = asked.map((prescribed): Outcome => {
+      const done = supposedSets(prescribed, doing)
+      const { slot, groups, light } = prescribed
+      return { prescribed, done, verdict: judge(slot, groups, done, light) }
+    })
+    advance(situation, outcomes, situation.day, situation.place.position)
+    return outcomes
+  }
+  const outcomes = asked.map((prescribed): Outcome => {
+    const { groups, light } = prescribed
+    const isProven = !groups.some(({ missing, short }) => missing || short)
+    return { prescribed, verdict: light ? 'light' : isProven ? 'hit' : 'not comparable', done: [] }
+  })
+  advance(situation, outcomes, null, situation.place.position)
+  return outcomes
+}

@@ -1,0 +1,54 @@
+import type { Doing } from '../types.ts'
+import { kindOf, type Goal } from '../../goals/index.ts'
+import type { SetLog, ShownGroup } from '../../member/index.ts'
+import { highest, lowest, type AmountUnit } from '../../units/index.ts'
+import type { Prescribed } from '../state/situation.ts'
+
+/** Reps beyond those asked in a preview of more than was planned. */
+const moreReps = 2
+
+/** The sets of a slot as a preview supposes them: the last one short of what is asked, or all of them beyond it. */
+export function supposedSets({ id, slot, groups }: Prescribed, doing: Exclude<Doing, 'asked'>): SetLog[] {
+  if (doing === 'nothing') return []
+  const all = groups.flatMap((group) => Array.from({ length: group.sets }, () => group))
+  return all.map((group, i): SetLog => {
+    const isShort = doing === 'short' && i === all.length - 1
+    return {
+      id: `${id}:${i + 1}`,
+      rev: 1,
+      slot: id,
+      n: i + 1,
+      exercise: group.lift?.exercise ?? slot.exercise,
+      ...((group.lift ? group.lift.variant : slot.variant) && {
+        variant: group.lift?.variant ?? slot.variant,
+      }),
+      state: isShort ? 'failed' : 'done',
+      ...(group.load && { load: group.load }),
+      ...(group.help && { help: group.help }),
+      ...(group.rir !== undefined && { rir: group.rir }),
+      ...countOf(group, isShort ? 'short' : doing),
+    }
+  })
+}
+
+function countOf({ reps, goal, sets }: ShownGroup, doing: 'short' | 'more'): Pick<SetLog, 'reps' | 'amount'> {
+  if (!goal)
+    return { reps: doing === 'short' ? Math.max(0, lowest(reps ?? 1) - 1) : highest(reps ?? 1) + moreReps }
+  const unit = kindOf(goal).logs(goal)
+  if (unit === 'done') return {}
+  const asked = amountAsked(goal, sets)
+  const done = doing === 'short' ? Math.max(0, asked - 1) : asked + (unit === 'reps' ? moreReps : asked / 10)
+  return unit === 'reps'
+    ? { reps: Math.round(done) }
+    : { amount: { value: done, unit: unit satisfies AmountUnit } }
+}
+
+/** What a set of another goal than plain reps asks for, in its own unit. */
+function amountAsked(goal: Goal, sets: number): number {
+  if ('most' in goal) return goal.beat ?? 10
+  if ('totalReps' in goal) return Math.ceil(goal.totalReps / sets)
+  if ('distance' in goal) return goal.distance * (goal.trips ?? 1)
+  if ('rounds' in goal) return goal.rounds
+  if ('seconds' in goal) return highest(goal.seconds)
+  return highest(kindOf(goal).reps(goal) ?? 1)
+}

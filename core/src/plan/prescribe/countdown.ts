@@ -1,0 +1,51 @@
+import type { Loading } from '../../evidence/index.ts'
+import type { Id } from '../../parsing/index.ts'
+import { isLater, isNeed, type Known, sourceOf } from '../../loads/index.ts'
+import type { ShownGroup } from '../../member/index.ts'
+import type { Slot } from '../../template/index.ts'
+import { addStep, compareLoads, inUnit, scale, type Load } from '../../units/index.ts'
+import type { Situation } from '../state/situation.ts'
+import { totalOf } from './onTheBar.ts'
+import { make, withLoad } from './round.ts'
+import { askedOf } from './showGroup.ts'
+import { rowsKey } from '../state/state.ts'
+
+/**
+ * Rows that are counted back from a test day do not wait for weeks that were missed: they are held to one step above the
+ * heaviest load trained in the phase, or above the phase's first row where nothing has been trained.
+ */
+export function capped(
+  { state, place }: Situation,
+  id: Id,
+  slot: Slot,
+  row: number,
+  known: Known,
+  groups: ShownGroup[],
+  loading: Loading,
+): ShownGroup[] {
+  const trained = state.heaviest[rowsKey(place.phase.id, id)]
+  const step = slot.capStep
+  const base = trained ?? (row > 0 && place.phaseWeek > 1 ? firstRowLoad(slot, place.phase.id, known) : null)
+  if (!base || !step) return groups
+  const most = addStep(inUnit(base, loading.here.unit), step)
+  return groups.map((group) => {
+    const asked = totalOf(group, group)
+    if (!asked || compareLoads(asked, most) <= 0) return group
+    const made = make(most, loading, 'down')
+    const why = group.why.filter(({ id: rung }) => !/^(round|plates|body)[.]/.test(rung))
+    const rung = { id: trained ? 'row.capped' : 'row.cappedFirst', data: { heaviest: base, load: most } }
+    return { ...withLoad(group, made), why: [...why, rung, ...made.rungs] }
+  })
+}
+
+function firstRowLoad(slot: Slot, phase: Id, known: Known): Load | null {
+  let heaviest: Load | null = null
+  for (const group of slot.rows[phase]?.[0] ?? []) {
+    const { load } = group
+    const priced = sourceOf[load.of].price({ ...known, asked: askedOf(group) }, load)
+    if (!priced || isNeed(priced) || isLater(priced)) continue
+    const meant = scale(priced.base, priced.percent)
+    if (!heaviest || compareLoads(meant, heaviest) > 0) heaviest = meant
+  }
+  return heaviest
+}

@@ -1,0 +1,87 @@
+import { type Loading, isDone } from '../../evidence/index.ts'
+import type { Id } from '../../parsing/index.ts'
+import { topSetRung } from '../../loads/index.ts'
+import type { SetLog, ShownGroup } from '../../member/index.ts'
+import { addLoad, lowest, scale, snap, type Load, heavier } from '../../units/index.ts'
+import { make, withLoad } from './round.ts'
+
+/** A slot's groups as they are asked, with what was done of them. */
+export type OnTheBar = { slot: Id; groups: ShownGroup[]; sets: SetLog[]; lift?: string }
+
+/**
+ * The heaviest load of the groups on the bar: logged where it was done, else as asked (not with `isLifted`). Null where none is
+ * known.
+ */
+export function heaviestOf({ groups, sets }: OnTheBar, only?: Id, isLifted = false): Load | null {
+  let heaviest: Load | null = null
+  let n = 0
+  for (const group of groups) {
+    const { sets: count } = group
+    const own = sets.filter((set) => set.n > n && set.n <= n + count && isDone(set))
+    n += count
+    if (only !== undefined && group.group !== only) continue
+    const lifted = own.flatMap((set) => totalOf(group, set) ?? [])
+    const asked = isLifted || lifted.length ? null : totalOf(group, group)
+    for (const load of asked ? [asked] : lifted) heaviest = heavier(heaviest, load)
+  }
+  return heaviest
+}
+
+/** Reps times load of all sets of a slot: those that were done, or as they are asked where nothing is logged yet. */
+export function tonnageOf({ groups, sets }: OnTheBar, isLifted: boolean): Load | null {
+  let sum: Load | null = null
+  const add = (load: Load | null, reps: number) => {
+    if (!load || !reps) return
+    const more = scale(load, reps * 100)
+    sum = sum ? addLoad(sum, more) : more
+  }
+  let before = 0
+  for (const group of groups) {
+    const own = sets.filter((set) => set.n > before && set.n <= before + group.sets && isDone(set))
+    before += group.sets
+    for (const set of own) add(totalOf(group, set), set.reps ?? 0)
+    if (!own.length && !isLifted) add(totalOf(group, group), group.sets * lowest(group.reps ?? 0))
+  }
+  return sum
+}
+
+/** What a load comes to: on top of body weight where that is a part of it, and nothing on top is body weight alone. */
+export function totalOf(
+  { body, load: isAsked }: Pick<ShownGroup, 'body' | 'load'>,
+  { load, help }: { load?: Load | null; help?: true },
+): Load | null {
+  if (!body) return load ?? null
+  if (!load) return isAsked ? body : null
+  return addLoad(body, load, help)
+}
+
+/**
+ * The groups of a session with those that follow today's top set worked out from what has been lifted so far. They alone
+ * move within a session; everything else stands as it was shown.
+ */
+export function followToday(session: OnTheBar[], loadingOf: (slot: Id) => Loading): ShownGroup[][] {
+  const made: OnTheBar[] = []
+  for (const { slot, groups, sets } of session) {
+    const own: OnTheBar = { slot, groups: [], sets }
+    made.push(own)
+    for (const group of groups)
+      own.groups.push(group.today ? follow(group, made, own, loadingOf(slot)) : group)
+  }
+  return made.map(({ groups }) => groups)
+}
+
+function follow(group: ShownGroup, before: OnTheBar[], own: OnTheBar, loading: Loading): ShownGroup {
+  const { percent, drop, slot, group: only, way } = group.today as NonNullable<ShownGroup['today']>
+  const read = slot === undefined ? own : before.find((one) => one.slot === slot)
+  const top = read ? heaviestOf(read, only, true) : null
+  if (!top) return group
+  const minus = drop && { value: drop[top.unit], unit: top.unit }
+  const meant = less(scale(top, percent), minus)
+  const made = make(meant, group.body ? { ...loading, body: group.body } : loading, way)
+  const why = [{ id: 'topSet.done', data: { load: top } }, topSetRung(percent, minus), ...made.rungs]
+  return { ...withLoad(group, made), target: meant, why }
+}
+
+/** A load less another, never below nothing. */
+export const less = (load: Load, minus: Load | undefined): Load =>
+  minus ? { value: Math.max(0, snap(load.value - minus.value)), unit: load.unit } : load

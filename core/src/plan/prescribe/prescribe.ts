@@ -1,0 +1,101 @@
+import type { Id } from '../../parsing/index.ts'
+import { mayAct } from '../../adjustments/index.ts'
+import { liftKey, takesSmallSteps, type Lift, type Library } from '../../library/index.ts'
+import { isNeed } from '../../loads/index.ts'
+import type { Shown, ShownSlot } from '../../member/index.ts'
+import { slotsOf, type Slot, type Template } from '../../template/index.ts'
+import type { Hand } from '../../progressions/index.ts'
+import { addLoad, compareLoads } from '../../units/index.ts'
+import { loadingAt, type Evidence } from '../../evidence/index.ts'
+import { ruleInputs } from '../progress/ruleInputs.ts'
+import { asLift, lineup, type LineChange } from './lineup.ts'
+import type { OnTheBar } from './onTheBar.ts'
+import { askProgressions, roleAt } from '../progress/progress.ts'
+import { make } from './round.ts'
+import { rowAt } from './rows.ts'
+import { firstScale, prescribeSlot, warmUpsFor } from './prescribeSlot.ts'
+import { spotOf, type Prescribed, type Situation } from '../state/situation.ts'
+
+/**
+ * One session of the plan: row → source or rule → changes → rounding, for each slot in the order of the session. A slot whose
+ * max is missing says so and asks for it; the others stand.
+ */
+export function prescribe(situation: Situation): { slots: Prescribed[]; changes: LineChange[] } {
+  const spot = spotOf(situation)
+  const changes = situation.changes.filter(({ adjustment }) => mayAct(adjustment.where, spot))
+  const { lines, changes: made } = lineup(situation, changes, spot)
+  const before: OnTheBar[] = []
+  const trained: Lift[] = []
+  const slots = lines.map((line) => {
+    const prescribed = prescribeSlot(situation, spot, changes, line, before)
+    const warmUps = warmUpsFor(situation, prescribed, trained)
+    if (warmUps?.length) prescribed.warmUps = warmUps
+    trained.push(line.slot)
+    before.push({ slot: line.id, groups: prescribed.groups, sets: [], lift: liftKey(line.slot) })
+    return prescribed
+  })
+  return { slots, changes: made }
+}
+
+/**
+ * A session that was shown is taken as it was shown: only its rows and its progressions' loads are worked out anew, to judge
+ * by.
+ */
+export function recall(situation: Situation, shown: Shown): Prescribed[] {
+  const { library, template, state, evidence, place } = situation
+  const spot = spotOf(situation)
+  return shownLines(template, place.session, shown).map(({ id, slot, was }) => {
+    const row = rowAt(situation, id, slot)
+    const first = firstScale(situation, spot, id, slot)
+    const light = was.light === true
+    const made: Prescribed = { id, slot, row, light, groups: was.groups, needs: [], first }
+    if (was.warmUps) made.warmUps = was.warmUps
+    if (!slot.follows.length) return made
+    const { here, body } = loadingAt(library, evidence, undefined, slot)
+    const known = ruleInputs(situation, id, slot, { body, unit: here.unit, first })
+    const { load } = askProgressions(template, state, slot, place.inWeek, known)
+    if (load && !isNeed(load)) made.ruled = load.base
+    return made
+  })
+}
+
+type ShownLine = { id: Id; slot: Slot; was: ShownSlot }
+
+/** What was shown, in the order of the session; slots that a track had added stand at the end. */
+function shownLines({ sessions, slots }: Template, session: Id, shown: Shown): ShownLine[] {
+  const known = linesShown.get(shown)
+  if (known?.slots === slots) return known.lines
+  const own = sessions[session]
+  const order = own ? slotsOf(own) : []
+  const rest = Object.keys(shown.slots).filter((id) => !order.includes(id))
+  const lines = [...order, ...rest.sort()].flatMap((id): ShownLine[] => {
+    const [slot, was] = [slots[id], shown.slots[id]]
+    return slot && was ? [{ id, slot: asLift(slot, was), was }] : []
+  })
+  linesShown.set(shown, { slots, lines })
+  return lines
+}
+
+/** Snapshots are never changed, so their lines are kept beside them. */
+const linesShown = new WeakMap<Shown, { slots: Template['slots']; lines: ShownLine[] }>()
+
+/** What a slot's rules need of the member for numbers: cuts land on the nearest load that can be made at home. */
+export function handOf(library: Library, evidence: Evidence, slot: Slot): Hand {
+  const loading = loadingAt(library, evidence, undefined, slot)
+  return {
+    unit: loading.here.unit,
+    land: (load) => make(load, loading, 'nearest').total,
+    above(load) {
+      const { total } = make(addLoad(load, { value: leastAbove, unit: load.unit }), loading, 'up')
+      return compareLoads(total, load) > 0 ? total : null
+    },
+    isSmall: takesSmallSteps(library, slot),
+  }
+}
+
+/** Less than any plate. */
+const leastAbove = 0.01
+
+/** The roles that a slot has at a place of the week, by progression. */
+export const rolesAt = (slot: Slot, inWeek: number): { progression: Id; role: string }[] =>
+  slot.follows.map((follow) => ({ progression: follow.progression, role: roleAt(follow, inWeek) }))

@@ -1,0 +1,210 @@
+import type { Id } from '../../parsing/index.ts'
+import { changeOf, type Spot, slotWith } from '../../adjustments/index.ts'
+import type { WhyStep } from '../../words/index.ts'
+import { exerciseOf, foremostMuscle, liftKey, type Lift, type Library } from '../../library/index.ts'
+import { isNeed, type Known, type Need, sourceOf } from '../../loads/index.ts'
+import type { ShownGroup } from '../../member/index.ts'
+import { type SetGroup, type Slot, type Template, inherit } from '../../template/index.ts'
+import { addLoad, snap, type Load, type Way, heavier } from '../../units/index.ts'
+import { ramp, type WarmUpSet } from '../../warmups/index.ts'
+import { acting, isLight, scalesTrackLoads, type Authored } from '../compile/changes.ts'
+import { capped } from './countdown.ts'
+import { loadingAt, type Loading, maxFor } from '../../evidence/index.ts'
+import { ruleInputs } from '../progress/ruleInputs.ts'
+import type { Line } from './lineup.ts'
+import { heaviestOf, tonnageOf, totalOf, type OnTheBar } from './onTheBar.ts'
+import { askProgressions, nothingAsked } from '../progress/progress.ts'
+import { rowAt, rowRungs } from './rows.ts'
+import { withScheme } from './withScheme.ts'
+import { askedOf, showGroup } from './showGroup.ts'
+import { lastKey, progressionKey } from '../state/state.ts'
+import type { Prescribed, Situation } from '../state/situation.ts'
+
+/** One slot: row → source or rule → changes → rounding, group by group; what its load lacks is asked for. */
+export function prescribeSlot(
+  situation: Situation,
+  spot: Spot,
+  possible: Authored[],
+  { id, slot, rungs: lineRungs }: Line,
+  before: OnTheBar[],
+): Prescribed {
+  const { library, template, state, evidence, place, at } = situation
+  const changes = possible.length
+    ? acting(possible, { ...spot, slot: slotWith(library, id, slot) })
+    : possible
+  const row = rowAt(situation, id, slot)
+  const light = changes.some(isLight)
+  const loading = loadingAt(library, evidence, at, slot)
+  const first = firstScale(situation, spot, id, slot)
+  const max = maxFor(library, evidence, slot, template.maxes, situation.day)
+  const asked = slot.follows.length
+    ? askProgressions(
+        template,
+        state,
+        slot,
+        place.inWeek,
+        ruleInputs(situation, id, slot, { body: loading.body, unit: loading.home.unit, first, max }),
+      )
+    : nothingAsked
+  const own: OnTheBar = { slot: id, groups: [], sets: [] }
+  const known: Known = {
+    library,
+    lift: slot,
+    max,
+    unit: loading.here.unit,
+    trainingMax: template.trainingMax,
+    progression: asked.load,
+    table: template.maxes.table,
+    maxOf: (lift) => maxFor(library, evidence, lift, template.maxes, situation.day),
+    today: (other, only) => {
+      const read = other === undefined ? own : before.find((one) => one.slot === other)
+      return read ? heaviestOf(read, only) : null
+    },
+    role: (role) => roleSeen(situation, slot, role),
+    moved: () => movedSoFar(situation, slot, before),
+    body: evidence.body?.load,
+  }
+  // Where an exercise with a load of its own was swapped for body-weight work, the member's load is not the template's to give.
+  const isOnBody = exerciseOf(library, slot).tool === 'body weight'
+  const isLoaded = !isOnBody || exerciseOf(library, template.slots[id] ?? slot).tool === 'body weight'
+  const held = rowRungs(slot, place, row)
+  const opening =
+    held.length || lineRungs.length || asked.rungs.length ? [...held, ...lineRungs, ...asked.rungs] : held
+  const made: Prescribed = { id, slot, row, light, groups: own.groups, needs: [], first }
+  const written = inherit(
+    slot.rows[place.phase.id]?.[row] ?? [],
+    template.sessions[place.session],
+    place.phase,
+  )
+  for (const group of withScheme(written, asked)) {
+    if (group.lift) {
+      own.groups.push(showLine(situation, spot, possible, { known, opening, made }, group, group.lift))
+      continue
+    }
+    const sets = group.sets + (group.fixed?.includes('sets') ? 0 : asked.moreSets)
+    known.asked = askedOf({ ...group, sets })
+    known.last = () => lastLoad(situation, id, group.id, slot)
+    const priced = isLoaded
+      ? needsBody(library, sourceOf[group.load.of].price(known, group.load), slot, loading)
+      : null
+    if (priced && isNeed(priced) && !made.needs.length) made.needs.push(priced)
+    own.groups.push(showGroup(group, sets, priced, opening, changes, loading, wayOf(template, group, light)))
+  }
+  if (slot.by === 'toTest') made.groups = capped(situation, id, slot, row, known, own.groups, loading)
+  if (asked.load && !isNeed(asked.load)) made.ruled = asked.load.base
+  return made
+}
+
+/** A line of a circuit: priced, changed and rounded as the lift that it is. */
+function showLine(
+  { library, template, evidence, day, at }: Situation,
+  spot: Spot,
+  possible: Authored[],
+  { known, opening, made }: { known: Known; opening: WhyStep[]; made: Prescribed },
+  group: SetGroup,
+  lift: Lift,
+): ShownGroup {
+  const loading = loadingAt(library, evidence, at, lift)
+  const changes = acting(possible, { ...spot, slot: slotWith(library, made.id, lift) })
+  const max = maxFor(library, evidence, lift, template.maxes, day)
+  const own: Known = { ...known, lift, max, unit: loading.here.unit, asked: askedOf(group) }
+  const priced = needsBody(library, sourceOf[group.load.of].price(own, group.load), lift, loading)
+  if (priced && isNeed(priced) && !made.needs.length) made.needs.push(priced)
+  const way = wayOf(template, group, changes.some(isLight))
+  return showGroup(group, group.sets, priced, opening, changes, loading, way)
+}
+
+/** The ramp to a slot's first load, after what was trained before it; none for a lift that is warm already. */
+export function warmUpsFor(
+  { library, template, evidence, at }: Situation,
+  { slot, groups }: Prescribed,
+  trained: Lift[],
+): WarmUpSet[] | undefined {
+  const rule = slot.warmUp ?? template.warmUp
+  const work = groups.find(({ load }) => load)?.load
+  const { tool } = exerciseOf(library, slot)
+  if (!rule || rule === 'none' || slot.circuit || !work || tool === 'body weight') return undefined
+  if (trained.some((lift) => liftKey(lift) === liftKey(slot))) return undefined
+  const isShort = trained.some((lift) => foremostMuscle(library, lift) === foremostMuscle(library, slot))
+  return ramp(rule, work, loadingAt(library, evidence, at, slot).here, isShort)
+}
+
+/** A load of a body-weight exercise is split into the body and the rest: without a body weight there is none. */
+function needsBody<T extends object | null>(
+  library: Library,
+  priced: T,
+  lift: Lift,
+  { body }: Loading,
+): T | Need {
+  const isLoad = priced !== null && !isNeed(priced)
+  return isLoad && exerciseOf(library, lift).tool === 'body weight' && !body
+    ? { need: 'bodyWeight', lift }
+    : priced
+}
+
+/** What a lift has moved this week: in the sessions behind, and in the slots before this one today. */
+function movedSoFar({ state, place }: Situation, lift: Lift, before: OnTheBar[]): Load | null {
+  const behind = state.moved[liftKey(lift)]
+  let sum = behind?.week === place.week ? behind.load : null
+  for (const one of before) {
+    if (one.lift !== liftKey(lift)) continue
+    const more = tonnageOf(one, false)
+    if (more) sum = sum ? addLoad(sum, more) : more
+  }
+  return sum
+}
+
+/** The load of a group when the slot was last trained; else the lift's last one, at another place. */
+function lastLoad(
+  { library, state, evidence }: Situation,
+  slot: Id,
+  group: Id,
+  lift: Slot,
+): ReturnType<NonNullable<Known['last']>> {
+  const here = state.lastLoads[lastKey(slot, group, lift)]
+  if (here) return { ...here, isSamePlace: true }
+  const last = evidence.last[liftKey(lift)]
+  if (!last) return null
+  const body = exerciseOf(library, lift).tool === 'body weight' ? evidence.body?.load : undefined
+  const loads = last.sets.flatMap((set) => totalOf({ body, load: set.load ?? null }, set) ?? [])
+  const load = loads.reduce<Load | null>(heavier, null)
+  return load && { load, date: last.date, isSamePlace: false }
+}
+
+/** Test singles and light weeks round down. */
+const wayOf = ({ rounding }: Template, { part }: SetGroup, light: boolean): Way =>
+  light || part === 'test' ? 'down' : rounding
+
+const noScale: Prescribed['first'] = { scale: 100, rungs: [] }
+
+/** What the track makes of a progression's first load: a running one never feels it. */
+export function firstScale(
+  { library, changes }: Situation,
+  spot: Spot,
+  id: Id,
+  slot: Slot,
+): Prescribed['first'] {
+  if (!slot.follows.length || !changes.some(scalesTrackLoads)) return noScale
+  return acting(changes.filter(scalesTrackLoads), { ...spot, slot: slotWith(library, id, slot) }).reduce<
+    Prescribed['first']
+  >(({ scale: factor, rungs }, { adjustment: { do: change }, label }) => {
+    const made = changeOf[change.kind].onGroup?.({ sets: 1, percent: 100, scale: factor }, change, label)
+    if (!made) return { scale: factor, rungs }
+    const { percent, scale: next } = made.now
+    return { scale: snap((next * (percent ?? 100)) / 100), rungs: made.rung ? [...rungs, made.rung] : rungs }
+  }, noScale)
+}
+
+/** The load on the bar when the slot's progression was last trained in a role: this week's, or else the last normal one. */
+function roleSeen(
+  { state, place }: Situation,
+  slot: Slot,
+  role: string,
+): ReturnType<NonNullable<Known['role']>> {
+  for (const { progression } of slot.follows) {
+    const seen = state.roles[`${progressionKey(progression, slot)}/${role}`]
+    const thisWeek = seen?.light?.week === place.week ? seen.light : seen?.normal
+    if (thisWeek) return { ...thisWeek, isThisWeek: thisWeek.week === place.week }
+  }
+  return null
+}

@@ -1,0 +1,129 @@
+import type { Loading } from '../../evidence/index.ts'
+import type { WhyStep } from '../../words/index.ts'
+import type { ShownGroup } from '../../member/index.ts'
+import {
+  addLoad,
+  compareLoads,
+  formatNumber,
+  inUnit,
+  partsFor,
+  round,
+  snap,
+  type Load,
+  type Met,
+  type Parts,
+  type Way,
+} from '../../units/index.ts'
+
+/**
+ * A load as it can be made today, with what it took to get there. `total` is what it comes to where `load` goes on top of body
+ * weight, or with `help` takes off it; else they are the same.
+ */
+export type Made = { load: Load; total: Load; help?: true; parts?: Parts; short?: true; rungs: WhyStep[] }
+
+/**
+ * The one rounding of a slot's load, last of all: everything has been multiplied, nothing rounded before. `short` marks
+ * less than meant for want of plates: more than the ordinary rounding, or more than home's plates would have taken off.
+ */
+export function make(meant: Load, { here, home, body }: Loading, way: Way): Made {
+  const wanted = body ? beside(meant, body, here.unit) : meant
+  const { load, met } = round(wanted, here, way)
+  const parts = partsFor(load, here)
+  const help = load.value < 0
+  const handled = { value: Math.abs(load.value), unit: load.unit }
+  const made: Made = {
+    load: handled,
+    total: body ? addLoad(body, handled, help) : load,
+    ...(help && { help }),
+    ...(parts && { parts }),
+    rungs: [
+      ...(body ? [bodyRung(meant, body, wanted)] : []),
+      ...(body ? onBodyRungs(handled, help, met, way) : roundRungs(meant, load, met, way)),
+      ...(parts && !help ? [partsRung(parts, load.unit)] : []),
+    ],
+  }
+  if (met === 'top' || (home !== here && compareLoads(load, round(wanted, home, way).load) < 0))
+    made.short = true
+  return made
+}
+
+/** A group with the load that was made for it, in place of the one that it had. */
+export function withLoad(group: ShownGroup, made: Made): ShownGroup {
+  const { side: _, bar: __, hung: ___, help: ____, short: _____, ...rest } = group
+  return putLoad(rest, made)
+}
+
+/** Puts a load on a group that is just being made and has none yet. */
+export function putLoad(group: ShownGroup, { load, help, parts, short }: Made): ShownGroup {
+  group.load = load
+  if (help) group.help = true
+  else if (parts?.bar === undefined) {
+    if (parts) group.hung = parts.plates
+  } else {
+    group.side = parts.plates
+    group.bar = parts.bar
+  }
+  if (short) group.short = true
+  return group
+}
+
+/** What has to go on top of body weight, below zero for help. */
+const beside = (meant: Load, body: Load, unit: Load['unit']): Load => ({
+  value: snap(inUnit(meant, unit).value - inUnit(body, unit).value),
+  unit,
+})
+
+function bodyRung(meant: Load, body: Load, { value, unit }: Load): WhyStep {
+  const load = { value: Math.abs(value), unit }
+  return { id: value < 0 ? 'body.help' : 'body.added', data: { meant, body, load } }
+}
+
+function onBodyRungs(load: Load, help: boolean, met: Met, way: Way): WhyStep[] {
+  if (!load.value) return [{ id: met === 'floor' ? 'body.floor' : 'body.alone', data: {} }]
+  const what = help ? 'of help' : 'added'
+  const id = met === 'rounded' ? `body.${way}` : `body.${met}`
+  return [{ id, data: { load, what } }]
+}
+
+function roundRungs(meant: Load, load: Load, met: Met, way: Way): WhyStep[] {
+  const from = inUnit(meant, load.unit)
+  const own: WhyStep =
+    met === 'exact'
+      ? { id: 'round.exact', data: { load } }
+      : { id: `round.${met === 'rounded' ? way : met}`, data: { meant: from, load } }
+  return from === meant ? [own] : [{ id: 'round.unit', data: { meant, as: from } }, own]
+}
+
+function partsRung({ bar, plates }: Parts, unit: Load['unit']): WhyStep {
+  const said = plates.map(formatNumber).join(' + ')
+  if (bar === undefined)
+    return plates.length
+      ? { id: 'plates.hung', data: { plates: said, unit } }
+      : { id: 'plates.nothing', data: {} }
+  const load = { value: bar, unit }
+  if (!plates.length) return { id: 'plates.none', data: { bar: load } }
+  return { id: 'plates.side', data: { bar: load, plates: said, unit } }
+}
+
+export const showMessages = {
+  'round.unit': '{meant} is {as} in the unit of the plates',
+  'round.exact': '{load}, which can be loaded exactly',
+  'round.nearest': '{meant}, nearest that can be loaded: {load}',
+  'round.down': '{meant}, down to what can be loaded: {load}',
+  'round.up': '{meant}, up to what can be loaded: {load}',
+  'round.floor': '{meant} is less than the least that can be loaded: {load}',
+  'round.top': '{meant} is more than can be loaded here: {load}, all there is',
+  'plates.side': '{bar} bar, each side {plates} {unit}',
+  'plates.none': '{bar} bar, no plates',
+  'plates.hung': 'on the belt {plates} {unit}',
+  'plates.nothing': 'nothing on the belt',
+  'body.added': '{meant} in all, of which the body is {body}: {load} added',
+  'body.help': '{meant} in all, and the body is {body}: {load} of help',
+  'body.alone': 'nearest that can be had: body weight alone',
+  'body.floor': 'less than the least there is here: body weight alone',
+  'body.exact': '{load} {what}, which can be had exactly',
+  'body.nearest': 'nearest that can be had: {load} {what}',
+  'body.down': 'down to what can be had: {load} {what}',
+  'body.up': 'up to what can be had: {load} {what}',
+  'body.top': 'more than can be hung here: {load} {what}, all there is',
+}

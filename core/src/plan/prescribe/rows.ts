@@ -1,0 +1,78 @@
+import type { Situation } from '../state/situation.ts'
+import type { Id } from '../../parsing/index.ts'
+import { actsOn, slotWith } from '../../adjustments/index.ts'
+import { hasPlace, type Place } from '../../calendar/index.ts'
+import type { WhyStep } from '../../words/index.ts'
+import type { RowClock, Slot } from '../../template/index.ts'
+import { isLight } from '../compile/changes.ts'
+import { rowsKey, type RowsTrained } from '../state/state.ts'
+
+/** Which row a slot reads at a place, counted from 0, by the clock that its rows are on. */
+export function rowAt(situation: Situation, id: Id, slot: Slot): number {
+  const count = slot.rows[situation.place.phase.id]?.length ?? 0
+  return count <= 1 ? 0 : byClock[slot.by]({ ...situation, id, slot, count })
+}
+
+type Asked = Situation & { id: Id; slot: Slot; count: number }
+
+const byClock: Record<RowClock, (asked: Asked) => number> = {
+  week: rowByWeek,
+  exposure: ({ state, place, id, count }) => (state.exposures[rowsKey(place.phase.id, id)] ?? 0) % count,
+  place: ({ place, count }) => (place.inWeek - 1) % count,
+  toTest: ({ place, count }) => Math.max(0, count - 1 - (place.toTest ?? 0)),
+}
+
+/**
+ * The week's own row is read only if the row before it was trained, was a light week, had no place for this slot, or missed
+ * weeks are dropped; otherwise the row after the last one trained. So a load does not rise because the calendar moved
+ * although the week was missed.
+ */
+function rowByWeek(asked: Asked): number {
+  const { template, state, place, id, count } = asked
+  const row = Math.min(place.phaseWeek, count) - 1
+  if (row === 0 || template.missed === 'drop') return row
+  const known = state.rows[rowsKey(place.phase.id, id)]
+  if (known?.week === place.week) return known.row
+  if (known?.row === row - 1 || known?.before.includes(row - 1)) return row
+  if (wasLightOrAway(asked, row)) return row
+  return known ? Math.min(row, Math.max(known.row, ...known.before) + 1) : 0
+}
+
+/** Whether a week of the phase, counted from 1, was light for the slot or had no place for it. */
+function wasLightOrAway({ library, state, place, id, slot, changes }: Asked, phaseWeek: number): boolean {
+  const { phase, session } = place
+  if (state.course.lightWeeks.includes(`${phase.id}/${phaseWeek}`)) return true
+  const spot = { phase: phase.id, phaseWeek, session, slot: slotWith(library, id, slot) }
+  // Planned light weeks count also where those of the running week do not act.
+  if (phase.light.some(({ where }) => where.weeks && actsOn(where, spot))) return true
+  const acted = changes.filter(({ adjustment }) => adjustment.where.weeks && actsOn(adjustment.where, spot))
+  if (acted.some((one) => isLight(one) || one.adjustment.do.kind === 'drop')) return true
+  return (
+    !changes.some(({ adjustment }) => adjustment.do.kind === 'rotation') &&
+    !hasPlace(phase, phaseWeek, session)
+  )
+}
+
+/** Keeps that a row was trained in a week. */
+export function trainedRow(known: RowsTrained | undefined, row: number, week: number): RowsTrained {
+  if (!known) return { before: [], week, row }
+  if (known.week === week) return known
+  const earlier = week > known.week ? known.row : row
+  const before = known.before.includes(earlier) ? known.before : [...known.before, earlier]
+  return week > known.week ? { before, week, row } : { ...known, before }
+}
+
+/** The rung of a row that is not its week's own and says something else: the week before was missed, so the plan waits. */
+export function rowRungs({ by, rows }: Slot, place: Place, row: number): WhyStep[] {
+  const written = rows[place.phase.id] ?? []
+  const own = Math.min(place.phaseWeek, written.length) - 1
+  if (by !== 'week' || row >= own || JSON.stringify(written[row]) === JSON.stringify(written[own])) return []
+  return [{ id: 'row.held', data: { row: row + 1, week: place.phaseWeek } }]
+}
+
+export const rowMessages = {
+  'row.held': 'week {row} of the phase, read again in week {week}: the week before was not trained',
+  'row.capped': 'no more than one step above the heaviest trained in this phase, {heaviest}: {load}',
+  'row.cappedFirst':
+    'nothing has been trained in this phase yet: no more than one step above its first row, {heaviest}: {load}',
+}

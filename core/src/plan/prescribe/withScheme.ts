@@ -1,0 +1,52 @@
+import { keyOf, kindOf, type Goal } from '../../goals/index.ts'
+import { type Fixable, type SetGroup, takesScheme } from '../../template/index.ts'
+import { highest, lowest } from '../../units/index.ts'
+import type { Asked } from '../progress/progress.ts'
+
+/**
+ * A row with what rules put in place of what is written: the sets, the goal, the reps left, in the groups that are theirs to
+ * write and that the writer has not fixed. Sets alone are those of the whole row: its other groups keep theirs.
+ */
+export function withScheme(row: SetGroup[], asked: Asked): SetGroup[] {
+  const { goal, sets, amount, moreReps, rir } = asked
+  if (!goal && !sets && !amount && !moreReps && rir === undefined) return row
+  const made = row.map((group) => {
+    if (!takesScheme(row, group)) return group
+    const isFree = (cell: Fixable) => !group.fixed?.includes(cell)
+    const next = { ...group, ...(rir !== undefined && isFree('rir') && { rir }) }
+    if (goal) {
+      if (keyOf(group.goal) !== keyOf(goal)) return next
+      const own = isFree('goal') ? { ...next, goal } : next
+      return isFree('sets') ? ofSets(own, sets ?? group.sets) : own
+    }
+    if (!isFree('goal')) return next
+    if (amount) return { ...next, goal: kindOf(group.goal).withAmount?.(group.goal, amount) ?? group.goal }
+    if (moreReps) return { ...next, goal: moreOf(group.goal, moreReps) }
+    return next
+  })
+  return sets && !goal ? withSets(made, sets) : made
+}
+
+/** So many sets in all: the first group of work takes what the others leave, and at least one. */
+function withSets(row: SetGroup[], sets: number): SetGroup[] {
+  const at = Math.max(
+    0,
+    row.findIndex((group) => takesScheme(row, group) && group.part === undefined),
+  )
+  if (row[at]?.fixed?.includes('sets')) return row
+  const others = row.reduce((sum, group, i) => (i === at ? sum : sum + group.sets), 0)
+  return row.map((group, i) => (i === at ? ofSets(group, Math.max(1, sets - others)) : group))
+}
+
+function ofSets(group: SetGroup, sets: number): SetGroup {
+  const { least, stop, ...rest } = group
+  const signed = least !== undefined && least <= sets && { least, stop }
+  return { ...rest, sets, ...signed }
+}
+
+function moreOf(goal: Goal, more: number): Goal {
+  if (!('reps' in goal)) return goal
+  const { reps } = goal
+  if (typeof reps === 'number') return { ...goal, reps: reps + more }
+  return { ...goal, reps: { from: lowest(reps) + more, to: highest(reps) + more } }
+}

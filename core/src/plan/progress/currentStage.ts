@@ -1,0 +1,102 @@
+import { handoverKey } from '../../evidence/index.ts'
+import type { Id } from '../../parsing/index.ts'
+import type { WhyStep } from '../../words/index.ts'
+import { liftKey, type Lift } from '../../library/index.ts'
+import { ruleOf, type Stage } from '../../progressions/index.ts'
+import { freshRun, triggerOf } from '../../triggers/index.ts'
+import type { Progression, ProgressionStage, Template } from '../../template/index.ts'
+import type { FoldState, Running } from '../state/state.ts'
+
+/** Where a lift stands in a progression: the stage that has it in a phase, and what is kept of it. */
+export type CurrentStage = {
+  stage: ProgressionStage
+  running: Running | undefined
+  /** The rule is the phase's, not the stage's own; and whether what is kept came from such a one. */
+  isOfPhase: boolean
+  wasOfPhase: boolean
+}
+
+/**
+ * The stage that a lift is in. Under a version that has the stage no more, the first stage of the same rule goes on with the
+ * same state; under another rule, a phase's own or one that the lift was handed to, the counters end and it starts from the
+ * max and the last exposure.
+ */
+export function currentStage(
+  { progressions }: Pick<Template, 'progressions'>,
+  state: FoldState,
+  id: Id,
+  lift: Lift,
+  phase: Id,
+  handovers: readonly string[],
+): CurrentStage {
+  const progression = progressions[id]
+  const first = progression?.stages[0]
+  if (!progression || !first) throw new Error(`unknown progression "${id}"`)
+  const kept = state.progressions[stateKey(progression, id, lift)]
+  const stage = stageOf(progression.stages, kept, id, handovers) ?? first
+  const own = progression.inPhases?.find((one) => one.phase === phase)
+  const inForce = own ? ({ ...own, id: stage.id } as ProgressionStage) : stage
+  const of = { isOfPhase: own !== undefined, wasOfPhase: kept?.ofPhase === true }
+  if (!kept) return { stage: inForce, running: undefined, ...of }
+  const goesOn = kept.rule === inForce.rule && kept.stage === stage.id
+  const isRenamed = kept.rule === inForce.rule && !progression.stages.some((one) => one.id === kept.stage)
+  const running =
+    goesOn || isRenamed
+      ? kept
+      : { stage: stage.id, rule: inForce.rule, run: freshRun, last: kept.last, state: null }
+  return { stage: inForce, running, ...of }
+}
+
+/** The stage that is kept, or the one after it where that is on offer and somebody has taken it: what was taken stands. */
+function stageOf(
+  stages: ProgressionStage[],
+  kept: Running | undefined,
+  id: Id,
+  handovers: readonly string[],
+): ProgressionStage | undefined {
+  if (!kept) return undefined
+  const stage = stages.find((one) => one.id === kept.stage) ?? stages.find(({ rule }) => rule === kept.rule)
+  const after = stage && nextStage(stages, stage)
+  return after && stage.offers && handovers.includes(handoverKey(id, after.id)) ? after : stage
+}
+
+export const nextStage = (
+  stages: ProgressionStage[],
+  stage: Pick<Stage, 'id'>,
+): ProgressionStage | undefined => stages[stages.findIndex(({ id }) => id === stage.id) + 1]
+
+/** What a progression keeps its state by: loads do not carry from one lift to another, ranges and a muscle's sets do. */
+export function stateKey({ stages }: Progression, id: Id, lift: Lift): string {
+  const of = stages[0] && ruleOf[stages[0].rule].of
+  if (of === 'muscle') return id
+  return `${id}/${of === 'exercise' ? lift.exercise : liftKey(lift)}`
+}
+
+/** Why another rule has the lift now: the sign of the stage before it, its phase, or a new version. */
+export function handover(
+  { progressions }: Template,
+  id: Id,
+  { stage, isOfPhase, wasOfPhase }: CurrentStage,
+): WhyStep {
+  const { title } = ruleOf[stage.rule]
+  if (isOfPhase) return { id: 'stage.phase', data: { rule: title } }
+  if (wasOfPhase) return { id: 'stage.afterPhase', data: { rule: title } }
+  const stages = progressions[id]?.stages ?? []
+  const before = stages[stages.findIndex((one) => one.id === stage.id) - 1]
+  if (!before?.until) return { id: 'stage.version', data: { rule: title } }
+  const sign = triggerOf[before.until.sign].sentence(before.until)
+  const data = { before: ruleOf[before.rule].title, sign, rule: title }
+  return { id: before.offers ? 'stage.taken' : 'stage.next', data }
+}
+
+export const stageMessages = {
+  'stage.next': '{before} handed the lift on, as it does {sign}: {rule} from here',
+  'stage.taken':
+    '{before} offered to hand the lift on, as it does {sign}, and that was taken: {rule} from here',
+  'stage.version': 'a new version has another rule for the lift: {rule} from here',
+  'stage.afterPhase': 'the phase that had a rule of its own is over: {rule} from here',
+  'stage.phase': 'this phase has a rule of its own for the lift: {rule}',
+  'stage.unmarked': 'the hit of {date} has no good technique mark: everything stays until one has',
+  'stage.fixed': 'the writer had fixed what was asked on {date}: it is no step and no miss',
+  'stage.poor': 'the technique of {date} was marked poor: everything stays until it is good',
+}

@@ -1,0 +1,243 @@
+import { isBack } from '../state/isBack.ts'
+import { type Answers, ruleOf, type Exposure } from '../../progressions/index.ts'
+import type { Id } from '../../parsing/index.ts'
+import { inWeekOf, type Place } from '../../calendar/index.ts'
+import { liftKey } from '../../library/index.ts'
+import type { SetLog, ShownGroup } from '../../member/index.ts'
+import { rulesOf, type Fixable, type SetGroup, type Slot, type Template } from '../../template/index.ts'
+import { addLoad, type Day, type Load, heavier } from '../../units/index.ts'
+import type { Outcome, Verdict } from '../state/fold.ts'
+import { loadingAt, isDone, topSet } from '../../evidence/index.ts'
+import { ruleInputs } from '../progress/ruleInputs.ts'
+import { heaviestOf, tonnageOf } from '../prescribe/onTheBar.ts'
+import { handOf, rolesAt } from '../prescribe/prescribe.ts'
+import type { Situation } from '../state/situation.ts'
+import { progress } from '../progress/progress.ts'
+import { trainedRow } from '../prescribe/rows.ts'
+import { lastKey, progressionKey, rowsKey, type FoldState } from '../state/state.ts'
+import { settle } from './verdict.ts'
+
+/** What a session leaves behind: its place taken, its rows trained, its exposures heard by their rules. */
+export function advance(
+  situation: Situation,
+  outcomes: Outcome[],
+  date: Day | null,
+  position: number,
+  answers?: Answers,
+): void {
+  const { state, template, place, day } = situation
+  const worked = outcomes.filter(({ verdict }) => verdict !== 'skip')
+  takePlace(state, position, worked.length > 0)
+  if (worked.length) {
+    if (isBack(state, template, place.week, day)) state.backWeek = place.week
+    state.lastDay = day
+  }
+  for (const { prescribed, verdict, done } of worked) {
+    const key = rowsKey(place.phase.id, prescribed.id)
+    const isExposure = verdict === 'hit' || verdict === 'miss'
+    const { slot, row, groups } = prescribed
+    if (verdict !== 'light' && slot.by === 'week')
+      state.rows[key] = trainedRow(state.rows[key], row, place.week)
+    if (isExposure && slot.by === 'exposure') state.exposures[key] = (state.exposures[key] ?? 0) + 1
+    if (readsMoved(template))
+      keepMoved(
+        state,
+        place.week,
+        slot,
+        tonnageOf({ slot: prescribed.id, groups, sets: done }, date !== null),
+      )
+    if (verdict !== 'light') keepLast(state, prescribed, done, date)
+    if (isExposure && slot.by === 'toTest') {
+      const top = heaviestOf({ slot: prescribed.id, groups, sets: done }, undefined, date !== null)
+      if (top) state.heaviest[key] = heavier(state.heaviest[key], top)
+    }
+    if (slot.follows.length) feed(situation, { prescribed, verdict, done }, date, answers)
+  }
+}
+
+/** Keeps the load of groups that are asked again at last time's load. */
+function keepLast(
+  state: FoldState,
+  { id, slot, groups }: Outcome['prescribed'],
+  done: SetLog[],
+  date: Day | null,
+): void {
+  if (!date) return
+  for (const group of askedAsLast(slot)) {
+    const load = heaviestOf({ slot: id, groups, sets: done }, group, true)
+    if (load) state.lastLoads[lastKey(id, group, slot)] = { load, date }
+  }
+}
+
+/** Whether any load of a template is a part of what was moved in the week. */
+function readsMoved({ slots }: Template): boolean {
+  const known = movedReaders.get(slots)
+  if (known !== undefined) return known
+  const reads = Object.values(slots).some(({ rows }) =>
+    Object.values(rows)
+      .flat(2)
+      .some(({ load }) => load.of === 'tonnage' && load.per === 'week'),
+  )
+  movedReaders.set(slots, reads)
+  return reads
+}
+
+/** A template that has been read is never changed in place, so what it reads is kept beside it. */
+const movedReaders = new WeakMap<Template['slots'], boolean>()
+
+/** Adds what a lift has moved to what it moved before in the same week. */
+function keepMoved(state: FoldState, week: number, lift: Slot, more: Load | null): void {
+  if (!more) return
+  const key = liftKey(lift)
+  const had = state.moved[key]
+  state.moved[key] = { week, load: had?.week === week ? addLoad(had.load, more) : more }
+}
+
+/** The groups of a slot whose load is last time's, in whatever row. */
+function askedAsLast({ rows }: Slot): Id[] {
+  const known = lastGroups.get(rows)
+  if (known) return known
+  const made = new Set<Id>()
+  for (const { id, load } of Object.values(rows).flat(2)) if (load.of === 'lastTime') made.add(id)
+  const list = [...made]
+  lastGroups.set(rows, list)
+  return list
+}
+
+/** Rows that have been read are never changed in place, so what is found in them is kept beside them. */
+const lastGroups = new WeakMap<Slot['rows'], Id[]>()
+
+function takePlace(state: FoldState, position: number, isTrained: boolean): void {
+  const { course } = state
+  const inWeek = inWeekOf(course, position)
+  if (!course.running || inWeek === null) return
+  const taken = { ...course.running.taken, [inWeek]: isTrained ? ('trained' as const) : ('skipped' as const) }
+  state.course = { ...course, running: { ...course.running, taken } }
+}
+
+/** Tells a slot's rules about the session; slots of one progression are told in the order of the session. */
+function feed(
+  situation: Situation,
+  { prescribed, verdict, done }: Outcome,
+  date: Day | null,
+  answers: Answers | undefined,
+): void {
+  const { library, template, state, evidence, place } = situation
+  const { id, slot, row, groups, first } = prescribed
+  const { here, body } = loadingAt(library, evidence, undefined, slot)
+  const known = ruleInputs(situation, id, slot, { body, unit: here.unit, first })
+  const hand = handOf(library, evidence, slot)
+  const fixed = fixedIn(slot.rows[place.phase.id]?.[row] ?? [])
+  for (const { progression, role } of rolesAt(slot, place.inWeek)) {
+    if (isRead(template, progression))
+      keepRole(state, place, progression, role, { prescribed, verdict, done }, date)
+    const ruled = groups.find((group) => group.ruled)
+    const counted = heard(verdict, ruled?.ruled, prescribed.ruled)
+    if (!counted) continue
+    const own = carrier(template, progression, groups) ?? ruled
+    const exposure: Exposure = {
+      date,
+      at: { week: place.week, inWeek: place.inWeek },
+      role,
+      ...counted,
+      ...heardOf(groups, own, done),
+      ...(readsTop(template, progression) && topOf(own ? setsOfGroup(groups, own, done) : [], body)),
+      ...(answers && { answers }),
+    }
+    progress(template, state, { progression, lift: slot, exposure, fixed }, known, hand)
+  }
+}
+
+/** What the writer has fixed in a row where rules would write their own. */
+const fixedIn = (row: SetGroup[]): readonly Fixable[] =>
+  row.some(({ fixed }) => fixed) ? row.flatMap(({ fixed }) => fixed ?? []) : nothing
+const nothing: readonly Fixable[] = []
+
+/** The group whose goal a progression without loads writes. */
+function carrier({ progressions }: Template, id: Id, groups: ShownGroup[]): ShownGroup | undefined {
+  const rules = rulesOf(progressions[id]).map(({ rule }) => ruleOf[rule])
+  if (rules.some(({ writes }) => writes.includes('load'))) return undefined
+  return groups.find(({ goal, reps }) =>
+    rules.some(({ carriedBy }) => carriedBy?.fits(goal ?? { reps: reps ?? 1 })),
+  )
+}
+
+/** What the sets of a slot tell its rule: those of the group that it loads, or whose goal it writes. */
+function heardOf(
+  groups: ShownGroup[],
+  own: ShownGroup | undefined,
+  done: SetLog[],
+): Pick<Exposure, 'asked' | 'reps' | 'plus' | 'askedLeft' | 'left' | 'technique' | 'ended'> {
+  const sets = own ? setsOfGroup(groups, own, done).filter(isDone) : []
+  const technique = markOf(done)
+  const isEnded = groups.some(
+    (group) =>
+      group.stop !== undefined && setsOfGroup(groups, group, done).filter(isDone).length < group.sets,
+  )
+  return {
+    asked: own?.reps ?? groups[0]?.reps ?? 1,
+    reps: sets.map((set) => set.reps ?? set.amount?.value ?? 0),
+    ...(own?.rir !== undefined && { askedLeft: own.rir }),
+    ...(sets.some(({ rir }) => rir !== undefined) && { left: sets.map(({ rir }) => rir ?? null) }),
+    ...(technique && { technique }),
+    ...(isEnded && { ended: true }),
+    ...plusDone(groups, done),
+  }
+}
+
+const readsTop = ({ progressions }: Template, id: Id): boolean =>
+  rulesOf(progressions[id]).some(({ rule }) => ruleOf[rule].readsTop)
+
+/** The set that says most about the max, for a rule that goes by it. */
+function topOf(sets: SetLog[], body: Load | undefined): Pick<Exposure, 'top'> {
+  return { top: topSet(sets.filter(isDone), body) }
+}
+
+/** The logged sets of a group, by their numbers. */
+function setsOfGroup(groups: ShownGroup[], group: ShownGroup, done: SetLog[]): SetLog[] {
+  const before = groups.slice(0, groups.indexOf(group)).reduce((sum, { sets }) => sum + sets, 0)
+  return done.filter(({ n }) => n > before && n <= before + group.sets)
+}
+
+function markOf(done: SetLog[]): Exposure['technique'] {
+  if (done.some(({ technique }) => technique === 'poor')) return 'poor'
+  return done.some(({ technique }) => technique === 'good') ? 'good' : undefined
+}
+
+/** The reps of the plus set that a progression loads, where there is one and something was logged of it. */
+function plusDone(groups: ShownGroup[], done: SetLog[]): Partial<Pick<Exposure, 'plus' | 'asked'>> {
+  const group = groups.find(({ ruled, plus }) => ruled && plus)
+  if (!group) return {}
+  const last = setsOfGroup(groups, group, done).at(-1)
+  const before = groups.slice(0, groups.indexOf(group) + 1).reduce((sum, { sets }) => sum + sets, 0)
+  const set = last?.n === before ? last : undefined
+  const plus = set?.state === 'failed' ? (set.reps ?? 0) : set && isDone(set) ? set.reps : undefined
+  return { ...(group.reps !== null && { asked: group.reps }), ...(plus !== undefined && { plus }) }
+}
+
+/** Only a rule of several roles has loads that one role reads of another. */
+const isRead = ({ progressions }: Template, progression: Id): boolean =>
+  rulesOf(progressions[progression]).some(({ rule }) => ruleOf[rule].roles.length > 1)
+
+/** What a verdict counts for; a progression that gives no load is told the verdict alone. */
+function heard(verdict: Verdict, shown: Load | undefined, replayed: Load | undefined) {
+  if (shown) return settle(verdict, shown, replayed ?? shown)
+  if (verdict === 'hit' || verdict === 'miss') return { verdict, target: null }
+  return null
+}
+
+/** Keeps the load that was on the bar in a role, for those that read it. */
+function keepRole(
+  state: FoldState,
+  { week }: Place,
+  progression: Id,
+  role: string,
+  { prescribed, verdict, done }: Outcome,
+  date: Day | null,
+): void {
+  const { id, slot, groups } = prescribed
+  const load = heaviestOf({ slot: id, groups, sets: done })
+  if (!load) return
+  const key = `${progressionKey(progression, slot)}/${role}`
+  state.roles[key] = { ...state.roles[key], [verdict === 'light' ? 'light' : 'normal']: { load, date, week } }
+}

@@ -1,0 +1,97 @@
+import type { Library } from '../../library/index.ts'
+import { isBack } from '../state/isBack.ts'
+import type { Id } from '../../parsing/index.ts'
+import type { Place } from '../../calendar/index.ts'
+import type { SessionLog, SetLog } from '../../member/index.ts'
+import type { Slot } from '../../template/index.ts'
+import type { Day } from '../../units/index.ts'
+import { advance } from './advance.ts'
+import { changesOf } from '../compile/changes.ts'
+import { segmentOn, templateOf, type Fold, type Outcome } from '../state/fold.ts'
+import { loadingAt, type Evidence } from '../../evidence/index.ts'
+import { followToday } from '../prescribe/onTheBar.ts'
+import { prescribe, recall } from '../prescribe/prescribe.ts'
+import type { Prescribed, Situation } from '../state/situation.ts'
+import { judge } from './verdict.ts'
+import { reach } from './weeks.ts'
+
+/**
+ * Replays one logged session: what would have been asked, what was shown, the verdicts, and, once it is over, what the
+ * rules make of it. False when the log names a place that the plan of its day does not have.
+ */
+export function replay(fold: Fold, log: SessionLog, evidence: Evidence, isOver: boolean): boolean {
+  const place = reach(fold, log, evidence)
+  if (!place) return false
+  const situation = situationAt(fold, place, log.date, evidence, log)
+  const asked = log.shown ? recall(situation, log.shown) : prescribe(situation).slots
+  const outcomes = followed(fold.library, asked, log, evidence).map((prescribed) => outcome(prescribed, log))
+  fold.trained.push({ place, log, isOver, outcomes, evidence })
+  if (isOver) advance(situation, outcomes, log.date, log.position, log.answers)
+  return true
+}
+
+/** What a place of the running week is prescribed from, on a day. */
+export function situationAt(
+  fold: Fold,
+  place: Place,
+  day: Day,
+  evidence: Evidence,
+  log?: SessionLog,
+  at: Id | undefined = log?.place,
+): Situation {
+  const { library, state, versions } = fold
+  const running = state.course.running
+  const version = log?.shown && versions[log.shown.version] ? log.shown.version : running?.version
+  const template = templateOf(fold, version ?? segmentOn(fold.enrolment, day).version)
+  const changes = changesOf(
+    template,
+    evidence,
+    place.phase,
+    {
+      track: running?.track ?? null,
+      light: running?.light ?? null,
+      lightAt: running?.lightAt,
+      skips: running?.skips,
+    },
+    isBack(state, template, place.week, day),
+  )
+  return { library, template, state, evidence, place, day, changes, ...(at !== undefined && { at }) }
+}
+
+/** What was asked, with the loads that follow today's top set worked out from what was lifted. */
+function followed(library: Library, asked: Prescribed[], log: SessionLog, evidence: Evidence): Prescribed[] {
+  if (!asked.some(({ groups }) => groups.some(({ today }) => today))) return asked
+  const session = asked.map(({ id, groups }) => ({
+    slot: id,
+    groups,
+    sets: setsOf(log, id),
+  }))
+  const slotOf = new Map(asked.map(({ id, slot }) => [id, slot]))
+  const groups = followToday(session, (id) => loadingAt(library, evidence, log.place, slotOf.get(id) as Slot))
+  return asked.map((prescribed, i) => ({ ...prescribed, groups: groups[i] ?? prescribed.groups }))
+}
+
+function outcome(prescribed: Prescribed, log: SessionLog): Outcome {
+  const { id, slot, groups, light } = prescribed
+  const done = setsOf(log, id)
+  return { prescribed, done, verdict: judge(log.shown?.slots[id] ?? slot, groups, done, light) }
+}
+
+/** A slot's sets by number. */
+function setsOf(log: SessionLog, slot: Id): SetLog[] {
+  let bySlot = sorted.get(log)
+  if (!bySlot) {
+    bySlot = new Map()
+    for (const set of log.sets) {
+      const own = bySlot.get(set.slot)
+      if (own) own.push(set)
+      else bySlot.set(set.slot, [set])
+    }
+    for (const sets of bySlot.values()) sets.sort((a, b) => a.n - b.n)
+    sorted.set(log, bySlot)
+  }
+  return bySlot.get(slot) ?? []
+}
+
+/** A log is never changed in place, so its sets by slot are kept beside it. */
+const sorted = new WeakMap<SessionLog, Map<Id, SetLog[]>>()

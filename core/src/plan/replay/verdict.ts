@@ -1,0 +1,85 @@
+import type { Verdict } from '../state/fold.ts'
+import type { SetLog, ShownGroup } from '../../member/index.ts'
+import type { Circuit } from '../../template/index.ts'
+import { kindOf } from '../../goals/index.ts'
+import { compareLoads, lowest, type Load } from '../../units/index.ts'
+import type { Lift } from '../../library/index.ts'
+import { isDone } from '../../evidence/index.ts'
+import { totalOf } from '../prescribe/onTheBar.ts'
+
+/**
+ * Compares the prescribed sets, in order, with what was shown. A hit meets every one; a miss was attempted and fell
+ * short; nothing attempted is a skip; zero reps in a set that is not marked failed counts as not done. Extra sets count
+ * for nothing here. A circuit is scored, and done is a hit. Less because of plates, or another lift than the one shown, is not comparable. `sets` are the slot's, by number.
+ */
+export function judge(
+  { circuit, ...lift }: Lift & { circuit?: Circuit },
+  groups: ShownGroup[],
+  sets: SetLog[],
+  light: boolean,
+): Verdict {
+  if (!sets.some((set) => isDone(set) || set.state === 'failed')) return 'skip'
+  if (light) return 'light'
+  if (circuit) return sets.some(isDone) ? 'hit' : 'miss'
+  const { exercise, variant } = lift
+  if (sets.some((set) => set.exercise !== exercise || set.variant !== variant)) return 'not comparable'
+  if (groups.some(({ missing, short }) => missing || short)) return 'not comparable'
+  let n = 0
+  for (const group of groups) {
+    if (!meetsGroup(group, sets, n)) return 'miss'
+    n += group.sets
+  }
+  return 'hit'
+}
+
+/** Whether the sets of a group, numbered from the one after `before`, reach what was asked; those beyond `least` are free. */
+function meetsGroup(group: ShownGroup, sets: SetLog[], before: number): boolean {
+  const { goal } = group
+  const kind = goal && kindOf(goal)
+  if (goal && kind?.meetsTogether) {
+    const own = sets.filter((set) => set.n > before && set.n <= before + group.sets && isDone(set))
+    return kind.meetsTogether(goal, own) && own.every((set) => isHeavyEnough(group, set))
+  }
+  for (let n = before + 1; n <= before + (group.least ?? group.sets); n++)
+    if (!meets(group, setOf(sets, n))) return false
+  return true
+}
+
+/** The set of a number: most often the one at its place. */
+const setOf = (sets: SetLog[], n: number): SetLog | undefined =>
+  sets[n - 1]?.n === n ? sets[n - 1] : sets.find((set) => set.n === n)
+
+function meets(group: ShownGroup, set: SetLog | undefined): boolean {
+  if (!set || !isDone(set)) return false
+  const { reps, goal, option } = group
+  const share = option && set.option ? option.percent : 100
+  const least = Math.ceil((lowest(reps ?? 1) * share) / 100)
+  const isReached = goal ? kindOf(goal).meets(goal, set) : (set.reps ?? 0) >= least
+  return isReached && isHeavyEnough(group, set)
+}
+
+function isHeavyEnough(group: ShownGroup, set: SetLog): boolean {
+  const [asked, lifted] = [totalOf(group, group), totalOf(group, set)]
+  if (!asked || !group.load) return true
+  return lifted !== null && compareLoads(lifted, asked) >= 0
+}
+
+/**
+ * What a verdict counts for when a late or corrected log has moved the replayed load away from the shown one: a hit counts
+ * for the load it was made at (below the replayed one it holds, above it steps from there); a miss above the replayed
+ * load changes nothing. Null where the rule hears nothing.
+ */
+export function settle(
+  verdict: Verdict,
+  shown: Load,
+  replayed: Load,
+): { verdict: 'hit' | 'miss' | 'hold'; target: Load } | null {
+  const moved = compareLoads(shown, replayed)
+  if (verdict === 'hit')
+    return moved < 0
+      ? { verdict: 'hold', target: replayed }
+      : { verdict: 'hit', target: moved > 0 ? shown : replayed }
+  if (verdict === 'miss') return moved > 0 ? null : { verdict: 'miss', target: replayed }
+  if (verdict === 'not comparable') return { verdict: 'hold', target: replayed }
+  return null
+}

@@ -1,0 +1,32 @@
+import type { Id } from '../parsing/index.ts'
+import { engine } from '../engine.ts'
+import { shownFormat, type Shown, type ShownSlot } from '../member/index.ts'
+import type { Plan, PlannedSession } from './types.ts'
+
+/** The snapshot of a session as it stands on the screen: stored when it is started, and what it is judged by ever after. */
+export function snapshot(plan: Plan, position: number): Shown | null {
+  for (const { phase, week, phaseWeek, toTest, version, places } of plan.weeks) {
+    const session = places.find((place) => place.position === position)
+    if (!session) continue
+    const { inWeek, session: id } = session
+    const at = { phase, week, phaseWeek, inWeek, session: id, ...(toTest !== undefined && { toTest }) }
+    return { format: shownFormat, engine, version, at, slots: shownSlots(session) }
+  }
+  return null
+}
+
+function shownSlots(session: PlannedSession): Record<Id, ShownSlot> {
+  return Object.fromEntries(
+    session.slots.map(({ slot, exercise, variant, light, circuit, warmUps, groups }) => [
+      slot,
+      {
+        exercise,
+        ...(variant && { variant }),
+        ...(light && { light: true as const }),
+        ...(circuit && { circuit }),
+        ...(warmUps && { warmUps }),
+        groups,
+      },
+    ]),
+  )
+}

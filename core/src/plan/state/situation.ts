@@ -1,0 +1,47 @@
+import type { Library } from '../../library/index.ts'
+import type { Id } from '../../parsing/index.ts'
+import type { Place } from '../../calendar/index.ts'
+import type { Spot } from '../../adjustments/index.ts'
+import type { WhyStep } from '../../words/index.ts'
+import type { Need } from '../../loads/index.ts'
+import type { ShownGroup } from '../../member/index.ts'
+import type { Slot, Template } from '../../template/index.ts'
+import type { Day, Load } from '../../units/index.ts'
+import type { WarmUpSet } from '../../warmups/index.ts'
+import type { Authored } from '../compile/changes.ts'
+import type { Evidence } from '../../evidence/index.ts'
+import type { FoldState } from './state.ts'
+
+/** A slot as it is asked at a place. */
+export type Prescribed = {
+  id: Id
+  slot: Slot
+  row: number
+  light: boolean
+  warmUps?: WarmUpSet[]
+  groups: ShownGroup[]
+  needs: Need[]
+  /** The load of the slot's progression as it is now, where it has one. */
+  ruled?: Load
+  /** What a track makes of a progression's first load here. */
+  first: { scale: number; rungs: WhyStep[] }
+}
+
+/** Everything a session is prescribed from. */
+export type Situation = {
+  library: Library
+  template: Template
+  state: FoldState
+  evidence: Evidence
+  place: Place
+  day: Day
+  changes: Authored[]
+  /** Where it is trained; home when absent. */
+  at?: Id
+}
+
+/** Where adjustments see the situation. */
+export function spotOf({ place, day }: Situation): Spot {
+  const { phase, phaseWeek, toTest, session } = place
+  return { phase: phase.id, phaseWeek, toTest, day, session }
+}

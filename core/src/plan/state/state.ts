@@ -1,0 +1,82 @@
+import type { Id } from '../../parsing/index.ts'
+import type { WhyStep } from '../../words/index.ts'
+import { startCourse, type Course } from '../../calendar/index.ts'
+import { liftKey, type Lift } from '../../library/index.ts'
+import type { RuleKind, LastExposure } from '../../progressions/index.ts'
+import type { Run } from '../../triggers/index.ts'
+import type { Day, Load } from '../../units/index.ts'
+
+/**
+ * The state of one enrolment between two sessions: small plain JSON that holds what cannot be read off the logs of a single
+ * session; everything shown is computed from it. Its maps are written in place while a fold runs: `copyState` parts two
+ * futures of one past. What the maps hold is never changed, only replaced.
+ */
+export type FoldState = {
+  course: Course
+  /** By progression and lift: loads do not carry from one exercise to another. */
+  progressions: Record<string, Running>
+  /** Rows by week that each slot has trained, by phase and slot. */
+  rows: Record<string, RowsTrained>
+  /** Exposures of each slot, by phase and slot. */
+  exposures: Record<string, number>
+  /** The heaviest load trained, by phase and slot, where rows are counted back from a test day. */
+  heaviest: Record<string, Load>
+  /** The load on the bar in each role of a progression, when it was last trained, and when last in a light week. */
+  roles: Record<string, { normal?: RoleLoad; light?: RoleLoad }>
+  /** The heaviest load of groups that are asked at last time's, by slot, group and lift. */
+  lastLoads: Record<string, { load: Load; date: Day }>
+  /** What each lift has moved in the latest week that it was trained in, reps times load. */
+  moved: Record<string, { week: number; load: Load }>
+  lastDay: Day | null
+  /** The plan's week in which the member came back after an absence. */
+  backWeek: number | null
+}
+
+/** Rows, from 0: those of earlier weeks, and the one of the latest week, in which every place reads the same. */
+export type RowsTrained = { before: number[]; week: number; row: number }
+
+/** A progression at work on a lift. Without a state it starts when it is next asked. */
+export type Running = {
+  stage: Id
+  rule: RuleKind
+  run: Run
+  /** What it ended on under the stage or rule before. */
+  last: LastExposure | null
+  state: object | null
+  /** Kept by a rule that the phase has of its own. */
+  ofPhase?: true
+  /** A hit that counted for nothing, since the stage waits for a good technique mark. */
+  waits?: WhyStep
+  /** The stage's sign has shown, and the next one is on offer. */
+  offered?: true
+}
+
+export type RoleLoad = { load: Load; date: Day | null; week: number }
+
+export const startState = (from: Day): FoldState => ({
+  course: startCourse(from),
+  progressions: {},
+  rows: {},
+  exposures: {},
+  heaviest: {},
+  roles: {},
+  lastLoads: {},
+  moved: {},
+  lastDay: null,
+  backWeek: null,
+})
+
+export const copyState = (state: FoldState): FoldState => ({
+  ...state,
+  progressions: { ...state.progressions },
+  rows: { ...state.rows },
+  exposures: { ...state.exposures },
+  heaviest: { ...state.heaviest },
+  roles: { ...state.roles },
+  lastLoads: { ...state.lastLoads },
+  moved: { ...state.moved },
+})
+
+export const progressionKey = (progression: Id, lift: Lift): string => `${progression}/${liftKey(lift)}`
+export const rowsKey = (phase: Id, slot: Id): string => `${phase}/${slot}`
+export const lastKey = (slot: Id, group: Id, lift: Lift): string => `${slot}/${group}/${liftKey(lift)}`

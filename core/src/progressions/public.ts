@@ -1,2 +1,0 @@
-export * from './registry.ts'
-export { sampleGroup, sampleRole } from './sample.ts'

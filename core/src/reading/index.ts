@@ -1,4 +1,0 @@
-export * from './check.ts'
-export * from './fields.ts'
-export * from './issue.ts'
-export * from './parseJson.ts'

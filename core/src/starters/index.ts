@@ -1,0 +1,2 @@
+export { starterKinds, starterOf } from './registry.ts'
+export { templateOf } from './starter.ts'

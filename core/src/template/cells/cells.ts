@@ -1,0 +1,210 @@
+import type { Library } from '../../library/index.ts'
+import type { Schema } from 'yup'
+import { goalKeys, goalOf, kindOf } from '../../goals/index.ts'
+import { sourceKinds, sourceOf, type LoadBasis, percentBefore } from '../../loads/index.ts'
+import { percentField } from '../../parsing/index.ts'
+import { formatSeconds, parseSeconds } from '../../units/index.ts'
+import { isOverMax } from '../computed.ts'
+import { limits, setGroupShape } from '../read/shape.ts'
+import {
+  fixable,
+  groupParts,
+  setStyles,
+  type Fixable,
+  type SetGroup,
+  type Slot,
+  type Template,
+} from '../types.ts'
+
+/** The cells of a group of sets, in the order of a week sheet. */
+export const cellFields = ['sets', 'goal', 'load', 'rir', 'rest'] as const
+/** What else is said of a group, where it is said. */
+export const detailFields = [
+  'tempo',
+  'perSide',
+  'option',
+  'roundRest',
+  'style',
+  'bands',
+  'least',
+  'stop',
+  'part',
+  'over',
+] as const
+export type SheetField = (typeof cellFields)[number]
+export type CellField = SheetField | (typeof detailFields)[number] | 'fixed'
+
+/** What a cell is called. */
+export const cellNames: Record<CellField, string> = {
+  sets: 'sets',
+  goal: 'reps',
+  load: 'load',
+  rir: 'in reserve',
+  rest: 'rest',
+  tempo: 'tempo',
+  perSide: 'each side',
+  option: 'another way',
+  roundRest: 'rest after the round',
+  style: 'style',
+  bands: 'bands',
+  least: 'the fewest sets',
+  stop: 'sign that ends them',
+  part: 'part',
+  over: 'more than the 1RM',
+  fixed: 'fixed here',
+}
+
+/** A cell as it is read and typed: "3", "8-10", "5+", "0:45", "75%", "75% TM", "rule", "free", "2", "3:00", "31X0". */
+export function formatCell(library: Library, field: CellField, group: SetGroup): string {
+  const write: Partial<Record<CellField, () => string>> = {
+    goal: () => kindOf(group.goal).cell(group.goal),
+    load: () => sourceOf[group.load.of].cell(group.load, library),
+    option: () => (group.option ? `${group.option.percent}% ${group.option.say}` : ''),
+    rest: () => (group.rest === undefined ? '' : formatSeconds(group.rest)),
+    roundRest: () => (group.roundRest === undefined ? '' : formatSeconds(group.roundRest)),
+    fixed: () => (group.fixed ?? []).map((cell) => fixedWords[cell]).join(' and '),
+  }
+  const value = group[field]
+  return write[field]?.() ?? (value === undefined ? '' : value === true ? 'yes' : String(value))
+}
+
+const setGroupFields = setGroupShape.fields as unknown as Partial<Record<CellField, Schema>>
+
+export type TypedCell = { value: SetGroup[CellField] | null; error?: undefined } | { error: string }
+
+/** What was typed into a cell as its value, or a plain sentence about what it takes. Nothing typed clears RIR and rest. */
+export function parseCell(
+  library: Library,
+  field: CellField,
+  text: string,
+  group: SetGroup,
+  slot: Slot,
+  template: Template,
+): TypedCell {
+  const typed = text.trim().toLowerCase()
+  if (!typed && !(field === 'sets' || field === 'goal' || field === 'load')) return { value: null }
+  const read: Record<CellField, () => TypedCell> = {
+    sets: () => wholeCell(typed, 1, limits.sets, 'Sets'),
+    goal: () => parseGoal(typed),
+    load: () => parseLoad(library, typed, group, slot, template),
+    rir: () => wholeCell(typed, 0, 10, 'Reps in reserve'),
+    rest: () => parseRest(typed),
+    roundRest: () => parseRest(typed),
+    tempo: () =>
+      ofShape(field, typed.toUpperCase(), 'Tempo: four digits like 31X0, X for as fast as possible.'),
+    perSide: () => yesCell(typed, 'Each side'),
+    option: () => parseOption(text.trim()),
+    style: () => ofShape(field, typed, `Style: one of ${setStyles.join(', ')}.`),
+    bands: () => ofShape(field, text.trim(), 'Bands: their name and number, up to 60 characters.'),
+    least: () => wholeCell(typed, 1, group.sets, 'The fewest sets'),
+    stop: () => ofShape(field, text.trim(), 'The sign that ends the sets: up to 80 characters.'),
+    part: () =>
+      ofShape(
+        field,
+        groupParts.find((one) => one.toLowerCase() === typed) ?? typed,
+        `Part: one of ${groupParts.join(', ')}.`,
+      ),
+    over: () => yesCell(typed, 'More than the 1RM'),
+    fixed: () => parseFixed(typed),
+  }
+  return read[field]()
+}
+
+const fixedWords: Record<Fixable, string> = { sets: 'sets', goal: 'reps', rir: 'reserve' }
+
+/** "sets and reps". */
+function parseFixed(typed: string): TypedCell {
+  const words = typed.split(/[\s,]+|\band\b/).filter(Boolean)
+  const value = fixable.filter((cell) => words.includes(fixedWords[cell]))
+  return value.length === words.length
+    ? { value }
+    : { error: 'Fixed: sets, reps, reserve, or several of them.' }
+}
+
+/** "50% in a 10 kg vest". */
+function parseOption(typed: string): TypedCell {
+  const [, percent, say] = /^(\d+)\s*%\s+(.+)$/.exec(typed) ?? []
+  const option = { percent: Number(percent), say: say ?? '' }
+  return setGroupFields.option?.isValidSync(option, { strict: true })
+    ? { value: option }
+    : { error: 'Another way: a percent of the reps and what with, like 50% in a 10 kg vest.' }
+}
+
+function yesCell(typed: string, what: string): TypedCell {
+  return typed === 'yes' ? { value: true } : { error: `${what}: yes, or nothing.` }
+}
+
+/** A value as the file's own reader takes it. */
+function ofShape(field: CellField, value: string, error: string): TypedCell {
+  return setGroupFields[field]?.isValidSync(value, { strict: true })
+    ? { value: value as SetGroup[CellField] }
+    : { error }
+}
+
+function wholeCell(typed: string, from: number, to: number, what: string): TypedCell {
+  const value = Number(typed)
+  if (/^\d+$/.test(typed) && value >= from && value <= to) return { value }
+  return { error: `${what}: a whole number from ${from} to ${to}.` }
+}
+
+function parseGoal(typed: string): TypedCell {
+  for (const key of goalKeys) {
+    const goal = goalOf[key].read(typed)
+    if (goal && goalOf[key].shape.isValidSync(goal, { strict: true })) return { value: goal }
+  }
+  return {
+    error:
+      'Reps: 5, 8-10 or 5+; or "30 in all", "0:45", "2 x 40 m", "10 rounds every 1:00", "most reps in 5:00", "12 then 4x4 after 15s", "do: hip drill".',
+  }
+}
+
+function parseLoad(
+  library: Library,
+  typed: string,
+  group: SetGroup,
+  slot: Slot,
+  template: Template,
+): TypedCell {
+  const { load } = group
+  if (/^\d+(?:[.,]\d+)?\s*(?:kg|lb|kilos|pounds)$/.test(typed))
+    return {
+      error:
+        'A template holds no kilos or pounds: each member’s come from their own maxes. Write a percent, "rule" or "free".',
+    }
+  const basis = readBasis(library, typed, load, template)
+  if (!basis)
+    return {
+      error:
+        'Load: 75%, 75% TM or 90% 5RM, "rule" or "80% rule", "85% of back squat", 90% top or "top -20kg/40lb", "80% volume" for another day’s load, "effort", "free", or "none".',
+    }
+  if ('percent' in basis && basis.percent !== undefined && !percentField().isValidSync(basis.percent)) {
+    return { error: `A percent is above 0 and at most 150, not ${basis.percent}.` }
+  }
+  if (isOverMax({ ...group, load: basis }, template))
+    return {
+      error:
+        'More than 100% of the 1RM only in a test, or where the details of the line say that it is meant.',
+    }
+  if ((basis.of === 'progression' || basis.of === 'role') && !slot.follows.length)
+    return { error: 'This slot follows no progression: give it a percent.' }
+  if (basis.of === 'trainingMax' && template.trainingMax === undefined)
+    return { error: 'This template states no training max.' }
+  return { value: basis }
+}
+
+function readBasis(library: Library, typed: string, now: LoadBasis, template: Template): LoadBasis | null {
+  for (const of of sourceKinds) {
+    const params = sourceOf[of].read(typed, library)
+    if (params) return { of, ...params } as LoadBasis
+  }
+  const percent = percentBefore(typed, /^$/)
+  if (percent === null) return null
+  if ('percent' in now && now.percent !== undefined) return { ...now, percent }
+  return { of: template.trainingMax === undefined ? 'max' : 'trainingMax', percent }
+}
+
+function parseRest(typed: string): TypedCell {
+  const seconds = parseSeconds(typed)
+  if (seconds <= 1800) return { value: seconds }
+  return { error: 'Rest: seconds (90), minutes (3 min) or 1:30, at most 30 minutes.' }
+}

@@ -1,7 +1,0 @@
-export { setHead, setName } from './head.ts'
-export { addPhase, movePhase, removePhase, setLight, setPhase, setWeeks } from './phases.ts'
-export { addSession, removeSession, setParts, setSession } from './sessions.ts'
-export { addSlot, moveSlot, removeSlot, setExercise, setSlot, setSlotField, setWarmUp } from './slots.ts'
-export { setCell, setRow } from './cells.ts'
-export { setParams, setProgression, setRule } from './progressions.ts'
-export { setChange, setTrack, setTrackName } from './tracks.ts'

@@ -1,0 +1,337 @@
+import type { Adjustment } from '../../adjustments/index.ts'
+import { type Id, at, Checker, isId, type Issue } from '../../parsing/index.ts'
+import { sourceKinds, sourceOf, type LoadBasis, type SourceKind } from '../../loads/index.ts'
+import { goalKeys, goalOf, keyOf, type Goal } from '../../goals/index.ts'
+import { exerciseIds, type Library } from '../../library/index.ts'
+import { ruleKinds, ruleOf, type RuleKind, type Stage } from '../../progressions/index.ts'
+import { triggerKinds, triggerOf, type TriggerBasis, type TriggerKind } from '../../triggers/index.ts'
+import { warmUpNames, warmUpOf, type WarmUp, type WarmUpName } from '../../warmups/index.ts'
+import { findLooseEnds, findUnfinished } from './looseEnds.ts'
+import { findOverMax } from './slotEnds.ts'
+import { readAdjustment, readLight } from './readAdjustment.ts'
+import { settleExercises } from './readExercises.ts'
+import { readKind } from './readKind.ts'
+import {
+  headShape,
+  limits,
+  partShape,
+  phaseShape,
+  progressionShape,
+  sessionShape,
+  setGroupShape,
+  slotShape,
+  stageShape,
+  trackShape,
+  untilShape,
+  weeksField,
+} from './shape.ts'
+import {
+  rowWeeks,
+  type Follow,
+  type Length,
+  type Part,
+  type Phase,
+  type PhaseRule,
+  type Progression,
+  type ProgressionStage,
+  type RowClock,
+  type Session,
+  type SetGroup,
+  type Slot,
+  type Template,
+  type Track,
+} from '../types.ts'
+
+/** `library` is the one that it was read by, with what the file declares. */
+export type ReadTemplate =
+  | { template: Template; library: Library; issues?: undefined }
+  | { template?: undefined; library?: undefined; issues: Issue[] }
+
+/**
+ * Reads a template of format 1 from parsed JSON, beside the library of its gym: shape first, then references, then completeness. Defaults are written
+ * out, and one row for a phase becomes a row for each of its weeks. Either a whole template or located faults, never half.
+ */
+export function readTemplate(input: unknown, library: Library = {}): ReadTemplate {
+  return read(library, input, (checker, template) => {
+    findUnfinished(checker, template)
+    for (const [id, slot] of Object.entries(template.slots))
+      findOverMax(checker, template, slot, at('slots', id))
+  })
+}
+
+/** A draft on its way: like a template, but that sessions may still be empty. */
+export function readDraft(input: unknown, library: Library = {}): ReadTemplate {
+  return read(library, input, (checker, template) => {
+    for (const [id, slot] of Object.entries(template.slots))
+      findOverMax(checker, template, slot, at('slots', id))
+  })
+}
+
+/** A version as it was published: what is asked of templates today beyond that they can be planned is not asked of it. */
+export const readPublished = (input: unknown, library: Library = {}): ReadTemplate =>
+  read(library, input, () => undefined)
+
+function read(
+  library: Library,
+  input: unknown,
+  more: (checker: Checker, template: Template) => void,
+): ReadTemplate {
+  const checker = new Checker(library)
+  const { format } = (input ?? {}) as { format?: unknown }
+  if (typeof format === 'number' && format > 1) {
+    const fix =
+      'It was written by a newer version, and is left as it is: bring this one up to date, or have it written in format 1.'
+    checker.add('format', 'the number 1, the format that is read here', format, fix)
+    return { issues: checker.issues }
+  }
+  const written = checker.check(headShape, input, '')
+  const head = written && settleExercises(checker, written)
+  if (!head || checker.issues.length) return { issues: checker.issues }
+  const phases = (head.phases as unknown[])
+    .map((phase, i) => readPhase(checker, phase, at('phases', i)))
+    .filter((phase) => phase !== undefined)
+  const warmUp = head.warmUp === undefined ? undefined : readWarmUp(checker, head.warmUp, 'warmUp')
+  const template: Template = {
+    format: 1,
+    name: head.name,
+    ...(head.note && { note: head.note }),
+    ...(head.trainingMax && { trainingMax: head.trainingMax }),
+    maxes: (head.maxes as Template['maxes'] | undefined) ?? { use: 'newest' },
+    missed: head.missed ?? 'hold',
+    ...(head.away && { away: head.away }),
+    rounding: head.rounding ?? 'nearest',
+    ...(head.lightPolicy && { lightPolicy: head.lightPolicy }),
+    ...(warmUp && { warmUp }),
+    phases,
+    sessions: readMap(checker, head.sessions, 'sessions', readSession),
+    slots: readMap(checker, head.slots, 'slots', (c, value, path) => readSlot(c, value, path, phases)),
+    progressions: readMap(checker, head.progressions ?? {}, 'progressions', readProgression),
+    tracks: readMap(checker, head.tracks ?? {}, 'tracks', readTrack, limits.tracks),
+  }
+  if (!checker.issues.length) findLooseEnds(checker, template)
+  if (!checker.issues.length) more(checker, template)
+  return checker.issues.length ? { issues: checker.issues } : { template, library: checker.library }
+}
+
+function readMap<T>(
+  checker: Checker,
+  value: unknown,
+  path: string,
+  read: (checker: Checker, value: unknown, path: string) => T | undefined,
+  most = limits.entries,
+): Record<Id, T> {
+  const entries = checker.entries(value, path, `${path} by id`)
+  if (entries.length > most) checker.add(path, `at most ${most} ${path}`, entries)
+  const result: Record<Id, T> = {}
+  for (const [id, piece] of entries.slice(0, most)) {
+    if (!isId(id)) {
+      checker.add(path, 'ids of 1 to 80 letters, digits and - _ . :', id)
+      continue
+    }
+    const made = read(checker, piece, at(path, id))
+    if (made !== undefined) result[id] = made
+  }
+  return result
+}
+
+function readPhase(checker: Checker, value: unknown, path: string): Phase | undefined {
+  const phase = checker.check(phaseShape, value, path)
+  const weeks = phase && readLength(checker, phase.weeks, at(path, 'weeks'))
+  if (!phase || !weeks) return undefined
+  const light = ((phase.light ?? []) as unknown[]).map((one, i) =>
+    readLight(checker, one, at(at(path, 'light'), i), rowWeeks({ weeks } as Phase)),
+  )
+  return {
+    id: phase.id,
+    name: phase.name,
+    weeks,
+    rotation: phase.rotation as Id[],
+    perWeek: phase.perWeek,
+    light: light.filter((one) => one !== undefined),
+    ...(phase.ends && { ends: phase.ends }),
+    ...(phase.defaults && { defaults: phase.defaults as Phase['defaults'] }),
+  }
+}
+
+export function readLength(checker: Checker, value: unknown, path: string): Length | undefined {
+  if (typeof value !== 'object') return checker.check(weeksField(), value as number, path)
+  const length = checker.check(untilShape, value, path)
+  if (!length) return undefined
+  const { progression, ...sign } = length.until as { progression?: unknown }
+  const until = readSign(checker, sign, at(path, 'until'))
+  if (!isId(progression)) checker.add(at(at(path, 'until'), 'progression'), 'a progression’s id', progression)
+  if (!until || !isId(progression)) return undefined
+  return { least: length.least, most: length.most, until: { ...until, progression } }
+}
+
+const readSign = (checker: Checker, value: unknown, path: string): TriggerBasis | undefined =>
+  readKind(checker, value, path, 'sign', triggerKinds, (kind) => triggerOf[kind as TriggerKind])
+
+export function readTrack(checker: Checker, value: unknown, path: string): Track | undefined {
+  const track = checker.check(trackShape, value, path)
+  if (!track) return undefined
+  const changes = (track.changes as unknown[]).map((one, i) =>
+    readAdjustment(checker, one, at(at(path, 'changes'), i)),
+  )
+  return { name: track.name, changes: changes.filter((one): one is Adjustment => one !== undefined) }
+}
+
+function readSession(checker: Checker, value: unknown, path: string): Session | undefined {
+  const session = checker.check(sessionShape, value, path)
+  if (!session) return undefined
+  const parts = (session.parts as unknown[]).map((part, i) =>
+    checker.check(partShape, part, at(at(path, 'parts'), i)),
+  )
+  return {
+    name: session.name,
+    parts: parts.filter((part) => part !== undefined) as Part[],
+    ...(session.defaults && { defaults: session.defaults as Session['defaults'] }),
+  }
+}
+
+export function readSlot(checker: Checker, value: unknown, path: string, phases: Phase[]): Slot | undefined {
+  const slot = checker.check(slotShape, value, path)
+  if (!slot) return noteNearName(checker, value, path)
+  const by: RowClock = slot.by ?? 'week'
+  const rows: Slot['rows'] = {}
+  for (const [id, list] of checker.entries(slot.rows, at(path, 'rows'), 'rows by phase id')) {
+    const place = at(at(path, 'rows'), id)
+    const phase = phases.find((one) => one.id === id)
+    if (!phase) checker.add(place, `a phase of this template (${phases.map((one) => one.id).join(', ')})`, id)
+    else rows[id] = readRows(checker, list, place, by, phase)
+  }
+  const follows = ((slot.follows ?? []) as { progression: Id; role?: Follow['role'] }[]).map(
+    ({ progression, role = 'main' }): Follow => ({ progression, role }),
+  )
+  const { warmUp: given, ...rest } = slot as { warmUp?: unknown }
+  const warmUp =
+    given === undefined || given === 'none' ? given : readWarmUp(checker, given, at(path, 'warmUp'))
+  return { ...rest, ...(warmUp !== undefined && { warmUp }), follows, by, rows } as Slot
+}
+
+export const readWarmUp = (checker: Checker, value: unknown, path: string): WarmUp | undefined =>
+  readKind(checker, value, path, 'kind', warmUpNames, (kind) => warmUpOf[kind as WarmUpName])
+
+/** Rows by week are written out, one for each week; other rows are as many as there are. */
+export function readRows(
+  checker: Checker,
+  value: unknown,
+  path: string,
+  by: RowClock,
+  phase: Phase,
+): SetGroup[][] {
+  const weeks = rowWeeks(phase)
+  const fits: Record<RowClock, (count: number) => boolean> = {
+    week: (count) => count === 1 || count === weeks,
+    exposure: (count) => count <= limits.weeks,
+    place: (count) => count <= phase.perWeek,
+    toTest: (count) => count <= limits.weeks,
+  }
+  const expected: Record<RowClock, string> = {
+    week: `${weeks} rows, one for each week of the phase, or one row for all of them`,
+    exposure: `1 to ${limits.weeks} rows, one for each exposure`,
+    place: `1 to ${phase.perWeek} rows, one for each place of the week`,
+    toTest: `1 to ${limits.weeks} rows, the last one for the week of the test`,
+  }
+  if (!Array.isArray(value) || !value.length || !fits[by](value.length)) {
+    checker.add(path, expected[by], value)
+    return []
+  }
+  const rows = value.map((row, i) => readRow(checker, row, at(path, i)))
+  return by !== 'week' || rows.length === weeks ? rows : Array.from({ length: weeks }, () => rows[0] ?? [])
+}
+
+export function readRow(checker: Checker, value: unknown, path: string): SetGroup[] {
+  if (!Array.isArray(value) || value.length < 1 || value.length > limits.groups) {
+    checker.add(path, `a list of 1 to ${limits.groups} groups of sets`, value)
+    return []
+  }
+  const ids = new Set<Id>()
+  return value.flatMap((piece, i) => {
+    const place = at(path, i)
+    const group = checker.check(setGroupShape, piece, place)
+    if (!group) return []
+    const load = readLoad(checker, group.load, at(place, 'load'))
+    const goal = readGoal(checker, group.goal, at(place, 'goal'))
+    const id = group.id ?? String(i + 1)
+    if (ids.has(id)) checker.add(at(place, 'id'), 'an id of its own in the row', id)
+    ids.add(id)
+    return load && goal ? [{ ...group, id, goal, load } as SetGroup] : []
+  })
+}
+
+export const readLoad = (checker: Checker, value: unknown, path: string): LoadBasis | undefined =>
+  readKind(checker, value, path, 'of', sourceKinds, (of) => sourceOf[of as SourceKind])
+
+/** A goal is named by the key that it has. */
+export function readGoal(checker: Checker, value: unknown, path: string): Goal | undefined {
+  const isObject = typeof value === 'object' && value !== null
+  const key = isObject ? keyOf(value) : undefined
+  if (key) return checker.check(goalOf[key].shape, value, path) as Goal | undefined
+  checker.add(path, `a goal with one of the keys ${goalKeys.join(', ')}`, value)
+  return undefined
+}
+
+export function readProgression(checker: Checker, value: unknown, path: string): Progression | undefined {
+  const progression = checker.check(progressionShape, value, path)
+  if (!progression) return undefined
+  const pieces = progression.stages as unknown[]
+  const seen = new Set<Id>()
+  const stages = pieces.flatMap((piece, i) => {
+    const place = at(at(path, 'stages'), i)
+    const stage = checker.check(stageShape, piece, place)
+    if (!stage) return []
+    if (seen.has(stage.id)) checker.add(at(place, 'id'), 'an id that no other stage has', stage.id)
+    seen.add(stage.id)
+    const isLast = i === pieces.length - 1
+    if (isLast !== (stage.until === undefined)) {
+      const expected = isLast
+        ? 'no sign: the last stage goes on'
+        : 'the sign that ends it: two rules cannot both have a lift'
+      checker.add(at(place, 'until'), expected, stage.until)
+      return []
+    }
+    const until = stage.until && readSign(checker, stage.until, at(place, 'until'))
+    if (stage.offers && isLast)
+      checker.add(
+        at(place, 'offers'),
+        'a stage after it to offer',
+        stage.offers,
+        'Remove it, or add a stage.',
+      )
+    const ruled = readRule(checker, stage, place)
+    if (!ruled) return []
+    const { id, offers, waits } = stage
+    const own = { ...(until && { until }), ...(offers && { offers }), ...(waits && { waits }) }
+    return [{ id, ...ruled, ...own } as ProgressionStage]
+  })
+  if (!progression.inPhases) return { stages }
+  const inPhases = progression.inPhases.flatMap((one, i) => {
+    const ruled = readRule(checker, one, at(at(path, 'inPhases'), i))
+    return ruled ? [{ phase: one.phase, ...ruled } as PhaseRule] : []
+  })
+  return { stages, inPhases }
+}
+
+/** A rule with its parameters, as a stage or a phase has it. */
+function readRule(
+  checker: Checker,
+  { rule: given, params }: { rule: object; params: object },
+  path: string,
+): Pick<Stage, 'rule' | 'params'> | undefined {
+  const rule = given as unknown as RuleKind
+  if (!ruleKinds.includes(rule)) {
+    checker.add(at(path, 'rule'), `one of ${ruleKinds.join(', ')}`, rule)
+    return undefined
+  }
+  const read = checker.check(ruleOf[rule].params, params, at(path, 'params'))
+  return read && ({ rule, params: read } as Pick<Stage, 'rule' | 'params'>)
+}
+
+/** An unknown exercise is most often a spelling: name the closest one. */
+function noteNearName(checker: Checker, value: unknown, path: string): undefined {
+  const issue = checker.issues.findLast(({ path: p }) => p === at(path, 'exercise'))
+  const given = String((value as { exercise?: unknown } | null)?.exercise ?? '').toLowerCase()
+  const near = exerciseIds.find((id) => id.toLowerCase() === given.replace(/[\s_-]/g, ''))
+  if (issue) issue.fix = near ? `Write "${near}".` : 'docs/reference.md lists the exercises.'
+}

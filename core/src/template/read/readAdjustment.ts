@@ -1,0 +1,45 @@
+import {
+  type Where,
+  type Adjustment,
+  changeNames,
+  changeOf,
+  type Change,
+  type ChangeName,
+} from '../../adjustments/index.ts'
+import { at, type Checker } from '../../parsing/index.ts'
+import { readKind } from './readKind.ts'
+import { adjustmentShape, whereShape } from './shape.ts'
+
+/** A change and where it acts, of a track, a light week or a member. */
+export function readAdjustment(checker: Checker, value: unknown, path: string): Adjustment | undefined {
+  const piece = checker.check(adjustmentShape, value, path)
+  if (!piece) return undefined
+  const change = readChange(checker, piece.do, at(path, 'do'))
+  const where = checker.check(whereShape, piece.where, at(path, 'where')) as Where | undefined
+  return change && where && { id: piece.id, do: change, where }
+}
+
+/** A light week's: it lowers something, raises nothing, and says in which weeks of the phase. */
+export function readLight(
+  checker: Checker,
+  value: unknown,
+  path: string,
+  weeks: number,
+): Adjustment | undefined {
+  const light = readAdjustment(checker, value, path)
+  if (!light) return undefined
+  if (!changeOf[light.do.kind].lightens(light.do)) {
+    const expected = 'a change that lowers something and raises nothing'
+    checker.add(at(path, 'do'), expected, light.do, 'A light week is never heavier.')
+  }
+  const where = at(path, 'where')
+  if (!light.where.weeks && !light.where.toTest)
+    checker.add(at(where, 'weeks'), 'the weeks of the phase that are light', undefined, 'Add it.')
+  light.where.weeks?.forEach((week, i) => {
+    if (week > weeks) checker.add(at(at(where, 'weeks'), i), `a week of this phase, 1 to ${weeks}`, week)
+  })
+  return light
+}
+
+export const readChange = (checker: Checker, value: unknown, path: string): Change | undefined =>
+  readKind(checker, value, path, 'kind', changeNames, (kind) => changeOf[kind as ChangeName])

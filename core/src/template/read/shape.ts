@@ -1,0 +1,297 @@
+import { mixed, string } from 'yup'
+import {
+  choiceField,
+  dayField,
+  exerciseField,
+  idField,
+  laterField,
+  listField,
+  numberField,
+  percentField,
+  stepField,
+  strictObject,
+  textField,
+  trueField,
+  wholeField,
+} from '../../parsing/index.ts'
+import { muscles } from '../../library/index.ts'
+import { repTables } from '../../maxes/index.ts'
+import {
+  fixable,
+  groupParts,
+  missedPolicies,
+  rowClocks,
+  setStyles,
+  turnClocks,
+  lightPolicies,
+} from '../types.ts'
+
+/**
+ * The pieces of template format 1. The reader checks a file against them piece by piece, the JSON Schema is assembled
+ * from the same ones. What is `laterField` here is a piece of its own.
+ */
+export const limits = {
+  weeks: 60,
+  rotation: 12,
+  slots: 24,
+  parts: 8,
+  sets: 30,
+  groups: 12,
+  phases: 24,
+  light: 20,
+  tracks: 12,
+  changes: 60,
+  stages: 8,
+  entries: 400,
+  exercises: 500,
+}
+
+const liftField = () =>
+  strictObject({ exercise: exerciseField().required(), variant: textField('a variant', 60) })
+    .default(undefined)
+    .meta({ expected: 'a lift like {"exercise": "backSquat", "variant": "paused"}' })
+
+const tempoField = () =>
+  string()
+    .strict()
+    .matches(/^[0-9X]{4}$/)
+    .meta({
+      expected: 'a tempo of four digits like 31X0: lowering, pause, lifting, pause; X as fast as possible',
+    })
+
+/** What a group may inherit. */
+const inherited = {
+  rir: wholeField('reps in reserve', 0, 10),
+  rest: wholeField('seconds of rest', 0, 1800),
+  tempo: tempoField(),
+}
+
+const defaultsField = () =>
+  strictObject(inherited)
+    .default(undefined)
+    .meta({ expected: 'what slots inherit, like {"rir": 2, "rest": 180, "tempo": "31X0"}' })
+
+export const headShape = strictObject({
+  format: mixed<1>((value): value is 1 => value === 1)
+    .required()
+    .meta({ expected: 'the number 1', json: { const: 1 } }),
+  name: textField('the name of the template', 120).required(),
+  note: textField('a note', 4000),
+  trainingMax: numberField('percent of the 1RM, 50 to 100', 50, 100),
+  maxes: strictObject({
+    use: choiceField(['newest', 'best']).required(),
+    weeks: wholeField('weeks that the best is looked for in', 1, 104),
+    table: choiceField(repTables),
+    ratios: listField('lifts tied to another’s max', 60, 0).of(
+      strictObject({
+        lift: liftField().required(),
+        of: liftField().required(),
+        percent: percentField().required(),
+      }),
+    ),
+    fresh: wholeField('weeks after which a max is too old to trust', 1, 104),
+  })
+    .default(undefined)
+    .test('fits', '"weeks" with "best" and only with it', (maxes) =>
+      maxes === undefined ? true : (maxes.use === 'best') === (maxes.weeks !== undefined),
+    )
+    .meta({ expected: 'which max percents read' }),
+  missed: choiceField(missedPolicies),
+  away: strictObject({
+    weeks: wholeField('weeks without a session', 1, 52).required(),
+    back: numberField('percent of the load in the first week back, -50 to -1', -50, -1).required(),
+  })
+    .default(undefined)
+    .meta({ expected: 'what a member comes back to' }),
+  rounding: choiceField(['nearest', 'down', 'up']),
+  lightPolicy: choiceField(lightPolicies),
+  warmUp: laterField('a warm-up like {"kind": "fewSets", "sets": 2}'),
+  phases: listField('phases', limits.phases).required(),
+  sessions: laterField('sessions by id').required(),
+  slots: laterField('slots by id').required(),
+  progressions: laterField('progressions by id'),
+  tracks: laterField('tracks by id'),
+  exercises: laterField('exercises of the gym by id, those that it names'),
+})
+
+export const phaseShape = strictObject({
+  id: idField('the phase’s id').required(),
+  name: textField('the phase’s name', 80).required(),
+  weeks: laterField('a number of weeks, or {"least", "most", "until"}').required(),
+  rotation: listField('session ids in the order in which they turn', limits.rotation)
+    .of(idField())
+    .required(),
+  perWeek: wholeField('sessions a week', 1, 14).required(),
+  light: listField('light-week adjustments', limits.light, 0),
+  ends: choiceField(['test day']),
+  defaults: defaultsField(),
+})
+
+export const weeksField = () => wholeField('weeks', 1, limits.weeks).required()
+
+export const untilShape = strictObject({
+  least: wholeField('the least weeks', 1, limits.weeks).required(),
+  most: wholeField('the most weeks', 1, limits.weeks).required(),
+  until: laterField('a sign and the progression that shows it').required(),
+}).test('fits', '"most" at least as many as "least"', ({ least, most }) => most >= least)
+
+export const trackShape = strictObject({
+  name: textField('the track’s name', 60).required(),
+  changes: listField('changes', limits.changes, 0).required(),
+})
+
+export const adjustmentShape = strictObject({
+  id: idField('the adjustment’s id').required(),
+  do: laterField('a change').required(),
+  where: laterField('where it acts').required(),
+})
+
+export const whereShape = strictObject({
+  phases: listField('phase ids', limits.phases).of(idField()),
+  toTest: listField('weeks to the test day', limits.weeks).of(
+    wholeField('weeks to the test day', 0, limits.weeks),
+  ),
+  days: strictObject({ from: dayField().required(), to: dayField().required() })
+    .default(undefined)
+    .meta({ expected: 'days like {"from": "2026-03-02", "to": "2026-03-08"}' }),
+  muscles: listField('muscles, worked foremost', muscles.length).of(choiceField(muscles)),
+  weeks: listField('weeks of the phase', limits.weeks).of(wholeField('a week of the phase', 1, limits.weeks)),
+  sessions: listField('session ids', 50).of(idField()),
+  slots: listField('slot ids', 200).of(idField()),
+  lifts: listField('lifts', 50).of(liftField()),
+})
+
+export const sessionShape = strictObject({
+  name: textField('the session’s name', 80).required(),
+  parts: listField('parts', limits.parts).required(),
+  defaults: defaultsField(),
+})
+
+export const partShape = strictObject({
+  name: textField('the part’s name', 60).required(),
+  minutes: wholeField('minutes', 1, 240),
+  slots: listField('slot ids in order', limits.slots, 0).of(idField()).required(),
+  turns: strictObject({
+    by: choiceField(['week', 'place']).required(),
+    every: wholeField('weeks, or places, between turns', 1, 26).required(),
+  })
+    .default(undefined)
+    .meta({ expected: 'turns of its slots like {"by": "week", "every": 3}' }),
+})
+
+export const slotShape = strictObject({
+  exercise: exerciseField().required(),
+  variant: textField('a variant', 60),
+  group: textField('the letter of a superset', 2),
+  note: textField('a note', 500),
+  follows: listField('progressions that the slot follows', 4, 0).of(
+    strictObject({
+      progression: idField('a progression’s id').required(),
+      role: mixed<string | { byPlace: string[] }>(isRole).meta({
+        expected: 'a role, or {"byPlace": [role, …]}',
+        json: {
+          oneOf: [
+            { type: 'string' },
+            {
+              type: 'object',
+              properties: { byPlace: { type: 'array', minItems: 1, items: { type: 'string' } } },
+              required: ['byPlace'],
+              additionalProperties: false,
+            },
+          ],
+        },
+      }),
+    }),
+  ),
+  turns: strictObject({
+    with: listField('lifts that take the slot in turn', 6).of(liftField().required()).required(),
+    by: choiceField(turnClocks).required(),
+    every: wholeField('weeks, places or phases between turns', 1, 26).required(),
+  })
+    .default(undefined)
+    .meta({ expected: 'turns like {"with": [{"exercise": "frontSquat"}], "by": "week", "every": 3}' }),
+  by: choiceField(rowClocks),
+  circuit: strictObject({
+    name: textField('the circuit’s name', 80).required(),
+    by: choiceField(['time', 'rounds']).required(),
+    rounds: wholeField('rounds', 1, 100),
+    capSeconds: wholeField('seconds at most', 30, 7200),
+  })
+    .default(undefined)
+    .test(
+      'fits',
+      'rounds where it is scored by time, seconds at most where it is scored by rounds',
+      (circuit) =>
+        circuit === undefined
+          ? true
+          : (circuit.by === 'time' ? circuit.rounds : circuit.capSeconds) !== undefined,
+    )
+    .meta({ expected: 'a circuit like {"name": "Dock", "by": "time", "rounds": 5}' }),
+  capStep: stepField(50),
+  counts: strictObject(
+    Object.fromEntries(muscles.map((muscle) => [muscle, numberField('what a set counts, 0 to 1', 0, 1)])),
+  )
+    .default(undefined)
+    .meta({ expected: 'what a set counts for a muscle, like {"triceps": 1}' }),
+  warmUp: laterField('a warm-up, or "none"'),
+  rows: laterField('rows by phase id').required(),
+})
+
+export const setGroupShape = strictObject({
+  id: idField('the group’s id, the same in every week'),
+  sets: wholeField('sets', 1, limits.sets).required(),
+  lift: liftField(),
+  goal: laterField('a goal like {"reps": 5}').required(),
+  load: laterField('a load basis like {"of": "max", "percent": 75}').required(),
+  part: choiceField(groupParts),
+  over: trueField('true, where more than the 1RM is meant'),
+  ...inherited,
+  fixed: listField('what stands as it is written where a rule would write its own', fixable.length).of(
+    choiceField(fixable).required(),
+  ),
+  roundRest: wholeField('seconds of rest after the round', 0, 1800),
+  perSide: trueField('true, for reps of each side'),
+  option: strictObject({
+    percent: wholeField('percent of the reps', 10, 100).required(),
+    say: textField('the other way of doing it', 60).required(),
+  })
+    .default(undefined)
+    .meta({ expected: 'another way like {"percent": 50, "say": "in a 10 kg vest"}' }),
+  style: choiceField(setStyles),
+  bands: textField('bands or chains, by name and number', 60),
+  least: wholeField('the fewest sets before the sign may end them', 1, limits.sets),
+  stop: textField('the sign that ends the sets', 80),
+}).test('fits', '"least" and "stop" together, and no more least than sets', ({ sets, least, stop }) =>
+  least === undefined ? stop === undefined : stop !== undefined && least <= sets,
+)
+
+export const phaseRuleShape = strictObject({
+  phase: idField('a phase').required(),
+  rule: laterField('a rule').required(),
+  params: laterField('the rule’s parameters').required(),
+})
+
+export const progressionShape = strictObject({
+  stages: listField('stages', limits.stages).required(),
+  inPhases: listField('rules of single phases', limits.phases).of(phaseRuleShape),
+})
+
+export const stageShape = strictObject({
+  id: idField('the stage’s id').required(),
+  rule: laterField('a rule').required(),
+  params: laterField('the rule’s parameters').required(),
+  until: laterField('the sign that hands the lift over to the next stage'),
+  offers: trueField('true, where the sign offers the next stage and does not hand the lift over by itself'),
+  waits: choiceField(['technique']),
+})
+
+function isRole(value: unknown): value is string | { byPlace: string[] } {
+  if (typeof value === 'string') return value.length > 0
+  const { byPlace, ...rest } = (value ?? {}) as { byPlace?: unknown }
+  return (
+    Array.isArray(byPlace) &&
+    byPlace.length > 0 &&
+    byPlace.every((role) => typeof role === 'string') &&
+    !Object.keys(rest).length
+  )
+}

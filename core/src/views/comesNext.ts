@@ -1,0 +1,39 @@
+import { liftKey } from '../library/index.ts'
+import type { WhyStep } from '../words/index.ts'
+import type { ShownGroup } from '../member/index.ts'
+import type { Plan, PlannedSession, PlannedSlot } from '../plan/index.ts'
+
+/** Where a lift of a session comes next, what is asked there, and what moved it. */
+export type ComesNext = {
+  slot: PlannedSlot
+  then: { position: number; week: number; inWeek: number; name: string; groups: ShownGroup[] } | null
+  reason: WhyStep | null
+}
+
+/** The last rung before rounding and plates. */
+const reasonOf = (why: WhyStep[]): WhyStep | null =>
+  why.findLast(({ id }) => !/^(round|plates|body)\./.test(id)) ?? null
+
+/** For each slot of a session with a computed load: its lift's next place in the plan, and the rung that says why. */
+export function comesNext(plan: Plan, session: PlannedSession): ComesNext[] {
+  const later = plan.weeks.flatMap(({ week, places }) =>
+    places
+      .filter(({ status }) => status === 'next' || status === 'ahead')
+      .map((place) => ({ ...place, week })),
+  )
+  return session.slots
+    .filter(({ groups }) => groups.some(({ load }) => load))
+    .map((slot) => {
+      for (const { position, week, inWeek, name, slots } of later) {
+        const same = slots.find(
+          (one) =>
+            liftKey(one) === liftKey(slot) &&
+            (one.groups[0]?.ruled !== undefined) === (slot.groups[0]?.ruled !== undefined),
+        )
+        if (!same) continue
+        const reason = reasonOf(same.groups[0]?.why ?? [])
+        return { slot, then: { position, week, inWeek, name, groups: same.groups }, reason }
+      }
+      return { slot, then: null, reason: null }
+    })
+}

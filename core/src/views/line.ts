@@ -1,0 +1,79 @@
+import type { Need } from '../loads/index.ts'
+import type { ShownGroup } from '../member/index.ts'
+import { kindOf } from '../goals/index.ts'
+import { liftName, type Lift, type Library } from '../library/index.ts'
+import type { Circuit, SetStyle } from '../template/index.ts'
+import { formatLoad, formatNumber, formatSeconds, formatSpan } from '../units/index.ts'
+import type { WarmUpSet } from '../warmups/index.ts'
+
+/** A slot's groups in trade shorthand: "3 × 5 @ 62.5 kg, 1 × 5+ @ 70 kg"; a missing load is "?". */
+export const formatGroups = (library: Library, groups: ShownGroup[]): string =>
+  groups.map((group) => formatGroup(library, group)).join(', ')
+
+/** "2 × 5, 5+ @ 70 kg": the last set of a plus group is the one with the plus; then tempo, bands and what else was said. */
+export function formatGroup(library: Library, group: ShownGroup): string {
+  const { load, missing } = group
+  const at = load ? ` @ ${formatHandled(group, load)}` : missing ? ' @ ?' : ''
+  const said = [
+    group.perSide && 'each side',
+    group.option && `or ${group.option.percent}% of the reps ${group.option.say}`,
+    group.bands && `with ${group.bands}`,
+    group.tempo && `tempo ${group.tempo}`,
+    group.style && styleWords[group.style],
+    group.stop && `stop when ${group.stop}`,
+  ].filter(Boolean)
+  return [`${group.lift ? formatLine(library, group, group.lift) : formatSets(group)}${at}`, ...said].join(
+    ', ',
+  )
+}
+
+/** "10 dumbbell row": a line of a circuit. */
+const formatLine = (library: Library, { reps, goal }: ShownGroup, lift: Lift): string =>
+  `${goal ? kindOf(goal).cell(goal) : formatSpan(reps ?? 1)} ${liftName(library, lift).toLowerCase()}`
+
+/** "5 rounds for time, at most 20:00", "as many rounds as fit into 12:00". */
+export function formatCircuit({ by, rounds = 1, capSeconds }: Circuit): string {
+  if (by === 'rounds') return `as many rounds as fit into ${formatSeconds(capSeconds ?? 0)}`
+  const cap = capSeconds === undefined ? '' : `, at most ${formatSeconds(capSeconds)}`
+  return `${rounds} ${rounds === 1 ? 'round' : 'rounds'} for time${cap}`
+}
+
+const styleWords: Record<SetStyle, string> = {
+  ramp: 'rising',
+  drop: 'drop sets',
+  speed: 'with full speed',
+  lowering: 'lowering only',
+  held: 'held',
+  partial: 'partial',
+}
+
+function formatSets({ sets, reps, plus, goal, least }: ShownGroup): string {
+  const asked = goal ? kindOf(goal).cell(goal) : formatSpan(reps ?? 1)
+  if (goal && !kindOf(goal).meetsTogether && sets === 1) return asked
+  if (goal && kindOf(goal).meetsTogether) return `${asked} within ${sets} ${sets === 1 ? 'set' : 'sets'}`
+  if (!plus) return `${least ? `${least}-${sets}` : sets} × ${asked}`
+  return sets === 1 ? `1 × ${asked}+` : `${sets - 1} × ${asked}, ${asked}+`
+}
+
+/** A load as it is handled: "62.5 kg"; on top of body weight "+10 kg", "body weight", or "15 kg of help". */
+export function formatHandled(
+  { body, help }: Pick<ShownGroup, 'body' | 'help'>,
+  load: NonNullable<ShownGroup['load']>,
+): string {
+  if (!body) return formatLoad(load)
+  if (!load.value) return 'body weight'
+  return help ? `${formatLoad(load)} of help` : `+${formatLoad(load)}`
+}
+
+/** What a slot lacks before its load can be given. */
+export const needWords: Record<Need['need'], string> = {
+  max: 'needs a max',
+  bodyWeight: 'needs a body weight',
+  role: 'needs its first day',
+}
+
+/** "20 × 8, 40 × 5 kg": the ramp before the work. */
+export function formatWarmUps(sets: WarmUpSet[]): string {
+  const unit = sets[0]?.load.unit ?? 'kg'
+  return `${sets.map(({ load, reps }) => `${formatNumber(load.value)} × ${reps}`).join(', ')} ${unit}`
+}

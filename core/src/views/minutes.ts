@@ -1,0 +1,70 @@
+import type { Id } from '../parsing/index.ts'
+import { kindOf, type Goal } from '../goals/index.ts'
+import { exerciseOf, type Tool, type Library } from '../library/index.ts'
+import type { ShownGroup } from '../member/index.ts'
+import type { Circuit, Template } from '../template/index.ts'
+import type { PlannedSlot } from '../plan/index.ts'
+
+/** What a session takes where nothing is stated, in seconds (common practice, no source). */
+const usual = {
+  aRep: 3,
+  rest: 90,
+  /** A set whose time nobody can tell. */
+  aSet: 40,
+  warmUpRest: 60,
+}
+const setUp: Record<Tool, number> = { barbell: 90, dumbbells: 30, machine: 30, 'body weight': 20 }
+
+/** What of a planned slot tells on its minutes. */
+export type MinutesOf = Pick<PlannedSlot, 'slot' | 'exercise' | 'warmUps' | 'circuit'> & {
+  groups: TimedGroup[]
+}
+type TimedGroup = Pick<ShownGroup, 'sets' | 'reps' | 'perSide' | 'tempo' | 'rest' | 'roundRest'> & {
+  goal?: Goal
+}
+
+/**
+ * Minutes that a session takes as it is planned for somebody: what its parts state, and for the others the set-up of each
+ * exercise, its warm-up sets, and its sets with the rests between them. A stronger member ramps longer.
+ */
+export function minutesOf(library: Library, template: Template, session: Id, slots: MinutesOf[]): number {
+  const parts = template.sessions[session]?.parts ?? []
+  const stated = parts.filter(({ minutes }) => minutes !== undefined)
+  const within = new Set(stated.flatMap((part) => part.slots))
+  const seconds = slots
+    .filter(({ slot }) => !within.has(slot))
+    .reduce((sum, slot) => sum + secondsOf(library, slot), 0)
+  return Math.round(stated.reduce((sum, { minutes = 0 }) => sum + minutes, 0) + seconds / 60)
+}
+
+function secondsOf(library: Library, slot: MinutesOf): number {
+  if (slot.circuit) return setUp.barbell + secondsOfCircuit(slot.circuit, slot.groups)
+  const warmUps = (slot.warmUps ?? []).reduce(
+    (sum, { reps }) => sum + reps * usual.aRep + usual.warmUpRest,
+    0,
+  )
+  const sets = slot.groups.reduce((sum, group) => sum + secondsOfGroup(group), 0)
+  const last = slot.groups.at(-1)
+  // The rest after the last set is spent on the way to the next exercise.
+  return setUp[exerciseOf(library, slot).tool] + warmUps + sets - (last ? (last.rest ?? usual.rest) : 0)
+}
+
+function secondsOfGroup(group: TimedGroup): number {
+  const { sets, reps, goal, perSide, tempo, rest = usual.rest, roundRest = 0 } = group
+  const asked: Goal = goal ?? { reps: reps ?? 1 }
+  const aSet = kindOf(asked).seconds(asked, tempo ? aRepAt(tempo) : usual.aRep) ?? usual.aSet
+  return sets * (aSet * (perSide ? 2 : 1) + rest + roundRest)
+}
+
+/** Its cap; or its rounds of lines done one after the other, without rest. */
+function secondsOfCircuit({ rounds = 1, capSeconds }: Circuit, lines: TimedGroup[]): number {
+  const aRound = lines.reduce(
+    (sum, line) => sum + secondsOfGroup({ ...line, sets: 1, rest: 0, roundRest: 0 }),
+    0,
+  )
+  return capSeconds ?? rounds * aRound
+}
+
+/** Seconds of a rep: the four digits together, an X counting as one. */
+const aRepAt = (tempo: string): number =>
+  [...tempo].reduce((sum, digit) => sum + (digit === 'X' ? 1 : Number(digit)), 0) || usual.aRep

@@ -1,0 +1,2 @@
+export { fewSets } from './fewSets.ts'
+export { ladder } from './ladder.ts'

@@ -1,0 +1,1 @@
+export { fill, type Messages, type Value, type WhyStep } from './whyStep.ts'

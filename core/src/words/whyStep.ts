@@ -1,0 +1,23 @@
+import { formatDay, formatLoad, formatNumber, isDay, type Load } from '../units/index.ts'
+
+/** One step of the ladder from a max to the load on the bar: data, with the sentence rendered late. */
+export type WhyStep = { id: string; data: Record<string, Value> }
+export type Value = string | number | Load
+
+/** Sentences by id, `{name}` standing for a value of the data. They travel with the unit that writes the rung. */
+export type Messages = Record<string, string>
+
+/** Fills a sentence: loads with unit, days written out, numbers with at most two decimals. An unknown name throws. */
+export function fill(sentence: string, data: WhyStep['data']): string {
+  return sentence.replace(/\{(\w+)\}/g, (_, name: string) => {
+    const value = data[name]
+    if (value === undefined) throw new Error(`missing "${name}" for the sentence "${sentence}"`)
+    return show(value)
+  })
+}
+
+function show(value: Value): string {
+  if (typeof value === 'number') return formatNumber(value)
+  if (typeof value === 'object') return formatLoad(value)
+  return isDay(value) ? formatDay(value) : value
+}
