@@ -1,5 +1,5 @@
 import type { Library } from '@young-oak/core/library'
-import { readMember } from '@young-oak/core/member'
+import { readMember } from '@young-oak/core/facts'
 import { planMember } from '@young-oak/core/plan'
 import { readTemplate, type Template } from '@young-oak/core/template'
 

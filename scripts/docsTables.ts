@@ -6,7 +6,7 @@ import { answerOf, answerOrder, advise, situations, wellSignals } from '@young-o
 import { forecastOf, type Supposed, doingUnder } from '@young-oak/core/dryRun'
 import { fill } from '@young-oak/core/words'
 import { deloadOf, type DeloadKind } from '@young-oak/core/deloads'
-import type { Member } from '@young-oak/core/member'
+import type { Member } from '@young-oak/core/facts'
 import { ruleOf, sampleGroup, sampleRole, type RuleKind } from '@young-oak/core/progressions'
 import { formatSets, readTemplate, shorthandExamples, slotsOf, type Template } from '@young-oak/core/template'
 import { liftName } from '@young-oak/core/library'

@@ -16,7 +16,7 @@ import {
 import { forecastKinds, forecastOf, type Supposed, doingUnder } from '@young-oak/core/dryRun'
 import { explain } from '@young-oak/core/explain'
 import { liftName, type Library } from '@young-oak/core/library'
-import { readMember } from '@young-oak/core/member'
+import { readMember } from '@young-oak/core/facts'
 import { formatIssue, parseJson, type Issue } from '@young-oak/core/parsing'
 import { readTemplate, type Template } from '@young-oak/core/template'
 import { compareLoads, formatAmount, formatDay, formatLoad, isDay } from '@young-oak/core/units'

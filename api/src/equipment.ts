@@ -1,6 +1,6 @@
 import { day } from './fields.ts'
 import { mixed, object, string, type InferType } from 'yup'
-import type { EquipmentBody } from '@young-oak/core/member'
+import type { EquipmentBody } from '@young-oak/core/facts'
 import type { Id } from '@young-oak/core/parsing'
 import type { Unit } from '@young-oak/core/units'
 

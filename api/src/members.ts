@@ -1,4 +1,5 @@
-import type { Enrolment, Member } from '@young-oak/core/member'
+import type { Member } from '@young-oak/core/facts'
+import type { Enrolment } from '@young-oak/core/member'
 import type { Template } from '@young-oak/core/template'
 
 /** A member as a writer's list shows them. */

@@ -1,6 +1,7 @@
 // Fills an empty database with the demo's gym, people, templates and eight weeks of training; leaves a filled one alone.
 import { randomUUID } from 'node:crypto'
-import type { Enrolment, Fact, SessionLog } from '@young-oak/core/member'
+import type { Fact } from '@young-oak/core/facts'
+import type { Enrolment, SessionLog } from '@young-oak/core/member'
 import { readTemplate, type Template } from '@young-oak/core/template'
 import { addDays, type Day, type Rack } from '@young-oak/core/units'
 import { migrate } from '@young-oak/server/database/migrate'

@@ -1,4 +1,4 @@
-import type { CheckIn, Fact, FactBody } from '@young-oak/core/member'
+import type { CheckIn, Fact, FactBody } from '@young-oak/core/facts'
 import { addDays, type Day } from '@young-oak/core/units'
 
 /** What some of the made-up members have said of themselves besides their maxes, by name. */

@@ -1,12 +1,6 @@
 // The engine's figures: one member, as DESIGN states them, replayed whole and from a checkpoint.
-import {
-  setLogId,
-  sessionLogId,
-  type Enrolment,
-  type Fact,
-  type Member,
-  type SetLog,
-} from '@young-oak/core/member'
+import type { Fact, Member } from '@young-oak/core/facts'
+import { setLogId, sessionLogId, type Enrolment, type SetLog } from '@young-oak/core/member'
 import { planMember, snapshot, type Checkpoint, type Plan } from '@young-oak/core/plan'
 import { readTemplate, type Template } from '@young-oak/core/template'
 import { addDays, usualRack, type Day } from '@young-oak/core/units'

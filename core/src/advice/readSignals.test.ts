@@ -1,7 +1,8 @@
 // Figures of a member's logs, each by hand: a squat three times a week, planned with a light week in the fourth.
+import type { SessionLog, SetLog } from '../member/index.ts'
 import type { Answers } from '../progressions/index.ts'
 import { describe, expect, test } from '@jest/globals'
-import type { Fact, FactBody, Member, SessionLog, SetLog } from '../member/index.ts'
+import type { Fact, FactBody, Member } from '../facts/index.ts'
 import { planMember, snapshot, type Plan } from '../plan/index.ts'
 import { readTemplate, type Template } from '../template/index.ts'
 import { addDays, type Day } from '../units/index.ts'

@@ -1,6 +1,7 @@
+import type { Member } from '../facts/index.ts'
 import { type Verdict, type Planned, type Plan, judge } from '../plan/index.ts'
 import { liftKey, type Lift, type Muscle } from '../library/index.ts'
-import { resolve, type Member, type SessionLog, type SetLog } from '../member/index.ts'
+import { resolve, type SessionLog, type SetLog } from '../member/index.ts'
 import { isDone, topSet, type Evidence } from '../evidence/index.ts'
 import type { Template } from '../template/index.ts'
 import { addDays, daysBetween, inUnit, snap, type Day } from '../units/index.ts'

@@ -1,5 +1,5 @@
 import { foremostMuscle, type Lift, type Muscle, type Library } from '../library/index.ts'
-import type { About, CheckIn, EventKind } from '../member/index.ts'
+import type { About, CheckIn, EventKind } from '../facts/index.ts'
 
 /** What advice goes by: figures of one member on one day, made from logs, answers, check-ins and the plan. */
 export type Signals = {

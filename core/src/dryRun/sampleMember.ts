@@ -1,5 +1,5 @@
 import { exerciseOf, liftKey, type Exercise, type Lift, type Tool, type Library } from '../library/index.ts'
-import type { Fact, Member } from '../member/index.ts'
+import type { Fact, Member } from '../facts/index.ts'
 import type { Template } from '../template/index.ts'
 import type { Day } from '../units/index.ts'
 

@@ -13,7 +13,7 @@ import {
   type Rack,
   type Unit,
 } from '../units/index.ts'
-import type { EquipmentBody } from '../member/index.ts'
+import type { EquipmentBody } from '../facts/index.ts'
 import type { Evidence } from './evidence.ts'
 
 /** What an exercise can be loaded with here, and at home; and the body weight that is part of its load. */

@@ -1,14 +1,9 @@
 export { isAssumed, type Loading, loadingAt } from './equipment.ts'
 export {
   type Evidence,
-  type Goal,
-  handoverKey,
   isDone,
-  isSameBlock,
   type LastTime,
-  learnFact,
   learnSession,
-  maxOf,
   noEvidence,
   type SetSeen,
   topSet,

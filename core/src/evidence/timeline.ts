@@ -1,4 +1,5 @@
-import { resolve, type Fact, type Member, type SessionLog } from '../member/index.ts'
+import type { Fact, Member } from '../facts/index.ts'
+import { resolve, type SessionLog } from '../member/index.ts'
 import type { Day } from '../units/index.ts'
 
 /** What happened, in order: on each day the facts that act from it, then its sessions. */

@@ -1,115 +1,24 @@
-import { type Id, at, Checker, type Issue } from '../parsing/index.ts'
-import type { Schema } from 'yup'
-import { exerciseOf, type Lift, type Library } from '../library/index.ts'
-import { defaultFormula } from '../maxes/index.ts'
-import { settleExercises, readAdjustment, readChange, type Template } from '../template/index.ts'
-import {
-  enrolmentShape,
-  equipmentShape,
-  factShapes,
-  memberShape,
-  sessionLogShape,
-  setLogShape,
-} from './shape.ts'
+import { exerciseOf, type Lift } from '../library/index.ts'
+import { at, type Checker, type Id } from '../parsing/index.ts'
+import type { Template } from '../template/index.ts'
+import { enrolmentShape, sessionLogShape, setLogShape } from './shape.ts'
 import { readShown } from './shown.ts'
-import {
-  sessionLogId,
-  setLogId,
-  type Enrolment,
-  type EquipmentBody,
-  type Fact,
-  type Member,
-  type SessionLog,
-  type SetLog,
-} from './types.ts'
+import { sessionLogId, setLogId, type Enrolment, type SessionLog, type SetLog } from './types.ts'
 
-export type MemberFile = { name?: string; today?: string; enrolments: Enrolment[]; member: Member }
-/** `library` is the one that it was read by, with what the file declares. */
-export type ReadMember =
-  | { file: MemberFile; library: Library; issues?: undefined }
-  | { file?: undefined; library?: undefined; issues: Issue[] }
-
-const mostEntries = 5000
-
-/**
- * Reads a member file of format 1 from parsed JSON, beside the library of its gym and the versions that its enrolments may name; the
- * first of them where they name none. Ids that are left out are made from what they name; what is left out of a set comes from its slot.
- */
-export function readMember(
-  input: unknown,
+/** The enrolments of a member file, beside the versions that they may name; the first of them where they name none. */
+export function readEnrolments(
+  checker: Checker,
+  given: unknown[],
   versions: Record<Id, Template>,
-  library: Library = {},
-): ReadMember {
-  const checker = new Checker(library)
-  const written = checker.check(memberShape, input, '')
-  const head = written && settleExercises(checker, written)
-  if (!head || checker.issues.length) return { issues: checker.issues }
-  const enrolments = (head.enrolments as unknown[]).flatMap((one, i) =>
-    readEnrolment(checker, one, at('enrolments', i), versions),
+): Enrolment[] {
+  const enrolments = given.flatMap(
+    (one, i) => readEnrolment(checker, one, at('enrolments', i), versions) ?? [],
   )
-  findDoubles(checker, enrolments)
-  const facts = list(checker, head.facts, 'facts').flatMap((fact, i) =>
-    readFact(checker, fact, at('facts', i), i),
-  )
-  const logs = list(checker, head.logs ?? [], 'logs').flatMap((log, i) =>
-    readLog(checker, log, at('logs', i), enrolments, versions),
-  )
-  if (checker.issues.length) return { issues: checker.issues }
-  const file = { name: head.name, today: head.today, enrolments, member: { facts, logs } }
-  return { file, library: checker.library }
-}
-
-/** What a place has, from a form or a file. */
-export function readEquipment(
-  library: Library,
-  value: unknown,
-): { equipment: EquipmentBody; issues?: undefined } | { equipment?: undefined; issues: Issue[] } {
-  const checker = new Checker(library)
-  const equipment = checker.check(equipmentShape, value, '') as EquipmentBody | undefined
-  return equipment && !checker.issues.length ? { equipment } : { issues: checker.issues }
-}
-
-/** Facts that a member or their writer enters one by one, beside maxes, body weight and equipment. */
-export const givenKinds = [
-  'light',
-  'adjust',
-  'withdraw',
-  'handover',
-  'checkIn',
-  'about',
-  'event',
-  'test',
-  'goal',
-  'trial',
-  'decision',
-  'skipLight',
-  'nextPhase',
-  'adviceTaken',
-  'ceiling',
-] as const
-export type GivenKind = (typeof givenKinds)[number]
-
-/** A fact as it is entered: of one of these kinds, dated by whoever stores it. */
-export function readGivenFact(
-  library: Library,
-  value: unknown,
-): { fact: Fact; issues?: undefined } | { fact?: undefined; issues: Issue[] } {
-  const checker = new Checker(library)
-  const kind = (value as { kind?: unknown } | null)?.kind
-  if (!givenKinds.includes(kind as GivenKind)) {
-    checker.add('kind', `one of ${givenKinds.join(', ')}`, kind)
-    return { issues: checker.issues }
-  }
-  const [fact] = readFact(checker, value, '', 0)
-  return fact && !checker.issues.length ? { fact } : { issues: checker.issues }
-}
-
-function list(checker: Checker, value: unknown, path: string): unknown[] {
-  if (!Array.isArray(value) || value.length > mostEntries) {
-    checker.add(path, `a list of at most ${mostEntries}`, value)
-    return []
-  }
-  return value
+  enrolments.forEach(({ id }, i) => {
+    if (enrolments.findIndex((one) => one.id === id) < i)
+      checker.add(at(at('enrolments', i), 'id'), 'an id that no other enrolment has', id)
+  })
+  return enrolments
 }
 
 function readEnrolment(
@@ -117,9 +26,9 @@ function readEnrolment(
   value: unknown,
   path: string,
   versions: Record<Id, Template>,
-): Enrolment[] {
+): Enrolment | undefined {
   const enrolment = checker.check(enrolmentShape, value, path)
-  if (!enrolment) return []
+  if (!enrolment) return undefined
   const names = Object.keys(versions)
   const segments = enrolment.segments.map((segment, i) => {
     const version = segment.version ?? (names[0] as Id)
@@ -133,95 +42,56 @@ function readEnrolment(
     return { ...segment, version }
   })
   const { id = 'enrolment', clock } = enrolment
-  return [{ id, ...(clock && { clock }), segments }]
-}
-
-function findDoubles(checker: Checker, enrolments: Enrolment[]): void {
-  enrolments.forEach(({ id }, i) => {
-    if (enrolments.findIndex((one) => one.id === id) < i)
-      checker.add(at(at('enrolments', i), 'id'), 'an id that no other enrolment has', id)
-  })
-}
-
-function readFact(checker: Checker, value: unknown, path: string, index: number): Fact[] {
-  const kind = (value as { kind?: unknown } | null)?.kind
-  if (typeof kind !== 'string' || !Object.hasOwn(factShapes, kind)) {
-    checker.add(at(path, 'kind'), `one of ${Object.keys(factShapes).join(', ')}`, kind)
-    return []
-  }
-  const shape: Schema = factShapes[kind as keyof typeof factShapes]
-  const fact = checker.check(shape, value, path) as Fact | undefined
-  if (!fact) return []
-  if (fact.actsFrom && fact.actsFrom < fact.date) {
-    checker.add(at(path, 'actsFrom'), `a day not before its date, ${fact.date}`, fact.actsFrom)
-  }
-  const own = {
-    ...fact,
-    id: fact.id ?? `fact-${String(index + 1).padStart(4, '0')}`,
-    rev: fact.rev ?? 1,
-    actsFrom: fact.actsFrom ?? fact.date,
-  }
-  if (own.kind === 'max') {
-    findOnBody(checker, own, path)
-    return [withSource(own)]
-  }
-  if (own.kind === 'light')
-    own.changes.forEach((change, i) => readChange(checker, change, at(at(path, 'changes'), i)))
-  if (own.kind === 'adjust') readAdjustment(checker, own.adjustment, at(path, 'adjustment'))
-  return [own]
+  return { id, ...(clock && { clock }), segments }
 }
 
 /** Only on top of body weight is there a load of 0, or one that helps. */
-function findOnBody(
+export function findOnBody(
   checker: Checker,
   { load, help, ...lift }: Pick<SetLog, 'load' | 'help'> & Lift,
   path: string,
-) {
+): void {
   if (exerciseOf(checker.library, lift).tool === 'body weight') return
   if (load?.value === 0) checker.add(at(path, 'load.value'), 'a load above 0, at most 1000', 0)
   if (help) checker.add(at(path, 'help'), 'a body-weight exercise beside it', help)
 }
 
-/** A single with nothing left is a test; any other set is an estimate that was accepted. */
-function withSource(fact: Fact & { kind: 'max' }) {
-  if (fact.reps + (fact.rir ?? 0) === 1) return { ...fact, how: fact.how ?? ('tested' as const) }
-  return { ...fact, how: 'accepted estimate' as const, formula: fact.formula ?? defaultFormula }
-}
+const mostSets = 5000
 
-function readLog(
+export function readLog(
   checker: Checker,
   value: unknown,
   path: string,
   enrolments: Enrolment[],
   versions: Record<Id, Template>,
-): SessionLog[] {
+): SessionLog | undefined {
   const log = checker.check(sessionLogShape, value, path)
-  if (!log) return []
+  if (!log) return undefined
   const attempt = log.attempt ?? 1
   const enrolment = log.enrolment ?? enrolments[0]?.id ?? ''
   if (log.enrolment === undefined && enrolments.length > 1)
     checker.add(at(path, 'enrolment'), 'which of the enrolments', undefined, 'Add it.')
   const id = log.id ?? sessionLogId(enrolment, log.position, attempt)
-  const slots = enrolments
-    .filter((one) => one.id === enrolment)
-    .flatMap(({ segments }) => segments.map(({ version }) => versions[version]?.slots ?? {}))
-  const sets = list(checker, log.sets, at(path, 'sets')).flatMap((set, i) =>
-    readSet(checker, set, at(at(path, 'sets'), i), id, Object.assign({}, ...slots) as Template['slots']),
+  const own = enrolments.filter((one) => one.id === enrolment)
+  const slots: Template['slots'] = Object.assign(
+    {},
+    ...own.flatMap(({ segments }) => segments.map(({ version }) => versions[version]?.slots ?? {})),
   )
+  const sets = checker
+    .list(log.sets, at(path, 'sets'), mostSets)
+    .flatMap((set, i) => readSet(checker, set, at(at(path, 'sets'), i), id, slots) ?? [])
   const shown = log.shown === undefined ? undefined : readShown(checker, log.shown, at(path, 'shown'))
-  return [
-    {
-      ...log,
-      id,
-      rev: log.rev ?? 1,
-      enrolment,
-      attempt,
-      ordinal: log.ordinal ?? 1,
-      closed: log.closed ?? true,
-      shown,
-      sets,
-    } as SessionLog,
-  ]
+  return {
+    ...log,
+    id,
+    rev: log.rev ?? 1,
+    enrolment,
+    attempt,
+    ordinal: log.ordinal ?? 1,
+    closed: log.closed ?? true,
+    shown,
+    sets,
+  } as SessionLog
 }
 
 function readSet(
@@ -230,13 +100,13 @@ function readSet(
   path: string,
   session: string,
   slots: Template['slots'],
-): SetLog[] {
+): SetLog | undefined {
   const set = checker.check(setLogShape, value, path)
-  if (!set) return []
+  if (!set) return undefined
   const slot = slots[set.slot]
   if (!slot && !set.exercise) {
     checker.add(at(path, 'slot'), 'a slot of the template, or an exercise beside it', set.slot)
-    return []
+    return undefined
   }
   const lift = set.exercise
     ? {}
@@ -249,5 +119,5 @@ function readSet(
     rev: set.rev ?? 1,
   } as SetLog
   findOnBody(checker, made, path)
-  return [made]
+  return made
 }

@@ -46,6 +46,13 @@ export class Checker {
     return []
   }
 
+  /** A list of at most so many; anything else is one fault. */
+  list(value: unknown, path: string, most: number): unknown[] {
+    if (Array.isArray(value) && value.length <= most) return value
+    this.add(path, `a list of at most ${most}`, value)
+    return []
+  }
+
   private note(schema: Schema, error: ValidationError, root: unknown, path: string): void {
     const inside = error.path ?? ''
     const place = inside ? (inside.startsWith('[') ? path + inside : at(path, inside)) : path

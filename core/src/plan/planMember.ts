@@ -1,6 +1,4 @@
-import type { Course } from '../calendar/index.ts'
 import {
-  learnFact,
   learnSession,
   proposalsOf,
   timeline,
@@ -8,6 +6,8 @@ import {
   type Happening,
   type Proposal,
 } from '../evidence/index.ts'
+import type { Course } from '../calendar/index.ts'
+import { learnFact } from '../facts/index.ts'
 import { liftKey, type Lift } from '../library/index.ts'
 import type { Id } from '../parsing/index.ts'
 import type { Day } from '../units/index.ts'

@@ -1,8 +1,9 @@
 // Rules that write sets and reps, and those that wait: what their examples cannot say. Through planMember, as it is used.
 import { describe, expect, test } from '@jest/globals'
 import fc from 'fast-check'
+import type { SessionLog, ShownGroup } from '../member/index.ts'
 import { planMember, snapshot, type Plan } from '../plan/index.ts'
-import type { Fact, Member, SessionLog, ShownGroup } from '../member/index.ts'
+import type { Fact, Member } from '../facts/index.ts'
 import { formatGroups } from '../views/index.ts'
 import { readTemplate, type Template } from '../template/index.ts'
 import { compareLoads, type Load } from '../units/index.ts'

@@ -1,4 +1,8 @@
 // One strict tester for every family of units: names, frozen inputs, examples, and messages that are used and filled.
+import { Checker } from '../parsing/index.ts'
+import { checkKinds, checkOf } from '../checks/registry.ts'
+import { readFact } from '../facts/readFact.ts'
+import { factNames, factOf, learnFact, nothingLearned, type Fact } from '../facts/index.ts'
 import { describe, expect, test } from '@jest/globals'
 import { messages as allMessages } from '../explain/index.ts'
 import { forecastKinds, forecastOf } from '../dryRun/index.ts'
@@ -143,7 +147,7 @@ describe.each(Object.entries(warmUpOf))('warm-up %s', (name, warmUp) => {
   })
 })
 
-describe.each(Object.entries(triggerOf))('sign %s', (name, sign) => {
+describe.each(Object.entries(triggerOf))('trigger %s', (name, sign) => {
   test('is stored under its own name', () => expect(sign.kind).toBe(name))
   test.each(sign.examples)('$say', ({ params, run, want }) => {
     expect(sign.params.isValidSync(params)).toBe(true)
@@ -182,19 +186,19 @@ describe.each(Object.entries(changeOf))('change %s', (name, change) => {
   }
 })
 
-describe.each(Object.entries(forecastOf))('assumption %s', (name, assumption) => {
+describe.each(Object.entries(forecastOf))('forecast %s', (name, forecast) => {
   test('is named by its own kind, and shown', () => {
-    expect(assumption.kind).toBe(name)
+    expect(forecast.kind).toBe(name)
     expect(forecastKinds).toContain(name)
   })
-  test.each(assumption.examples)('$say', ({ params, want }) => {
-    expect(assumption.params.isValidSync(params)).toBe(true)
-    expect(assumption.sentence(params)).not.toMatch(/undefined|NaN/)
-    expect(want.map((_, i) => assumption.does(i + 1, params))).toEqual(want)
+  test.each(forecast.examples)('$say', ({ params, want }) => {
+    expect(forecast.params.isValidSync(params)).toBe(true)
+    expect(forecast.sentence(params)).not.toMatch(/undefined|NaN/)
+    expect(want.map((_, i) => forecast.does(i + 1, params))).toEqual(want)
   })
 })
 
-describe.each(Object.entries(deloadOf))('light week %s', (name, recipe) => {
+describe.each(Object.entries(deloadOf))('deload %s', (name, recipe) => {
   test('is stored under its own name, and says itself', () => {
     expect(recipe.kind).toBe(name)
     expect(recipe.saidFor && recipe.saidAgainst).toMatch(/\.$/)
@@ -215,5 +219,31 @@ describe.each(Object.entries(deloadOf))('light week %s', (name, recipe) => {
     const load = round(meant, makeable(usualRack.kg), 'down').load.value
     expect({ sets: light.sets, load, left: light.rir }).toEqual(want)
     expect([light.sets <= 4, load <= 80, (light.rir ?? 0) >= 2]).toEqual([true, true, true])
+  })
+})
+
+describe.each(factNames.map((name) => [name, factOf[name]] as const))('fact %s', (name, kind) => {
+  test('is stored under its own name', () => expect(kind.kind).toBe(name))
+  test('keeps parts that no other kind keeps', () => {
+    const others = factNames.filter((one) => one !== name).flatMap((one) => Object.keys(factOf[one].none))
+    expect(Object.keys(kind.none).filter((part) => others.includes(part))).toEqual([])
+  })
+  test.each(kind.examples)('$say', ({ fact, known, want }) => {
+    const checker = new Checker(library)
+    const written = { kind: name, id: 'f', date: '2026-03-02', ...fact }
+    const read = readFact(checker, written, '', 0)
+    expect(checker.issues).toEqual([])
+    const before = freeze({ ...nothingLearned, last: {}, estimates: {}, ...known })
+    const after = learnFact(library, before, freeze(read as Fact))
+    expect(after).toEqual({ ...before, ...want })
+  })
+})
+
+describe.each(checkKinds)('check %s', (name) => {
+  const { kind, title, messages } = checkOf[name]
+  test('is named by its own kind, and says what is the matter and what to change', () => {
+    expect([kind, title.length > 0]).toEqual([name, true])
+    for (const { what, next } of Object.values(messages))
+      expect([what, next].join(' ')).toMatch(/^\S.*\. \S.*\.$/)
   })
 })

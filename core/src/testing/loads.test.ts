@@ -1,8 +1,9 @@
 // What holds of every load, whatever the max, the percent, the changes and the plates.
 import { describe, expect, test } from '@jest/globals'
 import fc from 'fast-check'
+import type { ShownGroup } from '../member/index.ts'
 import type { Adjustment } from '../adjustments/index.ts'
-import type { Fact, ShownGroup } from '../member/index.ts'
+import type { Fact } from '../facts/index.ts'
 import { planMember } from '../plan/index.ts'
 import { readTemplate, type Template } from '../template/index.ts'
 import {

@@ -1,3 +1,4 @@
+import type { SessionLog } from '../member/index.ts'
 import { findingsOf } from '../checks/index.ts'
 import { readFileSync } from 'node:fs'
 import { describe, expect, test } from '@jest/globals'
@@ -6,7 +7,7 @@ import { planMember, snapshot, type Checkpoint, type Plan } from '../plan/index.
 import { explain } from '../explain/index.ts'
 import type { Change } from '../adjustments/index.ts'
 import { exerciseOf } from '../library/index.ts'
-import type { Fact, Member, SessionLog } from '../member/index.ts'
+import type { Fact, Member } from '../facts/index.ts'
 import { formatGroups } from '../views/index.ts'
 import { readTemplate, type Template } from '../template/index.ts'
 import { addDays, makeable, partsFor, usualRack, type Load, type Unit } from '../units/index.ts'

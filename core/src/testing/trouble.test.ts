@@ -1,9 +1,10 @@
 // What a stranger's files may get wrong, and what the engine makes of it: located faults, or stated behaviour, nothing lost.
+import type { SessionLog } from '../member/index.ts'
 import { findingsOf, sayFinding } from '../checks/index.ts'
 import { describe, expect, test } from '@jest/globals'
 import { asTable, fixtureJson, readFixture } from '../../fixtures/read.ts'
 import { planMember, type Planned, type PlanInput } from '../plan/index.ts'
-import { readMember, type SessionLog, type Member } from '../member/index.ts'
+import { readMember, type Member } from '../facts/index.ts'
 import { formatGroups } from '../views/index.ts'
 import { formatIssue } from '../parsing/index.ts'
 import { readTemplate, type Template } from '../template/index.ts'

@@ -1,4 +1,4 @@
-import type { BlockOf } from '../member/index.ts'
+import type { BlockOf } from '../facts/index.ts'
 import type { Plan, PlannedWeek } from '../plan/index.ts'
 import { addDays, type Day } from '../units/index.ts'
 

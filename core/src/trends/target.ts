@@ -1,5 +1,5 @@
+import { type LiftGoal, isSameBlock } from '../facts/index.ts'
 import { liftKey, liftName, type Lift, type Library } from '../library/index.ts'
-import { isSameBlock, type Goal } from '../evidence/index.ts'
 import type { Ratio } from '../template/index.ts'
 import { addDays, daysBetween, formatLoad, inUnit, scale, snap, type Day, type Load } from '../units/index.ts'
 import type { Block } from './block.ts'
@@ -8,7 +8,7 @@ import { trendOf, type Trend } from './trend.ts'
 
 /** Where a goal stands: what it asks a week, what the lift has gained a week so far, and what that makes of the day. */
 export type Target = {
-  goal: Goal
+  goal: LiftGoal
   /** The block that the goal is for, as far as it is known; its end is the day. */
   block?: Block
   /** The latest estimate, in the goal's unit. */
@@ -32,7 +32,7 @@ export type Target = {
 const weeksBack = 12
 const lastWeeks = 6
 
-export function targetOf(given: Goal, seen: Seen[], today: Day, blocks: Block[] = []): Target {
+export function targetOf(given: LiftGoal, seen: Seen[], today: Day, blocks: Block[] = []): Target {
   const block = given.block && blocks.find((one) => isSameBlock(one, given.block))
   const goal = block ? { ...given, by: block.ends } : given
   const to = goal.to.value
@@ -66,7 +66,7 @@ function slowerOf(seen: Seen[], today: Day): { trend: Trend | null; weeks: numbe
 }
 
 function verdictOf(
-  { to: { value: to }, set, by }: Goal,
+  { to: { value: to }, set, by }: LiftGoal,
   seen: Seen[],
   projected: Target['projected'],
   today: Day,
@@ -84,7 +84,7 @@ function verdictOf(
  */
 export function misfits(
   library: Library,
-  goals: Goal[],
+  goals: LiftGoal[],
   ratios: Ratio[],
 ): { lifts: [Lift, Lift]; say: string }[] {
   return ratios.flatMap(({ lift, of, percent }) =>

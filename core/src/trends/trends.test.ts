@@ -4,7 +4,7 @@ import { judgeTrial } from './trial.ts'
 import { misfits, targetOf } from './target.ts'
 import { trendOf } from './trend.ts'
 import type { SessionLog } from '../member/index.ts'
-import type { Goal } from '../evidence/index.ts'
+import type { LiftGoal } from '../facts/index.ts'
 import { addDays } from '../units/index.ts'
 import { estimatesOf, type Seen } from './estimates.ts'
 
@@ -50,7 +50,7 @@ describe('a trend', () => {
 })
 
 describe('a goal', () => {
-  const goal: Goal = {
+  const goal: LiftGoal = {
     exercise: 'backSquat',
     from: { value: 100, unit: 'kg' },
     set: start,
@@ -122,7 +122,7 @@ describe('a goal', () => {
     })
   })
   test('that does not fit another by the template’s ratio is said so', () => {
-    const front: Goal = { ...goal, exercise: 'frontSquat', to: { value: 120, unit: 'kg' } }
+    const front: LiftGoal = { ...goal, exercise: 'frontSquat', to: { value: 120, unit: 'kg' } }
     const ratio = {
       lift: { exercise: 'frontSquat' as const },
       of: { exercise: 'backSquat' as const },

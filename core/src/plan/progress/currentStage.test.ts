@@ -1,7 +1,8 @@
 // Which rule has a lift: stages, offers that were taken, phases with a rule of their own, technique that is waited for.
 import { describe, expect, test } from '@jest/globals'
+import type { SessionLog, SetLog } from '../../member/index.ts'
 import { explain } from '../../explain/index.ts'
-import type { Fact, SessionLog, SetLog } from '../../member/index.ts'
+import type { Fact } from '../../facts/index.ts'
 import { readTemplate, type Template } from '../../template/index.ts'
 import { addDays } from '../../units/index.ts'
 import { planMember, type Planned } from '../planMember.ts'

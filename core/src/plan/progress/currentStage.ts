@@ -1,4 +1,4 @@
-import { handoverKey } from '../../evidence/index.ts'
+import { handoverKey } from '../../facts/index.ts'
 import type { Id } from '../../parsing/index.ts'
 import type { WhyStep } from '../../words/index.ts'
 import { liftKey, type Lift } from '../../library/index.ts'

@@ -1,10 +1,11 @@
+import { handoverKey } from '../../facts/index.ts'
 import type { Id } from '../../parsing/index.ts'
 import { liftName, liftOfKey, type Lift } from '../../library/index.ts'
 import { ruleOf } from '../../progressions/index.ts'
 import { triggerOf } from '../../triggers/index.ts'
 import type { Template } from '../../template/index.ts'
 import type { Fold } from '../state/fold.ts'
-import { type Evidence, handoverKey } from '../../evidence/index.ts'
+import type { Evidence } from '../../evidence/index.ts'
 import { nextStage } from './currentStage.ts'
 
 /** A lift that has outgrown its rule, and the stage that it may go on to. */

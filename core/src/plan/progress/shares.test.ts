@@ -1,6 +1,6 @@
 // A muscle's week over the slots of a week: twelve sets of quads at a cap of six, dealt out by hand (squat counts three, front squat two).
 import { expect, test } from '@jest/globals'
-import type { Fact } from '../../member/index.ts'
+import type { Fact } from '../../facts/index.ts'
 import { readTemplate, type Template } from '../../template/index.ts'
 import { planMember } from '../planMember.ts'
 

@@ -1,6 +1,7 @@
 // Light weeks that members put in or leave out, and phases that they leave: 3 × 5 at 75% of 100 kg, planned light weeks at 20% less.
 import { describe, expect, test } from '@jest/globals'
-import type { Fact, FactBody, SessionLog } from '../../member/index.ts'
+import type { SessionLog } from '../../member/index.ts'
+import type { Fact, FactBody } from '../../facts/index.ts'
 import { readTemplate, type Template } from '../../template/index.ts'
 import { addDays, type Day } from '../../units/index.ts'
 import { planMember } from '../planMember.ts'

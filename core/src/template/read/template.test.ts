@@ -7,7 +7,7 @@ import { formatCell, parseCell } from '../cells/cells.ts'
 import { isConflict } from '../commands/command.ts'
 import { readTemplate } from './read.ts'
 import type { Template } from '../types.ts'
-import { readMember } from '../../member/index.ts'
+import { readMember } from '../../facts/index.ts'
 import { formatIssue, parseJson } from '../../parsing/index.ts'
 import { applyCommand, checkCommand, invert } from '../commands/edit.ts'
 
@@ -168,7 +168,7 @@ describe('reading a member', () => {
     [
       'an unknown fact',
       { facts: [{ kind: 'mood', date: '2026-03-02' }] },
-      'facts[0].kind: expected one of max, bodyWeight, unit, home, test, light, adjust, withdraw, handover, checkIn, about, event, goal, trial, decision, skipLight, nextPhase, adviceTaken, ceiling, equipment; got "mood".',
+      'facts[0].kind: expected one of about, adjust, adviceTaken, bodyWeight, ceiling, checkIn, decision, equipment, event, goal, handover, home, light, max, nextPhase, skipLight, test, trial, unit, withdraw; got "mood".',
     ],
     [
       'a negative load',

@@ -8,7 +8,7 @@ import {
   type OwnEquipment,
   type PlaceView,
 } from '@young-oak/api/equipment'
-import { readEquipment, type EquipmentBody, type FactBody } from '@young-oak/core/member'
+import { readEquipment, type EquipmentBody, type FactBody } from '@young-oak/core/facts'
 import { planMember } from '@young-oak/core/plan'
 import { formatIssue } from '@young-oak/core/parsing'
 import { addDays, type Day } from '@young-oak/core/units'

@@ -1,5 +1,5 @@
 import type { PlaceView } from '@young-oak/api/equipment'
-import type { EquipmentBody } from '@young-oak/core/member'
+import type { EquipmentBody } from '@young-oak/core/facts'
 import type { Day } from '@young-oak/core/units'
 import type { Scope } from '../../database/scope.ts'
 

@@ -1,4 +1,4 @@
-import type { Fact } from '@young-oak/core/member'
+import type { Fact } from '@young-oak/core/facts'
 import type { Scope } from '../../database/scope.ts'
 import { asMerged } from '../exercises/library.ts'
 

@@ -4,7 +4,7 @@ import type { Evidence } from '@young-oak/core/evidence'
 import { changeOf } from '@young-oak/core/adjustments'
 import { advise, readSignals } from '@young-oak/core/advice'
 import { liftKey, liftOfKey, takesMax, type Lift, type Library } from '@young-oak/core/library'
-import { givenKinds, readGivenFact, type Fact, type GivenKind } from '@young-oak/core/member'
+import { givenKinds, readGivenFact, type Fact } from '@young-oak/core/facts'
 import { planMember, type Plan, type Planned } from '@young-oak/core/plan'
 import { formatIssue, isId } from '@young-oak/core/parsing'
 import { blocksOf, estimatesOf, judgeTrial, misfits, targetOf } from '@young-oak/core/trends'
@@ -116,7 +116,7 @@ export async function giveFact(
 /** Takes back what was entered: a new entry of the same id that counts for nothing. */
 export async function takeBack(scope: Scope, memberId: string, id: string): Promise<void> {
   const fact = isId(id) ? await readFact(scope, memberId, id) : undefined
-  if (!fact || !givenKinds.includes(fact.kind as GivenKind)) throw notFound('entry')
+  if (!fact || !givenKinds.includes(fact.kind)) throw notFound('entry')
   if (fact.void) return
   await touchMember(scope, memberId)
   await insertFact(scope, memberId, { ...fact, rev: fact.rev + 1, void: true })

@@ -1,4 +1,4 @@
-import type { Fact } from '@young-oak/core/member'
+import type { Fact } from '@young-oak/core/facts'
 import type { Scope } from '../../database/scope.ts'
 
 /** The latest revision of a member's own fact; nothing where it is another member's. */

@@ -1,5 +1,6 @@
 import type { MemberFile } from '@young-oak/api/members'
-import type { Enrolment, Fact, Segment, SessionLog } from '@young-oak/core/member'
+import type { Fact } from '@young-oak/core/facts'
+import type { Enrolment, Segment, SessionLog } from '@young-oak/core/member'
 import type { Checkpoint } from '@young-oak/core/plan'
 import { readPublished, type Template } from '@young-oak/core/template'
 import type { Scope } from '../../database/scope.ts'

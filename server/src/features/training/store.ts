@@ -1,5 +1,6 @@
+import type { Fact } from '@young-oak/core/facts'
 import type { Checkpoint } from '@young-oak/core/plan'
-import { beats, type Fact, type SessionLog, type SetLog } from '@young-oak/core/member'
+import { beats, type SessionLog, type SetLog } from '@young-oak/core/member'
 import type { Scope } from '../../database/scope.ts'
 
 /** Raises the member's revision and holds the row, so that two writers of one member take turns. */

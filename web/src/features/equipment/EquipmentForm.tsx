@@ -2,7 +2,7 @@ import { useLibrary } from '../library/useLibrary.ts'
 import { Plus, X } from 'lucide-react'
 import { useState } from 'react'
 import { exerciseOf, exercisesAtHand, liftName, type ExerciseId } from '@young-oak/core/library'
-import type { EquipmentBody } from '@young-oak/core/member'
+import type { EquipmentBody } from '@young-oak/core/facts'
 import {
   fixedTools,
   formatLoad,

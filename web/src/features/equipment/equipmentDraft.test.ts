@@ -1,5 +1,5 @@
 import { describe, expect, test } from '@jest/globals'
-import type { EquipmentBody } from '@young-oak/core/member'
+import type { EquipmentBody } from '@young-oak/core/facts'
 import { draftOf, emptyUnit, readDraft, type EquipmentDraft } from './equipmentDraft.ts'
 
 /** What everybody has, and nothing of a gym's own. */

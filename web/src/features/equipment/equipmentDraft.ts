@@ -1,6 +1,6 @@
 import { formatLoadList, parseLoadList, formatIssue } from '@young-oak/core/parsing'
 import type { ExerciseId, Library } from '@young-oak/core/library'
-import { readEquipment, type EquipmentBody } from '@young-oak/core/member'
+import { readEquipment, type EquipmentBody } from '@young-oak/core/facts'
 import {
   fixedTools,
   formatNumber,

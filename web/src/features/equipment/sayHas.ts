@@ -1,4 +1,4 @@
-import type { EquipmentBody } from '@young-oak/core/member'
+import type { EquipmentBody } from '@young-oak/core/facts'
 import { formatLoad, makeable } from '@young-oak/core/units'
 
 /** "kg: 20 kg bar, to 245 kg; dumbbells", or that nothing is listed. */

@@ -1,7 +1,7 @@
 import { useState } from 'react'
 import type { ProgressView } from '@young-oak/api/progress'
 import { muscles, type Muscle } from '@young-oak/core/library'
-import { jointAnswers, type CheckIn as Said } from '@young-oak/core/member'
+import { jointAnswers, type CheckIn as Said } from '@young-oak/core/facts'
 import { formatDay } from '@young-oak/core/units'
 import { Button } from '../../ui/Button.tsx'
 import { Choice } from '../../ui/Choice.tsx'

@@ -1,0 +1,68 @@
+import { liftKey, type Lift } from '../library/index.ts'
+import { liftFields } from '../member/index.ts'
+import { dayField, idField, loadField, strictObject, type Id } from '../parsing/index.ts'
+import type { Day, Load } from '../units/index.ts'
+import { defineFact, factShape } from './fact.ts'
+
+/** A block that a member is on: a phase of a program. */
+export type BlockOf = { enrolment: Id; phase: Id }
+
+export const isSameBlock = (a: BlockOf | undefined, b: BlockOf | undefined): boolean =>
+  a?.enrolment === b?.enrolment && a?.phase === b?.phase
+
+/** What a lift is to reach: the estimated max on the day it was set, if one was known, and the one that is meant. */
+export type LiftGoal = Lift & { from: Load | null; set: Day; to: Load; by?: Day; block?: BlockOf }
+
+type GoalFact = { to: Load | null; by?: Day; block?: BlockOf } & Lift
+
+/** What is known of the lift's max on the day. */
+type Known = { estimates: Record<string, { load: Load }>; maxes: Record<string, { load: Load }[]> }
+
+/**
+ * The estimated max that a lift is to reach by a day, or by the end of a block. A later goal of the lift and block takes its
+ * place, and none takes it back.
+ */
+export const goal = defineFact<GoalFact, { goals: LiftGoal[] }, Known>({
+  kind: 'goal',
+  isGiven: true,
+  shape: factShape({
+    ...liftFields,
+    to: loadField().nullable().defined(),
+    by: dayField(),
+    block: strictObject({
+      enrolment: idField('an enrolment’s id').required(),
+      phase: idField('a phase').required(),
+    }).default(undefined),
+  }).test('fits', 'either a day ("by") or a block, whose end is the day', (given) => {
+    const { by, block } = given as GoalFact
+    return by === undefined || block === undefined
+  }),
+  none: { goals: [] },
+  learn({ goals, estimates, maxes }, fact) {
+    const { exercise, variant, date, to, by, block } = fact
+    const key = liftKey(fact)
+    const others = goals.filter((one) => liftKey(one) !== key || !isSameBlock(one.block, block))
+    if (!to) return { goals: others }
+    const from = estimates[key]?.load ?? maxes[key]?.at(-1)?.load ?? null
+    const until = { ...(by && { by }), ...(block && { block }) }
+    return { goals: [...others, { exercise, ...(variant && { variant }), from, set: date, to, ...until }] }
+  },
+  examples: [
+    {
+      say: 'from what is known of the lift to 120 kg by May',
+      fact: { exercise: 'backSquat', to: { value: 120, unit: 'kg' }, by: '2026-05-16' },
+      known: { maxes: { backSquat: [{ load: { value: 110, unit: 'kg' } }] } },
+      want: {
+        goals: [
+          {
+            exercise: 'backSquat',
+            from: { value: 110, unit: 'kg' },
+            set: '2026-03-02',
+            to: { value: 120, unit: 'kg' },
+            by: '2026-05-16',
+          },
+        ],
+      },
+    },
+  ],
+})

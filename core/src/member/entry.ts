@@ -1,0 +1,34 @@
+import {
+  dayField,
+  exerciseField,
+  idField,
+  textField,
+  trueField,
+  wholeField,
+  type Id,
+} from '../parsing/index.ts'
+import type { Day } from '../units/index.ts'
+
+/** What every dated entry carries. Entries are never changed: a correction is a new one that names what it replaces. */
+export type Entry = {
+  id: Id
+  /** Of one id the highest revision wins; of equal ones the greater change id. */
+  rev: number
+  change?: string
+  replaces?: Id
+  /** A deletion: the entry, and what it replaces, no longer counts. */
+  void?: true
+  date: Day
+}
+
+/** How member format 1 writes it. */
+export const entryFields = {
+  id: idField(),
+  rev: wholeField('a revision', 1, 1_000_000),
+  change: idField('a change id'),
+  replaces: idField('the id of the entry that it corrects'),
+  void: trueField('true, for an entry that no longer counts'),
+  date: dayField().required(),
+}
+
+export const liftFields = { exercise: exerciseField().required(), variant: textField('a variant', 60) }
