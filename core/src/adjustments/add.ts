@@ -1,5 +1,8 @@
+import { declareSteps } from '../words/index.ts'
 import { idField, strictObject } from '../parsing/index.ts'
 import { defineChange } from './change.ts'
+
+const say = declareSteps({ 'add.slot': '{author}: added' })
 
 /** One of the template's slots that stand in no session, after a slot that does. */
 export const add = defineChange<{ slot: string; after: string }>({
@@ -16,9 +19,9 @@ export const add = defineChange<{ slot: string; after: string }>({
     const at = lines.findIndex(({ id }) => id === after)
     if (at < 0 || lines.some(({ id }) => id === slot)) return null
     const now = [...lines.slice(0, at + 1), { id: slot }, ...lines.slice(at + 1)]
-    return { now, rung: { id: 'add.slot', data: { author } } }
+    return { now, rung: say('add.slot', { author }) }
   },
-  messages: { 'add.slot': '{author}: added' },
+  messages: say.messages,
   examples: [
     {
       say: 'rows after the squat',

@@ -1,6 +1,10 @@
+import { declareSteps } from '../words/index.ts'
 import { stepField, strictObject } from '../parsing/index.ts'
 import { formatLoad, type Step } from '../units/index.ts'
 import { defineChange } from './change.ts'
+
+/** The step of a cap, where it bites. */
+export const sayCap = declareSteps({ 'cap.at': '{author}: no more than {load}' })
 
 /** Never more than a load, stated in both units. */
 export const cap = defineChange<{ at: Step }>({
@@ -15,7 +19,7 @@ export const cap = defineChange<{ at: Step }>({
     if (group.percent === null || (group.cap && group.cap.at.kg <= at.kg)) return null
     return { now: { ...group, cap: { at, author } } }
   },
-  messages: { 'cap.at': '{author}: no more than {load}' },
+  messages: sayCap.messages,
   examples: [
     {
       say: 'a cap goes with the group until its load is known',

@@ -1,5 +1,8 @@
+import { declareSteps } from '../words/index.ts'
 import { strictObject } from '../parsing/index.ts'
 import { defineChange } from './change.ts'
+
+const say = declareSteps({ 'drop.out': '{author}: left out' })
 
 /** Leaves a slot out. */
 export const drop = defineChange<object>({
@@ -8,7 +11,7 @@ export const drop = defineChange<object>({
   params: strictObject({}),
   lightens: () => true,
   sentence: () => 'left out',
-  onSlot: (_, __, author) => ({ now: null, rung: { id: 'drop.out', data: { author } } }),
-  messages: { 'drop.out': '{author}: left out' },
+  onSlot: (_, __, author) => ({ now: null, rung: say('drop.out', { author }) }),
+  messages: say.messages,
   examples: [{ say: 'the slot is gone', params: {}, slot: { id: 'curl' }, want: 'gone' }],
 })

@@ -1,5 +1,8 @@
+import { declareSteps } from '../words/index.ts'
 import { strictObject, wholeField } from '../parsing/index.ts'
 import { defineChange } from './change.ts'
+
+const say = declareSteps({ 'fewerDays.days': '{author}: {days} of {from} sessions' })
 
 /** No more than so many places in the week; the rotation goes on where it stopped. */
 export const fewerDays = defineChange<{ days: number }>({
@@ -12,10 +15,10 @@ export const fewerDays = defineChange<{ days: number }>({
     if (week.perWeek <= days) return null
     return {
       now: { ...week, perWeek: days },
-      rung: { id: 'fewerDays.days', data: { author, days, from: week.perWeek } },
+      rung: say('fewerDays.days', { author, days, from: week.perWeek }),
     }
   },
-  messages: { 'fewerDays.days': '{author}: {days} of {from} sessions' },
+  messages: say.messages,
   examples: [
     {
       say: 'four days become two',

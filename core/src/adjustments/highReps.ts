@@ -1,6 +1,12 @@
+import { declareSteps } from '../words/index.ts'
 import { numberField, strictObject, wholeField } from '../parsing/index.ts'
 import { snap } from '../units/index.ts'
 import { defineChange, signed } from './change.ts'
+
+const say = declareSteps({
+  'highReps.set':
+    '{author}: one set of {from} to {to}, {left} left, load {by}%: outside what the formulas are made for, so take less if it is not easy',
+})
 
 type Params = { from: number; to: number; left: number; by: number }
 
@@ -27,12 +33,9 @@ export const highReps = defineChange<Params>({
       rir: Math.max(left, group.rir ?? 0),
       scale: snap((group.scale * (100 + by)) / 100),
     }
-    return { now, rung: { id: 'highReps.set', data: { author, from, to, left, by: signed(by) } } }
+    return { now, rung: say('highReps.set', { author, from, to, left, by: signed(by) }) }
   },
-  messages: {
-    'highReps.set':
-      '{author}: one set of {from} to {to}, {left} left, load {by}%: outside what the formulas are made for, so take less if it is not easy',
-  },
+  messages: say.messages,
   examples: [
     {
       say: '3 × 5 with 2 left become one of 15 to 20 with 3 left, at half the load',

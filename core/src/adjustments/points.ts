@@ -1,6 +1,9 @@
+import { declareSteps } from '../words/index.ts'
 import { numberField, strictObject } from '../parsing/index.ts'
 import { snap } from '../units/index.ts'
 import { defineChange, signed } from './change.ts'
+
+const say = declareSteps({ 'points.by': '{author}: {by} points, {percent}% instead of {from}%' })
 
 /** Percentages by so many points: 80% by −10 is 70%, which is 12.5 percent less load. */
 export const points = defineChange<{ by: number }>({
@@ -14,9 +17,9 @@ export const points = defineChange<{ by: number }>({
     if (group.percent === null) return null
     const percent = Math.max(1, snap(group.percent + by))
     const data = { author, by: signed(by), from: group.percent, percent }
-    return { now: { ...group, percent }, rung: { id: 'points.by', data } }
+    return { now: { ...group, percent }, rung: say('points.by', data) }
   },
-  messages: { 'points.by': '{author}: {by} points, {percent}% instead of {from}%' },
+  messages: say.messages,
   examples: [
     {
       say: '80% by −10 points is 70%',

@@ -1,5 +1,8 @@
+import { declareSteps } from '../words/index.ts'
 import { strictObject, wholeField } from '../parsing/index.ts'
 import { defineChange } from './change.ts'
+
+const say = declareSteps({ 'rirAtLeast.reps': '{author}: stop with {reps} reps left' })
 
 /** Stop sooner: the same load with at least so many reps left in reserve. */
 export const rirAtLeast = defineChange<{ reps: number }>({
@@ -10,9 +13,9 @@ export const rirAtLeast = defineChange<{ reps: number }>({
   sentence: ({ reps }) => `stop with at least ${reps} left`,
   onGroup(group, { reps }, author) {
     if (group.rir !== undefined && group.rir >= reps) return null
-    return { now: { ...group, rir: reps }, rung: { id: 'rirAtLeast.reps', data: { author, reps } } }
+    return { now: { ...group, rir: reps }, rung: say('rirAtLeast.reps', { author, reps }) }
   },
-  messages: { 'rirAtLeast.reps': '{author}: stop with {reps} reps left' },
+  messages: say.messages,
   examples: [
     {
       say: 'two in reserve become four',

@@ -1,5 +1,8 @@
+import { declareSteps } from '../words/index.ts'
 import { idField, listField, strictObject, wholeField } from '../parsing/index.ts'
 import { defineChange } from './change.ts'
+
+const say = declareSteps({ 'rotation.days': '{author}: {perWeek} sessions a week' })
 
 /** Other days: so many places a week of the named sessions in turn. */
 export const rotation = defineChange<{ rotation: string[]; perWeek: number }>({
@@ -16,10 +19,10 @@ export const rotation = defineChange<{ rotation: string[]; perWeek: number }>({
   onWeek(_, { rotation: sessions, perWeek }, author) {
     return {
       now: { rotation: sessions, perWeek },
-      rung: { id: 'rotation.days', data: { author, perWeek } },
+      rung: say('rotation.days', { author, perWeek }),
     }
   },
-  messages: { 'rotation.days': '{author}: {perWeek} sessions a week' },
+  messages: say.messages,
   examples: [
     {
       say: 'three days become two',

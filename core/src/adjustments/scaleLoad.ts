@@ -1,6 +1,9 @@
+import { declareSteps } from '../words/index.ts'
 import { numberField, strictObject } from '../parsing/index.ts'
 import { snap } from '../units/index.ts'
 import { defineChange, signed } from './change.ts'
+
+const say = declareSteps({ 'scaleLoad.by': '{author}: load {by}%' })
 
 /** Loads by so many percent of themselves: 100 kg by −10 is 90 kg, whatever percent of the max it was. */
 export const scaleLoad = defineChange<{ by: number }>({
@@ -13,9 +16,9 @@ export const scaleLoad = defineChange<{ by: number }>({
   onGroup(group, { by }, author) {
     if (group.percent === null) return null
     const scale = snap((group.scale * (100 + by)) / 100)
-    return { now: { ...group, scale }, rung: { id: 'scaleLoad.by', data: { author, by: signed(by) } } }
+    return { now: { ...group, scale }, rung: say('scaleLoad.by', { author, by: signed(by) }) }
   },
-  messages: { 'scaleLoad.by': '{author}: load {by}%' },
+  messages: say.messages,
   examples: [
     {
       say: 'minus 10 percent leaves the percent of the max alone',

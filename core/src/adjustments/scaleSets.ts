@@ -1,6 +1,9 @@
+import { declareSteps } from '../words/index.ts'
 import { choiceField, numberField, strictObject } from '../parsing/index.ts'
 import { snap } from '../units/index.ts'
 import { defineChange, signed } from './change.ts'
+
+const say = declareSteps({ 'scaleSets.by': '{author}: {sets} sets instead of {from}' })
 
 const toWhole = { up: Math.ceil, down: Math.floor, nearest: Math.round }
 
@@ -18,9 +21,9 @@ export const scaleSets = defineChange<{ by: number; round: 'up' | 'down' | 'near
     const sets = Math.max(1, toWhole[round](snap((group.sets * (100 + by)) / 100)))
     if (sets === group.sets) return null
     const data = { author, from: group.sets, sets }
-    return { now: { ...group, sets }, rung: { id: 'scaleSets.by', data } }
+    return { now: { ...group, sets }, rung: say('scaleSets.by', data) }
   },
-  messages: { 'scaleSets.by': '{author}: {sets} sets instead of {from}' },
+  messages: say.messages,
   examples: [
     {
       say: 'five sets by −40% are three',

@@ -1,6 +1,9 @@
+import { declareSteps } from '../words/index.ts'
 import { exerciseField, strictObject, textField } from '../parsing/index.ts'
 import { liftName, type ExerciseId, type Lift } from '../library/index.ts'
 import { defineChange } from './change.ts'
+
+const say = declareSteps({ 'swap.to': '{author}: {lift} instead' })
 
 /** Another exercise in the slot, with maxes and a progression state of its own. */
 export const swap = defineChange<{ exercise: ExerciseId; variant?: string }>({
@@ -13,10 +16,10 @@ export const swap = defineChange<{ exercise: ExerciseId; variant?: string }>({
     const lift: Lift = { exercise, ...(variant && { variant }) }
     return {
       now: { ...line, lift },
-      rung: { id: 'swap.to', data: { author, lift: liftName(library, lift) } },
+      rung: say('swap.to', { author, lift: liftName(library, lift) }),
     }
   },
-  messages: { 'swap.to': '{author}: {lift} instead' },
+  messages: say.messages,
   examples: [
     {
       say: 'front squats in place of what stood there',

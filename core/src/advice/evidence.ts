@@ -1,47 +1,8 @@
-import type { Messages, WhyStep } from '../words/index.ts'
+import { type WhyStep, declareSteps } from '../words/index.ts'
 import { liftName, type Library, type Lift } from '../library/index.ts'
 import { dueAfter, fallingIn, limits, weeksWithout, type LiftSignal, type Signals } from './signals.ts'
 
-/** Signs of tiredness beside the bar, each as evidence. */
-export function tiredness(
-  library: Library,
-  { checkIns, hardness, soreMuscles, lifts, tooMuch }: Signals,
-): WhyStep[] {
-  const [latest] = checkIns
-  const made: WhyStep[] = []
-  if (latest?.freshness !== undefined && latest.freshness <= limits.poor)
-    made.push({ id: 'advice.weary', data: { freshness: latest.freshness } })
-  if (latest?.mood !== undefined && latest.mood <= limits.poor)
-    made.push({ id: 'advice.mood', data: { mood: latest.mood } })
-  if (latest?.joints === 'achy') made.push({ id: 'advice.joints', data: {} })
-  if (hardness !== null && hardness >= limits.hard) made.push({ id: 'advice.hard', data: { hardness } })
-  if (soreMuscles.length > 1) made.push({ id: 'advice.sore', data: { muscles: soreMuscles.join(', ') } })
-  if (tooMuch > 1) made.push({ id: 'advice.tooMuch', data: { count: tooMuch } })
-  const drifted = lifts.filter(({ leftDrift }) => leftDrift !== null && leftDrift <= limits.leftDrift)
-  if (drifted.length > 1) made.push({ id: 'advice.drift', data: { lifts: names(library, drifted) } })
-  return made
-}
-
-/** Lifts that fall, as evidence. */
-export const falls = (library: Library, signals: Signals): WhyStep[] =>
-  fallingIn(signals).map((one) => fall(library, one))
-
-export const fall = (library: Library, { lift, missesInARow, change }: LiftSignal): WhyStep =>
-  missesInARow >= limits.missesInARow
-    ? { id: 'advice.misses', data: { lift: liftName(library, lift), misses: missesInARow } }
-    : { id: 'advice.falls', data: { lift: liftName(library, lift), percent: Math.abs(change ?? 0) } }
-
-/** A light week that has been long in coming, as evidence. */
-export function isDue(signals: Signals): WhyStep[] {
-  const weeks = weeksWithout(signals)
-  const after = dueAfter(signals)
-  return weeks >= after ? [{ id: 'advice.due', data: { weeks, after } }] : []
-}
-
-export const names = (library: Library, lifts: { lift: Lift }[]): string =>
-  lifts.map(({ lift }) => liftName(library, lift)).join(', ')
-
-export const evidenceMessages: Messages = {
+const say = declareSteps({
   'advice.weary': 'freshness is {freshness} of 5',
   'advice.mood': 'mood is {mood} of 5',
   'advice.joints': 'joints ache',
@@ -52,4 +13,45 @@ export const evidenceMessages: Messages = {
   'advice.misses': '{lift} was missed {misses} times in a row',
   'advice.falls': '{lift}: the estimate has fallen by {percent}%',
   'advice.due': '{weeks} weeks without a light week; here one is due after {after}',
+})
+
+export const evidenceMessages = say.messages
+
+/** Signs of tiredness beside the bar, each as evidence. */
+export function tiredness(
+  library: Library,
+  { checkIns, hardness, soreMuscles, lifts, tooMuch }: Signals,
+): WhyStep[] {
+  const [latest] = checkIns
+  const made: WhyStep[] = []
+  if (latest?.freshness !== undefined && latest.freshness <= limits.poor)
+    made.push(say('advice.weary', { freshness: latest.freshness }))
+  if (latest?.mood !== undefined && latest.mood <= limits.poor)
+    made.push(say('advice.mood', { mood: latest.mood }))
+  if (latest?.joints === 'achy') made.push(say('advice.joints', {}))
+  if (hardness !== null && hardness >= limits.hard) made.push(say('advice.hard', { hardness }))
+  if (soreMuscles.length > 1) made.push(say('advice.sore', { muscles: soreMuscles.join(', ') }))
+  if (tooMuch > 1) made.push(say('advice.tooMuch', { count: tooMuch }))
+  const drifted = lifts.filter(({ leftDrift }) => leftDrift !== null && leftDrift <= limits.leftDrift)
+  if (drifted.length > 1) made.push(say('advice.drift', { lifts: names(library, drifted) }))
+  return made
 }
+
+/** Lifts that fall, as evidence. */
+export const falls = (library: Library, signals: Signals): WhyStep[] =>
+  fallingIn(signals).map((one) => fall(library, one))
+
+export const fall = (library: Library, { lift, missesInARow, change }: LiftSignal): WhyStep =>
+  missesInARow >= limits.missesInARow
+    ? say('advice.misses', { lift: liftName(library, lift), misses: missesInARow })
+    : say('advice.falls', { lift: liftName(library, lift), percent: Math.abs(change ?? 0) })
+
+/** A light week that has been long in coming, as evidence. */
+export function isDue(signals: Signals): WhyStep[] {
+  const weeks = weeksWithout(signals)
+  const after = dueAfter(signals)
+  return weeks >= after ? [say('advice.due', { weeks, after })] : []
+}
+
+export const names = (library: Library, lifts: { lift: Lift }[]): string =>
+  lifts.map(({ lift }) => liftName(library, lift)).join(', ')

@@ -1,8 +1,8 @@
 import { answerOf, evidenceMessages } from '../advice/index.ts'
 import { changeOf } from '../adjustments/index.ts'
 import { sourceOf } from '../loads/index.ts'
-import { showMessages, stageMessages, rowMessages } from '../plan/index.ts'
-import { firstLoadMessages, steadyMessages, ruleOf } from '../progressions/index.ts'
+import { showMessages, sayStage, rowMessages } from '../plan/index.ts'
+import { sayFirst, saySteady, ruleOf } from '../progressions/index.ts'
 import { warmUpMessages } from '../warmups/index.ts'
 import { fill, type Messages, type WhyStep } from '../words/index.ts'
 
@@ -11,9 +11,9 @@ export const messages: Messages = Object.assign(
   {},
   showMessages,
   rowMessages,
-  stageMessages,
-  firstLoadMessages,
-  steadyMessages,
+  sayStage.messages,
+  sayFirst.messages,
+  saySteady.messages,
   warmUpMessages,
   evidenceMessages,
   ...[sourceOf, ruleOf, changeOf, answerOf].flatMap((family) =>

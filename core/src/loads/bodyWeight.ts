@@ -1,7 +1,9 @@
-import type { WhyStep } from '../words/index.ts'
+import { type WhyStep, declareSteps } from '../words/index.ts'
 import { numberField, strictObject } from '../parsing/index.ts'
 import { formatNumber } from '../units/index.ts'
 import { defineSource, percentBefore } from './source.ts'
+
+const say = declareSteps({ 'bodyWeight.is': 'body weight {load}', 'bodyWeight.percent': '{percent}% of it' })
 
 /**
  * Percent of body weight: a squat at 100% of it; or, of a body-weight exercise, the whole load, so that 110% is a tenth of the
@@ -21,13 +23,10 @@ export const bodyWeight = defineSource<{ percent: number }>({
   },
   price({ lift, body }, { percent }) {
     if (!body) return { need: 'bodyWeight', lift }
-    const rungs: WhyStep[] = [
-      { id: 'bodyWeight.is', data: { load: body } },
-      { id: 'bodyWeight.percent', data: { percent } },
-    ]
+    const rungs: WhyStep[] = [say('bodyWeight.is', { load: body }), say('bodyWeight.percent', { percent })]
     return { base: body, percent, rungs }
   },
-  messages: { 'bodyWeight.is': 'body weight {load}', 'bodyWeight.percent': '{percent}% of it' },
+  messages: say.messages,
   examples: [
     {
       say: '1.0 × body weight at 78 kg is 78 kg',

@@ -1,8 +1,14 @@
+import { declareSteps } from '../words/index.ts'
 import { mostTableReps, percentFor, repTableTitle } from '../maxes/index.ts'
 import { numberField, strictObject, wholeField } from '../parsing/index.ts'
 import { formatNumber, snap } from '../units/index.ts'
 import { maxRung } from './maxRung.ts'
 import { defineSource } from './source.ts'
+
+const say = declareSteps({
+  'effort.table': '{reps} reps with {reserve} left in reserve: {percent}% of it ({table})',
+  'effort.short': 'a rest of {rest} seconds is short: {less}% less',
+})
 
 /**
  * By effort alone: what the 1RM allows for the reps that are asked and those left in reserve, by the template's table of
@@ -36,10 +42,10 @@ export const effort = defineSource<{ less?: number; under?: number }>({
     const counted = Math.min(reps + rir, mostTableReps)
     const percent = percentFor(table, counted)
     const data = { reps, reserve: rir, percent, table: repTableTitle(table) }
-    const rungs = [maxRung(max), { id: 'effort.table', data }]
+    const rungs = [maxRung(max), say('effort.table', data)]
     if (less === undefined || under === undefined || rest === undefined || rest >= under)
       return { base: max.load, percent, most: max.load, rungs }
-    const lowered = { id: 'effort.short', data: { rest, less } }
+    const lowered = say('effort.short', { rest, less })
     return {
       base: max.load,
       percent: snap((percent * (100 - less)) / 100),
@@ -47,10 +53,7 @@ export const effort = defineSource<{ less?: number; under?: number }>({
       rungs: [...rungs, lowered],
     }
   },
-  messages: {
-    'effort.table': '{reps} reps with {reserve} left in reserve: {percent}% of it ({table})',
-    'effort.short': 'a rest of {rest} seconds is short: {less}% less',
-  },
+  messages: say.messages,
   examples: [
     {
       say: 'five reps with two left are seven: 83% of 100 kg by the handbook',

@@ -1,4 +1,4 @@
-export { maxRung } from './maxRung.ts'
+export { maxRung, sayMax } from './maxRung.ts'
 export { type LoadBasis, type SourceKind, sourceKinds, sourceOf } from './registry.ts'
 export { repMaxOf } from './repMaxOf.ts'
 export {
@@ -13,4 +13,4 @@ export {
   type Today,
 } from './source.ts'
 export { waysTo } from './tonnage.ts'
-export { topSetRung } from './topSetRung.ts'
+export { sayTopSet, topSetRung } from './topSetRung.ts'

@@ -1,6 +1,13 @@
+import { declareSteps } from '../words/index.ts'
 import { percentField, strictObject } from '../parsing/index.ts'
 import { formatNumber } from '../units/index.ts'
 import { defineSource, percentBefore } from './source.ts'
+
+const say = declareSteps({
+  'lastTime.here': 'last time, on {date}: {load}',
+  'lastTime.elsewhere': 'last time, at another place of a session, on {date}: {load}',
+  'lastTime.percent': '{percent}% of it',
+})
 
 /**
  * The load of these sets when the slot was last trained, or a percent of it. Last time means at the same place of the session;
@@ -21,15 +28,11 @@ export const lastTime = defineSource<{ percent?: number }>({
     const seen = last?.()
     if (!seen) return null
     const { load, date, isSamePlace } = seen
-    const own = percent === 100 ? [] : [{ id: 'lastTime.percent', data: { percent } }]
+    const own = percent === 100 ? [] : [say('lastTime.percent', { percent })]
     const id = isSamePlace ? 'lastTime.here' : 'lastTime.elsewhere'
     return { base: load, percent, isScaled: true, rungs: [{ id, data: { load, date } }, ...own] }
   },
-  messages: {
-    'lastTime.here': 'last time, on {date}: {load}',
-    'lastTime.elsewhere': 'last time, at another place of a session, on {date}: {load}',
-    'lastTime.percent': '{percent}% of it',
-  },
+  messages: say.messages,
   examples: [
     {
       say: 'last time’s 60 kg',

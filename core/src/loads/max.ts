@@ -1,7 +1,10 @@
+import { declareSteps } from '../words/index.ts'
 import { formatNumber } from '../units/index.ts'
 import { percentField, strictObject } from '../parsing/index.ts'
 import { defineSource, percentBefore } from './source.ts'
-import { maxMessages, maxRung } from './maxRung.ts'
+import { maxRung, sayMax } from './maxRung.ts'
+
+const say = declareSteps({ ...sayMax.messages, 'max.percent': '{percent}% of it' })
 
 /** Percent of the one-rep max in force, tested or accepted from an estimate. */
 export const max = defineSource<{ percent: number }>({
@@ -17,10 +20,10 @@ export const max = defineSource<{ percent: number }>({
   readsMax: (lift) => lift,
   price({ lift, max }, { percent }) {
     if (!max) return { need: 'max', lift }
-    const rungs = [maxRung(max), { id: 'max.percent', data: { percent } }]
+    const rungs = [maxRung(max), say('max.percent', { percent })]
     return { base: max.load, percent, most: max.load, rungs }
   },
-  messages: { ...maxMessages, 'max.percent': '{percent}% of it' },
+  messages: say.messages,
   examples: [
     {
       say: '75% of a 100 kg max is 75 kg',

@@ -1,8 +1,11 @@
+import { declareSteps } from '../words/index.ts'
 import { exerciseField, percentField, strictObject, textField } from '../parsing/index.ts'
 import { exerciseNamed, liftName, type ExerciseId } from '../library/index.ts'
 import { formatNumber } from '../units/index.ts'
 import { maxRung } from './maxRung.ts'
 import { defineSource } from './source.ts'
+
+const say = declareSteps({ 'otherMax.of': '{percent}% of it, the {lift} max' })
 
 type Params = { exercise: ExerciseId; variant?: string; percent: number }
 
@@ -28,10 +31,10 @@ export const otherMax = defineSource<Params>({
     const lift = { exercise, ...(variant && { variant }) }
     const max = maxOf?.(lift)
     if (!max) return { need: 'max', lift }
-    const of = { id: 'otherMax.of', data: { percent, lift: liftName(library, lift).toLowerCase() } }
+    const of = say('otherMax.of', { percent, lift: liftName(library, lift).toLowerCase() })
     return { base: max.load, percent, rungs: [maxRung(max), of] }
   },
-  messages: { 'otherMax.of': '{percent}% of it, the {lift} max' },
+  messages: say.messages,
   examples: [
     {
       say: '85% of a back squat of 120 kg is 102 kg',

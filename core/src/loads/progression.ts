@@ -1,6 +1,9 @@
+import { declareSteps } from '../words/index.ts'
 import { percentField, strictObject } from '../parsing/index.ts'
 import { formatNumber } from '../units/index.ts'
 import { defineSource, isNeed, percentBefore } from './source.ts'
+
+const say = declareSteps({ 'progression.percent': '{percent}% of the progression’s load' })
 
 /** The load that the slot's progression asks for today, or a percent of it. */
 export const progression = defineSource<{ percent?: number }>({
@@ -19,10 +22,10 @@ export const progression = defineSource<{ percent?: number }>({
     // In a role by place that moves nothing the progression gives no load.
     if (!asked) return null
     if (isNeed(asked)) return asked
-    const own = percent === 100 ? [] : [{ id: 'progression.percent', data: { percent } }]
+    const own = percent === 100 ? [] : [say('progression.percent', { percent })]
     return { base: asked.base, percent: (asked.percent * percent) / 100, rungs: [...asked.rungs, ...own] }
   },
-  messages: { 'progression.percent': '{percent}% of the progression’s load' },
+  messages: say.messages,
   examples: [
     {
       say: '80% of a progression that asks 60 kg is 48 kg',

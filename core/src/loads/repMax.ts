@@ -1,8 +1,11 @@
+import { declareSteps } from '../words/index.ts'
 import { percentField, strictObject, wholeField } from '../parsing/index.ts'
 import { formatNumber } from '../units/index.ts'
 import { maxRung } from './maxRung.ts'
 import { repMaxMessages, repMaxOf } from './repMaxOf.ts'
 import { defineSource, percentBefore } from './source.ts'
+
+const say = declareSteps({ ...repMaxMessages, 'repMax.percent': '{percent}% of the {reps}RM' })
 
 /** Percent of the max for several reps: 90% of the 5RM. */
 export const repMax = defineSource<{ reps: number; percent: number }>({
@@ -23,10 +26,10 @@ export const repMax = defineSource<{ reps: number; percent: number }>({
   price({ lift, max }, { reps, percent }) {
     if (!max) return { need: 'max', lift }
     const base = repMaxOf(max, reps)
-    const rungs = [maxRung(max), ...base.rungs, { id: 'repMax.percent', data: { reps, percent } }]
+    const rungs = [maxRung(max), ...base.rungs, say('repMax.percent', { reps, percent })]
     return { base: base.load, percent, most: max.load, rungs }
   },
-  messages: { ...repMaxMessages, 'repMax.percent': '{percent}% of the {reps}RM' },
+  messages: say.messages,
   examples: [
     {
       say: '90% of the 5RM of a 1RM of 116.6667 kg is 90 kg',

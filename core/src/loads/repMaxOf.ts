@@ -1,7 +1,14 @@
-import type { WhyStep } from '../words/index.ts'
+import { type WhyStep, declareSteps } from '../words/index.ts'
 import { defaultFormula, formulaOf } from '../maxes/index.ts'
 import { addLoad, snap, type Load } from '../units/index.ts'
 import type { MaxInForce } from './source.ts'
+
+const say = declareSteps({
+  'repMax.set': 'its {reps}RM is the set itself: {load}',
+  'repMax.formula': '{reps}RM {load} by {formula}',
+})
+
+export const repMaxMessages = say.messages
 
 /**
  * The n-rep max behind the max in force: the set itself where the max was accepted from one of so many reps, else worked
@@ -11,14 +18,9 @@ export function repMaxOf({ load, from }: MaxInForce, reps: number): { load: Load
   if (reps === 1) return { load, rungs: [] }
   if (from?.reps === reps && !from.rir) {
     const set = from.body ? addLoad(from.body, from.load, from.help) : from.load
-    return { load: set, rungs: [{ id: 'repMax.set', data: { reps, load: set } }] }
+    return { load: set, rungs: [say('repMax.set', { reps, load: set })] }
   }
   const { factor, title } = formulaOf[defaultFormula]
   const worked = { value: snap(load.value / factor(reps)), unit: load.unit }
-  return { load: worked, rungs: [{ id: 'repMax.formula', data: { reps, load: worked, formula: title } }] }
-}
-
-export const repMaxMessages = {
-  'repMax.set': 'its {reps}RM is the set itself: {load}',
-  'repMax.formula': '{reps}RM {load} by {formula}',
+  return { load: worked, rungs: [say('repMax.formula', { reps, load: worked, formula: title })] }
 }

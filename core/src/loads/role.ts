@@ -1,6 +1,15 @@
+import { declareSteps } from '../words/index.ts'
 import { percentField, strictObject, textField } from '../parsing/index.ts'
 import { formatNumber } from '../units/index.ts'
 import { defineSource, percentBefore } from './source.ts'
+
+const say = declareSteps({
+  'role.thisWeek': 'this week’s {role} day, on {date}: {load}',
+  'role.ahead': 'this week’s {role} day, if it is trained as asked: {load}',
+  'role.last': 'no {role} day was trained this week: the last one, of week {week} on {date}, was {load}',
+  'role.lastAhead': 'no {role} day stands before it this week: the last one, of week {week}, is {load}',
+  'role.percent': '{percent}% of it',
+})
 
 /** A word by itself, but none that says something else of a load or of sets. */
 const roleName =
@@ -34,19 +43,10 @@ export const role = defineSource<{ role: string; percent: number }>({
       base: load,
       percent,
       ...(isThisWeek && { isScaled: true as const }),
-      rungs: [
-        { id, data },
-        { id: 'role.percent', data: { percent } },
-      ],
+      rungs: [{ id, data }, say('role.percent', { percent })],
     }
   },
-  messages: {
-    'role.thisWeek': 'this week’s {role} day, on {date}: {load}',
-    'role.ahead': 'this week’s {role} day, if it is trained as asked: {load}',
-    'role.last': 'no {role} day was trained this week: the last one, of week {week} on {date}, was {load}',
-    'role.lastAhead': 'no {role} day stands before it this week: the last one, of week {week}, is {load}',
-    'role.percent': '{percent}% of it',
-  },
+  messages: say.messages,
   examples: [
     {
       say: '85% of this week’s volume day of 100 kg is 85 kg',

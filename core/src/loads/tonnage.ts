@@ -1,9 +1,16 @@
-import type { WhyStep } from '../words/index.ts'
+import { type WhyStep, declareSteps } from '../words/index.ts'
 import { mostTableReps, percentFor, repTableTitle, type RepTable } from '../maxes/index.ts'
 import { choiceField, numberField, strictObject } from '../parsing/index.ts'
 import { formatNumber, scale, snap, type Load } from '../units/index.ts'
 import { maxRung } from './maxRung.ts'
 import { defineSource } from './source.ts'
+
+const say = declareSteps({
+  'tonnage.target': '{times} times it in all: {target}',
+  'tonnage.week': '{times} times what it has moved this week, {week}: {target}',
+  'tonnage.share': 'over {sets} × {reps} that is {percent}% of the 1RM',
+  'tonnage.held': 'more than {reps} reps allow ({table}): {most}%, and the tonnage is not reached',
+})
 
 type Params = { times: number; per?: 'week' }
 
@@ -42,21 +49,14 @@ export const tonnage = defineSource<Params>({
     const most = percentFor(table, Math.min(reps + rir, mostTableReps))
     const rungs: WhyStep[] = [
       maxRung(max),
-      week
-        ? { id: 'tonnage.week', data: { times, week, target } }
-        : { id: 'tonnage.target', data: { times, target } },
-      { id: 'tonnage.share', data: { sets, reps, percent } },
+      week ? say('tonnage.week', { times, week, target }) : say('tonnage.target', { times, target }),
+      say('tonnage.share', { sets, reps, percent }),
     ]
     if (percent <= most) return { base: max.load, percent, most: max.load, rungs }
-    const held = { id: 'tonnage.held', data: { most, reps, table: repTableTitle(table) } }
+    const held = say('tonnage.held', { most, reps, table: repTableTitle(table) })
     return { base: max.load, percent: most, most: max.load, rungs: [...rungs, held] }
   },
-  messages: {
-    'tonnage.target': '{times} times it in all: {target}',
-    'tonnage.week': '{times} times what it has moved this week, {week}: {target}',
-    'tonnage.share': 'over {sets} × {reps} that is {percent}% of the 1RM',
-    'tonnage.held': 'more than {reps} reps allow ({table}): {most}%, and the tonnage is not reached',
-  },
+  messages: say.messages,
   examples: [
     {
       say: '20 times 100 kg over 5 × 5 is 80 kg',

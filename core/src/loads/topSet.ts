@@ -1,7 +1,7 @@
 import { idField, percentField, stepField, strictObject } from '../parsing/index.ts'
 import { formatNumber, type Step } from '../units/index.ts'
 import { defineSource, percentBefore } from './source.ts'
-import { topSetRung } from './topSetRung.ts'
+import { sayTopSet, topSetRung } from './topSetRung.ts'
 
 type Params = { percent?: number; drop?: Step; slot?: string; group?: string }
 
@@ -37,7 +37,7 @@ export const topSet = defineSource<Params>({
   price({ today }, { percent = 100, drop, slot, group }) {
     const follows = { percent, ...(drop && { drop }), ...(slot && { slot }), ...(group && { group }) }
     const top = today?.(slot, group)
-    if (!top) return { later: follows, rungs: [{ id: 'topSet.later', data: {} }] }
+    if (!top) return { later: follows, rungs: [sayTopSet('topSet.later', {})] }
     const minus = drop && { value: drop[top.unit], unit: top.unit }
     return {
       base: top,
@@ -45,16 +45,10 @@ export const topSet = defineSource<Params>({
       ...(minus && { minus }),
       isScaled: true,
       today: follows,
-      rungs: [{ id: 'topSet.asked', data: { load: top } }, topSetRung(percent, minus)],
+      rungs: [sayTopSet('topSet.asked', { load: top }), topSetRung(percent, minus)],
     }
   },
-  messages: {
-    'topSet.later': 'worked out from today’s top set, once it is lifted',
-    'topSet.asked': 'today’s top set is {load}, if it is lifted as asked',
-    'topSet.done': 'today’s top set was {load}',
-    'topSet.percent': '{percent}% of it',
-    'topSet.drop': 'less {drop}',
-  },
+  messages: sayTopSet.messages,
   examples: [
     {
       say: '90% of a top set of 100 kg is 90 kg',

@@ -1,7 +1,13 @@
+import { declareSteps } from '../words/index.ts'
 import { percentField, strictObject } from '../parsing/index.ts'
 import { formatNumber, scale } from '../units/index.ts'
 import { maxRung } from './maxRung.ts'
 import { defineSource, percentBefore } from './source.ts'
+
+const say = declareSteps({
+  'trainingMax.is': 'training max {percent}% of it: {load}',
+  'trainingMax.percent': '{percent}% of the training max',
+})
 
 /** Percent of the training max, which is the template's stated percent of the one-rep max in force. */
 export const trainingMax = defineSource<{ percent: number }>({
@@ -19,18 +25,15 @@ export const trainingMax = defineSource<{ percent: number }>({
     if (!max) return { need: 'max', lift }
     if (share === undefined) throw new Error('missing trainingMax of the template')
     const base = scale(max.load, share)
-    const training = { id: 'trainingMax.is', data: { percent: share, load: base } }
+    const training = say('trainingMax.is', { percent: share, load: base })
     return {
       base,
       percent,
       most: max.load,
-      rungs: [maxRung(max), training, { id: 'trainingMax.percent', data: { percent } }],
+      rungs: [maxRung(max), training, say('trainingMax.percent', { percent })],
     }
   },
-  messages: {
-    'trainingMax.is': 'training max {percent}% of it: {load}',
-    'trainingMax.percent': '{percent}% of the training max',
-  },
+  messages: say.messages,
   examples: [
     {
       say: '85% of a 90% training max of 100 kg is 76.5 kg',

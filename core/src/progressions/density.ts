@@ -1,7 +1,13 @@
-import type { WhyStep } from '../words/index.ts'
+import { type WhyStep, declareSteps } from '../words/index.ts'
 import { choiceField, strictObject, wholeField } from '../parsing/index.ts'
 import { formatSeconds } from '../units/index.ts'
 import { defineRule } from './rule.ts'
+
+const say = declareSteps({
+  'density.beaten': '{done} {what} on {date} are the most so far: beat them',
+  'density.stands': '{done} {what} on {date} did not beat the {best} that stand',
+  'density.ahead': 'if {best} {what} are beaten, by one at least',
+})
 
 type Params = { what: 'reps' | 'rounds'; /** 10 to 7200. */ seconds: number }
 /** The most that was done in the time so far. */
@@ -32,23 +38,19 @@ export const density = defineRule<Params, State>({
     const { best } = state
     if (!date) {
       if (verdict !== 'hit' || best === null) return state
-      return { best: best + 1, why: [{ id: 'density.ahead', data: { best, what } }] }
+      return { best: best + 1, why: [say('density.ahead', { best, what })] }
     }
     const done = Math.max(0, ...reps)
     if (verdict === 'hold' || done === 0) return state
     const isBeaten = best === null || done > best
     const data = { done, what, date, best: isBeaten ? done : best }
-    return { best: data.best, why: [{ id: isBeaten ? 'density.beaten' : 'density.stands', data }] }
+    return { best: data.best, why: [say(isBeaten ? 'density.beaten' : 'density.stands', data)] }
   },
   ask: ({ best, why }, _role, { what, seconds }) => ({
     goal: { most: what, seconds, ...(best !== null && { beat: best }) },
     rungs: why,
   }),
-  messages: {
-    'density.beaten': '{done} {what} on {date} are the most so far: beat them',
-    'density.stands': '{done} {what} on {date} did not beat the {best} that stand',
-    'density.ahead': 'if {best} {what} are beaten, by one at least',
-  },
+  messages: say.messages,
   examples: [
     {
       say: '41 are followed by 42 or more; 40 leave them standing',

@@ -1,3 +1,4 @@
+import { declareSteps } from '../words/index.ts'
 import { choiceField, wholeField } from '../parsing/index.ts'
 import { highest, lowest, type Span } from '../units/index.ts'
 import { sayFirstLoad, sayRise, startingWith, type FirstLoad } from './firstLoad.ts'
@@ -11,6 +12,10 @@ import {
   type Steady,
   type Steps,
 } from './steady.ts'
+
+const say = declareSteps({
+  'doubleProgression.reps': '{load} stays after {reps} reps on {date}: more reps first',
+})
 
 /**
  * When the load goes up: all sets at the top of the range; one of them, with none below its bottom; so many reps in all; or every
@@ -86,12 +91,12 @@ export const doubleProgression = defineRule<Params, State>({
     return {
       load,
       misses: 0,
-      why: [{ id: 'doubleProgression.reps', data: { load, date, reps: reps.join(', ') } }],
+      why: [say('doubleProgression.reps', { load, date, reps: reps.join(', ') })],
     }
   },
   ask: ({ load, why }) => ({ load, rungs: why }),
   jumps: ({ step }) => [step],
-  messages: { 'doubleProgression.reps': '{load} stays after {reps} reps on {date}: more reps first' },
+  messages: say.messages,
   examples: (
     [
       ['oneAtTop', [10, 8, 7, 6], 62.5],

@@ -1,8 +1,18 @@
+import { declareSteps } from '../words/index.ts'
 import { wholeField } from '../parsing/index.ts'
 import { formatLoad, highest, inUnit, lowest, snap, type Load } from '../units/index.ts'
 import { sayFirstLoad, startingWith, type FirstLoad } from './firstLoad.ts'
 import { defineRule } from './rule.ts'
 import { resetFields, sayReset, startSteady, stepOrReset, type Steady, type Steps } from './steady.ts'
+
+const say = declareSteps({
+  'earnedLoad.taken':
+    '{least} reps or more in each set of {load} on {date} have earned {next}, which needed {needed}',
+  'earnedLoad.takenAhead': 'if {load} is a hit, it has earned {next}',
+  'earnedLoad.waits': '{load} stays after {least} reps on {date}: {next} is earned by {needed} in each set',
+  'earnedLoad.waitsAhead': 'if {load} is a hit: {next} is earned by {needed} in each set',
+  'earnedLoad.heaviest': '{load} is the heaviest that can be made at home',
+})
 
 type Params = FirstLoad &
   Omit<Steps, 'step'> & {
@@ -51,21 +61,14 @@ export const earnedLoad = defineRule<Params, State>({
       ...(date && { date }),
     }
     if (next && needed !== null && least >= Math.min(needed, p.mostReps))
-      return { load: next, misses: 0, more: 0, why: [{ id: `earnedLoad.taken${ahead(date)}`, data }] }
-    if (!next) return { load, misses: 0, more, why: [{ id: 'earnedLoad.heaviest', data }] }
+      return { load: next, misses: 0, more: 0, why: [say(`earnedLoad.taken${ahead(date)}`, data)] }
+    if (!next) return { load, misses: 0, more, why: [say('earnedLoad.heaviest', data)] }
     const isAtTop = least >= highest(asked)
     const wider = isAtTop ? Math.min(more + 1, Math.max(0, p.mostReps - (highest(asked) - more))) : more
-    return { load, misses: 0, more: wider, why: [{ id: `earnedLoad.waits${ahead(date)}`, data }] }
+    return { load, misses: 0, more: wider, why: [say(`earnedLoad.waits${ahead(date)}`, data)] }
   },
   ask: ({ load, why, more }) => ({ load, ...(more && { moreReps: more }), rungs: why }),
-  messages: {
-    'earnedLoad.taken':
-      '{least} reps or more in each set of {load} on {date} have earned {next}, which needed {needed}',
-    'earnedLoad.takenAhead': 'if {load} is a hit, it has earned {next}',
-    'earnedLoad.waits': '{load} stays after {least} reps on {date}: {next} is earned by {needed} in each set',
-    'earnedLoad.waitsAhead': 'if {load} is a hit: {next} is earned by {needed} in each set',
-    'earnedLoad.heaviest': '{load} is the heaviest that can be made at home',
-  },
+  messages: say.messages,
   examples: [
     {
       say: 'bars of 20 to 30 kg in steps of 2.5: 8 reps of 20 have earned no 22.5, which is worth 13 of them',
@@ -90,7 +93,7 @@ export const earnedLoad = defineRule<Params, State>({
 })
 
 const none = { kg: 0, lb: 0 }
-const ahead = (date: string | null): string => (date ? '' : 'Ahead')
+const ahead = (date: string | null) => (date ? '' : 'Ahead')
 
 /** Reps of a load that are worth as much as the next one for the reps that are written, by Epley (1985), up. */
 function repsFor(load: Load, next: Load, written: number): number | null {

@@ -1,4 +1,4 @@
-import type { WhyStep } from '../words/index.ts'
+import { type WhyStep, declareSteps } from '../words/index.ts'
 import { exerciseOf } from '../library/index.ts'
 import { repMaxOf, maxRung, type Need } from '../loads/index.ts'
 import type { ObjectShape } from 'yup'
@@ -14,6 +14,14 @@ import {
   type Step,
 } from '../units/index.ts'
 import type { Starting } from './rule.ts'
+
+/** The steps of a first load. */
+export const sayFirst = declareSteps({
+  'first.load': 'the progression starts everybody at {load}',
+  'first.percent': 'the progression starts at {percent}% of it: {load}',
+  'first.last': 'the lift comes over from {from} on {date}: at {percent}% that is {load}',
+  'first.ahead': 'the lift comes over from {from}: at {percent}% that is {load}',
+})
 
 /** How a rule's first load is stated: a percent of a max, or one load for everybody. Exactly one of the two. */
 export type FirstLoad = {
@@ -62,11 +70,11 @@ export function firstLoad(
   if (startLast !== undefined && last) {
     const load = scale(inUnit(last.load, unit), startLast)
     const data = { percent: startLast, from: last.load, load, ...(last.date && { date: last.date }) }
-    return { load, why: [{ id: last.date ? 'first.last' : 'first.ahead', data }] }
+    return { load, why: [sayFirst(last.date ? 'first.last' : 'first.ahead', data)] }
   }
   if (startLoad) {
     const own = scale({ value: startLoad[unit], unit }, first.scale)
-    const why = [{ id: 'first.load', data: { load: own } }, ...first.rungs]
+    const why = [sayFirst('first.load', { load: own }), ...first.rungs]
     if (exerciseOf(library, lift).tool !== 'body weight') return { load: own, why }
     if (!body) return { need: 'bodyWeight', lift }
     return { load: addLoad(inUnit(body, unit), own), why }
@@ -74,15 +82,8 @@ export function firstLoad(
   if (!max) return { need: 'max', lift }
   const base = repMaxOf(max, startReps)
   const load = scale(base.load, startPercent)
-  const why = [maxRung(max), ...base.rungs, { id: 'first.percent', data: { percent: startPercent, load } }]
+  const why = [maxRung(max), ...base.rungs, sayFirst('first.percent', { percent: startPercent, load })]
   return { load: scale(load, first.scale), why: [...why, ...first.rungs] }
-}
-
-export const firstLoadMessages = {
-  'first.load': 'the progression starts everybody at {load}',
-  'first.percent': 'the progression starts at {percent}% of it: {load}',
-  'first.last': 'the lift comes over from {from} on {date}: at {percent}% that is {load}',
-  'first.ahead': 'the lift comes over from {from}: at {percent}% that is {load}',
 }
 
 /** "2.5 kg (5 lb)", "5 kg (10 lb), for small lifts 2.5 kg (5 lb)", "2.5%". */

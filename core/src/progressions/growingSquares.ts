@@ -1,9 +1,17 @@
+import { declareSteps } from '../words/index.ts'
 import { listField, percentOffField, wholeField } from '../parsing/index.ts'
 import { formatNumber, inUnit, scale, type Load, type Rise } from '../units/index.ts'
 import { sayFirstLoad, sayRise, startingWith, type FirstLoad } from './firstLoad.ts'
 import { defineRule } from './rule.ts'
 import { repsOfSets } from './scheme.ts'
 import { addedField, startSteady, stepOrReset, type Steady } from './steady.ts'
+
+const say = declareSteps({
+  'growingSquares.larger':
+    'the rule’s {from} was missed on {date}: on to {side} × {side} with {percent}% off, on plates {load}',
+  'growingSquares.again':
+    'the largest square was missed on {date}: back to {side} × {side} at the heaviest it was done with, {load}',
+})
 
 type Params = FirstLoad & {
   /** Sides of the squares in their order: 6 is six sets of six; 2 to 5 of them, each from 2 to 12. */
@@ -56,7 +64,7 @@ export const growingSquares = defineRule<Params, State>({
       misses: 0,
       at: to,
       best,
-      why: [{ id: own ? 'growingSquares.again' : 'growingSquares.larger', data }],
+      why: [say(own ? 'growingSquares.again' : 'growingSquares.larger', data)],
     }
   },
   ask({ load, why, at }, _role, { sides }) {
@@ -64,12 +72,7 @@ export const growingSquares = defineRule<Params, State>({
     return { load, sets: side, goal: { reps: side }, rungs: why }
   },
   jumps: ({ step }) => [step],
-  messages: {
-    'growingSquares.larger':
-      'the rule’s {from} was missed on {date}: on to {side} × {side} with {percent}% off, on plates {load}',
-    'growingSquares.again':
-      'the largest square was missed on {date}: back to {side} × {side} at the heaviest it was done with, {load}',
-  },
+  messages: say.messages,
   examples: [
     {
       say: '6 × 6 until a miss, lower with 8 × 8, and from the last back to what 6 × 6 reached',

@@ -1,6 +1,6 @@
 export { type Answers, soreAnswers, workedAnswers } from './answers.ts'
-export { firstLoadMessages } from './firstLoad.ts'
+export { sayFirst } from './firstLoad.ts'
 export { type RuleKind, ruleKinds, ruleOf, type Stage } from './registry.ts'
 export type { Exposure, Hand, LastExposure, RuleAt, Starting, TopSet } from './rule.ts'
 export { sampleGroup, sampleRole } from './sample.ts'
-export { steadyMessages } from './steady.ts'
+export { saySteady } from './steady.ts'

@@ -1,3 +1,4 @@
+import { declareSteps } from '../words/index.ts'
 import { choiceField } from '../parsing/index.ts'
 import { formatNumber, inUnit, scale } from '../units/index.ts'
 import { sayFirstLoad, sayRise, startingWith, type FirstLoad } from './firstLoad.ts'
@@ -11,6 +12,15 @@ import {
   type Steady,
   type Steps,
 } from './steady.ts'
+
+const say = declareSteps({
+  'linear.light':
+    'the rule’s {load} was missed on {date}, {misses} in a row: a week with {percent}% off, then on from there',
+  'linear.easy': 'this week at {percent}% less: {load}',
+  'linear.spaced': 'missed on {date}: from here a step takes {every} hits',
+  'linear.waits': '{load} was a hit on {date}, {hits} of the {every} that a step takes',
+  'linear.waitsAhead': 'if {load} is a hit, {hits} of the {every} that a step takes',
+})
 
 /** What so many misses in a row lead to; a cut where nothing is stated. */
 const stalls = ['cut', 'lightWeek', 'spaceOut'] as const
@@ -50,18 +60,18 @@ export const linear = defineRule<Params, State>({
     if (isStalled && p.onStall === 'lightWeek') {
       const load = inUnit(target ?? steady.load, hand.unit)
       const data = { load, date, misses: p.misses, percent: p.resetBy }
-      return { load, misses: 0, easyWeek: 0, ...spaced, why: [{ id: 'linear.light', data }] }
+      return { load, misses: 0, easyWeek: 0, ...spaced, why: [say('linear.light', data)] }
     }
     if (isStalled && p.onStall === 'spaceOut') {
       const wider = Math.min(mostSpaced, every + 1)
       const next = stepOrReset(steady, exposure, p, hand)
       const data = { date, every: wider }
-      return { ...next, every: wider, why: [...next.why, { id: 'linear.spaced', data }] }
+      return { ...next, every: wider, why: [...next.why, say('linear.spaced', data)] }
     }
     if (verdict === 'hit' && hits + 1 < every) {
       const load = inUnit(target ?? steady.load, hand.unit)
       const data = { load, hits: hits + 1, every, ...(date && { date }) }
-      const why = [{ id: date ? 'linear.waits' : 'linear.waitsAhead', data }]
+      const why = [say(date ? 'linear.waits' : 'linear.waitsAhead', data)]
       return { load, misses: 0, every, hits: hits + 1, why }
     }
     // On from the load that stalled, whatever the light week was at.
@@ -71,17 +81,10 @@ export const linear = defineRule<Params, State>({
   ask({ load, why, easyWeek }, _role, { resetBy }, at) {
     if (easyWeek === undefined || (easyWeek !== 0 && easyWeek !== at.week)) return { load, rungs: why }
     const easy = scale(load, 100 - resetBy)
-    return { load: easy, rungs: [...why, { id: 'linear.easy', data: { load: easy, percent: resetBy } }] }
+    return { load: easy, rungs: [...why, say('linear.easy', { load: easy, percent: resetBy })] }
   },
   jumps: ({ step }) => [step],
-  messages: {
-    'linear.light':
-      'the rule’s {load} was missed on {date}, {misses} in a row: a week with {percent}% off, then on from there',
-    'linear.easy': 'this week at {percent}% less: {load}',
-    'linear.spaced': 'missed on {date}: from here a step takes {every} hits',
-    'linear.waits': '{load} was a hit on {date}, {hits} of the {every} that a step takes',
-    'linear.waitsAhead': 'if {load} is a hit, {hits} of the {every} that a step takes',
-  },
+  messages: say.messages,
   examples: [
     {
       say: '3×5 at 60 with 2.5 goes 62.5, 65',

@@ -1,8 +1,15 @@
-import type { WhyStep } from '../words/index.ts'
+import { type WhyStep, declareSteps } from '../words/index.ts'
 import { kindOf } from '../goals/index.ts'
 import { numberField, percentField, strictObject, wholeField } from '../parsing/index.ts'
 import { formatNumber, snap } from '../units/index.ts'
 import { defineRule } from './rule.ts'
+
+const say = declareSteps({
+  'moreAmount.more': '{from} was a hit on {date}: {amount} now',
+  'moreAmount.ahead': 'if {from} is a hit: {amount} then',
+  'moreAmount.again': '{amount} was missed on {date} ({misses} of {allowed} in a row): the same again',
+  'moreAmount.lower': '{from} was missed on {date}, {misses} in a row: minus {percent}%, {amount}',
+})
 
 type Params = {
   /** In the unit that the slot is written in: seconds, metres, kilometres, rounds; above 0, at most 100,000. */
@@ -45,24 +52,19 @@ export const moreAmount = defineRule<Params, State>({
     if (verdict === 'hit') {
       const next = Math.min(most, snap(amount + add))
       const data = { from: amount, amount: next, ...(date && { date }) }
-      return { amount: next, misses: 0, why: [{ id: date ? 'moreAmount.more' : 'moreAmount.ahead', data }] }
+      return { amount: next, misses: 0, why: [say(date ? 'moreAmount.more' : 'moreAmount.ahead', data)] }
     }
     if (verdict === 'hold' || !date) return state
     const misses = state.misses + 1
     if (misses < allowed)
-      return { amount, misses, why: [{ id: 'moreAmount.again', data: { amount, date, misses, allowed } }] }
+      return { amount, misses, why: [say('moreAmount.again', { amount, date, misses, allowed })] }
     const lower = Math.max(1, Math.round((amount * (100 - lowerBy)) / 100))
     const next = amount < 1 ? amount : Math.min(amount, lower)
     const data = { from: amount, amount: next, date, misses, percent: lowerBy }
-    return { amount: next, misses: 0, why: [{ id: 'moreAmount.lower', data }] }
+    return { amount: next, misses: 0, why: [say('moreAmount.lower', data)] }
   },
   ask: ({ amount, why }) => ({ amount, rungs: why }),
-  messages: {
-    'moreAmount.more': '{from} was a hit on {date}: {amount} now',
-    'moreAmount.ahead': 'if {from} is a hit: {amount} then',
-    'moreAmount.again': '{amount} was missed on {date} ({misses} of {allowed} in a row): the same again',
-    'moreAmount.lower': '{from} was missed on {date}, {misses} in a row: minus {percent}%, {amount}',
-  },
+  messages: say.messages,
   examples: [
     {
       say: 'a hold of 30 seconds grows by 10 to a minute, and two misses take a fifth off',

@@ -1,9 +1,24 @@
 import type { Answers } from './answers.ts'
-import type { WhyStep } from '../words/index.ts'
+import { type WhyStep, declareSteps } from '../words/index.ts'
 import { muscles, type Muscle } from '../library/index.ts'
 import { choiceField, numberField, strictObject, wholeField } from '../parsing/index.ts'
 import { formatNumber } from '../units/index.ts'
 import { defineRule } from './rule.ts'
+
+const say = declareSteps({
+  'muscleWeek.share': '{target} sets of {muscle} this week over {slots} slots: {sets} of them here',
+  'muscleWeek.capped':
+    '{target} sets of {muscle} are meant this week, but {slots} slots at no more than {cap} hold {all}: {sets} here',
+  'muscleWeek.least':
+    '{target} sets of {muscle} are meant this week, but each of its {slots} slots has one: {sets} here',
+  'muscleWeek.ceiling':
+    'the member’s own ceiling is {ceiling} sets of {muscle} a week, below the {meant} of the plan',
+  'muscleWeek.more': 'week {week} was trained: {added} more sets of {muscle} now, {sets}',
+  'muscleWeek.stays': 'week {week} was trained and the sets of {muscle} stay at {sets}: {reason}',
+  'muscleWeek.lower':
+    'the rise of {weeks} weeks is over: a week at {percent}% of it, {sets} sets of {muscle}',
+  'muscleWeek.again': 'the lower week is over: again from {sets} sets of {muscle}',
+})
 
 type Params = {
   muscle: Muscle
@@ -80,25 +95,12 @@ export const muscleWeek = defineRule<Params, State>({
     const all = shared.reduce((sum, one) => sum + one, 0)
     const data = { muscle: p.muscle, target, all, sets: shared[own] ?? 1, slots: roles.length, cap: p.cap }
     const rungs: WhyStep[] = [...why]
-    if (target < meant) rungs.push({ id: 'muscleWeek.ceiling', data: { ...data, ceiling: target, meant } })
+    if (target < meant) rungs.push(say('muscleWeek.ceiling', { ...data, ceiling: target, meant }))
     const id = all < target ? 'muscleWeek.capped' : all > target ? 'muscleWeek.least' : 'muscleWeek.share'
     rungs.push({ id, data })
     return { sets: shared[own] ?? 1, rungs }
   },
-  messages: {
-    'muscleWeek.share': '{target} sets of {muscle} this week over {slots} slots: {sets} of them here',
-    'muscleWeek.capped':
-      '{target} sets of {muscle} are meant this week, but {slots} slots at no more than {cap} hold {all}: {sets} here',
-    'muscleWeek.least':
-      '{target} sets of {muscle} are meant this week, but each of its {slots} slots has one: {sets} here',
-    'muscleWeek.ceiling':
-      'the member’s own ceiling is {ceiling} sets of {muscle} a week, below the {meant} of the plan',
-    'muscleWeek.more': 'week {week} was trained: {added} more sets of {muscle} now, {sets}',
-    'muscleWeek.stays': 'week {week} was trained and the sets of {muscle} stay at {sets}: {reason}',
-    'muscleWeek.lower':
-      'the rise of {weeks} weeks is over: a week at {percent}% of it, {sets} sets of {muscle}',
-    'muscleWeek.again': 'the lower week is over: again from {sets} sets of {muscle}',
-  },
+  messages: say.messages,
   examples: [
     {
       say: 'three weeks up, one down, then again; nobody is asked',

@@ -1,3 +1,4 @@
+import { declareSteps } from '../words/index.ts'
 import { isRise, wholeField } from '../parsing/index.ts'
 import { lowest, type Rise } from '../units/index.ts'
 import { sayFirstLoad, sayRise, startingWith, type FirstLoad } from './firstLoad.ts'
@@ -11,6 +12,11 @@ import {
   type Steady,
   type Steps,
 } from './steady.ts'
+
+const say = declareSteps({
+  'plusSet.extra': '{reps} reps in the plus set of {date}, {extra} more than asked: the larger step',
+  'plusSet.blank': '{load} stays: the plus set of {date} was left blank, which is not zero',
+})
 
 type Params = FirstLoad &
   Steps & {
@@ -60,19 +66,15 @@ export const plusSet = defineRule<Params, Steady>({
   next(state, exposure, p, hand) {
     const { date, verdict, asked, plus } = exposure
     if (!date || verdict === 'hold') return stepOrReset(state, exposure, p, hand)
-    if (plus === undefined)
-      return { ...state, why: [{ id: 'plusSet.blank', data: { load: state.load, date } }] }
+    if (plus === undefined) return { ...state, why: [say('plusSet.blank', { load: state.load, date })] }
     const extra = plus - lowest(asked)
     if (verdict === 'miss' || extra < p.extraReps) return stepOrReset(state, exposure, p, hand)
     const next = stepOrReset(state, exposure, { ...p, step: p.extraStep }, hand)
-    return { ...next, why: [{ id: 'plusSet.extra', data: { reps: plus, extra, date } }, ...next.why] }
+    return { ...next, why: [say('plusSet.extra', { reps: plus, extra, date }), ...next.why] }
   },
   ask: ({ load, why }) => ({ load, rungs: why }),
   jumps: ({ step, extraStep }) => [step, extraStep],
-  messages: {
-    'plusSet.extra': '{reps} reps in the plus set of {date}, {extra} more than asked: the larger step',
-    'plusSet.blank': '{load} stays: the plus set of {date} was left blank, which is not zero',
-  },
+  messages: say.messages,
   examples: [
     {
       say: 'five of 5+ add 2.5, eight add 5, sixty no more than that, and a blank adds nothing',

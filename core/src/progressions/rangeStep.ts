@@ -1,6 +1,13 @@
-import type { WhyStep } from '../words/index.ts'
+import { type WhyStep, declareSteps } from '../words/index.ts'
 import { listField, strictObject, textField, wholeField } from '../parsing/index.ts'
 import { defineRule } from './rule.ts'
+
+const say = declareSteps({
+  'rangeStep.on': 'a hit on {date}, {hits} of {of}: on to {range}',
+  'rangeStep.stays': 'a hit on {date}, {hits} of {of} at {range}',
+  'rangeStep.onAhead': 'if the session before is a hit, {hits} of {of}: on to {range}',
+  'rangeStep.staysAhead': 'if the session before is a hit, {hits} of {of} at {range}',
+})
 
 type Params = {
   /** Heights of the box, the blocks or the pins in their order, 2 to 8: each a variant of the lift with loads of its own. */
@@ -32,15 +39,10 @@ export const rangeStep = defineRule<Params, State>({
     const at = isOn ? state.at + 1 : Math.min(state.at, ranges.length - 1)
     const data = { range: ranges[at] ?? '', hits: state.hits + 1, of: hits, ...(date && { date }) }
     const id = isOn ? 'rangeStep.on' : 'rangeStep.stays'
-    return { at, hits: isOn ? 0 : state.hits + 1, why: [{ id: date ? id : `${id}Ahead`, data }] }
+    return { at, hits: isOn ? 0 : state.hits + 1, why: [say(date ? id : `${id}Ahead`, data)] }
   },
   ask: ({ at, why }, _role, { ranges }) => ({ variant: ranges[Math.min(at, ranges.length - 1)], rungs: why }),
-  messages: {
-    'rangeStep.on': 'a hit on {date}, {hits} of {of}: on to {range}',
-    'rangeStep.stays': 'a hit on {date}, {hits} of {of} at {range}',
-    'rangeStep.onAhead': 'if the session before is a hit, {hits} of {of}: on to {range}',
-    'rangeStep.staysAhead': 'if the session before is a hit, {hits} of {of} at {range}',
-  },
+  messages: say.messages,
   examples: [
     {
       say: 'two hits from a height, then the next; a miss counts for nothing, and the last one stays',

@@ -1,11 +1,15 @@
-import type { WhyStep } from '../words/index.ts'
+import { type WhyStep, declareSteps } from '../words/index.ts'
 import { maxRung } from '../loads/index.ts'
 import { listField, percentField, strictObject, wholeField } from '../parsing/index.ts'
 import { compareLoads, formatNumber, inUnit, scale, snap, type Load, type Rise } from '../units/index.ts'
-import { sayRise } from './firstLoad.ts'
+import { sayFirst, sayRise } from './firstLoad.ts'
 import { defineRule } from './rule.ts'
 import { repsOfSets } from './scheme.ts'
 import { addedField, stepUp } from './steady.ts'
+
+const say = declareSteps({
+  'recordRotation.stands': '{load} for {reps} was missed on {date}: the same again on its next turn',
+})
 
 type Turn = {
   reps: number
@@ -49,11 +53,7 @@ export const recordRotation = defineRule<Params, State>({
     const own: State['own'] = {}
     for (const { reps, startPercent } of turns) {
       const load = scale(max.load, startPercent)
-      const why = [
-        maxRung(max),
-        { id: 'first.percent', data: { percent: startPercent, load } },
-        ...first.rungs,
-      ]
+      const why = [maxRung(max), sayFirst('first.percent', { percent: startPercent, load }), ...first.rungs]
       own[reps] = { load: scale(load, first.scale), percent: startPercent, why }
     }
     return { at: 0, own }
@@ -67,7 +67,7 @@ export const recordRotation = defineRule<Params, State>({
       const risen = stepUp(inUnit(target ?? load, unit), step, date, isSmall)
       return { at: to, own: { ...own, [turn.reps]: { load: risen.load, percent, why: risen.why } } }
     }
-    const stands = date ? [{ id: 'recordRotation.stands', data: { load, reps: turn.reps, date } }] : why
+    const stands = date ? [say('recordRotation.stands', { load, reps: turn.reps, date })] : why
     return { at: to, own: { ...own, [turn.reps]: { load, percent, why: stands } } }
   },
   ask({ at, own }, _role, { turns }) {
@@ -75,9 +75,7 @@ export const recordRotation = defineRule<Params, State>({
     const { load, why } = standing(own, turn)
     return { load, goal: { reps: turn.reps }, rungs: why }
   },
-  messages: {
-    'recordRotation.stands': '{load} for {reps} was missed on {date}: the same again on its next turn',
-  },
+  messages: say.messages,
   examples: [
     {
       say: 'fives and threes, each against its own best; a missed one waits as it was',
@@ -107,6 +105,6 @@ function standing(own: State['own'], { reps, startPercent }: Turn): Standing {
   return {
     load,
     percent: startPercent,
-    why: [{ id: 'first.ahead', data: { from: other.load, percent, load } }],
+    why: [sayFirst('first.ahead', { from: other.load, percent, load })],
   }
 }

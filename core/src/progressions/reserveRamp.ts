@@ -1,8 +1,25 @@
+import { declareSteps, type WhyStep } from '../words/index.ts'
 import { choiceField, numberField, wholeField } from '../parsing/index.ts'
 import { compareLoads, formatNumber, inUnit, rise, snap, type Load, type Rise } from '../units/index.ts'
 import { sayFirstLoad, sayRise, startingWith, type FirstLoad } from './firstLoad.ts'
 import { defineRule } from './rule.ts'
-import { addedField, resetFields, startSteady, type Steady } from './steady.ts'
+import { addedField, resetFields, saySteady, startSteady, type Steady } from './steady.ts'
+
+const say = declareSteps({
+  'reserveRamp.beaten':
+    '{date} stands for a max of {seen}, {percent}% more than the {best} to beat: on to {load}',
+  'reserveRamp.first': '{date} stands for a max of {seen}, the first to beat: on to {load}',
+  'reserveRamp.easy': '{date} left {easy} reps or more, too many to be read: on to {load}',
+  'reserveRamp.ahead': 'if the last is beaten: on to {load}',
+  'reserveRamp.tooBig':
+    '{date} stands for a max of {seen}, {percent}% more than {best}: too big a rise to be read, {load} stays',
+  'reserveRamp.unread': '{load} stays: no set of {date} can be read against the last',
+  'reserveRamp.again':
+    '{date} did not beat the max of {best} that stands ({misses} of {allowed} in a row): {load} again',
+  'reserveRamp.light':
+    '{date} is {misses} in a row without a beat: a light week is due, then again with {percent}% off, on plates {load}',
+  'reserveRamp.left': 'stop with {left} reps left',
+})
 
 type Params = FirstLoad & {
   /** Reps left in reserve to begin with and at the end; 0 to 6, the end no higher. */
@@ -63,63 +80,60 @@ export const reserveRamp = defineRule<Params, State>({
   next(state, { date, verdict, target, top, askedLeft, left: noted }, p, hand) {
     const { left, count, more, best, misses } = state
     const load = inUnit(target ?? state.load, hand.unit)
-    if (!date) return verdict === 'hit' ? beat({ ...state, load }, p, hand.isSmall, null, best) : state
-    if (verdict === 'hold') return { ...state, why: [{ id: 'steady.hold', data: { load, date } }] }
+    if (!date)
+      return verdict === 'hit'
+        ? beat({ ...state, load }, p, hand.isSmall, best, (to) => say('reserveRamp.ahead', { load: to }))
+        : state
+    if (verdict === 'hold') return { ...state, why: [saySteady('steady.hold', { load, date })] }
     if (!top) {
       const isEasy = verdict === 'hit' && wasEasy(noted, askedLeft ?? left)
       if (isEasy)
-        return beat(
-          { ...state, load },
-          p,
-          hand.isSmall,
-          { date, easy: Math.min(...(noted as number[])) },
-          best,
+        return beat({ ...state, load }, p, hand.isSmall, best, (to) =>
+          say('reserveRamp.easy', { date, easy: Math.min(...(noted as number[])), load: to }),
         )
-      return { ...state, load, why: [{ id: 'reserveRamp.unread', data: { load, date } }] }
+      return { ...state, load, why: [say('reserveRamp.unread', { load, date })] }
     }
     const seen = inUnit(top.estimate, hand.unit)
     const known = best && inUnit(best, hand.unit)
     const percent = known ? snap((100 * (seen.value - known.value)) / known.value) : 0
-    const data = { load, date, seen, ...(known && { best: known, percent }) }
-    if (known && percent > p.mostRise) return { ...state, load, why: [{ id: 'reserveRamp.tooBig', data }] }
+    if (known && percent > p.mostRise)
+      return {
+        ...state,
+        load,
+        why: [say('reserveRamp.tooBig', { load, date, seen, best: known, percent })],
+      }
     if (!known || compareLoads(seen, known) > 0) {
       // The load that was lifted is the one to beat, where it was heavier than what was asked.
       const lifted = compareLoads(inUnit(top.load, hand.unit), load) > 0 ? inUnit(top.load, hand.unit) : load
-      return beat({ ...state, load: lifted }, p, hand.isSmall, data, seen)
+      return beat({ ...state, load: lifted }, p, hand.isSmall, seen, (to) =>
+        known
+          ? say('reserveRamp.beaten', { date, seen, percent, best: known, load: to })
+          : say('reserveRamp.first', { date, seen, load: to }),
+      )
     }
     if (misses + 1 < p.unbeaten) {
-      const again = { id: 'reserveRamp.again', data: { ...data, misses: misses + 1, allowed: p.unbeaten } }
+      const again = say('reserveRamp.again', {
+        date,
+        best: known,
+        load,
+        misses: misses + 1,
+        allowed: p.unbeaten,
+      })
       return { load, misses: misses + 1, left, count, more, best, why: [again] }
     }
     const lower = hand.land({ value: snap((load.value * (100 - p.resetBy)) / 100), unit: load.unit })
-    const why = [
-      { id: 'reserveRamp.light', data: { ...data, load: lower, misses: misses + 1, percent: p.resetBy } },
-    ]
+    const why = [say('reserveRamp.light', { date, load: lower, misses: misses + 1, percent: p.resetBy })]
     return { load: lower, misses: 0, left: p.firstLeft, count: 0, more: 0, best: null, why, wants: true }
   },
   ask: ({ load, why, left, more }) => ({
     load,
     rir: left,
     ...(more && { moreReps: more }),
-    rungs: [...why, { id: 'reserveRamp.left', data: { left } }],
+    rungs: [...why, say('reserveRamp.left', { left })],
   }),
   jumps: ({ step, mostRise }) => [step, { percent: mostRise }],
   wantsLight: ({ wants }) => wants === true,
-  messages: {
-    'reserveRamp.beaten':
-      '{date} stands for a max of {seen}, {percent}% more than the {best} to beat: on to {load}',
-    'reserveRamp.first': '{date} stands for a max of {seen}, the first to beat: on to {load}',
-    'reserveRamp.easy': '{date} left {easy} reps or more, too many to be read: on to {load}',
-    'reserveRamp.ahead': 'if the last is beaten: on to {load}',
-    'reserveRamp.tooBig':
-      '{date} stands for a max of {seen}, {percent}% more than {best}: too big a rise to be read, {load} stays',
-    'reserveRamp.unread': '{load} stays: no set of {date} can be read against the last',
-    'reserveRamp.again':
-      '{date} did not beat the max of {best} that stands ({misses} of {allowed} in a row): {load} again',
-    'reserveRamp.light':
-      '{date} is {misses} in a row without a beat: a light week is due, then again with {percent}% off, on plates {load}',
-    'reserveRamp.left': 'stop with {left} reps left',
-  },
+  messages: say.messages,
   examples: [
     {
       say: '60 × 9 with 3 left is beaten by 62.5 × 9 (+4.2%) as it is by 60 × 10 (+2.4%); two without a beat ask for a light week',
@@ -186,19 +200,12 @@ function beat(
   state: State,
   { by, step, every, lastLeft }: Params,
   isSmall: boolean,
-  data: object | null,
   best: Load | null,
+  because: (to: Load) => WhyStep,
 ): State {
   const { left, count, more } = state
   const load = by === 'load' ? rise(state.load, step, isSmall) : state.load
   const isDue = count + 1 >= every && left > lastLeft
-  const id = !data
-    ? 'reserveRamp.ahead'
-    : 'easy' in data
-      ? 'reserveRamp.easy'
-      : 'best' in data
-        ? 'reserveRamp.beaten'
-        : 'reserveRamp.first'
   return {
     load,
     misses: 0,
@@ -206,7 +213,7 @@ function beat(
     count: isDue ? 0 : count + 1,
     more: by === 'reps' ? more + 1 : 0,
     best,
-    why: [{ id, data: { ...data, load } }],
+    why: [because(load)],
   }
 }
 

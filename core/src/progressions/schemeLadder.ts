@@ -1,9 +1,17 @@
+import { declareSteps } from '../words/index.ts'
 import { listField, percentOffField, strictObject } from '../parsing/index.ts'
 import { formatNumber, inUnit, scale, type Rise } from '../units/index.ts'
 import { sayFirstLoad, sayRise, startingWith, type FirstLoad } from './firstLoad.ts'
 import { defineRule } from './rule.ts'
 import { repsOfSets, sayScheme, schemeFields, type Scheme } from './scheme.ts'
 import { addedField, resetFields, startSteady, stepOrReset, type Steady } from './steady.ts'
+
+const say = declareSteps({
+  'schemeLadder.on':
+    'the rule’s {load} was missed on {date}, {misses} in a row: on to {sets} × {reps} with the same load',
+  'schemeLadder.back':
+    'the last rung was missed on {date}, {misses} in a row: back to {sets} × {reps} with {percent}% off {from}, on plates {load}',
+})
 
 type WhyStep = Scheme & { step: Rise }
 type Params = FirstLoad & {
@@ -50,13 +58,13 @@ export const schemeLadder = defineRule<Params, State>({
     const to = (rung + 1) % rungs.length
     const { sets, reps } = rungs[to] as WhyStep
     const data = { load: from, date, misses: steady.misses + 1, sets, reps }
-    if (to > 0) return { load: from, misses: 0, rung: to, why: [{ id: 'schemeLadder.on', data }] }
+    if (to > 0) return { load: from, misses: 0, rung: to, why: [say('schemeLadder.on', data)] }
     const load = hand.land(scale(from, 100 - backBy))
     return {
       load,
       misses: 0,
       rung: 0,
-      why: [{ id: 'schemeLadder.back', data: { ...data, from, load, percent: backBy } }],
+      why: [say('schemeLadder.back', { ...data, from, load, percent: backBy })],
     }
   },
   ask({ load, why, rung }, _role, { rungs }) {
@@ -64,12 +72,7 @@ export const schemeLadder = defineRule<Params, State>({
     return { load, sets, goal: { reps }, rungs: why }
   },
   jumps: ({ rungs }) => rungs.map(({ step }) => step),
-  messages: {
-    'schemeLadder.on':
-      'the rule’s {load} was missed on {date}, {misses} in a row: on to {sets} × {reps} with the same load',
-    'schemeLadder.back':
-      'the last rung was missed on {date}, {misses} in a row: back to {sets} × {reps} with {percent}% off {from}, on plates {load}',
-  },
+  messages: say.messages,
   examples: [
     {
       say: '5 × 5 by 2.5, then 4 × 4 by 5, then back to 5 × 5 with 10% off',

@@ -1,6 +1,13 @@
-import type { WhyStep } from '../words/index.ts'
+import { type WhyStep, declareSteps } from '../words/index.ts'
 import { strictObject, wholeField } from '../parsing/index.ts'
 import { defineRule } from './rule.ts'
+
+const say = declareSteps({
+  'setAccumulation.more': 'a hit on {date}: {more} more sets than written',
+  'setAccumulation.again': 'a hit on {date} with the most sets: back to those written',
+  'setAccumulation.moreAhead': 'if the session before is a hit: {more} more sets than written',
+  'setAccumulation.againAhead': 'if the session before is a hit with the most sets: back to those written',
+})
 
 type Params = {
   /** Sets added after each hit; 1 to 4. */
@@ -31,15 +38,10 @@ export const setAccumulation = defineRule<Params, State>({
     const more = state.more + add > most ? 0 : state.more + add
     const id = more ? 'setAccumulation.more' : 'setAccumulation.again'
     const data = { more, ...(date && { date }) }
-    return { more, why: [{ id: date ? id : `${id}Ahead`, data }] }
+    return { more, why: [say(date ? id : `${id}Ahead`, data)] }
   },
   ask: ({ more, why }) => ({ moreSets: more, rungs: why }),
-  messages: {
-    'setAccumulation.more': 'a hit on {date}: {more} more sets than written',
-    'setAccumulation.again': 'a hit on {date} with the most sets: back to those written',
-    'setAccumulation.moreAhead': 'if the session before is a hit: {more} more sets than written',
-    'setAccumulation.againAhead': 'if the session before is a hit with the most sets: back to those written',
-  },
+  messages: say.messages,
   examples: [
     {
       say: 'two more sets, then back; a miss changes nothing',

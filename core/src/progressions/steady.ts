@@ -1,9 +1,20 @@
-import type { WhyStep } from '../words/index.ts'
+import { type WhyStep, declareSteps } from '../words/index.ts'
 import { percentOffField, riseField, wholeField } from '../parsing/index.ts'
 import { formatNumber, inUnit, rise, riseOf, scale, type Load, type Rise } from '../units/index.ts'
 import type { Need } from '../loads/index.ts'
 import { firstLoad, type FirstLoad } from './firstLoad.ts'
 import type { Exposure, Hand, Starting } from './rule.ts'
+
+/** The steps of a load that rises and falls back. */
+export const saySteady = declareSteps({
+  'steady.step': 'the rule’s {from} was a hit on {date}: plus {step} is {load}',
+  'steady.ahead': 'if the rule’s {from} is a hit: plus {step} is {load}',
+  'steady.hold': '{load} stays: the session of {date} was neither a step nor a miss',
+  'steady.again':
+    'the rule’s {load} was missed on {date} ({misses} of {allowed} misses in a row): the same again',
+  'steady.reset':
+    'the rule’s {from} was missed on {date}, {misses} in a row: minus {percent}%, on plates {load}',
+})
 
 /** A load that rises by steps and falls back after misses: what several rules keep of a lift. */
 export type Steady = { load: Load; misses: number; why: WhyStep[] }
@@ -48,16 +59,15 @@ export function stepOrReset(
   const from = inUnit(target ?? steady.load, unit)
   if (verdict === 'hit') return stepUp(from, step, date, isSmall)
   if (!date) return steady
-  if (verdict === 'hold')
-    return { ...steady, why: [{ id: 'steady.hold', data: { load: steady.load, date } }] }
+  if (verdict === 'hold') return { ...steady, why: [saySteady('steady.hold', { load: steady.load, date })] }
   const misses = steady.misses + 1
   if (misses < allowed)
-    return { load: from, misses, why: [{ id: 'steady.again', data: { load: from, date, misses, allowed } }] }
+    return { load: from, misses, why: [saySteady('steady.again', { load: from, date, misses, allowed })] }
   const load = land(scale(from, 100 - resetBy))
   return {
     load,
     misses: 0,
-    why: [{ id: 'steady.reset', data: { from, load, date, misses, percent: resetBy } }],
+    why: [saySteady('steady.reset', { from, load, date, misses, percent: resetBy })],
   }
 }
 
@@ -67,16 +77,6 @@ export function stepUp(from: Load, by: Rise, date: string | null, isSmall: boole
   return {
     load,
     misses: 0,
-    why: [date ? { id: 'steady.step', data: { ...data, date } } : { id: 'steady.ahead', data }],
+    why: [date ? saySteady('steady.step', { ...data, date }) : saySteady('steady.ahead', data)],
   }
-}
-
-export const steadyMessages = {
-  'steady.step': 'the rule’s {from} was a hit on {date}: plus {step} is {load}',
-  'steady.ahead': 'if the rule’s {from} is a hit: plus {step} is {load}',
-  'steady.hold': '{load} stays: the session of {date} was neither a step nor a miss',
-  'steady.again':
-    'the rule’s {load} was missed on {date} ({misses} of {allowed} misses in a row): the same again',
-  'steady.reset':
-    'the rule’s {from} was missed on {date}, {misses} in a row: minus {percent}%, on plates {load}',
 }

@@ -1,3 +1,4 @@
+import { declareSteps } from '../words/index.ts'
 import { percentField, wholeField } from '../parsing/index.ts'
 import { formatNumber, inUnit, scale } from '../units/index.ts'
 import { sayFirstLoad, sayRise, startingWith, type FirstLoad } from './firstLoad.ts'
@@ -11,6 +12,12 @@ import {
   type Steady,
   type Steps,
 } from './steady.ts'
+
+const say = declareSteps({
+  'stepBand.flat': '{load} was a hit on {date}, {hits} of {of} at this load: the same again',
+  'stepBand.flatAhead': 'if {load} is a hit, {hits} of {of} at this load: the same again',
+  'stepBand.share': 'a {role} session is {percent}% of it: {load}',
+})
 
 type Params = FirstLoad &
   Steps & {
@@ -65,14 +72,10 @@ export const stepBand = defineRule<Params, State>({
     const percent = shareOf(role, p)
     if (percent === 100) return { load, rungs: why }
     const own = scale(load, percent)
-    return { load: own, rungs: [...why, { id: 'stepBand.share', data: { role, percent, load: own } }] }
+    return { load: own, rungs: [...why, say('stepBand.share', { role, percent, load: own })] }
   },
   jumps: ({ step }) => [step],
-  messages: {
-    'stepBand.flat': '{load} was a hit on {date}, {hits} of {of} at this load: the same again',
-    'stepBand.flatAhead': 'if {load} is a hit, {hits} of {of} at this load: the same again',
-    'stepBand.share': 'a {role} session is {percent}% of it: {load}',
-  },
+  messages: say.messages,
   examples: [
     {
       say: 'three sessions at 100, then three at 105; a miss between them is no hit',

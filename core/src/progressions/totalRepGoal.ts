@@ -1,6 +1,12 @@
-import type { WhyStep } from '../words/index.ts'
+import { type WhyStep, declareSteps } from '../words/index.ts'
 import { strictObject, wholeField } from '../parsing/index.ts'
 import { defineRule } from './rule.ts'
+
+const say = declareSteps({
+  'totalRepGoal.more': '{done} reps in all were done within the sets on {date}: {total} now',
+  'totalRepGoal.ahead': 'if {done} reps in all are done within the sets: {total} then',
+  'totalRepGoal.again': '{done} reps in all were not done within the sets on {date}: the same again',
+})
 
 type Params = {
   /** Reps in all to begin with; 2 to 500. */
@@ -42,11 +48,7 @@ export const totalRepGoal = defineRule<Params, State>({
     return { total, why: [{ id, data }] }
   },
   ask: ({ total, why }) => ({ goal: { totalReps: total }, rungs: why }),
-  messages: {
-    'totalRepGoal.more': '{done} reps in all were done within the sets on {date}: {total} now',
-    'totalRepGoal.ahead': 'if {done} reps in all are done within the sets: {total} then',
-    'totalRepGoal.again': '{done} reps in all were not done within the sets on {date}: the same again',
-  },
+  messages: say.messages,
   examples: [
     {
       say: '30 within 4 sets is followed by 36; 36 that took more sets stays',

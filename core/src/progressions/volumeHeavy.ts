@@ -1,8 +1,13 @@
+import { declareSteps } from '../words/index.ts'
 import { percentField } from '../parsing/index.ts'
 import { formatNumber, scale, type Rise } from '../units/index.ts'
 import { firstLoad, sayFirstLoad, sayRise, startingWith, type FirstLoad } from './firstLoad.ts'
 import { defineRule } from './rule.ts'
 import { addedField, resetFields, sayReset, stepOrReset, type Steady, type Steps } from './steady.ts'
+
+const say = declareSteps({
+  'volumeHeavy.heavy': 'the first heavy day is {percent}% of the volume day: {load}',
+})
 
 type Params = FirstLoad &
   Omit<Steps, 'step'> & {
@@ -40,7 +45,7 @@ export const volumeHeavy = defineRule<Params, State>({
     const volume = firstLoad(known, p)
     if ('need' in volume) return volume
     const load = scale(volume.load, p.heavyPercent)
-    const heavy = { id: 'volumeHeavy.heavy', data: { percent: p.heavyPercent, load } }
+    const heavy = say('volumeHeavy.heavy', { percent: p.heavyPercent, load })
     return { volume: { ...volume, misses: 0 }, heavy: { load, misses: 0, why: [...volume.why, heavy] } }
   },
   next(state, exposure, { volumeStep, heavyStep, misses, resetBy }, hand) {
@@ -52,7 +57,7 @@ export const volumeHeavy = defineRule<Params, State>({
     const { load, why } = state[role === 'heavy' ? 'heavy' : 'volume']
     return { load, rungs: why }
   },
-  messages: { 'volumeHeavy.heavy': 'the first heavy day is {percent}% of the volume day: {load}' },
+  messages: say.messages,
   examples: [
     {
       say: 'volume days at 90% of a 5RM of 100 go 90, 92.5',

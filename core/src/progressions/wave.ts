@@ -1,9 +1,17 @@
+import { declareSteps } from '../words/index.ts'
 import { listField, strictObject } from '../parsing/index.ts'
 import { inUnit, rise, scale, type Load, type Rise } from '../units/index.ts'
 import { firstLoad, sayFirstLoad, sayRise, startingWith, type FirstLoad } from './firstLoad.ts'
 import { defineRule } from './rule.ts'
 import { repsOfSets, sayScheme, schemeFields, type Scheme } from './scheme.ts'
 import { addedField, resetFields, sayReset, stepOrReset, type Steady, type Steps } from './steady.ts'
+
+const say = declareSteps({
+  'wave.next': 'the last of the wave was a hit on {date}: the next one begins above its {first}, at {load}',
+  'wave.nextAhead': 'if the last of the wave is a hit: the next one begins above its {first}, at {load}',
+  'wave.reset':
+    'missed on {date}, {misses} in a row: the wave begins again {percent}% below its {from}, on plates {load}',
+})
 
 type Params = FirstLoad &
   Steps & {
@@ -47,7 +55,7 @@ export const wave = defineRule<Params, State>({
         misses: 0,
         first: load,
         at: 0,
-        why: [{ id: date ? 'wave.next' : 'wave.nextAhead', data }],
+        why: [say(date ? 'wave.next' : 'wave.nextAhead', data)],
       }
     }
     const next = stepOrReset(steady, exposure, p, hand)
@@ -56,19 +64,14 @@ export const wave = defineRule<Params, State>({
     if (!isReset) return { ...next, first, at }
     const load = hand.land(scale(inUnit(first, hand.unit), 100 - p.resetBy))
     const data = { from: first, load, date, misses: steady.misses + 1, percent: p.resetBy }
-    return { load, misses: 0, first: load, at: 0, why: [{ id: 'wave.reset', data }] }
+    return { load, misses: 0, first: load, at: 0, why: [say('wave.reset', data)] }
   },
   ask({ load, why, at }, _role, { parts }) {
     const { sets, reps } = parts[at % parts.length] as Scheme
     return { load, sets, goal: { reps }, rungs: why }
   },
   jumps: ({ step, nextWave }) => [step, nextWave],
-  messages: {
-    'wave.next': 'the last of the wave was a hit on {date}: the next one begins above its {first}, at {load}',
-    'wave.nextAhead': 'if the last of the wave is a hit: the next one begins above its {first}, at {load}',
-    'wave.reset':
-      'missed on {date}, {misses} in a row: the wave begins again {percent}% below its {from}, on plates {load}',
-  },
+  messages: say.messages,
   examples: [
     {
       say: 'three that rise by 5, and the next wave 2.5 above this one',

@@ -1,7 +1,7 @@
 import { liftKey } from '../library/index.ts'
 import type { WhyStep } from '../words/index.ts'
 import type { ShownGroup } from '../member/index.ts'
-import type { Plan, PlannedSession, PlannedSlot } from '../plan/index.ts'
+import { showMessages, type Plan, type PlannedSession, type PlannedSlot } from '../plan/index.ts'
 
 /** Where a lift of a session comes next, what is asked there, and what moved it. */
 export type ComesNext = {
@@ -11,8 +11,7 @@ export type ComesNext = {
 }
 
 /** The last rung before rounding and plates. */
-const reasonOf = (why: WhyStep[]): WhyStep | null =>
-  why.findLast(({ id }) => !/^(round|plates|body)\./.test(id)) ?? null
+const reasonOf = (why: WhyStep[]): WhyStep | null => why.findLast(({ id }) => !(id in showMessages)) ?? null
 
 /** For each slot of a session with a computed load: its lift's next place in the plan, and the rung that says why. */
 export function comesNext(plan: Plan, session: PlannedSession): ComesNext[] {

@@ -1,6 +1,10 @@
-import type { WhyStep } from '../words/index.ts'
+import { type WhyStep, declareSteps } from '../words/index.ts'
 import { partsFor, round, scale, withBar, type Load, type Makeable } from '../units/index.ts'
 import { warmUpOf, type WarmUp } from './registry.ts'
+
+const say = declareSteps({ 'warmUp.step': '{percent}% of the first work set, {work}, nearest {load}' })
+
+export const warmUpMessages = say.messages
 
 /** A warm-up set as it is asked; for a barbell with the bar and the plates of one side. It is neither counted nor judged. */
 export type WarmUpSet = { load: Load; reps: number; side?: number[]; bar?: number; why: WhyStep[] }
@@ -25,10 +29,8 @@ export function ramp(rule: WarmUp, work: Load, all: Makeable, isShort: boolean):
       load,
       reps,
       ...(bar !== undefined && { bar, side: plates }),
-      why: [{ id: 'warmUp.step', data: { percent, work, load } }],
+      why: [say('warmUp.step', { percent, work, load })],
     })
   }
   return isShort ? sets.slice(Math.floor(sets.length / 2)) : sets
 }
-
-export const warmUpMessages = { 'warmUp.step': '{percent}% of the first work set, {work}, nearest {load}' }

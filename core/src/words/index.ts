@@ -1,1 +1,2 @@
+export { declareSteps } from './declareSteps.ts'
 export { fill, type Messages, type Value, type WhyStep } from './whyStep.ts'

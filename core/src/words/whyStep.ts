@@ -1,10 +1,10 @@
 import { formatDay, formatLoad, formatNumber, isDay, type Load } from '../units/index.ts'
 
-/** One step of the ladder from a max to the load on the bar: data, with the sentence rendered late. */
+/** One step on the way from a max to the load on the bar: data, with the sentence rendered late. */
 export type WhyStep = { id: string; data: Record<string, Value> }
 export type Value = string | number | Load
 
-/** Sentences by id, `{name}` standing for a value of the data. They travel with the unit that writes the rung. */
+/** Sentences by id, `{name}` standing for a value of the data. */
 export type Messages = Record<string, string>
 
 /** Fills a sentence: loads with unit, days written out, numbers with at most two decimals. An unknown name throws. */

@@ -1,5 +1,8 @@
+import { declareSteps } from '../../words/index.ts'
 import { defineAnswer } from '../answer.ts'
 import { falls, isDue, tiredness } from '../evidence.ts'
+
+const say = declareSteps({ 'askAgain.little': 'there are too few sessions yet to go by' })
 
 export const askAgain = defineAnswer({
   kind: 'askAgain',
@@ -9,7 +12,7 @@ export const askAgain = defineAnswer({
     const evidence = [...falls(library, signals), ...tiredness(library, signals), ...isDue(signals)]
     if (evidence.length) return { evidence, sure: 'weak' }
     const hasNothing = !signals.lifts.some(({ exposures }) => exposures > 1)
-    return hasNothing ? { evidence: [{ id: 'askAgain.little', data: {} }], sure: 'weak' } : null
+    return hasNothing ? { evidence: [say('askAgain.little', {})], sure: 'weak' } : null
   },
-  messages: { 'askAgain.little': 'there are too few sessions yet to go by' },
+  messages: say.messages,
 })

@@ -1,5 +1,11 @@
+import { declareSteps } from '../../words/index.ts'
 import { liftName } from '../../library/index.ts'
 import { defineAnswer } from '../answer.ts'
+
+const say = declareSteps({
+  'caution.lift': '{lift} hurt in the last two weeks',
+  'caution.joints': 'joints were said to be painful',
+})
 
 /** Pain leads to caution, not to advice. */
 export const caution = defineAnswer({
@@ -10,14 +16,11 @@ export const caution = defineAnswer({
   holds({ pains, checkIns }, _policy, library) {
     const isPainful = checkIns[0]?.joints === 'painful'
     if (!pains.length && !isPainful) return null
-    const lifts = pains.map((lift) => ({ id: 'caution.lift', data: { lift: liftName(library, lift) } }))
+    const lifts = pains.map((lift) => say('caution.lift', { lift: liftName(library, lift) }))
     return {
-      evidence: isPainful ? [...lifts, { id: 'caution.joints', data: {} }] : lifts,
+      evidence: isPainful ? [...lifts, say('caution.joints', {})] : lifts,
       sure: 'likely',
     }
   },
-  messages: {
-    'caution.lift': '{lift} hurt in the last two weeks',
-    'caution.joints': 'joints were said to be painful',
-  },
+  messages: say.messages,
 })

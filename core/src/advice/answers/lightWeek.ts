@@ -1,7 +1,13 @@
+import { declareSteps } from '../../words/index.ts'
 import { liftName } from '../../library/index.ts'
 import { defineAnswer, type Found } from '../answer.ts'
 import { falls, isDue, tiredness } from '../evidence.ts'
 import { limits, type Signals } from '../signals.ts'
+
+const say = declareSteps({
+  'lightWeek.asks': '{lift} has not beaten its last for as long as its rule waits',
+  'lightWeek.event': 'next week: {what}',
+})
 
 export const lightWeek = defineAnswer({
   kind: 'lightWeek',
@@ -12,12 +18,9 @@ export const lightWeek = defineAnswer({
     if (policy === 'planned') return null
     if (signals.weeksSinceLight !== null && signals.weeksSinceLight < limits.closest) return null
     const [fallen, tired, due] = [falls(library, signals), tiredness(library, signals), isDue(signals)]
-    const asks = signals.asks.map((lift) => ({
-      id: 'lightWeek.asks',
-      data: { lift: liftName(library, lift) },
-    }))
+    const asks = signals.asks.map((lift) => say('lightWeek.asks', { lift: liftName(library, lift) }))
     const { event } = signals
-    const away = event && event.inWeeks <= 1 ? [{ id: 'lightWeek.event', data: { what: event.what } }] : []
+    const away = event && event.inWeeks <= 1 ? [say('lightWeek.event', { what: event.what })] : []
     const evidence = [...fallen, ...asks, ...tired, ...due, ...away]
     // One sign is none: lifts that fall count two at most, and a light week that is due needs something beside it.
     const weight =
@@ -26,10 +29,7 @@ export const lightWeek = defineAnswer({
       return null
     return { evidence, sure: weight > 2 ? 'likely' : 'possible', suggest: recipeFor(signals) }
   },
-  messages: {
-    'lightWeek.asks': '{lift} has not beaten its last for as long as its rule waits',
-    'lightWeek.event': 'next week: {what}',
-  },
+  messages: say.messages,
 })
 
 /** Aching joints get lighter bars; a trip fewer days; otherwise the load stays and sets fall, so that technique is kept. */

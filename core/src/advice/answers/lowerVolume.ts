@@ -1,6 +1,9 @@
+import { declareSteps } from '../../words/index.ts'
 import { defineAnswer } from '../answer.ts'
 import { tiredness } from '../evidence.ts'
 import { limits } from '../signals.ts'
+
+const say = declareSteps({ 'lowerVolume.soon': 'the last light week is only {weeks} weeks ago' })
 
 export const lowerVolume = defineAnswer({
   kind: 'lowerVolume',
@@ -13,8 +16,8 @@ export const lowerVolume = defineAnswer({
     const isSoon = weeksSinceLight !== null && weeksSinceLight < limits.closest
     const isSore = signals.soreMuscles.length > 2 || signals.tooMuch > 2
     if (!(isSoon && tired.length > 1) && !isSore) return null
-    const soon = isSoon ? [{ id: 'lowerVolume.soon', data: { weeks: weeksSinceLight } }] : []
+    const soon = isSoon ? [say('lowerVolume.soon', { weeks: weeksSinceLight })] : []
     return { evidence: [...soon, ...tired], sure: isSoon && tired.length > 1 ? 'likely' : 'possible' }
   },
-  messages: { 'lowerVolume.soon': 'the last light week is only {weeks} weeks ago' },
+  messages: say.messages,
 })

@@ -1,6 +1,9 @@
+import { declareSteps } from '../../words/index.ts'
 import { defineAnswer } from '../answer.ts'
 import { falls, tiredness } from '../evidence.ts'
 import { limits } from '../signals.ts'
+
+const say = declareSteps({ 'mendSleep.nights': 'sleep was poor in {count} of the last {of} check-ins' })
 
 export const mendSleep = defineAnswer({
   kind: 'mendSleep',
@@ -11,9 +14,9 @@ export const mendSleep = defineAnswer({
     if (poor < 2) return null
     const more = [...falls(library, signals), ...tiredness(library, signals)]
     return {
-      evidence: [{ id: 'mendSleep.nights', data: { count: poor, of: signals.checkIns.length } }, ...more],
+      evidence: [say('mendSleep.nights', { count: poor, of: signals.checkIns.length }), ...more],
       sure: more.length ? 'likely' : 'possible',
     }
   },
-  messages: { 'mendSleep.nights': 'sleep was poor in {count} of the last {of} check-ins' },
+  messages: say.messages,
 })

@@ -1,7 +1,12 @@
-import type { WhyStep } from '../../words/index.ts'
+import { type WhyStep, declareSteps } from '../../words/index.ts'
 import { defineAnswer } from '../answer.ts'
 import { names, tiredness } from '../evidence.ts'
 import { isFlat, limits } from '../signals.ts'
+
+const say = declareSteps({
+  'nextBlock.flat': '{lifts}: no better for {exposures} exposures or more, and not tired',
+  'nextBlock.weeks': '{weeks} weeks in this block',
+})
 
 export const nextBlock = defineAnswer({
   kind: 'nextBlock',
@@ -15,16 +20,13 @@ export const nextBlock = defineAnswer({
       return null
     if (!flat.length || flat.length * 2 < lifts.length) return null
     const evidence: WhyStep[] = [
-      { id: 'nextBlock.flat', data: { lifts: names(library, flat), exposures: limits.flatExposures } },
-      { id: 'nextBlock.weeks', data: { weeks: phase.weeksIn } },
+      say('nextBlock.flat', { lifts: names(library, flat), exposures: limits.flatExposures }),
+      say('nextBlock.weeks', { weeks: phase.weeksIn }),
     ]
     return {
       evidence,
       sure: flat.length === lifts.length && lifts.length > 1 ? 'likely' : 'possible',
     }
   },
-  messages: {
-    'nextBlock.flat': '{lifts}: no better for {exposures} exposures or more, and not tired',
-    'nextBlock.weeks': '{weeks} weeks in this block',
-  },
+  messages: say.messages,
 })

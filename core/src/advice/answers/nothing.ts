@@ -1,6 +1,13 @@
+import { declareSteps } from '../../words/index.ts'
 import { defineAnswer } from '../answer.ts'
 import { names } from '../evidence.ts'
 import { isRising } from '../signals.ts'
+
+const say = declareSteps({
+  'nothing.rising': '{lifts}: rising',
+  'nothing.steady': 'no lift falls, and none is missed again and again',
+  'nothing.fresh': 'no check-in says otherwise',
+})
 
 export const nothing = defineAnswer({
   kind: 'nothing',
@@ -9,14 +16,10 @@ export const nothing = defineAnswer({
   holds({ lifts, checkIns }, _policy, library) {
     const rising = lifts.filter(isRising)
     const going = rising.length
-      ? { id: 'nothing.rising', data: { lifts: names(library, rising) } }
-      : { id: 'nothing.steady', data: {} }
-    const asked = checkIns.length ? [{ id: 'nothing.fresh', data: {} }] : []
+      ? say('nothing.rising', { lifts: names(library, rising) })
+      : say('nothing.steady', {})
+    const asked = checkIns.length ? [say('nothing.fresh', {})] : []
     return { evidence: [going, ...asked], sure: checkIns.length ? 'likely' : 'possible' }
   },
-  messages: {
-    'nothing.rising': '{lifts}: rising',
-    'nothing.steady': 'no lift falls, and none is missed again and again',
-    'nothing.fresh': 'no check-in says otherwise',
-  },
+  messages: say.messages,
 })

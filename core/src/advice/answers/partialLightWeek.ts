@@ -1,7 +1,13 @@
+import { declareSteps } from '../../words/index.ts'
 import type { Muscle } from '../../library/index.ts'
 import { defineAnswer } from '../answer.ts'
 import { fall, tiredness } from '../evidence.ts'
 import { fallingIn, foremost, isRising, limits } from '../signals.ts'
+
+const say = declareSteps({
+  'partial.sore': 'still sore when trained again: {muscles}',
+  'partial.others': 'the other lifts rise',
+})
 
 export const partialLightWeek = defineAnswer({
   kind: 'partialLightWeek',
@@ -19,16 +25,13 @@ export const partialLightWeek = defineAnswer({
     const hasSigns = falling.length > 1 || signals.soreMuscles.length > 0
     if (!isLocal || !hasSigns || !others.some(isRising)) return null
     const sore = signals.soreMuscles.length
-      ? [{ id: 'partial.sore', data: { muscles: signals.soreMuscles.join(', ') } }]
+      ? [say('partial.sore', { muscles: signals.soreMuscles.join(', ') })]
       : []
     return {
-      evidence: [...falling.map((one) => fall(library, one)), ...sore, { id: 'partial.others', data: {} }],
+      evidence: [...falling.map((one) => fall(library, one)), ...sore, say('partial.others', {})],
       sure: falling.length && sore.length ? 'likely' : 'possible',
       suggest: { recipe: 'fewerSets', params: { percent: 50 }, muscles },
     }
   },
-  messages: {
-    'partial.sore': 'still sore when trained again: {muscles}',
-    'partial.others': 'the other lifts rise',
-  },
+  messages: say.messages,
 })

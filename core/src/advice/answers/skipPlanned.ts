@@ -1,7 +1,13 @@
-import type { WhyStep } from '../../words/index.ts'
+import { type WhyStep, declareSteps } from '../../words/index.ts'
 import { defineAnswer } from '../answer.ts'
 import { falls, names, tiredness } from '../evidence.ts'
 import { isRising, limits } from '../signals.ts'
+
+const say = declareSteps({
+  'skipPlanned.rising': '{lifts}: rising',
+  'skipPlanned.left': '{left} reps are left in reserve in the mean, which is easy to recover from',
+  'skipPlanned.days': '{days} days a week are easy to recover from',
+})
 
 export const skipPlanned = defineAnswer({
   kind: 'skipPlanned',
@@ -22,16 +28,12 @@ export const skipPlanned = defineAnswer({
     if (!isEasy || rising.length * 2 < lifts.length || !rising.length) return null
     const easy: WhyStep =
       usualLeft !== null && usualLeft >= limits.easyLeft
-        ? { id: 'skipPlanned.left', data: { left: usualLeft } }
-        : { id: 'skipPlanned.days', data: { days: daysAWeek } }
+        ? say('skipPlanned.left', { left: usualLeft })
+        : say('skipPlanned.days', { days: daysAWeek })
     return {
-      evidence: [{ id: 'skipPlanned.rising', data: { lifts: names(library, rising) } }, easy],
+      evidence: [say('skipPlanned.rising', { lifts: names(library, rising) }), easy],
       sure: checkIns.length ? 'likely' : 'possible',
     }
   },
-  messages: {
-    'skipPlanned.rising': '{lifts}: rising',
-    'skipPlanned.left': '{left} reps are left in reserve in the mean, which is easy to recover from',
-    'skipPlanned.days': '{days} days a week are easy to recover from',
-  },
+  messages: say.messages,
 })

@@ -6,7 +6,7 @@ import type { Slot } from '../../template/index.ts'
 import { addStep, compareLoads, inUnit, scale, type Load } from '../../units/index.ts'
 import type { Situation } from '../state/situation.ts'
 import { totalOf } from './onTheBar.ts'
-import { make, withLoad } from './round.ts'
+import { make, withLoad, showMessages } from './round.ts'
 import { askedOf } from './showGroup.ts'
 import { rowsKey } from '../state/state.ts'
 
@@ -32,7 +32,7 @@ export function capped(
     const asked = totalOf(group, group)
     if (!asked || compareLoads(asked, most) <= 0) return group
     const made = make(most, loading, 'down')
-    const why = group.why.filter(({ id: rung }) => !/^(round|plates|body)[.]/.test(rung))
+    const why = group.why.filter(({ id: rung }) => !(rung in showMessages))
     const rung = { id: trained ? 'row.capped' : 'row.cappedFirst', data: { heaviest: base, load: most } }
     return { ...withLoad(group, made), why: [...why, rung, ...made.rungs] }
   })

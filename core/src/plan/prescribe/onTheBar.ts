@@ -1,6 +1,6 @@
 import { type Loading, isDone } from '../../evidence/index.ts'
 import type { Id } from '../../parsing/index.ts'
-import { topSetRung } from '../../loads/index.ts'
+import { topSetRung, sayTopSet } from '../../loads/index.ts'
 import type { SetLog, ShownGroup } from '../../member/index.ts'
 import { addLoad, lowest, scale, snap, type Load, heavier } from '../../units/index.ts'
 import { make, withLoad } from './round.ts'
@@ -78,7 +78,7 @@ function follow(group: ShownGroup, before: OnTheBar[], own: OnTheBar, loading: L
   const minus = drop && { value: drop[top.unit], unit: top.unit }
   const meant = less(scale(top, percent), minus)
   const made = make(meant, group.body ? { ...loading, body: group.body } : loading, way)
-  const why = [{ id: 'topSet.done', data: { load: top } }, topSetRung(percent, minus), ...made.rungs]
+  const why = [sayTopSet('topSet.done', { load: top }), topSetRung(percent, minus), ...made.rungs]
   return { ...withLoad(group, made), target: meant, why }
 }
 

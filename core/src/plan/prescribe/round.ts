@@ -1,5 +1,5 @@
 import type { Loading } from '../../evidence/index.ts'
-import type { WhyStep } from '../../words/index.ts'
+import { type WhyStep, declareSteps } from '../../words/index.ts'
 import type { ShownGroup } from '../../member/index.ts'
 import {
   addLoad,
@@ -14,6 +14,31 @@ import {
   type Parts,
   type Way,
 } from '../../units/index.ts'
+
+const say = declareSteps({
+  'round.unit': '{meant} is {as} in the unit of the plates',
+  'round.exact': '{load}, which can be loaded exactly',
+  'round.nearest': '{meant}, nearest that can be loaded: {load}',
+  'round.down': '{meant}, down to what can be loaded: {load}',
+  'round.up': '{meant}, up to what can be loaded: {load}',
+  'round.floor': '{meant} is less than the least that can be loaded: {load}',
+  'round.top': '{meant} is more than can be loaded here: {load}, all there is',
+  'plates.side': '{bar} bar, each side {plates} {unit}',
+  'plates.none': '{bar} bar, no plates',
+  'plates.hung': 'on the belt {plates} {unit}',
+  'plates.nothing': 'nothing on the belt',
+  'body.added': '{meant} in all, of which the body is {body}: {load} added',
+  'body.help': '{meant} in all, and the body is {body}: {load} of help',
+  'body.alone': 'nearest that can be had: body weight alone',
+  'body.floor': 'less than the least there is here: body weight alone',
+  'body.exact': '{load} {what}, which can be had exactly',
+  'body.nearest': 'nearest that can be had: {load} {what}',
+  'body.down': 'down to what can be had: {load} {what}',
+  'body.up': 'up to what can be had: {load} {what}',
+  'body.top': 'more than can be hung here: {load} {what}, all there is',
+})
+
+export const showMessages = say.messages
 
 /**
  * A load as it can be made today, with what it took to get there. `total` is what it comes to where `load` goes on top of body
@@ -75,11 +100,11 @@ const beside = (meant: Load, body: Load, unit: Load['unit']): Load => ({
 
 function bodyRung(meant: Load, body: Load, { value, unit }: Load): WhyStep {
   const load = { value: Math.abs(value), unit }
-  return { id: value < 0 ? 'body.help' : 'body.added', data: { meant, body, load } }
+  return say(value < 0 ? 'body.help' : 'body.added', { meant, body, load })
 }
 
 function onBodyRungs(load: Load, help: boolean, met: Met, way: Way): WhyStep[] {
-  if (!load.value) return [{ id: met === 'floor' ? 'body.floor' : 'body.alone', data: {} }]
+  if (!load.value) return [say(met === 'floor' ? 'body.floor' : 'body.alone', {})]
   const what = help ? 'of help' : 'added'
   const id = met === 'rounded' ? `body.${way}` : `body.${met}`
   return [{ id, data: { load, what } }]
@@ -89,41 +114,16 @@ function roundRungs(meant: Load, load: Load, met: Met, way: Way): WhyStep[] {
   const from = inUnit(meant, load.unit)
   const own: WhyStep =
     met === 'exact'
-      ? { id: 'round.exact', data: { load } }
-      : { id: `round.${met === 'rounded' ? way : met}`, data: { meant: from, load } }
-  return from === meant ? [own] : [{ id: 'round.unit', data: { meant, as: from } }, own]
+      ? say('round.exact', { load })
+      : say(`round.${met === 'rounded' ? way : met}`, { meant: from, load })
+  return from === meant ? [own] : [say('round.unit', { meant, as: from }), own]
 }
 
 function partsRung({ bar, plates }: Parts, unit: Load['unit']): WhyStep {
   const said = plates.map(formatNumber).join(' + ')
   if (bar === undefined)
-    return plates.length
-      ? { id: 'plates.hung', data: { plates: said, unit } }
-      : { id: 'plates.nothing', data: {} }
+    return plates.length ? say('plates.hung', { plates: said, unit }) : say('plates.nothing', {})
   const load = { value: bar, unit }
-  if (!plates.length) return { id: 'plates.none', data: { bar: load } }
-  return { id: 'plates.side', data: { bar: load, plates: said, unit } }
-}
-
-export const showMessages = {
-  'round.unit': '{meant} is {as} in the unit of the plates',
-  'round.exact': '{load}, which can be loaded exactly',
-  'round.nearest': '{meant}, nearest that can be loaded: {load}',
-  'round.down': '{meant}, down to what can be loaded: {load}',
-  'round.up': '{meant}, up to what can be loaded: {load}',
-  'round.floor': '{meant} is less than the least that can be loaded: {load}',
-  'round.top': '{meant} is more than can be loaded here: {load}, all there is',
-  'plates.side': '{bar} bar, each side {plates} {unit}',
-  'plates.none': '{bar} bar, no plates',
-  'plates.hung': 'on the belt {plates} {unit}',
-  'plates.nothing': 'nothing on the belt',
-  'body.added': '{meant} in all, of which the body is {body}: {load} added',
-  'body.help': '{meant} in all, and the body is {body}: {load} of help',
-  'body.alone': 'nearest that can be had: body weight alone',
-  'body.floor': 'less than the least there is here: body weight alone',
-  'body.exact': '{load} {what}, which can be had exactly',
-  'body.nearest': 'nearest that can be had: {load} {what}',
-  'body.down': 'down to what can be had: {load} {what}',
-  'body.up': 'up to what can be had: {load} {what}',
-  'body.top': 'more than can be hung here: {load} {what}, all there is',
+  if (!plates.length) return say('plates.none', { bar: load })
+  return say('plates.side', { bar: load, plates: said, unit })
 }

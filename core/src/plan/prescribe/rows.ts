@@ -2,10 +2,19 @@ import type { Situation } from '../state/situation.ts'
 import type { Id } from '../../parsing/index.ts'
 import { actsOn, slotWith } from '../../adjustments/index.ts'
 import { hasPlace, type Place } from '../../calendar/index.ts'
-import type { WhyStep } from '../../words/index.ts'
+import { type WhyStep, declareSteps } from '../../words/index.ts'
 import type { RowClock, Slot } from '../../template/index.ts'
 import { isLight } from '../compile/changes.ts'
 import { rowsKey, type RowsTrained } from '../state/state.ts'
+
+const say = declareSteps({
+  'row.held': 'week {row} of the phase, read again in week {week}: the week before was not trained',
+  'row.capped': 'no more than one step above the heaviest trained in this phase, {heaviest}: {load}',
+  'row.cappedFirst':
+    'nothing has been trained in this phase yet: no more than one step above its first row, {heaviest}: {load}',
+})
+
+export const rowMessages = say.messages
 
 /** Which row a slot reads at a place, counted from 0, by the clock that its rows are on. */
 export function rowAt(situation: Situation, id: Id, slot: Slot): number {
@@ -67,12 +76,5 @@ export function rowRungs({ by, rows }: Slot, place: Place, row: number): WhyStep
   const written = rows[place.phase.id] ?? []
   const own = Math.min(place.phaseWeek, written.length) - 1
   if (by !== 'week' || row >= own || JSON.stringify(written[row]) === JSON.stringify(written[own])) return []
-  return [{ id: 'row.held', data: { row: row + 1, week: place.phaseWeek } }]
-}
-
-export const rowMessages = {
-  'row.held': 'week {row} of the phase, read again in week {week}: the week before was not trained',
-  'row.capped': 'no more than one step above the heaviest trained in this phase, {heaviest}: {load}',
-  'row.cappedFirst':
-    'nothing has been trained in this phase yet: no more than one step above its first row, {heaviest}: {load}',
+  return [say('row.held', { row: row + 1, week: place.phaseWeek })]
 }

@@ -1,8 +1,8 @@
 import type { Loading } from '../../evidence/index.ts'
-import { type GroupDraft, changeOf } from '../../adjustments/index.ts'
+import { type GroupDraft, changeOf, sayCap } from '../../adjustments/index.ts'
 import type { WhyStep } from '../../words/index.ts'
 import { kindOf } from '../../goals/index.ts'
-import { isLater, isNeed, type Known, type Later, type Need, type Priced } from '../../loads/index.ts'
+import { isLater, isNeed, type Known, type Later, type Need, type Priced, sayMax } from '../../loads/index.ts'
 import type { ShownGroup } from '../../member/index.ts'
 import type { AsWritten, SetGroup } from '../../template/index.ts'
 import { compareLoads, lowest, scale, snap, type Load, type Way } from '../../units/index.ts'
@@ -130,13 +130,13 @@ function makeWithin(limits: (Load | undefined)[], meant: Load, loading: Loading,
 /** No more than the 1RM, where it is known and more was not said to be meant. */
 function held(load: Load, most: Load | undefined, rungs: WhyStep[]): Load {
   if (!most || compareLoads(load, most) <= 0) return load
-  rungs.push({ id: 'max.held', data: { load: most } })
+  rungs.push(sayMax('max.held', { load: most }))
   return most
 }
 
 /** No more than a cap, in the unit of the plates: it is written in both and never converted. */
 function limit(load: Load, most: Load | undefined, rungs: WhyStep[], author = ''): Load {
   if (!most || compareLoads(load, most) <= 0) return load
-  rungs.push({ id: 'cap.at', data: { author, load: most } })
+  rungs.push(sayCap('cap.at', { author, load: most }))
   return most
 }

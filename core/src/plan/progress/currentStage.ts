@@ -1,11 +1,24 @@
 import { handoverKey } from '../../facts/index.ts'
 import type { Id } from '../../parsing/index.ts'
-import type { WhyStep } from '../../words/index.ts'
+import { type WhyStep, declareSteps } from '../../words/index.ts'
 import { liftKey, type Lift } from '../../library/index.ts'
 import { ruleOf, type Stage } from '../../progressions/index.ts'
 import { freshRun, triggerOf } from '../../triggers/index.ts'
 import type { Progression, ProgressionStage, Template } from '../../template/index.ts'
 import type { FoldState, Running } from '../state/state.ts'
+
+/** The steps that say why a stage has a lift, and why it stays as it is. */
+export const sayStage = declareSteps({
+  'stage.next': '{before} handed the lift on, as it does {sign}: {rule} from here',
+  'stage.taken':
+    '{before} offered to hand the lift on, as it does {sign}, and that was taken: {rule} from here',
+  'stage.version': 'a new version has another rule for the lift: {rule} from here',
+  'stage.afterPhase': 'the phase that had a rule of its own is over: {rule} from here',
+  'stage.phase': 'this phase has a rule of its own for the lift: {rule}',
+  'stage.unmarked': 'the hit of {date} has no good technique mark: everything stays until one has',
+  'stage.fixed': 'the writer had fixed what was asked on {date}: it is no step and no miss',
+  'stage.poor': 'the technique of {date} was marked poor: everything stays until it is good',
+})
 
 /** Where a lift stands in a progression: the stage that has it in a phase, and what is kept of it. */
 export type CurrentStage = {
@@ -79,24 +92,12 @@ export function handover(
   { stage, isOfPhase, wasOfPhase }: CurrentStage,
 ): WhyStep {
   const { title } = ruleOf[stage.rule]
-  if (isOfPhase) return { id: 'stage.phase', data: { rule: title } }
-  if (wasOfPhase) return { id: 'stage.afterPhase', data: { rule: title } }
+  if (isOfPhase) return sayStage('stage.phase', { rule: title })
+  if (wasOfPhase) return sayStage('stage.afterPhase', { rule: title })
   const stages = progressions[id]?.stages ?? []
   const before = stages[stages.findIndex((one) => one.id === stage.id) - 1]
-  if (!before?.until) return { id: 'stage.version', data: { rule: title } }
+  if (!before?.until) return sayStage('stage.version', { rule: title })
   const sign = triggerOf[before.until.sign].sentence(before.until)
   const data = { before: ruleOf[before.rule].title, sign, rule: title }
-  return { id: before.offers ? 'stage.taken' : 'stage.next', data }
-}
-
-export const stageMessages = {
-  'stage.next': '{before} handed the lift on, as it does {sign}: {rule} from here',
-  'stage.taken':
-    '{before} offered to hand the lift on, as it does {sign}, and that was taken: {rule} from here',
-  'stage.version': 'a new version has another rule for the lift: {rule} from here',
-  'stage.afterPhase': 'the phase that had a rule of its own is over: {rule} from here',
-  'stage.phase': 'this phase has a rule of its own for the lift: {rule}',
-  'stage.unmarked': 'the hit of {date} has no good technique mark: everything stays until one has',
-  'stage.fixed': 'the writer had fixed what was asked on {date}: it is no step and no miss',
-  'stage.poor': 'the technique of {date} was marked poor: everything stays until it is good',
+  return sayStage(before.offers ? 'stage.taken' : 'stage.next', data)
 }

@@ -14,7 +14,7 @@ import {
   type Template,
 } from '../../template/index.ts'
 import { compareLoads } from '../../units/index.ts'
-import { handover, nextStage, currentStage, stateKey } from './currentStage.ts'
+import { handover, nextStage, currentStage, stateKey, sayStage } from './currentStage.ts'
 import type { FoldState } from '../state/state.ts'
 
 /** What rules may start from, and where in the plan they are asked. */
@@ -125,12 +125,12 @@ export function progress(
 
 /** Why a session of which the writer had fixed what the rule writes leaves everything as it is. */
 const fixedOn = (date: Exposure['date']): WhyStep | undefined =>
-  date ? { id: 'stage.fixed', data: { date } } : undefined
+  date ? sayStage('stage.fixed', { date }) : undefined
 
 /** Why a hit leaves everything as it is: the stage waits for a good technique mark, and it has none. */
 function waitsFor({ waits }: ProgressionStage, { date, verdict, technique }: Exposure): WhyStep | undefined {
   if (!waits || !date || verdict !== 'hit' || technique === 'good') return undefined
-  return { id: technique === 'poor' ? 'stage.poor' : 'stage.unmarked', data: { date } }
+  return sayStage(technique === 'poor' ? 'stage.poor' : 'stage.unmarked', { date })
 }
 
 function counted(run: Run, { verdict, target, technique, ended }: Exposure): Run {
