@@ -17,10 +17,11 @@ const ladder = (name, inside, rungs) =>
 
 const core = [
   'units',
+  'words',
   'library',
   'maxes',
   'parsing',
-  'words',
+
   'goals',
   'loads',
   'triggers',
