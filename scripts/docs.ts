@@ -12,7 +12,22 @@ import { enrolmentShape, memberShape, sessionLogShape, setLogShape, shownShape }
 import { deloadOf, type DeloadKind } from '@young-oak/core/deloads'
 import { ruleOf, type RuleKind } from '@young-oak/core/progressions'
 import { triggerOf } from '@young-oak/core/triggers'
-import { adjustmentShape, headShape, partShape, phaseRuleShape, phaseShape, progressionShape, sessionShape, setGroupShape, slotShape, stageShape, trackShape, untilShape, weeksField, whereShape } from '@young-oak/core/template'
+import {
+  adjustmentShape,
+  headShape,
+  partShape,
+  phaseRuleShape,
+  phaseShape,
+  progressionShape,
+  sessionShape,
+  setGroupShape,
+  slotShape,
+  stageShape,
+  trackShape,
+  untilShape,
+  weeksField,
+  whereShape,
+} from '@young-oak/core/template'
 import { formatNumber } from '@young-oak/core/units'
 import { warmUpOf } from '@young-oak/core/warmups'
 import { advisor, beginnings, lightWeeks, progressionRules, shorthand } from './docsTables.ts'

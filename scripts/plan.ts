@@ -4,7 +4,15 @@ import { readFileSync } from 'node:fs'
 import { basename } from 'node:path'
 import { parseArgs } from 'node:util'
 import { planMember, type Plan, type PlannedSession, type PlannedWeek, type When } from '@young-oak/core/plan'
-import { lighterThan, sayLighter, formatCircuit, formatGroup, formatGroups, formatWarmUps, needWords } from '@young-oak/core/views'
+import {
+  lighterThan,
+  sayLighter,
+  formatCircuit,
+  formatGroup,
+  formatGroups,
+  formatWarmUps,
+  needWords,
+} from '@young-oak/core/views'
 import { forecastKinds, forecastOf, type Supposed, doingUnder } from '@young-oak/core/dryRun'
 import { explain } from '@young-oak/core/explain'
 import { liftName, type Library } from '@young-oak/core/library'

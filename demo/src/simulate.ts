@@ -1,10 +1,35 @@
 import { clubExercises } from './exercises.ts'
 import type { Fact, Member } from '@young-oak/core/facts'
 import { exerciseOf, foremostMuscle, type ExerciseId } from '@young-oak/core/library'
-import { sessionLogId, setLogId, type Enrolment, type SessionLog, type SetLog, type ShownGroup } from '@young-oak/core/member'
-import { planMember, snapshot, type Checkpoint, type Plan, type Planned, type PlannedSession } from '@young-oak/core/plan'
+import {
+  sessionLogId,
+  setLogId,
+  type Enrolment,
+  type SessionLog,
+  type SetLog,
+  type ShownGroup,
+} from '@young-oak/core/member'
+import {
+  planMember,
+  snapshot,
+  type Checkpoint,
+  type Plan,
+  type Planned,
+  type PlannedSession,
+} from '@young-oak/core/plan'
 import type { Template } from '@young-oak/core/template'
-import { addDays, daysBetween, highest, inUnit, lowest, makeable, round, type Day, type Load, type Rack } from '@young-oak/core/units'
+import {
+  addDays,
+  daysBetween,
+  highest,
+  inUnit,
+  lowest,
+  makeable,
+  round,
+  type Day,
+  type Load,
+  type Rack,
+} from '@young-oak/core/units'
 import type { Dice } from './dice.ts'
 import { fixed, hotel, hotelRacks, place, racks, type Person } from './gym.ts'
 

@@ -1,5 +1,12 @@
 import { scaleLinear } from 'd3'
-import { formulaOf, isDoubtful, mostReps, mostRepsWarned, spread, type FormulaKind } from '@young-oak/core/maxes'
+import {
+  formulaOf,
+  isDoubtful,
+  mostReps,
+  mostRepsWarned,
+  spread,
+  type FormulaKind,
+} from '@young-oak/core/maxes'
 import { formatLoad, formatNumber, type Load } from '@young-oak/core/units'
 
 type Props = {

@@ -6,7 +6,14 @@ import type { Id } from '@young-oak/core/parsing'
 import { liftKey, liftName, type Library, type Lift } from '@young-oak/core/library'
 import type { Enrolment } from '@young-oak/core/member'
 import { doingUnder, forecastKinds, forecastOf, type Supposed } from '@young-oak/core/dryRun'
-import { formatGroups, eventsOfWeeks, seasonOf, tallyOf, type WeekSummary, type WeekTally } from '@young-oak/core/views'
+import {
+  formatGroups,
+  eventsOfWeeks,
+  seasonOf,
+  tallyOf,
+  type WeekSummary,
+  type WeekTally,
+} from '@young-oak/core/views'
 import { applyCommand, isConflict, type Command, type Template } from '@young-oak/core/template'
 import { formatDay, type Day, type Unit } from '@young-oak/core/units'
 

@@ -1,4 +1,11 @@
-import { mergedOf, ownIdsIn, renameExercises, type ExerciseId, type Library, type OwnId } from '@young-oak/core/library'
+import {
+  mergedOf,
+  ownIdsIn,
+  renameExercises,
+  type ExerciseId,
+  type Library,
+  type OwnId,
+} from '@young-oak/core/library'
 import type { Scope } from '../../database/scope.ts'
 import { Problem } from '../../http/problem.ts'
 import { listExercises } from './store.ts'

@@ -1,6 +1,17 @@
 import { randomUUID } from 'node:crypto'
 import type { GivenExercise, GivenMerge, LibraryView } from '@young-oak/api/exercises'
-import { declaredAs, differsIn, exerciseIds, exercises as builtIn, mergeFault, type ExerciseId, type OwnExercise, type OwnExercises, type OwnId, type Library } from '@young-oak/core/library'
+import {
+  declaredAs,
+  differsIn,
+  exerciseIds,
+  exercises as builtIn,
+  mergeFault,
+  type ExerciseId,
+  type OwnExercise,
+  type OwnExercises,
+  type OwnId,
+  type Library,
+} from '@young-oak/core/library'
 import { formatIssue } from '@young-oak/core/parsing'
 import { limits, readOwnExercise } from '@young-oak/core/template'
 import type { Scope } from '../../database/scope.ts'

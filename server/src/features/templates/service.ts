@@ -9,7 +9,18 @@ import type {
 } from '@young-oak/api/templates'
 import { renameExercises } from '@young-oak/core/library'
 import { formatIssue, type Issue } from '@young-oak/core/parsing'
-import { applyCommand, checkCommand, compareTemplates, isConflict, readDraft, readOwnExercises, readTemplate, sayIssue, type ReadTemplate, type Template } from '@young-oak/core/template'
+import {
+  applyCommand,
+  checkCommand,
+  compareTemplates,
+  isConflict,
+  readDraft,
+  readOwnExercises,
+  readTemplate,
+  sayIssue,
+  type ReadTemplate,
+  type Template,
+} from '@young-oak/core/template'
 import { formatDay } from '@young-oak/core/units'
 import type { Scope } from '../../database/scope.ts'
 import { notFound, Problem } from '../../http/problem.ts'

@@ -1,6 +1,26 @@
 import { useState } from 'react'
-import { defaultFormula, estimate, mostReps, percentFor, repTables, repTableTitle, type FormulaKind, type RepTable } from '@young-oak/core/maxes'
-import { formatLoad, formatNumber, makeable, partsFor, round, scale, usualRack, type Load, type Rack, type Unit } from '@young-oak/core/units'
+import {
+  defaultFormula,
+  estimate,
+  mostReps,
+  percentFor,
+  repTables,
+  repTableTitle,
+  type FormulaKind,
+  type RepTable,
+} from '@young-oak/core/maxes'
+import {
+  formatLoad,
+  formatNumber,
+  makeable,
+  partsFor,
+  round,
+  scale,
+  usualRack,
+  type Load,
+  type Rack,
+  type Unit,
+} from '@young-oak/core/units'
 import { api } from '../../app/api.ts'
 import { today } from '../../app/today.ts'
 import { SpreadPicture } from '../../charts/SpreadPicture.tsx'

@@ -3,7 +3,15 @@ import { Plus, X } from 'lucide-react'
 import { useState } from 'react'
 import { exerciseOf, exercisesAtHand, liftName, type ExerciseId } from '@young-oak/core/library'
 import type { EquipmentBody } from '@young-oak/core/facts'
-import { fixedTools, formatLoad, makeable, snap, specialBars, type Rack, type Unit } from '@young-oak/core/units'
+import {
+  fixedTools,
+  formatLoad,
+  makeable,
+  snap,
+  specialBars,
+  type Rack,
+  type Unit,
+} from '@young-oak/core/units'
 import { ExerciseOptions } from '../library/ExerciseOptions.tsx'
 import { Button } from '../../ui/Button.tsx'
 import { Field } from '../../ui/Field.tsx'

@@ -1,7 +1,17 @@
 import { formatLoadList, parseLoadList, formatIssue } from '@young-oak/core/parsing'
 import type { ExerciseId, Library } from '@young-oak/core/library'
 import { readEquipment, type EquipmentBody } from '@young-oak/core/facts'
-import { fixedTools, formatNumber, specialBars, usualRack, type Fixed, type FixedTool, type Rack, type SpecialBar, type Unit } from '@young-oak/core/units'
+import {
+  fixedTools,
+  formatNumber,
+  specialBars,
+  usualRack,
+  type Fixed,
+  type FixedTool,
+  type Rack,
+  type SpecialBar,
+  type Unit,
+} from '@young-oak/core/units'
 import { typedNumber } from '../../ui/typedNumber.ts'
 
 /** What one unit of a place is typed as: numbers and lists as text, until they are read. */

@@ -1,6 +1,14 @@
 import { useLibrary } from './useLibrary.ts'
 import { useState, type FormEvent } from 'react'
-import { patterns, readings, takesMax, tools, type OwnExercise, type OwnId, type Tool } from '@young-oak/core/library'
+import {
+  patterns,
+  readings,
+  takesMax,
+  tools,
+  type OwnExercise,
+  type OwnId,
+  type Tool,
+} from '@young-oak/core/library'
 import { specialBars } from '@young-oak/core/units'
 import { api, sayError } from '../../app/api.ts'
 import { Button } from '../../ui/Button.tsx'

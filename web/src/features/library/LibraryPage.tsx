@@ -1,6 +1,15 @@
 import { useLibrary } from './useLibrary.ts'
 import { useDeferredValue, useState } from 'react'
-import { exerciseOf, findExercises, isOwnId, muscles, patterns, type ExerciseId, type OwnExercise, type OwnId } from '@young-oak/core/library'
+import {
+  exerciseOf,
+  findExercises,
+  isOwnId,
+  muscles,
+  patterns,
+  type ExerciseId,
+  type OwnExercise,
+  type OwnId,
+} from '@young-oak/core/library'
 import { api } from '../../app/api.ts'
 import { useAppSelector } from '../../app/store.ts'
 import { Button } from '../../ui/Button.tsx'

@@ -1,7 +1,14 @@
 import { useLibrary } from './useLibrary.ts'
 import { useState } from 'react'
 import { toast } from 'sonner'
-import { declaredAs, liftName, mergeFault, type ExerciseId, type OwnExercise, type OwnId } from '@young-oak/core/library'
+import {
+  declaredAs,
+  liftName,
+  mergeFault,
+  type ExerciseId,
+  type OwnExercise,
+  type OwnId,
+} from '@young-oak/core/library'
 import { api, sayError } from '../../app/api.ts'
 import { Button } from '../../ui/Button.tsx'
 import { SelectField } from '../../ui/Field.tsx'

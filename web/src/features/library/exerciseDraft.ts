@@ -1,4 +1,11 @@
-import { muscles, type Exercise, type Muscle, type OwnExercise, type Reads, type Tool } from '@young-oak/core/library'
+import {
+  muscles,
+  type Exercise,
+  type Muscle,
+  type OwnExercise,
+  type Reads,
+  type Tool,
+} from '@young-oak/core/library'
 import { readOwnExercise } from '@young-oak/core/template'
 import { formatNumber } from '@young-oak/core/units'
 import { typedNumber } from '../../ui/typedNumber.ts'

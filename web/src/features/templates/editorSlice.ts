@@ -2,7 +2,15 @@ import { createSlice, type PayloadAction } from '@reduxjs/toolkit'
 import type { Edits, EditsAnswer } from '@young-oak/api/templates'
 import type { Library } from '@young-oak/core/library'
 import { library } from '../library/librarySlice.ts'
-import { applyCommand, invert, isConflict, renewCommand, sayCommand, type Command, type Template } from '@young-oak/core/template'
+import {
+  applyCommand,
+  invert,
+  isConflict,
+  renewCommand,
+  sayCommand,
+  type Command,
+  type Template,
+} from '@young-oak/core/template'
 
 export type Edit = Edits['edits'][number]
 

@@ -3,7 +3,16 @@ import { kindOf } from '@young-oak/core/goals'
 import { exerciseOf, type Library } from '@young-oak/core/library'
 import type { SetLog, ShownGroup } from '@young-oak/core/member'
 import type { PlannedSlot } from '@young-oak/core/plan'
-import { formatNumber, formatSeconds, lowest, parseSeconds, type Amount, type AmountUnit, type Load, type Unit } from '@young-oak/core/units'
+import {
+  formatNumber,
+  formatSeconds,
+  lowest,
+  parseSeconds,
+  type Amount,
+  type AmountUnit,
+  type Load,
+  type Unit,
+} from '@young-oak/core/units'
 import { ValidationError, type Schema } from 'yup'
 import { typedNumber } from '../../ui/typedNumber.ts'
 

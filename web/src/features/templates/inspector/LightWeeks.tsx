@@ -3,7 +3,15 @@ import { useState } from 'react'
 import type { Adjustment } from '@young-oak/core/adjustments'
 import { muscles, type Muscle } from '@young-oak/core/library'
 import { everyNth, placeDeload, deloadKinds, deloadOf, type DeloadKind } from '@young-oak/core/deloads'
-import { checkCommand, nominalWeeks, sayAdjustment, sayIssue, type Command, type Phase, type Template } from '@young-oak/core/template'
+import {
+  checkCommand,
+  nominalWeeks,
+  sayAdjustment,
+  sayIssue,
+  type Command,
+  type Phase,
+  type Template,
+} from '@young-oak/core/template'
 import { useAppDispatch } from '../../../app/store.ts'
 import { Button } from '../../../ui/Button.tsx'
 import { SelectField } from '../../../ui/Field.tsx'

@@ -1,6 +1,16 @@
 import { useLibrary } from '../../library/useLibrary.ts'
 import { useState } from 'react'
-import { lightPolicies, type LightPolicy, missedPolicies, sayWarmUp, type Command, type Head, type HeadField, type Missed, type Template } from '@young-oak/core/template'
+import {
+  lightPolicies,
+  type LightPolicy,
+  missedPolicies,
+  sayWarmUp,
+  type Command,
+  type Head,
+  type HeadField,
+  type Missed,
+  type Template,
+} from '@young-oak/core/template'
 import { liftName } from '@young-oak/core/library'
 import { repTables, repTableTitle, type RepTable } from '@young-oak/core/maxes'
 import { offeredRatios } from '@young-oak/core/views'

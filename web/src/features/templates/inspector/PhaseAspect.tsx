@@ -1,8 +1,23 @@
 import { useLibrary } from '../../library/useLibrary.ts'
 import { useState } from 'react'
-import { addPhase, movePhase, removePhase, repeatPhase, resizePhase, setRotation, setTestDay, splitPhase } from '@young-oak/core/editing'
+import {
+  addPhase,
+  movePhase,
+  removePhase,
+  repeatPhase,
+  resizePhase,
+  setRotation,
+  setTestDay,
+  splitPhase,
+} from '@young-oak/core/editing'
 import { triggerKinds, triggerOf, type TriggerBasis, type TriggerKind } from '@young-oak/core/triggers'
-import { nominalWeeks, progressionName, type Length, type Phase, type Template } from '@young-oak/core/template'
+import {
+  nominalWeeks,
+  progressionName,
+  type Length,
+  type Phase,
+  type Template,
+} from '@young-oak/core/template'
 import { Button } from '../../../ui/Button.tsx'
 import { Mark } from '../../../ui/Mark.tsx'
 import { SelectField } from '../../../ui/Field.tsx'

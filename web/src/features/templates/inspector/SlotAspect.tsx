@@ -1,5 +1,13 @@
 import { useLibrary } from '../../library/useLibrary.ts'
-import { exerciseOf, liftName, liftOf, muscles, saySuits, setCounts, type Muscle } from '@young-oak/core/library'
+import {
+  exerciseOf,
+  liftName,
+  liftOf,
+  muscles,
+  saySuits,
+  setCounts,
+  type Muscle,
+} from '@young-oak/core/library'
 import { setClock } from '@young-oak/core/editing'
 import { explain } from '@young-oak/core/explain'
 import { formatHandled } from '@young-oak/core/views'

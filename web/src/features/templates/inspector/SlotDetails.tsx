@@ -1,7 +1,17 @@
 import { useLibrary } from '../../library/useLibrary.ts'
 import { useState } from 'react'
 import { setCells } from '@young-oak/core/editing'
-import { cellNames, detailFields, formatCell, parseCell, type Command, type SetGroup, type Slot, type SlotWarmUp, type Template } from '@young-oak/core/template'
+import {
+  cellNames,
+  detailFields,
+  formatCell,
+  parseCell,
+  type Command,
+  type SetGroup,
+  type Slot,
+  type SlotWarmUp,
+  type Template,
+} from '@young-oak/core/template'
 import { useAppDispatch } from '../../../app/store.ts'
 import { Button } from '../../../ui/Button.tsx'
 import { Field, SelectField } from '../../../ui/Field.tsx'

@@ -2,7 +2,15 @@ import { useLibrary } from '../../library/useLibrary.ts'
 import { useState } from 'react'
 import { exerciseOf, liftName, type ExerciseId, type Library } from '@young-oak/core/library'
 import { ruleKinds, ruleOf, type RuleKind } from '@young-oak/core/progressions'
-import { checkCommand, sayIssue, turnClocks, type Command, type Slot, type SlotTurns, type Template } from '@young-oak/core/template'
+import {
+  checkCommand,
+  sayIssue,
+  turnClocks,
+  type Command,
+  type Slot,
+  type SlotTurns,
+  type Template,
+} from '@young-oak/core/template'
 import { ExerciseOptions } from '../../library/ExerciseOptions.tsx'
 import { useAppDispatch } from '../../../app/store.ts'
 import { Button } from '../../../ui/Button.tsx'

@@ -2,7 +2,15 @@ import { useLibrary } from '../../library/useLibrary.ts'
 import { useState } from 'react'
 import type { MemberFile } from '@young-oak/api/members'
 import { replaceExercise } from '@young-oak/core/editing'
-import { exerciseOf, findExercises, liftKey, liftName, liftOf, liftOfKey, type Lift } from '@young-oak/core/library'
+import {
+  exerciseOf,
+  findExercises,
+  liftKey,
+  liftName,
+  liftOf,
+  liftOfKey,
+  type Lift,
+} from '@young-oak/core/library'
 import type { Template } from '@young-oak/core/template'
 import { Button } from '../../../ui/Button.tsx'
 import { Field, SelectField } from '../../../ui/Field.tsx'

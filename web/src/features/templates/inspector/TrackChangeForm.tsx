@@ -1,8 +1,22 @@
 import { useLibrary } from '../../library/useLibrary.ts'
 import { useState } from 'react'
 import type { Template } from '@young-oak/core/template'
-import { changeOf, type Change, type ChangeName, type Adjustment, type Where } from '@young-oak/core/adjustments'
-import { findExercises, foremostMuscle, liftName, liftOf, muscles, type ExerciseId, type Muscle } from '@young-oak/core/library'
+import {
+  changeOf,
+  type Change,
+  type ChangeName,
+  type Adjustment,
+  type Where,
+} from '@young-oak/core/adjustments'
+import {
+  findExercises,
+  foremostMuscle,
+  liftName,
+  liftOf,
+  muscles,
+  type ExerciseId,
+  type Muscle,
+} from '@young-oak/core/library'
 import { Button } from '../../../ui/Button.tsx'
 import { Field, SelectField } from '../../../ui/Field.tsx'
 import { ParamFields } from '../../params/ParamFields.tsx'

@@ -1,5 +1,14 @@
 import { describe, expect, test } from '@jest/globals'
-import { applyCommand, checkCommand, invert, isConflict, readTemplate, type Command, type RuleOfStage, type Template } from '@young-oak/core/template'
+import {
+  applyCommand,
+  checkCommand,
+  invert,
+  isConflict,
+  readTemplate,
+  type Command,
+  type RuleOfStage,
+  type Template,
+} from '@young-oak/core/template'
 import {
   addStage,
   commandFor,

@@ -1,6 +1,14 @@
 import type { Id } from '@young-oak/core/parsing'
 import { ruleOf, type RuleKind } from '@young-oak/core/progressions'
-import { same, type Command, type PhaseRule, type Progression, type ProgressionStage, type RuleOfStage, type Template } from '@young-oak/core/template'
+import {
+  same,
+  type Command,
+  type PhaseRule,
+  type Progression,
+  type ProgressionStage,
+  type RuleOfStage,
+  type Template,
+} from '@young-oak/core/template'
 import { mint } from '../mint.ts'
 
 /** What a rule's form is about: a stage of a progression, or the rule that it has in one phase. */

@@ -1,6 +1,14 @@
 import { describe, expect, test } from '@jest/globals'
 import { ruleKinds } from '@young-oak/core/progressions'
-import { applyCommand, checkCommand, invert, isConflict, readTemplate, type Command, type Template } from '@young-oak/core/template'
+import {
+  applyCommand,
+  checkCommand,
+  invert,
+  isConflict,
+  readTemplate,
+  type Command,
+  type Template,
+} from '@young-oak/core/template'
 import { followKnown, followNew, placesAWeek, setRole, setTurns, unfollow } from './slotRules.ts'
 
 const { template } = readTemplate({

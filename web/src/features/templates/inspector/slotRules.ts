@@ -1,7 +1,17 @@
 import type { Id } from '@young-oak/core/parsing'
 import { placesOf } from '@young-oak/core/calendar'
 import { ruleOf, sampleGroup, sampleRole, type RuleKind } from '@young-oak/core/progressions'
-import { rulesOf, slotsOf, type Command, type Follow, type Progression, type SetGroup, type Slot, type SlotTurns, type Template } from '@young-oak/core/template'
+import {
+  rulesOf,
+  slotsOf,
+  type Command,
+  type Follow,
+  type Progression,
+  type SetGroup,
+  type Slot,
+  type SlotTurns,
+  type Template,
+} from '@young-oak/core/template'
 
 /** The commands that give a slot a rule of its own: an example's numbers to begin with, and sets that can carry it. */
 export function followNew(draft: Template, slotId: Id, kind: RuleKind, mint: () => Id): Command | null {

@@ -6,7 +6,14 @@ import { waysTo } from '@young-oak/core/loads'
 import type { RepTable } from '@young-oak/core/maxes'
 import type { ShownGroup } from '@young-oak/core/member'
 import { formatHandled } from '@young-oak/core/views'
-import { cellFields, cellNames, detailFields, formatCell, type SetGroup, type SheetField } from '@young-oak/core/template'
+import {
+  cellFields,
+  cellNames,
+  detailFields,
+  formatCell,
+  type SetGroup,
+  type SheetField,
+} from '@young-oak/core/template'
 import { formatNumber } from '@young-oak/core/units'
 import { Why } from '../../../ui/Why.tsx'
 import type { Selected } from '../inspector/selected.ts'

@@ -3,7 +3,20 @@ import type { Id } from '@young-oak/core/parsing'
 import { inTurn, partInTurn, placesOf, rowOnPaper, turnOf, type Place } from '@young-oak/core/calendar'
 import { liftKey, type Lift, type Library } from '@young-oak/core/library'
 import type { PlannedSession } from '@young-oak/core/plan'
-import { cellFields, cellsByRule, rulesCells, inherited, lettersOf, sayProgression, trackAt, type Defaults, type SetGroup, type SheetField, type Slot, type Template } from '@young-oak/core/template'
+import {
+  cellFields,
+  cellsByRule,
+  rulesCells,
+  inherited,
+  lettersOf,
+  sayProgression,
+  trackAt,
+  type Defaults,
+  type SetGroup,
+  type SheetField,
+  type Slot,
+  type Template,
+} from '@young-oak/core/template'
 import type { Preview } from '../../../workers/planner.worker.ts'
 
 /** A column of the week sheet: one place of the week, with its lines in the order they are trained. */

@@ -1,5 +1,12 @@
 import { describe, expect, test } from '@jest/globals'
-import { applyCommand, invert, isConflict, readTemplate, type Command, type Template } from '@young-oak/core/template'
+import {
+  applyCommand,
+  invert,
+  isConflict,
+  readTemplate,
+  type Command,
+  type Template,
+} from '@young-oak/core/template'
 import { columnsOf, rangeOf, type At } from './sheet.ts'
 import { clearRange, copyRange, fillRange, overRules, pasteAt, typeInto } from './sheetEdits.ts'
 

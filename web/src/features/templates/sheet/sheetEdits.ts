@@ -1,6 +1,28 @@
-import { giveBack, isFixable, pasteSlots, rowCommands, setCells, typeNewSlot, typeOverSlot, type Mint, type Pasted, type Typed } from '@young-oak/core/editing'
+import {
+  giveBack,
+  isFixable,
+  pasteSlots,
+  rowCommands,
+  setCells,
+  typeNewSlot,
+  typeOverSlot,
+  type Mint,
+  type Pasted,
+  type Typed,
+} from '@young-oak/core/editing'
 import { liftName, type ExerciseId, type Library } from '@young-oak/core/library'
-import { formatCell, formatSets, parseCell, readSets, type Cell, type Command, type SetGroup, type SheetField, type Slot, type Template } from '@young-oak/core/template'
+import {
+  formatCell,
+  formatSets,
+  parseCell,
+  readSets,
+  type Cell,
+  type Command,
+  type SetGroup,
+  type SheetField,
+  type Slot,
+  type Template,
+} from '@young-oak/core/template'
 import {
   isCell,
   lineAt,

@@ -2,7 +2,22 @@ import { useLibrary } from '../../library/useLibrary.ts'
 import { useLayoutEffect, useMemo, useRef, useState, type KeyboardEvent, type RefObject } from 'react'
 import { toast } from 'sonner'
 import type { Id } from '@young-oak/core/parsing'
-import { addSession, addSets, copySession, copySlots, faultOf, joinSlots, knownProgression, moveSession, moveSlots, nudgeSlot, partSlots, removeSets, removeSlots, type Built } from '@young-oak/core/editing'
+import {
+  addSession,
+  addSets,
+  copySession,
+  copySlots,
+  faultOf,
+  joinSlots,
+  knownProgression,
+  moveSession,
+  moveSlots,
+  nudgeSlot,
+  partSlots,
+  removeSets,
+  removeSlots,
+  type Built,
+} from '@young-oak/core/editing'
 import { liftName, type ExerciseId } from '@young-oak/core/library'
 import { formatCell, formatSets, readLine, type Command, type Template } from '@young-oak/core/template'
 import { useAppDispatch } from '../../../app/store.ts'

@@ -1,6 +1,13 @@
 import type { KeyboardEvent } from 'react'
 import type { Adjustment } from '@young-oak/core/adjustments'
-import { addPhase, movePhase, repeatPhase, resizePhase, splitPhase, type Built } from '@young-oak/core/editing'
+import {
+  addPhase,
+  movePhase,
+  repeatPhase,
+  resizePhase,
+  splitPhase,
+  type Built,
+} from '@young-oak/core/editing'
 import { weekAt, type Command, type Phase, type Template } from '@young-oak/core/template'
 import { mint } from '../mint.ts'
 
