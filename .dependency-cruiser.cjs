@@ -70,6 +70,13 @@ module.exports = {
       to: { path: '^core/src/[^/]+/', pathNot: '^core/src/($1/|[^/]+/index[.]ts$)' },
     },
     {
+      name: 'page-reads-types-of-contracts',
+      comment: 'Schemas of answers are no part of what a phone loads.',
+      severity: 'error',
+      from: { path: '^web/' },
+      to: { path: '^api/src/contracts/', dependencyTypesNot: ['type-only'] },
+    },
+    {
       name: 'core-has-no-io',
       severity: 'error',
       from: { path: '^core/src/', pathNot: '[.]test[.]ts$' },

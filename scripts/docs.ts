@@ -31,6 +31,7 @@ import {
 import { formatNumber } from '@young-oak/core/units'
 import { warmUpOf } from '@young-oak/core/warmups'
 import { advisor, beginnings, lightWeeks, progressionRules, shorthand } from './docsTables.ts'
+import { http } from './docsHttp.ts'
 import { jsonSchema } from './jsonSchema.ts'
 
 type Json = Record<string, unknown>
@@ -47,6 +48,7 @@ export function generated(): Record<string, string> {
     'docs/advisor.md': advisor(),
     'docs/shorthand.md': shorthand(),
     'docs/beginnings.md': beginnings(),
+    'docs/http.md': http(),
   }
 }
 

@@ -89,14 +89,12 @@ export const bodyWeightSchema = object({
 }).noUnknown()
 export type GivenBodyWeight = InferType<typeof bodyWeightSchema>
 
-/** A writer's members with the maxes in force, and every max that is known of them. */
-export type MaxTable = {
-  members: {
-    id: string
-    name: string
-    maxes: (Lift & { load: Load; date: string; staleWeeks?: number })[]
-    known: (KnownRow & Pick<MaxRow, 'rir' | 'formula'>)[]
-  }[]
+/** One of a writer's members with the maxes in force, and every max that is known. */
+export type MaxTableLine = {
+  id: string
+  name: string
+  maxes: (Lift & { load: Load; date: string; staleWeeks?: number })[]
+  known: (KnownRow & Pick<MaxRow, 'rir' | 'formula'>)[]
 }
 
 /** Lines of a sheet that were read without a fault, some hundred at a time. */

@@ -4,7 +4,7 @@ import { isId } from '@young-oak/core/parsing'
 import { isDay } from '@young-oak/core/units'
 
 /** Named, and with ids that can be ids; in several commands each of them, and none of those is several again. */
-function isCommand(value: unknown, isOneOfSeveral = false): value is Command {
+export function isCommand(value: unknown, isOneOfSeveral = false): value is Command {
   if (typeof value !== 'object' || value === null) return false
   const given = value as Record<string, unknown>
   if (!commandNames.includes(given.do as string)) return false

@@ -8,6 +8,7 @@ import { day, exercise, fitsBody, fitsBodyMessage, loadFrom, mark, repsSchema } 
 import type { Evidence } from '@young-oak/core/evidence'
 import { soreAnswers, workedAnswers } from '@young-oak/core/progressions'
 import { setStyles, type SetStyle } from '@young-oak/core/template'
+import { isId } from '@young-oak/core/parsing'
 import { amountUnits, type AmountUnit } from '@young-oak/core/units'
 
 export const setSchema = object({
@@ -41,6 +42,12 @@ export const setSchema = object({
 })
   .noUnknown()
   .test('fitsBody', fitsBodyMessage, (set, { options }) => fitsBody(set, options.context))
+/** The id of a place, where the next session will be trained. */
+export const placeId = () =>
+  string()
+    .test('id', 'This is no place.', (value) => value === undefined || isId(value))
+    .optional()
+
 export type GivenSet = InferType<typeof setSchema>
 
 const byMuscle = <const T extends string>(answers: readonly T[]) =>

@@ -150,8 +150,14 @@ async function fillGroup(
   for (const [i, person] of people.entries()) {
     const account_id = await insertAccount(db, person.email, password)
     const [{ id: memberId }] = await db('member')
-      .insert({ gym_id: gymId, account_id, name: person.name, writer_id: writer })
+      .insert({ gym_id: gymId, account_id, name: person.name })
       .returning('id')
+    await db('assignment').insert({
+      gym_id: gymId,
+      member_id: memberId,
+      staff_id: writer,
+      from_at: addDays(start, -3),
+    })
     const { track } = person
     const segment = { from: start, version, ...(track && { track }) }
     const enrolment: Enrolment = { id: randomUUID(), ...(clock && { clock }), segments: [segment] }

@@ -11,6 +11,8 @@ export type Settings = {
   demo: boolean
   /** Sign-in attempts that one address may make for one account in 15 minutes. */
   signInAttempts: number
+  /** Holds every answer against its contract: for tests, since it takes longer than the answer. */
+  heldToContracts: boolean
 }
 
 /** Reads the settings, or throws one sentence that names every variable that is missing or wrong. */
@@ -38,6 +40,7 @@ export function readSettings(env: NodeJS.ProcessEnv = process.env): Settings {
     publicUrl: env.PUBLIC_URL ?? `http://${host}:${port}`,
     demo: env.YOUNG_OAK_DEMO === 'yes' && env.NODE_ENV !== 'production',
     signInAttempts: Number(env.SIGN_IN_ATTEMPTS ?? 10),
+    heldToContracts: env.HELD_TO_CONTRACTS === 'yes',
   }
 }
 

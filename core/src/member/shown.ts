@@ -1,13 +1,4 @@
-import {
-  idField,
-  laterField,
-  numberField,
-  strictObject,
-  textField,
-  wholeField,
-  type Checker,
-  at,
-} from '../parsing/index.ts'
+import { idField, laterField, numberField, strictObject, textField, wholeField, type Checker, at } from '../parsing/index.ts'
 import type { Shown } from './types.ts'
 
 /**

@@ -9,6 +9,7 @@ import { sameOrigin } from '../security/sameOrigin.ts'
 import { signInSession } from '../security/signInSession.ts'
 import type { Settings } from '../settings.ts'
 import { mount } from './mount.ts'
+import { problems } from '@young-oak/api/problems'
 import { Problem } from './problem.ts'
 
 /** The whole server: headers, sign-in session, the interface under /api, and the page. */
@@ -36,7 +37,7 @@ export function makeApp(database: Database, settings: Settings, pageFolder: stri
   app.use('/api/session', limitSignIn(database, settings))
   app.use('/api', mount(routes, database, settings))
   app.use('/api', () => {
-    throw new Problem(404, 'Not found', 'There is nothing at this address.')
+    throw new Problem('notFound', 'There is nothing at this address.')
   })
   app.use(express.static(pageFolder, { index: false, immutable: true, maxAge: '1y', setHeaders: neverStale }))
   app.get('/{*rest}', (_request, response) =>
@@ -75,7 +76,8 @@ const answerError: ErrorRequestHandler = (error, request, response, _next) => {
   if (problem.status === 500) request.log.error(withoutWords(error as Error), 'failed')
   response.status(problem.status).type('application/problem+json').json({
     type: 'about:blank',
-    title: problem.title,
+    title: problems[problem.code].title,
+    code: problem.code,
     status: problem.status,
     detail: problem.message,
     errors: problem.errors,
@@ -101,16 +103,12 @@ function asProblem(error: unknown): Problem {
     name?: string
   }
   if (isAway(code, name)) {
-    return new Problem(503, 'The database cannot be reached', 'Nothing was lost. Try again in a moment.')
+    return new Problem('databaseAway', 'Nothing was lost. Try again in a moment.')
   }
-  if (type === 'entity.too.large') return new Problem(413, 'Too large', 'At most 2 MB can be sent at once.')
-  if (status === 400) return new Problem(400, 'Not readable', 'What was sent is not JSON.')
-  if (code === '22P02') return new Problem(404, 'Not found', 'There is nothing by this id.')
-  return new Problem(
-    500,
-    'Something went wrong',
-    'It is our fault, not yours. Nothing was half-saved. Try again.',
-  )
+  if (type === 'entity.too.large') return new Problem('tooLarge', 'At most 2 MB can be sent at once.')
+  if (status === 400) return new Problem('notReadable', 'What was sent is not JSON.')
+  if (code === '22P02') return new Problem('notFound', 'There is nothing by this id.')
+  return new Problem('ourFault', 'It is our fault, not yours. Nothing was half-saved. Try again.')
 }
 
 /** Connection refused, lost, or the server starting up or shutting down (class 57 and 08 of PostgreSQL's codes). */

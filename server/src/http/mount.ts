@@ -1,25 +1,57 @@
+import { faultIn } from '@young-oak/api/contracts'
+import { anywhere } from '@young-oak/api/problems'
 import { Router, type Request, type Response } from 'express'
-import { ValidationError } from 'yup'
+import { ValidationError, type AnySchema } from 'yup'
 import type { Database } from '../database/open.ts'
 import type { Settings } from '../settings.ts'
 import { ownIdsIn, type Library } from '@young-oak/core/library'
 import { findSeat } from '../features/accounts/store.ts'
 import { refuseStrangers, withLibrary } from '../features/exercises/library.ts'
+import { memberScope } from '../features/members/memberScope.ts'
 import { libraryHeader, libraryMark } from './libraryMark.ts'
 import { forbidden, Problem, signInFirst } from './problem.ts'
 import type { Call, Route } from './route.ts'
 
-/** Mounts routes with their guard: role, then body, then the work. What `run` returns is the answer. */
+/**
+ * Mounts routes with their guard: role, then query and body, then the work. What `run` returns is the answer. With `heldToContracts`
+ * an answer or a problem that the contract does not know is a fault of the server.
+ */
 export function mount(routes: Route[], database: Database, settings: Settings): Router {
   const router = Router()
   for (const one of routes) {
-    router[one.method](one.path, async (request, response) => {
-      const call = await callFor(one, request, response, database, settings)
-      const answer = await one.run(call)
+    const { method, path } = one.contract
+    router[method](path, async (request, response) => {
+      const work = async () => one.run(await callFor(one, request, response, database, settings))
+      const answer = await (settings.heldToContracts ? held(one, request, response, work) : work())
       response.status(answer === undefined ? 204 : 200).json(answer)
     })
   }
   return router
+}
+
+async function held(
+  { name, contract }: Route,
+  { log }: Request,
+  { locals }: Response,
+  work: () => Promise<unknown>,
+): Promise<unknown> {
+  const broken = (fault: string) => {
+    log.error({ route: name, fault }, 'breaks its contract')
+    return new Error('a contract is broken')
+  }
+  const answer = await work().catch((error: unknown) => {
+    const isKnown =
+      !(error instanceof Problem) || anywhere.includes(error.code) || contract.problems.includes(error.code)
+    throw isKnown ? error : broken(`it knows no problem "${error.code}"`)
+  })
+  const sent: unknown = answer === undefined ? undefined : JSON.parse(JSON.stringify(answer))
+  const fault = contract.answer
+    ? faultIn(contract.answer, sent, locals)
+    : sent === undefined
+      ? null
+      : 'nothing'
+  if (fault !== null) throw broken(fault)
+  return answer
 }
 
 async function callFor(
@@ -30,10 +62,12 @@ async function callFor(
   settings: Settings,
 ): Promise<Call> {
   const { seat, account } = request.session
-  if (one.who !== 'anyone') {
+  const { who, query, body, bringsExercises } = one.contract
+  if (who !== 'anyone') {
     if (!seat || !account) throw signInFirst()
-    if (!one.who.includes(seat.kind)) throw forbidden()
+    if (!who.includes(seat.kind)) throw forbidden()
   }
+  const params = request.params as Record<string, string>
   const inScope: Call['inScope'] = (work) => {
     if (!seat || !account) throw signInFirst()
     return database.inGym(seat.gym, async (scope) => {
@@ -41,36 +75,38 @@ async function callFor(
       if (library === undefined) throw forbidden()
       response.set(libraryHeader, libraryMark(seat.gym, library))
       const own = await withLibrary(scope, library)
-      if (!one.bringsExercises) refuseStrangers(own, request.body)
+      response.locals.library = own.library
+      if (!bringsExercises) refuseStrangers(own, request.body)
       return work(own)
     })
   }
   // A body that names exercises of the gym is checked beside them.
-  const namesOwn = one.body && seat && !one.bringsExercises && ownIdsIn(request.body).size > 0
+  const namesOwn = body && seat && !bringsExercises && ownIdsIn(request.body).size > 0
   const library = namesOwn ? await inScope(async (scope) => scope.library) : {}
   return {
     seat: seat as Call['seat'],
-    params: request.params as Record<string, string>,
-    body: one.body ? readBody(one.body, request.body, library) : undefined,
+    params,
+    query: query ? readBy(query, { ...request.query }) : undefined,
+    body: body ? readBy(body, request.body, library) : undefined,
     inScope,
+    inMember: (work) =>
+      inScope(async (scope) => {
+        const self = seat as Call['seat']
+        return work(await memberScope(scope, self, params.id ?? self.id))
+      }),
     request,
     database,
     settings,
   }
 }
 
-function readBody(schema: NonNullable<Route['body']>, body: unknown, library: Library): unknown {
+function readBy(schema: AnySchema, value: unknown, library: Library = {}): unknown {
   try {
-    return schema.validateSync(body, { abortEarly: false, strict: true, context: { library } })
+    return schema.validateSync(value, { abortEarly: false, strict: true, context: { library } })
   } catch (error) {
     if (!ValidationError.isError(error)) throw error
     const faults = (error.inner.length ? error.inner : [error]).slice(0, 100)
     const errors = faults.map(({ path, message }) => ({ path: path ?? '', message }))
-    throw new Problem(
-      422,
-      'Something is not as expected',
-      errors.map(({ message }) => message).join(' '),
-      errors,
-    )
+    throw new Problem('notAsExpected', errors.map(({ message }) => message).join(' '), errors)
   }
 }

@@ -1,22 +1,21 @@
-/** A fault that the reader is told, answered as problem details (RFC 9457). */
+import { problems, type ProblemCode } from '@young-oak/api/problems'
+
+/** A fault that the reader is told, answered as problem details (RFC 9457) with a code. */
 export class Problem extends Error {
-  readonly status: number
-  readonly title: string
+  readonly code: ProblemCode
   readonly errors: { path: string; message: string }[]
 
-  constructor(
-    status: number,
-    title: string,
-    detail: string,
-    errors: { path: string; message: string }[] = [],
-  ) {
+  constructor(code: ProblemCode, detail: string, errors: { path: string; message: string }[] = []) {
     super(detail)
-    this.status = status
-    this.title = title
+    this.code = code
     this.errors = errors
+  }
+
+  get status(): number {
+    return problems[this.code].status
   }
 }
 
-export const notFound = (what: string) => new Problem(404, 'Not found', `There is no such ${what} here.`)
-export const forbidden = () => new Problem(403, 'Not allowed', 'Your role in this gym does not open this.')
-export const signInFirst = () => new Problem(401, 'Sign in', 'Sign in to go on.')
+export const notFound = (what: string) => new Problem('notFound', `There is no such ${what} here.`)
+export const forbidden = () => new Problem('notAllowed', 'Your role in this gym does not open this.')
+export const signInFirst = () => new Problem('signInFirst', 'Sign in to go on.')

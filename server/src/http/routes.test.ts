@@ -17,11 +17,11 @@ beforeAll(async () => {
 }, 30_000)
 afterAll(() => world.end())
 
-const guarded = routes.filter(({ who }) => who !== 'anyone')
+const guarded = routes.filter(({ contract }) => contract.who !== 'anyone')
 const anId = '00000000-0000-4000-8000-000000000000'
 const pathOf = (path: string) => `/api${path.replace(':id', anId)}`
 
-describe.each(guarded.map((one) => [`${one.method} ${one.path}`, one] as const))(
+describe.each(guarded.map(({ name, contract }) => [name, contract] as const))(
   '%s',
   (_, { method, path, who }) => {
     test('asks a stranger to sign in', async () => {
@@ -38,9 +38,11 @@ describe.each(guarded.map((one) => [`${one.method} ${one.path}`, one] as const))
 )
 
 test('only sign-in is open to everybody', () => {
-  expect(routes.filter(({ who }) => who === 'anyone').map(({ method, path }) => `${method} ${path}`)).toEqual(
-    ['get /session', 'post /session', 'delete /session'],
-  )
+  expect(routes.filter(({ contract }) => contract.who === 'anyone').map(({ name }) => name)).toEqual([
+    'get /session',
+    'post /session',
+    'delete /session',
+  ])
 })
 
 test('a write that does not come from the app is refused', async () => {

@@ -20,8 +20,7 @@ export function limitSignIn(database: Database, settings: Settings) {
     store: countInDatabase(database),
     handler: () => {
       throw new Problem(
-        429,
-        'Too many attempts',
+        'tooManyAttempts',
         'Too many attempts to sign in. Wait a quarter of an hour and try again.',
       )
     },

@@ -8,6 +8,6 @@ import { Problem } from '../http/problem.ts'
 export const sameOrigin: RequestHandler = (request, _response, next) => {
   const isRead = request.method === 'GET' || request.method === 'HEAD'
   if (!isRead && request.get('x-young-oak') !== '1')
-    throw new Problem(403, 'Not allowed', 'This did not come from the app.')
+    throw new Problem('notAllowed', 'This did not come from the app.')
   next()
 }

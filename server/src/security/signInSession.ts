@@ -1,7 +1,7 @@
 import connectPgSimple from 'connect-pg-simple'
 import session from 'express-session'
 import type { Database } from '../database/open.ts'
-import type { Seat } from '../http/route.ts'
+import type { Seat } from '../http/seat.ts'
 import type { Settings } from '../settings.ts'
 
 declare module 'express-session' {

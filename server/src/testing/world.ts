@@ -17,6 +17,8 @@ export type World = {
   addGym(name: string): Promise<string>
   addStaff(gym: string, role: 'owner' | 'writer', name: string): Promise<Seated>
   addMember(gym: string, name: string, writer?: Seated): Promise<Seated>
+  /** Everybody's. */
+  password: string
   signIn(who: { email: string }): Promise<Agent>
   end(): Promise<void>
 }
@@ -45,6 +47,7 @@ export async function makeWorld(change: Partial<Settings> = {}): Promise<World> 
     app,
     database,
     owner,
+    password,
     addGym: async (gymName) =>
       (await owner('gym').insert({ name: gymName, zone: 'Europe/London', unit: 'kg' }).returning('id'))[0].id,
     addStaff: async (gym_id, role, person) => {
@@ -58,8 +61,9 @@ export async function makeWorld(change: Partial<Settings> = {}): Promise<World> 
     addMember: async (gym_id, person, writer) => {
       const email = emailOf(person)
       const account = await addAccount(email)
-      const row = { gym_id, account_id: account, name: person, writer_id: writer?.id ?? null }
+      const row = { gym_id, account_id: account, name: person }
       const [{ id }] = await owner('member').insert(row).returning('id')
+      if (writer) await owner('assignment').insert({ gym_id, member_id: id, staff_id: writer.id })
       return { id, email, account }
     },
     signIn: async ({ email }) => {
@@ -84,4 +88,5 @@ export const settings: Settings = {
   publicUrl: 'http://127.0.0.1',
   demo: false,
   signInAttempts: 5,
+  heldToContracts: true,
 }

@@ -1,30 +1,13 @@
 import type { Dispatch } from '@reduxjs/toolkit'
-import { createApi, fetchBaseQuery } from '@reduxjs/toolkit/query/react'
-import type { SeatView, SessionView, SignIn } from '@young-oak/api/accounts'
-import type { GivenEquipment, GivenSetting, OwnEquipment, PlaceView } from '@young-oak/api/equipment'
-import type {
-  GivenBodyWeight,
-  GivenMax,
-  GivenRows,
-  MaxesView,
-  MaxTable,
-  RowsAnswer,
-} from '@young-oak/api/maxes'
-import type { GivenExercise, GivenMerge, LibraryView } from '@young-oak/api/exercises'
-import type { MemberFile, MemberLine } from '@young-oak/api/members'
-import type {
-  ChangesView,
-  Edits,
-  EditsAnswer,
-  Publish,
-  PublishAnswer,
-  TemplateLine,
-  TemplateView,
-} from '@young-oak/api/templates'
-import type { GivenFact, ProgressView } from '@young-oak/api/progress'
+import { createApi, fetchBaseQuery, type FetchBaseQueryError } from '@reduxjs/toolkit/query/react'
+import type { GivenFact } from '@young-oak/api/progress'
+import type { LibraryView } from '@young-oak/api/exercises'
+import type { MaxTableLine } from '@young-oak/api/maxes'
+import type { MemberLine } from '@young-oak/api/members'
+import type { TemplateLine } from '@young-oak/api/templates'
 import type { OwnExercise, OwnId } from '@young-oak/core/library'
 import { openLibrary } from '../features/library/librarySlice.ts'
-import type { Operation, OperationAnswer, TodayView } from '@young-oak/api/training'
+import { call, callFor, everyPage, type Answer, type Body } from './call.ts'
 
 const ask = fetchBaseQuery({ baseUrl: '/api', headers: { 'x-young-oak': '1' }, timeout: 15_000 })
 
@@ -37,7 +20,7 @@ const withLibrary: typeof ask = async (args, store, extra) => {
   const mark = answer.meta?.response?.headers.get('x-library')
   const { library } = store.getState() as { library: LibraryView }
   if (!mark || mark === library.mark) return answer
-  const { data, error } = await ask('/exercises', store, extra)
+  const { data, error } = await ask(call('get /exercises', {}), store, extra)
   if (error) return { error, meta: answer.meta }
   openLibrary(store.dispatch, data as LibraryView)
   return answer
@@ -52,139 +35,157 @@ const takeUp = async (
   if (answer) openLibrary(dispatch, answer.data)
 }
 
-/** Everything that the server answers. Writes carry a header that no other site's page can add. */
+/** Everything that the server answers, by its contracts. Writes carry a header that no other site's page can add. */
 export const api = createApi({
   reducerPath: 'api',
   baseQuery: withLibrary,
   tagTypes: ['Session', 'Templates', 'Members', 'Training', 'Places'],
   endpoints: (build) => ({
-    session: build.query<SessionView, void>({ query: () => '/session', providesTags: ['Session'] }),
-    signIn: build.mutation<SessionView, SignIn>({
-      query: (body) => ({ url: '/session', method: 'POST', body }),
+    session: build.query<Answer<'get /session'>, void>({
+      query: () => call('get /session', {}),
+      providesTags: ['Session'],
     }),
-    chooseSeat: build.mutation<SessionView, Pick<SeatView, 'gym' | 'id'>>({
-      query: (body) => ({ url: '/session/seat', method: 'POST', body }),
+    signIn: build.mutation<Answer<'post /session'>, Body<'post /session'>>({
+      query: (body) => call('post /session', { body }),
     }),
-    signOut: build.mutation<void, void>({ query: () => ({ url: '/session', method: 'DELETE' }) }),
+    chooseSeat: build.mutation<Answer<'post /session/seat'>, Body<'post /session/seat'>>({
+      query: (body) => call('post /session/seat', { body }),
+    }),
+    signOut: build.mutation<void, void>({ query: () => call('delete /session', {}) }),
 
-    templates: build.query<TemplateLine[], void>({ query: () => '/templates', providesTags: ['Templates'] }),
-    template: build.query<TemplateView, string>({ query: (id) => `/templates/${id}`, keepUnusedDataFor: 0 }),
-    changes: build.query<ChangesView, string>({
-      query: (id) => `/templates/${id}/changes`,
+    templates: build.query<TemplateLine[], void>({
+      queryFn: (_none, _api, _extra, base) =>
+        everyPage<'get /templates', FetchBaseQueryError>('get /templates', {}, base),
+      providesTags: ['Templates'],
+    }),
+    template: build.query<Answer<'get /templates/:id'>, string>({
+      query: (id) => call('get /templates/:id', { params: { id } }),
       keepUnusedDataFor: 0,
     }),
-    importTemplate: build.mutation<{ id: string }, object>({
-      query: (template) => ({ url: '/templates', method: 'POST', body: { template } }),
+    changes: build.query<Answer<'get /templates/:id/changes'>, string>({
+      query: (id) => call('get /templates/:id/changes', { params: { id } }),
+      keepUnusedDataFor: 0,
+    }),
+    importTemplate: build.mutation<Answer<'post /templates'>, object>({
+      query: (template) => call('post /templates', { body: { template } }),
       invalidatesTags: ['Templates'],
     }),
-    saveEdits: build.mutation<EditsAnswer, { id: string } & Edits>({
-      query: ({ id, ...body }) => ({ url: `/templates/${id}/edits`, method: 'POST', body }),
+    saveEdits: build.mutation<
+      Answer<'post /templates/:id/edits'>,
+      { id: string } & Body<'post /templates/:id/edits'>
+    >({
+      query: ({ id, ...body }) => call('post /templates/:id/edits', { params: { id }, body }),
       invalidatesTags: (_answer, _error, { edits }) => (edits.length ? ['Templates'] : []),
     }),
-    publish: build.mutation<PublishAnswer, Publish & { id: string }>({
-      query: ({ id, ...body }) => ({ url: `/templates/${id}/versions`, method: 'POST', body }),
+    publish: build.mutation<
+      Answer<'post /templates/:id/versions'>,
+      { id: string } & Body<'post /templates/:id/versions'>
+    >({
+      query: ({ id, ...body }) => call('post /templates/:id/versions', { params: { id }, body }),
       invalidatesTags: ['Templates', 'Members'],
     }),
 
-    addExercise: build.mutation<LibraryView, OwnExercise>({
-      query: (exercise) => ({
-        url: '/exercises',
-        method: 'POST',
-        body: { exercise } satisfies GivenExercise,
-      }),
+    addExercise: build.mutation<Answer<'post /exercises'>, OwnExercise>({
+      query: (exercise) => call('post /exercises', { body: { exercise } }),
       onQueryStarted: takeUp,
     }),
-    changeExercise: build.mutation<LibraryView, { id: OwnId; exercise: OwnExercise }>({
-      query: ({ id, exercise }) => ({
-        url: `/exercises/${id}`,
-        method: 'POST',
-        body: { exercise } satisfies GivenExercise,
-      }),
+    changeExercise: build.mutation<Answer<'post /exercises/:id'>, { id: OwnId; exercise: OwnExercise }>({
+      query: ({ id, exercise }) => call('post /exercises/:id', { params: { id }, body: { exercise } }),
       onQueryStarted: takeUp,
     }),
-    mergeExercise: build.mutation<LibraryView, { id: OwnId } & GivenMerge>({
-      query: ({ id, into }) => ({ url: `/exercises/${id}/merge`, method: 'POST', body: { into } }),
+    mergeExercise: build.mutation<
+      Answer<'post /exercises/:id/merge'>,
+      { id: OwnId } & Body<'post /exercises/:id/merge'>
+    >({
+      query: ({ id, into }) => call('post /exercises/:id/merge', { params: { id }, body: { into } }),
       onQueryStarted: takeUp,
       invalidatesTags: ['Templates', 'Members', 'Training'],
     }),
 
-    members: build.query<MemberLine[], void>({ query: () => '/members', providesTags: ['Members'] }),
-    memberFile: build.query<MemberFile, string>({ query: (id) => `/members/${id}/file` }),
+    members: build.query<MemberLine[], void>({
+      queryFn: (_none, _api, _extra, base) =>
+        everyPage<'get /members', FetchBaseQueryError>('get /members', {}, base),
+      providesTags: ['Members'],
+    }),
+    memberFile: build.query<Answer<'get /members/:id/file'>, string>({
+      query: (id) => call('get /members/:id/file', { params: { id } }),
+    }),
 
-    today: build.query<TodayView, { day: string; place?: string }>({
-      query: ({ day, place }) => `/me/today?today=${day}${place ? `&place=${place}` : ''}`,
+    today: build.query<Answer<'get /me/today'>, { day: string; place?: string }>({
+      query: ({ day, place }) => call('get /me/today', { query: { today: day, ...(place && { place }) } }),
       providesTags: ['Training'],
     }),
-    maxes: build.query<MaxesView, { day: string; member?: string }>({
-      query: ({ day, member }) => `${whose(member)}/maxes?today=${day}`,
+    maxes: build.query<Answer<'get /me/maxes'>, { day: string; member?: string }>({
+      query: ({ day, member }) => callFor(member, 'get /me/maxes', { query: { today: day } }),
       providesTags: ['Training'],
     }),
-    giveMax: build.mutation<MaxesView, { given: GivenMax; member?: string }>({
-      query: ({ given, member }) => ({ url: `${whose(member)}/maxes`, method: 'POST', body: given }),
+    giveMax: build.mutation<Answer<'post /me/maxes'>, { given: Body<'post /me/maxes'>; member?: string }>({
+      query: ({ given, member }) => callFor(member, 'post /me/maxes', { body: given }),
       invalidatesTags: ['Training'],
     }),
-    giveBodyWeight: build.mutation<MaxesView, { given: GivenBodyWeight; member?: string }>({
-      query: ({ given, member }) => ({ url: `${whose(member)}/body-weight`, method: 'POST', body: given }),
+    giveBodyWeight: build.mutation<
+      Answer<'post /me/body-weight'>,
+      { given: Body<'post /me/body-weight'>; member?: string }
+    >({
+      query: ({ given, member }) => callFor(member, 'post /me/body-weight', { body: given }),
       invalidatesTags: ['Training'],
     }),
-    maxTable: build.query<MaxTable, string>({
-      query: (day) => `/maxes?today=${day}`,
+    maxTable: build.query<MaxTableLine[], string>({
+      queryFn: (today, _api, _extra, base) =>
+        everyPage<'get /maxes', FetchBaseQueryError>('get /maxes', { today }, base),
       providesTags: ['Training'],
     }),
-    giveRows: build.mutation<RowsAnswer, GivenRows>({
-      query: (body) => ({ url: '/maxes', method: 'POST', body }),
+    giveRows: build.mutation<Answer<'post /maxes'>, Body<'post /maxes'>>({
+      query: (body) => call('post /maxes', { body }),
     }),
-    progress: build.query<ProgressView, { day: string; member?: string }>({
-      query: ({ day, member }) => `${whose(member)}/progress?today=${day}`,
+    progress: build.query<Answer<'get /me/progress'>, { day: string; member?: string }>({
+      query: ({ day, member }) => callFor(member, 'get /me/progress', { query: { today: day } }),
       providesTags: ['Training'],
     }),
-    giveFact: build.mutation<ProgressView, { fact: object; day: string; member?: string }>({
-      query: ({ fact, day, member }) => ({
-        url: `${whose(member)}/facts`,
-        method: 'POST',
-        body: { fact, today: day } satisfies GivenFact,
-      }),
+    giveFact: build.mutation<
+      Answer<'post /me/facts'>,
+      { fact: GivenFact['fact']; day: string; member?: string }
+    >({
+      query: ({ fact, day, member }) => callFor(member, 'post /me/facts', { body: { fact, today: day } }),
       invalidatesTags: ['Training'],
     }),
-    takeBack: build.mutation<ProgressView, { id: string; day: string; member?: string }>({
-      query: ({ id, day, member }) => ({
-        url: `${whose(member)}/facts/${id}?today=${day}`,
-        method: 'DELETE',
-      }),
+    takeBack: build.mutation<Answer<'delete /me/facts/:fact'>, { id: string; day: string; member?: string }>({
+      query: ({ id, day, member }) =>
+        callFor(member, 'delete /me/facts/:fact', { params: { fact: id }, query: { today: day } }),
       invalidatesTags: ['Training'],
     }),
-    places: build.query<PlaceView[], string>({
-      query: (day) => `/places?today=${day}`,
+    places: build.query<Answer<'get /places'>, string>({
+      query: (today) => call('get /places', { query: { today } }),
       providesTags: ['Places'],
     }),
-    addPlace: build.mutation<PlaceView[], { name: string; day: string }>({
-      query: ({ name, day }) => ({ url: `/places?today=${day}`, method: 'POST', body: { name } }),
+    addPlace: build.mutation<Answer<'post /places'>, { name: string; day: string }>({
+      query: ({ name, day }) => call('post /places', { query: { today: day }, body: { name } }),
       invalidatesTags: ['Places'],
     }),
-    equipPlace: build.mutation<PlaceView[], GivenEquipment & { place: string }>({
-      query: ({ place, ...body }) => ({ url: `/places/${place}/equipment`, method: 'POST', body }),
+    equipPlace: build.mutation<
+      Answer<'post /places/:id/equipment'>,
+      Body<'post /places/:id/equipment'> & { place: string }
+    >({
+      query: ({ place, ...body }) => call('post /places/:id/equipment', { params: { id: place }, body }),
       invalidatesTags: ['Places'],
     }),
-    ownEquipment: build.query<OwnEquipment, string>({
-      query: (day) => `/me/equipment?today=${day}`,
+    ownEquipment: build.query<Answer<'get /me/equipment'>, string>({
+      query: (today) => call('get /me/equipment', { query: { today } }),
       providesTags: ['Places'],
     }),
-    equipOwn: build.mutation<OwnEquipment, GivenEquipment>({
-      query: (body) => ({ url: '/me/equipment', method: 'POST', body }),
+    equipOwn: build.mutation<Answer<'post /me/equipment'>, Body<'post /me/equipment'>>({
+      query: (body) => call('post /me/equipment', { body }),
       invalidatesTags: ['Places', 'Training'],
     }),
-    chooseSetting: build.mutation<OwnEquipment, GivenSetting>({
-      query: (body) => ({ url: '/me/settings', method: 'POST', body }),
+    chooseSetting: build.mutation<Answer<'post /me/settings'>, Body<'post /me/settings'>>({
+      query: (body) => call('post /me/settings', { body }),
       invalidatesTags: ['Places', 'Training'],
     }),
-    sendOperations: build.mutation<{ answers: OperationAnswer[] }, Operation[]>({
-      query: (operations) => ({ url: '/me/operations', method: 'POST', body: { operations } }),
+    sendOperations: build.mutation<Answer<'post /me/operations'>, Body<'post /me/operations'>['operations']>({
+      query: (operations) => call('post /me/operations', { body: { operations } }),
     }),
   }),
 })
-
-/** A member's own things, or those of one of the writer's members. */
-const whose = (member?: string): string => (member === undefined ? '/me' : `/members/${member}`)
 
 /** A failed request in one plain sentence. */
 export function sayError(error: unknown): string {

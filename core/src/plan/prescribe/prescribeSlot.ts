@@ -1,7 +1,7 @@
 import type { Id } from '../../parsing/index.ts'
 import { changeOf, type Spot, slotWith } from '../../adjustments/index.ts'
 import type { WhyStep } from '../../words/index.ts'
-import { exerciseOf, foremostMuscle, liftKey, type Lift, type Library } from '../../library/index.ts'
+import { exerciseOf, foremostMuscle, liftKey, liftOf, type Lift, type Library } from '../../library/index.ts'
 import { isNeed, type Known, type Need, sourceOf } from '../../loads/index.ts'
 import type { ShownGroup } from '../../member/index.ts'
 import { type SetGroup, type Slot, type Template, inherit } from '../../template/index.ts'
@@ -87,7 +87,8 @@ export function prescribeSlot(
     const priced = isLoaded
       ? needsBody(library, sourceOf[group.load.of].price(known, group.load), slot, loading)
       : null
-    if (priced && isNeed(priced) && !made.needs.length) made.needs.push(priced)
+    if (priced && isNeed(priced) && !made.needs.length)
+      made.needs.push({ ...priced, lift: liftOf(priced.lift) })
     own.groups.push(showGroup(group, sets, priced, opening, changes, loading, wayOf(template, group, light)))
   }
   if (slot.by === 'toTest') made.groups = capped(situation, id, slot, row, known, own.groups, loading)
@@ -109,7 +110,8 @@ function showLine(
   const max = maxFor(library, evidence, lift, template.maxes, day)
   const own: Known = { ...known, lift, max, unit: loading.here.unit, asked: askedOf(group) }
   const priced = needsBody(library, sourceOf[group.load.of].price(own, group.load), lift, loading)
-  if (priced && isNeed(priced) && !made.needs.length) made.needs.push(priced)
+  if (priced && isNeed(priced) && !made.needs.length)
+    made.needs.push({ ...priced, lift: liftOf(priced.lift) })
   const way = wayOf(template, group, changes.some(isLight))
   return showGroup(group, group.sets, priced, opening, changes, loading, way)
 }

@@ -5,6 +5,7 @@ import * as training from './003_training.ts'
 import * as spine from './004_spine.ts'
 import * as equipment from './005_equipment.ts'
 import * as exercises from './006_exercises.ts'
+import * as assignments from './007_assignments.ts'
 
 type Migration = { up(db: Knex): Promise<void>; down(db: Knex): Promise<void> }
 
@@ -15,6 +16,7 @@ const migrations: Record<string, Migration> = {
   '004_spine': spine,
   '005_equipment': equipment,
   '006_exercises': exercises,
+  '007_assignments': assignments,
 }
 
 /** Migrations by name, in order; each is a frozen file that imports no live code. */

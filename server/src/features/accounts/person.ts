@@ -48,8 +48,9 @@ async function add(db: Db, given: Given): Promise<void> {
   else if (!(await db('gym').first('id'))) throw new Error(`--gym: there is no gym ${gym_id}.`)
   const account_id = await findAccount(db, email ?? '')
   if (role !== 'member') return void (await db('staff').insert({ gym_id, account_id, name, role }))
-  const writer_id = writer ? await findWriter(db, writer) : null
-  await db('member').insert({ gym_id, account_id, name, writer_id })
+  const staff_id = writer ? await findWriter(db, writer) : null
+  const [{ id: member_id }] = await db('member').insert({ gym_id, account_id, name }).returning('id')
+  if (staff_id) await db('assignment').insert({ gym_id, member_id, staff_id })
 }
 
 async function addGym(db: Db, id: string, { newGym: name, zone, unit = 'kg' }: Given): Promise<void> {

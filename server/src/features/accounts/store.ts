@@ -1,5 +1,5 @@
 import type { Scope } from '../../database/scope.ts'
-import type { Seat } from '../../http/route.ts'
+import type { Seat } from '../../http/seat.ts'
 
 export type Account = { id: string; password_hash: string }
 

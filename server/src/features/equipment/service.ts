@@ -13,6 +13,7 @@ import { planMember } from '@young-oak/core/plan'
 import { formatIssue } from '@young-oak/core/parsing'
 import { addDays, type Day } from '@young-oak/core/units'
 import type { Scope } from '../../database/scope.ts'
+import type { MemberScope } from '../members/memberScope.ts'
 import { notFound, Problem } from '../../http/problem.ts'
 import { nextFactId } from '../training/factId.ts'
 import { readMemberFile } from '../training/memberFile.ts'
@@ -20,9 +21,14 @@ import { insertFact, touchMember } from '../training/store.ts'
 import { insertPlace, listPlaces, saveEquipment } from './store.ts'
 
 export async function addPlace(scope: Scope, { name }: GivenPlace, day: Day): Promise<PlaceView[]> {
+  if ((await listPlaces(scope, day)).length >= mostPlaces)
+    throw new Problem('tooMany', `A gym has at most ${mostPlaces} places.`)
   await insertPlace(scope, `place-${randomUUID().slice(0, 8)}`, name)
   return listPlaces(scope, day)
 }
+
+/** The list of places is short, and has no pages. */
+const mostPlaces = 50
 
 /** What a place of the gym has from today on. */
 export async function equipPlace(scope: Scope, place: string, given: GivenEquipment): Promise<PlaceView[]> {
@@ -33,8 +39,8 @@ export async function equipPlace(scope: Scope, place: string, given: GivenEquipm
 }
 
 /** The places that a member may train at, their own among them. */
-export async function ownEquipment(scope: Scope, memberId: string, day: Day): Promise<OwnEquipment> {
-  const { member } = (await readMemberFile(scope, memberId)).file
+export async function ownEquipment(scope: MemberScope, day: Day): Promise<OwnEquipment> {
+  const { member } = (await readMemberFile(scope)).file
   const { evidence } = planMember(
     inputOf(scope, { member, enrolments: [], versions: {} }, { today: day, through: 'near' }),
   )
@@ -47,44 +53,34 @@ export async function ownEquipment(scope: Scope, memberId: string, day: Day): Pr
   }
 }
 
-export async function equipOwn(scope: Scope, memberId: string, given: GivenEquipment): Promise<OwnEquipment> {
-  await state(
-    scope,
-    memberId,
-    { kind: 'equipment', place: ownPlace, ...readWhole(scope, given.has) },
-    given.today,
-  )
-  return ownEquipment(scope, memberId, given.today)
+export async function equipOwn(scope: MemberScope, given: GivenEquipment): Promise<OwnEquipment> {
+  await state(scope, { kind: 'equipment', place: ownPlace, ...readWhole(scope, given.has) }, given.today)
+  return ownEquipment(scope, given.today)
 }
 
 /** Which place is home, and which unit the member reads. */
-export async function choose(scope: Scope, memberId: string, given: GivenSetting): Promise<OwnEquipment> {
+export async function choose(scope: MemberScope, given: GivenSetting): Promise<OwnEquipment> {
   const { home, unit, today } = given
   if (home !== undefined) {
-    const { places } = await ownEquipment(scope, memberId, today)
+    const { places } = await ownEquipment(scope, today)
     if (!places.some(({ id }) => id === home)) throw notFound('place')
-    await state(scope, memberId, { kind: 'home', place: home }, today)
+    await state(scope, { kind: 'home', place: home }, today)
   }
-  if (unit !== undefined) await state(scope, memberId, { kind: 'unit', unit }, today)
-  return ownEquipment(scope, memberId, today)
+  if (unit !== undefined) await state(scope, { kind: 'unit', unit }, today)
+  return ownEquipment(scope, today)
 }
 
 /** Writes a fact of the member's that acts from today. */
-async function state(scope: Scope, memberId: string, body: FactBody, day: Day): Promise<void> {
+async function state(scope: MemberScope, body: FactBody, day: Day): Promise<void> {
   const now = addDays(new Date().toISOString().slice(0, 10), 1)
-  if (day > now) throw new Problem(422, 'In the future', 'This cannot be dated after today.')
-  await touchMember(scope, memberId)
-  await insertFact(scope, memberId, { id: nextFactId(), rev: 1, date: day, actsFrom: day, ...body })
+  if (day > now) throw new Problem('inTheFuture', 'This cannot be dated after today.')
+  await touchMember(scope)
+  await insertFact(scope, { id: nextFactId(), rev: 1, date: day, actsFrom: day, ...body })
 }
 
 function readWhole({ library }: Scope, value: unknown): EquipmentBody {
   const { equipment, issues } = readEquipment(library, value)
   if (equipment) return equipment
   const errors = issues.map((issue) => ({ path: issue.path, message: formatIssue(issue) }))
-  throw new Problem(
-    422,
-    'Something is not as expected',
-    errors.map(({ message }) => message).join(' '),
-    errors,
-  )
+  throw new Problem('notAsExpected', errors.map(({ message }) => message).join(' '), errors)
 }

@@ -28,7 +28,7 @@ export async function addExercise(scope: Scope, given: GivenExercise): Promise<L
   await holdLibrary(scope)
   const own = await listExercises(scope)
   if (Object.keys(own).length >= limits.exercises)
-    throw new Problem(422, 'Too many', `A gym has at most ${limits.exercises} exercises of its own.`)
+    throw new Problem('tooMany', `A gym has at most ${limits.exercises} exercises of its own.`)
   const exercise = read(given)
   refuseUnfit(own, null, exercise)
   return save(scope, own, { [mintId()]: exercise })
@@ -92,12 +92,7 @@ function read({ exercise: given }: GivenExercise): OwnExercise {
   const { exercise, issues } = readOwnExercise(given)
   if (issues) {
     const errors = issues.map((issue) => ({ path: issue.path, message: formatIssue(issue) }))
-    throw new Problem(
-      422,
-      'The exercise does not fit',
-      errors.map(({ message }) => message).join(' '),
-      errors,
-    )
+    throw new Problem('doesNotFit', errors.map(({ message }) => message).join(' '), errors)
   }
   const { mergedInto: _, ...own } = exercise
   return own
@@ -125,7 +120,7 @@ const parentOf = (own: OwnExercises, id: string): string | undefined => declared
 const plain = (name: string): string => name.trim().toLowerCase()
 
 function refuse(path: string, message: string): never {
-  throw new Problem(422, 'The exercise does not fit', message, [{ path, message }])
+  throw new Problem('doesNotFit', message, [{ path, message }])
 }
 
 /**
@@ -150,7 +145,7 @@ export async function adoptExercises(
   for (const [id, { mergedInto }] of entries)
     if (mergedInto) ids.set(id, ids.get(mergedInto as OwnId) ?? mergedInto)
   if (Object.keys(own).length + Object.keys(added).length > limits.exercises)
-    throw new Problem(422, 'Too many', `A gym has at most ${limits.exercises} exercises of its own.`)
+    throw new Problem('tooMany', `A gym has at most ${limits.exercises} exercises of its own.`)
   const named = Object.fromEntries(
     (Object.entries(added) as [OwnId, OwnExercise][]).map(([id, one]) => [id, withHereNames(one, ids)]),
   )

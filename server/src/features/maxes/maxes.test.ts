@@ -1,5 +1,6 @@
 import { afterAll, beforeAll, expect, test } from '@jest/globals'
-import type { MaxesView, MaxTable } from '@young-oak/api/maxes'
+import type { Page } from '@young-oak/api/contracts'
+import type { MaxesView, MaxTableLine } from '@young-oak/api/maxes'
 import { makeWorld, type Agent, type Seated, type World } from '../../testing/world.ts'
 
 let world: World
@@ -29,7 +30,8 @@ const squat = (value: number, more: object = {}) => ({
   date: '2026-03-02',
   ...more,
 })
-const table = async (): Promise<MaxTable> => (await coach.get(`/api/maxes?today=${today}`).expect(200)).body
+const table = async (): Promise<Page<MaxTableLine>> =>
+  (await coach.get(`/api/maxes?today=${today}`).expect(200)).body
 const maxesOf = async (agent: Agent, path: string): Promise<MaxesView> =>
   (await agent.get(`${path}/maxes?today=${today}`).expect(200)).body
 
@@ -46,7 +48,7 @@ test('a writer reads and gives maxes of the members assigned to them, and of nob
     .post('/api/maxes')
     .send({ rows: [{ ...squat(90), member: mel.id }], today })
     .expect(403)
-  expect((await other.get(`/api/maxes?today=${today}`).expect(200)).body).toEqual({ members: [] })
+  expect((await other.get(`/api/maxes?today=${today}`).expect(200)).body).toEqual({ items: [], next: null })
 })
 
 test('lines of a sheet are stored once, however often it is brought in', async () => {
@@ -57,7 +59,7 @@ test('lines of a sheet are stored once, however often it is brought in', async (
   const send = async () => (await coach.post('/api/maxes').send({ rows, today }).expect(200)).body
   expect(await send()).toEqual({ stored: 2, known: 0 })
   expect(await send()).toEqual({ stored: 0, known: 2 })
-  const own = (await table()).members.find(({ name }) => name === 'Una')
+  const own = (await table()).items.find(({ name }) => name === 'Una')
   // 60 × 5 with one left by Epley: 60 × 1.2 = 72.
   expect(own?.maxes.map(({ exercise, load }) => [exercise, load.value])).toEqual([
     ['backSquat', 80],
@@ -72,7 +74,7 @@ test('of two lines on one day the later is the later word', async () => {
     member: una.id,
   }))
   await coach.post('/api/maxes').send({ rows, today }).expect(200)
-  expect((await table()).members.find(({ name }) => name === 'Una')?.maxes[0]?.load.value).toBe(83)
+  expect((await table()).items.find(({ name }) => name === 'Una')?.maxes[0]?.load.value).toBe(83)
 })
 
 test.each([
@@ -84,7 +86,7 @@ test.each([
   const answer = await coach.post('/api/maxes').send({ rows, today }).expect(422)
   expect(answer.body.errors[0].path).toBe(path)
   expect(
-    (await table()).members.find(({ name }) => name === 'Una')?.known.some(({ load }) => load.value === 101),
+    (await table()).items.find(({ name }) => name === 'Una')?.known.some(({ load }) => load.value === 101),
   ).toBe(false)
 })
 

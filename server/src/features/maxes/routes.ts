@@ -1,48 +1,23 @@
-import {
-  bodyWeightSchema,
-  maxRowsSchema,
-  maxSchema,
-  type GivenBodyWeight,
-  type GivenMax,
-} from '@young-oak/api/maxes'
-import { dayOf, route, type Route } from '../../http/route.ts'
-import { ownAndWriters } from '../members/ownAndWriters.ts'
+import { route, routes, type Route } from '../../http/route.ts'
 import { giveBodyWeight, giveMax, giveRows, maxes, maxTable } from './service.ts'
-
-const writer = ['writer'] as const
 
 /** Maxes and body weight: a member's own, any of a writer's members', and all of these side by side. */
 export const maxRoutes: Route[] = [
-  ...ownAndWriters('get', 'maxes', (scope, member, call) => maxes(scope, member, dayOf(call))),
-  ...ownAndWriters<GivenMax>(
-    'post',
-    'maxes',
-    async (scope, member, { body }) => {
-      await giveMax(scope, member, body)
-      return maxes(scope, member, body.today)
-    },
-    maxSchema,
+  ...routes(['get /me/maxes', 'get /members/:id/maxes'], ({ inMember, query }) =>
+    inMember((scope) => maxes(scope, query.today)),
   ),
-  ...ownAndWriters<GivenBodyWeight>(
-    'post',
-    'body-weight',
-    async (scope, member, { body }) => {
-      await giveBodyWeight(scope, member, body)
-      return maxes(scope, member, body.today)
-    },
-    bodyWeightSchema,
+  ...routes(['post /me/maxes', 'post /members/:id/maxes'], ({ inMember, body }) =>
+    inMember(async (scope) => {
+      await giveMax(scope, body)
+      return maxes(scope, body.today)
+    }),
   ),
-  route({
-    method: 'get',
-    path: '/maxes',
-    who: writer,
-    run: (call) => call.inScope((scope) => maxTable(scope, call.seat.id, dayOf(call))),
-  }),
-  route({
-    method: 'post',
-    path: '/maxes',
-    who: writer,
-    body: maxRowsSchema,
-    run: (call) => call.inScope((scope) => giveRows(scope, call.seat.id, call.body)),
-  }),
+  ...routes(['post /me/body-weight', 'post /members/:id/body-weight'], ({ inMember, body }) =>
+    inMember(async (scope) => {
+      await giveBodyWeight(scope, body)
+      return maxes(scope, body.today)
+    }),
+  ),
+  route('get /maxes', ({ inScope, seat, query }) => inScope((scope) => maxTable(scope, seat, query))),
+  route('post /maxes', ({ inScope, seat, body }) => inScope((scope) => giveRows(scope, seat, body))),
 ]

@@ -5,7 +5,7 @@ import type {
   GivenRows,
   KnownMax,
   MaxesView,
-  MaxTable,
+  MaxTableLine,
   ProposedMax,
   RowsAnswer,
   UsedBy,
@@ -21,14 +21,19 @@ import type { Fact } from '@young-oak/core/facts'
 import { dependentsOf } from '@young-oak/core/views'
 import { compareLoads, formatLoad, type Day } from '@young-oak/core/units'
 import type { Scope } from '../../database/scope.ts'
+import type { MemberScope } from '../members/memberScope.ts'
+import { pageSize, type Page } from '@young-oak/api/contracts'
+import { pageFrom } from '../../http/page.ts'
+import type { Seat } from '../../http/seat.ts'
+import { memberScopes } from '../members/memberScope.ts'
 import { forbidden, Problem } from '../../http/problem.ts'
 import { nextFactId } from '../training/factId.ts'
 import { readMemberFile } from '../training/memberFile.ts'
 import { insertFact, touchMember } from '../training/store.ts'
 import { insertFacts, membersWithMaxes } from './store.ts'
 
-export async function maxes(scope: Scope, memberId: string, day: Day): Promise<MaxesView> {
-  const { file } = await readMemberFile(scope, memberId)
+export async function maxes(scope: MemberScope, day: Day): Promise<MaxesView> {
+  const { file } = await readMemberFile(scope)
   const when = { today: day, through: 'end' } as const
   const { plans, evidence, proposals } = planMember(inputOf(scope, file, when))
   const needed = Object.values(plans)
@@ -70,21 +75,20 @@ export const listProposals = ({ library }: Scope, proposals: Proposal[]): Propos
   proposals.map(({ lift, ...proposal }) => ({ ...liftOfKey(lift), ...proposal })).sort(compareLifts(library))
 
 /** Writes a max as a fact. A single with nothing left is a test; any other set is an estimate that is accepted by being sent. */
-export async function giveMax(scope: Scope, memberId: string, given: GivenMax): Promise<void> {
+export async function giveMax(scope: MemberScope, given: GivenMax): Promise<void> {
   const { today: day, ...max } = given
   refuseFuture(given.date, day, 'A max cannot be dated after today.')
-  await touchMember(scope, memberId)
-  if (given.help) await refuseTooMuchHelp(scope, memberId, given)
-  await insertFact(scope, memberId, maxFact(max, day, nextFactId()))
+  await touchMember(scope)
+  if (given.help) await refuseTooMuchHelp(scope, given)
+  await insertFact(scope, maxFact(max, day, nextFactId()))
 }
 
 export async function giveBodyWeight(
-  scope: Scope,
-  memberId: string,
+  scope: MemberScope,
   { load, date, today: day }: GivenBodyWeight,
 ): Promise<void> {
   refuseFuture(date, day, 'A body weight cannot be dated after today.')
-  await touchMember(scope, memberId)
+  await touchMember(scope)
   const fact: Fact = {
     id: nextFactId(),
     rev: 1,
@@ -93,25 +97,21 @@ export async function giveBodyWeight(
     date,
     actsFrom: laterOf(day, date),
   }
-  await insertFact(scope, memberId, fact)
+  await insertFact(scope, fact)
 }
 
-async function refuseTooMuchHelp(
-  scope: Scope,
-  memberId: string,
-  { load, today: day }: GivenMax,
-): Promise<void> {
-  const { member } = (await readMemberFile(scope, memberId)).file
+async function refuseTooMuchHelp(scope: MemberScope, { load, today: day }: GivenMax): Promise<void> {
+  const { member } = (await readMemberFile(scope)).file
   const { body } = planMember(
     inputOf(scope, { member, enrolments: [], versions: {} }, { today: day, through: 'near' }),
   ).evidence
   if (!body || compareLoads(load, body.load) < 0) return
   const message = `That is more help than the body weighs (${formatLoad(body.load)}).`
-  throw new Problem(422, 'More help than body weight', message, [{ path: 'load.value', message }])
+  throw new Problem('moreHelpThanBody', message, [{ path: 'load.value', message }])
 }
 
 function refuseFuture(date: Day, day: Day, message: string): void {
-  if (date > day) throw new Problem(422, 'In the future', message, [{ path: 'date', message }])
+  if (date > day) throw new Problem('inTheFuture', message, [{ path: 'date', message }])
 }
 
 const laterOf = (a: Day, b: Day): Day => (a < b ? b : a)
@@ -123,11 +123,17 @@ function maxFact({ formula, ...max }: Omit<GivenMax, 'today'>, day: Day, id: str
 }
 
 /** The writer's members beside each other, as their facts alone tell. */
-export async function maxTable(scope: Scope, writer: string, day: Day): Promise<MaxTable> {
-  const members = await membersWithMaxes(scope, writer)
+export async function maxTable(
+  scope: Scope,
+  seat: Seat,
+  { today: day, after }: { today: Day; after?: string },
+): Promise<Page<MaxTableLine>> {
+  const own = await memberScopes(scope, seat, { after, most: pageSize + 1 })
+  const { items, next } = pageFrom(await membersWithMaxes(scope, own))
   const when = { today: day, through: 'near' } as const
   return {
-    members: members.map(({ id, name, facts }) => {
+    next,
+    items: items.map(({ id, name, facts }) => {
       const { evidence } = planMember(
         inputOf(scope, { member: { facts, logs: [] }, enrolments: [], versions: {} }, when),
       )
@@ -147,7 +153,7 @@ export async function maxTable(scope: Scope, writer: string, day: Day): Promise<
   }
 }
 
-function knownRow(fact: Fact): MaxTable['members'][number]['known'] {
+function knownRow(fact: Fact): MaxTableLine['known'] {
   if (fact.kind !== 'max') return []
   const { exercise, variant, load, help, reps, rir, formula, date } = fact
   return [
@@ -167,16 +173,18 @@ function knownRow(fact: Fact): MaxTable['members'][number]['known'] {
 /** Stores lines of a sheet: those that are known already are passed over, so that a sheet may be brought in again. */
 export async function giveRows(
   scope: Scope,
-  writer: string,
+  seat: Seat,
   { rows, today: day }: GivenRows,
 ): Promise<RowsAnswer> {
-  const members = new Map((await membersWithMaxes(scope, writer)).map((one) => [one.id, one]))
+  const scopes = await memberScopes(scope, seat, { ids: rows.map(({ member }) => member) })
+  const members = new Map((await membersWithMaxes(scope, scopes)).map((one) => [one.id, one]))
   const fresh = rows.flatMap(({ member, ...row }, i) => {
     const own = members.get(member)
-    if (!own) throw forbidden()
+    const its = scopes.find((one) => one.member === member)
+    if (!own || !its) throw forbidden()
     refuseFuture(row.date, day, `Line ${i + 1}: a max cannot be dated after today.`)
     const isKnown = own.facts.flatMap(knownRow).some((known) => isSame(known, row as KnownRow))
-    return isKnown ? [] : [{ member, ...maxFact(row, day, nextFactId(i)) }]
+    return isKnown ? [] : [{ scope: its, fact: maxFact(row, day, nextFactId(i)) }]
   })
   if (fresh.length) await insertFacts(scope, fresh)
   return { stored: fresh.length, known: rows.length - fresh.length }

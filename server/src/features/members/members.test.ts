@@ -43,7 +43,7 @@ test('the list shows the gym’s own members, their programs and their attendanc
     .post('/api/me/operations')
     .send({ operations: [start] })
     .expect(200)
-  const before = (await coach.get('/api/members').expect(200)).body
+  const before = (await coach.get('/api/members').expect(200)).body.items
   // A session that was started and not trained is no attendance.
   expect(
     before.map(({ name, sessionsIn28Days }: { name: string; sessionsIn28Days: number }) => [
@@ -58,7 +58,7 @@ test('the list shows the gym’s own members, their programs and their attendanc
     .post('/api/me/operations')
     .send({ operations: [operation({ kind: 'set', session, rev: 1, set })] })
     .expect(200)
-  const [mel, una] = (await coach.get('/api/members').expect(200)).body
+  const [mel, una] = (await coach.get('/api/members').expect(200)).body.items
   expect(mel).toMatchObject({
     name: 'Mel',
     programs: ['Small'],
@@ -72,7 +72,7 @@ test('the list shows the gym’s own members, their programs and their attendanc
 test('an owner sees attendance and opens nobody’s training data', async () => {
   const owner = await world.signIn(await world.addStaff(gym, 'owner', 'Olga'))
   const { body } = await owner.get('/api/members').expect(200)
-  expect(Object.keys(body[0]).sort()).toEqual([
+  expect(Object.keys(body.items[0]).sort()).toEqual([
     'id',
     'isMine',
     'lastSession',

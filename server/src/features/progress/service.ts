@@ -9,15 +9,15 @@ import { planMember, type Plan, type Planned } from '@young-oak/core/plan'
 import { formatIssue, isId } from '@young-oak/core/parsing'
 import { blocksOf, estimatesOf, judgeTrial, misfits, targetOf } from '@young-oak/core/trends'
 import { addDays, type Day } from '@young-oak/core/units'
-import type { Scope } from '../../database/scope.ts'
+import type { MemberScope } from '../members/memberScope.ts'
 import { notFound, Problem } from '../../http/problem.ts'
 import { nextFactId } from '../training/factId.ts'
 import { readMemberFile } from '../training/memberFile.ts'
 import { insertFact, touchMember } from '../training/store.ts'
 import { readFact } from './store.ts'
 
-export async function progress(scope: Scope, memberId: string, day: Day): Promise<ProgressView> {
-  const { file } = await readMemberFile(scope, memberId)
+export async function progress(scope: MemberScope, day: Day): Promise<ProgressView> {
+  const { file } = await readMemberFile(scope)
   const { library } = scope
   const { member, versions } = file
   const planned = planMember(inputOf(scope, file, { today: day, through: 'end' }))
@@ -93,11 +93,7 @@ function spellsOf(library: Library, facts: Fact[], { lights }: Evidence, day: Da
 }
 
 /** Stores a fact that was entered on a day. What it holds is read as in a file, and its faults are located. */
-export async function giveFact(
-  scope: Scope,
-  memberId: string,
-  { fact: given, today: day }: GivenFact,
-): Promise<void> {
+export async function giveFact(scope: MemberScope, { fact: given, today: day }: GivenFact): Promise<void> {
   const { fact, issues } = readGivenFact(scope.library, {
     ...given,
     id: nextFactId(),
@@ -107,17 +103,17 @@ export async function giveFact(
   })
   if (!fact) {
     const errors = issues.map((issue) => ({ path: issue.path, message: formatIssue(issue) }))
-    throw new Problem(422, 'Not possible', errors[0]?.message ?? 'This cannot be stored.', errors)
+    throw new Problem('notPossible', errors[0]?.message ?? 'This cannot be stored.', errors)
   }
-  await touchMember(scope, memberId)
-  await insertFact(scope, memberId, fact)
+  await touchMember(scope)
+  await insertFact(scope, fact)
 }
 
 /** Takes back what was entered: a new entry of the same id that counts for nothing. */
-export async function takeBack(scope: Scope, memberId: string, id: string): Promise<void> {
-  const fact = isId(id) ? await readFact(scope, memberId, id) : undefined
+export async function takeBack(scope: MemberScope, id: string): Promise<void> {
+  const fact = isId(id) ? await readFact(scope, id) : undefined
   if (!fact || !givenKinds.includes(fact.kind)) throw notFound('entry')
   if (fact.void) return
-  await touchMember(scope, memberId)
-  await insertFact(scope, memberId, { ...fact, rev: fact.rev + 1, void: true })
+  await touchMember(scope)
+  await insertFact(scope, { ...fact, rev: fact.rev + 1, void: true })
 }

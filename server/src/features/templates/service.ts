@@ -23,13 +23,14 @@ import {
 } from '@young-oak/core/template'
 import { formatDay } from '@young-oak/core/units'
 import type { Scope } from '../../database/scope.ts'
+import type { Seat } from '../../http/seat.ts'
+import { memberScopes } from '../members/memberScope.ts'
 import { notFound, Problem } from '../../http/problem.ts'
 import { asMerged, refuseStrangers } from '../exercises/library.ts'
 import { adoptExercises } from '../exercises/service.ts'
 import {
   appendEdit,
   editsSince,
-  assignedMembers,
   enrol,
   enrolledSince,
   findTemplate,
@@ -126,33 +127,29 @@ export async function viewChanges(scope: Scope, id: string): Promise<ChangesView
 export async function publish(
   scope: Scope,
   id: string,
-  staff: string,
+  seat: Seat,
   { members, start, note, begins = 'week', clock = 'own', track }: Publish,
 ): Promise<PublishAnswer> {
   const held = await holdTemplate(scope, id)
   if (!held) throw notFound('template')
   const body = orRefuse(scope, readTemplate(held.draft, scope.library), held.draft)
   if (typeof track === 'string' && !body.tracks[track])
-    throw new Problem(422, 'No such track', `This template has no track "${track}".`, [
+    throw new Problem('noSuchTrack', `This template has no track "${track}".`, [
       { path: 'track', message: 'This template does not have the track.' },
     ])
   const chosen = [...new Set(members)]
-  const own = await assignedMembers(scope, staff, chosen)
+  const own = await memberScopes(scope, seat, { ids: chosen })
   if (own.length !== chosen.length) {
-    throw new Problem(
-      403,
-      'Not allowed',
-      'Some of these members are not assigned to you. Nothing was published.',
-    )
+    throw new Problem('notAllowed', 'Some of these members are not assigned to you. Nothing was published.')
   }
   const running = await enrolledSince(scope, id, chosen)
   for (const { from } of running.values()) {
     if (start <= from) {
       const message = `Some of these members are on this template from ${formatDay(from)}: a new version starts after that day.`
-      throw new Problem(422, 'Starts too early', message, [{ path: 'start', message }])
+      throw new Problem('startsTooEarly', message, [{ path: 'start', message }])
     }
   }
-  const version = await insertVersion(scope, { template: id, body, note, staff })
+  const version = await insertVersion(scope, { template: id, body, note, staff: seat.id })
   const fresh = chosen.filter((member) => !running.has(member))
   await enrol(scope, {
     template: id,
@@ -183,5 +180,5 @@ function refuse({ library }: Scope, issues: Issue[], draft?: Template): void {
     message: draft ? sayIssue(library, draft, issue) : formatIssue(issue),
   }))
   const count = errors.length === 1 ? 'one fault' : `${errors.length} faults`
-  throw new Problem(422, 'The template has faults', `The template has ${count}. Nothing was saved.`, errors)
+  throw new Problem('templateFaults', `The template has ${count}. Nothing was saved.`, errors)
 }

@@ -1,9 +1,12 @@
 import type { TemplateLine, TemplateView } from '@young-oak/api/templates'
 import type { Command, Template } from '@young-oak/core/template'
+import { pageSize, type Page } from '@young-oak/api/contracts'
+import { pageFrom } from '../../http/page.ts'
 import type { Scope } from '../../database/scope.ts'
 import { asMerged } from '../exercises/library.ts'
 
-export async function listTemplates({ db }: Scope): Promise<TemplateLine[]> {
+/** The gym's templates by name, from behind one on. */
+export async function listTemplates({ db }: Scope, after?: string): Promise<Page<TemplateLine>> {
   const { rows } = await db.raw(
     `select t.id, t.draft->>'name' as name,
        (select sum(coalesce(p->'weeks'->>'least', p->>'weeks')::int)::int
@@ -15,9 +18,12 @@ export async function listTemplates({ db }: Scope): Promise<TemplateLine[]> {
      from template t
      left join lateral (select number, body from template_version v
        where v.gym_id = t.gym_id and v.template_id = t.id order by number desc limit 1) v on true
-     order by name`,
+     where ?::uuid is null
+       or (t.draft->>'name', t.id) > (select draft->>'name', id from template where id = ?::uuid)
+     order by name, t.id limit ?`,
+    [after ?? null, after ?? null, pageSize + 1],
   )
-  return rows
+  return pageFrom(rows as TemplateLine[])
 }
 
 export async function insertTemplate({ db, gym }: Scope, draft: Template): Promise<string> {
@@ -126,12 +132,6 @@ export async function insertVersion(
   }
   const [made] = await db('template_version').insert(row).returning('id')
   return { id: made.id, number }
-}
-
-/** Which of these members the writer may publish to: those assigned to them. */
-export async function assignedMembers({ db }: Scope, writer: string, ids: string[]): Promise<string[]> {
-  const rows = await db('member').whereIn('id', ids).andWhere({ writer_id: writer }).select('id')
-  return rows.map(({ id }) => id)
 }
 
 /** The members that are on the template already, with the first day and the track of their newest segment. */

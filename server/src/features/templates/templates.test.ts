@@ -58,7 +58,7 @@ describe('the list', () => {
       .post('/api/templates')
       .send({ template: { ...small, phases: small.phases.map((phase) => ({ ...phase, weeks })) } })
       .expect(200)
-    const list = (await agent.get('/api/templates').expect(200)).body as { id: string; weeks: number }[]
+    const list = (await agent.get('/api/templates').expect(200)).body.items as { id: string; weeks: number }[]
     expect(list.find(({ id }) => id === body.id)?.weeks).toBe(2)
   })
 })

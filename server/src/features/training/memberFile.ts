@@ -4,6 +4,7 @@ import type { Enrolment, Segment, SessionLog } from '@young-oak/core/member'
 import type { Checkpoint } from '@young-oak/core/plan'
 import { readPublished, type Template } from '@young-oak/core/template'
 import type { Scope } from '../../database/scope.ts'
+import type { MemberScope } from '../members/memberScope.ts'
 import { notFound } from '../../http/problem.ts'
 import { asMerged, mergedMark } from '../exercises/library.ts'
 
@@ -19,8 +20,8 @@ export type Read = {
  * them), one row a session, enrolments and the versions they name, and the checkpoint. With `lean` snapshots up to the
  * checkpoint's day are left where they are: planning from it needs none of them.
  */
-export async function readMemberFile(scope: Scope, memberId: string, lean = false): Promise<Read> {
-  const { rows } = await scope.db.raw(everything, [lean, memberId])
+export async function readMemberFile(scope: MemberScope, lean = false): Promise<Read> {
+  const { rows } = await scope.db.raw(everything, [lean, scope.member])
   const row = rows[0] as Row | undefined
   if (!row) throw notFound('member')
   const places = row.places.map(({ place, from, rev, racks, fixed }): Fact => ({

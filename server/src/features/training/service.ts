@@ -12,6 +12,7 @@ import { planMember, snapshot, type Plan, type Planned } from '@young-oak/core/p
 import { addDays, type Day } from '@young-oak/core/units'
 import { ValidationError } from 'yup'
 import type { Scope } from '../../database/scope.ts'
+import type { MemberScope } from '../members/memberScope.ts'
 import { Problem } from '../../http/problem.ts'
 import { refuseStrangers } from '../exercises/library.ts'
 import { listProposals } from '../maxes/service.ts'
@@ -19,8 +20,8 @@ import { readMemberFile, type Read } from './memberFile.ts'
 import { appendSet, holdSession, keepCheckpoint, insertSession, saveCopy, touchMember } from './store.ts'
 
 /** A member's own screen on a day. */
-export async function today(scope: Scope, memberId: string, day: Day, at?: string): Promise<TodayView> {
-  const { read, planned } = await planNear(scope, memberId, day, at)
+export async function today(scope: MemberScope, day: Day, at?: string): Promise<TodayView> {
+  const { read, planned } = await planNear(scope, day, at)
   const { file, places } = read
   const { member, enrolments, versions } = file
   const { plans, evidence, proposals } = planned
@@ -53,43 +54,38 @@ export async function today(scope: Scope, memberId: string, day: Day, at?: strin
  * is kept.
  */
 async function planNear(
-  scope: Scope,
-  memberId: string,
+  scope: MemberScope,
   day: Day,
   at?: string,
 ): Promise<{ read: Read; planned: Planned }> {
   const plan = ({ file, checkpoint }: Read) =>
     planMember(inputOf(scope, file, { today: day, through: 'near', at }), checkpoint)
-  let read = await readMemberFile(scope, memberId, true)
+  let read = await readMemberFile(scope, true)
   let planned = plan(read)
   const kept = read.checkpoint
   if (kept && !planned.isResumed) {
-    read = await readMemberFile(scope, memberId)
+    read = await readMemberFile(scope)
     planned = plan(read)
   }
   const { checkpoint } = planned
   if (checkpoint && (checkpoint.through !== kept?.through || checkpoint.key !== kept.key))
-    await keepCheckpoint(scope, memberId, checkpoint)
+    await keepCheckpoint(scope, checkpoint)
   return { read, planned }
 }
 
 /** Applies one operation of a phone. It may come again: what is stored already is answered as such. */
-export async function applyOperation(
-  scope: Scope,
-  memberId: string,
-  input: unknown,
-): Promise<OperationAnswer> {
+export async function applyOperation(scope: MemberScope, input: unknown): Promise<OperationAnswer> {
   const operation = readOperation(scope, input)
   if ('reason' in operation) return { ...operation, result: 'refused' }
   switch (operation.kind) {
     case 'start':
-      return start(scope, memberId, operation)
+      return start(scope, operation)
     case 'set':
-      return logSet(scope, memberId, operation)
+      return logSet(scope, operation)
     case 'close':
-      return close(scope, memberId, operation)
+      return close(scope, operation)
     case 'answers':
-      return answer(scope, memberId, operation)
+      return answer(scope, operation)
   }
 }
 
@@ -112,10 +108,10 @@ function readOperation(scope: Scope, input: unknown): Operation | { id: string; 
 type Of<K extends Operation['kind']> = Extract<Operation, { kind: K }>
 
 /** Starts the place: what stands on the screen is computed once more and stored as shown. */
-async function start(scope: Scope, memberId: string, operation: Of<'start'>): Promise<OperationAnswer> {
+async function start(scope: MemberScope, operation: Of<'start'>): Promise<OperationAnswer> {
   const { id, enrolment, position, attempt = 1, date, place } = operation
-  await touchMember(scope, memberId)
-  const { read, planned } = await planNear(scope, memberId, date, place)
+  await touchMember(scope)
+  const { read, planned } = await planNear(scope, date, place)
   const { member, enrolments } = read.file
   if (!enrolments.some((one) => one.id === enrolment))
     return { id, result: 'refused', reason: 'You are not on this program.' }
@@ -136,15 +132,11 @@ async function start(scope: Scope, memberId: string, operation: Of<'start'>): Pr
     shown,
     sets: [],
   }
-  return { id, result: (await insertSession(scope, memberId, log)) ? 'stored' : 'already had' }
+  return { id, result: (await insertSession(scope, log)) ? 'stored' : 'already had' }
 }
 
-async function logSet(
-  scope: Scope,
-  memberId: string,
-  { id, session, rev, set }: Of<'set'>,
-): Promise<OperationAnswer> {
-  const log = await holdSession(scope, memberId, session)
+async function logSet(scope: MemberScope, { id, session, rev, set }: Of<'set'>): Promise<OperationAnswer> {
+  const log = await holdSession(scope, session)
   if (!log) return { id, result: 'refused', reason: 'This session was never started here.' }
   const entry = { ...set, id: setLogId(session, set.slot, set.n), rev, change: id }
   const result = await appendSet(scope, log, entry)
@@ -153,11 +145,10 @@ async function logSet(
 
 /** Keeps what was said of a session: of two phones the higher revision, of equal ones the greater id, whichever comes first. */
 async function answer(
-  scope: Scope,
-  memberId: string,
+  scope: MemberScope,
   { id, session, rev, answers }: Of<'answers'>,
 ): Promise<OperationAnswer> {
-  const log = await holdSession(scope, memberId, session)
+  const log = await holdSession(scope, session)
   if (!log) return { id, result: 'refused', reason: 'This session was never started here.' }
   const had = log.answers
   const entry = { ...answers, rev, change: id }
@@ -167,8 +158,8 @@ async function answer(
   return { id, result: 'stored' }
 }
 
-async function close(scope: Scope, memberId: string, { id, session }: Of<'close'>): Promise<OperationAnswer> {
-  const log = await holdSession(scope, memberId, session)
+async function close(scope: MemberScope, { id, session }: Of<'close'>): Promise<OperationAnswer> {
+  const log = await holdSession(scope, session)
   if (!log) return { id, result: 'refused', reason: 'This session was never started here.' }
   if (log.closed) return { id, result: 'already had' }
   await saveCopy(scope, { ...log, closed: true })

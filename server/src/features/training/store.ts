@@ -2,16 +2,17 @@ import type { Fact } from '@young-oak/core/facts'
 import type { Checkpoint } from '@young-oak/core/plan'
 import { beats, type SessionLog, type SetLog } from '@young-oak/core/member'
 import type { Scope } from '../../database/scope.ts'
+import type { MemberScope } from '../members/memberScope.ts'
 
 /** Raises the member's revision and holds the row, so that two writers of one member take turns. */
-export async function touchMember({ db }: Scope, memberId: string): Promise<void> {
-  await db('member').where({ id: memberId }).increment('revision', 1)
+export async function touchMember({ db, member }: MemberScope): Promise<void> {
+  await db('member').where({ id: member }).increment('revision', 1)
 }
 
-export async function insertFact({ db, gym }: Scope, memberId: string, fact: Fact): Promise<void> {
+export async function insertFact({ db, gym, member }: MemberScope, fact: Fact): Promise<void> {
   const { id, rev, change = '', date } = fact
   await db('fact')
-    .insert({ gym_id: gym, member_id: memberId, id, rev, change, date, body: JSON.stringify(fact) })
+    .insert({ gym_id: gym, member_id: member, id, rev, change, date, body: JSON.stringify(fact) })
     .onConflict(['gym_id', 'member_id', 'id', 'rev', 'change'])
     .ignore()
 }
@@ -20,30 +21,25 @@ export async function insertFact({ db, gym }: Scope, memberId: string, fact: Fac
  * The session of this member without its snapshot, its row held until the transaction ends, and the member's revision raised;
  * nothing where it is another member's.
  */
-export async function holdSession(
-  { db }: Scope,
-  memberId: string,
-  id: string,
-): Promise<SessionLog | undefined> {
+export async function holdSession({ db, member }: MemberScope, id: string): Promise<SessionLog | undefined> {
   const { rows } = await db.raw(
     `with touched as (update member set revision = revision + 1 where id = ?)
      select copy from session_log where id = ? and member_id = ? for update`,
-    [memberId, id, memberId],
+    [member, id, member],
   )
   return rows[0]?.copy
 }
 
 /** Stores a session once: of two phones that start the same place, the second finds the first's. */
 export async function insertSession(
-  { db, gym }: Scope,
-  memberId: string,
+  { db, gym, member }: MemberScope,
   { shown, ...log }: SessionLog,
 ): Promise<boolean> {
   const { id, enrolment, date, closed } = log
   const row = {
     gym_id: gym,
     id,
-    member_id: memberId,
+    member_id: member,
     enrolment_id: enrolment,
     date,
     closed,
@@ -87,12 +83,11 @@ export async function saveCopy({ db }: Pick<Scope, 'db' | 'gym'>, log: SessionLo
 
 /** Keeps where planning may take up the thread. Of two at once either will do: it is checked before it is used. */
 export async function keepCheckpoint(
-  { db, gym }: Scope,
-  memberId: string,
+  { db, gym, member }: MemberScope,
   checkpoint: Checkpoint,
 ): Promise<void> {
   await db('fold_checkpoint')
-    .insert({ gym_id: gym, member_id: memberId, body: JSON.stringify(checkpoint) })
+    .insert({ gym_id: gym, member_id: member, body: JSON.stringify(checkpoint) })
     .onConflict(['gym_id', 'member_id'])
     .merge()
 }

@@ -1,7 +1,7 @@
 import { useLibrary } from '../library/useLibrary.ts'
 import { useState } from 'react'
 import { toast } from 'sonner'
-import type { MaxTable } from '@young-oak/api/maxes'
+import type { MaxTableLine } from '@young-oak/api/maxes'
 import { maxHeader, type MaxReading, type MaxRow } from '@young-oak/core/parsing'
 import { exerciseOf, liftKey, liftName } from '@young-oak/core/library'
 import { maxOf } from '@young-oak/core/facts'
@@ -14,7 +14,7 @@ import { Modal } from '../../ui/Modal.tsx'
 import { saySet } from './saySet.ts'
 import { useSheet } from './useSheet.ts'
 
-type Props = { isOpen: boolean; onClose: () => void; table: MaxTable }
+type Props = { isOpen: boolean; onClose: () => void; table: MaxTableLine[] }
 
 /** Maxes from a spreadsheet, pasted or as a file: what was understood and what would change, before anything is stored. */
 export function BringIn({ isOpen, onClose, table }: Props) {
@@ -25,7 +25,7 @@ export function BringIn({ isOpen, onClose, table }: Props) {
   const [fault, setFault] = useState<string>()
   const [give] = api.useGiveRowsMutation()
   const dispatch = useAppDispatch()
-  const context = { members: table.members, today: today(), library }
+  const context = { members: table, today: today(), library }
   const close = () => {
     forget()
     setPasted('')
@@ -115,7 +115,7 @@ const atOnce = 500
 /** Changes that are shown; the others are counted. */
 const mostShown = 200
 
-function Understood({ reading, table }: { reading: MaxReading; table: MaxTable }) {
+function Understood({ reading, table }: { reading: MaxReading; table: MaxTableLine[] }) {
   const { rows, doubled, known, doubtful, issues, faults } = reading
   return (
     <>
@@ -162,9 +162,9 @@ function Understood({ reading, table }: { reading: MaxReading; table: MaxTable }
 }
 
 /** What a line would change: the max that is in force, and the one that the line gives. */
-function Change({ row, table }: { row: MaxRow; table: MaxTable }) {
+function Change({ row, table }: { row: MaxRow; table: MaxTableLine[] }) {
   const library = useLibrary()
-  const member = table.members.find(({ id }) => id === row.member)
+  const member = table.find(({ id }) => id === row.member)
   const now = member?.maxes.find((one) => liftKey(one) === liftKey(row))
   // On top of body weight the max is known only once the body is: the set is shown as it is.
   const max = exerciseOf(library, row).tool === 'body weight' ? null : maxOf(row)

@@ -1,7 +1,7 @@
 import { useLibrary } from '../library/useLibrary.ts'
 import { useMemo, useState } from 'react'
 import { Link } from 'react-router'
-import type { MaxTable } from '@young-oak/api/maxes'
+import type { MaxTableLine } from '@young-oak/api/maxes'
 import { compareLifts, liftKey, maxName, type Lift, type Library } from '@young-oak/core/library'
 import { formatDay, formatLoad } from '@young-oak/core/units'
 import { api, sayError } from '../../app/api.ts'
@@ -31,7 +31,7 @@ export default function MaxTablePage() {
       </main>
     )
   }
-  const found = data.members.filter(({ name }) => name.toLowerCase().includes(wanted.trim().toLowerCase()))
+  const found = data.filter(({ name }) => name.toLowerCase().includes(wanted.trim().toLowerCase()))
   const members = found.slice(0, shown)
   return (
     <main className="mx-auto w-full max-w-7xl px-4 py-6">
@@ -55,10 +55,10 @@ export default function MaxTablePage() {
         In force on {formatDay(today())}. One that is marked is too old to trust. A name opens the member’s
         history.
       </p>
-      {data.members.length === 0 && (
+      {data.length === 0 && (
         <p className="mt-6">No member is assigned to you yet: the gym’s owner assigns them.</p>
       )}
-      {data.members.length > 0 && members.length === 0 && <p className="mt-6">Nobody of that name.</p>}
+      {data.length > 0 && members.length === 0 && <p className="mt-6">Nobody of that name.</p>}
       {members.length > 0 && (
         <div
           className="mt-4 max-h-[75dvh] overflow-auto border-y border-line"
@@ -101,7 +101,7 @@ export default function MaxTablePage() {
   )
 }
 
-type RowProps = { member: MaxTable['members'][number]; lifts: Lift[] }
+type RowProps = { member: MaxTableLine; lifts: Lift[] }
 
 function MemberRow({ member: { id, name, maxes }, lifts }: RowProps) {
   return (
@@ -139,8 +139,8 @@ function MemberRow({ member: { id, name, maxes }, lifts }: RowProps) {
 }
 
 /** The lifts that anybody has a max of, in the library's order. */
-function liftsOf(library: Library, table: MaxTable | undefined): Lift[] {
+function liftsOf(library: Library, table: MaxTableLine[] | undefined): Lift[] {
   const lifts = new Map<string, Lift>()
-  for (const { maxes } of table?.members ?? []) for (const max of maxes) lifts.set(liftKey(max), max)
+  for (const { maxes } of table ?? []) for (const max of maxes) lifts.set(liftKey(max), max)
   return [...lifts.values()].sort(compareLifts(library))
 }

@@ -1,0 +1,55 @@
+import { chooseSeatSchema, signInSchema, type SeatView, type SessionView } from '../accounts.ts'
+import { contract } from './contract.ts'
+import { choice, exact, list, orNull, text } from './reads.ts'
+
+const seat = () =>
+  exact<SeatView>(
+    { gym: text(), gymName: text(), kind: choice('owner', 'writer', 'member'), id: text(), name: text() },
+    'Seat',
+  )
+const session = () =>
+  exact<SessionView>(
+    {
+      seat: orNull(seat()),
+      seats: list(seat()),
+      demo: list(exact<SessionView['demo'][number]>({ email: text(), password: text(), who: text() })),
+    },
+    'Session',
+  )
+
+export const accounts = {
+  ...contract({
+    method: 'get',
+    path: '/session',
+    says: 'Who is signed in, and as whom.',
+    who: 'anyone',
+    answer: session(),
+    problems: [],
+  }),
+  ...contract({
+    method: 'post',
+    path: '/session',
+    says: 'Signs in.',
+    who: 'anyone',
+    body: signInSchema,
+    answer: session(),
+    problems: ['wrongPassword', 'noGym', 'tooManyAttempts'],
+  }),
+  ...contract({
+    method: 'post',
+    path: '/session/seat',
+    says: 'Goes on as another of the account’s seats.',
+    who: ['owner', 'writer', 'member'],
+    body: chooseSeatSchema,
+    answer: session(),
+    problems: [],
+  }),
+  ...contract({
+    method: 'delete',
+    path: '/session',
+    says: 'Signs out.',
+    who: 'anyone',
+    answer: null,
+    problems: [],
+  }),
+}

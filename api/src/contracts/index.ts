@@ -1,0 +1,26 @@
+import { accounts } from './accounts.ts'
+import { equipment } from './equipment.ts'
+import { exercises } from './exercises.ts'
+import { maxes } from './maxes.ts'
+import { members } from './members.ts'
+import { progress } from './progress.ts'
+import { templates } from './templates.ts'
+import { training } from './training.ts'
+
+export type { AnswerOf, BodyOf, Contract, Page, QueryOf } from './contract.ts'
+export { pageSize } from './contract.ts'
+export { faultIn, outlineOf, type Outline } from './reads.ts'
+
+/** Every route there is, by its method and path. */
+export const contracts = {
+  ...accounts,
+  ...exercises,
+  ...templates,
+  ...members,
+  ...maxes,
+  ...progress,
+  ...equipment,
+  ...training,
+}
+export type Contracts = typeof contracts
+export type RouteName = keyof Contracts

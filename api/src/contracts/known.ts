@@ -1,0 +1,158 @@
+import { readChange, readAdjustment } from '@young-oak/core/template'
+import type { Adjustment, Change } from '@young-oak/core/adjustments'
+import type { Evidence } from '@young-oak/core/evidence'
+import {
+  eventKinds,
+  factNames,
+  factOf,
+  jointAnswers,
+  type About,
+  type BlockOf,
+  type CheckIn,
+  type Fact,
+  type LiftGoal,
+} from '@young-oak/core/facts'
+import type { MaxInForce } from '@young-oak/core/loads'
+import { Checker, formatIssue } from '@young-oak/core/parsing'
+import type { Library } from '@young-oak/core/library'
+import type { Spell } from '@young-oak/core/trends'
+import { equipment, lift, liftKeys, load, muscle, setSeen, setSeenBy, unit } from './lifts.ts'
+import { lastTime } from './plans.ts'
+import {
+  byKey,
+  choice,
+  count,
+  date,
+  exact,
+  faultIn,
+  figure,
+  left,
+  list,
+  orNull,
+  readBy,
+  text,
+  yesOrNo,
+  type Reads,
+} from './reads.ts'
+
+/** A fact of any kind, by the shape that its kind declares; stored, it has an id, a revision and a day from which it acts. */
+export const fact = (): Reads<Fact> =>
+  readBy('fact', (value, context) => {
+    const { kind, id, rev, actsFrom } = (value ?? {}) as Partial<Fact>
+    const known = factNames.find((name) => name === kind)
+    if (!known || id === undefined || rev === undefined || actsFrom === undefined)
+      return 'must be a stored fact'
+    return faultIn(factOf[known].shape, value, context)
+  })
+
+const checked =
+  (read: (checker: Checker, value: unknown, path: string) => unknown) =>
+  (value: unknown, context: object) => {
+    const checker = new Checker((context as { library?: Library }).library ?? {})
+    read(checker, value, '')
+    return checker.issues.length ? checker.issues.map(formatIssue).join(' ') : null
+  }
+export const change = (): Reads<Change> => readBy('change', checked(readChange))
+const adjustment = (): Reads<Adjustment> => readBy('adjustment', checked(readAdjustment))
+
+export const days = () => exact<Spell>({ from: date(), to: date() })
+const how = () => choice('tested', 'accepted estimate')
+const maxInForce = () =>
+  exact<MaxInForce>(
+    {
+      load: load(),
+      date: date(),
+      how: how(),
+      from: left(setSeenBy(text())),
+      staleWeeks: left(count()),
+      ratio: left(exact<NonNullable<MaxInForce['ratio']>>({ of: text(), base: load(), percent: figure() })),
+    },
+    'MaxInForce',
+  )
+export const checkInKeys = () => ({
+  sleep: left(count()),
+  mood: left(count()),
+  freshness: left(count()),
+  joints: left(choice(...jointAnswers)),
+  sore: left(list(muscle())),
+})
+export const blockKeys = () => ({ enrolment: text(), phase: text() })
+export const liftGoal = () =>
+  exact<LiftGoal>({
+    ...liftKeys(),
+    from: orNull(load()),
+    set: date(),
+    to: load(),
+    by: left(date()),
+    block: left(exact<BlockOf>(blockKeys())),
+  })
+export const event = () =>
+  exact<Evidence['events'][number]>({
+    id: text(),
+    what: choice(...eventKinds),
+    name: left(text()),
+    on: date(),
+    to: left(date()),
+  })
+export const about = () =>
+  exact<About>({ overForty: left(yesOrNo()), deficit: left(yesOrNo()), stress: left(yesOrNo()) })
+export const ceilings = () => byKey(count())
+export const adviceTaken = () =>
+  byKey(exact<Evidence['adviceTaken'][string]>({ taken: yesOrNo(), date: date() }))
+export const decision = () =>
+  exact<Evidence['decisions'][string]>({
+    chosen: choice('first', 'second', 'neither'),
+    note: left(text()),
+    date: date(),
+  })
+
+/** What is known of a member on a day. */
+export const evidence = () =>
+  exact<Evidence>(
+    {
+      maxes: byKey(list(maxInForce())),
+      lower: byKey(maxInForce()),
+      waiting: list(fact()) as Reads<Evidence['waiting']>,
+      impossible: list(text()),
+      body: orNull(exact<NonNullable<Evidence['body']>>({ load: load(), date: date() })),
+      unit: unit(),
+      home: text(),
+      equipment: byKey(equipment()),
+      testDay: orNull(date()),
+      lights: list(
+        exact<Evidence['lights'][number]>({
+          id: text(),
+          from: date(),
+          changes: list(change()),
+          muscles: left(list(muscle())),
+          shift: yesOrNo(),
+          weeks: count(),
+          back: list(figure()),
+        }),
+      ),
+      skips: list(exact<Evidence['skips'][number]>({ id: text(), from: date() })),
+      own: list(adjustment()),
+      handovers: list(text()),
+      left: list(text()),
+      ceilings: ceilings(),
+      checkIns: list(exact<CheckIn & { date: string }>({ ...checkInKeys(), date: date() })),
+      about: about(),
+      events: list(event()),
+      adviceTaken: adviceTaken(),
+      goals: list(liftGoal()),
+      trials: list(
+        exact<Evidence['trials'][number]>({
+          id: text(),
+          name: text(),
+          differs: text(),
+          first: days(),
+          second: days(),
+          lifts: list(lift()),
+        }),
+      ),
+      decisions: byKey(decision()),
+      last: byKey(lastTime()),
+      estimates: byKey(exact<Evidence['estimates'][string]>({ load: load(), date: date(), from: setSeen() })),
+    },
+    'Evidence',
+  )

@@ -1,0 +1,41 @@
+import type { Member } from '@young-oak/core/facts'
+import type { MemberFile, MemberLine } from '../members.ts'
+import { contract, paged, pageOf } from './contract.ts'
+import { fact } from './known.ts'
+import { enrolment, sessionLog, version } from './plans.ts'
+import { byKey, count, date, exact, list, orNull, text, yesOrNo } from './reads.ts'
+
+export const members = {
+  ...contract({
+    method: 'get',
+    path: '/members',
+    says: 'Who trains in the gym, by name, with programs and attendance.',
+    who: ['owner', 'writer'],
+    query: paged,
+    answer: pageOf(
+      exact<MemberLine>({
+        id: text(),
+        name: text(),
+        programs: list(text()),
+        lastSession: orNull(date()),
+        sessionsIn28Days: count(),
+        isMine: yesOrNo(),
+      }),
+    ),
+    problems: [],
+  }),
+  ...contract({
+    method: 'get',
+    path: '/members/:id/file',
+    says: 'Everything that one of the writer’s members is planned from.',
+    who: ['writer'],
+    answer: exact<MemberFile>({
+      name: text(),
+      member: exact<Member>({ facts: list(fact()), logs: list(sessionLog()) }),
+      enrolments: list(enrolment()),
+      versions: byKey(version()),
+      templates: byKey(text()),
+    }),
+    problems: [],
+  }),
+}

@@ -1,0 +1,180 @@
+import { answerOrder, type Advice } from '@young-oak/core/advice'
+import { eventKinds, lightReasons, type CheckIn } from '@young-oak/core/facts'
+import { deloadKinds } from '@young-oak/core/deloads'
+import type { Offer } from '@young-oak/core/plan'
+import type { Block, Seen, Target, TrialResult } from '@young-oak/core/trends'
+import { lightPolicies } from '@young-oak/core/template'
+import { givenFactSchema, type ProgressView } from '../progress.ts'
+import { onDay, ownAndWriters } from './contract.ts'
+import { about, adviceTaken, blockKeys, ceilings, checkInKeys, days, decision, liftGoal } from './known.ts'
+import { lift, muscle, unit } from './lifts.ts'
+import { whyStep } from './plans.ts'
+import { choice, count, date, exact, figure, left, list, orNull, readBy, text, type Reads } from './reads.ts'
+
+const band = () => exact<NonNullable<Target['projected']>>({ value: figure(), low: figure(), high: figure() })
+const block = () => exact<Block>({ ...blockKeys(), name: text(), ends: date() })
+const params = (): Reads<object> =>
+  readBy('parameters of the recipe', (value) =>
+    typeof value === 'object' && value !== null ? null : 'must be parameters',
+  )
+const advice = () =>
+  exact<Advice>(
+    {
+      answer: choice(...answerOrder),
+      evidence: list(whyStep()),
+      sure: choice('likely', 'possible', 'weak'),
+      suggest: left(
+        exact<NonNullable<Advice['suggest']>>({
+          recipe: choice(...deloadKinds),
+          params: params(),
+          muscles: left(list(muscle())),
+        }),
+      ),
+    },
+    'Advice',
+  )
+const offer = () =>
+  exact<Offer>({
+    enrolment: text(),
+    progression: text(),
+    stage: text(),
+    lift: lift(),
+    say: text(),
+    next: text(),
+  })
+const target = () =>
+  exact<Target>(
+    {
+      goal: liftGoal(),
+      block: left(block()),
+      now: orNull(figure()),
+      gainPercent: orNull(figure()),
+      needsPerWeek: orNull(figure()),
+      ownPerWeek: orNull(
+        exact<NonNullable<Target['ownPerWeek']>>({ value: figure(), error: figure(), weeks: figure() }),
+      ),
+      projected: orNull(band()),
+      verdict: choice(
+        'already there',
+        'reached',
+        'missed',
+        'on course',
+        'within reach',
+        'out of reach',
+        'cannot tell',
+      ),
+    },
+    'Target',
+  )
+const measures = () =>
+  exact<TrialResult['first']>({
+    sessions: count(),
+    hitPercent: orNull(figure()),
+    hardness: orNull(figure()),
+    gains: list(
+      orNull(
+        exact<NonNullable<TrialResult['first']['gains'][number]>>({
+          value: figure(),
+          error: figure(),
+          count: count(),
+        }),
+      ),
+    ),
+  })
+const trialResult = () =>
+  exact<TrialResult>(
+    {
+      lifts: list(lift()),
+      first: measures(),
+      second: measures(),
+      differences: list(orNull(band())),
+      better: choice('first', 'second', 'cannot tell'),
+      say: text(),
+    },
+    'TrialResult',
+  )
+
+const view = () =>
+  exact<ProgressView>(
+    {
+      unit: unit(),
+      programs: list(
+        exact<ProgressView['programs'][number]>({
+          enrolment: text(),
+          name: text(),
+          policy: choice(...lightPolicies),
+          advice: advice(),
+          phase: left(text()),
+        }),
+      ),
+      offers: list(offer()),
+      lifts: list(
+        exact<ProgressView['lifts'][number]>({
+          lift: lift(),
+          seen: list(exact<Seen>({ date: date(), value: figure() })),
+          targets: list(target()),
+        }),
+      ),
+      blocks: list(block()),
+      misfits: list(text()),
+      trials: list(
+        exact<ProgressView['trials'][number]>({
+          id: text(),
+          name: text(),
+          differs: text(),
+          first: days(),
+          second: days(),
+          result: trialResult(),
+          decision: left(decision()),
+        }),
+      ),
+      checkIn: orNull(exact<CheckIn & { date: string }>({ ...checkInKeys(), date: date() })),
+      about: about(),
+      events: list(
+        exact<ProgressView['events'][number]>({
+          id: text(),
+          what: choice(...eventKinds),
+          name: left(text()),
+          on: date(),
+          to: left(date()),
+        }),
+      ),
+      spells: list(
+        exact<ProgressView['spells'][number]>({
+          id: text(),
+          from: date(),
+          weeks: count(),
+          back: list(figure()),
+          reason: left(choice(...lightReasons)),
+          says: text(),
+        }),
+      ),
+      ceilings: ceilings(),
+      taken: adviceTaken(),
+    },
+    'Progress',
+  )
+
+export const progress = {
+  ...ownAndWriters('progress', {
+    method: 'get',
+    says: 'How a member does: advice, offers, lifts with goals, trials, and what was said.',
+    query: onDay,
+    answer: view(),
+    problems: [],
+  }),
+  ...ownAndWriters('facts', {
+    method: 'post',
+    says: 'States a fact: a check-in, an event, a light spell, a goal, a trial, an answer to advice.',
+    body: givenFactSchema,
+    answer: view(),
+    problems: ['notPossible'],
+  }),
+  ...ownAndWriters('facts/:fact', {
+    method: 'delete',
+    says: 'Takes a fact back.',
+    query: onDay,
+    answer: view(),
+    problems: [],
+  }),
+}

@@ -1,0 +1,129 @@
+import type { Command, Difference } from '@young-oak/core/template'
+import {
+  editsSchema,
+  importSchema,
+  isCommand,
+  publishSchema,
+  type ChangesView,
+  type EditAnswer,
+  type EditsAnswer,
+  type PublishAnswer,
+  type TemplateLine,
+  type TemplateView,
+} from '../templates.ts'
+import { contract, paged, pageOf } from './contract.ts'
+import { draft } from './plans.ts'
+import {
+  choice,
+  count,
+  either,
+  exact,
+  left,
+  list,
+  orNull,
+  readBy,
+  text,
+  yesOrNo,
+  type Reads,
+} from './reads.ts'
+
+const who = ['writer'] as const
+/** A command as a writer's page sent it: its values are the core's to check, beside the draft. */
+const command = (): Reads<Command> =>
+  readBy('command', (value) => (isCommand(value) ? null : 'must be a command'))
+const editAnswer = (): Reads<EditAnswer> =>
+  either<[EditAnswer, EditAnswer]>(
+    exact<{ id: string; result: 'stored' | 'had' }>({ id: text(), result: choice('stored', 'had') }),
+    exact<{ id: string; result: 'conflict' | 'refused'; message: string }>({
+      id: text(),
+      result: choice('conflict', 'refused'),
+      message: text(),
+    }),
+  )
+
+export const templates = {
+  ...contract({
+    method: 'get',
+    path: '/templates',
+    says: 'The gym’s templates, by name.',
+    who,
+    query: paged,
+    answer: pageOf(
+      exact<TemplateLine>({
+        id: text(),
+        name: text(),
+        weeks: count(),
+        perWeek: count(),
+        slots: count(),
+        version: orNull(count()),
+        members: count(),
+        changedSince: yesOrNo(),
+      }),
+    ),
+    problems: [],
+  }),
+  ...contract({
+    method: 'post',
+    path: '/templates',
+    says: 'Takes a template file in; exercises that it brings become the gym’s.',
+    who,
+    body: importSchema,
+    answer: exact<{ id: string }>({ id: text() }),
+    problems: ['templateFaults', 'tooMany', 'doesNotFit'],
+    bringsExercises: true,
+  }),
+  ...contract({
+    method: 'get',
+    path: '/templates/:id',
+    says: 'A draft with its versions.',
+    who,
+    answer: exact<TemplateView>({
+      id: text(),
+      revision: count(),
+      draft: draft(),
+      versions: list(
+        exact<TemplateView['versions'][number]>({
+          number: count(),
+          note: text(),
+          publishedAt: text(),
+          members: count(),
+        }),
+      ),
+    }),
+    problems: [],
+  }),
+  ...contract({
+    method: 'get',
+    path: '/templates/:id/changes',
+    says: 'What a version published now would change against the newest one.',
+    who,
+    answer: exact<ChangesView>({
+      since: orNull(count()),
+      changes: list(exact<Difference>({ where: text(), what: text() })),
+    }),
+    problems: [],
+  }),
+  ...contract({
+    method: 'post',
+    path: '/templates/:id/edits',
+    says: 'Edits, each answered by itself, with every edit since the revision that they were made on.',
+    who,
+    body: editsSchema,
+    answer: exact<EditsAnswer>({
+      revision: count(),
+      answers: list(editAnswer()),
+      edits: list(exact<EditsAnswer['edits'][number]>({ id: text(), command: command() })),
+      draft: left(draft()),
+    }),
+    problems: [],
+  }),
+  ...contract({
+    method: 'post',
+    path: '/templates/:id/versions',
+    says: 'Publishes the draft to members from a day on.',
+    who,
+    body: publishSchema,
+    answer: exact<PublishAnswer>({ number: count(), members: count() }),
+    problems: ['noSuchTrack', 'startsTooEarly', 'templateFaults'],
+  }),
+}

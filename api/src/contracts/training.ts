@@ -1,0 +1,64 @@
+import { object } from 'yup'
+import type { FindingSaid } from '@young-oak/core/checks'
+import { operationsSchema, placeId, type OperationAnswer, type TodayView } from '../training.ts'
+import { contract, onDay } from './contract.ts'
+import { evidence } from './known.ts'
+import { proposal } from './maxes.ts'
+import { enrolment, plan, sessionLog } from './plans.ts'
+import { choice, either, exact, left, list, text, type Reads } from './reads.ts'
+
+const answer = (): Reads<OperationAnswer> =>
+  either<[OperationAnswer, OperationAnswer, OperationAnswer]>(
+    exact<{ id: string; result: 'stored' | 'already had' }>({
+      id: text(),
+      result: choice('stored', 'already had'),
+    }),
+    exact<{ id: string; result: 'conflict'; kept: string }>({
+      id: text(),
+      result: choice('conflict'),
+      kept: text(),
+    }),
+    exact<{ id: string; result: 'refused'; reason: string }>({
+      id: text(),
+      result: choice('refused'),
+      reason: text(),
+    }),
+  )
+
+export const training = {
+  ...contract({
+    method: 'get',
+    path: '/me/today',
+    says: 'The member’s screen: this week’s plans, open sessions, what is odd, and what is known.',
+    who: ['member'],
+    query: onDay.concat(object({ place: placeId() })).noUnknown(),
+    answer: exact<TodayView>({
+      programs: list(
+        exact<TodayView['programs'][number]>({
+          enrolment: text(),
+          name: text(),
+          note: left(text()),
+          track: left(text()),
+          plan: plan(),
+        }),
+      ),
+      enrolments: list(enrolment()),
+      logs: list(sessionLog()),
+      evidence: evidence(),
+      findings: list(exact<FindingSaid>({ where: text(), what: text(), next: text() })),
+      proposals: list(proposal()),
+      places: list(exact<TodayView['places'][number]>({ id: text(), name: text() })),
+    }),
+    problems: [],
+  }),
+  ...contract({
+    method: 'post',
+    path: '/me/operations',
+    says: 'What a phone did, in order; each is stored or not by itself, and may be sent again.',
+    who: ['member'],
+    body: operationsSchema,
+    answer: exact<{ answers: OperationAnswer[] }>({ answers: list(answer()) }),
+    problems: [],
+    bringsExercises: true,
+  }),
+}

@@ -1,0 +1,28 @@
+import { pageSize, type Page } from '@young-oak/api/contracts'
+import type { MemberLine } from '@young-oak/api/members'
+import type { Scope } from '../../database/scope.ts'
+import { pageFrom } from '../../http/page.ts'
+
+/** Members by name with their programs and attendance, from behind one on; days are counted in the gym's zone. */
+export async function listMembers({ db }: Scope, staff: string, after?: string): Promise<Page<MemberLine>> {
+  const { rows } = await db.raw(
+    `with page as (
+       select gym_id, id, name from member
+       where ?::uuid is null or (name, id) > (select name, id from member where id = ?::uuid)
+       order by name, id limit ?)
+     select m.id, m.name,
+       exists (select from assignment a where a.gym_id = m.gym_id and a.member_id = m.id
+         and a.staff_id = ? and a.until_at is null) as "isMine",
+       coalesce((select array_agg(t.draft->>'name' order by t.draft->>'name')
+         from enrolment e join template t on t.gym_id = e.gym_id and t.id = e.template_id
+         where e.gym_id = m.gym_id and e.member_id = m.id), '{}') as programs,
+       max(l.date) as "lastSession",
+       count(l.id) filter (where l.date > (now() at time zone g.zone)::date - 28)::int as "sessionsIn28Days"
+     from page m join gym g on g.id = m.gym_id
+     left join session_log l on l.gym_id = m.gym_id and l.member_id = m.id
+       and exists (select from set_entry s where s.gym_id = l.gym_id and s.session_id = l.id and s.body->>'state' = 'done')
+     group by m.gym_id, m.id, m.name, g.zone order by m.name, m.id`,
+    [after ?? null, after ?? null, pageSize + 1, staff],
+  )
+  return pageFrom(rows as MemberLine[])
+}

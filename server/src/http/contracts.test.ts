@@ -1,0 +1,207 @@
+// Every route's real answer is read by its contract, and spoilt in every place: the contract must notice.
+import { randomUUID } from 'node:crypto'
+import { afterAll, beforeAll, describe, expect, test } from '@jest/globals'
+import {
+  contracts,
+  faultIn,
+  outlineOf,
+  type Contract,
+  type Outline,
+  type RouteName,
+} from '@young-oak/api/contracts'
+import type { Response } from 'supertest'
+import type { ObjectSchema } from 'yup'
+import { routes } from '../features/routes.ts'
+import { makeProgram } from '../testing/program.ts'
+import { smallTemplate } from '../testing/template.ts'
+import type { World } from '../testing/world.ts'
+
+let world: World
+const answers = {} as Record<RouteName, Response>
+const day = '2026-03-02'
+const kg = (value: number) => ({ value, unit: 'kg' as const })
+const rack = { unit: 'kg', bar: 20, plates: [{ weight: 20, pairs: 2 }] }
+const exercise = {
+  name: 'Barge squat',
+  pattern: 'squat',
+  tool: 'barbell',
+  reads: 'total',
+  direct: ['quads'],
+  indirect: ['trunk'],
+  reps: [3, 8],
+  cost: 4,
+  spine: 3,
+  cue: 'Stand tall.',
+}
+
+beforeAll(async () => {
+  const program = await makeProgram()
+  ;({ world } = program)
+  const { gym, coach, template } = program
+  const { member, phone, enrolment } = await program.enrol('Mel', day)
+  await world.owner('place').insert({ gym_id: gym, id: 'home', name: 'The hall' })
+
+  const ask = async (name: RouteName, said: { params?: string[]; body?: object } = {}, by = phone) => {
+    const { method, path, query }: Contract = contracts[name]
+    const params = [...(said.params ?? [])]
+    const url = path.replace(/:\w+/g, () => params.shift() ?? '')
+    const isDated = query && 'today' in (query as unknown as ObjectSchema<object>).fields
+    const call = by[method](`/api${url}${isDated ? `?today=${day}` : ''}`)
+    answers[name] = await (said.body ? call.send(said.body) : call)
+    return answers[name].body
+  }
+  const both = async (what: string, said: { params?: string[]; body?: object } = {}, method = 'post') => {
+    await ask(`${method} /me/${what}` as RouteName, said)
+    const params = [member.id, ...(said.params ?? [])]
+    await ask(`${method} /members/:id/${what}` as RouteName, { ...said, params }, coach)
+  }
+  const state = (fact: object) => both('facts', { body: { fact, today: day } })
+
+  await ask('post /places', { body: { name: 'The shed' } }, coach)
+  await ask(
+    'post /places/:id/equipment',
+    { params: ['home'], body: { has: { racks: [rack] }, today: day } },
+    coach,
+  )
+  await ask('get /places', {}, coach)
+  await ask('post /me/equipment', {
+    body: {
+      has: { racks: [rack], fixed: [{ tool: 'dumbbells', unit: 'kg', loads: [10, 20] }] },
+      today: day,
+    },
+  })
+  await ask('post /me/settings', { body: { home: 'home', today: day } })
+  await ask('get /me/equipment')
+
+  const max = { exercise: 'benchPress', load: kg(100), reps: 3, formula: 'epley', date: day, today: day }
+  await both('maxes', { body: max })
+  await both('body-weight', { body: { load: kg(80), date: day, today: day } })
+  const { today: _, ...row } = { ...max, member: member.id, exercise: 'deadlift' }
+  await ask('post /maxes', { body: { rows: [row], today: day } }, coach)
+
+  const operate = (operation: object) =>
+    ask('post /me/operations', { body: { operations: [{ id: randomUUID(), ...operation }] } })
+  const session = `${enrolment}:1:1`
+  await operate({ kind: 'start', enrolment, position: 1, date: day })
+  const set = { slot: 'squat', n: 1, exercise: 'backSquat', state: 'done', load: kg(60), reps: 5 }
+  await operate({ kind: 'set', session, rev: 1, set })
+  await operate({ kind: 'close', session })
+  const said = { hard: 8, minutes: 50, worked: { quads: 'well' }, sore: { quads: 'not' } }
+  await operate({ kind: 'answers', session, rev: 1, answers: said })
+
+  await state({ kind: 'checkIn', sleep: 2, joints: 'achy', sore: ['quads'] })
+  await state({ kind: 'event', what: 'trip', name: 'Regatta', on: '2026-03-20', to: '2026-03-24' })
+  await state({ kind: 'goal', exercise: 'backSquat', to: kg(120), by: '2026-05-01' })
+  await state({ kind: 'light', changes: [{ kind: 'drop' }], shift: true, weeks: 2, reason: 'holiday' })
+  await state({ kind: 'about', stress: true })
+  await state({ kind: 'ceiling', muscle: 'quads', sets: 12 })
+  await state({ kind: 'adviceTaken', answer: 'lightWeek', taken: false })
+  const spells = {
+    first: { from: '2026-01-05', to: '2026-02-01' },
+    second: { from: '2026-02-02', to: '2026-03-01' },
+  }
+  await state({
+    kind: 'trial',
+    name: 'Rests',
+    differs: 'longer',
+    ...spells,
+    lifts: [{ exercise: 'backSquat' }],
+  })
+  await both('progress', {}, 'get')
+  await both('maxes', {}, 'get')
+  await ask('get /me/today')
+  await ask('get /maxes', {}, coach)
+  await ask('get /members', {}, coach)
+  await ask('get /members/:id/file', { params: [member.id] }, coach)
+  const entry = answers['get /members/:id/file'].body.member.facts.find(
+    ({ kind }: { kind: string }) => kind === 'event',
+  ) as { id: string }
+  await both('facts/:fact', { params: [entry.id] }, 'delete')
+
+  const { id } = await ask('post /templates', { body: { template: smallTemplate() } }, coach)
+  const edit = {
+    id: randomUUID(),
+    command: { do: 'setName', from: 'Small', to: 'Smaller' },
+  }
+  await ask('post /templates/:id/edits', { params: [id], body: { since: 0, edits: [edit] } }, coach)
+  await ask('get /templates/:id/changes', { params: [template] }, coach)
+  const publishing = { members: [member.id], start: '2026-04-06', note: 'Another.' }
+  await ask('post /templates/:id/versions', { params: [id], body: publishing }, coach)
+  await ask('get /templates/:id', { params: [id] }, coach)
+  await ask('get /templates', {}, coach)
+
+  const library = await ask('post /exercises', { body: { exercise } }, coach)
+  const own = Object.keys(library.exercises)[0] ?? ''
+  await ask('post /exercises/:id', { params: [own], body: { exercise: { ...exercise, cue: 'Up.' } } }, coach)
+  await ask('post /exercises/:id/merge', { params: [own], body: { into: 'backSquat' } }, coach)
+  await ask('get /exercises')
+
+  await ask('get /session')
+  await ask('post /session/seat', { body: { gym, id: member.id } })
+  await ask('post /session', { body: { email: member.email, password: world.password } })
+  await ask('delete /session')
+}, 120_000)
+afterAll(() => world.end())
+
+test('every contract is kept by one route, and every route keeps one', () => {
+  expect(routes.map(({ name }) => name).sort()).toEqual(Object.keys(contracts).sort())
+})
+
+type Json = null | string | number | boolean | Json[] | { [key: string]: Json }
+type Spoilt = { at: string; what: string; value: Json }
+
+/** The answer with one key fewer, or with one that nobody declared, at every object whose keys are declared. */
+function* spoil(outline: Outline, value: Json, at = ''): Generator<Spoilt> {
+  if (value === null || typeof value !== 'object' || typeof outline === 'string') return
+  if ('oneOf' in outline) {
+    for (const one of outline.oneOf) if (fits(one, value)) return yield* spoil(one, value, at)
+    return
+  }
+  if (Array.isArray(value)) {
+    const of = 'listOf' in outline ? outline.listOf : 'text'
+    for (const [i, one] of value.entries())
+      for (const spoilt of spoil(of, one, `${at}[${i}]`))
+        yield { ...spoilt, value: value.with(i, spoilt.value) }
+    return
+  }
+  const of = (key: string): Outline =>
+    'byKey' in outline ? outline.byKey : 'keys' in outline ? (outline.keys[key]?.outline ?? 'text') : 'text'
+  for (const [key, one] of Object.entries(value))
+    for (const spoilt of spoil(of(key), one, `${at}.${key}`))
+      yield { ...spoilt, value: { ...value, [key]: spoilt.value } }
+  if (!('keys' in outline)) return
+  yield { at, what: 'a key that nobody declared', value: { ...value, stranger: 1 } }
+  for (const key of Object.keys(value).filter((one) => !outline.keys[one]?.isLeft)) {
+    const { [key]: _, ...rest } = value
+    yield { at, what: `no ${key}`, value: rest }
+  }
+}
+const fits = (outline: Outline, value: object): boolean =>
+  typeof outline === 'object' &&
+  ('keys' in outline
+    ? Object.keys(value).every((key) => key in outline.keys)
+    : 'listOf' in outline === Array.isArray(value))
+
+describe.each(Object.keys(contracts) as RouteName[])('%s', (name) => {
+  const { answer } = contracts[name]
+  test('answers as its contract says', () => {
+    expect([name, answers[name]?.status, answers[name]?.body]).toEqual([
+      name,
+      answer ? 200 : 204,
+      answer ? expect.anything() : {},
+    ])
+    if (answer) expect(faultIn(answer, answers[name].body)).toBeNull()
+  })
+  if (!answer) return
+  test('and a key more or less anywhere in it breaks the contract', () => {
+    const seen = new Set<string>()
+    for (const { at, what, value } of spoil(outlineOf(answer), answers[name].body as Json)) {
+      // Of a list one line tells as much as all of them.
+      const place = `${what} at "${at.replace(/\[\d+\]/g, '[]')}"`
+      if (seen.has(place)) continue
+      seen.add(place)
+      if (faultIn(answer, value) === null) throw new Error(`nobody noticed ${place}`)
+    }
+    expect(seen.size).toBeGreaterThan(1)
+  })
+})
