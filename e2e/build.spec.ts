@@ -1,4 +1,4 @@
-import { expect, test, type Page } from '@playwright/test'
+import { expect, test, type Page } from './site.ts'
 import { readTemplate, type Template } from '@young-oak/core/template'
 import { enter } from './people.ts'
 

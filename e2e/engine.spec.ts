@@ -1,6 +1,6 @@
 // The same input gives the same plan in Node and in Chromium, to the last plate.
 import { fileURLToPath } from 'node:url'
-import { expect, test } from '@playwright/test'
+import { expect, test } from './site.ts'
 import { build } from 'vite'
 import { fixtureJson, fixtureNames, readFixture } from '../core/fixtures/read.ts'
 import { planFiles } from './planInPage.ts'

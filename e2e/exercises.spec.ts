@@ -1,5 +1,5 @@
 import AxeBuilder from '@axe-core/playwright'
-import { expect, test, type Page } from '@playwright/test'
+import { expect, test, type Page } from './site.ts'
 import { enter, importTemplate, phone, templateFile } from './people.ts'
 
 const day = (page: Page) => page.getByRole('region', { name: 'Slipway day, place 1' })

@@ -1,5 +1,5 @@
 import AxeBuilder from '@axe-core/playwright'
-import { expect, test, type Page } from '@playwright/test'
+import { expect, test, type Page } from './site.ts'
 import { enter, inspect, phone } from './people.ts'
 
 /** Signs in as somebody whom the page does not offer. */

@@ -1,5 +1,5 @@
 import AxeBuilder from '@axe-core/playwright'
-import { expect, test } from '@playwright/test'
+import { expect, test } from './site.ts'
 import { enter, phone } from './people.ts'
 
 test.use({ viewport: phone })

@@ -1,4 +1,4 @@
-import { expect, test } from '@playwright/test'
+import { expect, test } from './site.ts'
 import { enter, importTemplate, phone, templateFile } from './people.ts'
 
 // The whole path: a cell in a template, a version, kilos on plates at a member, a logged set, and the next load moved.

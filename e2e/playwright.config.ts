@@ -3,12 +3,12 @@ import { defineConfig } from '@playwright/test'
 export default defineConfig({
   testDir: '.',
   outputDir: '../.cache/e2e',
-  workers: 1,
+  workers: 2,
   retries: 0,
-  timeout: 40_000,
+  timeout: 120_000,
+  expect: { timeout: 20_000 },
   reporter: process.env.E2E_REPORT ? [['json', { outputFile: process.env.E2E_REPORT }], ['line']] : 'line',
   use: {
-    baseURL: process.env.E2E_URL ?? 'http://127.0.0.1:4600',
     viewport: { width: 1280, height: 800 },
     serviceWorkers: 'block',
     launchOptions: {

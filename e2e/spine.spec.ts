@@ -1,4 +1,4 @@
-import { expect, test } from '@playwright/test'
+import { expect, test } from './site.ts'
 import { enter, importTemplate, inspect, phone } from './people.ts'
 
 /** A top set with back-offs that follow it, two tracks, and a day that one of them leaves something out of. */

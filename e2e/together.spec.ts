@@ -1,4 +1,4 @@
-import { expect, test, type Page } from '@playwright/test'
+import { expect, test, type Page } from './site.ts'
 import { enter, importTemplate, templateFile } from './people.ts'
 
 const bench = (page: Page, what: string) =>

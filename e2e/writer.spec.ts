@@ -1,5 +1,5 @@
 import AxeBuilder from '@axe-core/playwright'
-import { expect, test, type Page } from '@playwright/test'
+import { expect, test, type Page } from './site.ts'
 import { enter, importTemplate, inspect, templateFile } from './people.ts'
 
 const region = (page: Page, place: number) =>

@@ -5,7 +5,7 @@ import { chmodSync, existsSync, mkdirSync, mkdtempSync, readFileSync, rmSync } f
 import { tmpdir } from 'node:os'
 import { dirname, join } from 'node:path'
 import { fileURLToPath } from 'node:url'
-import { apt, findPostgres, freePort, say, startCluster, wait } from './cluster.mjs'
+import { apt, findPostgres, say, startCluster } from './cluster.mjs'
 import { installPackages } from './packages.mjs'
 
 const root = dirname(dirname(fileURLToPath(import.meta.url)))
@@ -80,19 +80,10 @@ function jest(cluster) {
   )
 }
 
-/** The real page, on a server of its own with the demo data, driven in Chromium. */
+/** The real page, driven in Chromium; each file of it with a copy of the demo's club and a server on it. */
 async function playwright(cluster) {
-  cluster.psql('postgres', 'create database e2e')
-  const port = await freePort()
-  const env = {
-    ...process.env,
-    DATABASE_URL: cluster.url('e2e', 'young_oak_app'),
-    DATABASE_OWNER_URL: cluster.url('e2e'),
-    SESSION_SECRET: 'only for tests, where nothing is secret at all',
-    PORT: String(port),
-    YOUNG_OAK_DEMO: 'yes',
-    SIGN_IN_ATTEMPTS: '100',
-  }
+  cluster.psql('postgres', 'create database demo')
+  const env = { ...process.env, DATABASE_OWNER_URL: cluster.url('demo') }
   const steps = [
     [join(root, 'node_modules/vite/bin/vite.js'), 'build', 'web', '--logLevel', 'error'],
     ['--import', 'tsx', 'demo/src/fill.ts'],
@@ -101,40 +92,21 @@ async function playwright(cluster) {
     if (spawnSync(process.execPath, args, { cwd: root, env, stdio: 'inherit' }).status !== 0)
       return count('the page', { passed: 0, failed: 1 })
   }
-  const server = spawn(process.execPath, ['--import', 'tsx', 'server/src/main.ts'], {
-    cwd: root,
-    env,
-    stdio: ['ignore', 'ignore', 'inherit'],
-  })
-  const url = `http://127.0.0.1:${port}`
   const report = join(reports, 'e2e.json')
   rmSync(report, { force: true })
-  await answering(url)
   await new Promise((resolve) => {
     const run = spawn(bin('playwright'), ['test', '--config', 'e2e/playwright.config.ts'], {
       cwd: root,
-      env: { ...process.env, E2E_URL: url, E2E_REPORT: report },
+      env: { ...process.env, E2E_CLUSTER: cluster.url('postgres'), E2E_REPORT: report },
       stdio: ['ignore', 'inherit', 'inherit'],
     })
     run.once('exit', resolve)
   })
-  server.kill('SIGTERM')
   const stats = read(report)?.stats
   count(
     'Chromium',
     stats ? { passed: stats.expected, failed: stats.unexpected + stats.flaky } : { passed: 0, failed: 1 },
   )
-}
-
-async function answering(url) {
-  for (let i = 0; i < 200; i++) {
-    const isUp = await fetch(`${url}/api/health`).then(
-      ({ ok }) => ok,
-      () => false,
-    )
-    if (isUp) return
-    await wait(100)
-  }
 }
 
 function read(report) {

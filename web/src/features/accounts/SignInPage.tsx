@@ -1,4 +1,5 @@
 import { yupResolver } from '@hookform/resolvers/yup'
+import { useEffect, useState } from 'react'
 import { useForm } from 'react-hook-form'
 import { useNavigate } from 'react-router'
 import { signInSchema, type SignIn } from '@young-oak/api/accounts'
@@ -8,7 +9,10 @@ import { Button } from '../../ui/Button.tsx'
 import { Field } from '../../ui/Field.tsx'
 
 export default function SignInPage() {
-  const { data } = api.useSessionQuery()
+  const [isAway, setAway] = useState(false)
+  // What could not be read is asked for until it is there: this page is where somebody waits for the server.
+  const { data, error: away } = api.useSessionQuery(undefined, { pollingInterval: isAway ? 3000 : 0 })
+  useEffect(() => setAway(away !== undefined), [away])
   const [signIn, { error, isLoading }] = api.useSignInMutation()
   const navigate = useNavigate()
   const dispatch = useAppDispatch()
@@ -56,9 +60,9 @@ export default function SignInPage() {
             error={formState.errors.password?.message}
             {...register('password')}
           />
-          {error && (
+          {(error ?? away) && (
             <p role="alert" className="text-brick">
-              {sayError(error)}
+              {sayError(error ?? away)}
             </p>
           )}
           <Button type="submit" size="thumb" disabled={isLoading}>
