@@ -54,5 +54,11 @@ export default tseslint.config(
       ],
     },
   },
+  {
+    // A promise that nobody waits for fails unseen: it is awaited, returned, or said to be left (void).
+    files: ['web/src/**/*.{ts,tsx}', 'server/src/**/*.ts'],
+    languageOptions: { parserOptions: { projectService: true, tsconfigRootDir: import.meta.dirname } },
+    rules: { '@typescript-eslint/no-floating-promises': 'error' },
+  },
   { files: ['web/src/**/*.{ts,tsx}'], ...reactHooks.configs.flat['recommended-latest'] },
 )

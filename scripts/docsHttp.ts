@@ -1,3 +1,4 @@
+import { build, buildHeader } from '@young-oak/api/build'
 import { contracts, outlineOf, pageSize, type Contract, type Outline } from '@young-oak/api/contracts'
 import { anywhere, problems, type ProblemCode } from '@young-oak/api/problems'
 import type { AnySchema, ObjectSchema } from 'yup'
@@ -13,8 +14,9 @@ export function http(): string {
   return [
     '# What crosses the wire\n',
     'Generated from the contracts in `api/src/contracts` by `npm run docs`. Bodies and answers are JSON, under `/api`. A key with `?` may be',
-    'left out; no other may be missing, and none that is not named here is taken or sent. Every call but a `get` carries the header',
-    '`x-young-oak: 1`. Every answer to somebody who is signed in names in `x-library` the exercises that it was made with.\n',
+    'left out; no other may be missing, and none that is not named here is taken or sent. A page names its build with every call, and must',
+    `do so where it writes: \`${buildHeader}: ${build}\`. One that is too old for an answer is told to load again; what it has written and`,
+    'logged is taken. Every answer to somebody who is signed in names in `x-library` the exercises that it was made with.\n',
     `Lists that may grow have pages of at most ${pageSize} lines: \`next\` is what the next call says as \`after\`, or null at the end.\n`,
     '## Problems\n',
     'A fault is answered as problem details (RFC 9457): `type`, `title`, `status`, `detail`, `errors` (a list of `path` and `message`), and a',

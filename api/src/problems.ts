@@ -17,6 +17,7 @@ export const problems = {
   noSuchTrack: { status: 422, title: 'No such track' },
   startsTooEarly: { status: 422, title: 'Starts too early' },
   templateFaults: { status: 422, title: 'The template has faults' },
+  pageTooOld: { status: 409, title: 'This page is too old' },
   tooManyAttempts: { status: 429, title: 'Too many attempts' },
   ourFault: { status: 500, title: 'Something went wrong' },
   databaseAway: { status: 503, title: 'The database cannot be reached' },
@@ -32,6 +33,7 @@ export const anywhere: readonly ProblemCode[] = [
   'tooLarge',
   'notAsExpected',
   'noSuchExercise',
+  'pageTooOld',
   'ourFault',
   'databaseAway',
 ]

@@ -1,4 +1,5 @@
 // Editing the largest template in Chromium: the script that a key runs before its cell can be painted, and the time to the worker's answer.
+import { build, buildHeader } from '@young-oak/api/build'
 import { chromium, type Page } from '@playwright/test'
 import type { Figure } from './figure.ts'
 import { largeTemplate } from './largeTemplate.ts'
@@ -19,7 +20,7 @@ export async function benchEditing(base: string, email: string, password: string
   })
   try {
     const page = await browser.newPage({ viewport: { width: 1280, height: 800 }, baseURL: base })
-    const headers = { 'x-young-oak': '1' }
+    const headers = { [buildHeader]: String(build) }
     await page.request.post('/api/session', { data: { email, password }, headers })
     const { id } = (await (
       await page.request.post('/api/templates', { data: { template: largeTemplate() }, headers })

@@ -1,4 +1,5 @@
 // The member's screen and logging a set over HTTP, against a server of our own with the demo's members.
+import { build, buildHeader } from '@young-oak/api/build'
 import { randomUUID } from 'node:crypto'
 import { Agent, request } from 'node:http'
 import type { TodayView } from '@young-oak/api/training'
@@ -91,7 +92,11 @@ function send(base: string, method: string, path: string, cookie: string, body?:
     const made = request(`${base}${path}`, {
       method,
       agent,
-      headers: { 'content-type': 'application/json', 'x-young-oak': '1', ...(cookie && { cookie }) },
+      headers: {
+        'content-type': 'application/json',
+        [buildHeader]: String(build),
+        ...(cookie && { cookie }),
+      },
     })
     // A kept connection may be closed by the server just as it is used again: such a request is sent once more.
     made.once('error', (error: Error & { code?: string }) =>

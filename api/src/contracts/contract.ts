@@ -21,6 +21,8 @@ export type Contract = {
   problems: readonly ProblemCode[]
   /** Its body may name exercises that are none of the gym's: what is done with it sees to them one by one. */
   bringsExercises?: true
+  /** The build since which its answer has the shape that it has; an older page is told to load again. */
+  since?: number
 }
 
 type Named<C extends Contract> = { [K in `${C['method']} ${C['path']}`]: C }

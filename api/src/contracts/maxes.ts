@@ -111,6 +111,7 @@ export const maxes = {
     query: pagedOnDay,
     answer: pageOf(tableLine()),
     problems: [],
+    since: 2,
   }),
   ...contract({
     method: 'post',

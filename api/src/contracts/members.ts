@@ -23,6 +23,7 @@ export const members = {
       }),
     ),
     problems: [],
+    since: 2,
   }),
   ...contract({
     method: 'get',

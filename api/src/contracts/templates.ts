@@ -61,6 +61,7 @@ export const templates = {
       }),
     ),
     problems: [],
+    since: 2,
   }),
   ...contract({
     method: 'post',

@@ -9,14 +9,16 @@ import {
   type Outline,
   type RouteName,
 } from '@young-oak/api/contracts'
+import type { TemplateLine } from '@young-oak/api/templates'
 import type { Response } from 'supertest'
 import type { ObjectSchema } from 'yup'
 import { routes } from '../features/routes.ts'
 import { makeProgram } from '../testing/program.ts'
 import { smallTemplate } from '../testing/template.ts'
-import type { World } from '../testing/world.ts'
+import type { Agent, World } from '../testing/world.ts'
 
 let world: World
+let pages: { desk: Agent; phone: Agent }
 const answers = {} as Record<RouteName, Response>
 const day = '2026-03-02'
 const kg = (value: number) => ({ value, unit: 'kg' as const })
@@ -140,6 +142,7 @@ beforeAll(async () => {
   await ask('post /session/seat', { body: { gym, id: member.id } })
   await ask('post /session', { body: { email: member.email, password: world.password } })
   await ask('delete /session')
+  pages = { desk: coach, phone: await world.signIn(member) }
 }, 120_000)
 afterAll(() => world.end())
 
@@ -203,5 +206,34 @@ describe.each(Object.keys(contracts) as RouteName[])('%s', (name) => {
       if (faultIn(answer, value) === null) throw new Error(`nobody noticed ${place}`)
     }
     expect(seen.size).toBeGreaterThan(1)
+  })
+})
+
+describe('a page of an older build', () => {
+  const older = (name: RouteName, body?: object) => {
+    const { method, path } = contracts[name]
+    const by = name.startsWith('post /me') ? pages.phone : pages.desk
+    const call = by[method](`/api${path}?today=${day}`).set(buildHeader, '1')
+    return body ? call.send(body) : call
+  }
+  test('is told to load again where an answer has another shape now', async () => {
+    const answer = await older('get /members').expect(409)
+    expect([answer.body.code, answer.body.detail]).toEqual([
+      'pageTooOld',
+      expect.stringMatching(/Load it again/),
+    ])
+  })
+  test('gets its waiting sets and edits taken', async () => {
+    const close = { id: randomUUID(), kind: 'close', session: 'none:1:1' }
+    const { answers: said } = (await older('post /me/operations', { operations: [close] }).expect(200)).body
+    expect(said).toMatchObject([{ id: close.id, result: 'refused' }])
+    const lines: TemplateLine[] = (await pages.desk.get('/api/templates').expect(200)).body.items
+    const command = { do: 'setName', from: 'Small', to: 'From an old page' }
+    const { body } = await pages.desk
+      .post(`/api/templates/${lines.find(({ name }) => name === 'Small')?.id}/edits`)
+      .set(buildHeader, '1')
+      .send({ since: 0, edits: [{ id: randomUUID(), command }] })
+      .expect(200)
+    expect(body.answers).toMatchObject([{ result: 'stored' }])
   })
 })

@@ -1,3 +1,4 @@
+import { build, buildHeader } from '@young-oak/api/build'
 import { faultIn } from '@young-oak/api/contracts'
 import { anywhere } from '@young-oak/api/problems'
 import { Router, type Request, type Response } from 'express'
@@ -62,7 +63,12 @@ async function callFor(
   settings: Settings,
 ): Promise<Call> {
   const { seat, account } = request.session
-  const { who, query, body, bringsExercises } = one.contract
+  const { who, query, body, bringsExercises, since = 1 } = one.contract
+  if (Number(request.get(buildHeader) ?? build) < since)
+    throw new Problem(
+      'pageTooOld',
+      'This page is older than the server. Load it again: what you have written and logged is kept.',
+    )
   if (who !== 'anyone') {
     if (!seat || !account) throw signInFirst()
     if (!who.includes(seat.kind)) throw forbidden()

@@ -1,4 +1,5 @@
 import { afterAll, beforeAll, describe, expect, test } from '@jest/globals'
+import { build, buildHeader } from '@young-oak/api/build'
 import request from 'supertest'
 import { openDatabase } from '../database/open.ts'
 import { routes } from '../features/routes.ts'
@@ -25,7 +26,7 @@ describe.each(guarded.map(({ name, contract }) => [name, contract] as const))(
   '%s',
   (_, { method, path, who }) => {
     test('asks a stranger to sign in', async () => {
-      const answer = await request(world.app)[method](pathOf(path)).set('x-young-oak', '1')
+      const answer = await request(world.app)[method](pathOf(path)).set(buildHeader, String(build))
       expect(answer.status).toBe(401)
       expect(answer.headers['content-type']).toMatch(/application\/problem\+json/)
     })
@@ -51,7 +52,10 @@ test('a write that does not come from the app is refused', async () => {
 
 test('a body that is not JSON, or is too large, is answered as a problem', async () => {
   const post = () =>
-    request(world.app).post('/api/session').set('x-young-oak', '1').set('content-type', 'application/json')
+    request(world.app)
+      .post('/api/session')
+      .set(buildHeader, String(build))
+      .set('content-type', 'application/json')
   await post().send('{').expect(400)
   await post()
     .send(`"${'x'.repeat(2_100_000)}"`)
@@ -67,7 +71,7 @@ test('with the database away every answer is a plain problem, and nothing crashe
   }
   const answer = await request(app)
     .post('/api/session')
-    .set('x-young-oak', '1')
+    .set(buildHeader, String(build))
     .send({ email: 'a@b.example', password: 'x' })
   expect(answer.status).toBe(503)
   expect(answer.body.detail).toBe('Nothing was lost. Try again in a moment.')

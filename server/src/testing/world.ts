@@ -1,4 +1,5 @@
 import { randomUUID } from 'node:crypto'
+import { build, buildHeader } from '@young-oak/api/build'
 import type { Express } from 'express'
 import type { Knex } from 'knex'
 import request from 'supertest'
@@ -67,7 +68,7 @@ export async function makeWorld(change: Partial<Settings> = {}): Promise<World> 
       return { id, email, account }
     },
     signIn: async ({ email }) => {
-      const agent = request.agent(app).set('x-young-oak', '1')
+      const agent = request.agent(app).set(buildHeader, String(build))
       await agent.post('/api/session').send({ email, password }).expect(200)
       return agent
     },

@@ -1,5 +1,6 @@
 import type { Dispatch } from '@reduxjs/toolkit'
 import { createApi, fetchBaseQuery, type FetchBaseQueryError } from '@reduxjs/toolkit/query/react'
+import { build, buildHeader } from '@young-oak/api/build'
 import type { GivenFact } from '@young-oak/api/progress'
 import type { LibraryView } from '@young-oak/api/exercises'
 import type { MaxTableLine } from '@young-oak/api/maxes'
@@ -9,7 +10,7 @@ import type { OwnExercise, OwnId } from '@young-oak/core/library'
 import { openLibrary } from '../features/library/librarySlice.ts'
 import { call, callFor, everyPage, type Answer, type Body } from './call.ts'
 
-const ask = fetchBaseQuery({ baseUrl: '/api', headers: { 'x-young-oak': '1' }, timeout: 15_000 })
+const ask = fetchBaseQuery({ baseUrl: '/api', headers: { [buildHeader]: String(build) }, timeout: 15_000 })
 
 /**
  * Answers name exercises of the gym by their ids alone, and say which library they were made with. Where this page has another one, it

@@ -1,5 +1,5 @@
 import { yupResolver } from '@hookform/resolvers/yup'
-import { useEffect, useState } from 'react'
+import { useState } from 'react'
 import { useForm } from 'react-hook-form'
 import { useNavigate } from 'react-router'
 import { signInSchema, type SignIn } from '@young-oak/api/accounts'
@@ -12,7 +12,7 @@ export default function SignInPage() {
   const [isAway, setAway] = useState(false)
   // What could not be read is asked for until it is there: this page is where somebody waits for the server.
   const { data, error: away } = api.useSessionQuery(undefined, { pollingInterval: isAway ? 3000 : 0 })
-  useEffect(() => setAway(away !== undefined), [away])
+  if (isAway !== (away !== undefined)) setAway(!isAway)
   const [signIn, { error, isLoading }] = api.useSignInMutation()
   const navigate = useNavigate()
   const dispatch = useAppDispatch()

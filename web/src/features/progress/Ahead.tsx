@@ -1,4 +1,4 @@
-import { useState } from 'react'
+import { useState, type ReactNode } from 'react'
 import type { ProgressView } from '@young-oak/api/progress'
 import { muscles, type Muscle } from '@young-oak/core/library'
 import { deloadKinds, deloadOf, type DeloadKind } from '@young-oak/core/deloads'
@@ -20,35 +20,25 @@ export function Ahead({ view, member }: Props) {
       <h2 className="text-xl">Ahead</h2>
       <ul className="mt-1 divide-y divide-line">
         {view.events.map(({ id, what, name, on, to }) => (
-          <li key={id} className="flex items-center gap-3 py-1">
-            <span className="grow">
-              {capital(name ?? what)}{' '}
-              <span className="text-sm text-bark">
-                {formatDay(on)}
-                {to && to !== on && ` to ${formatDay(to)}`}
-              </span>
+          <Entry key={id} isBusy={isBusy} onTakeBack={() => void takeBack(id)}>
+            {capital(name ?? what)}{' '}
+            <span className="text-sm text-bark">
+              {formatDay(on)}
+              {to && to !== on && ` to ${formatDay(to)}`}
             </span>
-            <Button look="quiet" className="min-h-11" disabled={isBusy} onClick={() => void takeBack(id)}>
-              Take back
-            </Button>
-          </li>
+          </Entry>
         ))}
         {view.spells.map(({ id, weeks, back, reason, says }) => (
-          <li key={id} className="flex items-center gap-3 py-1">
-            <span className="grow">
-              {reason ? `${capital(reason)}: ` : ''}
-              {weeks === 1 ? 'a light week' : `${weeks} light weeks`}{' '}
-              <span className="text-sm text-bark">
-                {says};{' '}
-                {back.length
-                  ? `back over ${back.length === 1 ? 'a week' : `${back.length} weeks`} (${back.map((by) => `${by}%`.replace('-', '−')).join(', ')})`
-                  : 'then straight back'}
-              </span>
+          <Entry key={id} isBusy={isBusy} onTakeBack={() => void takeBack(id)}>
+            {reason ? `${capital(reason)}: ` : ''}
+            {weeks === 1 ? 'a light week' : `${weeks} light weeks`}{' '}
+            <span className="text-sm text-bark">
+              {says};{' '}
+              {back.length
+                ? `back over ${back.length === 1 ? 'a week' : `${back.length} weeks`} (${back.map((by) => `${by}%`.replace('-', '−')).join(', ')})`
+                : 'then straight back'}
             </span>
-            <Button look="quiet" className="min-h-11" disabled={isBusy} onClick={() => void takeBack(id)}>
-              Take back
-            </Button>
-          </li>
+          </Entry>
         ))}
       </ul>
       {!view.events.length && !view.spells.length && (
@@ -60,6 +50,48 @@ export function Ahead({ view, member }: Props) {
       <SpellForm member={member} />
       <CeilingForm ceilings={view.ceilings} member={member} />
     </section>
+  )
+}
+
+type EntryProps = { isBusy: boolean; onTakeBack: () => void; children: ReactNode }
+
+function Entry({ isBusy, onTakeBack, children }: EntryProps) {
+  return (
+    <li className="flex items-center gap-3 py-1">
+      <span className="grow">{children}</span>
+      <Button look="quiet" className="min-h-11" disabled={isBusy} onClick={onTakeBack}>
+        Take back
+      </Button>
+    </li>
+  )
+}
+
+type FormProps = {
+  title: string
+  className: string
+  submit: string
+  isBusy: boolean
+  onSubmit: () => unknown
+  children: ReactNode
+}
+
+/** One thing that can be said, closed until it is wanted. */
+function SayForm({ title, className, submit, isBusy, onSubmit, children }: FormProps) {
+  return (
+    <Details title={title} className={className}>
+      <form
+        className="grid grid-cols-2 items-start gap-3"
+        onSubmit={(event) => {
+          event.preventDefault()
+          void onSubmit()
+        }}
+      >
+        {children}
+        <Button type="submit" look="plain" className="col-span-2 min-h-11" disabled={isBusy}>
+          {submit}
+        </Button>
+      </form>
+    </Details>
   )
 }
 
@@ -75,48 +107,43 @@ function EventForm({ member }: { member?: string }) {
     if (await give(fact, 'On the calendar.')) setTyped({ ...typed, name: '', to: '' })
   }
   return (
-    <Details title="Put an event on the calendar" className="mt-2">
-      <form
-        className="grid grid-cols-2 gap-3"
-        onSubmit={(event) => {
-          event.preventDefault()
-          void save()
-        }}
+    <SayForm
+      title="Put an event on the calendar"
+      className="mt-2"
+      submit="Save the event"
+      isBusy={isBusy}
+      onSubmit={save}
+    >
+      <SelectField
+        label="What"
+        value={typed.what}
+        onChange={(event) => put({ what: event.target.value as EventKind })}
       >
-        <SelectField
-          label="What"
-          value={typed.what}
-          onChange={(event) => put({ what: event.target.value as EventKind })}
-        >
-          {eventKinds.map((kind) => (
-            <option key={kind}>{kind}</option>
-          ))}
-        </SelectField>
-        <Field
-          label="Called"
-          value={typed.name}
-          maxLength={80}
-          onChange={(event) => put({ name: event.target.value })}
-        />
-        <Field
-          label="From"
-          type="date"
-          required
-          value={typed.on}
-          onChange={(event) => put({ on: event.target.value })}
-        />
-        <Field
-          label="To"
-          type="date"
-          min={typed.on}
-          value={typed.to}
-          onChange={(event) => put({ to: event.target.value })}
-        />
-        <Button type="submit" look="plain" className="col-span-2 min-h-11" disabled={isBusy}>
-          Save the event
-        </Button>
-      </form>
-    </Details>
+        {eventKinds.map((kind) => (
+          <option key={kind}>{kind}</option>
+        ))}
+      </SelectField>
+      <Field
+        label="Called"
+        value={typed.name}
+        maxLength={80}
+        onChange={(event) => put({ name: event.target.value })}
+      />
+      <Field
+        label="From"
+        type="date"
+        required
+        value={typed.on}
+        onChange={(event) => put({ on: event.target.value })}
+      />
+      <Field
+        label="To"
+        type="date"
+        min={typed.on}
+        value={typed.to}
+        onChange={(event) => put({ to: event.target.value })}
+      />
+    </SayForm>
   )
 }
 
@@ -137,40 +164,31 @@ function CeilingForm({ ceilings, member }: { ceilings: ProgressView['ceilings'];
     )
   }
   return (
-    <Details
+    <SayForm
       title={set.length ? `At most so many sets a week: ${set.join(', ')}` : 'Set a ceiling on weekly sets'}
       className="mt-1"
+      submit="Set the ceiling"
+      isBusy={isBusy}
+      onSubmit={save}
     >
-      <form
-        noValidate
-        className="grid grid-cols-2 items-start gap-3"
-        onSubmit={(event) => {
-          event.preventDefault()
-          void save()
-        }}
+      <SelectField
+        label="Muscle"
+        value={typed.muscle}
+        onChange={(event) => setTyped({ ...typed, muscle: event.target.value as Muscle })}
       >
-        <SelectField
-          label="Muscle"
-          value={typed.muscle}
-          onChange={(event) => setTyped({ ...typed, muscle: event.target.value as Muscle })}
-        >
-          {muscles.map((muscle) => (
-            <option key={muscle}>{muscle}</option>
-          ))}
-        </SelectField>
-        <Field
-          label="Hard sets a week, at most"
-          inputMode="numeric"
-          hint="Programs that count a muscle’s week keep below it."
-          value={typed.sets}
-          error={fault}
-          onChange={(event) => setTyped({ ...typed, sets: event.target.value })}
-        />
-        <Button type="submit" look="plain" className="col-span-2 min-h-11" disabled={isBusy}>
-          Set the ceiling
-        </Button>
-      </form>
-    </Details>
+        {muscles.map((muscle) => (
+          <option key={muscle}>{muscle}</option>
+        ))}
+      </SelectField>
+      <Field
+        label="Hard sets a week, at most"
+        inputMode="numeric"
+        hint="Programs that count a muscle’s week keep below it."
+        value={typed.sets}
+        error={fault}
+        onChange={(event) => setTyped({ ...typed, sets: event.target.value })}
+      />
+    </SayForm>
   )
 }
 
@@ -205,68 +223,59 @@ function SpellForm({ member }: { member?: string }) {
       'It begins with the next week.',
     )
   return (
-    <Details title="Ask for a light spell" className="mt-1">
-      <form
-        className="grid grid-cols-2 gap-3"
-        onSubmit={(event) => {
-          event.preventDefault()
-          void save()
-        }}
+    <SayForm
+      title="Ask for a light spell"
+      className="mt-1"
+      submit="Ask for it"
+      isBusy={isBusy}
+      onSubmit={save}
+    >
+      <SelectField
+        label="Why"
+        value={typed.reason}
+        onChange={(event) => put({ reason: event.target.value as (typeof lightReasons)[number] })}
       >
-        <SelectField
-          label="Why"
-          value={typed.reason}
-          onChange={(event) => put({ reason: event.target.value as (typeof lightReasons)[number] })}
-        >
-          {lightReasons
-            .filter((reason) => reason !== 'advice')
-            .map((reason) => (
-              <option key={reason}>{reason}</option>
-            ))}
-        </SelectField>
-        <SelectField
-          label="Weeks"
-          value={typed.weeks}
-          onChange={(event) => put({ weeks: event.target.value })}
-        >
-          {['1', '2', '3', '4'].map((n) => (
-            <option key={n}>{n}</option>
+        {lightReasons
+          .filter((reason) => reason !== 'advice')
+          .map((reason) => (
+            <option key={reason}>{reason}</option>
           ))}
-        </SelectField>
-        <SelectField
-          label="How"
-          value={typed.recipe}
-          hint={sentence(params)}
-          onChange={(event) => put({ recipe: event.target.value as DeloadKind })}
-        >
-          {deloadKinds
-            .filter((kind) => kind !== 'taper')
-            .map((kind) => (
-              <option key={kind} value={kind}>
-                {deloadOf[kind].title}
-              </option>
-            ))}
-        </SelectField>
-        <SelectField
-          label="Coming back"
-          value={typed.back}
-          onChange={(event) => put({ back: event.target.value })}
-        >
-          {returns.map(([said], i) => (
-            <option key={said} value={i}>
-              {said}
+      </SelectField>
+      <SelectField label="Weeks" value={typed.weeks} onChange={(event) => put({ weeks: event.target.value })}>
+        {['1', '2', '3', '4'].map((n) => (
+          <option key={n}>{n}</option>
+        ))}
+      </SelectField>
+      <SelectField
+        label="How"
+        value={typed.recipe}
+        hint={sentence(params)}
+        onChange={(event) => put({ recipe: event.target.value as DeloadKind })}
+      >
+        {deloadKinds
+          .filter((kind) => kind !== 'taper')
+          .map((kind) => (
+            <option key={kind} value={kind}>
+              {deloadOf[kind].title}
             </option>
           ))}
-        </SelectField>
-        {(typed.reason === 'illness' || typed.reason === 'sore joints') && (
-          <p className="col-span-2 text-sm text-bark">
-            Ill, or in pain that stays: see a licensed professional before you train again.
-          </p>
-        )}
-        <Button type="submit" look="plain" className="col-span-2 min-h-11" disabled={isBusy}>
-          Ask for it
-        </Button>
-      </form>
-    </Details>
+      </SelectField>
+      <SelectField
+        label="Coming back"
+        value={typed.back}
+        onChange={(event) => put({ back: event.target.value })}
+      >
+        {returns.map(([said], i) => (
+          <option key={said} value={i}>
+            {said}
+          </option>
+        ))}
+      </SelectField>
+      {(typed.reason === 'illness' || typed.reason === 'sore joints') && (
+        <p className="col-span-2 text-sm text-bark">
+          Ill, or in pain that stays: see a licensed professional before you train again.
+        </p>
+      )}
+    </SayForm>
   )
 }

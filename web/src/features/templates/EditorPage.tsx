@@ -77,7 +77,7 @@ function Workbench({ id, seat, isPublished }: { id: string; seat: string; isPubl
   const weeks = draft?.phases.reduce((sum, phase) => sum + nominalWeeks(phase), 0) ?? 0
   const chosen = Math.max(1, Math.min(week, weeks))
   const at = draft && weekAt(draft, chosen)
-  const { preview, seasons, onTry } = usePlanner(id, {
+  const { preview, seasons, hasFailed, onTry } = usePlanner(id, {
     file: member ? file : undefined,
     track: track || null,
     phase: at?.phase.id ?? '',
@@ -114,6 +114,12 @@ function Workbench({ id, seat, isPublished }: { id: string; seat: string; isPubl
         <Tools hasInspector={hasInspector} onInspector={toggle} onHelp={help} onPublish={publish} />
       </div>
       <Notice />
+      {hasFailed && (
+        <p role="status" className="text-sm text-brick">
+          The loads could not be worked out: those shown are older than the draft. They are worked out again
+          with the next change.
+        </p>
+      )}
       <SetAside />
       <SeasonStrip draft={lately} seasons={seasons} current={chosen} onChoose={setWeek} onPut={put} />
       <div className={hasInspector ? 'grid gap-4 xl:grid-cols-[minmax(0,1fr)_23rem]' : ''}>

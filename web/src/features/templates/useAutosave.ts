@@ -1,6 +1,7 @@
-import { useCallback, useEffect, useRef } from 'react'
+import { useCallback, useEffect, useMemo, useRef } from 'react'
 import { api } from '../../app/api.ts'
 import { store, useAppDispatch, useAppSelector } from '../../app/store.ts'
+import { draftSync } from './draftSync.ts'
 import { merge, setAway } from './editorSlice.ts'
 import { keepEdits } from './keptEdits.ts'
 
@@ -16,7 +17,6 @@ export function useAutosave(id: string, seat: string): void {
   const dispatch = useAppDispatch()
   const waiting = useAppSelector(({ editor }) => editor.waiting)
   const isAway = useAppSelector(({ editor }) => editor.isAway)
-  const isSending = useRef(false)
   const tabs = useRef<BroadcastChannel | null>(null)
   const count = waiting.length
 
@@ -26,19 +26,19 @@ export function useAutosave(id: string, seat: string): void {
     return () => clearTimeout(timer)
   }, [seat, id, waiting])
 
+  const send = useMemo(
+    () =>
+      draftSync(id, {
+        now: () => store.getState().editor,
+        send: (since, edits) => dispatch(api.endpoints.saveEdits.initiate({ id, since, edits })),
+        merge: (answer) => dispatch(merge(answer)),
+        away: () => dispatch(setAway(true)),
+      }),
+    [dispatch, id],
+  )
   const sync = useCallback(async () => {
-    if (isSending.current) return
-    isSending.current = true
-    const { waiting: now, revision } = store.getState().editor
-    const edits = now.slice(0, 200)
-    const { data, error } = await dispatch(api.endpoints.saveEdits.initiate({ id, since: revision, edits }))
-    isSending.current = false
-    if (store.getState().editor.id !== id) return
-    if (data) {
-      if (edits.length || data.revision !== revision) dispatch(merge(data))
-      if (edits.length) tabs.current?.postMessage('stored')
-    } else if (edits.length && error) dispatch(setAway(true))
-  }, [dispatch, id])
+    if (await send()) tabs.current?.postMessage('stored')
+  }, [send])
 
   useEffect(() => {
     const channel = new BroadcastChannel(`young-oak/draft/${id}`)

@@ -1,7 +1,7 @@
 import { memo } from 'react'
 import type { MemberFile } from '@young-oak/api/members'
 import type { Template } from '@young-oak/core/template'
-import type { Preview } from '../../../workers/planner.worker.ts'
+import type { Preview } from '../../../workers/planner.ts'
 import { TabRow } from '../../../ui/TabRow.tsx'
 import { PhaseAspect } from './PhaseAspect.tsx'
 import { ProgressionAspect } from './ProgressionAspect.tsx'

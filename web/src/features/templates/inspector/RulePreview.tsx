@@ -1,5 +1,5 @@
 import { useLibrary } from '../../library/useLibrary.ts'
-import { wrap, type Remote } from 'comlink'
+import type { Remote } from 'comlink'
 import { useEffect, useRef, useState } from 'react'
 import type { MemberFile } from '@young-oak/api/members'
 import type { Id } from '@young-oak/core/parsing'
@@ -10,7 +10,8 @@ import { formatLoad, formatNumber } from '@young-oak/core/units'
 import { today } from '../../../app/today.ts'
 import { ForecastChart } from '../../../charts/ForecastChart.tsx'
 import { SelectField } from '../../../ui/Field.tsx'
-import type { Forecast, Planner } from '../../../workers/planner.worker.ts'
+import { openPlanner, type PlannerLine } from '../../../workers/openPlanner.ts'
+import type { Forecast, Planner } from '../../../workers/planner.ts'
 
 type Props = {
   draft: Template
@@ -193,29 +194,44 @@ function useForecast(
   slot: Id,
   week: number,
 ): Forecast | null {
+  const library = useLibrary()
   const [forecast, setForecast] = useState<Forecast | null>(null)
   const planner = useRef<Remote<Planner> | null>(null)
   useEffect(() => {
-    const worker = new Worker(new URL('../../../workers/planner.worker.ts', import.meta.url), {
-      type: 'module',
-    })
-    const own = wrap<Planner>(worker)
-    void own.openDraft(draft)
-    void own.openMember(file, template, today(), null)
-    planner.current = own
-    return () => {
-      planner.current = null
-      worker.terminate()
+    let isOver = false
+    let line: PlannerLine
+    const start = (isLast: boolean) => {
+      // Where the worker breaks, one more is tried; what was shown stays until it answers.
+      line = openPlanner(() => {
+        line.end()
+        if (!isOver && !isLast) start(true)
+      })
+      const { planner: own } = line
+      planner.current = own
+      void own.openLibrary(library)
+      void own.openDraft(draft)
+      void own.openMember(file, template, today(), null)
     }
-  }, [draft, template, file])
+    start(false)
+    return () => {
+      isOver = true
+      planner.current = null
+      line.end()
+    }
+  }, [library, draft, template, file])
   const asked = useRef(0)
   const typed = JSON.stringify(trial)
   useEffect(() => {
     const mine = ++asked.current
     const command = JSON.parse(typed) as Command | null
-    void planner.current?.forecast(today(), command, slot, week).then((answer) => {
-      if (mine === asked.current) setForecast(answer)
-    })
-  }, [draft, template, file, typed, slot, week])
+    planner.current?.forecast(today(), command, slot, week).then(
+      (answer) => {
+        if (mine === asked.current) setForecast(answer)
+      },
+      () => {
+        if (mine === asked.current) setForecast(null)
+      },
+    )
+  }, [library, draft, template, file, typed, slot, week])
   return forecast
 }

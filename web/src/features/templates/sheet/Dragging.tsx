@@ -1,7 +1,7 @@
 import { useLibrary } from '../../library/useLibrary.ts'
 import type { Library } from '@young-oak/core/library'
 import { DndContext, PointerSensor, useSensor, useSensors, type DragEndEvent } from '@dnd-kit/core'
-import { useCallback, type CSSProperties, type ReactNode } from 'react'
+import { useCallback, type ReactNode } from 'react'
 import { copySession, copySlots, moveSlots, placeSession, type Built } from '@young-oak/core/editing'
 import { spotOf, type Spot, type Template } from '@young-oak/core/template'
 import { store } from '../../../app/store.ts'
@@ -38,12 +38,6 @@ export function Dragging({ onPut, children }: Props) {
     </DndContext>
   )
 }
-
-/** Where something stands while it is dragged. */
-export const dragStyle = (transform: { x: number; y: number } | null): CSSProperties | undefined =>
-  transform
-    ? { transform: `translate(${transform.x}px, ${transform.y}px)`, zIndex: 30, position: 'relative' }
-    : undefined
 
 const dragFrom = { activationConstraint: { distance: 6 } }
 const spoken = { screenReaderInstructions: { draggable: 'Alt and an arrow key move the slot.' } }

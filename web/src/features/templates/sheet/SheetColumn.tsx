@@ -1,11 +1,11 @@
-import { useDraggable, useDroppable } from '@dnd-kit/core'
 import { memo } from 'react'
 import type { RepTable } from '@young-oak/core/maxes'
 import type { PlannedSession } from '@young-oak/core/plan'
 import type { Id } from '@young-oak/core/parsing'
 import { formatDay } from '@young-oak/core/units'
 import type { Selected } from '../inspector/selected.ts'
-import { dragStyle, type DraggedSession } from './Dragging.tsx'
+import type { DraggedSession } from './Dragging.tsx'
+import { DragHandle, useDragged } from './useDragged.tsx'
 import type { At, Column, Range } from './sheet.ts'
 import type { LineActs } from './lineActs.ts'
 import { NewSlotLine } from './NewSlotLine.tsx'
@@ -122,30 +122,22 @@ type HeadProps = {
 function ColumnHead({ column, twin, planned, minutes, onInspect }: HeadProps) {
   const { position, phase, session } = column
   const data: DraggedSession = { phase, session }
-  const { setNodeRef, listeners, attributes, isDragging, transform } = useDraggable({
+  const { own, isOver, handle } = useDragged({
     id: `session/${position}`,
     data,
+    over: { id: `session-at/${position}`, data },
   })
-  const { setNodeRef: setDropRef, isOver } = useDroppable({ id: `session-at/${position}`, data })
   return (
-    <header
-      ref={setDropRef}
-      className={`border-b-2 pb-1 ${isOver && !isDragging ? 'border-leaf bg-leaf-wash' : 'border-ink'}`}
-      style={dragStyle(transform)}
-    >
+    <header {...own} className={`border-b-2 pb-1 ${isOver ? 'border-leaf bg-leaf-wash' : 'border-ink'}`}>
       <h2 className="text-lg">
-        <span
-          ref={setNodeRef}
-          {...listeners}
-          {...attributes}
-          tabIndex={-1}
-          role="img"
-          aria-label={`Place ${column.inWeek}`}
+        <DragHandle
+          handle={handle}
+          label={`Place ${column.inWeek}`}
           title="Drag to move the session, with Ctrl to copy"
-          className="mr-2 inline-block cursor-grab touch-none text-bark"
+          className="mr-2 inline-block"
         >
           {column.inWeek}
-        </span>
+        </DragHandle>
         <button
           type="button"
           tabIndex={-1}

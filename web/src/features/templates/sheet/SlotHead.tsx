@@ -1,9 +1,8 @@
 import { useLibrary } from '../../library/useLibrary.ts'
-import { useDraggable, useDroppable } from '@dnd-kit/core'
 import { liftName } from '@young-oak/core/library'
 import { formatCircuit } from '@young-oak/core/views'
 import type { Selected } from '../inspector/selected.ts'
-import { dragStyle } from './Dragging.tsx'
+import { DragHandle, useDragged } from './useDragged.tsx'
 import type { LineActs } from './lineActs.ts'
 import type { At, SetsLine } from './sheet.ts'
 import { SlotMenu } from './SlotMenu.tsx'
@@ -25,32 +24,23 @@ type HeadProps = {
 export function SlotHead({ line, index, isMarked, cell, at, typing, onAct, onInspect }: HeadProps) {
   const library = useLibrary()
   const { slot, slotId, session, part, phase, row, group } = line
-  const { setNodeRef, listeners, attributes, isDragging, transform } = useDraggable({ id: slotId })
-  const { setNodeRef: setDropRef, isOver } = useDroppable({
-    id: `at/${session}/${slotId}/${index}`,
-    data: { session, part, after: slotId },
+  const { own, isOver, handle } = useDragged({
+    id: slotId,
+    over: { id: `at/${session}/${slotId}/${index}`, data: { session, part, after: slotId } },
   })
   const name = slot.circuit
     ? `${slot.circuit.name}: ${formatCircuit(slot.circuit)}`
     : liftName(library, line.lift)
   return (
-    <div
-      ref={setDropRef}
-      className={`flex items-baseline gap-1.5 ${isOver && !isDragging ? 'border-b-2 border-leaf' : ''}`}
-      style={dragStyle(transform)}
-    >
-      <span
-        ref={setNodeRef}
-        {...listeners}
-        {...attributes}
-        tabIndex={-1}
-        role="img"
-        aria-label={`Line ${line.letter}`}
+    <div {...own} className={`flex items-baseline gap-1.5 ${isOver ? 'border-b-2 border-leaf' : ''}`}>
+      <DragHandle
+        handle={handle}
+        label={`Line ${line.letter}`}
         title="Drag to move, with Ctrl to copy"
-        className="w-5 shrink-0 cursor-grab touch-none text-sm text-bark"
+        className="w-5 shrink-0 text-sm"
       >
         {line.letter}
-      </span>
+      </DragHandle>
       {typing ? (
         <span className="grow">
           <TypingCell

@@ -17,7 +17,7 @@ import {
   type Slot,
   type Template,
 } from '@young-oak/core/template'
-import type { Preview } from '../../../workers/planner.worker.ts'
+import type { Preview } from '../../../workers/planner.ts'
 
 /** A column of the week sheet: one place of the week, with its lines in the order they are trained. */
 export type Column = {
