@@ -1,6 +1,17 @@
 import { describe, expect, test } from '@jest/globals'
 import { readTemplate, type Phase, type Template } from '../template/index.ts'
-import { closeWeek, endByDate, giveUp, inWeekOf, openWeek, placesLeft, sessionAt, startCourse, type Course, type Opening } from './course.ts'
+import {
+  closeWeek,
+  endByDate,
+  giveUp,
+  inWeekOf,
+  openWeek,
+  placesLeft,
+  sessionAt,
+  startCourse,
+  type Course,
+  type Opening,
+} from './course.ts'
 
 const start = '2026-03-02'
 const slot = { exercise: 'backSquat', rows: { p: [[{ sets: 1, goal: { reps: 5 }, load: { of: 'free' } }]] } }

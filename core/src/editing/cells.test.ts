@@ -1,7 +1,14 @@
 import { describe, expect, test } from '@jest/globals'
 import fc from 'fast-check'
 import { readFixture } from '../../fixtures/read.ts'
-import { applyCommand, checkCommand, fixable, isConflict, type Command, type Template } from '../template/index.ts'
+import {
+  applyCommand,
+  checkCommand,
+  fixable,
+  isConflict,
+  type Command,
+  type Template,
+} from '../template/index.ts'
 import { giveBack, setCells, type CellsOf } from './cells.ts'
 
 /** What everybody has, and nothing of a gym's own. */

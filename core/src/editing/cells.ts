@@ -1,5 +1,13 @@
 import type { Id } from '../parsing/index.ts'
-import { fixable, rulesCells, type Cell, type CellField, type Command, type Fixable, type Template } from '../template/index.ts'
+import {
+  fixable,
+  rulesCells,
+  type Cell,
+  type CellField,
+  type Command,
+  type Fixable,
+  type Template,
+} from '../template/index.ts'
 
 /** A line of a slot in some rows of a phase. */
 export type CellsOf = { slot: Id; phase: Id; rows: readonly number[]; group: Id }

@@ -1,6 +1,16 @@
 import type { Library } from '../library/index.ts'
 import type { Id } from '../parsing/index.ts'
-import { applyCommand, isConflict, rowWeeks, slotName, type Phase, type RowClock, type SetGroup, type Slot, type Template } from '../template/index.ts'
+import {
+  applyCommand,
+  isConflict,
+  rowWeeks,
+  slotName,
+  type Phase,
+  type RowClock,
+  type SetGroup,
+  type Slot,
+  type Template,
+} from '../template/index.ts'
 import { noSlot, type Built } from './built.ts'
 
 /** A slot's rows read by another clock: as many of its rows as that clock has, the last one again where there are fewer. */

@@ -11,7 +11,19 @@ import { replaceExercise } from './replaceExercise.ts'
 import { setClock } from './clock.ts'
 import { placesOf, rowOnPaper } from '../calendar/index.ts'
 import { formatIssue } from '../parsing/index.ts'
-import { applyCommand, checkCommand, invert, isConflict, nominalWeeks, readTemplate, sayCommand, slotsOf, spotOf, type Command, type Template } from '../template/index.ts'
+import {
+  applyCommand,
+  checkCommand,
+  invert,
+  isConflict,
+  nominalWeeks,
+  readTemplate,
+  sayCommand,
+  slotsOf,
+  spotOf,
+  type Command,
+  type Template,
+} from '../template/index.ts'
 import { addPhase, movePhase, removePhase, repeatPhase, resizePhase, splitPhase } from './phases.ts'
 
 const fixtures = fixtureNames.map((name) => [name, readFixture(name)] as const)

@@ -3,9 +3,26 @@ export { giveBack, isFixable, setCells } from './cells.ts'
 export { setClock } from './clock.ts'
 export { emptyTemplate } from './empty.ts'
 export { joinSlots, makeCircuit, partSlots } from './joinSlots.ts'
-export { addSets, knownProgression, removeSets, rowCommands, type Typed, typeNewSlot, typeOverSlot } from './lines.ts'
+export {
+  addSets,
+  knownProgression,
+  removeSets,
+  rowCommands,
+  type Typed,
+  typeNewSlot,
+  typeOverSlot,
+} from './lines.ts'
 export { type Pasted, pasteSlots } from './paste.ts'
-export { addPhase, movePhase, removePhase, repeatPhase, resizePhase, setRotation, setTestDay, splitPhase } from './phases.ts'
+export {
+  addPhase,
+  movePhase,
+  removePhase,
+  repeatPhase,
+  resizePhase,
+  setRotation,
+  setTestDay,
+  splitPhase,
+} from './phases.ts'
 export { removeSession } from './removeSession.ts'
 export { removeSlots } from './removeSlots.ts'
 export { replaceExercise } from './replaceExercise.ts'

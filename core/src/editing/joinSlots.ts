@@ -1,6 +1,14 @@
 import type { Id } from '../parsing/index.ts'
 import { liftName, liftOf, type Library } from '../library/index.ts'
-import { slotsOf, spotOf, type Circuit, type Command, type SetGroup, type Slot, type Template } from '../template/index.ts'
+import {
+  slotsOf,
+  spotOf,
+  type Circuit,
+  type Command,
+  type SetGroup,
+  type Slot,
+  type Template,
+} from '../template/index.ts'
 import { isFault, names, noSlot, step, type Built, type Mint } from './built.ts'
 import { removal } from './removeSlots.ts'
 import { moveSlots } from './slots.ts'

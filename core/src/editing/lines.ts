@@ -1,6 +1,27 @@
 import type { Id } from '../parsing/index.ts'
-import { exerciseOf, liftKey, liftName, liftOf, type ExerciseId, type Lift, type Library } from '../library/index.ts'
-import { formatSets, readLine, readSets, rulesOf, sayRow, slotName, usualLoad, type Command, type SetGroup, type Slot, type Spot, type Template } from '../template/index.ts'
+import {
+  exerciseOf,
+  liftKey,
+  liftName,
+  liftOf,
+  type ExerciseId,
+  type Lift,
+  type Library,
+} from '../library/index.ts'
+import {
+  formatSets,
+  readLine,
+  readSets,
+  rulesOf,
+  sayRow,
+  slotName,
+  usualLoad,
+  type Command,
+  type SetGroup,
+  type Slot,
+  type Spot,
+  type Template,
+} from '../template/index.ts'
 import { step, type Built, type Mint } from './built.ts'
 import { newSlot } from './slots.ts'
 

@@ -2,7 +2,19 @@ import type { Library } from '../library/index.ts'
 import type { Adjustment } from '../adjustments/index.ts'
 import type { Id } from '../parsing/index.ts'
 import { placesOf } from '../calendar/index.ts'
-import { applyCommand, isConflict, nominalWeeks, rowsOf, rowWeeks, type Command, type Length, type Phase, type PhaseRows, type SetGroup, type Template } from '../template/index.ts'
+import {
+  applyCommand,
+  isConflict,
+  nominalWeeks,
+  rowsOf,
+  rowWeeks,
+  type Command,
+  type Length,
+  type Phase,
+  type PhaseRows,
+  type SetGroup,
+  type Template,
+} from '../template/index.ts'
 import { isFault, step, type Built, type Mint } from './built.ts'
 import { removeSession } from './removeSession.ts'
 import { followSplit, forgetPhase, trimWeeks } from './phaseFollowers.ts'

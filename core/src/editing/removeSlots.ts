@@ -2,7 +2,15 @@ import type { Library } from '../library/index.ts'
 import type { Id } from '../parsing/index.ts'
 import { changeOf } from '../adjustments/index.ts'
 import { sourceOf } from '../loads/index.ts'
-import { applyCommand, isConflict, slotName, spotOf, type Command, type Follow, type Template } from '../template/index.ts'
+import {
+  applyCommand,
+  isConflict,
+  slotName,
+  spotOf,
+  type Command,
+  type Follow,
+  type Template,
+} from '../template/index.ts'
 import { names, noSlot, step, type Built } from './built.ts'
 import { changesOf } from './phaseFollowers.ts'
 import { readsSlots } from './reads.ts'

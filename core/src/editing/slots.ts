@@ -1,7 +1,19 @@
 import type { Id } from '../parsing/index.ts'
 import { liftName, type ExerciseId, type Library } from '../library/index.ts'
 import { sourceOf } from '../loads/index.ts'
-import { applyCommand, isConflict, rowWeeks, slotName, slotsOf, spotOf, type Command, type SetGroup, type Slot, type Spot, type Template } from '../template/index.ts'
+import {
+  applyCommand,
+  isConflict,
+  rowWeeks,
+  slotName,
+  slotsOf,
+  spotOf,
+  type Command,
+  type SetGroup,
+  type Slot,
+  type Spot,
+  type Template,
+} from '../template/index.ts'
 import { names, noSlot, step, type Built, type Mint } from './built.ts'
 import { readsSlots } from './reads.ts'
 

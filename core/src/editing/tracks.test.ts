@@ -2,7 +2,15 @@ import { describe, expect, test } from '@jest/globals'
 import { readFixture } from '../../fixtures/read.ts'
 import { onlyInTrack, removeChange, removeTrack } from './tracks.ts'
 import { formatIssue } from '../parsing/index.ts'
-import { applyCommand, invert, isConflict, readTemplate, slotsOf, type Command, type Template } from '../template/index.ts'
+import {
+  applyCommand,
+  invert,
+  isConflict,
+  readTemplate,
+  slotsOf,
+  type Command,
+  type Template,
+} from '../template/index.ts'
 import { faultOf, isFault, type Built } from './built.ts'
 
 /** What everybody has, and nothing of a gym's own. */

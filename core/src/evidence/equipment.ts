@@ -1,6 +1,18 @@
 import type { Id } from '../parsing/index.ts'
 import { exerciseOf, type Lift, type Tool, type Library } from '../library/index.ts'
-import { makeable, makeableOnBody, makeableWith, usualFixed, usualRack, type Fixed, type FixedTool, type Load, type Makeable, type Rack, type Unit } from '../units/index.ts'
+import {
+  makeable,
+  makeableOnBody,
+  makeableWith,
+  usualFixed,
+  usualRack,
+  type Fixed,
+  type FixedTool,
+  type Load,
+  type Makeable,
+  type Rack,
+  type Unit,
+} from '../units/index.ts'
 import type { EquipmentBody } from '../facts/index.ts'
 import type { Evidence } from './evidence.ts'
 

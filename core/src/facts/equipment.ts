@@ -1,4 +1,13 @@
-import { choiceField, exerciseField, idField, listField, numberField, strictObject, wholeField, type Id } from '../parsing/index.ts'
+import {
+  choiceField,
+  exerciseField,
+  idField,
+  listField,
+  numberField,
+  strictObject,
+  wholeField,
+  type Id,
+} from '../parsing/index.ts'
 import { fixedTools, specialBars, type Fixed, type Rack, type SpecialBar } from '../units/index.ts'
 import { defineFact, factShape } from './fact.ts'
 

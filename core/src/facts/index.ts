@@ -8,4 +8,13 @@ export { type LightFact, lightReasons } from './light.ts'
 export { maxOf } from './max.ts'
 export { readEquipment, readGivenFact } from './readFact.ts'
 export { type Member, readMember } from './readMember.ts'
-export { type Fact, type FactBody, factNames, factOf, givenKinds, type Learned, learnFact, nothingLearned } from './registry.ts'
+export {
+  type Fact,
+  type FactBody,
+  factNames,
+  factOf,
+  givenKinds,
+  type Learned,
+  learnFact,
+  nothingLearned,
+} from './registry.ts'

@@ -1,6 +1,13 @@
 import { exerciseOf, liftKey, type Library, type Lift } from '../library/index.ts'
 import type { MaxInForce } from '../loads/index.ts'
-import { defaultFormula, estimate, formulaKinds, mostInReserve, mostRepsWarned, type FormulaKind } from '../maxes/index.ts'
+import {
+  defaultFormula,
+  estimate,
+  formulaKinds,
+  mostInReserve,
+  mostRepsWarned,
+  type FormulaKind,
+} from '../maxes/index.ts'
 import { findOnBody, liftFields } from '../member/index.ts'
 import { choiceField, loadField, trueField, wholeField, type Id } from '../parsing/index.ts'
 import { addLoad, compareLoads, type Day, type Load } from '../units/index.ts'

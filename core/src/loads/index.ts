@@ -1,6 +1,16 @@
 export { maxRung, sayMax } from './maxRung.ts'
 export { type LoadBasis, type SourceKind, sourceKinds, sourceOf } from './registry.ts'
 export { repMaxOf } from './repMaxOf.ts'
-export { isLater, isNeed, type Known, type Later, type MaxInForce, type Need, percentBefore, type Priced, type Today } from './source.ts'
+export {
+  isLater,
+  isNeed,
+  type Known,
+  type Later,
+  type MaxInForce,
+  type Need,
+  percentBefore,
+  type Priced,
+  type Today,
+} from './source.ts'
 export { waysTo } from './tonnage.ts'
 export { sayTopSet, topSetRung } from './topSetRung.ts'

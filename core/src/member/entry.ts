@@ -1,4 +1,12 @@
-import { dayField, exerciseField, idField, textField, trueField, wholeField, type Id } from '../parsing/index.ts'
+import {
+  dayField,
+  exerciseField,
+  idField,
+  textField,
+  trueField,
+  wholeField,
+  type Id,
+} from '../parsing/index.ts'
 import type { Day } from '../units/index.ts'
 
 /** What every dated entry carries. Entries are never changed: a correction is a new one that names what it replaces. */

@@ -1,7 +1,20 @@
 import { entryFields } from './entry.ts'
 import { soreAnswers, workedAnswers } from '../progressions/index.ts'
 import { boolean } from 'yup'
-import { choiceField, dayField, exerciseField, idField, laterField, listField, loadField, numberField, strictObject, textField, trueField, wholeField } from '../parsing/index.ts'
+import {
+  choiceField,
+  dayField,
+  exerciseField,
+  idField,
+  laterField,
+  listField,
+  loadField,
+  numberField,
+  strictObject,
+  textField,
+  trueField,
+  wholeField,
+} from '../parsing/index.ts'
 import { muscles, type Muscle } from '../library/index.ts'
 import { setStyles } from '../template/index.ts'
 import { amountUnits } from '../units/index.ts'

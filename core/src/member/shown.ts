@@ -1,4 +1,13 @@
-import { idField, laterField, numberField, strictObject, textField, wholeField, type Checker, at } from '../parsing/index.ts'
+import {
+  idField,
+  laterField,
+  numberField,
+  strictObject,
+  textField,
+  wholeField,
+  type Checker,
+  at,
+} from '../parsing/index.ts'
 import type { Shown } from './types.ts'
 
 /**

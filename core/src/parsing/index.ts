@@ -1,7 +1,34 @@
 export { Checker } from './check.ts'
-export { choiceField, dayField, exerciseField, idField, isRise, laterField, listField, loadField, numberField, percentField, percentOffField, riseField, spanField, stepField, strictObject, textField, trueField, wholeField } from './fields.ts'
+export {
+  choiceField,
+  dayField,
+  exerciseField,
+  idField,
+  isRise,
+  laterField,
+  listField,
+  loadField,
+  numberField,
+  percentField,
+  percentOffField,
+  riseField,
+  spanField,
+  stepField,
+  strictObject,
+  textField,
+  trueField,
+  wholeField,
+} from './fields.ts'
 export { type Id, isId } from './id.ts'
 export { at, formatIssue, type Issue } from './issue.ts'
 export { formatLoadList, parseLoadList } from './loadList.ts'
-export { type KnownRow, maxCells, maxHeader, type MaxReading, type MaxRow, maxSheet, type SheetContext } from './maxRows.ts'
+export {
+  type KnownRow,
+  maxCells,
+  maxHeader,
+  type MaxReading,
+  type MaxRow,
+  maxSheet,
+  type SheetContext,
+} from './maxRows.ts'
 export { parseJson } from './parseJson.ts'

@@ -3,7 +3,14 @@ import fc from 'fast-check'
 import { exerciseIds } from '../library/index.ts'
 import { formulaKinds } from '../maxes/index.ts'
 import { addDays } from '../units/index.ts'
-import { maxCells, maxHeader, maxSheet, mostRowIssues, type MaxReading, type SheetContext } from './maxRows.ts'
+import {
+  maxCells,
+  maxHeader,
+  maxSheet,
+  mostRowIssues,
+  type MaxReading,
+  type SheetContext,
+} from './maxRows.ts'
 
 /** What everybody has, and nothing of a gym's own. */
 const library = {}

@@ -1,5 +1,19 @@
-import { exerciseOf, exercisesAtHand, liftKey, type ExerciseId, type Lift, type Library } from '../library/index.ts'
-import { isDoubtful, mostInReserve, mostRepsWarned, defaultFormula, formulaKinds, type FormulaKind } from '../maxes/index.ts'
+import {
+  exerciseOf,
+  exercisesAtHand,
+  liftKey,
+  type ExerciseId,
+  type Lift,
+  type Library,
+} from '../library/index.ts'
+import {
+  isDoubtful,
+  mostInReserve,
+  mostRepsWarned,
+  defaultFormula,
+  formulaKinds,
+  type FormulaKind,
+} from '../maxes/index.ts'
 import { quote } from './issue.ts'
 import { compareLoads, isDay, type Day, type Load, type Unit } from '../units/index.ts'
 

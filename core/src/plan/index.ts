@@ -1,6 +1,15 @@
 export { planMember, type Planned } from './planMember.ts'
 export { snapshot } from './snapshot.ts'
-export type { Doing, Plan, PlanInput, PlannedSession, PlannedSlot, PlannedWeek, SetAside, When } from './types.ts'
+export type {
+  Doing,
+  Plan,
+  PlanInput,
+  PlannedSession,
+  PlannedSlot,
+  PlannedWeek,
+  SetAside,
+  When,
+} from './types.ts'
 export { acting, type Authored, trackChanges } from './compile/changes.ts'
 export { followToday, totalOf } from './prescribe/onTheBar.ts'
 export { showMessages } from './prescribe/round.ts'

@@ -1,4 +1,11 @@
-import { learnSession, proposalsOf, timeline, type Evidence, type Happening, type Proposal } from '../evidence/index.ts'
+import {
+  learnSession,
+  proposalsOf,
+  timeline,
+  type Evidence,
+  type Happening,
+  type Proposal,
+} from '../evidence/index.ts'
 import type { Course } from '../calendar/index.ts'
 import { learnFact } from '../facts/index.ts'
 import { liftKey, type Lift } from '../library/index.ts'
@@ -6,7 +13,15 @@ import type { Id } from '../parsing/index.ts'
 import type { Day } from '../units/index.ts'
 import { writeOut } from './ahead/writeOut.ts'
 import { asksLightOf, offersOf, type Offer } from './progress/offers.ts'
-import { boundariesFrom, checkpointAt, covers, resume, type Boundary, type Checkpoint, type Start } from './replay/checkpoint.ts'
+import {
+  boundariesFrom,
+  checkpointAt,
+  covers,
+  resume,
+  type Boundary,
+  type Checkpoint,
+  type Start,
+} from './replay/checkpoint.ts'
 import { replay } from './replay/replay.ts'
 import { isBetweenWeeks, keepDates } from './replay/weeks.ts'
 import { copyFold, templateOn, type Fold } from './state/fold.ts'

@@ -3,7 +3,15 @@ import { choiceField, wholeField } from '../parsing/index.ts'
 import { highest, lowest, type Span } from '../units/index.ts'
 import { sayFirstLoad, sayRise, startingWith, type FirstLoad } from './firstLoad.ts'
 import { defineRule, type Exposure } from './rule.ts'
-import { addedField, resetFields, sayReset, startSteady, stepOrReset, type Steady, type Steps } from './steady.ts'
+import {
+  addedField,
+  resetFields,
+  sayReset,
+  startSteady,
+  stepOrReset,
+  type Steady,
+  type Steps,
+} from './steady.ts'
 
 const say = declareSteps({
   'doubleProgression.reps': '{load} stays after {reps} reps on {date}: more reps first',

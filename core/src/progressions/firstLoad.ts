@@ -3,7 +3,16 @@ import { exerciseOf } from '../library/index.ts'
 import { repMaxOf, maxRung, type Need } from '../loads/index.ts'
 import type { ObjectShape } from 'yup'
 import { percentField, stepField, strictObject, wholeField } from '../parsing/index.ts'
-import { addLoad, formatLoad, formatNumber, inUnit, scale, type Load, type Rise, type Step } from '../units/index.ts'
+import {
+  addLoad,
+  formatLoad,
+  formatNumber,
+  inUnit,
+  scale,
+  type Load,
+  type Rise,
+  type Step,
+} from '../units/index.ts'
 import type { Starting } from './rule.ts'
 
 /** The steps of a first load. */

@@ -3,7 +3,15 @@ import { choiceField } from '../parsing/index.ts'
 import { formatNumber, inUnit, scale } from '../units/index.ts'
 import { sayFirstLoad, sayRise, startingWith, type FirstLoad } from './firstLoad.ts'
 import { defineRule } from './rule.ts'
-import { addedField, resetFields, sayReset, startSteady, stepOrReset, type Steady, type Steps } from './steady.ts'
+import {
+  addedField,
+  resetFields,
+  sayReset,
+  startSteady,
+  stepOrReset,
+  type Steady,
+  type Steps,
+} from './steady.ts'
 
 const say = declareSteps({
   'linear.light':

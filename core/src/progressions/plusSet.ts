@@ -3,7 +3,15 @@ import { isRise, wholeField } from '../parsing/index.ts'
 import { lowest, type Rise } from '../units/index.ts'
 import { sayFirstLoad, sayRise, startingWith, type FirstLoad } from './firstLoad.ts'
 import { defineRule } from './rule.ts'
-import { addedField, resetFields, sayReset, startSteady, stepOrReset, type Steady, type Steps } from './steady.ts'
+import {
+  addedField,
+  resetFields,
+  sayReset,
+  startSteady,
+  stepOrReset,
+  type Steady,
+  type Steps,
+} from './steady.ts'
 
 const say = declareSteps({
   'plusSet.extra': '{reps} reps in the plus set of {date}, {extra} more than asked: the larger step',

@@ -3,7 +3,16 @@ import type { Id } from '../parsing/index.ts'
 import { exerciseNamed, type Library } from '../library/index.ts'
 import { placeDeload, type DeloadKind } from '../deloads/index.ts'
 import type { Stage } from '../progressions/index.ts'
-import { readSets, nominalWeeks, type Phase, type Progression, type SetGroup, type Slot, type Template, type Track } from '../template/index.ts'
+import {
+  readSets,
+  nominalWeeks,
+  type Phase,
+  type Progression,
+  type SetGroup,
+  type Slot,
+  type Template,
+  type Track,
+} from '../template/index.ts'
 
 /**
  * A template to begin with. One file each, file name = export = `kind`. Its sessions are written as they would be typed into a sheet:

@@ -1,7 +1,15 @@
 import { sourceOf, type LoadBasis } from '../loads/index.ts'
 import { ruleOf } from '../progressions/index.ts'
 import { snap } from '../units/index.ts'
-import { fixable, rulesOf, type Fixable, type Follow, type SetGroup, type Slot, type Template } from './types.ts'
+import {
+  fixable,
+  rulesOf,
+  type Fixable,
+  type Follow,
+  type SetGroup,
+  type Slot,
+  type Template,
+} from './types.ts'
 
 /** Whether any group of a slot, in any row, is given a load. */
 export const hasComputedLoad = (slot: Slot): boolean =>

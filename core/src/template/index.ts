@@ -1,8 +1,51 @@
 export { cellsByRule, hasComputedLoad, rulesCells, takesScheme, writtenIn } from './computed.ts'
 export { inherit, inherited } from './inherit.ts'
 export { lettersOf } from './letters.ts'
-export { type AsWritten, type Circuit, type Defaults, type Fixable, fixable, type Follow, type Length, lightPolicies, type LightPolicy, type MaxPolicy, type Missed, missedPolicies, nominalWeeks, type Part, type Phase, type PhaseRule, type Progression, type ProgressionStage, type Ratio, type RowClock, rowClocks, rowWeeks, rulesOf, type Session, type SetGroup, type SetStyle, setStyles, type Slot, slotsOf, type SlotTurns, type Template, type Track, turnClocks, weekAt } from './types.ts'
-export { type CellField, cellFields, cellNames, detailFields, formatCell, parseCell, type SheetField } from './cells/cells.ts'
+export {
+  type AsWritten,
+  type Circuit,
+  type Defaults,
+  type Fixable,
+  fixable,
+  type Follow,
+  type Length,
+  lightPolicies,
+  type LightPolicy,
+  type MaxPolicy,
+  type Missed,
+  missedPolicies,
+  nominalWeeks,
+  type Part,
+  type Phase,
+  type PhaseRule,
+  type Progression,
+  type ProgressionStage,
+  type Ratio,
+  type RowClock,
+  rowClocks,
+  rowWeeks,
+  rulesOf,
+  type Session,
+  type SetGroup,
+  type SetStyle,
+  setStyles,
+  type Slot,
+  slotsOf,
+  type SlotTurns,
+  type Template,
+  type Track,
+  turnClocks,
+  weekAt,
+} from './types.ts'
+export {
+  type CellField,
+  cellFields,
+  cellNames,
+  detailFields,
+  formatCell,
+  parseCell,
+  type SheetField,
+} from './cells/cells.ts'
 export { formatSets, readLine, readSets, usualLoad } from './cells/shorthand.ts'
 export { shorthandExamples } from './cells/shorthandExamples.ts'
 export { isConflict } from './commands/command.ts'
@@ -24,4 +67,20 @@ export { readDraft, readPublished, readTemplate, type ReadTemplate } from './rea
 export { readAdjustment, readChange } from './read/readAdjustment.ts'
 export { readOwnExercise, readOwnExercises, settleExercises } from './read/readExercises.ts'
 export { salvageTemplate } from './read/salvage.ts'
-export { adjustmentShape, headShape, limits, partShape, phaseRuleShape, phaseShape, progressionShape, sessionShape, setGroupShape, slotShape, stageShape, trackShape, untilShape, weeksField, whereShape } from './read/shape.ts'
+export {
+  adjustmentShape,
+  headShape,
+  limits,
+  partShape,
+  phaseRuleShape,
+  phaseShape,
+  progressionShape,
+  sessionShape,
+  setGroupShape,
+  slotShape,
+  stageShape,
+  trackShape,
+  untilShape,
+  weeksField,
+  whereShape,
+} from './read/shape.ts'

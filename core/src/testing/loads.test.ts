@@ -6,7 +6,16 @@ import type { Adjustment } from '../adjustments/index.ts'
 import type { Fact } from '../facts/index.ts'
 import { planMember } from '../plan/index.ts'
 import { readTemplate, type Template } from '../template/index.ts'
-import { compareLoads, inUnit, makeable, makeableOnBody, usualFixed, type Load, type Rack, type Unit } from '../units/index.ts'
+import {
+  compareLoads,
+  inUnit,
+  makeable,
+  makeableOnBody,
+  usualFixed,
+  type Load,
+  type Rack,
+  type Unit,
+} from '../units/index.ts'
 
 /** What everybody has, and nothing of a gym's own. */
 const library = {}

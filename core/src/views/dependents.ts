@@ -1,5 +1,13 @@
 import type { Id } from '../parsing/index.ts'
-import { exerciseOf, isExercise, liftKey, liftName, liftOfKey, type Lift, type Library } from '../library/index.ts'
+import {
+  exerciseOf,
+  isExercise,
+  liftKey,
+  liftName,
+  liftOfKey,
+  type Lift,
+  type Library,
+} from '../library/index.ts'
 import { sourceOf } from '../loads/index.ts'
 import { slotsOf, type Ratio, type SetGroup, type Slot, type Template } from '../template/index.ts'
 

@@ -1,6 +1,7 @@
 // Every route's real answer is read by its contract, and spoilt in every place: the contract must notice.
 import { randomUUID } from 'node:crypto'
 import { afterAll, beforeAll, describe, expect, test } from '@jest/globals'
+import { buildHeader } from '@young-oak/api/build'
 import {
   contracts,
   faultIn,

@@ -1,5 +1,12 @@
 import type { Id } from '../../parsing/index.ts'
-import { changeOf, type ChangeName, type LineDraft, actsOn, type Spot, slotWith } from '../../adjustments/index.ts'
+import {
+  changeOf,
+  type ChangeName,
+  type LineDraft,
+  actsOn,
+  type Spot,
+  slotWith,
+} from '../../adjustments/index.ts'
 import type { WhyStep } from '../../words/index.ts'
 import { slotsOf, type Session, type Slot, type Template } from '../../template/index.ts'
 import type { Authored } from '../compile/changes.ts'

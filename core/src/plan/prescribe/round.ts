@@ -1,7 +1,19 @@
 import type { Loading } from '../../evidence/index.ts'
 import { type WhyStep, declareSteps } from '../../words/index.ts'
 import type { ShownGroup } from '../../member/index.ts'
-import { addLoad, compareLoads, formatNumber, inUnit, partsFor, round, snap, type Load, type Met, type Parts, type Way } from '../../units/index.ts'
+import {
+  addLoad,
+  compareLoads,
+  formatNumber,
+  inUnit,
+  partsFor,
+  round,
+  snap,
+  type Load,
+  type Met,
+  type Parts,
+  type Way,
+} from '../../units/index.ts'
 
 const say = declareSteps({
   'round.unit': '{meant} is {as} in the unit of the plates',

@@ -5,7 +5,14 @@ import type { Lift } from '../../library/index.ts'
 import { isNeed, type Need, type Priced } from '../../loads/index.ts'
 import { ruleOf, type Exposure, type Hand, type RuleAt, type Starting } from '../../progressions/index.ts'
 import { freshRun, longestRecent, type Heard, type Run, triggerOf } from '../../triggers/index.ts'
-import { writtenIn, type Fixable, type Follow, type ProgressionStage, type Slot, type Template } from '../../template/index.ts'
+import {
+  writtenIn,
+  type Fixable,
+  type Follow,
+  type ProgressionStage,
+  type Slot,
+  type Template,
+} from '../../template/index.ts'
 import { compareLoads } from '../../units/index.ts'
 import { handover, nextStage, currentStage, stateKey, sayStage } from './currentStage.ts'
 import type { FoldState } from '../state/state.ts'

@@ -1,11 +1,30 @@
 import type { Id } from '../../parsing/index.ts'
 import { changeOf, actsOn, mayAct } from '../../adjustments/index.ts'
-import { closeWeek, endByDate, giveUp, inWeekOf, openWeek, placesLeft, sessionAt, type Course, type RunningWeek, type Taken, type Place } from '../../calendar/index.ts'
+import {
+  closeWeek,
+  endByDate,
+  giveUp,
+  inWeekOf,
+  openWeek,
+  placesLeft,
+  sessionAt,
+  type Course,
+  type RunningWeek,
+  type Taken,
+  type Place,
+} from '../../calendar/index.ts'
 import type { SessionLog } from '../../member/index.ts'
 import { triggerOf } from '../../triggers/index.ts'
 import type { Phase, Template } from '../../template/index.ts'
 import { addDays, type Day } from '../../units/index.ts'
-import { isReturn, plannedLight, spellChanges, trackChanges, type Authored, type Spell } from '../compile/changes.ts'
+import {
+  isReturn,
+  plannedLight,
+  spellChanges,
+  trackChanges,
+  type Authored,
+  type Spell,
+} from '../compile/changes.ts'
 import { segmentOn, templateOf, type Fold } from '../state/fold.ts'
 import type { Evidence } from '../../evidence/index.ts'
 import type { FoldState } from '../state/state.ts'

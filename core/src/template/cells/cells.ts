@@ -6,7 +6,15 @@ import { percentField } from '../../parsing/index.ts'
 import { formatSeconds, parseSeconds } from '../../units/index.ts'
 import { isOverMax } from '../computed.ts'
 import { limits, setGroupShape } from '../read/shape.ts'
-import { fixable, groupParts, setStyles, type Fixable, type SetGroup, type Slot, type Template } from '../types.ts'
+import {
+  fixable,
+  groupParts,
+  setStyles,
+  type Fixable,
+  type SetGroup,
+  type Slot,
+  type Template,
+} from '../types.ts'
 
 /** The cells of a group of sets, in the order of a week sheet. */
 export const cellFields = ['sets', 'goal', 'load', 'rir', 'rest'] as const

@@ -1,5 +1,12 @@
 import { keyOf } from '../../goals/index.ts'
-import { exerciseNamed, exerciseOf, findExercises, type ExerciseId, type Lift, type Library } from '../../library/index.ts'
+import {
+  exerciseNamed,
+  exerciseOf,
+  findExercises,
+  type ExerciseId,
+  type Lift,
+  type Library,
+} from '../../library/index.ts'
 import { formatCell, parseCell, type CellField } from './cells.ts'
 import { limits } from '../read/shape.ts'
 import { inShorthand, linesOf } from './wordings.ts'

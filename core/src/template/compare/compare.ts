@@ -8,7 +8,16 @@ import { formatSeconds } from '../../units/index.ts'
 import { warmUpOf } from '../../warmups/index.ts'
 import { cellFields, cellNames, detailFields, formatCell } from '../cells/cells.ts'
 import { sayAdjustment, slotName, type Difference } from './sayAdjustment.ts'
-import { slotsOf, type Defaults, type Phase, type Progression, type RowClock, type Session, type Slot, type Template } from '../types.ts'
+import {
+  slotsOf,
+  type Defaults,
+  type Phase,
+  type Progression,
+  type RowClock,
+  type Session,
+  type Slot,
+  type Template,
+} from '../types.ts'
 
 /** What changed from one version of a template to the next, as lines that a writer reads before publishing. */
 export function compareTemplates(library: Library, before: Template, after: Template): Difference[] {

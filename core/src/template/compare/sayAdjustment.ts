@@ -1,4 +1,11 @@
-import { type Adjustment, type GroupDraft, changeOf, actsOn, type Spot, type Where } from '../../adjustments/index.ts'
+import {
+  type Adjustment,
+  type GroupDraft,
+  changeOf,
+  actsOn,
+  type Spot,
+  type Where,
+} from '../../adjustments/index.ts'
 import type { Id } from '../../parsing/index.ts'
 import { liftName, type Library } from '../../library/index.ts'
 import { sourceOf } from '../../loads/index.ts'

@@ -1,6 +1,16 @@
 import { tuple } from 'yup'
 import { muscles, patterns, readings, tools } from '../../library/index.ts'
-import { choiceField, idField, listField, numberField, percentField, strictObject, textField, trueField, wholeField } from '../../parsing/index.ts'
+import {
+  choiceField,
+  idField,
+  listField,
+  numberField,
+  percentField,
+  strictObject,
+  textField,
+  trueField,
+  wholeField,
+} from '../../parsing/index.ts'
 import { specialBars } from '../../units/index.ts'
 
 const repsField = () =>

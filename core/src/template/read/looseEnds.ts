@@ -4,7 +4,15 @@ import { findCircles } from './circles.ts'
 import { limits } from './shape.ts'
 import { findSlotEnds, findUnheard, known } from './slotEnds.ts'
 import { ruleOf, type RuleKind } from '../../progressions/index.ts'
-import { nominalWeeks, slotsOf, type Part, type Phase, type Progression, type Slot, type Template } from '../types.ts'
+import {
+  nominalWeeks,
+  slotsOf,
+  type Part,
+  type Phase,
+  type Progression,
+  type Slot,
+  type Template,
+} from '../types.ts'
 
 /**
  * Notes every name that leads nowhere, every thing that nothing leads to, and every row that is missing. Adjustments are the

@@ -11,8 +11,36 @@ import { findOverMax } from './slotEnds.ts'
 import { readAdjustment, readLight } from './readAdjustment.ts'
 import { settleExercises } from './readExercises.ts'
 import { readKind } from './readKind.ts'
-import { headShape, limits, partShape, phaseShape, progressionShape, sessionShape, setGroupShape, slotShape, stageShape, trackShape, untilShape, weeksField } from './shape.ts'
-import { rowWeeks, type Follow, type Length, type Part, type Phase, type PhaseRule, type Progression, type ProgressionStage, type RowClock, type Session, type SetGroup, type Slot, type Template, type Track } from '../types.ts'
+import {
+  headShape,
+  limits,
+  partShape,
+  phaseShape,
+  progressionShape,
+  sessionShape,
+  setGroupShape,
+  slotShape,
+  stageShape,
+  trackShape,
+  untilShape,
+  weeksField,
+} from './shape.ts'
+import {
+  rowWeeks,
+  type Follow,
+  type Length,
+  type Part,
+  type Phase,
+  type PhaseRule,
+  type Progression,
+  type ProgressionStage,
+  type RowClock,
+  type Session,
+  type SetGroup,
+  type Slot,
+  type Template,
+  type Track,
+} from '../types.ts'
 
 /** `library` is the one that it was read by, with what the file declares. */
 export type ReadTemplate =

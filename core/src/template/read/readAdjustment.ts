@@ -1,4 +1,11 @@
-import { type Where, type Adjustment, changeNames, changeOf, type Change, type ChangeName } from '../../adjustments/index.ts'
+import {
+  type Where,
+  type Adjustment,
+  changeNames,
+  changeOf,
+  type Change,
+  type ChangeName,
+} from '../../adjustments/index.ts'
 import { at, type Checker } from '../../parsing/index.ts'
 import { readKind } from './readKind.ts'
 import { adjustmentShape, whereShape } from './shape.ts'

@@ -1,4 +1,15 @@
-import { declaredAs, isOwnId, withExercises, mergedOf, mergeFault, ownIdPattern, renameExercises, type OwnExercise, type OwnExercises, type OwnId } from '../../library/index.ts'
+import {
+  declaredAs,
+  isOwnId,
+  withExercises,
+  mergedOf,
+  mergeFault,
+  ownIdPattern,
+  renameExercises,
+  type OwnExercise,
+  type OwnExercises,
+  type OwnId,
+} from '../../library/index.ts'
 import { at, Checker, type Issue } from '../../parsing/index.ts'
 import { ownExerciseShape } from './exerciseShape.ts'
 import { limits } from './shape.ts'

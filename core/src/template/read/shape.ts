@@ -1,8 +1,30 @@
 import { mixed, string } from 'yup'
-import { choiceField, dayField, exerciseField, idField, laterField, listField, numberField, percentField, stepField, strictObject, textField, trueField, wholeField } from '../../parsing/index.ts'
+import {
+  choiceField,
+  dayField,
+  exerciseField,
+  idField,
+  laterField,
+  listField,
+  numberField,
+  percentField,
+  stepField,
+  strictObject,
+  textField,
+  trueField,
+  wholeField,
+} from '../../parsing/index.ts'
 import { muscles } from '../../library/index.ts'
 import { repTables } from '../../maxes/index.ts'
-import { fixable, groupParts, missedPolicies, rowClocks, setStyles, turnClocks, lightPolicies } from '../types.ts'
+import {
+  fixable,
+  groupParts,
+  missedPolicies,
+  rowClocks,
+  setStyles,
+  turnClocks,
+  lightPolicies,
+} from '../types.ts'
 
 /**
  * The pieces of template format 1. The reader checks a file against them piece by piece, the JSON Schema is assembled
