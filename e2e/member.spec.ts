@@ -142,6 +142,15 @@ test('the page says so when the server is away, and opens when it is back', asyn
   await expect(page.getByRole('heading', { level: 1 })).toBeVisible()
 })
 
+test('the sign-in page says that the server is away, and goes on when it is back', async ({ page }) => {
+  await page.route('**/api/session', (route) => route.abort())
+  await page.goto('/sign-in')
+  await expect(page.getByText(/server cannot be reached/)).toBeVisible()
+  await page.unroute('**/api/session')
+  await expect(page.getByText(/server cannot be reached/)).toBeHidden()
+  await expect(page.getByRole('button', { name: /Isla/ })).toBeVisible()
+})
+
 test('a wrong password is said plainly and keeps the address', async ({ page }) => {
   await page.goto('/sign-in')
   await page.getByRole('button', { name: 'Sign in', exact: true }).click()

@@ -102,10 +102,10 @@ test('another rule is put in place of one, with its sets and reps; a rule that n
 
 test('a template file with faults shows where they are and saves nothing', async ({ page }) => {
   await enter(page, 'Wren')
-  const count = () => page.getByRole('row').count()
+  const rows = page.getByRole('row')
   await page.goto('/templates')
   await expect(page.getByRole('link', { name: 'Tideway base' })).toBeVisible()
-  const before = await count()
+  const before = await rows.count()
   await importTemplate(page, { ...templateFile('Bad'), colour: 'red', trainingMax: 400 })
   await expect(page.getByRole('alert')).toContainText('Nothing was saved. The file has 2 faults:')
   await expect(page.getByRole('alert')).toContainText(
@@ -113,7 +113,7 @@ test('a template file with faults shows where they are and saves nothing', async
   )
   await importTemplate(page, '{"format": 1,')
   await expect(page.getByRole('alert')).toContainText('expected JSON')
-  expect(await count()).toBe(before)
+  await expect(rows).toHaveCount(before)
 })
 
 test('edits made while the server is away are kept, said, and saved when it is back', async ({ page }) => {
