@@ -25,6 +25,8 @@ const withPostgres = {
 }
 
 export default {
+  // A slow or busy machine is no fault.
+  testTimeout: 120_000,
   projects: [
     project('core'),
     project('web'),

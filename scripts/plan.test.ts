@@ -40,7 +40,7 @@ describe('every case worked by hand', () => {
         printed.set(name, await start(...files(name), '--json'))
     }
     await Promise.all([lane(), lane()])
-  }, 120_000)
+  }, 600_000)
 
   test.each(fixtureNames)('is planned on the command line as in the engine: %s', (name) => {
     const input = inputOf(readFixture(name))

@@ -14,7 +14,7 @@ beforeAll(async () => {
   root = connect(admin)
   await root.raw(`create database ${name}`)
   db = connect(url)
-}, 30_000)
+}, 120_000)
 afterAll(async () => {
   await db.destroy()
   await root.raw(`drop database ${name} with (force)`)

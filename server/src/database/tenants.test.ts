@@ -12,7 +12,7 @@ beforeAll(async () => {
   there = await world.addGym('There')
   await world.addMember(here, 'Ada')
   await world.addMember(there, 'Bea')
-}, 30_000)
+}, 120_000)
 afterAll(() => world.end())
 
 describe('the second wall', () => {

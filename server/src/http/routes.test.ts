@@ -15,7 +15,7 @@ beforeAll(async () => {
   agents.owner = await world.signIn(await world.addStaff(gym, 'owner', 'Olga'))
   agents.writer = await world.signIn(await world.addStaff(gym, 'writer', 'Will'))
   agents.member = await world.signIn(await world.addMember(gym, 'Mel'))
-}, 30_000)
+}, 120_000)
 afterAll(() => world.end())
 
 const guarded = routes.filter(({ contract }) => contract.who !== 'anyone')

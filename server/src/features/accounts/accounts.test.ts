@@ -8,7 +8,7 @@ let gym: string
 beforeAll(async () => {
   world = await makeWorld()
   gym = await world.addGym('Here')
-}, 30_000)
+}, 120_000)
 afterAll(() => world.end())
 
 const attempt = (email: string, password: string) =>

@@ -27,7 +27,7 @@ beforeAll(async () => {
     .send({ members: [member.id], start: today, note: '' })
     .expect(200)
   phone = await world.signIn(member)
-}, 30_000)
+}, 120_000)
 afterAll(() => world.end())
 
 const equip = async (place: string, has: object): Promise<PlaceView[]> =>

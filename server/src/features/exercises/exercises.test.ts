@@ -43,7 +43,7 @@ beforeAll(async () => {
   coach = await world.signIn(writer)
   phone = await world.signIn(mel)
   abroad = await world.signIn(await world.addStaff(there, 'writer', 'Wim'))
-}, 30_000)
+}, 120_000)
 afterAll(() => world.end())
 
 const add = async (exercise: object, status = 200, by = coach) =>

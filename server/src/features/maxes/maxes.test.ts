@@ -19,7 +19,7 @@ beforeAll(async () => {
   coach = await world.signIn(writer)
   other = await world.signIn(await world.addStaff(gym, 'writer', 'Wilma'))
   phone = await world.signIn(mel)
-}, 30_000)
+}, 120_000)
 afterAll(() => world.end())
 
 const squat = (value: number, more: object = {}) => ({

@@ -22,7 +22,7 @@ beforeAll(async () => {
     .post(`/api/templates/${id}/versions`)
     .send({ members: [member.id], start: today, note: '' })
     .expect(200)
-}, 30_000)
+}, 120_000)
 afterAll(() => world.end())
 
 test('the list shows the gym’s own members, their programs and their attendance', async () => {

@@ -12,7 +12,7 @@ let enrolment: string
 const day = '2026-03-02'
 beforeAll(async () => {
   program = await makeProgram()
-}, 30_000)
+}, 120_000)
 afterAll(() => program.world.end())
 beforeEach(async () => {
   ;({ member, phone, enrolment } = await program.enrol('Mel', day))

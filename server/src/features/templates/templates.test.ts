@@ -17,7 +17,7 @@ beforeAll(async () => {
   writer = await world.addStaff(gym, 'writer', 'Will')
   member = await world.addMember(gym, 'Mel', writer)
   agent = await world.signIn(writer)
-}, 30_000)
+}, 120_000)
 afterAll(() => world.end())
 
 const add = async (): Promise<string> =>

@@ -18,7 +18,7 @@ const day = '2026-03-02'
 beforeAll(async () => {
   program = await makeProgram()
   ;({ world, gym, writer, coach } = program)
-}, 30_000)
+}, 120_000)
 afterAll(() => world.end())
 beforeEach(async () => {
   ;({ phone, enrolment } = await program.enrol('Mel', day))
