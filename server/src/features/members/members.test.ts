@@ -1,5 +1,6 @@
 import { afterAll, beforeAll, expect, test } from '@jest/globals'
 import { randomUUID } from 'node:crypto'
+import type { Page } from '@young-oak/api/contracts'
 import { smallTemplate } from '../../testing/template.ts'
 import { makeWorld, type Agent, type Seated, type World } from '../../testing/world.ts'
 
@@ -87,4 +88,39 @@ test('the assigned writer’s file holds what a plan needs, and no address or pa
   const { body, text } = await coach.get(`/api/members/${member.id}/file`).expect(200)
   expect(Object.keys(body).sort()).toEqual(['enrolments', 'member', 'name', 'templates', 'versions'])
   expect(text).not.toMatch(/@test\.example|argon2/)
+})
+
+test('a long list comes in pages by name, each line once; so do the maxes of a writer’s members', async () => {
+  const crowd = await world.addGym('Crowd')
+  const boss = await world.addStaff(crowd, 'writer', 'Bo')
+  const accounts = await world
+    .owner('account')
+    .insert(Array.from({ length: 405 }, (_, i) => ({ email: `crowd-${i}@test.example`, password_hash: 'x' })))
+    .returning('id')
+  // Several of one name: their ids decide.
+  const made = await world
+    .owner('member')
+    .insert(
+      accounts.map(({ id }, i) => ({ gym_id: crowd, account_id: id, name: `Member ${String(i % 40)}` })),
+    )
+    .returning('id')
+  await world
+    .owner('assignment')
+    .insert(made.map(({ id }) => ({ gym_id: crowd, member_id: id, staff_id: boss.id })))
+  const desk = await world.signIn(boss)
+  for (const path of ['members?', `maxes?today=${today}`]) {
+    const seen: string[] = []
+    const sizes: number[] = []
+    for (let after: string | null = ''; after !== null;) {
+      const { body }: { body: Page<{ id: string }> } = await desk
+        .get(`/api/${path}${after && `&after=${after}`}`)
+        .expect(200)
+      sizes.push(body.items.length)
+      seen.push(...body.items.map(({ id }) => id))
+      after = body.next
+    }
+    expect(sizes).toEqual([200, 200, 5])
+    expect(new Set(seen).size).toBe(405)
+  }
+  await desk.get('/api/members?after=nobody').expect(422)
 })
