@@ -54,6 +54,8 @@ async function open(file: string): Promise<Club> {
       DATABASE_URL: urlFor('young_oak_app'),
       SESSION_SECRET: 'only for tests, where nothing is secret at all',
       PORT: String(port),
+      // A spec that bundles something has it set for the whole of its process.
+      NODE_ENV: 'test',
       YOUNG_OAK_DEMO: 'yes',
       SIGN_IN_ATTEMPTS: '1000',
       HELD_TO_CONTRACTS: 'yes',
