@@ -1,5 +1,4 @@
 import { useLibrary } from '../../library/useLibrary.ts'
-import type { Remote } from 'comlink'
 import { useEffect, useRef, useState } from 'react'
 import type { MemberFile } from '@young-oak/api/members'
 import type { Id } from '@young-oak/core/parsing'
@@ -11,7 +10,7 @@ import { today } from '../../../app/today.ts'
 import { ForecastChart } from '../../../charts/ForecastChart.tsx'
 import { SelectField } from '../../../ui/Field.tsx'
 import { openPlanner, type PlannerLine } from '../../../workers/openPlanner.ts'
-import type { Forecast, Planner } from '../../../workers/planner.ts'
+import type { Forecast } from '../../../workers/planner.ts'
 
 type Props = {
   draft: Template
@@ -28,7 +27,7 @@ export function RulePreview({ draft, template, file, trial, slots }: Props) {
   const library = useLibrary()
   const [slot, setSlot] = useState(slots[0] ?? '')
   const [week, setWeek] = useState(4)
-  const forecast = useForecast(draft, template, file, trial, slot, week)
+  const { forecast, hasFailed } = useForecast(draft, template, file, trial, slot, week)
   const left = forecast?.columns[0]?.weeks.length ?? 0
   const isPast = left > 0 && week > left
   if (!slots.length) return null
@@ -63,7 +62,13 @@ export function RulePreview({ draft, template, file, trial, slots }: Props) {
           ))}
         </SelectField>
       </div>
-      {!forecast && <p className="mt-3 text-bark">Working it out …</p>}
+      {!forecast && (
+        <p role="status" className="mt-3 text-bark">
+          {hasFailed
+            ? 'The weeks could not be worked out. They are tried again with the next change.'
+            : 'Working it out …'}
+        </p>
+      )}
       {forecast && columns.every(({ weeks }) => !weeks.length) && (
         <p className="mt-3 text-bark">This slot has no weeks left for this member.</p>
       )}
@@ -185,7 +190,10 @@ function sayNearest(tally: WeekTally[]): string {
   return most ? `${Math.round(most.nearness ?? 0)}% of the max, week ${most.week}` : 'no max to say'
 }
 
-/** The forecast of a slot from a worker of its own; of several answers on the way the latest wins. */
+/**
+ * The forecast of a slot from a worker of its own; of several answers on the way the latest wins. Where the worker fails, another is
+ * asked once; then nothing until something changes.
+ */
 function useForecast(
   draft: Template,
   template: string,
@@ -193,45 +201,48 @@ function useForecast(
   trial: Command | null,
   slot: Id,
   week: number,
-): Forecast | null {
+): { forecast: Forecast | null; hasFailed: boolean } {
   const library = useLibrary()
-  const [forecast, setForecast] = useState<Forecast | null>(null)
-  const planner = useRef<Remote<Planner> | null>(null)
-  useEffect(() => {
-    let isOver = false
-    let line: PlannerLine
-    const start = (isLast: boolean) => {
-      // Where the worker breaks, one more is tried; what was shown stays until it answers.
-      line = openPlanner(() => {
-        line.end()
-        if (!isOver && !isLast) start(true)
-      })
-      const { planner: own } = line
-      planner.current = own
-      void own.openLibrary(library)
-      void own.openDraft(draft)
-      void own.openMember(file, template, today(), null)
-    }
-    start(false)
-    return () => {
-      isOver = true
-      planner.current = null
-      line.end()
-    }
-  }, [library, draft, template, file])
+  const [seen, setSeen] = useState<{ forecast: Forecast | null; hasFailed: boolean }>(nothingYet)
+  const line = useRef<PlannerLine | null>(null)
+  const onFail = useRef<() => void>(() => undefined)
   const asked = useRef(0)
   const typed = JSON.stringify(trial)
+  useEffect(
+    () => () => {
+      asked.current += 1
+      line.current?.end()
+      line.current = null
+    },
+    [library, draft, template, file],
+  )
   useEffect(() => {
     const mine = ++asked.current
     const command = JSON.parse(typed) as Command | null
-    planner.current?.forecast(today(), command, slot, week).then(
-      (answer) => {
-        if (mine === asked.current) setForecast(answer)
-      },
-      () => {
-        if (mine === asked.current) setForecast(null)
-      },
-    )
+    const open = () => {
+      const made = openPlanner(() => onFail.current())
+      void made.planner.openLibrary(library)
+      void made.planner.openDraft(draft)
+      void made.planner.openMember(file, template, today(), null)
+      return made
+    }
+    const ask = (more: number) => {
+      const fail = () => {
+        if (mine !== asked.current) return
+        line.current?.end()
+        line.current = null
+        if (more) ask(more - 1)
+        else setSeen({ forecast: null, hasFailed: true })
+      }
+      onFail.current = fail
+      line.current ??= open()
+      line.current.planner.forecast(today(), command, slot, week).then((forecast) => {
+        if (mine === asked.current) setSeen({ forecast, hasFailed: false })
+      }, fail)
+    }
+    ask(1)
   }, [library, draft, template, file, typed, slot, week])
-  return forecast
+  return seen
 }
+
+const nothingYet = { forecast: null, hasFailed: false }
