@@ -37,40 +37,42 @@ export default function TemplatesPage() {
         </p>
       )}
       {data && data.length > 0 && (
-        <table className="mt-6 w-full">
-          <thead className="text-left text-sm text-bark">
-            <tr>
-              <th className="py-2 font-medium">Name</th>
-              <th className="py-2 pl-3 text-right font-medium">Weeks</th>
-              <th className="py-2 pl-3 text-right font-medium">Sessions a week</th>
-              <th className="py-2 pl-3 text-right font-medium">Slots</th>
-              <th className="py-2 pl-3 text-right font-medium">Members</th>
-              <th className="py-2 pl-6 font-medium">Published</th>
-            </tr>
-          </thead>
-          <tbody className="divide-y divide-line border-y border-line">
-            {data.map(({ id, name, weeks, perWeek, slots, members, version, changedSince }) => (
-              <tr key={id}>
-                <td className="py-3">
-                  <Link
-                    to={`/templates/${id}`}
-                    className="font-serif text-lg font-semibold underline decoration-line underline-offset-4 hover:decoration-leaf"
-                  >
-                    {name}
-                  </Link>
-                </td>
-                <td className="py-3 text-right">{weeks}</td>
-                <td className="py-3 text-right">{perWeek}</td>
-                <td className="py-3 text-right">{slots}</td>
-                <td className="py-3 text-right">{members}</td>
-                <td className="py-3 pl-6 text-sm">
-                  {version === null ? 'Not yet' : `Version ${version}`}
-                  {version !== null && changedSince && <span className="text-acorn">, changed since</span>}
-                </td>
+        <div className="mt-6 overflow-x-auto">
+          <table className="w-full">
+            <thead className="text-left text-sm text-bark">
+              <tr>
+                <th className="py-2 font-medium">Name</th>
+                <th className="py-2 pl-3 text-right font-medium">Weeks</th>
+                <th className="py-2 pl-3 text-right font-medium">Sessions a week</th>
+                <th className="py-2 pl-3 text-right font-medium">Slots</th>
+                <th className="py-2 pl-3 text-right font-medium">Members</th>
+                <th className="py-2 pl-6 font-medium">Published</th>
               </tr>
-            ))}
-          </tbody>
-        </table>
+            </thead>
+            <tbody className="divide-y divide-line border-y border-line">
+              {data.map(({ id, name, weeks, perWeek, slots, members, version, changedSince }) => (
+                <tr key={id}>
+                  <td className="py-3">
+                    <Link
+                      to={`/templates/${id}`}
+                      className="font-serif text-lg font-semibold underline decoration-line underline-offset-4 hover:decoration-leaf"
+                    >
+                      {name}
+                    </Link>
+                  </td>
+                  <td className="py-3 text-right">{weeks}</td>
+                  <td className="py-3 text-right">{perWeek}</td>
+                  <td className="py-3 text-right">{slots}</td>
+                  <td className="py-3 text-right">{members}</td>
+                  <td className="py-3 pl-6 text-sm">
+                    {version === null ? 'Not yet' : `Version ${version}`}
+                    {version !== null && changedSince && <span className="text-acorn">, changed since</span>}
+                  </td>
+                </tr>
+              ))}
+            </tbody>
+          </table>
+        </div>
       )}
     </main>
   )
