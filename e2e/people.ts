@@ -11,14 +11,14 @@ export const phone = { width: 390, height: 844 }
 
 /** A small template file whose squat is a progression from 60 kg and whose bench press is 75% of the 1RM. */
 export const templateFile = (name: string): object => ({
-  format: 1,
+  format: 2,
   name,
   phases: [{ id: 'p', name: 'Block', weeks: 3, rotation: ['d'], perWeek: 2 }],
-  sessions: { d: { name: 'Slipway day', parts: [{ name: 'Main', slots: ['squat', 'bench'] }] } },
+  sessions: { d: { name: 'Slipway day', sections: [{ name: 'Main', slots: ['squat', 'bench'] }] } },
   slots: {
     squat: {
       exercise: 'backSquat',
-      follows: [{ progression: 'squat' }],
+      uses: [{ progression: 'squat' }],
       rows: { p: [[{ id: 'a', sets: 2, goal: { reps: 5 }, load: { of: 'progression' }, rest: 120 }]] },
     },
     bench: {

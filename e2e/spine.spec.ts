@@ -3,18 +3,18 @@ import { enter, importTemplate, inspect, phone } from './people.ts'
 
 /** A top set with back-offs that follow it, two tracks, and a day that one of them leaves something out of. */
 const template = (name: string) => ({
-  format: 1,
+  format: 2,
   name,
   phases: [{ id: 'p', name: 'Block', weeks: 3, rotation: ['d'], perWeek: 1 }],
-  sessions: { d: { name: 'Bench day', parts: [{ name: 'Main', slots: ['bench', 'curl'] }] } },
+  sessions: { d: { name: 'Bench day', sections: [{ name: 'Main', slots: ['bench', 'curl'] }] } },
   slots: {
     bench: {
       exercise: 'benchPress',
       rows: {
         p: [
           [
-            { id: 'top', sets: 1, goal: { reps: 5 }, load: { of: 'max', percent: 80 }, part: 'top' },
-            { id: 'back', sets: 2, goal: { reps: 5 }, load: { of: 'topSet', percent: 90 }, part: 'backOff' },
+            { id: 'top', sets: 1, goal: { reps: 5 }, load: { of: 'max', percent: 80 }, kind: 'top' },
+            { id: 'back', sets: 2, goal: { reps: 5 }, load: { of: 'topSet', percent: 90 }, kind: 'backOff' },
           ],
         ],
       },

@@ -169,7 +169,7 @@ test('a file with a broken slot is kept without it, and one of a newer version i
   await fault.getByRole('button', { name: 'Keep the rest' }).click()
   await expect(exercise(page, 'Back squat')).toBeVisible()
   await expect(exercise(page, 'Bench press')).toBeHidden()
-  await importTemplate(page, { ...file, format: 2 })
+  await importTemplate(page, { ...file, format: 3 })
   await expect(page.getByRole('alert')).toContainText('It was written by a newer version')
   await expect(page.getByRole('button', { name: 'Keep the rest' })).toBeHidden()
 })
@@ -231,11 +231,11 @@ test('what a rule writes is fixed for one week by typing over it, and given back
   page,
 }) => {
   await enter(page, 'Wren')
-  const rungs = [
+  const schemes = [
     { sets: 5, reps: 5, step: { kg: 2.5, lb: 5 } },
     { sets: 4, reps: 4, step: { kg: 5, lb: 10 } },
   ]
-  const params = { startLoad: { kg: 60, lb: 135 }, rungs, misses: 1, backBy: 10 }
+  const params = { startLoad: { kg: 60, lb: 135 }, schemes, misses: 1, backBy: 10 }
   await importTemplate(page, withRule('Fixed', { rule: 'schemeLadder', params }))
   const sets = (said: string) =>
     first(page).getByRole('button', { name: `Sets of Back squat: ${said}`, exact: true })
@@ -350,7 +350,7 @@ test('sessions are moved and copied by keys, and dragged by their number', async
   await enter(page, 'Wren')
   const file = templateFile('Week') as { phases: object[]; sessions: Record<string, object>; slots: object }
   const phases = file.phases.map((phase) => ({ ...phase, rotation: ['d', 'e'] }))
-  const evening = { name: 'Evening', parts: [{ name: 'Main', slots: ['dip'] }] }
+  const evening = { name: 'Evening', sections: [{ name: 'Main', slots: ['dip'] }] }
   const dip = { exercise: 'dip', rows: { p: [[{ sets: 3, goal: { reps: 8 }, load: { of: 'free' } }]] } }
   await importTemplate(page, {
     ...file,

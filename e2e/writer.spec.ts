@@ -111,7 +111,7 @@ test('a template file with faults shows where they are and saves nothing', async
   await expect(page.getByRole('alert')).toContainText(
     'trainingMax: expected percent of the 1RM, 50 to 100; got 400.',
   )
-  await importTemplate(page, '{"format": 1,')
+  await importTemplate(page, '{"format": 2,')
   await expect(page.getByRole('alert')).toContainText('expected JSON')
   await expect(rows).toHaveCount(before)
 })

@@ -8,7 +8,7 @@ import { generated } from './docs.ts'
 const root = new URL('../', import.meta.url)
 const read = (path: string): string => readFileSync(new URL(path, root), 'utf8')
 const ajv = new Ajv2020({ strict: false, validateFormats: false })
-const compiled = (name: string) => ajv.compile(JSON.parse(read(`docs/schemas/${name}-1.schema.json`)))
+const compiled = (name: string) => ajv.compile(JSON.parse(read(`docs/schemas/${name}-2.schema.json`)))
 
 test.each(Object.keys(generated()))('%s is up to date (npm run docs)', (path) => {
   expect(read(path)).toBe(generated()[path])
@@ -24,7 +24,7 @@ describe('the JSON Schemas', () => {
   })
 
   // The schema and the reader must agree on the shape of a file: what one refuses, the other does.
-  const good = () => JSON.parse(read('core/fixtures/plus-set-and-light-week/template.json'))
+  const good = () => JSON.parse(read('core/fixtures/amrap-set-and-deload/template.json'))
   test.each<[string, (file: ReturnType<typeof good>) => void]>([
     ['an unknown key', (file) => (file.colour = 'red')],
     ['a percent of 0', (file) => (file.slots.bench.rows.p[0][0].load.percent = 0)],
@@ -33,9 +33,9 @@ describe('the JSON Schemas', () => {
     ['reps that run backwards', (file) => (file.slots.bench.rows.p[0][0].goal.reps = { from: 5 })],
     ['an unknown exercise', (file) => (file.slots.bench.exercise = 'bench')],
     ['an unknown load', (file) => (file.slots.bench.rows.p[0][0].load = { of: 'moon' })],
-    ['a change with a stray key', (file) => (file.phases[0].light[0].do.x = 1)],
+    ['a change with a stray key', (file) => (file.phases[0].deloads[0].do.x = 1)],
     ['no phases', (file) => (file.phases = [])],
-    ['another format', (file) => (file.format = 2)],
+    ['another format', (file) => (file.format = 3)],
   ])('refuse %s, as the reader does', (_, spoil) => {
     const file = good()
     expect(template(file)).toBe(true)
@@ -50,7 +50,7 @@ describe('the format documents', () => {
     const blocks = [...read('docs/template-format.md').matchAll(/```json\n([\s\S]*?)```/g)].map(([, text]) =>
       JSON.parse(text ?? ''),
     )
-    const whole = blocks.filter((block) => block.format === 1)
+    const whole = blocks.filter((block) => block.format === 2)
     expect(whole.length).toBeGreaterThan(0)
     for (const block of whole) expect(readTemplate(block).issues).toBeUndefined()
     const [brought] = blocks.filter((block) => block.exercises && block.format === undefined)

@@ -15,12 +15,12 @@ import { triggerOf } from '@young-oak/core/triggers'
 import {
   adjustmentShape,
   headShape,
-  partShape,
+  sectionShape,
   phaseRuleShape,
   phaseShape,
   progressionShape,
   sessionShape,
-  setGroupShape,
+  setPrescriptionShape,
   slotShape,
   stageShape,
   trackShape,
@@ -30,7 +30,7 @@ import {
 } from '@young-oak/core/template'
 import { formatNumber } from '@young-oak/core/units'
 import { warmUpOf } from '@young-oak/core/warmups'
-import { advisor, beginnings, lightWeeks, progressionRules, shorthand } from './docsTables.ts'
+import { advisor, beginnings, deloadWeeks, progressionRules, shorthand } from './docsTables.ts'
 import { http } from './docsHttp.ts'
 import { jsonSchema } from './jsonSchema.ts'
 
@@ -40,11 +40,11 @@ const draft = 'https://json-schema.org/draft/2020-12/schema'
 /** Every generated file by its path from the root. */
 export function generated(): Record<string, string> {
   return {
-    'docs/schemas/template-1.schema.json': asFile(templateSchema()),
-    'docs/schemas/member-1.schema.json': asFile(memberSchema()),
+    'docs/schemas/template-2.schema.json': asFile(templateSchema()),
+    'docs/schemas/member-2.schema.json': asFile(memberSchema()),
     'docs/reference.md': reference(),
     'docs/progression-rules.md': progressionRules(ruleUnit),
-    'docs/light-weeks.md': lightWeeks(recipeUnit),
+    'docs/deloads.md': deloadWeeks(recipeUnit),
     'docs/advisor.md': advisor(),
     'docs/shorthand.md': shorthand(),
     'docs/beginnings.md': beginnings(),
@@ -58,15 +58,15 @@ function templateSchema(): Json {
       tagged('of', of, jsonSchema(params), title),
     ),
   }
-  const sign = (more?: Json): Json => ({
+  const trigger = (more?: Json): Json => ({
     oneOf: Object.entries(triggerOf).map(([kind, { params, title }]) =>
-      tagged('sign', kind, jsonSchema(params), title, more),
+      tagged('trigger', kind, jsonSchema(params), title, more),
     ),
   })
   const stage = {
     oneOf: Object.entries(ruleOf).map(([rule, { params, title }]) => ({
       title,
-      ...jsonSchema(stageShape, { rule: { const: rule }, params: jsonSchema(params), until: sign() }),
+      ...jsonSchema(stageShape, { rule: { const: rule }, params: jsonSchema(params), until: trigger() }),
     })),
   }
   const inPhase = {
@@ -79,13 +79,16 @@ function templateSchema(): Json {
   const weeks = {
     oneOf: [
       jsonSchema(weeksField()),
-      jsonSchema(untilShape, { until: sign({ progression: { type: 'string' } }) }),
+      jsonSchema(untilShape, { until: trigger({ progression: { type: 'string' } }) }),
     ],
   }
   const goal = {
     oneOf: Object.values(goalOf).map(({ shape, title }) => ({ title, ...jsonSchema(shape) })),
   }
-  const rows = { type: 'object', additionalProperties: list(list(jsonSchema(setGroupShape, { load, goal }))) }
+  const rows = {
+    type: 'object',
+    additionalProperties: list(list(jsonSchema(setPrescriptionShape, { load, goal }))),
+  }
   const warmUp = {
     oneOf: Object.entries(warmUpOf).map(([kind, { params, title }]) =>
       tagged('kind', kind, jsonSchema(params), title),
@@ -93,8 +96,8 @@ function templateSchema(): Json {
   }
   const whole = jsonSchema(headShape, {
     warmUp,
-    phases: list(jsonSchema(phaseShape, { light: changes, weeks })),
-    sessions: byId(jsonSchema(sessionShape, { parts: list(jsonSchema(partShape)) })),
+    phases: list(jsonSchema(phaseShape, { deloads: changes, weeks })),
+    sessions: byId(jsonSchema(sessionShape, { parts: list(jsonSchema(sectionShape)) })),
     slots: byId(
       jsonSchema(slotShape, {
         rows,
@@ -175,9 +178,9 @@ function reference(): string {
       ...examples.map(({ goal, cell }) => `- \`${JSON.stringify(goal)}\` is typed as \`${cell}\``),
       '',
     ]),
-    'Progression rules stand in [progression-rules.md](progression-rules.md), ways of making a week light in [light-weeks.md](light-weeks.md).',
+    'Progression rules stand in [progression-rules.md](progression-rules.md), ways of making a week light in [deloads.md](deloads.md).',
     '',
-    '## Signs (`until.sign`)',
+    '## Triggers (`until.trigger`)',
     ...Object.entries(triggerOf).flatMap(([kind, { title, params, examples }]) =>
       unit(kind, title, jsonSchema(params), examples),
     ),

@@ -43,10 +43,10 @@ const member: Member = {
 /** One slot of squats with one session a week, for somebody whose squat is 100 kg. */
 function oneSlot(slot: object, more: object = {}): Template {
   const { template, issues } = readTemplate({
-    format: 1,
+    format: 2,
     name: 'One lift',
     phases: [{ id: 'p', name: 'P', weeks, rotation: ['a'], perWeek: 1 }],
-    sessions: { a: { name: 'A', parts: [{ name: 'Main', slots: ['squat'] }] } },
+    sessions: { a: { name: 'A', sections: [{ name: 'Main', slots: ['squat'] }] } },
     slots: { squat: { exercise: 'backSquat', ...slot } },
     ...more,
   })
@@ -67,16 +67,16 @@ function asked(template: Template, suppose?: Supposed): string[] {
   return (plans.e?.weeks ?? []).map(({ places }) => {
     const [slot] = places[0]?.slots ?? []
     if (!slot) return 'no training'
-    const left = slot.groups[0]?.rir
+    const left = slot.sets[0]?.rir
     const variant = slot.variant ? `${slot.variant}: ` : ''
     const became = slot.supposed === 'miss' || slot.supposed === 'skip' ? ` (${slot.supposed})` : ''
-    return `${variant}${slot.groups.map((group) => formatGroup(library, group)).join(', ')}${left === undefined ? '' : `, ${left} left`}${became}`
+    return `${variant}${slot.sets.map((group) => formatGroup(library, group)).join(', ')}${left === undefined ? '' : `, ${left} left`}${became}`
   })
 }
 
 function weekTable(kind: RuleKind, params: object): string[] {
   const slot = {
-    follows: [{ progression: 'squat', role: sampleRole(kind) }],
+    uses: [{ progression: 'squat', role: sampleRole(kind) }],
     rows: { p: [[sampleGroup(kind)]] },
   }
   const template = oneSlot(slot, {
@@ -112,7 +112,7 @@ export function progressionRules(unit: (kind: RuleKind) => string[]): string {
   return `${lines.join('\n')}\n`
 }
 
-export function lightWeeks(unit: (kind: DeloadKind) => string[]): string {
+export function deloadWeeks(unit: (kind: DeloadKind) => string[]): string {
   const lines = [
     '# Light weeks',
     '',
@@ -142,7 +142,7 @@ export function lightWeeks(unit: (kind: DeloadKind) => string[]): string {
 
 function lightTable(kind: DeloadKind, params: object): string[] {
   const isTaper = deloadOf[kind].weeks(params).some(({ toTest }) => toTest !== undefined)
-  const light = deloadOf[kind].weeks(params).flatMap(({ toTest, do: changes }, i) =>
+  const deload = deloadOf[kind].weeks(params).flatMap(({ toTest, do: changes }, i) =>
     changes.map((change, j) => ({
       id: `l${i}-${j}`,
       do: change,
@@ -157,7 +157,7 @@ function lightTable(kind: DeloadKind, params: object): string[] {
     weeks: count,
     rotation: ['a'],
     perWeek: 3,
-    light,
+    deloads: deload,
     ...(isTaper && { ends: 'test day' }),
   }
   const template = oneSlot({ rows }, { phases: [phase] })
@@ -175,8 +175,8 @@ function lightTable(kind: DeloadKind, params: object): string[] {
     '|---|---|---|---|---|',
     ...made.map(({ places, toTest }) => {
       const [slot] = places[0]?.slots ?? []
-      const [is, was] = [slot?.groups[0], slot?.withoutDeload?.[0]]
-      const week = toTest === undefined ? 'light' : toTest ? `${toTest} before the test` : 'of the test'
+      const [is, was] = [slot?.sets[0], slot?.withoutDeload?.[0]]
+      const week = toTest === undefined ? 'deload' : toTest ? `${toTest} before the test` : 'of the test'
       const asks = is
         ? `${formatGroup(library, is)}${is.rir === undefined ? '' : `, ${is.rir} left`}`
         : 'nothing'

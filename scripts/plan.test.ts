@@ -69,12 +69,12 @@ test('the table holds the weeks, the loads and what became of them', () => {
 })
 
 test('--why prints the arithmetic and --json the data', () => {
-  const { stdout } = run(...files('plus-set-and-light-week'), '--why')
+  const { stdout } = run(...files('amrap-set-and-deload'), '--why')
   expect(stdout).toContain('1RM 101.33 kg, accepted on 10 Mar 2026 from 80 kg × 8 by Epley')
   expect(stdout).toContain('training max 90% of it: 91.2 kg')
-  expect(stdout).toContain('light: −10 points, 64% instead of 74%')
+  expect(stdout).toContain('deload: −10 points, 64% instead of 74%')
   const data = JSON.parse(run(...files('pounds-and-few-plates'), '--json').stdout)
-  expect(data.plans.enrolment.weeks[3].places[0].slots[0].groups[0]).toMatchObject({
+  expect(data.plans.enrolment.weeks[3].places[0].slots[0].sets[0]).toMatchObject({
     load: { value: 215, unit: 'lb' },
     short: true,
     side: [45, 25, 10, 5],
@@ -101,14 +101,14 @@ describe('a bad file ends with 2 and one line for each fault', () => {
   test('in a member', () => {
     const file = write(
       'member.json',
-      '{"format": 1, "enrolments": [{"segments": [{"from": "soon"}]}], "facts": []}',
+      '{"format": 2, "enrolments": [{"segments": [{"from": "soon"}]}], "facts": []}',
     )
     expect(fault(template, file)).toEqual([
       `${file}: enrolments[0].segments[0].from: expected a day like 2026-03-02; got "soon".`,
     ])
   })
   test('that is not JSON, or not there', () => {
-    const file = write('broken.json', '{\n"format": 1\n"name": 2}')
+    const file = write('broken.json', '{\n"format": 2\n"name": 2}')
     expect(fault(file, member)[0]).toMatch(/line 3: expected JSON; got/)
     expect(fault('/nowhere.json', member)[0]).toMatch(/expected a file that can be read/)
   })

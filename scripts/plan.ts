@@ -9,7 +9,7 @@ import {
   sayLighter,
   formatCircuit,
   formatGroup,
-  formatGroups,
+  formatSetsShown,
   formatWarmUps,
   needWords,
 } from '@young-oak/core/views'
@@ -81,7 +81,7 @@ function readVersions(paths: string[]): { versions: Record<string, Template>; li
 
 function printWeek(library: Library, { version }: Plan, week: PlannedWeek, withWhy: boolean): void {
   const marks = [
-    week.light && 'light',
+    week.deload && 'deload',
     week.from && `from ${formatDay(week.from)}`,
     week.toTest === 0 ? 'week of the test' : week.toTest !== undefined && `${week.toTest} before the test`,
     week.version !== version && week.version,
@@ -103,27 +103,27 @@ function printSession(library: Library, session: PlannedSession, withWhy: boolea
         : ''
     const scored = slot.circuit ? `${formatCircuit(slot.circuit)}: ` : ''
     print(
-      `     ${nameOf(library, slot).padEnd(widest)}  ${scored}${formatGroups(library, slot.groups)}${verdict}${need}`,
+      `     ${nameOf(library, slot).padEnd(widest)}  ${scored}${formatSetsShown(library, slot.sets)}${verdict}${need}`,
     )
     slot.withoutDeload?.forEach((was, i) => {
-      const is = slot.groups[i]
+      const is = slot.sets[i]
       if (is)
         print(
           `     ${' '.repeat(widest)}  in place of ${formatGroup(library, was)}: ${sayLighter(lighterThan(was, is))}`,
         )
     })
     if (slot.warmUps) print(`     ${' '.repeat(widest)}  warm-up ${formatWarmUps(slot.warmUps)}`)
-    if (withWhy) for (const group of slot.groups) printWhy(library, group)
+    if (withWhy) for (const group of slot.sets) printWhy(library, group)
   }
   const lines = new Set(session.slots.map(({ slot }) => slot))
-  for (const { slot, rung } of session.changes) if (!lines.has(slot)) print(`     ${slot}: ${explain(rung)}`)
+  for (const { slot, step } of session.changes) if (!lines.has(slot)) print(`     ${slot}: ${explain(step)}`)
 }
 
 const nameOf = (library: Library, slot: PlannedSession['slots'][number]): string =>
   slot.circuit?.name ?? liftName(library, slot)
 
 /** ": 5, 5, 4" for the reps of what was done, "?" where none were noted, with the loads where they were not the ones asked. */
-function sayDone({ done = [], groups }: PlannedSession['slots'][number]): string {
+function sayDone({ done = [], sets: groups }: PlannedSession['slots'][number]): string {
   const asked = groups.flatMap((group) => Array.from({ length: group.sets }, () => group.load))
   const reps = done.map(({ load, amount, reps = '?', n, state }) => {
     if (amount) return formatAmount(amount)
@@ -137,7 +137,7 @@ function sayDone({ done = [], groups }: PlannedSession['slots'][number]): string
 function printWhy(library: Library, group: Parameters<typeof formatGroup>[1]): void {
   if (!group.why.length) return
   print(`       ${formatGroup(library, group)}`)
-  for (const rung of group.why) print(`         - ${explain(rung)}`)
+  for (const step of group.why) print(`         - ${explain(step)}`)
 }
 
 function readArguments() {

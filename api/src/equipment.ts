@@ -5,13 +5,13 @@ import type { Id } from '@young-oak/core/parsing'
 import type { Unit } from '@young-oak/core/units'
 
 /** A place of the gym, and what it has today; null where nobody has listed it. */
-export type PlaceView = { id: Id; name: string; has: EquipmentBody | null }
+export type LocationView = { id: Id; name: string; has: EquipmentBody | null }
 
 /** What a member's loads are made of: the gym's places and their own, and which of them "at home" is. */
-export type OwnEquipment = { places: PlaceView[]; home: Id; unit: Unit }
+export type OwnEquipment = { locations: LocationView[]; home: Id; unit: Unit }
 
 /** The place that is the member's own, beside those of the gym. */
-export const ownPlace = 'own'
+export const ownLocation = 'own'
 
 /** What a place has is read piece by piece, as in a file; the faults are located in the same way. */
 export const equipmentSchema = object({
@@ -20,14 +20,14 @@ export const equipmentSchema = object({
 }).noUnknown()
 export type GivenEquipment = InferType<typeof equipmentSchema>
 
-export const placeSchema = object({
+export const locationSchema = object({
   name: string()
     .trim()
     .min(1, 'Give the place a name.')
     .max(80, 'At most 80 characters.')
     .required('Give the place a name.'),
 }).noUnknown()
-export type GivenPlace = InferType<typeof placeSchema>
+export type GivenLocation = InferType<typeof locationSchema>
 
 export const settingSchema = object({
   home: string().max(80).optional(),

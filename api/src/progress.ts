@@ -1,10 +1,10 @@
 import { day } from './fields.ts'
 import { mixed, object, type InferType } from 'yup'
-import type { LightPolicy } from '@young-oak/core/template'
+import type { DeloadPolicy } from '@young-oak/core/template'
 import type { Offer } from '@young-oak/core/plan'
 import type { Advice } from '@young-oak/core/advice'
 import type { Lift } from '@young-oak/core/library'
-import type { CheckIn, EventKind, LightFact } from '@young-oak/core/facts'
+import type { CheckIn, EventKind, DeloadFact } from '@young-oak/core/facts'
 import type { Evidence } from '@young-oak/core/evidence'
 import type { Block, Seen, Target, TrialResult } from '@young-oak/core/trends'
 import type { Day, Unit } from '@young-oak/core/units'
@@ -19,7 +19,7 @@ export type GivenFact = InferType<typeof givenFactSchema>
 /** How a member does: what the advisor says and goes by, lifts with goals, trials, and what they have said of themselves. */
 export type ProgressView = {
   unit: Unit
-  programs: { enrolment: string; name: string; policy: LightPolicy; advice: Advice; phase?: string }[]
+  programs: { enrolment: string; name: string; policy: DeloadPolicy; advice: Advice; phase?: string }[]
   offers: Offer[]
   lifts: { lift: Lift; seen: Seen[]; targets: Target[] }[]
   /** Blocks of the member's programs that are not over: a goal may be for one. */
@@ -44,11 +44,11 @@ export type ProgressView = {
     from: Day
     weeks: number
     back: number[]
-    reason?: LightFact['reason']
+    reason?: DeloadFact['reason']
     says: string
   }[]
   /** The most sets of a muscle a week that the member has set. */
-  ceilings: Evidence['ceilings']
+  mostSets: Evidence['mostSets']
   /** Answers that were taken or left in the last week. */
   taken: Evidence['adviceTaken']
 }

@@ -1,20 +1,21 @@
 import { array, mixed, number, object, string, type InferType } from 'yup'
-import { commandNames, type Command, type Difference, type Template } from '@young-oak/core/template'
-import { isId } from '@young-oak/core/parsing'
+import {
+  isCommand,
+  upgradeCommand,
+  type Command,
+  type Difference,
+  type Template,
+} from '@young-oak/core/template'
 import { isDay } from '@young-oak/core/units'
 
-/** Named, and with ids that can be ids; in several commands each of them, and none of those is several again. */
-export function isCommand(value: unknown, isOneOfSeveral = false): value is Command {
-  if (typeof value !== 'object' || value === null) return false
-  const given = value as Record<string, unknown>
-  if (!commandNames.includes(given.do as string)) return false
-  if (idFields.some((field) => field in given && !isId(given[field]))) return false
-  if (given.do !== 'several') return true
-  const { commands } = given
-  return !isOneOfSeveral && Array.isArray(commands) && commands.every((one) => isCommand(one, true))
-}
-
-const idFields = ['slot', 'session', 'phase', 'group', 'progression', 'stage', 'track', 'change']
+/** The commands of edits in today's format. */
+export const commandsOf = ({
+  edits,
+  format = 1,
+}: {
+  edits: readonly { command: unknown }[]
+  format?: number
+}): unknown[] => edits.map(({ command }) => upgradeCommand(command, format))
 
 /** A command's own values are checked once it is applied. None asks only for what others have done since. */
 export const editsSchema = object({
@@ -24,15 +25,22 @@ export const editsSchema = object({
     .of(
       object({
         id: string().uuid().required(),
-        command: mixed<Command>((value): value is Command => isCommand(value))
-          .typeError('The server does not know this edit: load the page again.')
-          .required(),
+        command: mixed<object>().required(),
       }).noUnknown(),
     )
     .max(200)
     .required(),
-}).noUnknown()
+  /** The format of the commands; the first one where nothing is said. */
+  format: number().integer().min(1).optional(),
+})
+  .noUnknown()
+  .test('known', 'The server does not know one of these edits: load the page again.', (given) =>
+    commandsOf(given).every((command) => isCommand(command)),
+  )
 export type Edits = InferType<typeof editsSchema>
+
+/** An edit in today's format, as the page keeps it. */
+export type Edit = { id: string; command: Command }
 
 export const importSchema = object({
   template: mixed<object>().required('Choose a template file.'),

@@ -43,7 +43,7 @@ export const setSchema = object({
   .noUnknown()
   .test('fitsBody', fitsBodyMessage, (set, { options }) => fitsBody(set, options.context))
 /** The id of a place, where the next session will be trained. */
-export const placeId = () =>
+export const locationId = () =>
   string()
     .test('id', 'This is no place.', (value) => value === undefined || isId(value))
     .optional()
@@ -81,7 +81,7 @@ export type Operation =
       attempt?: number
       date: string
       /** Where it is trained; home when it is not said. */
-      place?: string
+      location?: string
     }
   | { id: string; kind: 'set'; session: string; rev: number; set: GivenSet }
   | { id: string; kind: 'close'; session: string }
@@ -90,6 +90,7 @@ export type Operation =
 
 /** The envelope; each operation is checked by itself, so that a bad one never blocks the others. */
 export const operationsSchema = object({
+  format: number().integer().min(1).optional(),
   operations: array().of(mixed<object>().required()).min(1).max(200).required(),
 }).noUnknown()
 
@@ -102,7 +103,7 @@ export const operationSchemas = {
     position: number().integer().min(1).max(1000).required(),
     attempt: number().integer().min(1).max(20).optional(),
     date: day().required(),
-    place: string().max(80).optional(),
+    location: string().max(80).optional(),
   }).noUnknown(),
   set: object({
     id: id(),
@@ -136,5 +137,5 @@ export type TodayView = {
   /** Maxes that training suggests. */
   proposals: ProposedMax[]
   /** The gym's places; where there are several, or one of the member's own, they say where they train. */
-  places: { id: string; name: string }[]
+  locations: { id: string; name: string }[]
 }

@@ -4,6 +4,13 @@ import type { Fact } from '@young-oak/core/facts'
 import type { Enrolment, SessionLog } from '@young-oak/core/member'
 import { readTemplate, type Template } from '@young-oak/core/template'
 import { addDays, type Day, type Rack } from '@young-oak/core/units'
+import {
+  draftColumns,
+  factColumns,
+  logColumns,
+  setColumns,
+  versionColumns,
+} from '@young-oak/server/database/columns'
 import { migrate } from '@young-oak/server/database/migrate'
 import { connect } from '@young-oak/server/database/open'
 import { demoAccounts } from '@young-oak/server/features/accounts/demoAccounts'
@@ -52,18 +59,18 @@ async function main(): Promise<void> {
 async function fill(db: Db, today: Day): Promise<void> {
   const start = addDays(mondayOf(today), -7 * weeksOfLogs)
   const [{ id: gymId }] = await db('gym').insert(gym).returning('id')
-  await db('place').insert({ gym_id: gymId, ...place })
-  await db('place_equipment').insert({
+  await db('location').insert({ gym_id: gymId, ...place })
+  await db('location_equipment').insert({
     gym_id: gymId,
-    place_id: place.id,
+    location_id: place.id,
     acts_from: addDays(start, -30),
     racks: JSON.stringify(racks),
     fixed: JSON.stringify(fixed),
   })
-  await db('place').insert({ gym_id: gymId, ...hotel })
-  await db('place_equipment').insert({
+  await db('location').insert({ gym_id: gymId, ...hotel })
+  await db('location_equipment').insert({
     gym_id: gymId,
-    place_id: hotel.id,
+    location_id: hotel.id,
     acts_from: addDays(start, -30),
     racks: JSON.stringify(hotelRacks),
   })
@@ -133,8 +140,9 @@ async function fillGroup(
 ): Promise<void> {
   const { template: body, issues } = readTemplate(template, clubExercises)
   if (!body) throw new Error(`invalid demo template "${template.name}": ${JSON.stringify(issues)}`)
-  const draft = JSON.stringify(body)
-  const [{ id: templateId }] = await db('template').insert({ gym_id: gymId, draft }).returning('id')
+  const [{ id: templateId }] = await db('template')
+    .insert({ gym_id: gymId, ...draftColumns(body) })
+    .returning('id')
   const note = 'First version.'
   const [{ id: version }] = await db('template_version')
     .insert({
@@ -142,7 +150,7 @@ async function fillGroup(
       template_id: templateId,
       number: 1,
       note,
-      body: draft,
+      ...versionColumns(body),
       staff_id: writer,
       published_at: addDays(start, -3),
     })
@@ -205,11 +213,7 @@ async function insertFacts(db: Db, gymId: string, memberId: string, facts: Fact[
     facts.map((fact) => ({
       gym_id: gymId,
       member_id: memberId,
-      id: fact.id,
-      rev: fact.rev,
-      change: fact.change,
-      date: fact.date,
-      body: JSON.stringify(fact),
+      ...factColumns(fact),
     })),
   )
 }
@@ -217,25 +221,21 @@ async function insertFacts(db: Db, gymId: string, memberId: string, facts: Fact[
 async function insertLogs(db: Db, gymId: string, memberId: string, logs: SessionLog[]): Promise<void> {
   if (!logs.length) return
   await db('session_log').insert(
-    logs.map(({ shown, ...log }) => ({
+    logs.map((log) => ({
       gym_id: gymId,
       id: log.id,
       member_id: memberId,
       enrolment_id: log.enrolment,
       date: log.date,
-      closed: log.closed,
-      copy: JSON.stringify(log),
-      shown: shown ? JSON.stringify(shown) : null,
+      ...logColumns(log),
+      shown: log.shown ? JSON.stringify(log.shown) : null,
     })),
   )
   const sets = logs.flatMap((log) =>
     log.sets.map((set) => ({
       gym_id: gymId,
       session_id: log.id,
-      id: set.id,
-      rev: set.rev,
-      change: set.change,
-      body: JSON.stringify(set),
+      ...setColumns(set),
     })),
   )
   await db.batchInsert('set_entry', sets, 500)

@@ -5,7 +5,7 @@ const byRule = { of: 'progression' } as const
 
 /** A made-up template whose sets follow a weekly count and what is said after sessions, and whose loads beat the last by a little. */
 export const mudflatSets: Template = {
-  format: 1,
+  format: 2,
   name: 'Mudflat sets',
   note: 'Three days. Say after each session how worked you feel: your sets follow it.',
   maxes: {
@@ -20,23 +20,23 @@ export const mudflatSets: Template = {
   away: { weeks: 2, back: -10 },
   rounding: 'nearest',
   warmUp: { kind: 'fewSets', sets: 2 },
-  phases: [{ id: 'p', name: 'Build', weeks, rotation: ['a', 'b', 'c'], perWeek: 3, light: [] }],
+  phases: [{ id: 'p', name: 'Build', weeks, rotation: ['a', 'b', 'c'], perWeek: 3, deloads: [] }],
   sessions: {
     a: {
       name: 'Squat and press',
-      parts: [
+      sections: [
         { name: 'Main', slots: ['a-squat', 'a-bench', 'a-row'] },
         { name: 'After', slots: ['a-plank'] },
       ],
     },
     b: {
       name: 'Pull',
-      parts: [
+      sections: [
         { name: 'Main', slots: ['b-pull', 'b-shoulder'] },
-        { name: 'Arms', slots: ['b-curl', 'b-push'], turns: { by: 'week', every: 1 } },
+        { name: 'Arms', slots: ['b-curl', 'b-push'], rotation: { by: 'week', every: 1 } },
       ],
     },
-    c: { name: 'Legs and chest', parts: [{ name: 'Main', slots: ['c-leg', 'c-incline'] }] },
+    c: { name: 'Legs and chest', sections: [{ name: 'Main', slots: ['c-leg', 'c-incline'] }] },
   },
   slots: {
     'a-squat': slot('backSquat', 3, { from: 6, to: 8 }, byRule, [
@@ -49,12 +49,12 @@ export const mudflatSets: Template = {
     ]),
     'a-row': {
       ...slot('barbellRow', 3, 8, { of: 'free' }, []),
-      turns: { with: [{ exercise: 'seatedCableRow' }], by: 'week', every: 3 },
+      rotation: { with: [{ exercise: 'seatedCableRow' }], by: 'week', every: 3 },
     },
     'a-plank': {
       exercise: 'plank',
       by: 'week',
-      follows: [{ progression: 'plank', role: 'main' }],
+      uses: [{ progression: 'plank', role: 'main' }],
       rows: everyWeek({ id: 'hold', sets: 2, goal: { seconds: 30 }, load: { of: 'none' }, rest: 60 }),
     },
     'b-pull': slot('deadlift', 3, 5, byRule, [
@@ -88,7 +88,7 @@ export const mudflatSets: Template = {
         {
           id: 'one',
           rule: 'linear',
-          params: { startPercent: 70, step: { kg: 5, lb: 10 }, misses: 2, resetBy: 10, onStall: 'lightWeek' },
+          params: { startPercent: 70, step: { kg: 5, lb: 10 }, misses: 2, resetBy: 10, onStall: 'deload' },
         },
       ],
     },
@@ -119,13 +119,13 @@ function slot(
   sets: number,
   reps: number | { from: number; to: number },
   load: Slot['rows'][string][number][number]['load'],
-  follows: Slot['follows'],
+  uses: Slot['uses'],
 ): Slot {
   const rir = load.of === 'progression' ? {} : { rir: 2 }
   return {
     exercise,
     by: 'week',
-    follows,
+    uses: uses,
     rows: everyWeek({ id: 'work', sets, goal: { reps }, load, ...rir, rest: 120 }),
   }
 }
@@ -142,11 +142,11 @@ function ramp(kg: number, lb: number): Template['progressions'][string] {
     stages: [
       {
         id: 'one',
-        rule: 'reserveRamp',
+        rule: 'rirRamp',
         params: {
           startPercent: 65,
-          firstLeft: 3,
-          lastLeft: 1,
+          firstRir: 3,
+          lastRir: 1,
           every: 2,
           by: 'load',
           step,
@@ -154,7 +154,7 @@ function ramp(kg: number, lb: number): Template['progressions'][string] {
           unbeaten: 2,
           resetBy: 10,
         },
-        until: { sign: 'outgrown', exposures: 4 },
+        until: { trigger: 'outgrown', exposures: 4 },
         offers: true,
       },
       {

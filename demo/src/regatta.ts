@@ -1,14 +1,14 @@
-import type { SetGroup, Slot, Template } from '@young-oak/core/template'
+import type { SetPrescription, Slot, Template } from '@young-oak/core/template'
 import type { Span } from '@young-oak/core/units'
 import type { Adjustment } from '@young-oak/core/adjustments'
 
 type Exercise = Slot['exercise']
-const build = (row: SetGroup[]): Slot['rows'] => ({ build: Array.from({ length: 6 }, () => row) })
-const bare = { by: 'week' as const, follows: [] }
+const build = (row: SetPrescription[]): Slot['rows'] => ({ build: Array.from({ length: 6 }, () => row) })
+const bare = { by: 'week' as const, uses: [] }
 
 /** A made-up template with a test day, three tracks, and a squat that is one progression on three days. */
 export const regattaLadder: Template = {
-  format: 1,
+  format: 2,
   name: 'Regatta ladder',
   note: 'Six weeks of building, then a countdown to the club test. The test day may move: your weeks follow it.',
   maxes: { use: 'newest' },
@@ -22,7 +22,7 @@ export const regattaLadder: Template = {
       weeks: 6,
       rotation: ['volume', 'easy', 'heavy'],
       perWeek: 3,
-      light: [
+      deloads: [
         { id: 'ease-load', do: { kind: 'scaleLoad', by: -10 }, where: { weeks: [4] } },
         { id: 'ease-sets', do: { kind: 'scaleSets', by: -40, round: 'up' }, where: { weeks: [4] } },
       ],
@@ -33,19 +33,25 @@ export const regattaLadder: Template = {
       weeks: 6,
       rotation: ['test1', 'test2'],
       perWeek: 2,
-      light: [],
+      deloads: [],
       ends: 'test day',
     },
   ],
   sessions: {
-    volume: { name: 'Volume', parts: [{ name: 'Main', slots: ['v-squat', 'v-bench', 'v-pull', 'v-knee'] }] },
-    easy: { name: 'Easy', parts: [{ name: 'Main', slots: ['e-squat', 'e-press', 'e-chin', 'e-lunge'] }] },
-    heavy: { name: 'Heavy', parts: [{ name: 'Main', slots: ['h-squat', 'h-dead', 'h-row'] }] },
+    volume: {
+      name: 'Volume',
+      sections: [{ name: 'Main', slots: ['v-squat', 'v-bench', 'v-pull', 'v-knee'] }],
+    },
+    easy: { name: 'Easy', sections: [{ name: 'Main', slots: ['e-squat', 'e-press', 'e-chin', 'e-lunge'] }] },
+    heavy: { name: 'Heavy', sections: [{ name: 'Main', slots: ['h-squat', 'h-dead', 'h-row'] }] },
     test1: {
       name: 'Legs to the test',
-      parts: [{ name: 'Main', slots: ['t1-squat', 't1-bench', 't1-knee'] }],
+      sections: [{ name: 'Main', slots: ['t1-squat', 't1-bench', 't1-knee'] }],
     },
-    test2: { name: 'Pull to the test', parts: [{ name: 'Main', slots: ['t2-dead', 't2-pull', 't2-row'] }] },
+    test2: {
+      name: 'Pull to the test',
+      sections: [{ name: 'Main', slots: ['t2-dead', 't2-pull', 't2-row'] }],
+    },
   },
   slots: {
     'v-squat': squat('volume', 5, 5, { of: 'progression' }, 180),
@@ -53,8 +59,8 @@ export const regattaLadder: Template = {
       ...bare,
       exercise: 'benchPress',
       rows: build([
-        group('top', 1, 5, { of: 'max', percent: 82 }, 180, { part: 'top' }),
-        group('back', 3, 5, { of: 'topSet', percent: 90 }, 150, { part: 'backOff' }),
+        group('top', 1, 5, { of: 'max', percent: 82 }, 180, { kind: 'top' }),
+        group('back', 3, 5, { of: 'topSet', percent: 90 }, 150, { kind: 'backOff' }),
       ]),
     },
     'v-pull': { ...bare, exercise: 'benchPull', rows: waves(72, 6) },
@@ -67,7 +73,7 @@ export const regattaLadder: Template = {
     'e-press': {
       exercise: 'overheadPress',
       by: 'week',
-      follows: [{ progression: 'press', role: 'main' }],
+      uses: [{ progression: 'press', role: 'main' }],
       rows: build([group('work', 3, { from: 6, to: 8 }, { of: 'progression' }, 150)]),
     },
     'e-chin': { ...bare, exercise: 'chinUp', rows: build([group('work', 3, 6, { of: 'none' }, 120)]) },
@@ -76,7 +82,7 @@ export const regattaLadder: Template = {
     'h-dead': {
       exercise: 'deadlift',
       by: 'week',
-      follows: [{ progression: 'deadlift', role: 'main' }],
+      uses: [{ progression: 'deadlift', role: 'main' }],
       rows: build([group('work', 1, 5, { of: 'progression' }, 240)]),
     },
     'h-row': { ...bare, exercise: 'barbellRow', rows: build([group('work', 3, 8, { of: 'free' }, 90)]) },
@@ -138,7 +144,7 @@ export const regattaLadder: Template = {
           id: 'quick',
           rule: 'linear',
           params: { startPercent: 74, step: { kg: 5, lb: 10 }, misses: 3, resetBy: 10 },
-          until: { sign: 'stalled', misses: 2, of: 3 },
+          until: { trigger: 'stalled', misses: 2, of: 3 },
         },
         {
           id: 'slow',
@@ -158,7 +164,7 @@ export const regattaLadder: Template = {
           { kind: 'scaleSets', by: -25, round: 'up' },
           { sessions: ['volume', 'easy', 'heavy'] },
         ),
-        change('stop', { kind: 'rirAtLeast', reps: 2 }, { phases: ['build'] }),
+        change('stop', { kind: 'rirAtLeast', rir: 2 }, { phases: ['build'] }),
       ],
     },
     heavier: {
@@ -187,10 +193,10 @@ function group(
   id: string,
   sets: number,
   reps: Span,
-  load: SetGroup['load'],
+  load: SetPrescription['load'],
   rest: number,
-  more: Partial<SetGroup> = {},
-): SetGroup {
+  more: Partial<SetPrescription> = {},
+): SetPrescription {
   return { id, sets, goal: { reps }, load, rest, ...more }
 }
 
@@ -198,11 +204,11 @@ function change(id: string, what: Adjustment['do'], where: Adjustment['where'] =
   return { id, do: what, where }
 }
 
-function squat(role: string, sets: number, reps: number, load: SetGroup['load'], rest: number): Slot {
+function squat(role: string, sets: number, reps: number, load: SetPrescription['load'], rest: number): Slot {
   return {
     exercise: 'backSquat',
     by: 'week',
-    follows: [{ progression: 'squat', role }],
+    uses: [{ progression: 'squat', role }],
     rows: build([group('work', sets, reps, load, rest)]),
   }
 }
@@ -228,12 +234,12 @@ function countdown(exercise: Exercise): Slot {
   return {
     exercise,
     by: 'toTest',
-    follows: [],
+    uses: [],
     capStep: { kg: 5, lb: 10 },
     rows: {
       countdown: [
         ...rows.map(([sets, reps, percent]) => [group('work', sets, reps, { of: 'max', percent }, 240)]),
-        [group('test', 1, 1, { of: 'max', percent: 102 }, 300, { part: 'test' })],
+        [group('test', 1, 1, { of: 'max', percent: 102 }, 300, { kind: 'test' })],
       ],
     },
   }

@@ -7,7 +7,7 @@ import {
   type Enrolment,
   type SessionLog,
   type SetLog,
-  type ShownGroup,
+  type ShownSets,
 } from '@young-oak/core/member'
 import {
   planMember,
@@ -100,7 +100,7 @@ function onTheRoad({ shown: _, ...log }: SessionLog): SessionLog {
     if (!set.load || exerciseOf(clubExercises, set).tool !== 'barbell') return set
     return { ...set, load: round(set.load, can, 'down').load }
   })
-  return { ...log, place: hotel.id, sets }
+  return { ...log, location: hotel.id, sets }
 }
 
 function train(
@@ -139,7 +139,7 @@ function train(
       })
       if (slot.circuit)
         return [{ ...entry(1), amount: { value: 540 + Math.round(dice() * 150), unit: 's' as const } }]
-      const asked = slot.groups.flatMap((group) =>
+      const asked = slot.sets.flatMap((group) =>
         Array.from({ length: group.sets }, (_, i) => ({ group, isLast: i === group.sets - 1 })),
       )
       const mood = (dice() - 0.5) * 2
@@ -178,7 +178,7 @@ function answersOf({ slots }: PlannedSession, weeks: number, dice: Dice): Sessio
 function repsDone(
   exercise: ExerciseId,
   person: Person,
-  group: ShownGroup,
+  group: ShownSets,
   load: Load | null,
   weeks: number,
   set: number,
@@ -193,7 +193,7 @@ function repsDone(
     return { reps: Math.max(from, Math.min(to, Math.round(to - set / 2 + mood))) }
   const now = max * (1 + (person.growth * weeks) / 100)
   const possible = Math.floor(30 * (now / inUnit(load, 'kg').value - 1) - set * 0.4 + mood)
-  const wanted = group.plus && isLast ? Math.max(from, possible - 1) : to
+  const wanted = group.amrap && isLast ? Math.max(from, possible - 1) : to
   const reps = Math.max(1, Math.min(wanted, possible))
   // Those who are asked to leave some say how many they had left.
   return group.rir === undefined ? { reps } : { reps, rir: Math.max(0, Math.min(5, possible - reps)) }
@@ -212,7 +212,7 @@ function maxOf(exercise: ExerciseId, person: Person): number | null {
 }
 
 /** What a member picks where the load is theirs: a share of the bench or squat, in whole dumbbells or pins. */
-function chosenLoad(exercise: ExerciseId, person: Person, group: ShownGroup): Load | null {
+function chosenLoad(exercise: ExerciseId, person: Person, group: ShownSets): Load | null {
   if (group.missing) return { value: person.unit === 'lb' ? 135 : 50, unit: person.unit ?? 'kg' }
   const shares: Partial<Record<ExerciseId, [number, number]>> = {
     lunge: [person.squat * 0.12, 2],
@@ -243,7 +243,7 @@ export const placeFacts = (date: Day): Fact[] =>
     date,
     actsFrom: date,
     kind: 'equipment',
-    place: id,
+    location: id,
     racks: own,
     ...(id === place.id && { fixed }),
   }))

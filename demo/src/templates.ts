@@ -1,9 +1,9 @@
 import type { Span } from '@young-oak/core/units'
-import type { SetGroup, Slot, Template } from '@young-oak/core/template'
+import type { SetPrescription, Slot, Template } from '@young-oak/core/template'
 
 /** Two made-up templates of different kinds: loads by a rule on a rotation, and waves of percent with a training max. */
 export const tidewayBase: Template = {
-  format: 1,
+  format: 2,
   name: 'Tideway base',
   note: 'Three days a week, two sessions in turn. Add a little each time you make every rep.',
   maxes: { use: 'newest' },
@@ -17,20 +17,20 @@ export const tidewayBase: Template = {
       weeks: 10,
       rotation: ['a', 'b'],
       perWeek: 3,
-      light: [{ id: 'ease', do: { kind: 'scaleLoad', by: -12 }, where: { weeks: [5] } }],
+      deloads: [{ id: 'ease', do: { kind: 'scaleLoad', by: -12 }, where: { weeks: [5] } }],
     },
   ],
   sessions: {
     a: {
       name: 'Session A',
-      parts: [
+      sections: [
         { name: 'Main', slots: ['a-squat', 'a-bench', 'a-row'] },
         { name: 'After', minutes: 10, slots: ['a-lunge', 'a-knee'] },
       ],
     },
     b: {
       name: 'Session B',
-      parts: [
+      sections: [
         { name: 'Main', slots: ['b-squat', 'b-press', 'b-deadlift'] },
         { name: 'After', minutes: 10, slots: ['b-chin', 'b-back'] },
       ],
@@ -70,9 +70,9 @@ export const tidewayBase: Template = {
 }
 
 const ladder: Template['warmUp'] = {
-  kind: 'ladder',
+  kind: 'listed',
   bar: 10,
-  rungs: [
+  sets: [
     { percent: 40, reps: 5 },
     { percent: 60, reps: 3 },
     { percent: 80, reps: 2 },
@@ -80,7 +80,7 @@ const ladder: Template['warmUp'] = {
 }
 
 export const estuaryWaves: Template = {
-  format: 1,
+  format: 2,
   name: 'Estuary waves',
   note: 'Four days, two waves of three weeks with a light week behind each. Last set of the main lift: as many good reps as there are, one left in the tank.',
   trainingMax: 95,
@@ -92,22 +92,22 @@ export const estuaryWaves: Template = {
   sessions: {
     lower1: {
       name: 'Lower, squat',
-      parts: [{ name: 'Main', slots: ['l1-squat', 'l1-hinge', 'l1-leg', 'l1-trunk'] }],
+      sections: [{ name: 'Main', slots: ['l1-squat', 'l1-hinge', 'l1-leg', 'l1-trunk'] }],
     },
     upper1: {
       name: 'Upper, bench',
-      parts: [{ name: 'Main', slots: ['u1-bench', 'u1-pull', 'u1-row', 'u1-arm'] }],
+      sections: [{ name: 'Main', slots: ['u1-bench', 'u1-pull', 'u1-row', 'u1-arm'] }],
     },
     lower2: {
       name: 'Lower, deadlift',
-      parts: [
+      sections: [
         { name: 'Main', slots: ['l2-dead', 'l2-squat', 'l2-leg'] },
         { name: 'After', slots: ['l2-trunk', 'l2-slip'] },
       ],
     },
     upper2: {
       name: 'Upper, press',
-      parts: [{ name: 'Main', slots: ['u2-press', 'u2-bench', 'u2-row', 'u2-pull'] }],
+      sections: [{ name: 'Main', slots: ['u2-press', 'u2-bench', 'u2-row', 'u2-pull'] }],
     },
   },
   slots: {
@@ -116,7 +116,7 @@ export const estuaryWaves: Template = {
     'l1-leg': {
       exercise: 'splitSquat',
       by: 'week',
-      follows: [],
+      uses: [],
       rows: bothPhases(
         fourTimes({
           id: 'work',
@@ -139,7 +139,7 @@ export const estuaryWaves: Template = {
     'l2-squat': {
       exercise: 'backSquat',
       by: 'week',
-      follows: [],
+      uses: [],
       rows: bothPhases(
         [60, 62.5, 65, 60].map((percent) => [
           { id: 'easy', sets: 3, goal: { reps: 5 }, load: { of: 'trainingMax', percent }, rest: 120 },
@@ -150,7 +150,7 @@ export const estuaryWaves: Template = {
     'l2-trunk': {
       exercise: 'plank',
       by: 'week',
-      follows: [],
+      uses: [],
       rows: bothPhases(
         fourTimes({ id: 'work', sets: 3, goal: { seconds: 45 }, load: { of: 'none' }, rest: 45 }),
       ),
@@ -160,7 +160,7 @@ export const estuaryWaves: Template = {
     'u2-bench': {
       exercise: 'benchPress',
       by: 'week',
-      follows: [],
+      uses: [],
       rows: bothPhases(
         [62.5, 65, 67.5, 60].map((percent) => [
           { id: 'easy', sets: 3, goal: { reps: 6 }, load: { of: 'trainingMax', percent }, rest: 120 },
@@ -181,7 +181,7 @@ function wavePhase(id: string, name: string): Template['phases'][number] {
     weeks: 4,
     rotation: ['lower1', 'upper1', 'lower2', 'upper2'],
     perWeek: 4,
-    light: [
+    deloads: [
       { id: `${id}-points`, do: { kind: 'points', by: -10 }, where: { weeks: [4] } },
       { id: `${id}-sets`, do: { kind: 'scaleSets', by: -40, round: 'up' }, where: { weeks: [4] } },
     ],
@@ -190,12 +190,12 @@ function wavePhase(id: string, name: string): Template['phases'][number] {
 
 /** Three rising weeks and the one that is lightened; the second phase a little heavier than the first. */
 function waves(exercise: Slot['exercise']): Slot {
-  const week = (reps: number, work: number, last: number, isPlus = true): SetGroup[] => [
+  const week = (reps: number, work: number, last: number, isPlus = true): SetPrescription[] => [
     { id: 'work', sets: 3, goal: { reps }, load: { of: 'trainingMax', percent: work }, rest: 180 },
     {
       id: 'last',
       sets: 1,
-      goal: { reps, ...(isPlus && { plus: 'last' as const }) },
+      goal: { reps, ...(isPlus && { amrap: 'last' as const }) },
       load: { of: 'trainingMax', percent: last },
       rest: 240,
     },
@@ -206,21 +206,21 @@ function waves(exercise: Slot['exercise']): Slot {
     week(4, 87 + more, 91 + more),
     week(6, 80 + more, 80 + more, false),
   ]
-  return { exercise, by: 'week', follows: [], rows: { first: phase(0), second: phase(2) } }
+  return { exercise, by: 'week', uses: [], rows: { first: phase(0), second: phase(2) } }
 }
 
 function rows(
   exercise: Slot['exercise'],
-  load: SetGroup['load'],
+  load: SetPrescription['load'],
   sets: number,
   reps: Span,
   rest: number,
 ): Slot {
   const week = () => [{ id: 'work', sets, goal: { reps }, load, rir: 2, rest }]
-  return { exercise, by: 'week', follows: [], rows: bothPhases([week(), week(), week(), week()]) }
+  return { exercise, by: 'week', uses: [], rows: bothPhases([week(), week(), week(), week()]) }
 }
 
-function fourTimes(group: SetGroup): SetGroup[][] {
+function fourTimes(group: SetPrescription): SetPrescription[][] {
   return Array.from({ length: 4 }, () => [group])
 }
 
@@ -228,10 +228,10 @@ function fourTimes(group: SetGroup): SetGroup[][] {
 function slipwayCircuit(): Slot {
   const line = (
     id: string,
-    lift: SetGroup['lift'],
-    goal: SetGroup['goal'],
-    load: SetGroup['load'],
-  ): SetGroup => ({
+    lift: SetPrescription['lift'],
+    goal: SetPrescription['goal'],
+    load: SetPrescription['load'],
+  ): SetPrescription => ({
     id,
     sets: 1,
     lift,
@@ -252,12 +252,12 @@ function slipwayCircuit(): Slot {
     exercise: 'barbellRow',
     circuit: { name: 'Slipway circuit', by: 'time', rounds: 3, capSeconds: 720 },
     by: 'week',
-    follows: [],
+    uses: [],
     rows: bothPhases([lines, lines, lines, lines]),
   }
 }
 
-function bothPhases(weeks: SetGroup[][]): Slot['rows'] {
+function bothPhases(weeks: SetPrescription[][]): Slot['rows'] {
   return { first: weeks, second: weeks }
 }
 
@@ -271,7 +271,7 @@ function ruled(
   return {
     exercise,
     by: 'week',
-    follows: [{ progression, role: 'main' }],
+    uses: [{ progression, role: 'main' }],
     rows: tenWeeks({ id: 'work', sets, goal: { reps }, load: { of: 'progression' }, rest }),
   }
 }
@@ -279,9 +279,9 @@ function ruled(
 function free(exercise: Slot['exercise'], group: string, sets: number, reps: number): Slot {
   return {
     exercise,
-    group,
+    superset: group,
     by: 'week',
-    follows: [],
+    uses: [],
     rows: tenWeeks({ id: 'work', sets, goal: { reps }, load: { of: 'free' }, rir: 3, rest: 60 }),
   }
 }
@@ -289,14 +289,14 @@ function free(exercise: Slot['exercise'], group: string, sets: number, reps: num
 function bare(exercise: Slot['exercise'], group: string, sets: number, reps: number): Slot {
   return {
     exercise,
-    group,
+    superset: group,
     by: 'week',
-    follows: [],
+    uses: [],
     rows: tenWeeks({ id: 'work', sets, goal: { reps }, load: { of: 'none' }, rest: 60 }),
   }
 }
 
-function tenWeeks(group: SetGroup): Slot['rows'] {
+function tenWeeks(group: SetPrescription): Slot['rows'] {
   return { base: Array.from({ length: 10 }, () => [group]) }
 }
 

@@ -36,18 +36,18 @@ export function benchTemplate(weeks: number): Template {
         }
       slots[id] = {
         exercise,
-        ...(isRuled && { follows: [{ progression: exercise }] }),
+        ...(isRuled && { uses: [{ progression: exercise }] }),
         rows: {
           p: Array.from({ length: weeks }, (_, week) => [{ sets: 4, goal: { reps: 5 }, load: load(week) }]),
         },
       }
       return id
     })
-    sessions[day] = { name: day.toUpperCase(), parts: [{ name: 'Main', slots: ids }] }
+    sessions[day] = { name: day.toUpperCase(), sections: [{ name: 'Main', slots: ids }] }
   }
-  const light = Array.from({ length: Math.floor(weeks / 4) }, (_, i) => (i + 1) * 4)
+  const deload = Array.from({ length: Math.floor(weeks / 4) }, (_, i) => (i + 1) * 4)
   const { template, issues } = readTemplate({
-    format: 1,
+    format: 2,
     name: 'Bench',
     phases: [
       {
@@ -56,7 +56,7 @@ export function benchTemplate(weeks: number): Template {
         weeks,
         rotation: ['a', 'b', 'c', 'd'],
         perWeek: 4,
-        light: [{ id: 'l', do: { kind: 'scaleLoad', by: -10 }, where: { weeks: light } }],
+        deloads: [{ id: 'l', do: { kind: 'scaleLoad', by: -10 }, where: { weeks: deload } }],
       },
     ],
     sessions,
@@ -74,7 +74,7 @@ const facts: Fact[] = [
     date: start,
     actsFrom: start,
     kind: 'equipment',
-    place: 'home',
+    location: 'home',
     racks: [usualRack.kg],
   },
   ...lifts.map((exercise, i): Fact => ({
@@ -109,7 +109,7 @@ function train(
     const place = plan.weeks.flatMap(({ places }) => places).find(({ position }) => position === plan.next)
     if (!place) break
     const id = sessionLogId('e', place.position, 1)
-    const sets = place.slots.flatMap(({ slot, exercise, groups }) =>
+    const sets = place.slots.flatMap(({ slot, exercise, sets: groups }) =>
       groups.flatMap(({ sets: count, load }) =>
         Array.from({ length: count }, (_, n): SetLog => ({
           id: setLogId(id, slot, n + 1),

@@ -58,7 +58,7 @@ async function open(base: string, email: string, password: string): Promise<Phon
   const session = `${enrolment}:${place.position}:${place.attempt}`
   const { position, attempt } = place
   await operate(base, cookie, { kind: 'start', enrolment, position, attempt, date: day })
-  const sets = place.slots.flatMap(({ slot, exercise, groups }) =>
+  const sets = place.slots.flatMap(({ slot, exercise, sets: groups }) =>
     groups.flatMap(({ sets: count, load }) =>
       Array.from({ length: count }, (_, n) => ({
         slot,

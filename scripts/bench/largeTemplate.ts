@@ -1,5 +1,5 @@
 import { exerciseIds, exercises } from '@young-oak/core/library'
-import type { SetGroup, Template } from '@young-oak/core/template'
+import type { SetPrescription, Template } from '@young-oak/core/template'
 
 /** 24 weeks × 6 days × 8 slots × 3 tracks: half of the slots with a top set and back-offs, six lifts with a rule. */
 export function largeTemplate(): Template {
@@ -11,7 +11,7 @@ export function largeTemplate(): Template {
     weeks: 6,
     rotation: days,
     perWeek: 6,
-    light: [
+    deloads: [
       {
         id: `light-${n}`,
         do: { kind: 'scaleSets' as const, by: -40, round: 'down' as const },
@@ -27,7 +27,7 @@ export function largeTemplate(): Template {
     const ids = Array.from({ length: 8 }, (_, i) => `${day}-${i}`)
     sessions[day] = {
       name: `Day ${d + 1}`,
-      parts: [
+      sections: [
         { name: 'Main', slots: ids.slice(0, 5) },
         { name: 'After', slots: ids.slice(5) },
       ],
@@ -45,15 +45,15 @@ export function largeTemplate(): Template {
             },
           ],
         } as Template['progressions'][string]
-      const row = (week: number): SetGroup[] => {
-        const work: SetGroup = {
+      const row = (week: number): SetPrescription[] => {
+        const work: SetPrescription = {
           id: 'work',
           sets: 3 + (week % 2),
           goal: { reps: 8 - (week % 3) },
           load: isRuled ? { of: 'progression' } : { of: 'max', percent: 65 + week },
           rir: 2,
         }
-        const back: SetGroup = {
+        const back: SetPrescription = {
           id: 'back',
           sets: 2,
           goal: { reps: 8 },
@@ -65,7 +65,7 @@ export function largeTemplate(): Template {
       const rows = Object.fromEntries(
         phases.map((phase) => [phase.id, Array.from({ length: 6 }, (_, week) => row(week))]),
       )
-      slots[id] = { exercise, by: 'week', follows: isRuled ? [{ progression: id, role: 'main' }] : [], rows }
+      slots[id] = { exercise, by: 'week', uses: isRuled ? [{ progression: id, role: 'main' }] : [], rows }
     })
   })
   const scale = (id: string, name: string, by: number) => ({
@@ -73,7 +73,7 @@ export function largeTemplate(): Template {
     changes: [{ id, do: { kind: 'scaleLoad' as const, by }, where: {} }],
   })
   return {
-    format: 1,
+    format: 2,
     name: 'The largest',
     maxes: { use: 'newest' },
     missed: 'hold',

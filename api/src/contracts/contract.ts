@@ -23,6 +23,8 @@ export type Contract = {
   bringsExercises?: true
   /** The build since which its answer has the shape that it has; an older page is told to load again. */
   since?: number
+  /** What an older page sends is taken all the same, before it is told to load again: edits that wait are never lost. */
+  takesOlder?: true
 }
 
 type Named<C extends Contract> = { [K in `${C['method']} ${C['path']}`]: C }

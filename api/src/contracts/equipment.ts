@@ -1,46 +1,51 @@
 import {
   equipmentSchema,
-  placeSchema,
+  locationSchema,
   settingSchema,
   type OwnEquipment,
-  type PlaceView,
+  type LocationView,
 } from '../equipment.ts'
 import { contract, onDay } from './contract.ts'
 import { equipment as equipmentOf, unit } from './lifts.ts'
 import { exact, list, orNull, text } from './reads.ts'
 
 const staff = ['owner', 'writer'] as const
-const place = () => exact<PlaceView>({ id: text(), name: text(), has: orNull(equipmentOf()) }, 'Place')
-const own = () => exact<OwnEquipment>({ places: list(place()), home: text(), unit: unit() }, 'OwnEquipment')
+const location = () =>
+  exact<LocationView>({ id: text(), name: text(), has: orNull(equipmentOf()) }, 'Location')
+const own = () =>
+  exact<OwnEquipment>({ locations: list(location()), home: text(), unit: unit() }, 'OwnEquipment')
 
 export const equipment = {
   ...contract({
     method: 'get',
-    path: '/places',
-    says: 'The gym’s places, at most fifty, with what each has on the day.',
+    path: '/locations',
+    says: 'The gym’s locations, at most fifty, with what each has on the day.',
     who: staff,
     query: onDay,
-    answer: list(place()),
+    answer: list(location()),
     problems: [],
+    since: 3,
   }),
   ...contract({
     method: 'post',
-    path: '/places',
-    says: 'Adds a place.',
+    path: '/locations',
+    says: 'Adds a location.',
     who: staff,
     query: onDay,
-    body: placeSchema,
-    answer: list(place()),
+    body: locationSchema,
+    answer: list(location()),
     problems: ['tooMany'],
+    since: 3,
   }),
   ...contract({
     method: 'post',
-    path: '/places/:id/equipment',
-    says: 'What a place has from a day on.',
+    path: '/locations/:id/equipment',
+    says: 'What a location has from a day on.',
     who: staff,
     body: equipmentSchema,
-    answer: list(place()),
+    answer: list(location()),
     problems: ['inTheFuture'],
+    since: 3,
   }),
   ...contract({
     method: 'get',
@@ -50,23 +55,26 @@ export const equipment = {
     query: onDay,
     answer: own(),
     problems: [],
+    since: 3,
   }),
   ...contract({
     method: 'post',
     path: '/me/equipment',
-    says: 'What the member’s own place has from a day on.',
+    says: 'What the member’s own location has from a day on.',
     who: ['member'],
     body: equipmentSchema,
     answer: own(),
     problems: ['inTheFuture'],
+    since: 3,
   }),
   ...contract({
     method: 'post',
     path: '/me/settings',
-    says: 'The member’s unit, and which place is home.',
+    says: 'The member’s unit, and which location is home.',
     who: ['member'],
     body: settingSchema,
     answer: own(),
     problems: ['inTheFuture'],
+    since: 3,
   }),
 }

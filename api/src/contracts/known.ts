@@ -15,7 +15,7 @@ import {
 import type { MaxInForce } from '@young-oak/core/loads'
 import { Checker, formatIssue } from '@young-oak/core/parsing'
 import type { Library } from '@young-oak/core/library'
-import type { Spell } from '@young-oak/core/trends'
+import type { Period } from '@young-oak/core/trends'
 import { equipment, lift, liftKeys, load, muscle, setSeen, setSeenBy, unit } from './lifts.ts'
 import { lastTime } from './plans.ts'
 import {
@@ -55,7 +55,7 @@ const checked =
 export const change = (): Reads<Change> => readBy('change', checked(readChange))
 const adjustment = (): Reads<Adjustment> => readBy('adjustment', checked(readAdjustment))
 
-export const days = () => exact<Spell>({ from: date(), to: date() })
+export const days = () => exact<Period>({ from: date(), to: date() })
 const how = () => choice('tested', 'accepted estimate')
 const maxInForce = () =>
   exact<MaxInForce>(
@@ -96,7 +96,7 @@ export const event = () =>
   })
 export const about = () =>
   exact<About>({ overForty: left(yesOrNo()), deficit: left(yesOrNo()), stress: left(yesOrNo()) })
-export const ceilings = () => byKey(count())
+export const mostSets = () => byKey(count())
 export const adviceTaken = () =>
   byKey(exact<Evidence['adviceTaken'][string]>({ taken: yesOrNo(), date: date() }))
 export const decision = () =>
@@ -119,8 +119,8 @@ export const evidence = () =>
       home: text(),
       equipment: byKey(equipment()),
       testDay: orNull(date()),
-      lights: list(
-        exact<Evidence['lights'][number]>({
+      deloads: list(
+        exact<Evidence['deloads'][number]>({
           id: text(),
           from: date(),
           changes: list(change()),
@@ -134,7 +134,7 @@ export const evidence = () =>
       own: list(adjustment()),
       handovers: list(text()),
       left: list(text()),
-      ceilings: ceilings(),
+      mostSets: mostSets(),
       checkIns: list(exact<CheckIn & { date: string }>({ ...checkInKeys(), date: date() })),
       about: about(),
       events: list(event()),

@@ -38,5 +38,6 @@ export const members = {
       templates: byKey(text()),
     }),
     problems: [],
+    since: 3,
   }),
 }

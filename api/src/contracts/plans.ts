@@ -1,21 +1,27 @@
 import { goalOf, keyOf, type OtherGoal } from '@young-oak/core/goals'
 import type { Need, Today } from '@young-oak/core/loads'
-import type {
-  Enrolment,
-  Segment,
-  SessionLog,
-  SetLog,
-  Shown,
-  ShownAt,
-  ShownGroup,
-  ShownSlot,
+import {
+  type Enrolment,
+  type Segment,
+  type SessionLog,
+  type SetLog,
+  type Shown,
+  type ShownAt,
+  type ShownSets,
+  type ShownSlot,
+  reasons,
+  type Instead,
+  type PlaceName,
+  type Side,
+  type Skipped,
+  type Start,
 } from '@young-oak/core/member'
 import type { Plan, PlannedSession, PlannedSlot, PlannedWeek } from '@young-oak/core/plan'
 import { soreAnswers, workedAnswers, type Answers } from '@young-oak/core/progressions'
 import {
   readDraft,
   readPublished,
-  setGroupShape,
+  setPrescriptionShape,
   setStyles,
   type Circuit,
   type Template,
@@ -71,7 +77,7 @@ const today = () =>
     percent: figure(),
     drop: left(step()),
     slot: left(text()),
-    group: left(text()),
+    prescription: left(text()),
     way: choice('nearest', 'down', 'up'),
   })
 const otherGoal = (): Reads<OtherGoal> =>
@@ -81,18 +87,18 @@ const otherGoal = (): Reads<OtherGoal> =>
   })
 
 /** A field of a set group that is shown just as it is written: its own schema is the template's. */
-const written = (field: keyof typeof setGroupShape.fields) => {
-  const schema = setGroupShape.fields[field] as unknown as AnySchema
+const written = (field: keyof typeof setPrescriptionShape.fields) => {
+  const schema = setPrescriptionShape.fields[field] as unknown as AnySchema
   return left(
     schema.meta({ outline: (schema.spec.meta as { expected?: string }).expected ?? schema.type }),
   ) as never
 }
 
 export const shownGroup = () =>
-  exact<ShownGroup>(
+  exact<ShownSets>(
     {
       lift: left(lift()),
-      part: written('part'),
+      kind: written('kind'),
       rest: written('rest'),
       roundRest: written('roundRest'),
       tempo: written('tempo'),
@@ -102,10 +108,10 @@ export const shownGroup = () =>
       bands: written('bands'),
       least: written('least'),
       stop: written('stop'),
-      group: text(),
+      prescription: text(),
       sets: count(),
       reps: orNull(span()),
-      plus: left(choice('last')),
+      amrap: left(choice('last')),
       goal: left(otherGoal()),
       rir: left(count()),
       target: orNull(load()),
@@ -122,7 +128,7 @@ export const shownGroup = () =>
       today: left(today()),
       why: list(whyStep()),
     },
-    'ShownGroup',
+    'ShownSets',
   )
 
 const circuit = () =>
@@ -151,6 +157,9 @@ const doneKeys = () => ({
 export const lastTime = () =>
   exact<LastTime>({ date: date(), sets: list(exact<LastTime['sets'][number]>(doneKeys())) })
 
+const reason = () => choice(...reasons)
+const side = () => exact<Side>({ reps: left(count()), load: left(load()), rir: left(count()) })
+
 const setLog = () =>
   exact<SetLog>(
     {
@@ -167,6 +176,10 @@ const setLog = () =>
       bands: left(text()),
       style: left(choice(...setStyles)),
       option: left(isTrue()),
+      extra: left(isTrue()),
+      sides: left(exact<NonNullable<SetLog['sides']>>({ left: left(side()), right: left(side()) })),
+      reason: left(reason()),
+      start: left(text()),
       partial: left(isTrue()),
       pain: left(isTrue()),
       technique: left(choice('good', 'poor')),
@@ -177,15 +190,15 @@ const setLog = () =>
 const shownSlot = () =>
   exact<ShownSlot>({
     ...liftKeys(),
-    light: left(isTrue()),
+    deload: left(isTrue()),
     circuit: left(circuit()),
     warmUps: left(list(warmUp())),
-    groups: list(shownGroup()),
+    sets: list(shownGroup()),
   })
 const shown = () =>
   exact<Shown>(
     {
-      format: exactly(1),
+      format: exactly(2),
       engine: text(),
       version: text(),
       at: exact<ShownAt>({
@@ -208,6 +221,7 @@ export const entryKeys = () => ({
   rev: count(),
   change: left(text()),
   replaces: left(text()),
+  saw: left(text()),
   void: left(isTrue()),
   date: date(),
 })
@@ -219,7 +233,40 @@ export const sessionLog = () =>
       position: count(),
       attempt: count(),
       ordinal: count(),
-      place: left(text()),
+      at: left(
+        exact<PlaceName>({
+          phase: text(),
+          week: count(),
+          day: count(),
+          deload: left(exact<NonNullable<PlaceName['deload']>>({ fact: text(), week: count() })),
+        }),
+      ),
+      minute: left(count()),
+      location: left(text()),
+      batch: left(text()),
+      starts: left(
+        list(
+          exact<Start>({
+            change: text(),
+            date: date(),
+            minute: count(),
+            location: left(text()),
+            shown: left(shown()),
+          }),
+        ),
+      ),
+      instead: left(
+        list(
+          exact<Instead>({
+            ...liftKeys(),
+            slot: text(),
+            reason: reason(),
+            offered: left(load()),
+            why: left(list(whyStep())),
+          }),
+        ),
+      ),
+      skipped: left(list(exact<Skipped>({ slot: text(), reason: reason() }))),
       closed: yesOrNo(),
       shown: left(shown()),
       sets: list(setLog()),
@@ -260,7 +307,7 @@ const need = (): Reads<Need> =>
     lift: lift(),
     role: left(text()),
   }) as Reads<Need>
-const verdict = () => choice('hit', 'miss', 'skip', 'light', 'not comparable')
+const verdict = () => choice('hit', 'miss', 'skip', 'deload', 'not comparable')
 
 const plannedSlot = () =>
   exact<PlannedSlot>(
@@ -269,10 +316,10 @@ const plannedSlot = () =>
       slot: text(),
       letter: text(),
       note: left(text()),
-      light: yesOrNo(),
+      deload: yesOrNo(),
       circuit: left(circuit()),
       warmUps: left(list(warmUp())),
-      groups: list(shownGroup()),
+      sets: list(shownGroup()),
       withoutDeload: left(list(shownGroup())),
       needs: list(need()),
       last: left(lastTime()),
@@ -294,7 +341,7 @@ const plannedSession = () =>
       date: left(date()),
       log: left(text()),
       slots: list(plannedSlot()),
-      changes: list(exact<PlannedSession['changes'][number]>({ slot: text(), rung: whyStep() })),
+      changes: list(exact<PlannedSession['changes'][number]>({ slot: text(), step: whyStep() })),
     },
     'PlannedSession',
   )
@@ -306,7 +353,7 @@ const plannedWeek = () =>
       phase: text(),
       phaseName: text(),
       phaseWeek: count(),
-      light: yesOrNo(),
+      deload: yesOrNo(),
       from: left(date()),
       toTest: left(count()),
       places: list(plannedSession()),

@@ -1,12 +1,12 @@
 import { answerOrder, type Advice } from '@young-oak/core/advice'
-import { eventKinds, lightReasons, type CheckIn } from '@young-oak/core/facts'
+import { eventKinds, deloadReasons, type CheckIn } from '@young-oak/core/facts'
 import { deloadKinds } from '@young-oak/core/deloads'
 import type { Offer } from '@young-oak/core/plan'
 import type { Block, Seen, Target, TrialResult } from '@young-oak/core/trends'
-import { lightPolicies } from '@young-oak/core/template'
+import { deloadPolicies } from '@young-oak/core/template'
 import { givenFactSchema, type ProgressView } from '../progress.ts'
 import { onDay, ownAndWriters } from './contract.ts'
-import { about, adviceTaken, blockKeys, ceilings, checkInKeys, days, decision, liftGoal } from './known.ts'
+import { about, adviceTaken, blockKeys, mostSets, checkInKeys, days, decision, liftGoal } from './known.ts'
 import { lift, muscle, unit } from './lifts.ts'
 import { whyStep } from './plans.ts'
 import { choice, count, date, exact, figure, left, list, orNull, readBy, text, type Reads } from './reads.ts'
@@ -102,7 +102,7 @@ const view = () =>
         exact<ProgressView['programs'][number]>({
           enrolment: text(),
           name: text(),
-          policy: choice(...lightPolicies),
+          policy: choice(...deloadPolicies),
           advice: advice(),
           phase: left(text()),
         }),
@@ -145,11 +145,11 @@ const view = () =>
           from: date(),
           weeks: count(),
           back: list(figure()),
-          reason: left(choice(...lightReasons)),
+          reason: left(choice(...deloadReasons)),
           says: text(),
         }),
       ),
-      ceilings: ceilings(),
+      mostSets: mostSets(),
       taken: adviceTaken(),
     },
     'Progress',
@@ -162,13 +162,15 @@ export const progress = {
     query: onDay,
     answer: view(),
     problems: [],
+    since: 3,
   }),
   ...ownAndWriters('facts', {
     method: 'post',
-    says: 'States a fact: a check-in, an event, a light spell, a goal, a trial, an answer to advice.',
+    says: 'States a fact: a check-in, an event, a deload, a goal, a trial, an answer to advice.',
     body: givenFactSchema,
     answer: view(),
     problems: ['notPossible'],
+    since: 3,
   }),
   ...ownAndWriters('facts/:fact', {
     method: 'delete',
@@ -176,5 +178,6 @@ export const progress = {
     query: onDay,
     answer: view(),
     problems: [],
+    since: 3,
   }),
 }

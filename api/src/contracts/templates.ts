@@ -1,8 +1,7 @@
-import type { Command, Difference } from '@young-oak/core/template'
+import { isCommand, type Command, type Difference } from '@young-oak/core/template'
 import {
   editsSchema,
   importSchema,
-  isCommand,
   publishSchema,
   type ChangesView,
   type EditAnswer,
@@ -92,6 +91,7 @@ export const templates = {
       ),
     }),
     problems: [],
+    since: 3,
   }),
   ...contract({
     method: 'get',
@@ -117,6 +117,8 @@ export const templates = {
       draft: left(draft()),
     }),
     problems: [],
+    since: 3,
+    takesOlder: true,
   }),
   ...contract({
     method: 'post',

@@ -1,6 +1,6 @@
 import { object } from 'yup'
 import type { FindingSaid } from '@young-oak/core/checks'
-import { operationsSchema, placeId, type OperationAnswer, type TodayView } from '../training.ts'
+import { operationsSchema, locationId, type OperationAnswer, type TodayView } from '../training.ts'
 import { contract, onDay } from './contract.ts'
 import { evidence } from './known.ts'
 import { proposal } from './maxes.ts'
@@ -31,7 +31,7 @@ export const training = {
     path: '/me/today',
     says: 'The member’s screen: this week’s plans, open sessions, what is odd, and what is known.',
     who: ['member'],
-    query: onDay.concat(object({ place: placeId() })).noUnknown(),
+    query: onDay.concat(object({ location: locationId() })).noUnknown(),
     answer: exact<TodayView>({
       programs: list(
         exact<TodayView['programs'][number]>({
@@ -47,9 +47,10 @@ export const training = {
       evidence: evidence(),
       findings: list(exact<FindingSaid>({ where: text(), what: text(), next: text() })),
       proposals: list(proposal()),
-      places: list(exact<TodayView['places'][number]>({ id: text(), name: text() })),
+      locations: list(exact<TodayView['locations'][number]>({ id: text(), name: text() })),
     }),
     problems: [],
+    since: 3,
   }),
   ...contract({
     method: 'post',

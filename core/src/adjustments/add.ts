@@ -19,7 +19,7 @@ export const add = defineChange<{ slot: string; after: string }>({
     const at = lines.findIndex(({ id }) => id === after)
     if (at < 0 || lines.some(({ id }) => id === slot)) return null
     const now = [...lines.slice(0, at + 1), { id: slot }, ...lines.slice(at + 1)]
-    return { now, rung: say('add.slot', { author }) }
+    return { now, step: say('add.slot', { author }) }
   },
   messages: say.messages,
   examples: [

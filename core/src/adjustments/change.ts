@@ -10,7 +10,7 @@ export type WeekDraft = { rotation: string[]; perWeek: number }
 export type LineDraft = { id: string; lift?: Lift }
 
 /** A group of sets on its way to the bar: changes act on it after the rule, before rounding. */
-export type GroupDraft = {
+export type SetsDraft = {
   sets: number
   /** Percent of the base, null where there is no load. */
   percent: number | null
@@ -24,7 +24,7 @@ export type GroupDraft = {
 }
 
 /** What a change made of something, and the rung that says it at once; null where it leaves it alone. */
-export type Changed<T> = { now: T; rung?: WhyStep } | null
+export type Changed<T> = { now: T; step?: WhyStep } | null
 
 /**
  * One way of changing what is asked. One file a change, file name = export = `kind`. Tracks, light weeks, short sessions and
@@ -47,7 +47,7 @@ export type ChangeKind<P> = {
   onSession?(lines: LineDraft[], params: P, author: string): Changed<LineDraft[]>
   /** The slot's line as changed, or `now: null` where it falls away. */
   onSlot?(line: LineDraft, params: P, author: string, library: Library): Changed<LineDraft | null>
-  onGroup?(group: GroupDraft, params: P, author: string): Changed<GroupDraft>
+  onSets?(group: SetsDraft, params: P, author: string): Changed<SetsDraft>
   messages: Messages
   examples: ChangeExample<P>[]
 }
@@ -57,7 +57,7 @@ export type ChangeExample<P> = { say: string; params: P } & (
   | { week: WeekDraft; want: WeekDraft | null }
   | { session: LineDraft[]; want: LineDraft[] | null }
   | { slot: LineDraft; want: LineDraft | null | 'gone' }
-  | { group: GroupDraft; want: GroupDraft | null }
+  | { group: SetsDraft; want: SetsDraft | null }
 )
 
 export const defineChange = <P>(change: ChangeKind<P>): ChangeKind<P> => change

@@ -11,7 +11,7 @@ export const drop = defineChange<object>({
   params: strictObject({}),
   lightens: () => true,
   sentence: () => 'left out',
-  onSlot: (_, __, author) => ({ now: null, rung: say('drop.out', { author }) }),
+  onSlot: (_, __, author) => ({ now: null, step: say('drop.out', { author }) }),
   messages: say.messages,
   examples: [{ say: 'the slot is gone', params: {}, slot: { id: 'curl' }, want: 'gone' }],
 })

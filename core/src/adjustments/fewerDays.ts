@@ -15,7 +15,7 @@ export const fewerDays = defineChange<{ days: number }>({
     if (week.perWeek <= days) return null
     return {
       now: { ...week, perWeek: days },
-      rung: say('fewerDays.days', { author, days, from: week.perWeek }),
+      step: say('fewerDays.days', { author, days, from: week.perWeek }),
     }
   },
   messages: say.messages,

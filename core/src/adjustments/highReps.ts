@@ -5,10 +5,10 @@ import { defineChange, signed } from './change.ts'
 
 const say = declareSteps({
   'highReps.set':
-    '{author}: one set of {from} to {to}, {left} left, load {by}%: outside what the formulas are made for, so take less if it is not easy',
+    '{author}: one set of {from} to {to}, {rir} RIR, load {by}%: outside what the formulas are made for, so take less if it is not easy',
 })
 
-type Params = { from: number; to: number; left: number; by: number }
+type Params = { from: number; to: number; rir: number; by: number }
 
 /** One set of many easy reps in place of what is written, well short of failure, at less load: outside what formulas are made for. */
 export const highReps = defineChange<Params>({
@@ -17,35 +17,34 @@ export const highReps = defineChange<Params>({
   params: strictObject({
     from: wholeField('the fewest reps', 10, 30).required(),
     to: wholeField('the most reps', 10, 30).required(),
-    left: wholeField('reps left in reserve', 3, 10).required(),
+    rir: wholeField('reps left in reserve', 3, 10).required(),
     by: numberField('percent of the load, -80 to -20', -80, -20).required(),
   }).test('fits', '"to" more than "from"', ({ from, to }) => to > from),
   lightens: () => true,
   scalesLoads: true,
-  sentence: ({ from, to, left, by }) =>
-    `one set of ${from}-${to}, stop with ${left} left, load ${signed(by)}%`,
-  onGroup(group, { from, to, left, by }, author) {
+  sentence: ({ from, to, rir, by }) => `one set of ${from}-${to}, stop with ${rir} RIR, load ${signed(by)}%`,
+  onSets(group, { from, to, rir, by }, author) {
     if (!group.reps) return null
     const now = {
       ...group,
       sets: 1,
       reps: { from, to },
-      rir: Math.max(left, group.rir ?? 0),
+      rir: Math.max(rir, group.rir ?? 0),
       scale: snap((group.scale * (100 + by)) / 100),
     }
-    return { now, rung: say('highReps.set', { author, from, to, left, by: signed(by) }) }
+    return { now, step: say('highReps.set', { author, from, to, rir, by: signed(by) }) }
   },
   messages: say.messages,
   examples: [
     {
       say: '3 × 5 with 2 left become one of 15 to 20 with 3 left, at half the load',
-      params: { from: 15, to: 20, left: 3, by: -50 },
+      params: { from: 15, to: 20, rir: 3, by: -50 },
       group: { sets: 3, percent: 80, scale: 100, rir: 2, reps: 5 },
       want: { sets: 1, percent: 80, scale: 50, rir: 3, reps: { from: 15, to: 20 } },
     },
     {
       say: 'a hold in seconds is left alone',
-      params: { from: 15, to: 20, left: 3, by: -50 },
+      params: { from: 15, to: 20, rir: 3, by: -50 },
       group: { sets: 3, percent: null, scale: 100 },
       want: null,
     },

@@ -13,11 +13,11 @@ export const points = defineChange<{ by: number }>({
   lightens: ({ by }) => by < 0,
   scalesLoads: true,
   sentence: ({ by }) => `${signed(by)} points of percent`,
-  onGroup(group, { by }, author) {
+  onSets(group, { by }, author) {
     if (group.percent === null) return null
     const percent = Math.max(1, snap(group.percent + by))
     const data = { author, by: signed(by), from: group.percent, percent }
-    return { now: { ...group, percent }, rung: say('points.by', data) }
+    return { now: { ...group, percent }, step: say('points.by', data) }
   },
   messages: say.messages,
   examples: [

@@ -19,7 +19,7 @@ export const rotation = defineChange<{ rotation: string[]; perWeek: number }>({
   onWeek(_, { rotation: sessions, perWeek }, author) {
     return {
       now: { rotation: sessions, perWeek },
-      rung: say('rotation.days', { author, perWeek }),
+      step: say('rotation.days', { author, perWeek }),
     }
   },
   messages: say.messages,

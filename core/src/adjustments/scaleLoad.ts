@@ -13,10 +13,10 @@ export const scaleLoad = defineChange<{ by: number }>({
   lightens: ({ by }) => by < 0,
   scalesLoads: true,
   sentence: ({ by }) => `load ${signed(by)}%`,
-  onGroup(group, { by }, author) {
+  onSets(group, { by }, author) {
     if (group.percent === null) return null
     const scale = snap((group.scale * (100 + by)) / 100)
-    return { now: { ...group, scale }, rung: say('scaleLoad.by', { author, by: signed(by) }) }
+    return { now: { ...group, scale }, step: say('scaleLoad.by', { author, by: signed(by) }) }
   },
   messages: say.messages,
   examples: [

@@ -17,11 +17,11 @@ export const scaleSets = defineChange<{ by: number; round: 'up' | 'down' | 'near
   }),
   lightens: ({ by }) => by < 0,
   sentence: ({ by }) => `sets ${signed(by)}%`,
-  onGroup(group, { by, round }, author) {
+  onSets(group, { by, round }, author) {
     const sets = Math.max(1, toWhole[round](snap((group.sets * (100 + by)) / 100)))
     if (sets === group.sets) return null
     const data = { author, from: group.sets, sets }
-    return { now: { ...group, sets }, rung: say('scaleSets.by', data) }
+    return { now: { ...group, sets }, step: say('scaleSets.by', data) }
   },
   messages: say.messages,
   examples: [

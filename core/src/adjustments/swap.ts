@@ -16,7 +16,7 @@ export const swap = defineChange<{ exercise: ExerciseId; variant?: string }>({
     const lift: Lift = { exercise, ...(variant && { variant }) }
     return {
       now: { ...line, lift },
-      rung: say('swap.to', { author, lift: liftName(library, lift) }),
+      step: say('swap.to', { author, lift: liftName(library, lift) }),
     }
   },
   messages: say.messages,

@@ -1,5 +1,5 @@
 import type { Library } from '../library/index.ts'
-import type { LightPolicy } from '../template/index.ts'
+import type { DeloadPolicy } from '../template/index.ts'
 import type { Found } from './answer.ts'
 import { answerOf, answerOrder, type AnswerKind } from './answers/registry.ts'
 import type { Signals } from './signals.ts'
@@ -8,7 +8,7 @@ import type { Signals } from './signals.ts'
 export type Advice = { answer: AnswerKind } & Found
 
 /** The first answer that holds. A program with planned light weeks alone is never told to take another, or to leave one out. */
-export function advise(library: Library, signals: Signals, policy: LightPolicy = 'both'): Advice {
+export function advise(library: Library, signals: Signals, policy: DeloadPolicy = 'both'): Advice {
   for (const kind of answerOrder) {
     const found = answerOf[kind].holds(signals, policy, library)
     if (found) return { answer: kind, ...found }

@@ -1,4 +1,4 @@
-import type { LightPolicy } from '../template/index.ts'
+import type { DeloadPolicy } from '../template/index.ts'
 import type { Messages, WhyStep } from '../words/index.ts'
 import type { Muscle, Library } from '../library/index.ts'
 import type { DeloadKind } from '../deloads/index.ts'
@@ -22,7 +22,7 @@ export type Answer = {
   school: string
   /** Caution is no advice: it says what to see to first. */
   isCaution?: true
-  holds(signals: Signals, policy: LightPolicy, library: Library): Found | null
+  holds(signals: Signals, policy: DeloadPolicy, library: Library): Found | null
   messages: Messages
 }
 

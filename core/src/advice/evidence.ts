@@ -32,7 +32,7 @@ export function tiredness(
   if (hardness !== null && hardness >= limits.hard) made.push(say('advice.hard', { hardness }))
   if (soreMuscles.length > 1) made.push(say('advice.sore', { muscles: soreMuscles.join(', ') }))
   if (tooMuch > 1) made.push(say('advice.tooMuch', { count: tooMuch }))
-  const drifted = lifts.filter(({ leftDrift }) => leftDrift !== null && leftDrift <= limits.leftDrift)
+  const drifted = lifts.filter(({ rirDrift }) => rirDrift !== null && rirDrift <= limits.rirDrift)
   if (drifted.length > 1) made.push(say('advice.drift', { lifts: names(library, drifted) }))
   return made
 }

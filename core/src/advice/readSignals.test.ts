@@ -14,7 +14,7 @@ const library = {}
 
 const start = '2026-03-02'
 const { template: read } = readTemplate({
-  format: 1,
+  format: 2,
   name: 'Squats',
   phases: [
     {
@@ -23,14 +23,14 @@ const { template: read } = readTemplate({
       weeks: 8,
       rotation: ['a'],
       perWeek: 1,
-      light: [{ id: 'l', do: { kind: 'scaleLoad', by: -20 }, where: { weeks: [4] } }],
+      deloads: [{ id: 'l', do: { kind: 'scaleLoad', by: -20 }, where: { weeks: [4] } }],
     },
   ],
-  sessions: { a: { name: 'A', parts: [{ name: 'Main', slots: ['squat'] }] } },
+  sessions: { a: { name: 'A', sections: [{ name: 'Main', slots: ['squat'] }] } },
   slots: {
     squat: {
       exercise: 'backSquat',
-      follows: [{ progression: 'squat' }],
+      uses: [{ progression: 'squat' }],
       rows: { p: [[{ sets: 2, goal: { reps: 5 }, load: { of: 'progression' }, rir: 2 }]] },
     },
   },
@@ -65,7 +65,7 @@ function train(weeks: Done[], facts: Fact[] = []): Member {
     })
     const plan = plans.e as Plan
     const shown = snapshot(plan, i + 1) as NonNullable<SessionLog['shown']>
-    const load = shown.slots.squat?.groups[0]?.load ?? undefined
+    const load = shown.slots.squat?.sets[0]?.load ?? undefined
     member.logs.push({
       id: `e:${i + 1}:1`,
       rev: 1,
@@ -118,8 +118,8 @@ describe('signals', () => {
       lifts: [],
       daysAWeek: 0,
       weeksTrained: 0,
-      weeksSinceLight: null,
-      plannedLightIn: 3,
+      weeksSinceDeload: null,
+      plannedDeloadIn: 3,
       phase: { weeksIn: 1, hasNext: false },
     })
   })
@@ -127,14 +127,14 @@ describe('signals', () => {
     const seen = signals(train([hit, hit, hit, hit, hit]), 5)
     // 100, 105, 110 and, the light week left out, 115: 5 reps with 2 left stand for 37 ÷ 30 of each.
     expect(seen.lifts).toMatchObject([
-      { exposures: 4, missesInARow: 0, sinceBest: 0, isShort: false, leftDrift: 0 },
+      { exposures: 4, missesInARow: 0, sinceBest: 0, isShort: false, rirDrift: 0 },
     ])
     expect(seen.lifts[0]?.change).toBeCloseTo((100 * (112.5 - 102.5)) / 102.5, 0)
-    expect(seen).toMatchObject({ weeksSinceLight: 2, weeksTrained: 5, usualLeft: 2, daysAWeek: 0.8 })
+    expect(seen).toMatchObject({ weeksSinceDeload: 2, weeksTrained: 5, usualRir: 2, daysAWeek: 0.8 })
   })
   test('of misses count those in a row, and reps left against those asked', () => {
     const [lift] = signals(train([hit, hit, miss]), 3).lifts
-    expect(lift).toMatchObject({ missesInARow: 1, isShort: true, leftDrift: -0.7 })
+    expect(lift).toMatchObject({ missesInARow: 1, isShort: true, rirDrift: -0.7 })
     expect(signals(train([hit, miss, miss]), 3).lifts[0]?.missesInARow).toBe(2)
   })
   test('take answers: how hard, the muscle that was worked too much twice, and what is still sore', () => {
@@ -169,7 +169,7 @@ describe('signals', () => {
       soreMuscles: ['back'],
       event: { what: 'trip', inWeeks: 1 },
       about: { overForty: true },
-      plannedLightIn: 0,
+      plannedDeloadIn: 0,
     })
   })
 })

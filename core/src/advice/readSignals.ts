@@ -16,7 +16,7 @@ const span = { lifts: 42, answers: 14, sore: 21, reserve: 21, days: 28, checkIns
  */
 export function readSignals(
   member: Member,
-  { plans, evidence, asksLight }: Pick<Planned, 'plans' | 'evidence' | 'asksLight'>,
+  { plans, evidence, asksDeload }: Pick<Planned, 'plans' | 'evidence' | 'asksDeload'>,
   enrolment: string,
   template: Template,
   today: Day,
@@ -42,18 +42,18 @@ export function readSignals(
     ),
     tooMuch: tooMuchOfOne(recent),
     hardness: mean(recent.flatMap(({ answers }) => answers?.hard ?? [])),
-    usualLeft: mean(
+    usualRir: mean(
       logs
         .filter(({ date }) => date >= since(span.reserve))
         .flatMap(({ sets }) => sets.flatMap(({ rir }) => rir ?? [])),
     ),
     daysAWeek: daysAWeek(logs, today),
     weeksTrained: logs[0] ? Math.floor(daysBetween(logs[0].date, today) / 7) : 0,
-    weeksSinceLight: weeksSinceLight(logs, today),
-    plannedLightIn: plan ? plannedLight(plan) : null,
+    weeksSinceDeload: weeksSinceDeload(logs, today),
+    plannedDeloadIn: plan ? plannedDeload(plan) : null,
     event: nextEvent(evidence, today),
     pains: painful(recent),
-    asks: asksLight,
+    asks: asksDeload,
     phase: plan ? phaseOf(plan, template) : { weeksIn: 0, hasNext: false },
     about: evidence.about,
   }
@@ -79,7 +79,7 @@ function liftSignals(logs: SessionLog[], evidence: Evidence): LiftSignal[] {
       sinceBest: seen.length ? seen.length - 1 - best : 0,
       change: changeOf(seen),
       isShort: all.slice(-3).some(({ verdict }) => verdict === 'miss') || (drift !== null && drift <= -1),
-      leftDrift: drift,
+      rirDrift: drift,
     }
   })
 }
@@ -88,12 +88,12 @@ function liftSignals(logs: SessionLog[], evidence: Evidence): LiftSignal[] {
 function heardIn(log: SessionLog, evidence: Evidence): Heard[] {
   return Object.entries(log.shown?.slots ?? {}).flatMap(([slot, shown]): Heard[] => {
     const sets = log.sets.filter((set) => set.slot === slot).sort((a, b) => a.n - b.n)
-    const verdict = judge(shown, shown.groups, sets, shown.light === true)
-    if (shown.circuit || verdict === 'light' || verdict === 'skip') return []
-    const body = shown.groups.some((group) => group.body) ? evidence.body?.load : undefined
+    const verdict = judge(shown, shown.sets, sets, shown.deload === true)
+    if (shown.circuit || verdict === 'deload' || verdict === 'skip') return []
+    const body = shown.sets.some((group) => group.body) ? evidence.body?.load : undefined
     const top = topSet(sets.filter(isDone), body)
     const { exercise, variant } = shown
-    const asked = shown.groups.find(({ rir }) => rir !== undefined)?.rir
+    const asked = shown.sets.find(({ rir }) => rir !== undefined)?.rir
     const left = mean(sets.flatMap(({ rir }) => rir ?? []))
     return [
       {
@@ -143,16 +143,16 @@ function daysAWeek(logs: SessionLog[], today: Day): number {
   return Math.round((70 * trained.size) / days) / 10
 }
 
-function weeksSinceLight(logs: SessionLog[], today: Day): number | null {
-  const light = logs.findLast(({ shown }) => Object.values(shown?.slots ?? {}).some((slot) => slot.light))
+function weeksSinceDeload(logs: SessionLog[], today: Day): number | null {
+  const light = logs.findLast(({ shown }) => Object.values(shown?.slots ?? {}).some((slot) => slot.deload))
   return light ? Math.floor(daysBetween(light.date, today) / 7) : null
 }
 
-function plannedLight({ weeks }: Plan): number | null {
+function plannedDeload({ weeks }: Plan): number | null {
   const ahead = weeks.filter(({ places }) =>
     places.some(({ status }) => status === 'next' || status === 'ahead'),
   )
-  const at = ahead.findIndex(({ light }) => light)
+  const at = ahead.findIndex(({ deload }) => deload)
   return at < 0 ? null : at
 }
 

@@ -13,14 +13,14 @@ export type Signals = {
   /** How hard the sessions of the last two weeks were in the mean, 0 to 10; null where nobody said. */
   hardness: number | null
   /** Reps left in reserve in the mean of the last three weeks; null where none were noted. */
-  usualLeft: number | null
+  usualRir: number | null
   /** Days with a session a week, over the last four weeks. */
   daysAWeek: number
   weeksTrained: number
   /** Weeks since the last light week ended; null where there was none. */
-  weeksSinceLight: number | null
+  weeksSinceDeload: number | null
   /** Weeks until the plan's next light week, 0 for the one that comes next; null where none is planned. */
-  plannedLightIn: number | null
+  plannedDeloadIn: number | null
   event: { what: EventKind; inWeeks: number } | null
   /** Lifts that hurt in the last two weeks. */
   pains: Lift[]
@@ -42,7 +42,7 @@ export type LiftSignal = {
   /** The later half of its estimates against the earlier half, in percent; null where there are too few. */
   change: number | null
   /** Reps left that were noted against those asked, in the mean of the last three exposures; null where none were noted. */
-  leftDrift: number | null
+  rirDrift: number | null
 }
 
 /** Where signs begin to count (common practice, no source; each is an opinion that the table of situations shows at work). */
@@ -52,7 +52,7 @@ export const limits = {
   rise: 0.5,
   missesInARow: 2,
   flatExposures: 4,
-  leftDrift: -1.5,
+  rirDrift: -1.5,
   poor: 2,
   hard: 9,
   /** A light week is rarely closer to the last than this. */
@@ -62,7 +62,7 @@ export const limits = {
   dueHard: 4,
   dueLeast: 4,
   /** Reserve that is easy to recover from, and days that are. */
-  easyLeft: 3,
+  easyRir: 3,
   easyDays: 3,
   oftenDays: 5,
   /** Weeks on one variable before it is time to change it. */
@@ -84,11 +84,11 @@ export const fallingIn = ({ lifts }: Signals): LiftSignal[] => lifts.filter(isFa
 export const foremost = (library: Library, { lift }: LiftSignal): Muscle => foremostMuscle(library, lift)
 
 /** Weeks after the last light week, or the start, from which one is due: sooner for those who train hard, often, or with less to spare. */
-export function dueAfter({ usualLeft, daysAWeek, about }: Signals): number {
+export function dueAfter({ usualRir: usualLeft, daysAWeek, about }: Signals): number {
   const isHard = (usualLeft !== null && usualLeft <= 1) || daysAWeek >= limits.oftenDays
   const strains = [about.overForty, about.deficit, about.stress].filter(Boolean).length
   return Math.max(limits.dueLeast, (isHard ? limits.dueHard : limits.due) - strains)
 }
 
-export const weeksWithout = ({ weeksSinceLight, weeksTrained }: Signals): number =>
-  weeksSinceLight ?? weeksTrained
+export const weeksWithout = ({ weeksSinceDeload, weeksTrained }: Signals): number =>
+  weeksSinceDeload ?? weeksTrained

@@ -1,4 +1,4 @@
-import type { LightPolicy } from '../template/index.ts'
+import type { DeloadPolicy } from '../template/index.ts'
 import type { AnswerKind } from './answers/registry.ts'
 import type { LiftSignal, Signals } from './signals.ts'
 
@@ -6,7 +6,7 @@ import type { LiftSignal, Signals } from './signals.ts'
 export type Situation = {
   say: string
   signals: Partial<Signals>
-  policy?: LightPolicy
+  policy?: DeloadPolicy
   want: AnswerKind
   sure: 'likely' | 'possible' | 'weak'
 }
@@ -18,7 +18,7 @@ const lift = (exercise: LiftSignal['lift']['exercise'], more: Partial<LiftSignal
   isShort: false,
   sinceBest: 1,
   change: 1.5,
-  leftDrift: null,
+  rirDrift: null,
   ...more,
 })
 const rising = [lift('backSquat'), lift('benchPress'), lift('deadlift')]
@@ -33,11 +33,11 @@ export const wellSignals: Signals = {
   soreMuscles: [],
   tooMuch: 0,
   hardness: 7,
-  usualLeft: 2,
+  usualRir: 2,
   daysAWeek: 3,
   weeksTrained: 6,
-  weeksSinceLight: null,
-  plannedLightIn: null,
+  weeksSinceDeload: null,
+  plannedDeloadIn: null,
   event: null,
   pains: [],
   asks: [],
@@ -77,7 +77,7 @@ export const situations: Situation[] = [
       lifts: [lift('backSquat', falling), lift('benchPress', falling), lift('deadlift')],
       checkIns: [{ ...fine, freshness: 2 }],
     },
-    want: 'lightWeek',
+    want: 'deload',
     sure: 'likely',
   },
   {
@@ -87,13 +87,13 @@ export const situations: Situation[] = [
       checkIns: [],
       weeksTrained: 9,
     },
-    want: 'lightWeek',
+    want: 'deload',
     sure: 'likely',
   },
   {
     say: 'two lifts of different muscles have fallen, otherwise well',
     signals: { lifts: [lift('backSquat', falling), lift('benchPress', falling), lift('deadlift')] },
-    want: 'lightWeek',
+    want: 'deload',
     sure: 'possible',
   },
   {
@@ -102,26 +102,22 @@ export const situations: Situation[] = [
       lifts: [lift('backSquat', falling), lift('benchPress'), lift('deadlift')],
       checkIns: [{ ...fine, joints: 'achy' }],
     },
-    want: 'lightWeek',
+    want: 'deload',
     sure: 'possible',
   },
   {
     say: 'a rule has waited for a beat for two exposures: it asks for a light week',
     signals: { asks: [{ exercise: 'backSquat' }] },
-    want: 'lightWeek',
+    want: 'deload',
     sure: 'possible',
   },
   {
     say: 'fewer reps left than asked on two lifts, and the sessions are very hard',
     signals: {
-      lifts: [
-        lift('backSquat', { leftDrift: -2 }),
-        lift('benchPress', { leftDrift: -1.7 }),
-        lift('deadlift'),
-      ],
+      lifts: [lift('backSquat', { rirDrift: -2 }), lift('benchPress', { rirDrift: -1.7 }), lift('deadlift')],
       hardness: 9.2,
     },
-    want: 'lightWeek',
+    want: 'deload',
     sure: 'possible',
   },
   {
@@ -139,7 +135,7 @@ export const situations: Situation[] = [
   {
     say: 'a trip next week, and a light week is due anyway',
     signals: { event: { what: 'trip', inWeeks: 1 }, weeksTrained: 9 },
-    want: 'lightWeek',
+    want: 'deload',
     sure: 'possible',
   },
   {
@@ -151,7 +147,7 @@ export const situations: Situation[] = [
   {
     say: 'five days a week for five weeks, and a heavy mood',
     signals: { daysAWeek: 5, weeksTrained: 5, checkIns: [{ ...fine, mood: 2 }] },
-    want: 'lightWeek',
+    want: 'deload',
     sure: 'possible',
   },
   {
@@ -167,7 +163,7 @@ export const situations: Situation[] = [
       about: { overForty: true, deficit: true, stress: true },
       checkIns: [{ ...fine, freshness: 2 }],
     },
-    want: 'lightWeek',
+    want: 'deload',
     sure: 'possible',
   },
   {
@@ -186,7 +182,7 @@ export const situations: Situation[] = [
         lift('barbellRow'),
       ],
     },
-    want: 'partialLightWeek',
+    want: 'partialDeload',
     sure: 'possible',
   },
   {
@@ -195,27 +191,27 @@ export const situations: Situation[] = [
       lifts: [lift('benchPress', falling), lift('backSquat'), lift('deadlift')],
       soreMuscles: ['chest'],
     },
-    want: 'partialLightWeek',
+    want: 'partialDeload',
     sure: 'likely',
   },
   {
     say: 'quads and glutes are still sore, nothing has fallen',
     signals: { soreMuscles: ['quads', 'glutes'] },
-    want: 'partialLightWeek',
+    want: 'partialDeload',
     sure: 'possible',
   },
   {
     say: 'two lifts have fallen, but the last light week is two weeks ago: too soon for another',
     signals: {
       lifts: [lift('backSquat', falling), lift('benchPress', falling), lift('deadlift')],
-      weeksSinceLight: 2,
+      weeksSinceDeload: 2,
     },
     want: 'askAgain',
     sure: 'weak',
   },
   {
     say: 'worn out and joints ache two weeks after a light week: the standing volume is too high',
-    signals: { weeksSinceLight: 2, checkIns: [{ ...fine, freshness: 1, joints: 'achy' }] },
+    signals: { weeksSinceDeload: 2, checkIns: [{ ...fine, freshness: 1, joints: 'achy' }] },
     want: 'lowerVolume',
     sure: 'likely',
   },
@@ -259,32 +255,32 @@ export const situations: Situation[] = [
   },
   {
     say: 'a light week is planned next, but three are left in reserve and every lift rises',
-    signals: { plannedLightIn: 0, usualLeft: 3.2, daysAWeek: 4 },
+    signals: { plannedDeloadIn: 0, usualRir: 3.2, daysAWeek: 4 },
     want: 'skipPlanned',
     sure: 'likely',
   },
   {
     say: 'a light week is planned next, three days a week, rising, never asked how they are',
-    signals: { plannedLightIn: 1, checkIns: [] },
+    signals: { plannedDeloadIn: 1, checkIns: [] },
     want: 'skipPlanned',
     sure: 'possible',
   },
   {
     say: 'the same in a program that goes by planned light weeks alone',
-    signals: { plannedLightIn: 0, usualLeft: 3.2 },
+    signals: { plannedDeloadIn: 0, usualRir: 3.2 },
     policy: 'planned',
     want: 'nothing',
     sure: 'likely',
   },
   {
     say: 'a light week is planned next and five hard days a week: leave it where it is',
-    signals: { plannedLightIn: 0, usualLeft: 1, daysAWeek: 5, weeksTrained: 3 },
+    signals: { plannedDeloadIn: 0, usualRir: 1, daysAWeek: 5, weeksTrained: 3 },
     want: 'nothing',
     sure: 'likely',
   },
   {
     say: 'a light week is planned next, all well, and a trip falls on it: leave it where it is',
-    signals: { plannedLightIn: 0, event: { what: 'trip', inWeeks: 0 }, weeksTrained: 3 },
+    signals: { plannedDeloadIn: 0, event: { what: 'trip', inWeeks: 0 }, weeksTrained: 3 },
     want: 'nothing',
     sure: 'likely',
   },

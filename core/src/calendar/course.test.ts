@@ -18,11 +18,11 @@ const slot = { exercise: 'backSquat', rows: { p: [[{ sets: 1, goal: { reps: 5 },
 const templateOf = (phases: object[]): Template => {
   const ids = ['a', 'b', 'c']
   const { template, issues } = readTemplate({
-    format: 1,
+    format: 2,
     name: 'Course',
     phases,
     sessions: Object.fromEntries(
-      ids.map((id) => [id, { name: id.toUpperCase(), parts: [{ name: 'Main', slots: [`s-${id}`] }] }]),
+      ids.map((id) => [id, { name: id.toUpperCase(), sections: [{ name: 'Main', slots: [`s-${id}`] }] }]),
     ),
     slots: Object.fromEntries(
       ids.map((id) => [
@@ -51,7 +51,7 @@ const opening = (template: Template, change: Partial<Opening> = {}): Opening => 
   skip: () => null,
   hasLeft: () => false,
   weekOf: (phase) => ({ rotation: phase.rotation, perWeek: phase.perWeek }),
-  light: null,
+  deload: null,
   ...change,
 })
 const open = (course: Course, how: Opening) =>
@@ -92,7 +92,7 @@ describe('a rotation', () => {
 })
 
 describe('a phase that a sign ends', () => {
-  const until = { sign: 'stalled', misses: 1, of: 1, progression: 'x' }
+  const until = { trigger: 'stalled', misses: 1, of: 1, progression: 'x' }
   const phase = { ...rotation(1), weeks: { least: 2, most: 4, until } } as unknown as Phase
   const template = { ...templateOf([rotation(1), { ...rotation(1, 1), id: 'q', name: 'Q' }]) }
   const signed = { ...template, phases: [phase, template.phases[1] as Phase] }
@@ -128,20 +128,20 @@ describe('a countdown', () => {
 })
 
 describe('a light week of the member’s own', () => {
-  const light = { id: 'l', at: 0, shift: true }
+  const deload = { id: 'l', at: 0, shift: true }
   test('is put in before the plan’s week on the own clock, which then stands again', () => {
     const template = templateOf([rotation(3)])
-    const first = open(startCourse(start), opening(template, { light }))
-    expect(first.running).toMatchObject({ phaseWeek: 1, light: 'l', isInserted: true })
+    const first = open(startCourse(start), opening(template, { deload }))
+    expect(first.running).toMatchObject({ phaseWeek: 1, deload: 'l', isInserted: true })
     const second = open(closeWeek(giveUp(first, 'trained')), opening(template))
-    expect(second.running).toMatchObject({ week: 2, phaseWeek: 1, light: null, first: 4 })
+    expect(second.running).toMatchObject({ week: 2, phaseWeek: 1, deload: null, first: 4 })
   })
   test('on a calendar is the plan’s week itself', () => {
     const template = templateOf([rotation(3)])
-    const first = open(startCourse(start), opening(template, { light, isCalendar: true }))
+    const first = open(startCourse(start), opening(template, { deload, isCalendar: true }))
     expect(first.running.isInserted).toBe(false)
     const closed = closeWeek(giveUp(first, 'trained'))
-    expect(closed.lightWeeks).toEqual(['p/1'])
+    expect(closed.deloadWeeks).toEqual(['p/1'])
     expect(open(closed, opening(template, { isCalendar: true })).running.phaseWeek).toBe(2)
   })
 })

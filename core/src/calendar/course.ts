@@ -17,9 +17,9 @@ export type Course = {
   /** Phases that were begun: none is begun twice. */
   begun: Id[]
   /** Light weeks of the member's own that have been given. */
-  lights: Id[]
+  deloads: Id[]
   /** Weeks of phases that stood as such light weeks: `phase/week`. */
-  lightWeeks: string[]
+  deloadWeeks: string[]
   /** On a calendar, the first day of the week that comes next. */
   nextFrom: Day | null
   running: RunningWeek | null
@@ -43,9 +43,9 @@ export type RunningWeek = {
   from: Day | null
   toTest: number | null
   /** A light week of the member's own, and whether it was put in before the plan's week. */
-  light: Id | null
+  deload: Id | null
   /** Which week of that spell it is, from 0; the first where nothing is said. */
-  lightAt?: number
+  deloadAt?: number
   isInserted: boolean
   /** The planned light week here is trained as written, by this word of the member's. */
   skips?: Id
@@ -62,8 +62,8 @@ export const startCourse = (from: Day): Course => ({
   phaseWeek: 0,
   turn: 0,
   begun: [],
-  lights: [],
-  lightWeeks: [],
+  deloads: [],
+  deloadWeeks: [],
   nextFrom: from,
   running: null,
 })
@@ -82,10 +82,10 @@ export type Opening = {
     phase: Phase,
     phaseWeek: number,
     toTest: number | null,
-    skipsLight: boolean,
+    skipsDeload: boolean,
   ): { rotation: Id[]; perWeek: number }
   /** The member's own light week that waits, if one does, and how many of its spell there were. */
-  light: { id: Id; at: number; shift: boolean } | null
+  deload: { id: Id; at: number; shift: boolean } | null
   /** What has a planned light week trained as it is written, where this is one. */
   skip(phase: Phase, phaseWeek: number, toTest: number | null): Id | null
   /** Whether the member has left a phase for the next one. */
@@ -94,7 +94,7 @@ export type Opening = {
 
 /** The course with its next week open, or null when the plan is over. */
 export function openWeek(course: Course, opening: Opening): (Course & { running: RunningWeek }) | null {
-  const { template, version, track, isCalendar, light } = opening
+  const { template, version, track, isCalendar, deload } = opening
   const up = nextUp(course, opening)
   if (!up) return null
   const { phase, phaseWeek, turn, toTest } = up
@@ -113,16 +113,16 @@ export function openWeek(course: Course, opening: Opening): (Course & { running:
     taken: {},
     from: isCalendar ? course.nextFrom : null,
     toTest,
-    light: light?.id ?? null,
-    ...(light && { lightAt: light.at }),
+    deload: deload?.id ?? null,
+    ...(deload && { deloadAt: deload.at }),
     ...(skip !== null && { skips: skip }),
-    isInserted: light !== null && light.shift && !isCalendar,
+    isInserted: deload !== null && deload.shift && !isCalendar,
     attempt: 1,
   }
   return {
     ...course,
     begun: course.begun.includes(phase.id) ? course.begun : [...course.begun, phase.id],
-    lights: [...course.lights, ...(light ? [light.id] : []), ...(skip === null ? [] : [skip])],
+    deloads: [...course.deloads, ...(deload ? [deload.id] : []), ...(skip === null ? [] : [skip])],
     running,
   }
 }
@@ -193,8 +193,8 @@ export const placesLeft = ({ sessions, taken }: RunningWeek): number[] =>
 export function closeWeek(course: Course): Course {
   const { running } = course
   if (!running) return course
-  const { sessions, phase, phaseWeek, turn, first, week, from, light, isInserted } = running
-  const stoodLight = light !== null && !isInserted
+  const { sessions, phase, phaseWeek, turn, first, week, from, deload, isInserted } = running
+  const stoodDeload = deload !== null && !isInserted
   return {
     ...course,
     week,
@@ -202,7 +202,7 @@ export function closeWeek(course: Course): Course {
     phase,
     phaseWeek: isInserted ? phaseWeek - 1 : phaseWeek,
     turn: isInserted ? turn : turn + sessions.length,
-    lightWeeks: stoodLight ? [...course.lightWeeks, `${phase}/${phaseWeek}`] : course.lightWeeks,
+    deloadWeeks: stoodDeload ? [...course.deloadWeeks, `${phase}/${phaseWeek}`] : course.deloadWeeks,
     // On the own clock dates are only guessed at, a week apart; nothing but the choice of a version reads them.
     nextFrom: from ? addDays(from, 7) : course.nextFrom,
     running: null,

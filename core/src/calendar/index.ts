@@ -12,4 +12,4 @@ export {
   type Taken,
 } from './course.ts'
 export { hasPlace, type Place, placesOf, rowOnPaper } from './places.ts'
-export { inTurn, partInTurn, turnOf } from './turns.ts'
+export { inTurn, partInTurn, turnOf } from './rotations.ts'

@@ -54,9 +54,9 @@ export function placesOf(template: Template, track = ''): Place[] {
 /** What a week holds after what a track and its light weeks make of it. */
 function weekOf(phase: Phase, changes: Adjustment[], phaseWeek: number, toTest?: number): WeekDraft {
   const spot = { phase: phase.id, phaseWeek, ...(toTest !== undefined && { toTest }) }
-  return [...changes, ...phase.light].reduce<WeekDraft>(
+  return [...changes, ...phase.deloads].reduce<WeekDraft>(
     (week, { do: change, where }) =>
-      (actsOn(where, spot) && changeOf[change.kind].onWeek?.(week, change, 'light')?.now) || week,
+      (actsOn(where, spot) && changeOf[change.kind].onWeek?.(week, change, 'deload')?.now) || week,
     { rotation: phase.rotation, perWeek: phase.perWeek },
   )
 }
@@ -76,7 +76,7 @@ export function rowOnPaper({ by, rows }: Pick<Slot, 'by' | 'rows'>, place: Place
   const row: Record<RowClock, number> = {
     week: Math.min(phaseWeek, count) - 1,
     exposure: (phaseWeek - 1) % count,
-    place: (inWeek - 1) % count,
+    day: (inWeek - 1) % count,
     toTest: Math.max(0, count - 1 - toTest),
   }
   return row[by]

@@ -10,7 +10,7 @@ export const goneTarget = defineCheck({
   ofEnrolment({ template, track, evidence }) {
     const all: [whose: string, changes: Adjustment[]][] = [
       [`track ${track}`, template.tracks[track ?? '']?.changes ?? []],
-      ['light week', template.phases.flatMap(({ light }) => light)],
+      ['light week', template.phases.flatMap(({ deloads: deload }) => deload)],
       ['own change', evidence.own],
     ]
     return all.flatMap(([whose, changes]) =>

@@ -40,7 +40,7 @@ const placed = fc.constantFrom(
 
 type Group = { sets: number; reps: number; percent: number; rir?: number }
 
-function planned(groups: Group[], light: object[], value: number): PlannedWeek | undefined {
+function planned(groups: Group[], deload: object[], value: number): PlannedWeek | undefined {
   const rows = groups.map(({ sets, reps, percent, rir }, i) => ({
     id: String(i),
     sets,
@@ -49,10 +49,10 @@ function planned(groups: Group[], light: object[], value: number): PlannedWeek |
     ...(rir !== undefined && { rir }),
   }))
   const { template } = readTemplate({
-    format: 1,
+    format: 2,
     name: 'Light',
-    phases: [{ id: 'p', name: 'P', weeks: 1, rotation: ['a'], perWeek: 3, light }],
-    sessions: { a: { name: 'A', parts: [{ name: 'Main', slots: ['squat'] }] } },
+    phases: [{ id: 'p', name: 'P', weeks: 1, rotation: ['a'], perWeek: 3, deloads: deload }],
+    sessions: { a: { name: 'A', sections: [{ name: 'Main', slots: ['squat'] }] } },
     slots: { squat: { exercise: 'backSquat', rows: { p: [rows] } } },
   })
   const enrolment = { id: 'e', segments: [{ from: start, version: 'v' }] }
@@ -74,13 +74,13 @@ test('a light week raises none of load, hard sets or effort of any slot, and low
       fc.array(group, { minLength: 1, maxLength: 3 }),
       fc.integer({ min: 40, max: 250 }),
       ({ kind, params }, groups, value) => {
-        const light = placeDeload(kind, params, { weeks: [1] }, (n) => `l${n}`)
-        const week = planned(groups, light, value)
+        const deload = placeDeload(kind, params, { weeks: [1] }, (n) => `l${n}`)
+        const week = planned(groups, deload, value)
         const places = week?.places ?? []
         let isLower = places.length < 3
         for (const { slots } of places) {
           if (!slots.length) isLower = true
-          for (const { groups: asked, withoutDeload = [] } of slots)
+          for (const { sets: asked, withoutDeload = [] } of slots)
             asked.forEach((is, i) => {
               const was = withoutDeload[i]
               if (!was) return
@@ -102,7 +102,7 @@ test('a light week raises none of load, hard sets or effort of any slot, and low
           percentDown: ['load'],
           lessLoad: ['load'],
           fewerSets: ['sets'],
-          stopSooner: ['left'],
+          stopSooner: ['rir'],
         }
         if ((lowers[kind] ?? ['sets', 'load']).some((what) => canBe[what])) expect(isLower).toBe(true)
       },
@@ -116,7 +116,7 @@ test('every nth week is counted from the start of a phase', () => {
 })
 
 describe('a calendar that moves', () => {
-  const names = ['a-missed-week-holds', 'missed-weeks-repeat', 'missed-places-shift']
+  const names = ['a-missed-week-holds', 'missed-weeks-repeat', 'missed-days-shift']
 
   test.each(names)('raises no load while nothing is trained: %s', (name) => {
     const { versions, file, today } = readFixture(name)
@@ -150,7 +150,7 @@ function heaviestNext({ weeks }: Plan): Record<string, Load> {
   const found: Record<string, Load> = {}
   for (const { slots, status } of weeks.flatMap(({ places }) => places)) {
     if (status !== 'next' && status !== 'ahead') continue
-    for (const { slot, groups } of slots) {
+    for (const { slot, sets: groups } of slots) {
       const loads = groups.flatMap(({ load }) => load ?? [])
       if (loads.length) found[slot] ??= loads.reduce((a, b) => (compareLoads(b, a) > 0 ? b : a))
     }

@@ -12,7 +12,7 @@ export const oneEasySet = defineDeload<{ by: number; left: number }>({
     `One set of 15 to 20 at ${by}% less, stopped with at least ${left} left; the load is outside what formulas are made for.`,
   saidFor: 'Blood and movement with next to no strain.',
   saidAgainst: 'Nothing of the block is practised, and the load is a guess.',
-  weeks: ({ by, left }) => [{ do: [{ kind: 'highReps', from: 15, to: 20, left, by: -by }] }],
+  weeks: ({ by, left }) => [{ do: [{ kind: 'highReps', from: 15, to: 20, rir: left, by: -by }] }],
   examples: [
     {
       say: 'four sets of six become one of 15 to 20 at half the load',

@@ -8,6 +8,6 @@ export const stopSooner = defineDeload<{ left: number }>({
   sentence: ({ left }) => `The same load, each set stopped with at least ${left} left.`,
   saidFor: 'Nothing to work out, and skill is kept at the load of the block.',
   saidAgainst: 'It asks for honest stopping; where few reps are written there is little to stop short of.',
-  weeks: ({ left }) => [{ do: [{ kind: 'rirAtLeast', reps: left }] }],
+  weeks: ({ left }) => [{ do: [{ kind: 'rirAtLeast', rir: left }] }],
   examples: [{ say: 'two left become four', params: { left: 4 }, want: { sets: 4, load: 80, left: 4 } }],
 })

@@ -24,7 +24,7 @@ export function setCells(
     const groups = slot?.rows[phase]?.[row]
     const group = groups?.find((one) => one.id === line)
     if (!slot || !groups || !group) return []
-    const cell = { do: 'setCell', slot: id, phase, row, group: line } as const
+    const cell = { do: 'setCell', slot: id, phase, row, prescription: line } as const
     const from: Cell = group[field] ?? null
     const set: Command[] = JSON.stringify(from) === JSON.stringify(to) ? [] : [{ ...cell, field, from, to }]
     if (!isFixable(field) || group.fixed?.includes(field)) return set
@@ -44,7 +44,7 @@ export function giveBack(
   const inRow = (groups: (typeof rows)[number] | undefined) => groups?.find((one) => one.id === line)
   const group = inRow(rows[row])
   if (!group?.fixed?.includes(field)) return []
-  const cell = { do: 'setCell', slot: id, phase, row, group: line } as const
+  const cell = { do: 'setCell', slot: id, phase, row, prescription: line } as const
   const left = group.fixed.filter((one) => one !== field)
   const free: Command = { ...cell, field: 'fixed', from: group.fixed, to: left.length ? left : null }
   const like = rows.flatMap((groups) => inRow(groups) ?? []).find(({ fixed }) => !fixed?.includes(field))

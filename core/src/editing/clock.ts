@@ -7,7 +7,7 @@ import {
   slotName,
   type Phase,
   type RowClock,
-  type SetGroup,
+  type SetPrescription,
   type Slot,
   type Template,
 } from '../template/index.ts'
@@ -37,11 +37,11 @@ function countOf(by: RowClock, phase: Phase, now: number): number {
   const counts: Record<RowClock, number> = {
     week: rowWeeks(phase),
     exposure: now,
-    place: Math.min(now, phase.perWeek),
+    day: Math.min(now, phase.perWeek),
     toTest: Math.min(now, rowWeeks(phase)),
   }
   return Math.max(counts[by], 1)
 }
 
-const resized = (list: SetGroup[][], count: number): SetGroup[][] =>
+const resized = (list: SetPrescription[][], count: number): SetPrescription[][] =>
   Array.from({ length: count }, (_, i) => list[i] ?? list[list.length - 1] ?? [])

@@ -82,7 +82,7 @@ const steps: Record<string, (draft: Template, mint: Mint) => Built> = {
       mint,
     ),
   'rows by exposure': (draft) => setClock(library, draft, firstSlots(draft)[0] ?? '', 'exposure'),
-  'rows by place': (draft) => setClock(library, draft, firstSlots(draft)[0] ?? '', 'place'),
+  'rows by day': (draft) => setClock(library, draft, firstSlots(draft)[0] ?? '', 'day'),
   'an exercise replaced': (draft) => {
     const { exercise, variant } = Object.values(draft.slots)[0] ?? { exercise: 'plank' as const }
     return replaceExercise(
@@ -199,7 +199,7 @@ describe('one draft', () => {
 
   test('the last use of a progression takes it along, and undo brings both back', () => {
     const [id] = Object.entries(draft.progressions)[0] as [string, unknown]
-    const followers = Object.entries(draft.slots).flatMap(([slot, { follows }]) =>
+    const followers = Object.entries(draft.slots).flatMap(([slot, { uses: follows }]) =>
       follows.some(({ progression }) => progression === id) ? [slot] : [],
     )
     const built = removeSlots(library, draft, followers)

@@ -10,16 +10,16 @@ export function emptyTemplate(
   const sessions = Object.fromEntries(
     ids.map((id, i): [string, Session] => [
       id,
-      { name: `Session ${String.fromCharCode(65 + i)}`, parts: [{ name: 'Main', slots: [] }] },
+      { name: `Session ${String.fromCharCode(65 + i)}`, sections: [{ name: 'Main', slots: [] }] },
     ]),
   )
   return {
-    format: 1,
+    format: 2,
     name,
     maxes: { use: 'newest' },
     missed: 'hold',
     rounding: 'nearest',
-    phases: [{ id: mint(), name: 'Phase 1', weeks, rotation: ids, perWeek: days, light: [] }],
+    phases: [{ id: mint(), name: 'Phase 1', weeks, rotation: ids, perWeek: days, deloads: [] }],
     sessions,
     slots: {},
     progressions: {},

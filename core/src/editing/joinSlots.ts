@@ -5,7 +5,7 @@ import {
   spotOf,
   type Circuit,
   type Command,
-  type SetGroup,
+  type SetPrescription,
   type Slot,
   type Template,
 } from '../template/index.ts'
@@ -22,14 +22,14 @@ export function joinSlots(library: Library, draft: Template, ids: Id[]): Built {
   if (!session || others.some((id) => !slotsOf(session).includes(id)))
     return { fault: 'Only lines of one session can be joined.' }
   const taken = new Set(
-    slotsOf(session).flatMap((id) => (ids.includes(id) ? [] : (draft.slots[id]?.group ?? []))),
+    slotsOf(session).flatMap((id) => (ids.includes(id) ? [] : (draft.slots[id]?.superset ?? []))),
   )
   const group = letters.find((letter) => !taken.has(letter)) as string
   const moved = moveSlots(library, draft, others, { ...spot, after: first })
   const brought = isFault(moved) ? [] : moved.do === 'several' ? moved.commands : [moved]
   const joined = ids.flatMap((slot): Command[] => {
-    const from = draft.slots[slot]?.group ?? null
-    return from === group ? [] : [{ do: 'setSlotField', slot, field: 'group', from, to: group }]
+    const from = draft.slots[slot]?.superset ?? null
+    return from === group ? [] : [{ do: 'setSlotField', slot, field: 'superset', from, to: group }]
   })
   return step(`Joined: ${names(library, draft, ids)}`, [...brought, ...joined])
 }
@@ -39,8 +39,8 @@ const letters = Array.from({ length: 26 }, (_, i) => String.fromCharCode(65 + i)
 /** Slots each by itself again. */
 export function partSlots(library: Library, draft: Template, ids: Id[]): Built {
   const commands = ids.flatMap((slot): Command[] => {
-    const from = draft.slots[slot]?.group
-    return from === undefined ? [] : [{ do: 'setSlotField', slot, field: 'group', from, to: null }]
+    const from = draft.slots[slot]?.superset
+    return from === undefined ? [] : [{ do: 'setSlotField', slot, field: 'superset', from, to: null }]
   })
   return step(`Parted: ${names(library, draft, ids)}`, commands)
 }
@@ -58,7 +58,7 @@ export function makeCircuit(
   const slots = ids.map((id) => draft.slots[id])
   if (!spot || !slots.every((slot) => slot !== undefined)) return noSlot
   if (slots.some(({ circuit: own }) => own)) return { fault: 'One of these lines is a circuit already.' }
-  const ruled = slots.find(({ follows }) => follows.length)
+  const ruled = slots.find(({ uses: follows }) => follows.length)
   if (ruled)
     return { fault: `${liftName(library, ruled)} follows a progression: a circuit is scored as one thing.` }
   const others = slots.find(({ by }) => by !== slots[0]?.by)
@@ -69,12 +69,14 @@ export function makeCircuit(
       const count = Math.max(...slots.map((slot) => slot.rows[id]?.length ?? 0))
       const list = Array.from({ length: count }, (_, row) =>
         slots.flatMap((slot, i) =>
-          (slot.rows[id]?.[Math.min(row, (slot.rows[id]?.length ?? 1) - 1)] ?? []).map((group): SetGroup => ({
-            ...group,
-            id: `${i + 1}.${group.id}`,
-            lift: liftOf(slot),
-            sets: 1,
-          })),
+          (slot.rows[id]?.[Math.min(row, (slot.rows[id]?.length ?? 1) - 1)] ?? []).map(
+            (group): SetPrescription => ({
+              ...group,
+              id: `${i + 1}.${group.id}`,
+              lift: liftOf(slot),
+              sets: 1,
+            }),
+          ),
         ),
       )
       return [id, list]
@@ -82,7 +84,7 @@ export function makeCircuit(
   )
   const removed = removal(library, draft, ids)
   if ('fault' in removed) return removed
-  const value: Slot = { ...liftOf(slots[0] as Slot), by: slots[0]?.by ?? 'week', follows: [], circuit, rows }
+  const value: Slot = { ...liftOf(slots[0] as Slot), by: slots[0]?.by ?? 'week', uses: [], circuit, rows }
   return step(`Circuit: ${circuit.name}`, [
     ...removed.commands,
     { do: 'addSlot', slot: mint(), ...spot, value },

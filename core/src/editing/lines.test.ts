@@ -10,7 +10,7 @@ import { addSets, removeSets, typeNewSlot, typeOverSlot } from './lines.ts'
 const library = {}
 
 const draft = Object.values(readFixture('a-track-on-running-and-new-progressions').versions)[0] as Template
-const end: Spot = { session: 'a', part: 'Main', after: 'a-curl' }
+const end: Spot = { session: 'a', section: 'Main', after: 'a-curl' }
 const minter = () => {
   let n = 0
   return () => `minted-${++n}`
@@ -65,7 +65,7 @@ describe('a typed line', () => {
   })
 
   test('that speaks of the rule follows the progression that the lift has already', () => {
-    expect(added('back squat 3x5 @ rule').follows).toEqual([{ progression: 'squat', role: 'main' }])
+    expect(added('back squat 3x5 @ rule').uses).toEqual([{ progression: 'squat', role: 'main' }])
     const made = typeNewSlot(library, draft, end, 'lunge 3x5 @ rule', minter())
     expect(made.fault).toContain('follows no progression')
   })

@@ -17,7 +17,7 @@ import {
   slotName,
   usualLoad,
   type Command,
-  type SetGroup,
+  type SetPrescription,
   type Slot,
   type Spot,
   type Template,
@@ -43,7 +43,7 @@ export function typeNewSlot(
   const bare: Slot = {
     ...newSlot(draft, at.session, exercise, []),
     ...(line.variant && { variant: line.variant }),
-    follows: followsFor(draft, exercise, line.sets),
+    uses: followsFor(draft, exercise, line.sets),
   }
   const sets = line.sets
     ? readSets(library, line.sets, [], bare, draft)
@@ -94,7 +94,7 @@ export function rowCommands(
   phase: Id,
   row: number,
   fill: boolean,
-  change: (groups: SetGroup[]) => SetGroup[],
+  change: (groups: SetPrescription[]) => SetPrescription[],
 ): Command[] {
   const list = slot.rows[phase] ?? []
   const commands: Command[] = []
@@ -125,7 +125,7 @@ export function addSets(library: Library, draft: Template, slot: Id, phase: Id, 
         groups.findIndex(({ id }) => id === below),
         0,
       )
-      const { part: _, ...like } = groups[place] as SetGroup
+      const { kind: _, ...like } = groups[place] as SetPrescription
       return [...groups.slice(0, place + 1), { ...like, id: String(n) }, ...groups.slice(place + 1)]
     }),
   )
@@ -144,22 +144,22 @@ export function removeSets(library: Library, draft: Template, slot: Id, phase: I
 }
 
 /** The progression that a lift has already, where sets speak of a rule. */
-function followsFor(draft: Template, exercise: ExerciseId, sets: string): Slot['follows'] {
+function followsFor(draft: Template, exercise: ExerciseId, sets: string): Slot['uses'] {
   if (!/\brule\b/i.test(sets)) return []
   const known = knownProgression(draft, exercise)
   return known ? [known] : []
 }
 
 /** The progression that other slots of the lift follow, and that gives loads. */
-export function knownProgression(draft: Template, exercise: ExerciseId): Slot['follows'][number] | undefined {
+export function knownProgression(draft: Template, exercise: ExerciseId): Slot['uses'][number] | undefined {
   return Object.values(draft.slots)
     .filter((slot) => slot.exercise === exercise && !slot.variant)
-    .flatMap(({ follows }) => follows)
+    .flatMap(({ uses: follows }) => follows)
     .find(({ progression }) => rulesOf(draft.progressions[progression]).length > 0)
 }
 
 /** Three sets of the reps, or of the seconds, that an exercise suits. */
-function usualSets(library: Library, exercise: ExerciseId): SetGroup[] {
+function usualSets(library: Library, exercise: ExerciseId): SetPrescription[] {
   const { reps, pattern, name, isHeld } = exerciseOf(library, { exercise })
   const span = { from: reps[0], to: reps[1] }
   const load = usualLoad(library, { exercise })

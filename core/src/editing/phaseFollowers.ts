@@ -14,10 +14,10 @@ export function trimWeeks(draft: Template, phase: Phase, weeks: number): Command
     const kept = list.filter((week) => week <= weeks)
     return kept.length ? [{ ...one, where: { ...one.where, weeks: kept } }] : []
   }
-  const light = phase.light.flatMap(within)
-  const isTrimmed = light.length < phase.light.length || light.some((one, i) => one !== phase.light[i])
+  const deload = phase.deloads.flatMap(within)
+  const isTrimmed = deload.length < phase.deloads.length || deload.some((one, i) => one !== phase.deloads[i])
   return [
-    ...(isTrimmed ? [{ do: 'setLight', phase: phase.id, from: phase.light, to: light } as Command] : []),
+    ...(isTrimmed ? [{ do: 'setDeloads', phase: phase.id, from: phase.deloads, to: deload } as Command] : []),
     ...changesOf(draft, (one) => (isOnly(one.where, phase.id) ? within(one) : [one])),
   ]
 }

@@ -12,7 +12,7 @@ import {
   type Length,
   type Phase,
   type PhaseRows,
-  type SetGroup,
+  type SetPrescription,
   type Template,
 } from '../template/index.ts'
 import { isFault, step, type Built, type Mint } from './built.ts'
@@ -33,7 +33,7 @@ export function addPhase(
     const last = list[list.length - 1] ?? []
     return draft.slots[slot]?.by === 'week' ? Array.from({ length: weeks }, () => last) : list
   })
-  const value: Phase = { ...withoutEnd(own), id, name, weeks, light: [] }
+  const value: Phase = { ...withoutEnd(own), id, name, weeks, deloads: [] }
   return step(`Phase added: ${name}`, [
     ...endMoved(own),
     { do: 'addPhase', phase: id, after, value: withEnd(own, value), rows },
@@ -70,7 +70,7 @@ export function splitPhase(draft: Template, phase: Id, weeks: number, mint: Mint
   const first = (list: number[] = []) => list.filter((week) => week <= weeks)
   const second = (list: number[] = []) => list.filter((week) => week > weeks).map((week) => week - weeks)
   const part = (of: typeof first, renew: boolean) =>
-    own.light.flatMap((one): Adjustment[] => {
+    own.deloads.flatMap((one): Adjustment[] => {
       const kept = one.where.weeks ? of(one.where.weeks) : []
       if (!kept.length && one.where.weeks) return []
       return [
@@ -81,20 +81,20 @@ export function splitPhase(draft: Template, phase: Id, weeks: number, mint: Mint
         },
       ]
     })
-  const light = part(first, false)
+  const deload = part(first, false)
   const value: Phase = {
     ...withoutEnd(own),
     id,
     name: nextName(own.name, draft.phases),
     weeks: all - weeks,
     rotation: turned(draft, own, weeks),
-    light: part(second, true),
+    deloads: part(second, true),
   }
   const tail = mapRows(byWeek(draft, phase), (list) => list.slice(weeks))
   return step(`${own.name} split after week ${weeks}`, [
-    ...(JSON.stringify(light) === JSON.stringify(own.light)
+    ...(JSON.stringify(deload) === JSON.stringify(own.deloads)
       ? []
-      : [{ do: 'setLight', phase, from: own.light, to: light } as Command]),
+      : [{ do: 'setDeloads', phase, from: own.deloads, to: deload } as Command]),
     { do: 'setWeeks', phase, from: all, to: weeks, rows: tail },
     ...endMoved(own),
     {
@@ -131,8 +131,8 @@ export function repeatPhase(draft: Template, phase: Id, mint: Mint): Built {
   const own = phaseOf(draft, phase)
   if (!own) return noPhase
   const id = mint()
-  const light = own.light.map((one) => ({ ...one, id: mint() }))
-  const value: Phase = { ...withoutEnd(own), id, name: `${own.name}, again`, light }
+  const deload = own.deloads.map((one) => ({ ...one, id: mint() }))
+  const value: Phase = { ...withoutEnd(own), id, name: `${own.name}, again`, deloads: deload }
   return step(`${own.name} repeated`, [
     ...endMoved(own),
     { do: 'addPhase', phase: id, after: phase, value: withEnd(own, value), rows: rowsOf(draft, phase) },
@@ -203,7 +203,7 @@ export function setRotation(draft: Template, phase: Id, rotation: Id[], perWeek:
 
 /** Sets in a phase for the slots of a session that have none there. */
 export function rowsFor({ sessions, slots }: Template, session: Id, phase: Phase): Command[] {
-  return (sessions[session]?.parts ?? []).flatMap((part) =>
+  return (sessions[session]?.sections ?? []).flatMap((part) =>
     part.slots.flatMap((id): Command[] => {
       const slot = slots[id]
       if (!slot || slot.rows[phase.id]) return []
@@ -218,13 +218,20 @@ export function rowsFor({ sessions, slots }: Template, session: Id, phase: Phase
 }
 
 /** Three sets of eight, of any load. */
-export const plainGroup = (): SetGroup => ({ id: 'work', sets: 3, goal: { reps: 8 }, load: { of: 'free' } })
+export const plainGroup = (): SetPrescription => ({
+  id: 'work',
+  sets: 3,
+  goal: { reps: 8 },
+  load: { of: 'free' },
+})
 
 const phaseOf = ({ phases }: Template, id: Id): Phase | undefined => phases.find((phase) => phase.id === id)
 const noPhase = { fault: 'This phase is no longer there.' }
 
-const mapRows = (rows: PhaseRows, change: (list: SetGroup[][], slot: Id) => SetGroup[][]): PhaseRows =>
-  Object.fromEntries(Object.entries(rows).map(([slot, list]) => [slot, change(list, slot)]))
+const mapRows = (
+  rows: PhaseRows,
+  change: (list: SetPrescription[][], slot: Id) => SetPrescription[][],
+): PhaseRows => Object.fromEntries(Object.entries(rows).map(([slot, list]) => [slot, change(list, slot)]))
 
 /** The rows of slots that have one for each week. */
 const byWeek = (draft: Template, phase: Id): PhaseRows =>

@@ -13,7 +13,7 @@ export function removeSession(library: Library, draft: Template, session: Id): B
   if (alone) return { fault: `${own.name} is the only session of ${alone.name}. Add another one first.` }
   const removed = removal(library, draft, slotsOf(own))
   if ('fault' in removed) return removed
-  const without = { ...own, parts: own.parts.map((part) => ({ ...part, slots: [] as Id[] })) }
+  const without = { ...own, sections: own.sections.map((part) => ({ ...part, slots: [] as Id[] })) }
   return step(`Session removed: ${own.name}`, [
     ...draft.phases.flatMap(({ id, rotation, perWeek }): Command[] => {
       if (!rotation.includes(session)) return []

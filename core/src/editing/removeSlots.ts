@@ -8,7 +8,7 @@ import {
   slotName,
   spotOf,
   type Command,
-  type Follow,
+  type Use,
   type Template,
 } from '../template/index.ts'
 import { names, noSlot, step, type Built } from './built.ts'
@@ -43,7 +43,7 @@ export function removal(
     const slots = one.where.slots.filter((id) => !goes.has(id))
     return slots.length ? [{ ...one, where: { ...one.where, slots } }] : []
   })
-  const light = draft.phases.flatMap(({ id, light: from }): Command[] => {
+  const deload = draft.phases.flatMap(({ id, deloads: from }): Command[] => {
     const to = from.flatMap((one) => {
       const slots = one.where.slots?.filter((slot) => !goes.has(slot))
       if (!slots || slots.length === one.where.slots?.length) return [one]
@@ -51,9 +51,9 @@ export function removal(
     })
     return to.length === from.length && to.every((one, i) => one === from[i])
       ? []
-      : [{ do: 'setLight', phase: id, from, to }]
+      : [{ do: 'setDeloads', phase: id, from, to }]
   })
-  const commands: Command[] = [...changes, ...light]
+  const commands: Command[] = [...changes, ...deload]
   let now = draft
   for (const id of [...ids].reverse()) {
     const spot = spotOf(now, id)
@@ -65,15 +65,17 @@ export function removal(
     if (isConflict(next)) return { fault: next.conflict(library) }
     now = next
   }
-  for (const [session, { parts: from }] of Object.entries(now.sessions)) {
-    const to = from.map(({ turns, ...part }) => (turns && part.slots.length > 1 ? { ...part, turns } : part))
-    if (from.some(({ turns, slots }) => turns && slots.length < 2))
-      commands.push({ do: 'setParts', session, from, to })
+  for (const [session, { sections: from }] of Object.entries(now.sessions)) {
+    const to = from.map(({ rotation: turns, ...part }) =>
+      turns && part.slots.length > 1 ? { ...part, turns } : part,
+    )
+    if (from.some(({ rotation: turns, slots }) => turns && slots.length < 2))
+      commands.push({ do: 'setSections', session, from, to })
   }
   const followed = new Set(
-    Object.values(now.slots).flatMap(({ follows }) => follows.map((one) => one.progression)),
+    Object.values(now.slots).flatMap(({ uses: follows }) => follows.map((one) => one.progression)),
   )
-  const left = ids.flatMap((id) => draft.slots[id]?.follows.map((one) => one.progression) ?? [])
+  const left = ids.flatMap((id) => draft.slots[id]?.uses.map((one) => one.progression) ?? [])
   for (const progression of new Set(left)) {
     const from = draft.progressions[progression]
     const until = draft.phases.find(
@@ -90,15 +92,15 @@ export function removal(
 /** A load that is a part of another day’s needs a slot that trains that day’s role. */
 function roleWithout(library: Library, draft: Template, goes: ReadonlySet<Id>): string | null {
   const stays = Object.entries(draft.slots).filter(([id]) => !goes.has(id))
-  const gone = [...goes].flatMap((id) => draft.slots[id]?.follows ?? [])
-  const rolesOf = ({ role }: Follow) => (typeof role === 'string' ? [role] : role.byPlace)
+  const gone = [...goes].flatMap((id) => draft.slots[id]?.uses ?? [])
+  const rolesOf = ({ role }: Use) => (typeof role === 'string' ? [role] : role.byDay)
   for (const [id, slot] of stays)
     for (const { load } of Object.values(slot.rows).flat(2)) {
       const role = sourceOf[load.of].readsRole?.(load)
       if (role === undefined) continue
-      const own = new Set(slot.follows.map(({ progression }) => progression))
-      const feeds = (follow: Follow) => own.has(follow.progression) && rolesOf(follow).includes(role)
-      if (gone.some(feeds) && !stays.some(([, other]) => other.follows.some(feeds)))
+      const own = new Set(slot.uses.map(({ progression }) => progression))
+      const feeds = (follow: Use) => own.has(follow.progression) && rolesOf(follow).includes(role)
+      if (gone.some(feeds) && !stays.some(([, other]) => other.uses.some(feeds)))
         return `The load of ${slotName(library, draft, id)} is a part of the ${role} day’s. Give it another base first.`
     }
   return null

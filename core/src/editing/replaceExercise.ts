@@ -9,7 +9,7 @@ export function replaceExercise(library: Library, draft: Template, from: Lift, t
     const lines = Object.values(own.rows)
       .flat(2)
       .some(({ lift }) => isIt(lift))
-    const turns = own.turns?.with.some(isIt)
+    const turns = own.rotation?.with.some(isIt)
     if (!lines && !turns) return isIt(own) ? [{ do: 'setExercise', slot, from: liftOf(own), to }] : []
     const rows = Object.entries(own.rows).map(([phase, list]) => [
       phase,
@@ -19,8 +19,8 @@ export function replaceExercise(library: Library, draft: Template, from: Lift, t
     const changed: Slot = {
       ...(isIt(own) ? to : { exercise, ...(variant && { variant }) }),
       ...rest,
-      ...(own.turns && {
-        turns: { ...own.turns, with: own.turns.with.map((lift) => (isIt(lift) ? to : lift)) },
+      ...(own.rotation && {
+        rotation: { ...own.rotation, with: own.rotation.with.map((lift) => (isIt(lift) ? to : lift)) },
       }),
       rows: Object.fromEntries(rows),
     }

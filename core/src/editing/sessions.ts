@@ -9,7 +9,7 @@ export function addSession(draft: Template, phase: Id, name: string, mint: Mint)
   const own = draft.phases.find(({ id }) => id === phase)
   if (!own) return { fault: 'This phase is no longer there.' }
   const id = mint()
-  const value: Session = { name, parts: [{ name: 'Main', slots: [] }] }
+  const value: Session = { name, sections: [{ name: 'Main', slots: [] }] }
   return step(`Session added: ${name}`, [
     { do: 'addSession', session: id, value },
     ...inTurn(draft, phase, id),
@@ -23,8 +23,8 @@ export function copySession(draft: Template, session: Id, phase: Id, mint: Mint,
   const id = mint()
   const ids = new Map(slotsOf(own).map((slot) => [slot, mint()]))
   const name = `${own.name}, copy`
-  const value = { ...own, name, parts: own.parts.map((part) => ({ ...part, slots: [] as Id[] })) }
-  const added = own.parts.flatMap((part) =>
+  const value = { ...own, name, sections: own.sections.map((part) => ({ ...part, slots: [] as Id[] })) }
+  const added = own.sections.flatMap((part) =>
     part.slots.flatMap((slot, i): Command[] => {
       const copy = draft.slots[slot]
       const after = ids.get(part.slots[i - 1] ?? '') ?? ''
@@ -34,7 +34,7 @@ export function copySession(draft: Template, session: Id, phase: Id, mint: Mint,
               do: 'addSlot',
               slot: ids.get(slot) ?? '',
               session: id,
-              part: part.name,
+              section: part.name,
               after,
               value: reading(copy, ids),
             },
@@ -42,14 +42,17 @@ export function copySession(draft: Template, session: Id, phase: Id, mint: Mint,
         : []
     }),
   )
-  const bare = value.parts.map(({ turns: _, ...part }) => part)
-  const turned = own.parts.some(({ turns }) => turns)
-  const full = own.parts.map((part) => ({ ...part, slots: part.slots.map((slot) => ids.get(slot) ?? slot) }))
-  const between = full.map(({ turns: _, ...part }) => part)
+  const bare = value.sections.map(({ rotation: _, ...part }) => part)
+  const turned = own.sections.some(({ rotation: turns }) => turns)
+  const full = own.sections.map((part) => ({
+    ...part,
+    slots: part.slots.map((slot) => ids.get(slot) ?? slot),
+  }))
+  const between = full.map(({ rotation: _, ...part }) => part)
   return step(`${own.name} copied`, [
-    { do: 'addSession', session: id, value: { ...value, parts: bare } },
+    { do: 'addSession', session: id, value: { ...value, sections: bare } },
     ...added,
-    ...(turned ? [{ do: 'setParts', session: id, from: between, to: full } as Command] : []),
+    ...(turned ? [{ do: 'setSections', session: id, from: between, to: full } as Command] : []),
     ...inTurn(draft, phase, id, at),
   ])
 }

@@ -9,7 +9,7 @@ import {
   slotsOf,
   spotOf,
   type Command,
-  type SetGroup,
+  type SetPrescription,
   type Slot,
   type Spot,
   type Template,
@@ -18,12 +18,12 @@ import { names, noSlot, step, type Built, type Mint } from './built.ts'
 import { readsSlots } from './reads.ts'
 
 /** A slot with the same sets in every week of every phase that its session has a part in. */
-export function newSlot(draft: Template, session: Id, exercise: ExerciseId, groups: SetGroup[]): Slot {
+export function newSlot(draft: Template, session: Id, exercise: ExerciseId, groups: SetPrescription[]): Slot {
   const rows: Slot['rows'] = {}
   for (const phase of draft.phases)
     if (phase.rotation.includes(session))
       rows[phase.id] = Array.from({ length: rowWeeks(phase) }, () => groups)
-  return { exercise, by: 'week', follows: [], rows }
+  return { exercise, by: 'week', uses: [], rows }
 }
 
 /** Slots to another place, in the order in which they stand. */
@@ -65,9 +65,9 @@ function readsAhead(library: Library, draft: Template): string | null {
 /** A slot one line up or down, over the edge of its part into the next. */
 export function nudgeSlot(library: Library, draft: Template, slot: Id, by: -1 | 1): Built {
   const from = spotOf(draft, slot)
-  const parts = from && draft.sessions[from.session]?.parts
+  const parts = from && draft.sessions[from.session]?.sections
   if (!from || !parts) return noSlot
-  const part = parts.findIndex(({ name }) => name === from.part)
+  const part = parts.findIndex(({ name }) => name === from.section)
   const { slots } = parts[part] as { slots: Id[] }
   const place = slots.indexOf(slot)
   const inside = place + by
@@ -82,7 +82,7 @@ export function nudgeSlot(library: Library, draft: Template, slot: Id, by: -1 | 
       fault: `${liftName(library, draft.slots[slot] as Slot)} is at the ${by < 0 ? 'top' : 'end'} already.`,
     }
   const after = by < 0 ? (other.slots[other.slots.length - 1] ?? '') : ''
-  return moveSlots(library, draft, [slot], { session: from.session, part: other.name, after })
+  return moveSlots(library, draft, [slot], { session: from.session, section: other.name, after })
 }
 
 /** Copies of slots at a place: they follow the same progressions, under ids of their own. */
@@ -94,7 +94,7 @@ export function copySlots(library: Library, draft: Template, ids: Id[], to: Spot
     if (!own) return []
     const slot = minted.get(id) as Id
     const value = within(draft, to.session, reading(own, minted))
-    const command: Command = { do: 'addSlot', slot, session: to.session, part: to.part, after, value }
+    const command: Command = { do: 'addSlot', slot, session: to.session, section: to.section, after, value }
     after = slot
     return [command]
   })
@@ -114,10 +114,12 @@ function within({ phases }: Template, session: Id, slot: Slot): Slot {
 
 /** A copied slot whose loads read copies of the slots that the first one read. */
 export function reading(slot: Slot, ids: ReadonlyMap<Id, Id>): Slot {
-  const renamed = (group: SetGroup): SetGroup => {
+  const renamed = (group: SetPrescription): SetPrescription => {
     const { slot: other } = sourceOf[group.load.of].reads?.(group.load) ?? {}
     const to = other === undefined ? undefined : ids.get(other)
-    return to === undefined ? group : { ...group, load: { ...group.load, slot: to } as SetGroup['load'] }
+    return to === undefined
+      ? group
+      : { ...group, load: { ...group.load, slot: to } as SetPrescription['load'] }
   }
   const rows = Object.entries(slot.rows).map(([phase, list]) => [phase, list.map((row) => row.map(renamed))])
   return { ...slot, rows: Object.fromEntries(rows) }

@@ -10,7 +10,7 @@ export function onlyInTrack(library: Library, draft: Template, slot: Id, track: 
   const own = draft.slots[slot]
   const name = draft.tracks[track]?.name
   if (!spot || !own || name === undefined) return noSlot
-  const order = slotsOf(draft.sessions[spot.session] ?? { name: '', parts: [] })
+  const order = slotsOf(draft.sessions[spot.session] ?? { name: '', sections: [] })
   const after = order[order.indexOf(slot) - 1]
   if (after === undefined)
     return {

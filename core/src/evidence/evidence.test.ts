@@ -132,11 +132,11 @@ describe('a session', () => {
     const light: SessionLog = {
       ...session('2026-03-02', [5]),
       shown: {
-        format: 1,
+        format: 2,
         engine: 'x',
         version: 'v',
         at: { phase: 'p', week: 1, phaseWeek: 1, inWeek: 1, session: 'd' },
-        slots: { s: { ...squat, light: true, groups: [] } },
+        slots: { s: { ...squat, deload: true, sets: [] } },
       },
     }
     expect(learnSession(library, noEvidence, light).estimates).toEqual({})

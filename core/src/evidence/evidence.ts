@@ -94,7 +94,7 @@ function bestEstimate(
     const isOnBody = exerciseOf(library, set).tool === 'body weight'
     const load = set.load ?? (isOnBody && body ? { value: 0, unit: body.unit } : undefined)
     if (!load || !reps || (isOnBody && !body)) continue
-    if (log.shown?.slots[slot]?.light || !isMeasure(set)) continue
+    if (log.shown?.slots[slot]?.deload || !isMeasure(set)) continue
     const seen = maxOf({ load, help, reps, rir }, isOnBody ? body : undefined)
     if (seen?.value && (!best || compareLoads(seen, best.load) > 0))
       best = {
@@ -116,7 +116,7 @@ export function topSet(sets: SetLog[], body: Load | undefined): TopSet | null {
     const seen = maxOf({ load, help, reps, rir }, body)
     if (!seen?.value || (best && compareLoads(seen, best.estimate) <= 0)) continue
     const whole = body ? addLoad(body, load, help) : load
-    best = { load: whole, reps, ...(rir !== undefined && { left: rir }), estimate: seen }
+    best = { load: whole, reps, ...(rir !== undefined && { rir }), estimate: seen }
   }
   return best
 }

@@ -22,8 +22,8 @@ export const messages: Messages = Object.assign(
 )
 
 /** One rung in words: "62.5 kg was a hit on 2 Mar 2026: plus 2.5 kg is 65 kg". Throws on an id nobody declares. */
-export function explain(rung: WhyStep): string {
-  const sentence = messages[rung.id]
-  if (sentence === undefined) throw new Error(`unknown rung "${rung.id}"`)
-  return fill(sentence, rung.data)
+export function explain(step: WhyStep): string {
+  const sentence = messages[step.id]
+  if (sentence === undefined) throw new Error(`unknown rung "${step.id}"`)
+  return fill(sentence, step.data)
 }

@@ -21,8 +21,8 @@ export const adviceTaken = defineFact<{ answer: string; taken: boolean }, Kept>(
   examples: [
     {
       say: 'left',
-      fact: { answer: 'lightWeek', taken: false },
-      want: { adviceTaken: { lightWeek: { taken: false, date: '2026-03-02' } } },
+      fact: { answer: 'deload', taken: false },
+      want: { adviceTaken: { deload: { taken: false, date: '2026-03-02' } } },
     },
   ],
 })

@@ -58,17 +58,20 @@ const fields = {
 export const equipmentShape = strictObject(fields)
 
 /** What a place has: barbells and plates, one rack a unit; dumbbells and stacks where they are listed. */
-export const equipment = defineFact<{ place: Id } & EquipmentBody, { equipment: Record<Id, EquipmentBody> }>({
+export const equipment = defineFact<
+  { location: Id } & EquipmentBody,
+  { equipment: Record<Id, EquipmentBody> }
+>({
   kind: 'equipment',
-  shape: factShape({ place: idField('a place').required(), ...fields }),
+  shape: factShape({ location: idField('a location').required(), ...fields }),
   none: { equipment: {} },
-  learn: (known, { place, racks, fixed }) => ({
+  learn: (known, { location: place, racks, fixed }) => ({
     equipment: { ...known.equipment, [place]: { racks, fixed } },
   }),
   examples: [
     {
       say: 'what a place has now stands in place of what it had',
-      fact: { place: 'home', racks: [{ unit: 'kg', bar: 15, plates: [] }] },
+      fact: { location: 'home', racks: [{ unit: 'kg', bar: 15, plates: [] }] },
       want: { equipment: { home: { racks: [{ unit: 'kg', bar: 15, plates: [] }], fixed: undefined } } },
     },
   ],

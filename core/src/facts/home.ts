@@ -2,10 +2,10 @@ import { idField, type Id } from '../parsing/index.ts'
 import { defineFact, factShape } from './fact.ts'
 
 /** Which place's equipment "at home" means. */
-export const home = defineFact<{ place: Id }, { home: Id }>({
+export const home = defineFact<{ location: Id }, { home: Id }>({
   kind: 'home',
-  shape: factShape({ place: idField('a place').required() }),
+  shape: factShape({ location: idField('a location').required() }),
   none: { home: 'home' },
-  learn: (_, { place }) => ({ home: place }),
-  examples: [{ say: 'the boathouse is home', fact: { place: 'boathouse' }, want: { home: 'boathouse' } }],
+  learn: (_, { location: place }) => ({ home: place }),
+  examples: [{ say: 'the boathouse is home', fact: { location: 'boathouse' }, want: { home: 'boathouse' } }],
 })

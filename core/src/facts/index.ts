@@ -4,7 +4,7 @@ export type { EquipmentBody } from './equipment.ts'
 export { type EventKind, eventKinds } from './event.ts'
 export { type BlockOf, isSameBlock, type LiftGoal } from './goal.ts'
 export { handoverKey } from './handover.ts'
-export { type LightFact, lightReasons } from './light.ts'
+export { type DeloadFact, deloadReasons } from './deload.ts'
 export { maxOf } from './max.ts'
 export { readEquipment, readGivenFact } from './readFact.ts'
 export { type Member, readMember } from './readMember.ts'
@@ -18,3 +18,4 @@ export {
   learnFact,
   nothingLearned,
 } from './registry.ts'
+export { factFormat, upgradeFact } from './upgrades/index.ts'

@@ -1,9 +1,10 @@
 import type { Library } from '../library/index.ts'
 import { memberShape, readEnrolments, readLog, type Enrolment, type SessionLog } from '../member/index.ts'
-import { at, Checker, type Id, type Issue } from '../parsing/index.ts'
+import { at, Checker, fieldIn, type Id, type Issue } from '../parsing/index.ts'
 import { settleExercises, type Template } from '../template/index.ts'
 import { readFact } from './readFact.ts'
 import type { Fact } from './registry.ts'
+import { asWritten, upgradeMember } from './upgrades/member1.ts'
 
 /** A person in one gym, as the planner sees them: dated facts and logs, in any order of arrival. */
 export type Member = { facts: Fact[]; logs: SessionLog[] }
@@ -18,7 +19,7 @@ export type ReadMember =
 const mostEntries = 5000
 
 /**
- * Reads a member file of format 1 from parsed JSON, beside the library of its gym and the versions that its enrolments may name; the
+ * Reads a member file of format 2, or of an earlier one, from parsed JSON, beside the library of its gym and the versions that its enrolments may name; the
  * first of them where they name none. Ids that are left out are made from what they name; what is left out of a set comes from its slot.
  */
 export function readMember(
@@ -27,6 +28,12 @@ export function readMember(
   library: Library = {},
 ): ReadMember {
   const checker = new Checker(library)
+  const format = fieldIn(input, 'format')
+  const result = readToday(checker, upgradeMember(input), versions)
+  return result.issues ? { issues: result.issues.map((issue) => asWritten(issue, format)) } : result
+}
+
+function readToday(checker: Checker, input: unknown, versions: Record<Id, Template>): ReadMember {
   const written = checker.check(memberShape, input, '')
   const head = written && settleExercises(checker, written)
   if (!head || checker.issues.length) return { issues: checker.issues }

@@ -2,18 +2,18 @@ import { choiceField, spanField, strictObject } from '../parsing/index.ts'
 import { formatSpan, highest, lowest, type Span } from '../units/index.ts'
 import { defineGoal } from './goal.ts'
 
-/** Reps of each set; with `plus`, the last set takes as many good reps as possible beyond them. */
-export const reps = defineGoal<{ reps: Span; plus?: 'last' }>({
+/** Reps of each set; with `amrap`, the last set takes as many good reps as possible beyond them. */
+export const reps = defineGoal<{ reps: Span; amrap?: 'last' }>({
   key: 'reps',
   title: 'Reps of each set',
-  shape: strictObject({ reps: spanField('reps', 100).required(), plus: choiceField(['last']) }),
-  cell: ({ reps: span, plus }) => formatSpan(span) + (plus ? '+' : ''),
+  shape: strictObject({ reps: spanField('reps', 100).required(), amrap: choiceField(['last']) }),
+  cell: ({ reps: span, amrap }) => formatSpan(span) + (amrap ? '+' : ''),
   read(typed) {
     const match = /^(\d+)(?:\s*[-–]\s*(\d+))?\s*(\+)?$/.exec(typed)
     if (!match) return null
     const from = Number(match[1])
     const span = match[2] ? { from, to: Number(match[2]) } : from
-    return { reps: span, ...(match[3] && { plus: 'last' as const }) }
+    return { reps: span, ...(match[3] && { amrap: 'last' as const }) }
   },
   reps: ({ reps: span }) => span,
   logs: () => 'reps',
@@ -29,8 +29,8 @@ export const reps = defineGoal<{ reps: Span; plus?: 'last' }>({
       meets: true,
     },
     {
-      say: 'a plus set is met by its reps',
-      goal: { reps: 5, plus: 'last' },
+      say: 'an AMRAP set is met by its reps',
+      goal: { reps: 5, amrap: 'last' },
       cell: '5+',
       done: [{ reps: 4 }],
       meets: false,

@@ -23,8 +23,8 @@ export const bodyWeight = defineSource<{ percent: number }>({
   },
   price({ lift, body }, { percent }) {
     if (!body) return { need: 'bodyWeight', lift }
-    const rungs: WhyStep[] = [say('bodyWeight.is', { load: body }), say('bodyWeight.percent', { percent })]
-    return { base: body, percent, rungs }
+    const steps: WhyStep[] = [say('bodyWeight.is', { load: body }), say('bodyWeight.percent', { percent })]
+    return { base: body, percent, steps }
   },
   messages: say.messages,
   examples: [

@@ -2,7 +2,7 @@ import { declareSteps } from '../words/index.ts'
 import { mostTableReps, percentFor, repTableTitle } from '../maxes/index.ts'
 import { numberField, strictObject, wholeField } from '../parsing/index.ts'
 import { formatNumber, snap } from '../units/index.ts'
-import { maxRung } from './maxRung.ts'
+import { maxStep } from './maxStep.ts'
 import { defineSource } from './source.ts'
 
 const say = declareSteps({
@@ -42,15 +42,15 @@ export const effort = defineSource<{ less?: number; under?: number }>({
     const counted = Math.min(reps + rir, mostTableReps)
     const percent = percentFor(table, counted)
     const data = { reps, reserve: rir, percent, table: repTableTitle(table) }
-    const rungs = [maxRung(max), say('effort.table', data)]
+    const steps = [maxStep(max), say('effort.table', data)]
     if (less === undefined || under === undefined || rest === undefined || rest >= under)
-      return { base: max.load, percent, most: max.load, rungs }
+      return { base: max.load, percent, most: max.load, steps }
     const lowered = say('effort.short', { rest, less })
     return {
       base: max.load,
       percent: snap((percent * (100 - less)) / 100),
       most: max.load,
-      rungs: [...rungs, lowered],
+      steps: [...steps, lowered],
     }
   },
   messages: say.messages,

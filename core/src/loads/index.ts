@@ -1,4 +1,4 @@
-export { maxRung, sayMax } from './maxRung.ts'
+export { maxStep as maxStep, sayMax } from './maxStep.ts'
 export { type LoadBasis, type SourceKind, sourceKinds, sourceOf } from './registry.ts'
 export { repMaxOf } from './repMaxOf.ts'
 export {
@@ -13,4 +13,4 @@ export {
   type Today,
 } from './source.ts'
 export { waysTo } from './tonnage.ts'
-export { sayTopSet, topSetRung } from './topSetRung.ts'
+export { sayTopSet, topSetStep as topSetStep } from './topSetStep.ts'

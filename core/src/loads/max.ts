@@ -2,7 +2,7 @@ import { declareSteps } from '../words/index.ts'
 import { formatNumber } from '../units/index.ts'
 import { percentField, strictObject } from '../parsing/index.ts'
 import { defineSource, percentBefore } from './source.ts'
-import { maxRung, sayMax } from './maxRung.ts'
+import { maxStep, sayMax } from './maxStep.ts'
 
 const say = declareSteps({ ...sayMax.messages, 'max.percent': '{percent}% of it' })
 
@@ -20,8 +20,8 @@ export const max = defineSource<{ percent: number }>({
   readsMax: (lift) => lift,
   price({ lift, max }, { percent }) {
     if (!max) return { need: 'max', lift }
-    const rungs = [maxRung(max), say('max.percent', { percent })]
-    return { base: max.load, percent, most: max.load, rungs }
+    const steps = [maxStep(max), say('max.percent', { percent })]
+    return { base: max.load, percent, most: max.load, steps }
   },
   messages: say.messages,
   examples: [

@@ -2,7 +2,7 @@ import { declareSteps } from '../words/index.ts'
 import { exerciseField, percentField, strictObject, textField } from '../parsing/index.ts'
 import { exerciseNamed, liftName, type ExerciseId } from '../library/index.ts'
 import { formatNumber } from '../units/index.ts'
-import { maxRung } from './maxRung.ts'
+import { maxStep } from './maxStep.ts'
 import { defineSource } from './source.ts'
 
 const say = declareSteps({ 'otherMax.of': '{percent}% of it, the {lift} max' })
@@ -32,7 +32,7 @@ export const otherMax = defineSource<Params>({
     const max = maxOf?.(lift)
     if (!max) return { need: 'max', lift }
     const of = say('otherMax.of', { percent, lift: liftName(library, lift).toLowerCase() })
-    return { base: max.load, percent, rungs: [maxRung(max), of] }
+    return { base: max.load, percent, steps: [maxStep(max), of] }
   },
   messages: say.messages,
   examples: [

@@ -23,14 +23,14 @@ export const progression = defineSource<{ percent?: number }>({
     if (!asked) return null
     if (isNeed(asked)) return asked
     const own = percent === 100 ? [] : [say('progression.percent', { percent })]
-    return { base: asked.base, percent: (asked.percent * percent) / 100, rungs: [...asked.rungs, ...own] }
+    return { base: asked.base, percent: (asked.percent * percent) / 100, steps: [...asked.steps, ...own] }
   },
   messages: say.messages,
   examples: [
     {
       say: '80% of a progression that asks 60 kg is 48 kg',
       params: { percent: 80 },
-      known: { progression: { base: { value: 60, unit: 'kg' }, percent: 100, rungs: [] } },
+      known: { progression: { base: { value: 60, unit: 'kg' }, percent: 100, steps: [] } },
       want: { value: 48, unit: 'kg' },
     },
   ],

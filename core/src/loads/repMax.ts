@@ -1,7 +1,7 @@
 import { declareSteps } from '../words/index.ts'
 import { percentField, strictObject, wholeField } from '../parsing/index.ts'
 import { formatNumber } from '../units/index.ts'
-import { maxRung } from './maxRung.ts'
+import { maxStep } from './maxStep.ts'
 import { repMaxMessages, repMaxOf } from './repMaxOf.ts'
 import { defineSource, percentBefore } from './source.ts'
 
@@ -26,8 +26,8 @@ export const repMax = defineSource<{ reps: number; percent: number }>({
   price({ lift, max }, { reps, percent }) {
     if (!max) return { need: 'max', lift }
     const base = repMaxOf(max, reps)
-    const rungs = [maxRung(max), ...base.rungs, say('repMax.percent', { reps, percent })]
-    return { base: base.load, percent, most: max.load, rungs }
+    const steps = [maxStep(max), ...base.steps, say('repMax.percent', { reps, percent })]
+    return { base: base.load, percent, most: max.load, steps }
   },
   messages: say.messages,
   examples: [

@@ -14,13 +14,13 @@ export const repMaxMessages = say.messages
  * The n-rep max behind the max in force: the set itself where the max was accepted from one of so many reps, else worked
  * out from the 1RM by the default formula, the other way round. The 5RM of a 1RM of 116.6667 kg is 100 kg (Epley).
  */
-export function repMaxOf({ load, from }: MaxInForce, reps: number): { load: Load; rungs: WhyStep[] } {
-  if (reps === 1) return { load, rungs: [] }
+export function repMaxOf({ load, from }: MaxInForce, reps: number): { load: Load; steps: WhyStep[] } {
+  if (reps === 1) return { load, steps: [] }
   if (from?.reps === reps && !from.rir) {
     const set = from.body ? addLoad(from.body, from.load, from.help) : from.load
-    return { load: set, rungs: [say('repMax.set', { reps, load: set })] }
+    return { load: set, steps: [say('repMax.set', { reps, load: set })] }
   }
   const { factor, title } = formulaOf[defaultFormula]
   const worked = { value: snap(load.value / factor(reps)), unit: load.unit }
-  return { load: worked, rungs: [say('repMax.formula', { reps, load: worked, formula: title })] }
+  return { load: worked, steps: [say('repMax.formula', { reps, load: worked, formula: title })] }
 }

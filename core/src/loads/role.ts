@@ -43,7 +43,7 @@ export const role = defineSource<{ role: string; percent: number }>({
       base: load,
       percent,
       ...(isThisWeek && { isScaled: true as const }),
-      rungs: [{ id, data }, say('role.percent', { percent })],
+      steps: [{ id, data }, say('role.percent', { percent })],
     }
   },
   messages: say.messages,

@@ -15,7 +15,7 @@ export type Known = {
   /** What the slot's progression asks, where it follows one that gives loads. */
   progression?: Priced | Need
   /** The heaviest load on the bar of sets before this one today: the slot's own groups, or those named. */
-  today?(slot?: string, group?: string): Load | null
+  today?(slot?: string, prescription?: string): Load | null
   /** The load on the bar when the progression was last trained in a role. */
   role?(role: string): RoleSeen | null
   /** The max of any lift, as percents read it. */
@@ -57,7 +57,7 @@ export type Priced = {
   base: Load
   percent: number
   minus?: Load
-  rungs: WhyStep[]
+  steps: WhyStep[]
   /** It is read off a load that this week's changes have acted on: they do not act on it again. */
   isScaled?: true
   /** The 1RM that it is a part of: more is asked only where the writer has said so. */
@@ -67,10 +67,10 @@ export type Priced = {
 }
 
 /** A load that follows today's top set: a percent of it, or a fixed drop below it, rounded in a way. */
-export type Today = { percent: number; drop?: Step; slot?: Id; group?: Id; way: Way }
+export type Today = { percent: number; drop?: Step; slot?: Id; prescription?: Id; way: Way }
 
 /** A load that is known only once something is lifted today. */
-export type Later = { later: Omit<Today, 'way'>; rungs: WhyStep[] }
+export type Later = { later: Omit<Today, 'way'>; steps: WhyStep[] }
 
 /** What is missing before a load can be given; it is asked of the member, never guessed. */
 export type Need =
@@ -93,7 +93,7 @@ export type Source<P> = {
   /** What was typed into the cell, in lower case, as its parameters; null where it says something else. A bare percent is none's. */
   read(typed: string, library: Library): P | null
   /** Sets of the same day that it reads: a slot, or the groups before it in its own. */
-  reads?(params: P): { slot?: string; group?: string }
+  reads?(params: P): { slot?: string; prescription?: string }
   /** Whether the reps of the sets tell on the load. */
   readsReps?: true
   /** The lift whose max it reads. */

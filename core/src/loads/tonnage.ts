@@ -2,7 +2,7 @@ import { type WhyStep, declareSteps } from '../words/index.ts'
 import { mostTableReps, percentFor, repTableTitle, type RepTable } from '../maxes/index.ts'
 import { choiceField, numberField, strictObject } from '../parsing/index.ts'
 import { formatNumber, scale, snap, type Load } from '../units/index.ts'
-import { maxRung } from './maxRung.ts'
+import { maxStep } from './maxStep.ts'
 import { defineSource } from './source.ts'
 
 const say = declareSteps({
@@ -47,14 +47,14 @@ export const tonnage = defineSource<Params>({
     const target = week ? scale(week, times * 100) : scale(max.load, times * 100)
     const percent = snap((target.value * 100) / (sets * reps * max.load.value))
     const most = percentFor(table, Math.min(reps + rir, mostTableReps))
-    const rungs: WhyStep[] = [
-      maxRung(max),
+    const steps: WhyStep[] = [
+      maxStep(max),
       week ? say('tonnage.week', { times, week, target }) : say('tonnage.target', { times, target }),
       say('tonnage.share', { sets, reps, percent }),
     ]
-    if (percent <= most) return { base: max.load, percent, most: max.load, rungs }
+    if (percent <= most) return { base: max.load, percent, most: max.load, steps }
     const held = say('tonnage.held', { most, reps, table: repTableTitle(table) })
-    return { base: max.load, percent: most, most: max.load, rungs: [...rungs, held] }
+    return { base: max.load, percent: most, most: max.load, steps: [...steps, held] }
   },
   messages: say.messages,
   examples: [

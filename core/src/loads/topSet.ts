@@ -1,9 +1,9 @@
 import { idField, percentField, stepField, strictObject } from '../parsing/index.ts'
 import { formatNumber, type Step } from '../units/index.ts'
 import { defineSource, percentBefore } from './source.ts'
-import { sayTopSet, topSetRung } from './topSetRung.ts'
+import { sayTopSet, topSetStep } from './topSetStep.ts'
 
-type Params = { percent?: number; drop?: Step; slot?: string; group?: string }
+type Params = { percent?: number; drop?: Step; slot?: string; prescription?: string }
 
 /**
  * Below today's top set, as it was lifted, or as it is asked while it is still to come: a percent of it, or a fixed drop in
@@ -17,7 +17,7 @@ export const topSet = defineSource<Params>({
     percent: percentField(),
     drop: stepField(200),
     slot: idField('a slot that stands before this one in the session'),
-    group: idField('a group of sets'),
+    prescription: idField('the id of sets in it'),
   }).test(
     'fits',
     'exactly one of percent and drop',
@@ -27,17 +27,22 @@ export const topSet = defineSource<Params>({
     drop
       ? `top −${formatNumber(drop.kg)}kg/${formatNumber(drop.lb)}lb`
       : `${formatNumber(percent ?? 100)}% top`,
-  reads: ({ slot, group }) => ({ ...(slot && { slot }), ...(group && { group }) }),
+  reads: ({ slot, prescription }) => ({ ...(slot && { slot }), ...(prescription && { prescription }) }),
   read(typed) {
     const drop = /^top\s*[-−]\s*(\d+(?:\.\d+)?)\s*kg\s*\/\s*(\d+(?:\.\d+)?)\s*lb$/.exec(typed)
     if (drop) return { drop: { kg: Number(drop[1]), lb: Number(drop[2]) } }
     const percent = percentBefore(typed, /^top$/)
     return percent === null ? null : { percent }
   },
-  price({ today }, { percent = 100, drop, slot, group }) {
-    const follows = { percent, ...(drop && { drop }), ...(slot && { slot }), ...(group && { group }) }
-    const top = today?.(slot, group)
-    if (!top) return { later: follows, rungs: [sayTopSet('topSet.later', {})] }
+  price({ today }, { percent = 100, drop, slot, prescription }) {
+    const follows = {
+      percent,
+      ...(drop && { drop }),
+      ...(slot && { slot }),
+      ...(prescription && { prescription }),
+    }
+    const top = today?.(slot, prescription)
+    if (!top) return { later: follows, steps: [sayTopSet('topSet.later', {})] }
     const minus = drop && { value: drop[top.unit], unit: top.unit }
     return {
       base: top,
@@ -45,7 +50,7 @@ export const topSet = defineSource<Params>({
       ...(minus && { minus }),
       isScaled: true,
       today: follows,
-      rungs: [sayTopSet('topSet.asked', { load: top }), topSetRung(percent, minus)],
+      steps: [sayTopSet('topSet.asked', { load: top }), topSetStep(percent, minus)],
     }
   },
   messages: sayTopSet.messages,

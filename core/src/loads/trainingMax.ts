@@ -1,7 +1,7 @@
 import { declareSteps } from '../words/index.ts'
 import { percentField, strictObject } from '../parsing/index.ts'
 import { formatNumber, scale } from '../units/index.ts'
-import { maxRung } from './maxRung.ts'
+import { maxStep } from './maxStep.ts'
 import { defineSource, percentBefore } from './source.ts'
 
 const say = declareSteps({
@@ -30,7 +30,7 @@ export const trainingMax = defineSource<{ percent: number }>({
       base,
       percent,
       most: max.load,
-      rungs: [maxRung(max), training, say('trainingMax.percent', { percent })],
+      steps: [maxStep(max), training, say('trainingMax.percent', { percent })],
     }
   },
   messages: say.messages,

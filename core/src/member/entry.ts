@@ -16,17 +16,20 @@ export type Entry = {
   rev: number
   change?: string
   replaces?: Id
+  /** A correction: the change that stood when it was made. */
+  saw?: string
   /** A deletion: the entry, and what it replaces, no longer counts. */
   void?: true
   date: Day
 }
 
-/** How member format 1 writes it. */
+/** How member format 2 writes it. */
 export const entryFields = {
   id: idField(),
   rev: wholeField('a revision', 1, 1_000_000),
   change: idField('a change id'),
   replaces: idField('the id of the entry that it corrects'),
+  saw: idField('the change that a correction saw'),
   void: trueField('true, for an entry that no longer counts'),
   date: dayField().required(),
 }

@@ -2,9 +2,15 @@ export { type Entry, entryFields, liftFields } from './entry.ts'
 export { findOnBody, readEnrolments, readLog } from './read.ts'
 export { beats, resolve } from './resolve.ts'
 export { enrolmentShape, memberShape, sessionLogShape, setLogShape } from './shape.ts'
-export { shownFormat, shownShape } from './shown.ts'
+export { shownShape } from './shown.ts'
+export { reasons } from './shape.ts'
 export {
   type Enrolment,
+  type Instead,
+  type PlaceName,
+  type Side,
+  type Skipped,
+  type Start,
   type Segment,
   type SessionLog,
   sessionLogId,
@@ -12,6 +18,8 @@ export {
   setLogId,
   type Shown,
   type ShownAt,
-  type ShownGroup,
+  type ShownSets,
   type ShownSlot,
 } from './types.ts'
+export { logFormat, shownFormat, upgradeLog, upgradeShown } from './upgrades/index.ts'
+export { logFrom1 } from './upgrades/log1.ts'

@@ -115,7 +115,8 @@ function readSet(
     state: 'done',
     ...lift,
     ...set,
-    id: set.id ?? setLogId(session, set.slot, set.n),
+    n: set.n ?? 0,
+    id: set.id ?? setLogId(session, set.slot, set.n ?? 0),
     rev: set.rev ?? 1,
   } as SetLog
   findOnBody(checker, made, path)

@@ -19,9 +19,23 @@ import { muscles, type Muscle } from '../library/index.ts'
 import { setStyles } from '../template/index.ts'
 import { amountUnits } from '../units/index.ts'
 
-/** The pieces of member format 1; facts have theirs with their kinds. */
+/** Why something was done otherwise than it was asked, or not at all. */
+export const reasons = ['time', 'equipment', 'pain', 'other'] as const
+
+/** The name of a place in the plan; in a deload that was inserted also of which fact, and which of its weeks. */
+const placeFields = {
+  phase: idField('a phase').required(),
+  week: wholeField('a week of the phase', 1, 1000).required(),
+  day: wholeField('a day of the week, from 1', 1, 20).required(),
+  deload: strictObject({
+    fact: idField('the deload').required(),
+    week: wholeField('a week of the deload', 1, 4).required(),
+  }).default(undefined),
+}
+
+/** The pieces of member format 2; facts have theirs with their kinds. */
 export const memberShape = strictObject({
-  format: numberField('the number 1', 1, 1).required(),
+  format: numberField('the number 2, or 1', 2, 2).required(),
   name: textField('a name', 120),
   today: dayField(),
   enrolments: listField('enrolments', 12).required(),
@@ -55,9 +69,36 @@ export const sessionLogShape = strictObject({
   ...entryFields,
   enrolment: idField('an enrolment’s id; may be left out where there is one'),
   position: wholeField('a position in the plan', 1, 1000).required(),
+  at: strictObject(placeFields).default(undefined).meta({
+    expected: 'the place in the plan, like {"phase": "base", "week": 2, "day": 1}',
+  }),
   attempt: wholeField('an attempt', 1, 20),
   ordinal: wholeField('1st, 2nd … session of its day', 1, 9),
-  place: idField('a place'),
+  minute: wholeField('the minute of the day at which it was started', 0, 1439),
+  location: idField('a location'),
+  batch: idField('what it was brought in with'),
+  starts: listField('starts of the session', 20).of(
+    strictObject({
+      change: idField('the start’s own id').required(),
+      date: dayField().required(),
+      minute: wholeField('the minute of the day', 0, 1439).required(),
+      location: idField('a location'),
+      shown: laterField('the snapshot of what was shown', { type: 'object' }),
+    }),
+  ),
+  instead: listField('exercises done instead', 24).of(
+    strictObject({
+      slot: idField('a slot').required(),
+      exercise: exerciseField().required(),
+      variant: textField('a variant', 60),
+      reason: choiceField(reasons).required(),
+      offered: loadField(0),
+      why: laterField('how the load was worked out', { type: 'array' }),
+    }),
+  ),
+  skipped: listField('slots that were skipped', 24).of(
+    strictObject({ slot: idField('a slot').required(), reason: choiceField(reasons).required() }),
+  ),
   closed: boolean().strict().meta({ expected: 'true or false' }),
   shown: laterField('the snapshot of what was shown', { type: 'object' }),
   sets: laterField('a list of sets', { type: 'array' }).required(),
@@ -81,13 +122,22 @@ function byMuscle(answers: readonly string[]) {
     .meta({ expected: `${answers.join(', ')}, by muscle` })
 }
 
+/** One side of a set that is done a side at a time. */
+const sideField = () =>
+  strictObject({
+    reps: wholeField('reps', 0, 100),
+    load: loadField(0),
+    rir: wholeField('reps in reserve', 0, 10),
+  }).default(undefined)
+
 export const setLogShape = strictObject({
   id: idField(),
   rev: entryFields.rev,
   change: entryFields.change,
   void: entryFields.void,
   slot: idField('a slot').required(),
-  n: wholeField('the number of the set in its slot', 1, 99).required(),
+  n: wholeField('the number of the set in its slot', 1, 99),
+  extra: trueField('true, for a set that was not asked'),
   state: choiceField(['done', 'failed', 'notDone']),
   exercise: exerciseField(),
   variant: textField('a variant', 60),
@@ -105,7 +155,14 @@ export const setLogShape = strictObject({
   bands: textField('bands or chains, by name and number', 60),
   style: choiceField(setStyles),
   option: trueField('true, for a set done in the other way that was asked'),
+  sides: strictObject({ left: sideField(), right: sideField() })
+    .default(undefined)
+    .meta({ expected: 'what each side did, like {"left": {"reps": 8}, "right": {"reps": 7}}' }),
+  reason: choiceField(reasons),
+  start: idField('the start that it was logged under'),
   partial: trueField('true, for a set not through the whole range'),
   pain: trueField('true, for a set that hurt'),
   technique: choiceField(['good', 'poor']),
-})
+}).test('fits', '"n", or "extra" with an id of its own', ({ id, n, extra }) =>
+  extra ? n === undefined && id !== undefined : n !== undefined,
+)

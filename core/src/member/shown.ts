@@ -9,15 +9,15 @@ import {
   at,
 } from '../parsing/index.ts'
 import type { Shown } from './types.ts'
+import { shownFormat, upgradeShown } from './upgrades/index.ts'
 
 /**
  * The one place where snapshots are read. They carry a format number of their own, since they are kept for as long as the
  * history is; a later format is brought up from the earlier ones here.
  */
-export const shownFormat = 1
 
 export const shownShape = strictObject({
-  format: numberField('the number 1, the format of snapshots', shownFormat, shownFormat).required(),
+  format: numberField('the number 2, the format of snapshots', shownFormat, shownFormat).required(),
   engine: textField('the release of the engine', 40).required(),
   version: idField('the version that was shown').required(),
   at: strictObject({
@@ -36,12 +36,11 @@ export const shownShape = strictObject({
 
 /** Reads a snapshot, or notes its faults. Its groups are the engine's own output and are taken as they are. */
 export function readShown(checker: Checker, value: unknown, path: string): Shown | undefined {
-  const shown = checker.check(shownShape, value, path)
+  const shown = checker.check(shownShape, upgradeShown(value), path)
   if (!shown) return undefined
   for (const [id, slot] of checker.entries(shown.slots, at(path, 'slots'), 'what was shown, by slot')) {
-    const { groups } = (slot ?? {}) as { groups?: unknown }
-    if (!Array.isArray(groups))
-      checker.add(at(at(at(path, 'slots'), id), 'groups'), 'a list of groups', groups)
+    const { sets } = (slot ?? {}) as { sets?: unknown }
+    if (!Array.isArray(sets)) checker.add(at(at(at(path, 'slots'), id), 'sets'), 'a list of sets', sets)
   }
   return shown as unknown as Shown
 }

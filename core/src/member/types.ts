@@ -6,6 +6,7 @@ import type { Lift } from '../library/index.ts'
 import type { WhyStep } from '../words/index.ts'
 import type { OtherGoal } from '../goals/index.ts'
 import type { AsWritten, Circuit, SetStyle } from '../template/index.ts'
+import type { reasons } from './shape.ts'
 import type { WarmUpSet } from '../warmups/index.ts'
 import type { Amount, Day, Load, Span } from '../units/index.ts'
 
@@ -26,16 +27,41 @@ export type SessionLog = Entry & {
   position: number
   /** 1 unless the place was trained again. */
   attempt: number
+  /** The name of its place: a position is counted anew with each planning, this is not. */
+  at?: PlaceName
+  /** The minute of the day at which it was started. */
+  minute?: number
   /** 1st, 2nd … session of its day. */
   ordinal: number
   /** Where it was trained; home when absent. */
-  place?: Id
+  location?: Id
   closed: boolean
+  /** What was brought in together carries one id. */
+  batch?: Id
+  /** Starts of the session, where more than one phone started it. */
+  starts?: Start[]
+  instead?: Instead[]
+  skipped?: Skipped[]
   /** What stood on the screen when it was started. Absent for a log from paper. */
   shown?: Shown
   sets: SetLog[]
   answers?: Answers & { rev?: number; change?: string }
 }
+
+/** A place in the plan; in a deload that was inserted also of which fact, and which of its weeks. */
+export type PlaceName = { phase: Id; week: number; day: number; deload?: { fact: Id; week: number } }
+
+/** One phone's start of a session: of several the first by date, minute and change is the session's, the others are kept. */
+export type Start = { change: Id; date: Day; minute: number; location?: Id; shown?: Shown }
+
+/** Why something was done otherwise than it was asked, or not at all. */
+export type Reason = (typeof reasons)[number]
+
+/** What was done in the place of a slot's exercise, why, and what was offered for it. */
+export type Instead = { slot: Id; reason: Reason; offered?: Load; why?: WhyStep[] } & Lift
+
+/** A slot that was left out by the member, and why. */
+export type Skipped = { slot: Id; reason: Reason }
 
 /** One set. A prescribed set's id is made of session, slot and number. */
 export type SetLog = {
@@ -44,8 +70,10 @@ export type SetLog = {
   change?: string
   void?: true
   slot: Id
-  /** Number within the slot, from 1, warm-ups not counted. */
+  /** Number within the slot, from 1, warm-ups not counted; 0 of an extra set, which has none. From 51 on in a ramp that finds a load. */
   n: number
+  /** Not asked: neither judged nor told to a progression, but lifted. */
+  extra?: true
   state: 'done' | 'failed' | 'notDone'
   /** Of a body-weight exercise what was added, or with `help` what was taken off. */
   load?: Load
@@ -62,6 +90,12 @@ export type SetLog = {
   style?: SetStyle
   /** Done in the other way that was asked, at its share of the reps. */
   option?: true
+  /** What each side did, of a set done one side at a time. */
+  sides?: { left?: Side; right?: Side }
+  /** Why it was not done. */
+  reason?: Reason
+  /** The start that it was logged under. */
+  start?: Id
   /** Not through the whole range. */
   partial?: true
   pain?: true
@@ -69,9 +103,12 @@ export type SetLog = {
   technique?: 'good' | 'poor'
 } & Lift
 
+/** One side of a set. */
+export type Side = { reps?: number; load?: Load; rir?: number }
+
 /** The snapshot that history keeps: what was asked, on that day's plates, under that version. */
 export type Shown = {
-  format: 1
+  format: 2
   engine: string
   version: Id
   at: ShownAt
@@ -89,19 +126,19 @@ export type ShownAt = {
 }
 
 export type ShownSlot = Lift & {
-  light?: true
+  deload?: true
   circuit?: Circuit
   warmUps?: WarmUpSet[]
-  groups: ShownGroup[]
+  sets: ShownSets[]
 }
 
 /** A group of sets as shown: `target` is what the rule meant, `load` what was asked after adjustments on today's plates. */
-export type ShownGroup = AsWritten & {
-  group: Id
+export type ShownSets = AsWritten & {
+  prescription: Id
   sets: number
   /** Reps of each set, or null where `goal` says what is asked. */
   reps: Span | null
-  plus?: 'last'
+  amrap?: 'last'
   goal?: OtherGoal
   rir?: number
   target: Load | null

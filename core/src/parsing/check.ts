@@ -1,5 +1,6 @@
 import type { Library } from '../library/index.ts'
 import { reach, ValidationError, type ObjectSchema, type Schema } from 'yup'
+import { fixForRetired } from './retired.ts'
 import { at, mostIssues, quote, type Issue } from './issue.ts'
 
 /**
@@ -71,7 +72,8 @@ export class Checker {
   private noteUnknown(error: ValidationError, piece: Schema, place: string): void {
     const known = Object.keys((piece as ObjectSchema<object>).fields)
     for (const key of String(error.params?.unknown).split(', ')) {
-      this.add(at(place, key), `one of the keys ${known.join(', ')}`, key, 'Remove it or mend its spelling.')
+      const fix = fixForRetired(key, known) ?? 'Remove it or mend its spelling.'
+      this.add(at(place, key), `one of the keys ${known.join(', ')}`, key, fix)
     }
   }
 }

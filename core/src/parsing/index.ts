@@ -31,4 +31,6 @@ export {
   maxSheet,
   type SheetContext,
 } from './maxRows.ts'
+export { fixForRetired } from './retired.ts'
 export { parseJson } from './parseJson.ts'
+export { fieldIn, renameKeys, renameText, upgradeEach, upgradeFields } from './upgrade.ts'

@@ -12,7 +12,7 @@ import { liftKey, type Lift } from '../library/index.ts'
 import type { Id } from '../parsing/index.ts'
 import type { Day } from '../units/index.ts'
 import { writeOut } from './ahead/writeOut.ts'
-import { asksLightOf, offersOf, type Offer } from './progress/offers.ts'
+import { asksDeloadOf, offersOf, type Offer } from './progress/offers.ts'
 import {
   boundariesFrom,
   checkpointAt,
@@ -39,7 +39,7 @@ export type Planned = {
   /** Lifts that have outgrown their rule, with what they may go on to. */
   offers: Offer[]
   /** Lifts whose rule asks for a light week. */
-  asksLight: Lift[]
+  asksDeload: Lift[]
   /** Where the next call may take up the thread, if it is to; null where everything is too recent. */
   checkpoint: Checkpoint | null
   /** Whether the checkpoint that was given held, so that no snapshot up to its day was needed. */
@@ -80,7 +80,7 @@ export function planMember(input: PlanInput, checkpoint?: Checkpoint | null): Pl
   const ratios = folds.flatMap((fold) => templateNow(fold).maxes.ratios ?? [])
   const proposals = proposalsOf(evidence, ratios, lacking(plans))
   const offers = folds.flatMap((fold) => offersOf(fold, templateNow(fold), evidence))
-  const asksLight = folds.flatMap((fold) => asksLightOf(fold, templateNow(fold)))
+  const asksDeload = folds.flatMap((fold) => asksDeloadOf(fold, templateNow(fold)))
   return {
     plans,
     evidence,
@@ -88,7 +88,7 @@ export function planMember(input: PlanInput, checkpoint?: Checkpoint | null): Pl
     setAside: { ahead: history.ahead, strays },
     courses: Object.fromEntries(folds.map(({ enrolment, state }) => [enrolment.id, state.course])),
     offers,
-    asksLight,
+    asksDeload,
     checkpoint: next ?? kept ?? null,
     isResumed,
   }

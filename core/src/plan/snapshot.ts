@@ -17,15 +17,15 @@ export function snapshot(plan: Plan, position: number): Shown | null {
 
 function shownSlots(session: PlannedSession): Record<Id, ShownSlot> {
   return Object.fromEntries(
-    session.slots.map(({ slot, exercise, variant, light, circuit, warmUps, groups }) => [
+    session.slots.map(({ slot, exercise, variant, deload, circuit, warmUps, sets }) => [
       slot,
       {
         exercise,
         ...(variant && { variant }),
-        ...(light && { light: true as const }),
+        ...(deload && { deload: true as const }),
         ...(circuit && { circuit }),
         ...(warmUps && { warmUps }),
-        groups,
+        sets,
       },
     ]),
   )

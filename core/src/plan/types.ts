@@ -4,7 +4,7 @@ import type { Id } from '../parsing/index.ts'
 import type { WhyStep } from '../words/index.ts'
 import type { Lift, Library } from '../library/index.ts'
 import type { Need } from '../loads/index.ts'
-import type { SetLog, ShownGroup, Enrolment } from '../member/index.ts'
+import type { SetLog, ShownSets, Enrolment } from '../member/index.ts'
 import type { Circuit, Template } from '../template/index.ts'
 import type { Day } from '../units/index.ts'
 import type { WarmUpSet } from '../warmups/index.ts'
@@ -30,7 +30,7 @@ export type PlannedWeek = {
   phase: Id
   phaseName: string
   phaseWeek: number
-  light: boolean
+  deload: boolean
   /** On a calendar, the week's first day. */
   from?: Day
   /** Weeks to the test day, in a phase that ends with it. */
@@ -54,7 +54,7 @@ export type PlannedSession = {
   log?: Id
   slots: PlannedSlot[]
   /** Slots that were left out or put in by a track, a light week or the member. */
-  changes: { slot: Id; rung: WhyStep }[]
+  changes: { slot: Id; step: WhyStep }[]
 }
 
 export type PlannedSlot = Lift & {
@@ -62,13 +62,13 @@ export type PlannedSlot = Lift & {
   /** A, B, C1, C2: neighbours of one letter alternate. */
   letter: string
   note?: string
-  light: boolean
+  deload: boolean
   circuit?: Circuit
   /** Sets before the work: neither counted nor judged. */
   warmUps?: WarmUpSet[]
-  groups: ShownGroup[]
+  sets: ShownSets[]
   /** In a light week to come, what the slot would be asked without it. */
-  withoutDeload?: ShownGroup[]
+  withoutDeload?: ShownSets[]
   needs: Need[]
   /** The lift's latest session before this one. */
   last?: LastTime

@@ -48,7 +48,7 @@ export const density = defineRule<Params, State>({
   },
   ask: ({ best, why }, _role, { what, seconds }) => ({
     goal: { most: what, seconds, ...(best !== null && { beat: best }) },
-    rungs: why,
+    steps: why,
   }),
   messages: say.messages,
   examples: [

@@ -21,14 +21,14 @@ const say = declareSteps({
  * When the load goes up: all sets at the top of the range; one of them, with none below its bottom; so many reps in all; or every
  * set inside the range and the last with more left in reserve than asked.
  */
-const signs = ['allAtTop', 'oneAtTop', 'total', 'reserve'] as const
+const signs = ['allAtTop', 'oneAtTop', 'total', 'rir'] as const
 type Params = FirstLoad &
   Steps & {
     advanceWhen: (typeof signs)[number]
     /** Reps in all sets that earn the step, with `total`; 2 to 200. */
     total?: number
-    /** Reps left beyond those asked that earn it, with `reserve`; 1 to 5. */
-    extraLeft?: number
+    /** Reps left beyond those asked that earn it, with `rir`; 1 to 5. */
+    extraRir?: number
   }
 
 /** `ahead` counts exposures that a plan assumes at this load, one rep more each. */
@@ -38,15 +38,16 @@ const isEarned: Record<Params['advanceWhen'], (exposure: Exposure, params: Param
   allAtTop: ({ reps, asked }) => reps.every((count) => count >= highest(asked)),
   oneAtTop: ({ reps, asked }) => reps.some((count) => count >= highest(asked)),
   total: ({ reps }, { total = 0 }) => reps.reduce((sum, count) => sum + count, 0) >= total,
-  reserve: ({ left, askedLeft = 0 }, { extraLeft = 0 }) => (left?.at(-1) ?? -1) >= askedLeft + extraLeft,
+  rir: ({ rir: left, askedRir: askedLeft = 0 }, { extraRir = 0 }) =>
+    (left?.at(-1) ?? -1) >= askedLeft + extraRir,
 }
 
-const saySign = ({ advanceWhen, total = 0, extraLeft = 0 }: Params): string =>
+const saySign = ({ advanceWhen, total = 0, extraRir = 0 }: Params): string =>
   ({
     allAtTop: 'every set is at its top',
     oneAtTop: 'one set is at its top and none below its bottom',
     total: `there are ${total} reps in all`,
-    reserve: `every set is inside it and the last had ${extraLeft} more left in reserve than asked`,
+    rir: `every set is inside it and the last had ${extraRir} more left in reserve than asked`,
   })[advanceWhen]
 
 /** Reps up inside the range that the slot asks, then the load up by a step and the reps back to the bottom. */
@@ -60,20 +61,16 @@ export const doubleProgression = defineRule<Params, State>({
   params: startingWith({
     advanceWhen: choiceField(signs).required(),
     total: wholeField('reps in all sets', 2, 200),
-    extraLeft: wholeField('reps left beyond those asked', 1, 5),
+    extraRir: wholeField('reps left beyond those asked', 1, 5),
     step: addedField(),
     ...resetFields,
-  }).test(
-    'fits',
-    '"total" with advanceWhen total, "extraLeft" with reserve, and only with these',
-    (params) => {
-      const { advanceWhen, total, extraLeft } = params as unknown as Params
-      return (
-        (advanceWhen === 'total') === (total !== undefined) &&
-        (advanceWhen === 'reserve') === (extraLeft !== undefined)
-      )
-    },
-  ),
+  }).test('fits', '"total" with advanceWhen total, "extraRir" with rir, and only with these', (params) => {
+    const { advanceWhen, total, extraRir } = params as unknown as Params
+    return (
+      (advanceWhen === 'total') === (total !== undefined) &&
+      (advanceWhen === 'rir') === (extraRir !== undefined)
+    )
+  }),
   sentence: (p) =>
     `${sayFirstLoad(p)}; add reps inside the range; when ${saySign(p)}, ` +
     `add ${sayRise(p.step)} and return to the bottom; ${sayReset(p)}.`,
@@ -94,7 +91,7 @@ export const doubleProgression = defineRule<Params, State>({
       why: [say('doubleProgression.reps', { load, date, reps: reps.join(', ') })],
     }
   },
-  ask: ({ load, why }) => ({ load, rungs: why }),
+  ask: ({ load, why }) => ({ load, steps: why }),
   jumps: ({ step }) => [step],
   messages: say.messages,
   examples: (
@@ -105,11 +102,11 @@ export const doubleProgression = defineRule<Params, State>({
       ['allAtTop', [10, 10, 10, 10], 62.5],
       ['total', [9, 8, 8, 7], 62.5, { total: 32 }],
       ['total', [9, 8, 8, 6], 60, { total: 32 }],
-      ['reserve', [8, 8, 8], 62.5, { extraLeft: 1 }, { askedLeft: 2, left: [4, 3, 3] }],
-      ['reserve', [8, 8, 8], 60, { extraLeft: 1 }, { askedLeft: 2, left: [3, 2, null] }],
+      ['rir', [8, 8, 8], 62.5, { extraRir: 1 }, { askedRir: 2, rir: [4, 3, 3] }],
+      ['rir', [8, 8, 8], 60, { extraRir: 1 }, { askedRir: 2, rir: [3, 2, null] }],
     ] satisfies [Params['advanceWhen'], number[], number, Partial<Params>?, Partial<Exposure>?][]
   ).map(([advanceWhen, reps, then, more, seen]) => ({
-    say: `6-10 with ${advanceWhen}: ${reps.join(', ')}${seen ? ` with ${seen.left?.map((left) => left ?? 'nothing noted').join(', ')} left` : ''} at 60 is followed by ${then}`,
+    say: `6-10 with ${advanceWhen}: ${reps.join(', ')}${seen ? ` with ${seen.rir?.map((rir) => rir ?? 'nothing noted').join(', ')} left` : ''} at 60 is followed by ${then}`,
     params: {
       ...more,
       startLoad: { kg: 60, lb: 135 },

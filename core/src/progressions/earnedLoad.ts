@@ -36,7 +36,7 @@ export const earnedLoad = defineRule<Params, State>({
   adds: ['reps'],
   carriedBy: {
     expected: 'a load of the progression on sets of plain reps',
-    fits: (goal) => 'reps' in goal && !goal.plus,
+    fits: (goal) => 'reps' in goal && !goal.amrap,
     fix: 'Write "goal": {"reps": {"from": 8, "to": 12}}.',
     sample: { sets: 3, goal: { reps: { from: 8, to: 12 } } },
   },
@@ -67,7 +67,7 @@ export const earnedLoad = defineRule<Params, State>({
     const wider = isAtTop ? Math.min(more + 1, Math.max(0, p.mostReps - (highest(asked) - more))) : more
     return { load, misses: 0, more: wider, why: [say(`earnedLoad.waits${ahead(date)}`, data)] }
   },
-  ask: ({ load, why, more }) => ({ load, ...(more && { moreReps: more }), rungs: why }),
+  ask: ({ load, why, more }) => ({ load, ...(more && { moreReps: more }), steps: why }),
   messages: say.messages,
   examples: [
     {

@@ -1,6 +1,6 @@
 import { type WhyStep, declareSteps } from '../words/index.ts'
 import { exerciseOf } from '../library/index.ts'
-import { repMaxOf, maxRung, type Need } from '../loads/index.ts'
+import { repMaxOf, maxStep, type Need } from '../loads/index.ts'
 import type { ObjectShape } from 'yup'
 import { percentField, stepField, strictObject, wholeField } from '../parsing/index.ts'
 import {
@@ -74,7 +74,7 @@ export function firstLoad(
   }
   if (startLoad) {
     const own = scale({ value: startLoad[unit], unit }, first.scale)
-    const why = [sayFirst('first.load', { load: own }), ...first.rungs]
+    const why = [sayFirst('first.load', { load: own }), ...first.steps]
     if (exerciseOf(library, lift).tool !== 'body weight') return { load: own, why }
     if (!body) return { need: 'bodyWeight', lift }
     return { load: addLoad(inUnit(body, unit), own), why }
@@ -82,8 +82,8 @@ export function firstLoad(
   if (!max) return { need: 'max', lift }
   const base = repMaxOf(max, startReps)
   const load = scale(base.load, startPercent)
-  const why = [maxRung(max), ...base.rungs, sayFirst('first.percent', { percent: startPercent, load })]
-  return { load: scale(load, first.scale), why: [...why, ...first.rungs] }
+  const why = [maxStep(max), ...base.steps, sayFirst('first.percent', { percent: startPercent, load })]
+  return { load: scale(load, first.scale), why: [...why, ...first.steps] }
 }
 
 /** "2.5 kg (5 lb)", "5 kg (10 lb), for small lifts 2.5 kg (5 lb)", "2.5%". */

@@ -69,7 +69,7 @@ export const growingSquares = defineRule<Params, State>({
   },
   ask({ load, why, at }, _role, { sides }) {
     const side = sides[at % sides.length] as number
-    return { load, sets: side, goal: { reps: side }, rungs: why }
+    return { load, sets: side, goal: { reps: side }, steps: why }
   },
   jumps: ({ step }) => [step],
   messages: say.messages,

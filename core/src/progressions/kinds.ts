@@ -2,8 +2,8 @@
 export { linear } from './linear.ts'
 export { doubleProgression } from './doubleProgression.ts'
 export { earnedLoad } from './earnedLoad.ts'
-export { plusSet } from './plusSet.ts'
-export { reserveRamp } from './reserveRamp.ts'
+export { amrapSet } from './amrapSet.ts'
+export { rirRamp } from './rirRamp.ts'
 // Loads that rise by steps and in waves.
 export { stepBand } from './stepBand.ts'
 export { wave } from './wave.ts'

@@ -17,7 +17,7 @@ const known: Starting = {
   lift,
   max: null,
   unit: 'kg',
-  first: { scale: 100, rungs: [] },
+  first: { scale: 100, steps: [] },
   last: null,
 }
 const work = { at, asked: 5, reps: [5, 5, 5] }

@@ -14,7 +14,7 @@ import {
 } from './steady.ts'
 
 const say = declareSteps({
-  'linear.light':
+  'linear.deload':
     'the rule’s {load} was missed on {date}, {misses} in a row: a week with {percent}% off, then on from there',
   'linear.easy': 'this week at {percent}% less: {load}',
   'linear.spaced': 'missed on {date}: from here a step takes {every} hits',
@@ -23,7 +23,7 @@ const say = declareSteps({
 })
 
 /** What so many misses in a row lead to; a cut where nothing is stated. */
-const stalls = ['cut', 'lightWeek', 'spaceOut'] as const
+const stalls = ['cut', 'deload', 'spaceOut'] as const
 type Params = FirstLoad & Steps & { onStall?: (typeof stalls)[number] }
 
 /** `easyWeek`: a week at less, and then on from the load that stalled; 0 until it begins. `every`: hits that a step takes; `hits`: of these. */
@@ -57,10 +57,10 @@ export const linear = defineRule<Params, State>({
     if (easyWeek !== undefined && (easyWeek === 0 || easyWeek === at.week))
       return { ...state, easyWeek: at.week }
     const isStalled = verdict === 'miss' && date !== null && steady.misses + 1 >= p.misses
-    if (isStalled && p.onStall === 'lightWeek') {
+    if (isStalled && p.onStall === 'deload') {
       const load = inUnit(target ?? steady.load, hand.unit)
       const data = { load, date, misses: p.misses, percent: p.resetBy }
-      return { load, misses: 0, easyWeek: 0, ...spaced, why: [say('linear.light', data)] }
+      return { load, misses: 0, easyWeek: 0, ...spaced, why: [say('linear.deload', data)] }
     }
     if (isStalled && p.onStall === 'spaceOut') {
       const wider = Math.min(mostSpaced, every + 1)
@@ -79,9 +79,9 @@ export const linear = defineRule<Params, State>({
     return { ...stepOrReset(steady, heard, p, hand), ...spaced }
   },
   ask({ load, why, easyWeek }, _role, { resetBy }, at) {
-    if (easyWeek === undefined || (easyWeek !== 0 && easyWeek !== at.week)) return { load, rungs: why }
+    if (easyWeek === undefined || (easyWeek !== 0 && easyWeek !== at.week)) return { load, steps: why }
     const easy = scale(load, 100 - resetBy)
-    return { load: easy, rungs: [...why, say('linear.easy', { load: easy, percent: resetBy })] }
+    return { load: easy, steps: [...why, say('linear.easy', { load: easy, percent: resetBy })] }
   },
   jumps: ({ step }) => [step],
   messages: say.messages,
@@ -102,7 +102,7 @@ export const linear = defineRule<Params, State>({
     },
     {
       say: 'a light week then on: 90 in the week after the stall, 100 again behind it',
-      params: { startPercent: 100, step: { kg: 2.5, lb: 5 }, misses: 2, resetBy: 10, onStall: 'lightWeek' },
+      params: { startPercent: 100, step: { kg: 2.5, lb: 5 }, misses: 2, resetBy: 10, onStall: 'deload' },
       max: { value: 100, unit: 'kg' },
       exposures: ['miss', 'miss', 'hit', 'hit', 'hit'],
       asked: [100, 100, 90, 100, 102.5, 105],
@@ -133,7 +133,7 @@ export const linear = defineRule<Params, State>({
 
 function sayStall(p: Params): string {
   const when = `after ${p.misses === 1 ? 'a miss' : `${p.misses} misses in a row`}`
-  if (p.onStall === 'lightWeek')
+  if (p.onStall === 'deload')
     return `${when} a week with ${formatNumber(p.resetBy)}% off, then on from the load that stalled`
   return `${sayReset(p)}${p.onStall === 'spaceOut' ? ', and space the steps out: every second hit, then every third' : ''}`
 }

@@ -63,7 +63,7 @@ export const moreAmount = defineRule<Params, State>({
     const data = { from: amount, amount: next, date, misses, percent: lowerBy }
     return { amount: next, misses: 0, why: [say('moreAmount.lower', data)] }
   },
-  ask: ({ amount, why }) => ({ amount, rungs: why }),
+  ask: ({ amount, why }) => ({ amount, steps: why }),
   messages: say.messages,
   examples: [
     {

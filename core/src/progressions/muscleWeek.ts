@@ -11,8 +11,8 @@ const say = declareSteps({
     '{target} sets of {muscle} are meant this week, but {slots} slots at no more than {cap} hold {all}: {sets} here',
   'muscleWeek.least':
     '{target} sets of {muscle} are meant this week, but each of its {slots} slots has one: {sets} here',
-  'muscleWeek.ceiling':
-    'the member’s own ceiling is {ceiling} sets of {muscle} a week, below the {meant} of the plan',
+  'muscleWeek.limit':
+    'the member’s own limit is {limit} sets of {muscle} a week, below the {meant} of the plan',
   'muscleWeek.more': 'week {week} was trained: {added} more sets of {muscle} now, {sets}',
   'muscleWeek.stays': 'week {week} was trained and the sets of {muscle} stay at {sets}: {reason}',
   'muscleWeek.lower':
@@ -49,7 +49,7 @@ const weights: Record<string, number> = { first: 3, second: 2, last: 1 }
 
 /**
  * A muscle's hard sets a week, shared over the slots that follow it by priority and cap. It rises for some weeks, has a lower one,
- * and begins again; answers after sessions move it within these limits and the member's own ceiling. A week without an
+ * and begins again; answers after sessions move it within these limits and the member's own limit. A week without an
  * exposure moves nothing.
  */
 export const muscleWeek = defineRule<Params, State>({
@@ -89,16 +89,16 @@ export const muscleWeek = defineRule<Params, State>({
   },
   ask(state, role, p, at) {
     const { sets: meant, why } = inWeek(state, at.week, p)
-    const target = Math.min(meant, at.ceiling ?? meant)
+    const target = Math.min(meant, at.mostSets ?? meant)
     const { roles, own } = at.shares ?? { roles: [role], own: 0 }
     const shared = shareOut(target, roles, p.cap)
     const all = shared.reduce((sum, one) => sum + one, 0)
     const data = { muscle: p.muscle, target, all, sets: shared[own] ?? 1, slots: roles.length, cap: p.cap }
-    const rungs: WhyStep[] = [...why]
-    if (target < meant) rungs.push(say('muscleWeek.ceiling', { ...data, ceiling: target, meant }))
+    const steps: WhyStep[] = [...why]
+    if (target < meant) steps.push(say('muscleWeek.limit', { ...data, limit: target, meant }))
     const id = all < target ? 'muscleWeek.capped' : all > target ? 'muscleWeek.least' : 'muscleWeek.share'
-    rungs.push({ id, data })
-    return { sets: shared[own] ?? 1, rungs }
+    steps.push({ id, data })
+    return { sets: shared[own] ?? 1, steps }
   },
   messages: say.messages,
   examples: [
@@ -151,7 +151,7 @@ export const muscleWeek = defineRule<Params, State>({
       role: 'first',
       exposures: [
         { verdict: 'hit', at: { week: 1, inWeek: 1 } },
-        { verdict: 'hit', at: { week: 1, inWeek: 2, ceiling: 3 } },
+        { verdict: 'hit', at: { week: 1, inWeek: 2, mostSets: 3 } },
       ],
       asked: ['4 sets', '3 sets', '4 sets'],
     },

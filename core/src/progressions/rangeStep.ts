@@ -41,7 +41,7 @@ export const rangeStep = defineRule<Params, State>({
     const id = isOn ? 'rangeStep.on' : 'rangeStep.stays'
     return { at, hits: isOn ? 0 : state.hits + 1, why: [say(date ? id : `${id}Ahead`, data)] }
   },
-  ask: ({ at, why }, _role, { ranges }) => ({ variant: ranges[Math.min(at, ranges.length - 1)], rungs: why }),
+  ask: ({ at, why }, _role, { ranges }) => ({ variant: ranges[Math.min(at, ranges.length - 1)], steps: why }),
   messages: say.messages,
   examples: [
     {

@@ -1,5 +1,5 @@
 import { type WhyStep, declareSteps } from '../words/index.ts'
-import { maxRung } from '../loads/index.ts'
+import { maxStep } from '../loads/index.ts'
 import { listField, percentField, strictObject, wholeField } from '../parsing/index.ts'
 import { compareLoads, formatNumber, inUnit, scale, snap, type Load, type Rise } from '../units/index.ts'
 import { sayFirst, sayRise } from './firstLoad.ts'
@@ -11,13 +11,13 @@ const say = declareSteps({
   'recordRotation.stands': '{load} for {reps} was missed on {date}: the same again on its next turn',
 })
 
-type Turn = {
+type RepRecord = {
   reps: number
   /** Of the 1RM, the first time round; above 0, at most 150. */ startPercent: number
 }
 type Params = {
   /** 2 to 6 rep counts in the order of their turns. */
-  turns: Turn[]
+  rotation: RepRecord[]
   /** What beats a count's own last best. */
   step: Rise
 }
@@ -35,7 +35,7 @@ export const recordRotation = defineRule<Params, State>({
   writes: ['load', 'reps'],
   carriedBy: repsOfSets,
   params: strictObject({
-    turns: listField('rep counts in turn', 6, 2)
+    rotation: listField('rep counts in turn', 6, 2)
       .of(
         strictObject({
           reps: wholeField('reps', 1, 20).required(),
@@ -45,22 +45,22 @@ export const recordRotation = defineRule<Params, State>({
       .required(),
     step: addedField(),
   }),
-  sentence: ({ turns, step }) =>
+  sentence: ({ rotation: turns, step }) =>
     `In turn ${turns.map(({ reps, startPercent }) => `${reps} ${reps === 1 ? 'rep' : 'reps'} (first at ${formatNumber(startPercent)}% of the 1RM)`).join(', ')}; ` +
     `each beats its own last best by ${sayRise(step)}, and is asked again as it was when it is missed.`,
-  start({ lift, max, first }, { turns }) {
+  start({ lift, max, first }, { rotation: turns }) {
     if (!max) return { need: 'max', lift }
     const own: State['own'] = {}
     for (const { reps, startPercent } of turns) {
       const load = scale(max.load, startPercent)
-      const why = [maxRung(max), sayFirst('first.percent', { percent: startPercent, load }), ...first.rungs]
+      const why = [maxStep(max), sayFirst('first.percent', { percent: startPercent, load }), ...first.steps]
       own[reps] = { load: scale(load, first.scale), percent: startPercent, why }
     }
     return { at: 0, own }
   },
-  next({ at, own }, { date, verdict, target }, { turns, step }, { unit, isSmall }) {
+  next({ at, own }, { date, verdict, target }, { rotation: turns, step }, { unit, isSmall }) {
     if (verdict === 'hold') return { at, own }
-    const turn = turns[at % turns.length] as Turn
+    const turn = turns[at % turns.length] as RepRecord
     const to = (at + 1) % turns.length
     const { load, percent, why } = standing(own, turn)
     if (verdict === 'hit') {
@@ -70,17 +70,17 @@ export const recordRotation = defineRule<Params, State>({
     const stands = date ? [say('recordRotation.stands', { load, reps: turn.reps, date })] : why
     return { at: to, own: { ...own, [turn.reps]: { load, percent, why: stands } } }
   },
-  ask({ at, own }, _role, { turns }) {
-    const turn = turns[at % turns.length] as Turn
+  ask({ at, own }, _role, { rotation: turns }) {
+    const turn = turns[at % turns.length] as RepRecord
     const { load, why } = standing(own, turn)
-    return { load, goal: { reps: turn.reps }, rungs: why }
+    return { load, goal: { reps: turn.reps }, steps: why }
   },
   messages: say.messages,
   examples: [
     {
       say: 'fives and threes, each against its own best; a missed one waits as it was',
       params: {
-        turns: [
+        rotation: [
           { reps: 5, startPercent: 80 },
           { reps: 3, startPercent: 90 },
         ],
@@ -94,7 +94,7 @@ export const recordRotation = defineRule<Params, State>({
 })
 
 /** What stands for a turn; for a count that a new version brings, the best of the others by the percents that both begin at. */
-function standing(own: State['own'], { reps, startPercent }: Turn): Standing {
+function standing(own: State['own'], { reps, startPercent }: RepRecord): Standing {
   const known = own[reps]
   if (known) return known
   const other = Object.values(own).reduce((a, b) =>

@@ -15,7 +15,7 @@ export type Starting = {
   body?: Load
   unit: Unit
   /** What a track makes of a first load, in percent, with the rungs that say so. A running load is never scaled. */
-  first: { scale: number; rungs: WhyStep[] }
+  first: { scale: number; steps: WhyStep[] }
   /** Where the lift stood under another stage or another rule, if it comes from one. Never that rule's own state. */
   last: LastExposure | null
 }
@@ -29,11 +29,11 @@ export type RuleAt = {
   /** Slots of the week that follow the same progression, in their order, for a rule that shares sets among them. */
   shares?: { roles: string[]; own: number }
   /** The most sets a week that the member's own ceiling allows, where there is one. */
-  ceiling?: number
+  mostSets?: number
 }
 
 /** The best set of an exposure, by what it says about the max. */
-export type TopSet = { load: Load; reps: number; left?: number; estimate: Load }
+export type TopSet = { load: Load; reps: number; rir?: number; estimate: Load }
 
 /** What a rule is told after a session in which its lift was trained. */
 export type Exposure = {
@@ -49,10 +49,10 @@ export type Exposure = {
   asked: Span
   reps: number[]
   /** Reps of the plus set; absent where none was asked, or where it was left blank. */
-  plus?: number
+  amrap?: number
   /** Reps left in reserve: asked, and noted set by set, null where nothing was noted. */
-  askedLeft?: number
-  left?: (number | null)[]
+  askedRir?: number
+  rir?: (number | null)[]
   /** Null where no set says anything about a max. */
   top?: TopSet | null
   /** The mark of the session's sets: poor if one of them was, good if one was marked so and none poor. */
@@ -85,7 +85,7 @@ export type Asks = {
   moreReps?: number
   rir?: number
   variant?: string
-  rungs: WhyStep[]
+  steps: WhyStep[]
 }
 
 /** What a rule may write. */
@@ -132,7 +132,7 @@ export type Rule<P, S> = {
   /** The rises that it may make after one exposure, where its loads are of one scheme and one role: none is larger. */
   jumps?(params: P): Rise[]
   /** Whether it has come to ask for a light week. */
-  wantsLight?(state: S): boolean
+  wantsDeload?(state: S): boolean
   messages: Messages
   examples: Example<P>[]
 }

@@ -16,7 +16,7 @@ const known: Starting = {
   lift: { exercise: 'backSquat' },
   max,
   unit: 'kg',
-  first: { scale: 100, rungs: [] },
+  first: { scale: 100, steps: [] },
   last: null,
 }
 const freeze = <T>(value: T): T => {
@@ -27,11 +27,11 @@ const freeze = <T>(value: T): T => {
 const heard = fc.record({
   verdict: fc.constantFrom<Exposure['verdict']>('hit', 'hit', 'hit', 'miss', 'hold'),
   reps: fc.array(fc.constantFrom(1, 3, 5, 6, 8, 10, 12, 20, 60), { minLength: 1, maxLength: 5 }),
-  left: fc.option(fc.array(fc.constantFrom(null, 0, 2, 4), { minLength: 1, maxLength: 4 }), {
+  rir: fc.option(fc.array(fc.constantFrom(null, 0, 2, 4), { minLength: 1, maxLength: 4 }), {
     nil: undefined,
   }),
   top: fc.constantFrom(null, topOf(60, 9, 3), topOf(80, 5), topOf(140, 1)),
-  plus: fc.constantFrom(undefined, 0, 5, 8, 60),
+  amrap: fc.constantFrom(undefined, 0, 5, 8, 60),
   technique: fc.constantFrom<Exposure['technique']>(undefined, 'good', 'poor'),
   isAhead: fc.boolean(),
 })
@@ -71,7 +71,7 @@ describe.each(ruleKinds)('%s', (kind) => {
           const isOneScheme =
             JSON.stringify([asks.goal, asks.sets]) === JSON.stringify([before.goal, before.sets])
           // Behind a light week that the rule itself has asked for, the load is what it was before.
-          const wasEasy = before.rungs.some(({ id }) => id === 'linear.easy')
+          const wasEasy = before.steps.some(({ id }) => id === 'linear.easy')
           if (asks.load && target && rule.jumps && isOneScheme && !wasEasy)
             expect(risesWithin(asks.load, [target, ...lifted], rule.jumps(params), isSmall)).toBe(true)
           state = freeze(next)
@@ -93,8 +93,8 @@ describe.each(ruleKinds)('%s', (kind) => {
       params,
       handWith('kg'),
     )
-    const { rungs: _, ...was } = before
-    const { rungs: __, ...is } = rule.ask(next, role, params, at)
+    const { steps: _, ...was } = before
+    const { steps: __, ...is } = rule.ask(next, role, params, at)
     expect(is).toEqual(was)
   })
 })

@@ -15,7 +15,7 @@ export const sayScheme = ({ sets, reps }: Scheme): string => `${sets} × ${reps}
 /** For rules that write the sets and reps themselves. */
 export const repsOfSets: CarriedBy = {
   expected: 'a load of the progression on sets of plain reps',
-  fits: (goal) => 'reps' in goal && !goal.plus,
+  fits: (goal) => 'reps' in goal && !goal.amrap,
   fix: 'Write "goal": {"reps": 5}; the rule puts its own in place.',
   sample: { sets: 3, goal: { reps: 5 } },
 }

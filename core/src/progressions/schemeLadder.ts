@@ -13,16 +13,16 @@ const say = declareSteps({
     'the last rung was missed on {date}, {misses} in a row: back to {sets} × {reps} with {percent}% off {from}, on plates {load}',
 })
 
-type WhyStep = Scheme & { step: Rise }
+type Stage = Scheme & { step: Rise }
 type Params = FirstLoad & {
   /** 2 to 6 rungs, the first one first: 5 × 5, 4 × 4, 3 × 3, each with what a hit adds. */
-  rungs: WhyStep[]
+  schemes: Stage[]
   /** Misses in a row that move the lift on to the next rung; 1 to 10. */
   misses: number
   /** What is taken off, in percent of the load, when it goes from the last rung back to the first; 1 to 50. */
   backBy: number
 }
-type State = Steady & { rung: number }
+type State = Steady & { scheme: number }
 
 /** Fewer and heavier sets each time the lift stops rising: the same load on the next rung, and after the last one back with less. */
 export const schemeLadder = defineRule<Params, State>({
@@ -34,7 +34,7 @@ export const schemeLadder = defineRule<Params, State>({
   writes: ['load', 'sets', 'reps'],
   carriedBy: repsOfSets,
   params: startingWith({
-    rungs: listField('rungs', 6, 2)
+    schemes: listField('schemes, sets by reps', 6, 2)
       .of(
         strictObject({
           ...schemeFields,
@@ -46,39 +46,39 @@ export const schemeLadder = defineRule<Params, State>({
     backBy: percentOffField().required(),
   }),
   sentence: (p) =>
-    `${sayFirstLoad(p)}; ${p.rungs.map((rung) => `${sayScheme(rung)} adding ${sayRise(rung.step)} after each hit`).join(', then ')}; ` +
+    `${sayFirstLoad(p)}; ${p.schemes.map((scheme) => `${sayScheme(scheme)} adding ${sayRise(scheme.step)} after each hit`).join(', then ')}; ` +
     `${p.misses === 1 ? 'a miss moves' : `${p.misses} misses in a row move`} on, from the last back to the first with ${formatNumber(p.backBy)}% off.`,
-  start: (known, p) => startSteady(known, p, { rung: 0 }),
-  next({ rung, ...steady }, exposure, { rungs, misses, backBy }, hand) {
-    const { step } = rungs[rung % rungs.length] as WhyStep
+  start: (known, p) => startSteady(known, p, { scheme: 0 }),
+  next({ scheme, ...steady }, exposure, { schemes, misses, backBy }, hand) {
+    const { step } = schemes[scheme % schemes.length] as Stage
     const { date, verdict } = exposure
     if (verdict !== 'miss' || !date || steady.misses + 1 < misses)
-      return { ...stepOrReset(steady, exposure, { step, misses, resetBy: backBy }, hand), rung }
+      return { ...stepOrReset(steady, exposure, { step, misses, resetBy: backBy }, hand), scheme }
     const from = inUnit(exposure.target ?? steady.load, hand.unit)
-    const to = (rung + 1) % rungs.length
-    const { sets, reps } = rungs[to] as WhyStep
+    const to = (scheme + 1) % schemes.length
+    const { sets, reps } = schemes[to] as Stage
     const data = { load: from, date, misses: steady.misses + 1, sets, reps }
-    if (to > 0) return { load: from, misses: 0, rung: to, why: [say('schemeLadder.on', data)] }
+    if (to > 0) return { load: from, misses: 0, scheme: to, why: [say('schemeLadder.on', data)] }
     const load = hand.land(scale(from, 100 - backBy))
     return {
       load,
       misses: 0,
-      rung: 0,
+      scheme: 0,
       why: [say('schemeLadder.back', { ...data, from, load, percent: backBy })],
     }
   },
-  ask({ load, why, rung }, _role, { rungs }) {
-    const { sets, reps } = rungs[rung % rungs.length] as WhyStep
-    return { load, sets, goal: { reps }, rungs: why }
+  ask({ load, why, scheme }, _role, { schemes }) {
+    const { sets, reps } = schemes[scheme % schemes.length] as Stage
+    return { load, sets, goal: { reps }, steps: why }
   },
-  jumps: ({ rungs }) => rungs.map(({ step }) => step),
+  jumps: ({ schemes }) => schemes.map(({ step }) => step),
   messages: say.messages,
   examples: [
     {
       say: '5 × 5 by 2.5, then 4 × 4 by 5, then back to 5 × 5 with 10% off',
       params: {
         startLoad: { kg: 100, lb: 220 },
-        rungs: [
+        schemes: [
           { sets: 5, reps: 5, step: { kg: 2.5, lb: 5 } },
           { sets: 4, reps: 4, step: { kg: 5, lb: 10 } },
         ],
@@ -93,7 +93,7 @@ export const schemeLadder = defineRule<Params, State>({
       say: 'a hold changes neither rung nor load',
       params: {
         startLoad: { kg: 100, lb: 220 },
-        rungs: [
+        schemes: [
           { sets: 5, reps: 5, step: { kg: 2.5, lb: 5 } },
           { sets: 3, reps: 3, step: { kg: 5, lb: 10 } },
         ],

@@ -1,10 +1,10 @@
 // Rules that write sets and reps, and those that wait: what their examples cannot say. Through planMember, as it is used.
 import { describe, expect, test } from '@jest/globals'
 import fc from 'fast-check'
-import type { SessionLog, ShownGroup } from '../member/index.ts'
+import type { SessionLog, ShownSets } from '../member/index.ts'
 import { planMember, snapshot, type Plan } from '../plan/index.ts'
 import type { Fact, Member } from '../facts/index.ts'
-import { formatGroups } from '../views/index.ts'
+import { formatSetsShown } from '../views/index.ts'
 import { readTemplate, type Template } from '../template/index.ts'
 import { compareLoads, type Load } from '../units/index.ts'
 import { exposureOf, handWith } from '../testing/exposures.ts'
@@ -16,22 +16,22 @@ const library = {}
 
 type Group = Record<string, unknown>
 const byRule: Group = { id: 'work', sets: 3, goal: { reps: 5 }, load: { of: 'progression' } }
-const plus: Group = { id: 'plus', sets: 1, goal: { reps: 5, plus: 'last' }, load: { of: 'progression' } }
+const plus: Group = { id: 'plus', sets: 1, goal: { reps: 5, amrap: 'last' }, load: { of: 'progression' } }
 const total: Group = { id: 'total', sets: 4, goal: { totalReps: 20 }, load: { of: 'none' } }
 
 const count: Group = { id: 'count', sets: 1, goal: { most: 'reps', seconds: 300 }, load: { of: 'none' } }
 
 const file = (rule: string, params: object, groups: Group[] = [byRule], weeks = 8) => ({
-  format: 1,
+  format: 2,
   name: 'One lift',
   phases: [{ id: 'p', name: 'Block', weeks, rotation: ['a'], perWeek: 1 }],
-  sessions: { a: { name: 'A', parts: [{ name: 'Main', slots: ['squat'] }] } },
-  slots: { squat: { exercise: 'backSquat', follows: [{ progression: 'squat' }], rows: { p: [groups] } } },
+  sessions: { a: { name: 'A', sections: [{ name: 'Main', slots: ['squat'] }] } },
+  slots: { squat: { exercise: 'backSquat', uses: [{ progression: 'squat' }], rows: { p: [groups] } } },
   progressions: { squat: { stages: [{ id: 'one', rule, params }] } },
 })
 const paramsOf = (rule: RuleKind) => ruleOf[rule].examples[0]?.params as object
 const carrier: Partial<Record<RuleKind, Group[]>> = {
-  plusSet: [byRule, plus],
+  amrapSet: [byRule, plus],
   totalRepGoal: [total],
   density: [count],
 }
@@ -70,7 +70,7 @@ const plan = (
 const dayOf = (week: number) => new Date(Date.UTC(2026, 2, 2 + 7 * (week - 1))).toISOString().slice(0, 10)
 const squatIn = (made: Plan, week: number) => made.weeks[week - 1]?.places[0]?.slots[0]
 
-function repsFor(goal: ShownGroup['goal'], sets: number, reps: ShownGroup['reps']): number {
+function repsFor(goal: ShownSets['goal'], sets: number, reps: ShownSets['reps']): number {
   if (goal && 'totalReps' in goal) return Math.ceil(goal.totalReps / sets)
   if (goal && 'most' in goal) return (goal.beat ?? 40) + 1
   return reps as number
@@ -82,7 +82,7 @@ function train(template: Template, doings: ('hit' | 'short')[]): SessionLog[] {
   doings.forEach((doing, i) => {
     const date = dayOf(i + 1)
     const made = plan({ v: template }, logs, date)
-    const groups = squatIn(made, i + 1)?.groups ?? []
+    const groups = squatIn(made, i + 1)?.sets ?? []
     const asked = groups.flatMap(({ sets, reps, load, goal }) =>
       Array.from({ length: sets }, () => ({
         load,
@@ -123,7 +123,7 @@ const kinds = [
   'growingSquares',
   'wave',
   'stepBand',
-  'plusSet',
+  'amrapSet',
   'totalRepGoal',
   'density',
   'recordRotation',
@@ -146,7 +146,7 @@ describe.each(kinds)('%s', (kind) => {
         expect(plan({ v: template }, shuffled, today)).toEqual(made)
         for (const { places } of made.weeks)
           for (const { sets, load, reps } of places.flatMap(({ slots }) =>
-            slots.flatMap(({ groups }) => groups),
+            slots.flatMap(({ sets: groups }) => groups),
           )) {
             expect(sets).toBeGreaterThan(0)
             if (reps !== null) expect(reps).toBeGreaterThan(0)
@@ -163,7 +163,7 @@ describe.each(kinds)('%s', (kind) => {
     const last = logs[1] as SessionLog
     const skipped: SessionLog = { ...last, id: 'e:3:1', date: dayOf(3), position: 3, sets: [] }
     const then = squatIn(plan({ v: template }, [...logs, skipped], dayOf(4)), 4)
-    expect(formatGroups(library, then?.groups ?? [])).toBe(formatGroups(library, ahead?.groups ?? []))
+    expect(formatSetsShown(library, then?.sets ?? [])).toBe(formatSetsShown(library, ahead?.sets ?? []))
   })
 })
 
@@ -180,7 +180,7 @@ describe('growing squares', () => {
       step: { kg: 2.5, lb: 5 },
       lowerBy: 20,
     }
-    const [group] = squatIn(plan({ v: templateOf('growingSquares', params) }, [], start), 1)?.groups ?? []
+    const [group] = squatIn(plan({ v: templateOf('growingSquares', params) }, [], start), 1)?.sets ?? []
     expect((group?.sets ?? 0) * (group?.reps as number) * (group?.load?.value ?? 0)).toBe(tonnage)
   })
 
@@ -196,16 +196,16 @@ describe('growing squares', () => {
       w: templateOf('growingSquares', { ...params, sides: [6, 8] }),
     }
     const logs = train(versions.v, ['hit', 'short', 'short'])
-    expect(formatGroups(library, squatIn(plan(versions, logs, dayOf(4)), 4)?.groups ?? [])).toMatch(
+    expect(formatSetsShown(library, squatIn(plan(versions, logs, dayOf(4)), 4)?.sets ?? [])).toMatch(
       /^10 × 10/,
     )
     const segments = [
       { from: start, version: 'v' },
       { from: dayOf(4), version: 'w' },
     ]
-    expect(formatGroups(library, squatIn(plan(versions, logs, dayOf(4), segments), 4)?.groups ?? [])).toMatch(
-      /^6 × 6 @/,
-    )
+    expect(
+      formatSetsShown(library, squatIn(plan(versions, logs, dayOf(4), segments), 4)?.sets ?? []),
+    ).toMatch(/^6 × 6 @/)
   })
 
   test('its own history comes in the member’s unit, without a reading of the other rule’s state', () => {
@@ -224,15 +224,15 @@ describe('records in turn', () => {
     const fives = { reps: 5, startPercent: 80 }
     const step = { kg: 2.5, lb: 5 }
     const versions = {
-      v: templateOf('recordRotation', { turns: [fives, { reps: 3, startPercent: 90 }], step }),
-      w: templateOf('recordRotation', { turns: [fives, { reps: 1, startPercent: 100 }], step }),
+      v: templateOf('recordRotation', { rotation: [fives, { reps: 3, startPercent: 90 }], step }),
+      w: templateOf('recordRotation', { rotation: [fives, { reps: 1, startPercent: 100 }], step }),
     }
     // Of a max of 120: fives at 96, on plates 95, then 98.5; singles by 100 / 80 of that is 123.125; the threes still stand at 108.
     const segments = [
       { from: start, version: 'v' },
       { from: dayOf(2), version: 'w' },
     ]
-    const groups = squatIn(plan(versions, train(versions.v, ['hit']), dayOf(2), segments), 2)?.groups ?? []
+    const groups = squatIn(plan(versions, train(versions.v, ['hit']), dayOf(2), segments), 2)?.sets ?? []
     expect(groups[0]?.target).toEqual({ value: 123.125, unit: 'kg' })
     expect(groups[0]?.reps).toBe(1)
   })
@@ -251,8 +251,8 @@ describe('another rule from a new version on', () => {
       { from: start, version: 'v' },
       { from: dayOf(3), version: 'w' },
     ]
-    const groups = squatIn(plan(versions, logs, dayOf(3), segments), 3)?.groups ?? []
-    expect(formatGroups(library, groups)).toBe('4 × 8 @ 90 kg')
+    const groups = squatIn(plan(versions, logs, dayOf(3), segments), 3)?.sets ?? []
+    expect(formatSetsShown(library, groups)).toBe('4 × 8 @ 90 kg')
     expect(groups[0]?.why.map(({ id }) => id)).toContain('stage.version')
   })
 })
@@ -266,44 +266,44 @@ describe('what a rule needs is said at its place', () => {
   const faults: [string, RuleKind, object, Group[] | undefined, string][] = [
     [
       'a plus set',
-      'plusSet',
-      paramsOf('plusSet'),
+      'amrapSet',
+      paramsOf('amrapSet'),
       [byRule],
-      'slots.squat.follows[0]: a load of the progression whose last set is a plus set',
+      'slots.squat.uses[0]: a load of the progression whose last set is a plus set',
     ],
     [
       'reps in all',
       'totalRepGoal',
       paramsOf('totalRepGoal'),
       [{ ...total, goal: { reps: 5 } }],
-      'slots.squat.follows[0]: a goal of reps in all',
+      'slots.squat.uses[0]: a goal of reps in all',
     ],
     [
       'plain reps',
       'wave',
       paramsOf('wave'),
       [plus],
-      'slots.squat.follows[0]: a load of the progression on sets of plain reps',
+      'slots.squat.uses[0]: a load of the progression on sets of plain reps',
     ],
     [
       'one rung',
       'schemeLadder',
-      { ...paramsOf('schemeLadder'), rungs: [{ sets: 5, reps: 5, step: { kg: 1, lb: 2 } }] },
+      { ...paramsOf('schemeLadder'), schemes: [{ sets: 5, reps: 5, step: { kg: 1, lb: 2 } }] },
       undefined,
-      'progressions.squat.stages[0].params.rungs: rungs, a list of 2 to 6',
+      'progressions.squat.stages[0].params.schemes: schemes, sets by reps, a list of 2 to 6',
     ],
     [
       'a rung of no sets',
       'schemeLadder',
       {
         ...paramsOf('schemeLadder'),
-        rungs: [
+        schemes: [
           { sets: 0, reps: 5, step: { kg: 1, lb: 2 } },
           { sets: 3, reps: 3, step: { kg: 1, lb: 2 } },
         ],
       },
       undefined,
-      'progressions.squat.stages[0].params.rungs[0].sets: sets, a whole number from 1 to 12',
+      'progressions.squat.stages[0].params.schemes[0].sets: sets, a whole number from 1 to 12',
     ],
     [
       'a step of nothing',
@@ -321,8 +321,8 @@ describe('what a rule needs is said at its place', () => {
     ],
     [
       'a larger step that is smaller',
-      'plusSet',
-      { ...paramsOf('plusSet'), extraStep: { kg: 1, lb: 1 } },
+      'amrapSet',
+      { ...paramsOf('amrapSet'), extraStep: { kg: 1, lb: 1 } },
       [byRule, plus],
       'progressions.squat.stages[0].params: "extraStep" at least "step"',
     ],

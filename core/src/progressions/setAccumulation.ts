@@ -40,7 +40,7 @@ export const setAccumulation = defineRule<Params, State>({
     const data = { more, ...(date && { date }) }
     return { more, why: [say(date ? id : `${id}Ahead`, data)] }
   },
-  ask: ({ more, why }) => ({ moreSets: more, rungs: why }),
+  ask: ({ more, why }) => ({ moreSets: more, steps: why }),
   messages: say.messages,
   examples: [
     {

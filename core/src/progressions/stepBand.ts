@@ -70,9 +70,9 @@ export const stepBand = defineRule<Params, State>({
   },
   ask({ load, why }, role, p) {
     const percent = shareOf(role, p)
-    if (percent === 100) return { load, rungs: why }
+    if (percent === 100) return { load, steps: why }
     const own = scale(load, percent)
-    return { load: own, rungs: [...why, say('stepBand.share', { role, percent, load: own })] }
+    return { load: own, steps: [...why, say('stepBand.share', { role, percent, load: own })] }
   },
   jumps: ({ step }) => [step],
   messages: say.messages,

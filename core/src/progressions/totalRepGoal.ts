@@ -47,7 +47,7 @@ export const totalRepGoal = defineRule<Params, State>({
     const id = !date ? 'totalRepGoal.ahead' : verdict === 'hit' ? 'totalRepGoal.more' : 'totalRepGoal.again'
     return { total, why: [{ id, data }] }
   },
-  ask: ({ total, why }) => ({ goal: { totalReps: total }, rungs: why }),
+  ask: ({ total, why }) => ({ goal: { totalReps: total }, steps: why }),
   messages: say.messages,
   examples: [
     {

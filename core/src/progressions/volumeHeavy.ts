@@ -55,7 +55,7 @@ export const volumeHeavy = defineRule<Params, State>({
   },
   ask(state, role) {
     const { load, why } = state[role === 'heavy' ? 'heavy' : 'volume']
-    return { load, rungs: why }
+    return { load, steps: why }
   },
   messages: say.messages,
   examples: [

@@ -68,7 +68,7 @@ export const wave = defineRule<Params, State>({
   },
   ask({ load, why, at }, _role, { parts }) {
     const { sets, reps } = parts[at % parts.length] as Scheme
-    return { load, sets, goal: { reps }, rungs: why }
+    return { load, sets, goal: { reps }, steps: why }
   },
   jumps: ({ step, nextWave }) => [step, nextWave],
   messages: say.messages,

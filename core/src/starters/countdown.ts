@@ -15,7 +15,7 @@ export const countdown = defineStarter({
       rotation: ['squat', 'bench', 'pull', 'press'],
       perWeek: 4,
       defaults: { rest: 150 },
-      light: { recipe: 'fewerSets', params: { percent: 40 }, weeks: [5] },
+      deload: { recipe: 'fewerSets', params: { percent: 40 }, weeks: [5] },
     },
     {
       name: 'Intensify',

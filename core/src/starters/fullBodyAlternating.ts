@@ -15,7 +15,7 @@ export const fullBodyAlternating = defineStarter({
       rotation: ['a', 'b'],
       perWeek: 3,
       defaults: { rest: 180 },
-      light: { recipe: 'fewerSets', params: { percent: 40 }, weeks: [8] },
+      deload: { recipe: 'fewerSets', params: { percent: 40 }, weeks: [8] },
     },
   ],
   sessions: {

@@ -15,7 +15,7 @@ export const heavyLightMedium = defineStarter({
       rotation: ['volume', 'light', 'heavy'],
       perWeek: 3,
       defaults: { rest: 180 },
-      light: { recipe: 'lessLoad', params: { percent: 15 }, weeks: [9] },
+      deload: { recipe: 'lessLoad', params: { percent: 15 }, weeks: [9] },
     },
   ],
   sessions: {

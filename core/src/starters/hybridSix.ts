@@ -15,7 +15,7 @@ export const hybridSix = defineStarter({
       rotation: ['push', 'pull', 'legs', 'torso', 'arms', 'legs2'],
       perWeek: 6,
       defaults: { rir: 2, rest: 120 },
-      light: { recipe: 'fewerSetsLessLoad', params: { sets: 40, load: 10 }, weeks: [4, 8] },
+      deload: { recipe: 'fewerSetsLessLoad', params: { sets: 40, load: 10 }, weeks: [4, 8] },
     },
   ],
   sessions: {

@@ -15,7 +15,7 @@ export const pushPullLegs = defineStarter({
       rotation: ['push', 'pull', 'legs'],
       perWeek: 5,
       defaults: { rir: 2, rest: 120 },
-      light: { recipe: 'fewerSets', params: { percent: 40 }, weeks: [4] },
+      deload: { recipe: 'fewerSets', params: { percent: 40 }, weeks: [4] },
     },
     {
       name: 'Load up',
@@ -23,7 +23,7 @@ export const pushPullLegs = defineStarter({
       rotation: ['push', 'pull', 'legs'],
       perWeek: 5,
       defaults: { rir: 1, rest: 150 },
-      light: { recipe: 'fewerSets', params: { percent: 40 }, weeks: [4] },
+      deload: { recipe: 'fewerSets', params: { percent: 40 }, weeks: [4] },
     },
   ],
   sessions: {

@@ -8,7 +8,7 @@ import {
   nominalWeeks,
   type Phase,
   type Progression,
-  type SetGroup,
+  type SetPrescription,
   type Slot,
   type Template,
   type Track,
@@ -30,7 +30,7 @@ export type Starter = {
   phases: StarterPhase[]
   sessions: Record<Id, { name: string; parts: Record<string, string[]> }>
   rules: Record<Id, Omit<Stage, 'id'>>
-  head?: Partial<Pick<Template, 'trainingMax' | 'missed' | 'away' | 'lightPolicy' | 'maxes' | 'warmUp'>>
+  head?: Partial<Pick<Template, 'trainingMax' | 'missed' | 'away' | 'deloadPolicy' | 'maxes' | 'warmUp'>>
   tracks?: ('lighter' | 'short')[]
 }
 
@@ -39,7 +39,7 @@ export type StarterPhase = Pick<Phase, 'name' | 'rotation' | 'perWeek'> & {
   ends?: 'test day'
   defaults?: Phase['defaults']
   /** Light weeks by a recipe: of the phase, or back from the test. */
-  light?: { recipe: DeloadKind; params: object; weeks?: number[] }
+  deload?: { recipe: DeloadKind; params: object; weeks?: number[] }
 }
 
 export const defineStarter = (start: Starter): Starter => start
@@ -49,11 +49,16 @@ const library: Library = {}
 
 /** The template that a start comes to. A line that does not read is a programmer's error. */
 export function templateOf(start: Starter): Template {
-  const phases = start.phases.map(({ light, ...phase }, i): Phase => ({
+  const phases = start.phases.map(({ deload, ...phase }, i): Phase => ({
     id: `phase-${i + 1}`,
     ...phase,
-    light: light
-      ? placeDeload(light.recipe, light.params, { weeks: light.weeks ?? [] }, (n) => `light-${i + 1}-${n}`)
+    deloads: deload
+      ? placeDeload(
+          deload.recipe,
+          deload.params,
+          { weeks: deload.weeks ?? [] },
+          (n) => `deload-${i + 1}-${n}`,
+        )
       : [],
   }))
   const slots: Record<Id, Slot> = {}
@@ -65,16 +70,16 @@ export function templateOf(start: Starter): Template {
     ]),
   )
   const base: Template = {
-    format: 1,
+    format: 2,
     name: start.title,
     note: start.say,
     maxes: { use: 'newest' },
     missed: 'hold',
     rounding: 'nearest',
     warmUp: {
-      kind: 'ladder',
+      kind: 'listed',
       bar: 8,
-      rungs: [
+      sets: [
         { percent: 50, reps: 5 },
         { percent: 75, reps: 3 },
       ],
@@ -90,7 +95,7 @@ export function templateOf(start: Starter): Template {
     const own = phases.filter(({ rotation }) => rotation.includes(id))
     sessions[id] = {
       name,
-      parts: Object.entries(parts).map(([part, lines]) => ({
+      sections: Object.entries(parts).map(([part, lines]) => ({
         name: part,
         slots: lines.map((line, i) => {
           const slotId = `${id}-${part.toLowerCase()}-${i + 1}`
@@ -110,11 +115,11 @@ function slotOf(base: Template, line: string, phases: Phase[]): Slot {
   const exercise = exerciseNamed(library, begins < 0 ? text : text.slice(0, begins))
   if (!exercise) throw new Error(`unknown exercise in the start line "${line}"`)
   const [progression, role = 'main'] = follows?.split('/') ?? []
-  const slot: Slot = { exercise, by: 'week', follows: progression ? [{ progression, role }] : [], rows: {} }
+  const slot: Slot = { exercise, by: 'week', uses: progression ? [{ progression, role }] : [], rows: {} }
   const byPhase = text.slice(begins).split('|')
   phases.forEach((phase, i) => {
     const weeks = (byPhase[i] ?? byPhase[byPhase.length - 1] ?? '').split('>')
-    let now: SetGroup[] = []
+    let now: SetPrescription[] = []
     slot.rows[phase.id] = Array.from({ length: nominalWeeks(phase) }, (_, week) => {
       const said = weeks[week]
       if (said === undefined) return now
@@ -136,14 +141,14 @@ function joinLines({ sessions }: Starter, slots: Record<Id, Slot>): void {
         if (!isJoined && !lines[i + 1]?.startsWith('+')) return
         if (!isJoined) n += 1
         const slot = slots[`${id}-${part.toLowerCase()}-${i + 1}`]
-        if (slot) slot.group = String.fromCharCode(64 + n)
+        if (slot) slot.superset = String.fromCharCode(64 + n)
       })
   }
 }
 
 /** Lighter: a tenth less load. Short of time: the part after the main one left out. */
 function tracksOf({ tracks = [] }: Starter, { sessions }: Template): Record<Id, Track> {
-  const after = Object.values(sessions).flatMap(({ parts }) =>
+  const after = Object.values(sessions).flatMap(({ sections: parts }) =>
     parts.flatMap(({ name, slots }) => (name === 'After' ? slots : [])),
   )
   const known: Record<'lighter' | 'short', Track> = {

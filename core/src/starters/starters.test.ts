@@ -37,7 +37,7 @@ describe('templates to begin with', () => {
         })
         const groups =
           plans.e?.weeks.flatMap(({ places }) =>
-            places.flatMap(({ slots }) => slots.flatMap((slot) => slot.groups)),
+            places.flatMap(({ slots }) => slots.flatMap((slot) => slot.sets)),
           ) ?? []
         expect(groups.length).toBeGreaterThan(50)
         for (const { load, missing } of groups) {

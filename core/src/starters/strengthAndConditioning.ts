@@ -22,7 +22,7 @@ export const strengthAndConditioning = defineStarter({
       rotation: ['lower', 'easy', 'upper', 'hard'],
       perWeek: 4,
       defaults: { rest: 150 },
-      light: { recipe: 'fewerSetsLessLoad', params: { sets: 40, load: 10 }, weeks: [4] },
+      deload: { recipe: 'fewerSetsLessLoad', params: { sets: 40, load: 10 }, weeks: [4] },
     },
   ],
   sessions: {

@@ -15,7 +15,7 @@ export const torsoArmsLegs = defineStarter({
       rotation: ['torso', 'arms', 'legs'],
       perWeek: 4,
       defaults: { rir: 2, rest: 105 },
-      light: { recipe: 'fewerSets', params: { percent: 40 }, weeks: [4, 8] },
+      deload: { recipe: 'fewerSets', params: { percent: 40 }, weeks: [4, 8] },
     },
   ],
   sessions: {

@@ -15,7 +15,7 @@ export const upperLower = defineStarter({
       rotation: ['uh', 'lh', 'uv', 'lv'],
       perWeek: 4,
       defaults: { rest: 150 },
-      light: { recipe: 'fewerSetsLessLoad', params: { sets: 40, load: 10 }, weeks: [6] },
+      deload: { recipe: 'fewerSetsLessLoad', params: { sets: 40, load: 10 }, weeks: [6] },
     },
     {
       name: 'Press on',
@@ -23,7 +23,7 @@ export const upperLower = defineStarter({
       rotation: ['uh', 'lh', 'uv', 'lv'],
       perWeek: 4,
       defaults: { rest: 180 },
-      light: { recipe: 'fewerSetsLessLoad', params: { sets: 40, load: 10 }, weeks: [6] },
+      deload: { recipe: 'fewerSetsLessLoad', params: { sets: 40, load: 10 }, weeks: [6] },
     },
   ],
   sessions: {

@@ -5,8 +5,8 @@ import {
   fixable,
   rulesOf,
   type Fixable,
-  type Follow,
-  type SetGroup,
+  type Use,
+  type SetPrescription,
   type Slot,
   type Template,
 } from './types.ts'
@@ -25,12 +25,12 @@ export function percentOfMax(load: LoadBasis, { trainingMax = 100 }: Pick<Templa
 
 /** Whether a group states more than the 1RM although it is no test and does not say that it is meant. */
 export const isOverMax = (
-  { load, part, over }: Pick<SetGroup, 'load' | 'part' | 'over'>,
+  { load, kind: part, over }: Pick<SetPrescription, 'load' | 'kind' | 'over'>,
   template: Pick<Template, 'trainingMax'>,
 ): boolean => percentOfMax(load, template) > 100 && part !== 'test' && !over
 
 /** Whether a group of a row is one that a rule may write sets and reps of: what the progression loads, or else all of them. */
-export const takesScheme = (row: SetGroup[], { load }: SetGroup): boolean =>
+export const takesScheme = (row: SetPrescription[], { load }: SetPrescription): boolean =>
   load.of === 'progression' || !row.some((one) => one.load.of === 'progression')
 
 /** What rules write, by the cell that it stands in. */
@@ -39,12 +39,12 @@ export const writtenIn = { sets: 'sets', goal: 'reps', rir: 'rir' } as const sat
 /** The cells of a group that a rule would write in place of what stands there, whether the writer has fixed them or not. */
 export function rulesCells(
   { progressions }: Pick<Template, 'progressions'>,
-  { follows }: { follows: Follow[] },
-  row: SetGroup[],
-  group: SetGroup,
+  { uses }: { uses: Use[] },
+  row: SetPrescription[],
+  group: SetPrescription,
 ): Fixable[] {
   if (!takesScheme(row, group)) return []
-  const rules = follows.flatMap(({ progression }) => rulesOf(progressions[progression]))
+  const rules = uses.flatMap(({ progression }) => rulesOf(progressions[progression]))
   const writing = rules
     .map(({ rule }) => ruleOf[rule])
     .filter(({ carriedBy }) => !carriedBy || carriedBy.fits(group.goal))
@@ -57,6 +57,6 @@ export function rulesCells(
 export const cellsByRule = (
   template: Pick<Template, 'progressions'>,
   slot: Slot,
-  row: SetGroup[],
-  group: SetGroup,
+  row: SetPrescription[],
+  group: SetPrescription,
 ): Fixable[] => rulesCells(template, slot, row, group).filter((cell) => !group.fixed?.includes(cell))

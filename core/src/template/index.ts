@@ -7,15 +7,15 @@ export {
   type Defaults,
   type Fixable,
   fixable,
-  type Follow,
+  type Use,
   type Length,
-  lightPolicies,
-  type LightPolicy,
+  deloadPolicies,
+  type DeloadPolicy,
   type MaxPolicy,
   type Missed,
   missedPolicies,
   nominalWeeks,
-  type Part,
+  type Section,
   type Phase,
   type PhaseRule,
   type Progression,
@@ -26,15 +26,15 @@ export {
   rowWeeks,
   rulesOf,
   type Session,
-  type SetGroup,
+  type SetPrescription,
   type SetStyle,
   setStyles,
   type Slot,
   slotsOf,
-  type SlotTurns,
+  type SlotRotation,
   type Template,
   type Track,
-  turnClocks,
+  rotationClocks,
   weekAt,
 } from './types.ts'
 export {
@@ -49,6 +49,7 @@ export {
 export { formatSets, readLine, readSets, usualLoad } from './cells/shorthand.ts'
 export { shorthandExamples } from './cells/shorthandExamples.ts'
 export { isConflict } from './commands/command.ts'
+export { isCommand } from './commands/isCommand.ts'
 export { applyCommand, checkCommand, invert, renewCommand, sayCommand } from './commands/edit.ts'
 export { type PhaseRows, rowsOf } from './commands/phases.ts'
 export { progressionName } from './commands/progressions.ts'
@@ -59,7 +60,8 @@ export type { Head, HeadField } from './commands/setHead.ts'
 export type { RuleOfStage } from './commands/setRule.ts'
 export type { SlotWarmUp } from './commands/setWarmUp.ts'
 export { type Spot, spotOf } from './commands/slots.ts'
-export { same } from './commands/values.ts'
+export { commandFormat, upgradeCommand } from './commands/upgrades/index.ts'
+export { canonical, same } from './commands/values.ts'
 export { compareTemplates, sayProgression, sayTurns, sayWarmUp } from './compare/compare.ts'
 export { type Difference, sayAdjustment, slotName, trackAt } from './compare/sayAdjustment.ts'
 export { sayIssue } from './compare/sayIssue.ts'
@@ -67,16 +69,18 @@ export { readDraft, readPublished, readTemplate, type ReadTemplate } from './rea
 export { readAdjustment, readChange } from './read/readAdjustment.ts'
 export { readOwnExercise, readOwnExercises, settleExercises } from './read/readExercises.ts'
 export { salvageTemplate } from './read/salvage.ts'
+export { adjustmentFrom1, changeFrom1 } from './read/upgrades/template1.ts'
+export { templateFormat, upgradeTemplate } from './read/upgrades/index.ts'
 export {
   adjustmentShape,
   headShape,
   limits,
-  partShape,
+  sectionShape,
   phaseRuleShape,
   phaseShape,
   progressionShape,
   sessionShape,
-  setGroupShape,
+  setPrescriptionShape,
   slotShape,
   stageShape,
   trackShape,

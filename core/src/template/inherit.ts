@@ -1,22 +1,22 @@
 import { kindOf } from '../goals/index.ts'
-import type { Defaults, Phase, Session, SetGroup } from './types.ts'
+import type { Defaults, Phase, Session, SetPrescription } from './types.ts'
 
 /**
  * A row with what its session and phase say for all of their slots, where a group says nothing of its own: the session's before the
  * phase's. Reserve and tempo are inherited by sets of reps, rest by whatever is not a task.
  */
 export function inherit(
-  row: SetGroup[],
+  row: SetPrescription[],
   session: Pick<Session, 'defaults'> | undefined,
   phase: Pick<Phase, 'defaults'>,
-): SetGroup[] {
+): SetPrescription[] {
   if (!session?.defaults && !phase.defaults) return row
   return row.map((group) => ({ ...inherited(group, session, phase), ...group }))
 }
 
 /** What a group has from its session and phase, and not of its own. */
 export function inherited(
-  group: SetGroup,
+  group: SetPrescription,
   session: Pick<Session, 'defaults'> | undefined,
   phase: Pick<Phase, 'defaults'>,
 ): Defaults {

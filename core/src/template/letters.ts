@@ -10,7 +10,7 @@ export function lettersOf(lines: Lines): Record<Id, string> {
   return made
 }
 
-type Lines = readonly { id: Id; slot: Pick<Slot, 'group'> }[]
+type Lines = readonly { id: Id; slot: Pick<Slot, 'superset'> }[]
 
 /** Lines are never changed in place, so their letters are kept beside them. */
 const cache = new WeakMap<Lines, Record<Id, string>>()
@@ -19,7 +19,7 @@ function letter(lines: Lines): Record<Id, string> {
   const runs: Id[][] = []
   let open: string | undefined
   for (const { id, slot } of lines) {
-    const { group } = slot
+    const { superset: group } = slot
     if (group !== undefined && group === open) runs[runs.length - 1]?.push(id)
     else runs.push([id])
     open = group

@@ -11,7 +11,7 @@ import type { WarmUp } from '../warmups/index.ts'
 
 /** A program written once. Sessions, slots and progressions stand outside phases, so that they outlive them. */
 export type Template = {
-  format: 1
+  format: 2
   name: string
   note?: string
   /** Percent of the 1RM that a training max is, 50 to 100; needed where a load is based on one. */
@@ -24,7 +24,7 @@ export type Template = {
   away?: { weeks: number; back: number }
   rounding: Way
   /** Whether light weeks are the planned ones, come as members are, or both; both where nothing is stated. */
-  lightPolicy?: LightPolicy
+  deloadPolicy?: DeloadPolicy
   /** How lifts with a load are ramped up to; not at all where nothing is stated. A slot's own goes before it. */
   warmUp?: WarmUp
   phases: Phase[]
@@ -57,8 +57,8 @@ export const missedPolicies = ['hold', 'drop', 'shift', 'repeat'] as const
 export type Missed = (typeof missedPolicies)[number]
 
 /** Whether a program goes by planned light weeks, by how members are, or by both; both where it says nothing. */
-export const lightPolicies = ['planned', 'reactive', 'both'] as const
-export type LightPolicy = (typeof lightPolicies)[number]
+export const deloadPolicies = ['planned', 'reactive', 'both'] as const
+export type DeloadPolicy = (typeof deloadPolicies)[number]
 
 /** Weeks that hold the next `perWeek` places of a rotation of sessions: A B A, then B A B. */
 export type Phase = {
@@ -67,49 +67,49 @@ export type Phase = {
   weeks: Length
   rotation: Id[]
   perWeek: number
-  light: Adjustment[]
+  deloads: Adjustment[]
   /** The phase lasts until the week of the test day, whenever that is; its rows are counted back from it. */
   ends?: 'test day'
   defaults?: Defaults
 }
 
 /** What the slots of a phase or session inherit where they say nothing of their own; a session's goes before a phase's. */
-export type Defaults = Pick<SetGroup, 'rir' | 'rest' | 'tempo'>
+export type Defaults = Pick<SetPrescription, 'rir' | 'rest' | 'tempo'>
 
 /** So many weeks; or at least so many, until a sign shows, and never more than `most`. */
 export type Length = number | { least: number; most: number; until: TriggerBasis & { progression: Id } }
 
-export type Session = { name: string; parts: Part[]; defaults?: Defaults }
+export type Session = { name: string; sections: Section[]; defaults?: Defaults }
 /** With `turns` its slots move up one place every so many weeks of the phase, or from place to place of the week. */
-export type Part = {
+export type Section = {
   name: string
   minutes?: number
   slots: Id[]
-  turns?: { by: 'week' | 'place'; every: number }
+  rotation?: { by: 'week' | 'day'; every: number }
 }
 
 /** After every so many weeks of the phase, places of the week or phases the next lift has its turn, and after the last the slot's own. */
-export type SlotTurns = { with: Lift[]; by: (typeof turnClocks)[number]; every: number }
-export const turnClocks = ['week', 'place', 'phase'] as const
+export type SlotRotation = { with: Lift[]; by: (typeof rotationClocks)[number]; every: number }
+export const rotationClocks = ['week', 'day', 'phase'] as const
 
 /**
  * What a row is chosen by: the week of the phase; the exposures of the slot in the phase, begun again after the last row; the
  * place in the week; or the weeks to the test day, where the last row is the test week's.
  */
-export const rowClocks = ['week', 'exposure', 'place', 'toTest'] as const
+export const rowClocks = ['week', 'exposure', 'day', 'toTest'] as const
 export type RowClock = (typeof rowClocks)[number]
 
 /** A place in a session. `rows` holds, for each phase, rows of groups of sets. */
 export type Slot = Lift & {
   /** Slots of one letter alternate as a superset. */
-  group?: string
+  superset?: string
   note?: string
   /** Several only where they write different things. */
-  follows: Follow[]
+  uses: Use[]
   /** Other lifts that take the slot in turn with its own. */
-  turns?: SlotTurns
+  rotation?: SlotRotation
   by: RowClock
-  rows: Record<Id, SetGroup[][]>
+  rows: Record<Id, SetPrescription[][]>
   warmUp?: WarmUp | 'none'
   /** One scored thing made of lines: each group is a line with its own lift. */
   circuit?: Circuit
@@ -123,7 +123,7 @@ export type Slot = Lift & {
 export type Circuit = { name: string; by: 'time' | 'rounds'; rounds?: number; capSeconds?: number }
 
 /** A role by place in the week: the first of the roles at the week's first place, and so on round. */
-export type Follow = { progression: Id; role: string | { byPlace: string[] } }
+export type Use = { progression: Id; role: string | { byDay: string[] } }
 
 /**
  * A rule for one lift, fed by slots in roles; when its sign shows, each stage but the last hands the lift over. In a phase it may
@@ -158,7 +158,7 @@ export const fixable = ['sets', 'goal', 'rir'] as const
 export type Fixable = (typeof fixable)[number]
 
 /** Sets that are asked alike. Its id is the same in every week, so it names a line through the weeks. */
-export type SetGroup = {
+export type SetPrescription = {
   id: Id
   /** 1 to 30. */
   sets: number
@@ -167,7 +167,7 @@ export type SetGroup = {
   goal: Goal
   load: LoadBasis
   /** A test single rounds down, and may pass the 1RM. */
-  part?: GroupPart
+  kind?: SetKind
   /** More than the 1RM is meant, as in lowering-only work: it needs safeties. */
   over?: true
   /** Reps left in reserve, 0 to 10. */
@@ -195,9 +195,9 @@ export type SetOption = { percent: number; say: string }
 
 /** What is shown of a group just as it is written. */
 export type AsWritten = Pick<
-  SetGroup,
+  SetPrescription,
   | 'lift'
-  | 'part'
+  | 'kind'
   | 'rest'
   | 'roundRest'
   | 'tempo'
@@ -212,8 +212,8 @@ export type AsWritten = Pick<
 /** How sets are done where it matters to what they tell: the last four say nothing about a max. */
 export const setStyles = ['ramp', 'drop', 'speed', 'lowering', 'held', 'partial'] as const
 export type SetStyle = (typeof setStyles)[number]
-export const groupParts = ['top', 'backOff', 'test'] as const
-export type GroupPart = (typeof groupParts)[number]
+export const setKinds = ['top', 'backOff', 'test'] as const
+export type SetKind = (typeof setKinds)[number]
 
 /** Weeks that a phase is laid out with on paper: its least where a sign ends it. */
 export const nominalWeeks = ({ weeks }: Phase): number => (typeof weeks === 'number' ? weeks : weeks.least)
@@ -232,4 +232,4 @@ export function weekAt({ phases }: Template, week: number): { phase: Phase; phas
 /** How many rows by week a phase has: one for each week that it may last. */
 export const rowWeeks = ({ weeks }: Phase): number => (typeof weeks === 'number' ? weeks : weeks.most)
 
-export const slotsOf = ({ parts }: Session): Id[] => parts.flatMap(({ slots }) => slots)
+export const slotsOf = ({ sections: parts }: Session): Id[] => parts.flatMap(({ slots }) => slots)

@@ -30,7 +30,7 @@ export const exposureOf = (given: Partial<Exposure> & Pick<Exposure, 'verdict'>)
 export const topOf = (value: number, reps: number, left?: number): NonNullable<Exposure['top']> => ({
   load: { value, unit: 'kg' },
   reps,
-  ...(left !== undefined && { left }),
+  ...(left !== undefined && { rir: left }),
   estimate: {
     value: Math.round(value * (1 + (reps + (left ?? 0)) / 30) * 10000) / 10000,
     unit: 'kg',

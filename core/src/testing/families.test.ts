@@ -29,11 +29,11 @@ const hand = handWith('kg')
 const library = {}
 
 /** Every rung must be declared, by its unit or by what it shares, and fill every placeholder. */
-function expectSpoken(rungs: WhyStep[], messages: Record<string, string>, seen: Set<string>): void {
-  for (const rung of rungs) {
-    expect(allMessages).toHaveProperty([rung.id])
-    expect(fill(allMessages[rung.id] ?? '', rung.data)).not.toMatch(/[{}]|undefined|NaN/)
-    if (rung.id in messages) seen.add(rung.id)
+function expectSpoken(steps: WhyStep[], messages: Record<string, string>, seen: Set<string>): void {
+  for (const step of steps) {
+    expect(allMessages).toHaveProperty([step.id])
+    expect(fill(allMessages[step.id] ?? '', step.data)).not.toMatch(/[{}]|undefined|NaN/)
+    if (step.id in messages) seen.add(step.id)
   }
 }
 
@@ -50,7 +50,7 @@ describe.each(Object.entries(sourceOf))('load source %s', (name, source) => {
     if (typed) expect(params).toMatchObject(typed)
     else expect(source.cell(params, library)).toMatch(/^[\d.]+%$/)
     if (!priced || isNeed(priced)) return expect(priced).toEqual(want)
-    expectSpoken(priced.rungs, source.messages, new Set())
+    expectSpoken(priced.steps, source.messages, new Set())
     if (isLater(priced)) return expect(want).toBe('later')
     expect(less(scale(priced.base, priced.percent), priced.minus)).toEqual(want)
   })
@@ -69,7 +69,7 @@ describe.each(Object.entries(ruleOf))('rule %s', (name, rule) => {
       lift: { exercise: 'backSquat' },
       max: max && { load: max, date: '2026-03-02', how: 'tested' },
       unit: 'kg',
-      first: { scale: 100, rungs: [] },
+      first: { scale: 100, steps: [] },
       last: null,
     }
     const started = rule.start(known, freeze(params))
@@ -87,13 +87,13 @@ describe.each(Object.entries(ruleOf))('rule %s', (name, rule) => {
       const exposure = freeze(exposureOf({ role, target, asked: span, ...given, at }))
       expect(rule.next(state, exposure, params, hand)).toEqual(rule.next(state, exposure, params, hand))
       const ahead = rule.next(state, { ...exposure, date: null, reps: [] }, params, hand)
-      expectSpoken(rule.ask(ahead, role, params, at).rungs, rule.messages, seen)
+      expectSpoken(rule.ask(ahead, role, params, at).steps, rule.messages, seen)
       state = freeze(rule.next(state, exposure, params, hand))
       expect(JSON.parse(JSON.stringify(state))).toEqual(state)
       asks.push(rule.ask(state, role, params, weekly(i + 1)))
     })
     expect(asks.map(sayAsks)).toEqual(asked)
-    for (const { rungs } of asks) expectSpoken(rungs, rule.messages, seen)
+    for (const { steps } of asks) expectSpoken(steps, rule.messages, seen)
   })
   test('uses every message that it declares', () => {
     expect([...Object.keys(rule.messages)].filter((id) => !seen.has(id))).toEqual([])
@@ -152,14 +152,14 @@ describe.each(Object.entries(triggerOf))('trigger %s', (name, sign) => {
   test.each(sign.examples)('$say', ({ params, run, want }) => {
     expect(sign.params.isValidSync(params)).toBe(true)
     expect(sign.sentence(params)).not.toMatch(/undefined|NaN/)
-    expect(sign.shows(freeze(run), freeze(params))).toBe(want)
+    expect(sign.fires(freeze(run), freeze(params))).toBe(want)
   })
 })
 
 describe.each(Object.entries(changeOf))('change %s', (name, change) => {
   test('is stored under its own name', () => expect(change.kind).toBe(name))
   test('acts on one level', () => {
-    expect([change.onWeek, change.onSession, change.onSlot, change.onGroup].filter(Boolean)).toHaveLength(1)
+    expect([change.onWeek, change.onSession, change.onSlot, change.onSets].filter(Boolean)).toHaveLength(1)
   })
   test.each(change.examples)('$say', (example) => {
     const { params } = freeze(example)
@@ -169,7 +169,7 @@ describe.each(Object.entries(changeOf))('change %s', (name, change) => {
     const gone = 'slot' in example && example.want === 'gone'
     if (example.want === null) return expect(made).toBeNull()
     expect(made?.now).toEqual(gone ? null : example.want)
-    if (made?.rung) expectSpoken([made.rung], change.messages, new Set())
+    if (made?.step) expectSpoken([made.step], change.messages, new Set())
     if ('group' in example && change.lightens(params)) {
       const weight = (draft: GroupDraft) => [draft.sets, snap(((draft.percent ?? 0) * draft.scale) / 100)]
       weight(made?.now as GroupDraft).forEach((value, i) =>
@@ -182,7 +182,7 @@ describe.each(Object.entries(changeOf))('change %s', (name, change) => {
     if ('week' in example) return change.onWeek?.(example.week, example.params, 'test') ?? null
     if ('session' in example) return change.onSession?.(example.session, example.params, 'test') ?? null
     if ('slot' in example) return change.onSlot?.(example.slot, example.params, 'test', library) ?? null
-    return change.onGroup?.(example.group, example.params, 'test') ?? null
+    return change.onSets?.(example.group, example.params, 'test') ?? null
   }
 })
 
@@ -212,7 +212,7 @@ describe.each(Object.entries(deloadOf))('deload %s', (name, recipe) => {
     if (want === 'nothing') return expect(first?.do.map(({ kind }) => kind)).toEqual(['drop'])
     const written: GroupDraft = { sets: 4, percent: 80, scale: 100, rir: 2, reps: 6 }
     const light = (first?.do ?? []).reduce<GroupDraft>(
-      (draft, change) => changeOf[change.kind].onGroup?.(draft, change, 'light')?.now ?? draft,
+      (draft, change) => changeOf[change.kind].onSets?.(draft, change, 'deload')?.now ?? draft,
       written,
     )
     const meant = { value: snap(((light.percent ?? 0) * light.scale) / 100), unit: 'kg' as const }

@@ -13,7 +13,7 @@ test.each(fixtureNames)('%s', (name) => {
   expect(asTable(input, planned)).toEqual(fixtureJson(name, 'expected'))
   for (const { weeks } of Object.values(planned.plans))
     for (const { why } of weeks.flatMap(({ places }) =>
-      places.flatMap(({ slots }) => slots.flatMap((slot) => slot.groups)),
+      places.flatMap(({ slots }) => slots.flatMap((slot) => slot.sets)),
     ))
       expect(why.map(explain).join()).not.toMatch(/NaN|undefined|[{}]/)
 })
@@ -24,7 +24,7 @@ test('a row that is read again because a week was missed says so', () => {
   const when = { today: '2026-03-15', through: 'end' } as const
   const plan = planMember({ library, member: early, enrolments: file.enrolments, versions, when }).plans
     .enrolment
-  const [first] = plan?.weeks[2]?.places[0]?.slots[0]?.groups[0]?.why ?? []
+  const [first] = plan?.weeks[2]?.places[0]?.slots[0]?.sets[0]?.why ?? []
   expect(first && explain(first)).toBe(
     'week 2 of the phase, read again in week 3: the week before was not trained',
   )

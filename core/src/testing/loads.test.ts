@@ -1,7 +1,7 @@
 // What holds of every load, whatever the max, the percent, the changes and the plates.
 import { describe, expect, test } from '@jest/globals'
 import fc from 'fast-check'
-import type { ShownGroup } from '../member/index.ts'
+import type { ShownSets } from '../member/index.ts'
 import type { Adjustment } from '../adjustments/index.ts'
 import type { Fact } from '../facts/index.ts'
 import { planMember } from '../plan/index.ts'
@@ -53,14 +53,14 @@ function ask(
   max: Load,
   rack: Rack,
   body?: Load,
-): ShownGroup {
+): ShownSets {
   const group = { sets: 3, goal: { reps: 5 }, load, ...(over && { over }) }
   const { template, issues } = readTemplate({
-    format: 1,
+    format: 2,
     name: 'One load',
     trainingMax: 90,
     phases: [{ id: 'p', name: 'P', weeks: 1, rotation: ['a'], perWeek: 1 }],
-    sessions: { a: { name: 'A', parts: [{ name: 'Main', slots: ['s'] }] } },
+    sessions: { a: { name: 'A', sections: [{ name: 'Main', slots: ['s'] }] } },
     slots: { s: { exercise, rows: { p: [[group]] } } },
     tracks: {
       t: { name: 'T', changes: changes.map((change, i) => ({ id: String(i), do: change, where: {} })) },
@@ -69,7 +69,7 @@ function ask(
   if (!template) throw new Error(JSON.stringify(issues))
   const facts = [
     { ...entry('unit'), kind: 'unit', unit: rack.unit },
-    { ...entry('rack'), kind: 'equipment', place: 'home', racks: [rack] },
+    { ...entry('rack'), kind: 'equipment', location: 'home', racks: [rack] },
     ...(body ? [{ ...entry('body'), kind: 'bodyWeight', load: body }] : []),
     { ...entry('max'), kind: 'max', exercise, load: max, reps: 1, how: 'tested' },
   ] as Fact[]
@@ -82,7 +82,7 @@ function ask(
     versions,
     when: { today: day, through: 'end' },
   })
-  return plans.e?.weeks[0]?.places[0]?.slots[0]?.groups[0] as ShownGroup
+  return plans.e?.weeks[0]?.places[0]?.slots[0]?.sets[0] as ShownSets
 }
 const ofMax = (percent: number) => ({ of: 'max', percent })
 

@@ -68,19 +68,19 @@ function templateOf(dice: Dice): Record<string, unknown> {
   const sessions = {
     a: {
       name: 'A',
-      parts: [
+      sections: [
         {
           name: 'Main',
           slots: a.map(({ id }) => id),
-          ...(a.length > 1 && { turns: { by: 'week', every: 1 } }),
+          ...(a.length > 1 && { rotation: { by: 'week', every: 1 } }),
         },
       ],
     },
-    ...(b.length && { b: { name: 'B', parts: [{ name: 'Main', slots: b.map(({ id }) => id) }] } }),
+    ...(b.length && { b: { name: 'B', sections: [{ name: 'Main', slots: b.map(({ id }) => id) }] } }),
   }
   const rotation = Object.keys(sessions)
   return {
-    format: 1,
+    format: 2,
     name: 'Any',
     trainingMax: 90,
     maxes: { use: 'newest' },
@@ -98,8 +98,8 @@ function phaseOf(dice: Dice, id: string) {
   const weeks = 1 + dice.upTo(4)
   const kind = dice.among(deloadKinds.filter((one) => one !== 'taper'))
   const params = dice.among(deloadOf[kind].examples).params
-  const light = dice.maybe(0.4) ? placeDeload(kind, params, { weeks: [weeks] }, (n) => `${id}-l${n}`) : []
-  return { id, name: id, weeks, perWeek: 1 + dice.upTo(2), light }
+  const deloads = dice.maybe(0.4) ? placeDeload(kind, params, { weeks: [weeks] }, (n) => `${id}-l${n}`) : []
+  return { id, name: id, weeks, perWeek: 1 + dice.upTo(2), deloads }
 }
 
 type MadeSlot = { id: string; slot: Record<string, unknown>; progressions: Record<string, unknown> }
@@ -116,10 +116,12 @@ function slotOf(dice: Dice, id: string, phases: string[]): MadeSlot {
       { of: 'free' },
     ])
     const group = { sets: 1 + dice.upTo(4), goal: { reps: 1 + dice.upTo(11) }, load, rir: dice.upTo(4) }
-    const turns = dice.maybe(0.3) && { turns: { with: [{ exercise: 'frontSquat' }], by: 'week', every: 1 } }
+    const rotation = dice.maybe(0.3) && {
+      rotation: { with: [{ exercise: 'frontSquat' }], by: 'week', every: 1 },
+    }
     return {
       id,
-      slot: { exercise: dice.among([...bars, ...others]), ...turns, rows: rows([group]) },
+      slot: { exercise: dice.among([...bars, ...others]), ...rotation, rows: rows([group]) },
       progressions: {},
     }
   }
@@ -130,7 +132,7 @@ function slotOf(dice: Dice, id: string, phases: string[]): MadeSlot {
     id,
     slot: {
       exercise,
-      follows: [
+      uses: [
         {
           progression,
           role: sampleRole(rule),
@@ -150,7 +152,7 @@ function progressionOf(dice: Dice, rule: RuleKind, phases: string[]): object {
   const isKin = kin(rule)
   const next = dice.among(others)
   const sign = dice.among(triggerKinds)
-  const until = { sign, ...dice.among(triggerOf[sign].examples).params }
+  const until = { trigger: sign, ...dice.among(triggerOf[sign].examples).params }
   const two = isKin && dice.maybe(0.3)
   const own = { id: 'one', rule, params, ...(dice.maybe(0.2) && { waits: 'technique' }) }
   const stages = two
@@ -202,15 +204,20 @@ function memberOf(dice: Dice, slots: [string, { exercise: ExerciseId }][], perWe
       })
   if (dice.maybe(0.3))
     facts.push({
-      ...dated('light', dice.upTo(20)),
-      kind: 'light',
+      ...dated('deload', dice.upTo(20)),
+      kind: 'deload',
       changes: [{ kind: 'scaleLoad', by: -20 }],
       shift: dice.maybe(),
       weeks: 1 + dice.upTo(1),
       back: dice.maybe() ? [-10] : [],
     })
   if (dice.maybe(0.2))
-    facts.push({ ...dated('ceiling'), kind: 'ceiling', muscle: dice.among(muscles), sets: 4 + dice.upTo(10) })
+    facts.push({
+      ...dated('mostSets'),
+      kind: 'mostSets',
+      muscle: dice.among(muscles),
+      sets: 4 + dice.upTo(10),
+    })
   if (dice.maybe(0.3))
     facts.push({ ...dated('handover', 14), kind: 'handover', progression: 's0-p', stage: 'two' })
   const logs = Array.from({ length: dice.upTo(8) }, (_, i) => logOf(dice, slots, i, unit, perWeek))

@@ -8,7 +8,7 @@ import { explain } from '../explain/index.ts'
 import type { Change } from '../adjustments/index.ts'
 import { exerciseOf } from '../library/index.ts'
 import type { Fact, Member } from '../facts/index.ts'
-import { formatGroups } from '../views/index.ts'
+import { formatSetsShown } from '../views/index.ts'
 import { readTemplate, type Template } from '../template/index.ts'
 import { addDays, makeable, partsFor, usualRack, type Load, type Unit } from '../units/index.ts'
 
@@ -21,17 +21,17 @@ const fixture = (name: string): Template => {
 }
 const templates = [
   'two-sessions-one-squat',
-  'plus-set-and-light-week',
+  'amrap-set-and-deload',
   'a-missed-week-holds',
   'volume-light-and-heavy-day',
   'a-lift-that-hands-over',
-  'a-phase-that-a-sign-ends',
+  'a-phase-that-a-trigger-ends',
   'back-offs-follow-today',
   'sets-and-loads-by-two-rules',
   'a-track-on-running-and-new-progressions',
   'body-weight-lifts-on-one-scale',
   'last-time-tonnage-and-pyramid',
-  'a-part-of-the-weeks-tonnage',
+  'a-share-of-the-weeks-tonnage',
   'kinds-of-sets',
   'circuits-are-one-thing',
   'warm-ups-before-the-work',
@@ -87,7 +87,7 @@ function train(template: Template, base: Fact[], doing: Doing[]): Member {
       ordinal: 1,
       closed: true,
       shown: snapshot(now, now.next) ?? undefined,
-      sets: (session?.slots ?? []).flatMap(({ slot, exercise, groups }) =>
+      sets: (session?.slots ?? []).flatMap(({ slot, exercise, sets: groups }) =>
         groups
           .flatMap((group) => Array.from({ length: group.sets }, () => group))
           .map((group, n) => ({
@@ -142,7 +142,7 @@ const happening = fc
       fc.record({ kind: fc.constant('unit' as const), unit: fc.constantFrom<Unit>('kg', 'lb') }),
       fc.record({ kind: fc.constant('test' as const), on: fc.nat(90).map((days) => addDays(start, days)) }),
       fc.record({
-        kind: fc.constant('light' as const),
+        kind: fc.constant('deload' as const),
         changes: fc.constantFrom(
           [{ kind: 'scaleLoad' as const, by: -20 }],
           [{ kind: 'drop' as const }],
@@ -184,7 +184,7 @@ describe('every plan', () => {
         const can = makeable(usualRack[unit])
         for (const { places } of plan(template, member, addDays(start, 40)).weeks) {
           for (const { slots } of places) {
-            for (const { exercise, groups, warmUps = [] } of slots) {
+            for (const { exercise, sets: groups, warmUps = [] } of slots) {
               for (const { load, lift, body, why } of [
                 ...groups,
                 ...warmUps.map((set) => ({ ...set, lift: undefined, body: undefined })),
@@ -320,7 +320,7 @@ describe('every plan', () => {
             .filter(({ status }) => status === 'next' || status === 'ahead')
           return places
             .flatMap(({ slots }) => slots.filter(({ exercise }) => exercise === 'backSquat'))
-            .map(({ groups }) => formatGroups(library, groups))
+            .map(({ sets: groups }) => formatSetsShown(library, groups))
         }
         expect(ahead([...kept, 'nothing'])[0]).toEqual(ahead(kept)[0])
       }),
@@ -338,7 +338,7 @@ describe('every plan', () => {
           facts(unit, value).map((fact) => (fact.kind === 'max' ? { ...fact, load: max } : fact))
         const kilos = (unit: Unit) =>
           plan(template, { facts: given(unit), logs: [] }, start)
-            .weeks.flatMap(({ places }) => places[0]?.slots[0]?.groups ?? [])
+            .weeks.flatMap(({ places }) => places[0]?.slots[0]?.sets ?? [])
             .map(({ load }) => (load ? load.value * (load.unit === 'lb' ? 0.45359237 : 1) : NaN))
         const [kg, lb] = [kilos('kg'), kilos('lb')]
         kg.forEach((load, i) => expect(Math.abs(load - (lb[i] ?? NaN))).toBeLessThanOrEqual(2.5))
@@ -362,9 +362,9 @@ describe('a member', () => {
     const after = plan(template, { ...member, facts: [...member.facts, lb] }, addDays(start, 2))
     const next = after.weeks.flatMap(({ places }) => places).filter(({ status }) => status === 'next')[0]
     // 62.5 kg is 137.79 lb, nearest on plates 140; a hit adds 5 lb: 142.79, nearest 145 (both by hand).
-    expect(formatGroups(library, next?.slots[0]?.groups ?? [])).toBe('3 × 5 @ 140 lb')
+    expect(formatSetsShown(library, next?.slots[0]?.sets ?? [])).toBe('3 × 5 @ 140 lb')
     const later = after.weeks.flatMap(({ places }) => places).find(({ position }) => position === 3)
-    expect(formatGroups(library, later?.slots[0]?.groups ?? [])).toBe('3 × 5 @ 145 lb')
+    expect(formatSetsShown(library, later?.slots[0]?.sets ?? [])).toBe('3 × 5 @ 145 lb')
   })
 
   test('with an open session today is asked the same until it is closed', () => {
@@ -381,7 +381,7 @@ describe('a member', () => {
       date: start,
       actsFrom: start,
       kind: 'equipment',
-      place: 'hotel',
+      location: 'hotel',
       racks: [{ unit: 'kg', bar: 20, plates: [{ weight: 15, pairs: 1 }] }],
     }
     const sets = [1, 2, 3].map((n) => ({
@@ -402,14 +402,14 @@ describe('a member', () => {
       position: 1,
       attempt: 1,
       ordinal: 1,
-      place: 'hotel',
+      location: 'hotel',
       closed: true,
       sets,
     }
     const after = plan(template, { facts: [...facts('kg', 100), few], logs: [log] }, addDays(start, 1))
     const [first, second] = after.weeks[0]?.places ?? []
     expect(first?.slots[0]?.verdict).toBe('not comparable')
-    expect(formatGroups(library, second?.slots[0]?.groups ?? [])).toBe('3 × 5 @ 60 kg')
+    expect(formatSetsShown(library, second?.slots[0]?.sets ?? [])).toBe('3 × 5 @ 60 kg')
   })
 
   test('whose log names a place or an enrolment that is not there keeps it as a record, and is told', () => {
@@ -435,7 +435,7 @@ describe('a member', () => {
 const lines = (made: Plan): string[] =>
   made.weeks.flatMap(({ places }) =>
     places.flatMap(({ slots }) =>
-      slots.map(({ groups, verdict }) => `${formatGroups(library, groups)} ${verdict}`),
+      slots.map(({ sets: groups, verdict }) => `${formatSetsShown(library, groups)} ${verdict}`),
     ),
   )
 

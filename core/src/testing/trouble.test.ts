@@ -5,7 +5,7 @@ import { describe, expect, test } from '@jest/globals'
 import { asTable, fixtureJson, readFixture } from '../../fixtures/read.ts'
 import { planMember, type Planned, type PlanInput } from '../plan/index.ts'
 import { readMember, type Member } from '../facts/index.ts'
-import { formatGroups } from '../views/index.ts'
+import { formatSetsShown } from '../views/index.ts'
 import { formatIssue } from '../parsing/index.ts'
 import { readTemplate, type Template } from '../template/index.ts'
 import { addDays } from '../units/index.ts'
@@ -40,23 +40,23 @@ describe('a template', () => {
     [
       'two progressions that write one thing',
       'sets-and-loads-by-two-rules',
-      'slots.bench.follows',
+      'slots.bench.uses',
       [{ progression: 'load' }, { progression: 'load' }, { progression: 'sets' }],
-      'slots.bench.follows[1]: expected a progression that does not write the load too; got "load". "load" writes it: keep one of them.',
+      'slots.bench.uses[1]: expected a progression that does not write the load too; got "load". "load" writes it: keep one of them.',
     ],
     [
       'a light day whose volume day does not exist',
       'volume-light-and-heavy-day',
-      'slots.v-squat.follows.0.role',
+      'slots.v-squat.uses.0.role',
       'heavy',
       'slots.l-squat.rows.p[0][0].load: expected a role that some slot trains; got "volume". Give a slot of the progression this role, or name another.',
     ],
     [
       'a role that its rule does not have',
       'volume-light-and-heavy-day',
-      'slots.v-squat.follows.0.role',
+      'slots.v-squat.uses.0.role',
       'monday',
-      'slots.v-squat.follows[0].role: expected a role of volumeHeavy: volume, light, heavy; got "monday".',
+      'slots.v-squat.uses[0].role: expected a role of volumeHeavy: volume, light, heavy; got "monday".',
     ],
     [
       'two rules for one progression in a phase',
@@ -120,7 +120,7 @@ describe('a template', () => {
           id: 'one',
           rule: 'linear',
           params: { startLoad: { kg: 60, lb: 135 }, step: { kg: 5, lb: 10 }, misses: 2, resetBy: 10 },
-          until: { sign: 'exposures', count: 3 },
+          until: { trigger: 'exposures', count: 3 },
         },
         {
           id: 'two',
@@ -132,24 +132,24 @@ describe('a template', () => {
     ],
     [
       'ranges of which one stands twice',
-      'ranges-and-turns',
+      'ranges-and-rotations',
       'progressions.range.stages.0.params.ranges',
       ['blocks 20 cm', 'blocks 20 cm'],
       'progressions.range.stages[0].params: expected ranges, each once',
     ],
     [
       'one slot that takes turns with itself',
-      'ranges-and-turns',
-      'sessions.a.parts.0',
-      { name: 'Main', slots: ['pull'], turns: { by: 'week', every: 1 } },
-      'sessions.a.parts[0].turns: expected two slots or more to take turns; got 1.',
+      'ranges-and-rotations',
+      'sessions.a.sections.0',
+      { name: 'Main', slots: ['pull'], rotation: { by: 'week', every: 1 } },
+      'sessions.a.sections[0].rotation: expected two slots or more to rotate; got 1.',
     ],
     [
       'a light week that lightens nothing',
       'fewer-days-and-a-taper',
-      'phases.0.light.0.do',
+      'phases.0.deloads.0.do',
       { kind: 'scaleLoad', by: 10 },
-      'phases[0].light[0].do: expected a change that lowers something and raises nothing',
+      'phases[0].deloads[0].do: expected a change that lowers something and raises nothing',
     ],
     [
       'a rotation of nothing',
@@ -181,7 +181,7 @@ describe('a template', () => {
     ],
     [
       'a phase whose sign belongs to no progression',
-      'a-phase-that-a-sign-ends',
+      'a-phase-that-a-trigger-ends',
       'phases.0.weeks.until.progression',
       'bench',
       'phases[0].weeks.until.progression: expected a progression of this template; got "bench". There are: squat.',
@@ -317,7 +317,7 @@ describe('a member', () => {
     const lines = ({ plans }: Planned) =>
       plans.enrolment?.weeks.flatMap(({ places }) =>
         places.flatMap(({ slots }) =>
-          slots.map(({ groups, verdict }) => `${formatGroups(library, groups)} ${verdict}`),
+          slots.map(({ sets: groups, verdict }) => `${formatSetsShown(library, groups)} ${verdict}`),
         ),
       )
     expect(
@@ -351,7 +351,7 @@ describe('a member', () => {
     expect(planned.plans.e?.next).toBeNull()
     // The plan has five places: what is logged beyond them is kept as evidence and named, each by its id.
     expect(findingsOf(input, planned).filter(({ check }) => check === 'strayLog')).toHaveLength(4995)
-    const many = { format: 1, enrolments: [{ segments: [{ from: '2026-03-02' }] }], facts: [] }
+    const many = { format: 2, enrolments: [{ segments: [{ from: '2026-03-02' }] }], facts: [] }
     const issues = readMember({ ...many, logs: Array.from({ length: 5001 }, () => ({})) }, versions).issues
     expect(issues?.map(formatIssue)).toEqual(['logs: expected a list of at most 5000; got a list of 5001.'])
   })
@@ -359,7 +359,7 @@ describe('a member', () => {
 
 describe('junk in any one place of a file', () => {
   const junk = [undefined, null, 'x', {}, [null]]
-  const names = ['sets-and-loads-by-two-rules', 'plus-sets-and-totals']
+  const names = ['sets-and-loads-by-two-rules', 'amrap-sets-and-totals']
 
   test.each(names)('is a located fault or another file, never a crash: %s', (name) => {
     const template = fixtureJson(name, 'template')

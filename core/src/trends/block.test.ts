@@ -12,10 +12,10 @@ const start = '2026-03-02'
 const phase = (id: string, name: string) => ({ id, name, weeks: 2, rotation: ['a'], perWeek: 1 })
 const rows = [[{ sets: 1, goal: { reps: 5 }, load: { of: 'free' } }]]
 const { template } = readTemplate({
-  format: 1,
+  format: 2,
   name: 'Two blocks',
   phases: [phase('p', 'Base'), phase('q', 'Peak')],
-  sessions: { a: { name: 'A', parts: [{ name: 'Main', slots: ['squat'] }] } },
+  sessions: { a: { name: 'A', sections: [{ name: 'Main', slots: ['squat'] }] } },
   slots: { squat: { exercise: 'backSquat', rows: { p: rows, q: rows } } },
 })
 

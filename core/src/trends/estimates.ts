@@ -18,7 +18,7 @@ export function estimatesOf(
   const own = exerciseOf(library, lift).tool === 'body weight' ? body : undefined
   for (const log of resolve(logs)) {
     const sets = resolve(log.sets).filter(
-      (set) => liftKey(set) === liftKey(lift) && isDone(set) && !log.shown?.slots[set.slot]?.light,
+      (set) => liftKey(set) === liftKey(lift) && isDone(set) && !log.shown?.slots[set.slot]?.deload,
     )
     const top = topSet(sets, own)
     if (!top) continue

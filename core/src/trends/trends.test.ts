@@ -188,7 +188,7 @@ describe('a trial', () => {
   test('reads days of training, the best of each, and none that were light', () => {
     const light = {
       ...log(1, 200),
-      shown: { slots: { s: { light: true } } } as unknown as SessionLog['shown'],
+      shown: { slots: { s: { deload: true } } } as unknown as SessionLog['shown'],
     }
     const seen = estimatesOf(
       library,

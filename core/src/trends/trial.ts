@@ -6,10 +6,10 @@ import { snap, type Day, type Load, type Unit } from '../units/index.ts'
 import { estimatesOf } from './estimates.ts'
 import { eightInTen, trendOf } from './trend.ts'
 
-export type Spell = { from: Day; to: Day }
+export type Period = { from: Day; to: Day }
 
 /** The measures of one spell, the same for both. */
-export type SpellMeasures = {
+export type PeriodMeasures = {
   sessions: number
   /** Slots that met what was asked, in percent of those that were attempted; null of none. */
   hitPercent: number | null
@@ -22,8 +22,8 @@ export type SpellMeasures = {
 /** Two spells side by side, and what can be said of the difference. */
 export type TrialResult = {
   lifts: Lift[]
-  first: SpellMeasures
-  second: SpellMeasures
+  first: PeriodMeasures
+  second: PeriodMeasures
   /** By lift: the second spell's gain a week above the first's, with the band of eight in ten. */
   differences: ({ value: number; low: number; high: number } | null)[]
   better: 'first' | 'second' | 'cannot tell'
@@ -52,8 +52,8 @@ export function judgeTrial(
         : 'cannot tell'
   return {
     lifts,
-    first: before as SpellMeasures,
-    second: after as SpellMeasures,
+    first: before as PeriodMeasures,
+    second: after as PeriodMeasures,
     differences,
     better,
     say: sayTrial(library, lifts, differences, better, unit),
@@ -62,21 +62,21 @@ export function judgeTrial(
 
 function measure(
   library: Library,
-  { from, to }: Spell,
+  { from, to }: Period,
   lifts: Lift[],
   all: SessionLog[],
   unit: Unit,
   body?: Load,
-): SpellMeasures {
+): PeriodMeasures {
   const logs = resolve(all).filter(({ date }) => date >= from && date <= to)
   const verdicts = logs.flatMap(({ shown, sets }) =>
     Object.entries(shown?.slots ?? {}).map(([id, slot]) => {
       const own = resolve(sets).filter((set) => set.slot === id)
       return judge(
         slot,
-        slot.groups,
+        slot.sets,
         own.sort((a, b) => a.n - b.n),
-        slot.light === true,
+        slot.deload === true,
       )
     }),
   )
@@ -96,8 +96,8 @@ function measure(
 }
 
 function difference(
-  a: SpellMeasures['gains'][number],
-  b: SpellMeasures['gains'][number],
+  a: PeriodMeasures['gains'][number],
+  b: PeriodMeasures['gains'][number],
 ): TrialResult['differences'][number] {
   if (!a || !b) return null
   const value = b.value - a.value

@@ -7,7 +7,7 @@ export const exposures = defineTrigger<{ count: number }>({
   title: 'So many exposures',
   params: strictObject({ count: wholeField('exposures', 1, 500).required() }),
   sentence: ({ count }) => `after ${count} ${count === 1 ? 'exposure' : 'exposures'}`,
-  shows: (run, { count }) => run.exposures >= count,
+  fires: (run, { count }) => run.exposures >= count,
   examples: [
     {
       say: 'the sixth of six',

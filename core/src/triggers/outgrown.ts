@@ -7,7 +7,7 @@ export const outgrown = defineTrigger<{ exposures: number }>({
   title: 'Outgrown',
   params: strictObject({ exposures: wholeField('exposures without a heavier hit', 2, 100).required() }),
   sentence: ({ exposures }) => `when ${exposures} exposures have brought no heavier hit`,
-  shows: ({ sinceBest }, { exposures }) => sinceBest >= exposures,
+  fires: ({ sinceBest }, { exposures }) => sinceBest >= exposures,
   examples: [
     {
       say: 'nine exposures of cuts and climbs, and none beat the best',

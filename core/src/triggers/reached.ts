@@ -9,7 +9,7 @@ export const reached = defineTrigger<{ load: Step }>({
   params: strictObject({ load: stepField().required() }),
   sentence: ({ load }) =>
     `when ${formatLoad({ value: load.kg, unit: 'kg' })} (${formatLoad({ value: load.lb, unit: 'lb' })}) is a hit`,
-  shows: ({ heaviest }, { load }) => heaviest !== null && heaviest.value >= load[heaviest.unit],
+  fires: ({ heaviest }, { load }) => heaviest !== null && heaviest.value >= load[heaviest.unit],
   examples: [
     {
       say: '100 kg was a hit',

@@ -11,7 +11,7 @@ export const speedDrops = defineTrigger<{ times: number; of: number }>({
   }).test('fits', '"of" at least as many as "times"', ({ times, of }) => of >= times),
   sentence: ({ times, of }) =>
     `when the stop sign ended the sets early in ${times} of the last ${of} exposures`,
-  shows: ({ recent }, { times, of }) => recent.slice(0, of).filter(({ ended }) => ended).length >= times,
+  fires: ({ recent }, { times, of }) => recent.slice(0, of).filter(({ ended }) => ended).length >= times,
   examples: [
     {
       say: 'twice in the last three',

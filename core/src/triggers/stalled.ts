@@ -13,7 +13,7 @@ export const stalled = defineTrigger<{ misses: number; of: number }>({
     misses === of
       ? `when ${misses === 1 ? 'an exposure is' : `${misses} exposures in a row are`} missed`
       : `when ${misses} of the last ${of} exposures are missed`,
-  shows: ({ recent }, { misses, of }) =>
+  fires: ({ recent }, { misses, of }) =>
     recent.slice(0, of).filter(({ verdict }) => verdict === 'miss').length >= misses,
   examples: [
     {

@@ -10,7 +10,7 @@ export const techniqueHeld = defineTrigger<{ exposures: number }>({
     exposures === 1
       ? 'when a hit has a good technique mark'
       : `when ${exposures} hits in a row have a good technique mark`,
-  shows: ({ recent }, { exposures }) =>
+  fires: ({ recent }, { exposures }) =>
     recent.length >= exposures &&
     recent.slice(0, exposures).every(({ verdict, technique }) => verdict === 'hit' && technique === 'good'),
   examples: [

@@ -28,7 +28,7 @@ export type Trigger<P> = {
   params: ObjectSchema<P & object>
   /** "when 3 of the last 4 exposures are misses". */
   sentence(params: P): string
-  shows(run: Run, params: P): boolean
+  fires(run: Run, params: P): boolean
   examples: { say: string; params: P; run: Run; want: boolean }[]
 }
 

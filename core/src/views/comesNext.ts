@@ -1,12 +1,12 @@
 import { liftKey } from '../library/index.ts'
 import type { WhyStep } from '../words/index.ts'
-import type { ShownGroup } from '../member/index.ts'
+import type { ShownSets } from '../member/index.ts'
 import { showMessages, type Plan, type PlannedSession, type PlannedSlot } from '../plan/index.ts'
 
 /** Where a lift of a session comes next, what is asked there, and what moved it. */
 export type ComesNext = {
   slot: PlannedSlot
-  then: { position: number; week: number; inWeek: number; name: string; groups: ShownGroup[] } | null
+  then: { position: number; week: number; inWeek: number; name: string; groups: ShownSets[] } | null
   reason: WhyStep | null
 }
 
@@ -21,17 +21,17 @@ export function comesNext(plan: Plan, session: PlannedSession): ComesNext[] {
       .map((place) => ({ ...place, week })),
   )
   return session.slots
-    .filter(({ groups }) => groups.some(({ load }) => load))
+    .filter(({ sets: groups }) => groups.some(({ load }) => load))
     .map((slot) => {
       for (const { position, week, inWeek, name, slots } of later) {
         const same = slots.find(
           (one) =>
             liftKey(one) === liftKey(slot) &&
-            (one.groups[0]?.ruled !== undefined) === (slot.groups[0]?.ruled !== undefined),
+            (one.sets[0]?.ruled !== undefined) === (slot.sets[0]?.ruled !== undefined),
         )
         if (!same) continue
-        const reason = reasonOf(same.groups[0]?.why ?? [])
-        return { slot, then: { position, week, inWeek, name, groups: same.groups }, reason }
+        const reason = reasonOf(same.sets[0]?.why ?? [])
+        return { slot, then: { position, week, inWeek, name, groups: same.sets }, reason }
       }
       return { slot, then: null, reason: null }
     })

@@ -15,7 +15,7 @@ const trip = (on: string, to?: string): MemberEvent => ({ id: on, what: 'trip', 
 
 describe('the days of a plan’s weeks', () => {
   test('are those of the calendar where it has one', () => {
-    const { plan, today } = planned('a-light-week-on-a-calendar')
+    const { plan, today } = planned('a-deload-on-a-calendar')
     const days = daysOfWeeks(plan, today)
     days.forEach(({ from, to }, i) => {
       expect([from, to]).toEqual([plan.weeks[i]?.from, addDays(from, 6)])

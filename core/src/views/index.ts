@@ -2,7 +2,14 @@ export { comesNext } from './comesNext.ts'
 export { type Dependent, dependentsOf, offeredRatios } from './dependents.ts'
 export { eventsOfWeeks } from './eventWeeks.ts'
 export { lighterThan, sayLighter } from './lighter.ts'
-export { formatCircuit, formatGroup, formatGroups, formatHandled, formatWarmUps, needWords } from './line.ts'
+export {
+  formatCircuit,
+  formatGroup,
+  formatSetsShown,
+  formatHandled,
+  formatWarmUps,
+  needWords,
+} from './line.ts'
 export { minutesOf } from './minutes.ts'
 export { seasonOf, type WeekSummary } from './season.ts'
 export { tallyOf, type WeekTally } from './tally.ts'

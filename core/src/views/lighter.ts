@@ -1,4 +1,4 @@
-import type { ShownGroup } from '../member/index.ts'
+import type { ShownSets } from '../member/index.ts'
 import { inUnit, snap } from '../units/index.ts'
 
 /** How much lighter a group is: sets fewer, load less in kilos and in percent, reps left more. Each is 0 where it is the same. */
@@ -10,7 +10,7 @@ export type Lighter = {
 }
 
 /** Compares a group with the one that it stands in for. */
-export function lighterThan(was: ShownGroup, is: ShownGroup): Lighter {
+export function lighterThan(was: ShownSets, is: ShownSets): Lighter {
   const left = (is.rir ?? 0) - (was.rir ?? 0)
   const sets = was.sets - is.sets
   if (!was.load || !is.load) return { sets, load: null, percent: 0, left }

@@ -1,5 +1,5 @@
 import type { Need } from '../loads/index.ts'
-import type { ShownGroup } from '../member/index.ts'
+import type { ShownSets } from '../member/index.ts'
 import { kindOf } from '../goals/index.ts'
 import { liftName, type Lift, type Library } from '../library/index.ts'
 import type { Circuit, SetStyle } from '../template/index.ts'
@@ -7,11 +7,11 @@ import { formatLoad, formatNumber, formatSeconds, formatSpan } from '../units/in
 import type { WarmUpSet } from '../warmups/index.ts'
 
 /** A slot's groups in trade shorthand: "3 × 5 @ 62.5 kg, 1 × 5+ @ 70 kg"; a missing load is "?". */
-export const formatGroups = (library: Library, groups: ShownGroup[]): string =>
+export const formatSetsShown = (library: Library, groups: ShownSets[]): string =>
   groups.map((group) => formatGroup(library, group)).join(', ')
 
 /** "2 × 5, 5+ @ 70 kg": the last set of a plus group is the one with the plus; then tempo, bands and what else was said. */
-export function formatGroup(library: Library, group: ShownGroup): string {
+export function formatGroup(library: Library, group: ShownSets): string {
   const { load, missing } = group
   const at = load ? ` @ ${formatHandled(group, load)}` : missing ? ' @ ?' : ''
   const said = [
@@ -28,7 +28,7 @@ export function formatGroup(library: Library, group: ShownGroup): string {
 }
 
 /** "10 dumbbell row": a line of a circuit. */
-const formatLine = (library: Library, { reps, goal }: ShownGroup, lift: Lift): string =>
+const formatLine = (library: Library, { reps, goal }: ShownSets, lift: Lift): string =>
   `${goal ? kindOf(goal).cell(goal) : formatSpan(reps ?? 1)} ${liftName(library, lift).toLowerCase()}`
 
 /** "5 rounds for time, at most 20:00", "as many rounds as fit into 12:00". */
@@ -47,7 +47,7 @@ const styleWords: Record<SetStyle, string> = {
   partial: 'partial',
 }
 
-function formatSets({ sets, reps, plus, goal, least }: ShownGroup): string {
+function formatSets({ sets, reps, amrap: plus, goal, least }: ShownSets): string {
   const asked = goal ? kindOf(goal).cell(goal) : formatSpan(reps ?? 1)
   if (goal && !kindOf(goal).meetsTogether && sets === 1) return asked
   if (goal && kindOf(goal).meetsTogether) return `${asked} within ${sets} ${sets === 1 ? 'set' : 'sets'}`
@@ -57,8 +57,8 @@ function formatSets({ sets, reps, plus, goal, least }: ShownGroup): string {
 
 /** A load as it is handled: "62.5 kg"; on top of body weight "+10 kg", "body weight", or "15 kg of help". */
 export function formatHandled(
-  { body, help }: Pick<ShownGroup, 'body' | 'help'>,
-  load: NonNullable<ShownGroup['load']>,
+  { body, help }: Pick<ShownSets, 'body' | 'help'>,
+  load: NonNullable<ShownSets['load']>,
 ): string {
   if (!body) return formatLoad(load)
   if (!load.value) return 'body weight'

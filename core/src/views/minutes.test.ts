@@ -15,21 +15,21 @@ const group = (more: object) => ({
   rest: 120,
   ...more,
 })
-const templateOf = (slots: object, parts: object[]): Template => {
+const templateOf = (slots: object, sections: object[]): Template => {
   const { template, issues } = readTemplate({
-    format: 1,
+    format: 2,
     name: 'Minutes',
     warmUp: {
-      kind: 'ladder',
+      kind: 'listed',
       bar: 10,
-      rungs: [
+      sets: [
         { percent: 40, reps: 5 },
         { percent: 60, reps: 3 },
         { percent: 80, reps: 2 },
       ],
     },
     phases: [{ id: 'p', name: 'P', weeks: 1, rotation: ['a'], perWeek: 1 }],
-    sessions: { a: { name: 'A', parts } },
+    sessions: { a: { name: 'A', sections } },
     slots,
   })
   if (!template) throw new Error(JSON.stringify(issues))

@@ -1,7 +1,7 @@
 import type { Id } from '../parsing/index.ts'
 import { kindOf, type Goal } from '../goals/index.ts'
 import { exerciseOf, type Tool, type Library } from '../library/index.ts'
-import type { ShownGroup } from '../member/index.ts'
+import type { ShownSets } from '../member/index.ts'
 import type { Circuit, Template } from '../template/index.ts'
 import type { PlannedSlot } from '../plan/index.ts'
 
@@ -17,9 +17,9 @@ const setUp: Record<Tool, number> = { barbell: 90, dumbbells: 30, machine: 30, '
 
 /** What of a planned slot tells on its minutes. */
 export type MinutesOf = Pick<PlannedSlot, 'slot' | 'exercise' | 'warmUps' | 'circuit'> & {
-  groups: TimedGroup[]
+  sets: TimedGroup[]
 }
-type TimedGroup = Pick<ShownGroup, 'sets' | 'reps' | 'perSide' | 'tempo' | 'rest' | 'roundRest'> & {
+type TimedGroup = Pick<ShownSets, 'sets' | 'reps' | 'perSide' | 'tempo' | 'rest' | 'roundRest'> & {
   goal?: Goal
 }
 
@@ -28,7 +28,7 @@ type TimedGroup = Pick<ShownGroup, 'sets' | 'reps' | 'perSide' | 'tempo' | 'rest
  * exercise, its warm-up sets, and its sets with the rests between them. A stronger member ramps longer.
  */
 export function minutesOf(library: Library, template: Template, session: Id, slots: MinutesOf[]): number {
-  const parts = template.sessions[session]?.parts ?? []
+  const parts = template.sessions[session]?.sections ?? []
   const stated = parts.filter(({ minutes }) => minutes !== undefined)
   const within = new Set(stated.flatMap((part) => part.slots))
   const seconds = slots
@@ -38,13 +38,13 @@ export function minutesOf(library: Library, template: Template, session: Id, slo
 }
 
 function secondsOf(library: Library, slot: MinutesOf): number {
-  if (slot.circuit) return setUp.barbell + secondsOfCircuit(slot.circuit, slot.groups)
+  if (slot.circuit) return setUp.barbell + secondsOfCircuit(slot.circuit, slot.sets)
   const warmUps = (slot.warmUps ?? []).reduce(
     (sum, { reps }) => sum + reps * usual.aRep + usual.warmUpRest,
     0,
   )
-  const sets = slot.groups.reduce((sum, group) => sum + secondsOfGroup(group), 0)
-  const last = slot.groups.at(-1)
+  const sets = slot.sets.reduce((sum, group) => sum + secondsOfGroup(group), 0)
+  const last = slot.sets.at(-1)
   // The rest after the last set is spent on the way to the next exercise.
   return setUp[exerciseOf(library, slot).tool] + warmUps + sets - (last ? (last.rest ?? usual.rest) : 0)
 }

@@ -19,19 +19,19 @@ const fixture = (name: string, change: (file: Template) => void = () => undefine
 
 describe('a season', () => {
   test('sums hard sets and the mean percent of the 1RM, after the light week’s changes', () => {
-    const [first, , , light] = seasonOf(library, fixture('plus-set-and-light-week'))
+    const [first, , , deload] = seasonOf(library, fixture('amrap-set-and-deload'))
     // By hand: 3 sets at 74% and 1 at 78% of a 90% training max, and 3 rows without a percent: (3×66.6 + 70.2) / 4.
-    expect(first).toMatchObject({ week: 1, phaseWeek: 1, light: false, sets: 7 })
+    expect(first).toMatchObject({ week: 1, phaseWeek: 1, deload: false, sets: 7 })
     expect(first?.intensity).toBeCloseTo(67.5, 10)
     // Light, by points of the training max: 2 sets at 64% and 1 at 68% of 90%: (2×57.6 + 61.2) / 3.
-    expect(light).toMatchObject({ light: true, sets: 5 })
-    expect(light?.intensity).toBeCloseTo(58.8, 10)
+    expect(deload).toMatchObject({ deload: true, sets: 5 })
+    expect(deload?.intensity).toBeCloseTo(58.8, 10)
   })
   test('counts no conditioning as hard sets', () => {
     const sets = (exercise: string) =>
       seasonOf(
         library,
-        fixture('plus-set-and-light-week', (file) => {
+        fixture('amrap-set-and-deload', (file) => {
           for (const slot of Object.values(file.slots)) Object.assign(slot, { exercise })
         }),
       )[0]?.sets
@@ -39,7 +39,7 @@ describe('a season', () => {
   })
   test('says that its sets are only about as many where a rule writes some', () => {
     const isAbout = (name: string) => seasonOf(library, fixture(name)).map((week) => week.isAbout)
-    expect(isAbout('squares-and-falling-rungs')).toEqual(Array(8).fill(true))
+    expect(isAbout('squares-and-scheme-ladders')).toEqual(Array(8).fill(true))
     expect(isAbout('two-sessions-one-squat')).not.toContain(true)
   })
   test('says nothing of intensity where no load states a percent', () => {
@@ -82,9 +82,9 @@ describe('places', () => {
 describe('letters', () => {
   test('are given in order, with numbers where neighbours alternate', () => {
     const template = fixture('a-missing-max', (file) => {
-      for (const id of ['press', 'pull']) Object.assign(file.slots[id] ?? {}, { group: 'x' })
+      for (const id of ['press', 'pull']) Object.assign(file.slots[id] ?? {}, { superset: 'x' })
     })
-    const lines = (template.sessions.d?.parts ?? []).flatMap(({ slots }) =>
+    const lines = (template.sessions.d?.sections ?? []).flatMap(({ slots }) =>
       slots.map((id) => ({ id, slot: template.slots[id] ?? {} })),
     )
     expect(lettersOf(lines)).toEqual({ squat: 'A', press: 'B1', pull: 'B2', chin: 'C' })

@@ -4,7 +4,14 @@ import { actsOn, mayAct, type GroupDraft, type LineDraft, changeOf, slotWith } f
 import { kindOf } from '../goals/index.ts'
 import { exerciseOf, type Lift, type Library } from '../library/index.ts'
 import { ruleOf } from '../progressions/index.ts'
-import { inherit, rulesOf, slotsOf, type Circuit, type SetGroup, type Template } from '../template/index.ts'
+import {
+  inherit,
+  rulesOf,
+  slotsOf,
+  type Circuit,
+  type SetPrescription,
+  type Template,
+} from '../template/index.ts'
 import { lowest } from '../units/index.ts'
 import { acting, trackChanges, type Authored } from '../plan/index.ts'
 import { minutesOf } from './minutes.ts'
@@ -15,7 +22,7 @@ export type WeekSummary = {
   phase: Id
   phaseName: string
   phaseWeek: number
-  light: boolean
+  deload: boolean
   /** Hard sets of all its places, after light-week changes. */
   sets: number
   /** Some of them are a rule's to write, so that they are only about as many. */
@@ -33,7 +40,7 @@ export function seasonOf(library: Library, template: Template, track: Id | null 
   const weeks = new Map<number, WeekSummary & { weighed: number; percents: number }>()
   for (const place of placesOf(template, track ?? '')) {
     const { week, phase, phaseWeek } = place
-    const light = phase.light.some(({ where }) =>
+    const deload = phase.deloads.some(({ where }) =>
       mayAct({ ...where, sessions: undefined }, { phase: phase.id, phaseWeek, toTest: place.toTest }),
     )
     const sum = weeks.get(week) ?? {
@@ -41,7 +48,7 @@ export function seasonOf(library: Library, template: Template, track: Id | null 
       phase: phase.id,
       phaseName: phase.name,
       phaseWeek,
-      light,
+      deload,
       sets: 0,
       isAbout: false,
       intensity: null,
@@ -70,7 +77,7 @@ export function seasonOf(library: Library, template: Template, track: Id | null 
 
 function hasSetsByRule({ sessions, slots, progressions }: Template, session: Id): boolean {
   return (sessions[session] ? slotsOf(sessions[session]) : []).some((id) =>
-    slots[id]?.follows.some(({ progression }) =>
+    slots[id]?.uses.some(({ progression }) =>
       rulesOf(progressions[progression]).some(({ rule }) => ruleOf[rule].writes.includes('sets')),
     ),
   )
@@ -81,13 +88,17 @@ const hardOf = (library: Library, { lift, groups }: Asked): GroupAsked[] =>
   groups.filter(({ group }) => exerciseOf(library, group.lift ?? lift).pattern !== 'conditioning')
 
 type Asked = { id: Id; lift: Lift; circuit?: Circuit; groups: GroupAsked[] }
-type GroupAsked = { group: SetGroup; sets: number; percent: number | null; lifts: number }
+type GroupAsked = { group: SetPrescription; sets: number; percent: number | null; lifts: number }
 
 /** What each slot of a place asks, after what the track and light weeks change of it. */
 function slotsAt(library: Library, template: Template, place: Place, track: Id | null): Asked[] {
   const { phase, phaseWeek, toTest } = place
-  const light = phase.light.map((adjustment): Authored => ({ adjustment, author: 'light', label: 'light' }))
-  const all = [...trackChanges(template, track), ...light]
+  const deload = phase.deloads.map((adjustment): Authored => ({
+    adjustment,
+    author: 'deload',
+    label: 'deload',
+  }))
+  const all = [...trackChanges(template, track), ...deload]
   const spot = { phase: phase.id, phaseWeek, session: place.session, ...(toTest !== undefined && { toTest }) }
   const session = template.sessions[place.session]
   let lines: LineDraft[] = (session ? slotsOf(session) : []).map((id) => ({ id }))
@@ -119,7 +130,7 @@ function slotAt(library: Library, template: Template, place: Place, id: Id, chan
     const stated = percentOf(template, group)
     const { sets, percent, scale } = changes.reduce<GroupDraft>(
       (draft, { adjustment: { do: change }, label }) =>
-        changeOf[change.kind].onGroup?.(draft, change, label)?.now ?? draft,
+        changeOf[change.kind].onSets?.(draft, change, label)?.now ?? draft,
       { sets: hardSets(group), percent: stated?.percent ?? null, scale: 100 },
     )
     const reps = kindOf(group.goal).reps(group.goal)
@@ -140,7 +151,7 @@ function minutesOnPaper(library: Library, template: Template, session: Id, asked
     slot: id,
     exercise: lift.exercise,
     ...(circuit && { circuit }),
-    groups: groups.map(({ group, sets }) => ({
+    sets: groups.map(({ group, sets }) => ({
       ...group,
       sets: kindOf(group.goal).logs(group.goal) === 'reps' ? sets : group.sets,
       reps: null,
@@ -150,7 +161,7 @@ function minutesOnPaper(library: Library, template: Template, session: Id, asked
 }
 
 /** Hard sets that a group counts as: none where nothing is counted in reps. */
-function hardSets({ sets, goal }: SetGroup): number {
+function hardSets({ sets, goal }: SetPrescription): number {
   const kind = kindOf(goal)
   return kind.logs(goal) === 'reps' ? sets * (kind.countsAs?.(goal) ?? 1) : 0
 }
@@ -158,7 +169,7 @@ function hardSets({ sets, goal }: SetGroup): number {
 /** The percent that a group states, and of what percent of the 1RM it is one. */
 function percentOf(
   { trainingMax = 100 }: Template,
-  { load }: SetGroup,
+  { load }: SetPrescription,
 ): { percent: number; of: number } | null {
   if (load.of === 'max') return { percent: load.percent, of: 100 }
   if (load.of === 'trainingMax') return { percent: load.percent, of: trainingMax }

@@ -49,7 +49,7 @@ export function tallyOf(
 function sumOf(slots: PlannedSlot[]): Pick<WeekTally, 'sets' | 'reps' | 'tonnage'> {
   let [sets, reps] = [0, 0]
   let tonnage: Load | null = null
-  for (const group of slots.flatMap(({ groups }) => groups)) {
+  for (const group of slots.flatMap(({ sets: groups }) => groups)) {
     const each = highest((group.goal ? kindOf(group.goal).reps(group.goal) : group.reps) ?? 0)
     const whole = group.goal && 'totalReps' in group.goal ? group.goal.totalReps : group.sets * each
     sets += group.sets
@@ -65,7 +65,7 @@ function sumOf(slots: PlannedSlot[]): Pick<WeekTally, 'sets' | 'reps' | 'tonnage
 
 /** By the default formula. Sets that no formula takes say nothing. */
 function nearest(slots: PlannedSlot[], max: Load): number | null {
-  const seen = slots.flatMap(({ groups }) =>
+  const seen = slots.flatMap(({ sets: groups }) =>
     groups.flatMap((group) => {
       const load = totalOf(group, group)
       const reps = highest((group.goal ? kindOf(group.goal).reps(group.goal) : group.reps) ?? 0)

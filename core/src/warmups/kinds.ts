@@ -1,2 +1,2 @@
 export { fewSets } from './fewSets.ts'
-export { ladder } from './ladder.ts'
+export { listed } from './listed.ts'

@@ -1,5 +1,6 @@
 import { pathToFileURL } from 'node:url'
 import { readOwnerUrl } from '../settings.ts'
+import { fillHashes } from './fillHashes.ts'
 import { migrationSource } from './migrations/index.ts'
 import { connect } from './open.ts'
 
@@ -8,6 +9,7 @@ export async function migrate(ownerUrl: string): Promise<string[]> {
   const db = connect(ownerUrl)
   try {
     const [, names] = (await db.migrate.latest({ migrationSource })) as [number, string[]]
+    await fillHashes(db)
     await db.raw('grant select on knex_migrations to young_oak_app')
     return names
   } finally {

@@ -1,6 +1,8 @@
 import { randomUUID } from 'node:crypto'
 import { afterAll, beforeAll, expect, test } from '@jest/globals'
 import type { Knex } from 'knex'
+import { smallTemplate } from '../testing/template.ts'
+import { contentHash } from './columns.ts'
 import { migrate } from './migrate.ts'
 import { migrationSource } from './migrations/index.ts'
 import { connect } from './open.ts'
@@ -40,8 +42,82 @@ test('a database whose members have one writer each keeps them as assignments', 
     made('member', { gym_id, account_id: await account(person), name: person, writer_id })
   const [mel] = [await member('Mel', staff_id), await member('Una', null)]
 
-  expect(await migrate(url)).toEqual(['007_assignments'])
+  await upTo('007_assignments')
   const rows = await db('assignment').select('gym_id', 'member_id', 'staff_id', 'until_at')
   expect(rows).toEqual([{ gym_id, member_id: mel, staff_id, until_at: null }])
   expect(await db.schema.hasColumn('member', 'writer_id')).toBe(false)
+})
+
+test('a database of format 1 keeps all its documents, and what a draft has changed since its version', async () => {
+  const made = async (table: string, row: object): Promise<string> =>
+    (await db(table).insert(row).returning('id'))[0].id
+  const { id: gym_id } = await db('gym').first('id')
+  const { id: staff_id } = await db('staff').first('id')
+  const { id: member_id } = await db('member').orderBy('name').first('id')
+  const old = (change: object) => {
+    const { format: _, phases, sessions, slots, ...rest } = smallTemplate()
+    const phases1 = phases.map(({ deloads, ...phase }) => ({ ...phase, light: deloads }))
+    const sessions1 = Object.entries(sessions).map(([id, { sections, ...one }]) => [
+      id,
+      { ...one, parts: sections },
+    ])
+    const slots1 = Object.entries(slots).map(([id, { uses, ...one }]) => [id, { ...one, follows: uses }])
+    const pieces = {
+      phases: phases1,
+      sessions: Object.fromEntries(sessions1),
+      slots: Object.fromEntries(slots1),
+    }
+    return JSON.stringify({ format: 1, ...rest, ...pieces, ...change })
+  }
+  const template = (draft: string) => made('template', { gym_id, draft })
+  const version = (template_id: string, body: string) =>
+    made('template_version', { gym_id, template_id, number: 1, note: '', body, staff_id })
+  const [same, changed] = [await template(old({})), await template(old({ name: 'Changed' }))]
+  await version(same, old({}))
+  await version(changed, old({}))
+  const command = { do: 'setLight', phase: 'p', from: [], to: [] }
+  const edit = {
+    gym_id,
+    template_id: same,
+    revision: 1,
+    id: randomUUID(),
+    staff_id,
+    command: JSON.stringify(command),
+  }
+  await db('template_edit').insert(edit)
+  const fact = (id: string, body: object) => ({
+    gym_id,
+    member_id,
+    id,
+    rev: 1,
+    change: '',
+    date: '2026-03-02',
+    body: JSON.stringify(body),
+  })
+  await db('fact').insert([fact('a', { kind: 'light' }), fact('b', { kind: 'max' })])
+  await db('place').insert({ gym_id, id: 'shed', name: 'The shed' })
+
+  expect(await migrate(url)).toEqual(['008_formats'])
+  expect(await db('fact').orderBy('id').select('kind', 'format')).toEqual([
+    { kind: 'deload', format: 1 },
+    { kind: 'max', format: 1 },
+  ])
+  expect(await db('template_edit').first('format', 'command')).toEqual({ format: 1, command })
+  expect(await db('location').where({ gym_id }).select('id', 'name')).toContainEqual({
+    id: 'shed',
+    name: 'The shed',
+  })
+  const drafts = await db('template').select('id', 'name', 'weeks', 'per_week', 'slots', 'content_hash')
+  const versions = await db('template_version').select('template_id', 'content_hash')
+  const isSame = (id: string) =>
+    drafts.find((one) => one.id === id).content_hash ===
+    versions.find((one) => one.template_id === id).content_hash
+  expect([isSame(same), isSame(changed)]).toEqual([true, false])
+  // A draft of format 2 that says the same is the same.
+  expect(drafts.find(({ id }) => id === same)).toMatchObject({
+    name: smallTemplate().name,
+    slots: Object.keys(smallTemplate().slots).length,
+    content_hash: contentHash(smallTemplate()),
+  })
+  expect(await migrate(url)).toEqual([])
 })

@@ -42,7 +42,7 @@ beforeAll(async () => {
   ;({ world } = program)
   const { gym, coach, template } = program
   const { member, phone, enrolment } = await program.enrol('Mel', day)
-  await world.owner('place').insert({ gym_id: gym, id: 'home', name: 'The hall' })
+  await world.owner('location').insert({ gym_id: gym, id: 'home', name: 'The hall' })
 
   const ask = async (name: RouteName, said: { params?: string[]; body?: object } = {}, by = phone) => {
     const { method, path, query }: Contract = contracts[name]
@@ -60,13 +60,13 @@ beforeAll(async () => {
   }
   const state = (fact: object) => both('facts', { body: { fact, today: day } })
 
-  await ask('post /places', { body: { name: 'The shed' } }, coach)
+  await ask('post /locations', { body: { name: 'The shed' } }, coach)
   await ask(
-    'post /places/:id/equipment',
+    'post /locations/:id/equipment',
     { params: ['home'], body: { has: { racks: [rack] }, today: day } },
     coach,
   )
-  await ask('get /places', {}, coach)
+  await ask('get /locations', {}, coach)
   await ask('post /me/equipment', {
     body: {
       has: { racks: [rack], fixed: [{ tool: 'dumbbells', unit: 'kg', loads: [10, 20] }] },
@@ -95,10 +95,10 @@ beforeAll(async () => {
   await state({ kind: 'checkIn', sleep: 2, joints: 'achy', sore: ['quads'] })
   await state({ kind: 'event', what: 'trip', name: 'Regatta', on: '2026-03-20', to: '2026-03-24' })
   await state({ kind: 'goal', exercise: 'backSquat', to: kg(120), by: '2026-05-01' })
-  await state({ kind: 'light', changes: [{ kind: 'drop' }], shift: true, weeks: 2, reason: 'holiday' })
+  await state({ kind: 'deload', changes: [{ kind: 'drop' }], shift: true, weeks: 2, reason: 'holiday' })
   await state({ kind: 'about', stress: true })
-  await state({ kind: 'ceiling', muscle: 'quads', sets: 12 })
-  await state({ kind: 'adviceTaken', answer: 'lightWeek', taken: false })
+  await state({ kind: 'mostSets', muscle: 'quads', sets: 12 })
+  await state({ kind: 'adviceTaken', answer: 'deload', taken: false })
   const spells = {
     first: { from: '2026-01-05', to: '2026-02-01' },
     second: { from: '2026-02-02', to: '2026-03-01' },
@@ -224,17 +224,22 @@ describe('a page of an older build', () => {
       expect.stringMatching(/Load it again/),
     ])
   })
-  test('gets its waiting sets and edits taken', async () => {
+  test('gets its waiting sets and edits taken, in the words of its day, before it is told so', async () => {
     const close = { id: randomUUID(), kind: 'close', session: 'none:1:1' }
     const { answers: said } = (await older('post /me/operations', { operations: [close] }).expect(200)).body
     expect(said).toMatchObject([{ id: close.id, result: 'refused' }])
     const lines: TemplateLine[] = (await pages.desk.get('/api/templates').expect(200)).body.items
-    const command = { do: 'setName', from: 'Small', to: 'From an old page' }
-    const { body } = await pages.desk
-      .post(`/api/templates/${lines.find(({ name }) => name === 'Small')?.id}/edits`)
-      .set(buildHeader, '1')
-      .send({ since: 0, edits: [{ id: randomUUID(), command }] })
-      .expect(200)
-    expect(body.answers).toMatchObject([{ result: 'stored' }])
+    const { id } = lines.find(({ name }) => name === 'Small') as TemplateLine
+    const edits = [
+      { id: randomUUID(), command: { do: 'setName', from: 'Small', to: 'From an old page' } },
+      { id: randomUUID(), command: { do: 'setHead', field: 'lightPolicy', from: null, to: 'planned' } },
+    ]
+    const url = `/api/templates/${id}/edits`
+    const told = await pages.desk.post(url).set(buildHeader, '2').send({ since: 0, edits }).expect(409)
+    expect(told.body.code).toBe('pageTooOld')
+    const { body } = await pages.desk.post(url).send({ since: 0, edits }).expect(200)
+    expect(body.answers).toEqual(edits.map((edit) => ({ id: edit.id, result: 'had' })))
+    const { draft } = (await pages.desk.get(`/api/templates/${id}`).expect(200)).body
+    expect(draft).toMatchObject({ name: 'From an old page', deloadPolicy: 'planned' })
   })
 })

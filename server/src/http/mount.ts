@@ -1,4 +1,3 @@
-import { build, buildHeader } from '@young-oak/api/build'
 import { faultIn } from '@young-oak/api/contracts'
 import { anywhere } from '@young-oak/api/problems'
 import { Router, type Request, type Response } from 'express'
@@ -9,8 +8,9 @@ import { ownIdsIn, type Library } from '@young-oak/core/library'
 import { findSeat } from '../features/accounts/store.ts'
 import { refuseStrangers, withLibrary } from '../features/exercises/library.ts'
 import { memberScope } from '../features/members/memberScope.ts'
+import { buildOf } from './buildOf.ts'
 import { libraryHeader, libraryMark } from './libraryMark.ts'
-import { forbidden, Problem, signInFirst } from './problem.ts'
+import { forbidden, pageTooOld, Problem, signInFirst } from './problem.ts'
 import type { Call, Route } from './route.ts'
 
 /**
@@ -24,11 +24,15 @@ export function mount(routes: Route[], database: Database, settings: Settings): 
     router[method](path, async (request, response) => {
       const work = async () => one.run(await callFor(one, request, response, database, settings))
       const answer = await (settings.heldToContracts ? held(one, request, response, work) : work())
+      if (isTooOld(one, request)) throw pageTooOld()
       response.status(answer === undefined ? 204 : 200).json(answer)
     })
   }
   return router
 }
+
+/** Whether the page was built before the answer had its shape. */
+const isTooOld = ({ contract: { since = 1 } }: Route, request: Request): boolean => buildOf(request) < since
 
 async function held(
   { name, contract }: Route,
@@ -63,12 +67,8 @@ async function callFor(
   settings: Settings,
 ): Promise<Call> {
   const { seat, account } = request.session
-  const { who, query, body, bringsExercises, since = 1 } = one.contract
-  if (Number(request.get(buildHeader) ?? build) < since)
-    throw new Problem(
-      'pageTooOld',
-      'This page is older than the server. Load it again: what you have written and logged is kept.',
-    )
+  const { who, query, body, bringsExercises, takesOlder } = one.contract
+  if (!takesOlder && isTooOld(one, request)) throw pageTooOld()
   if (who !== 'anyone') {
     if (!seat || !account) throw signInFirst()
     if (!who.includes(seat.kind)) throw forbidden()

@@ -2,18 +2,18 @@ import type { Template } from '@young-oak/core/template'
 
 /** A small template with both kinds of load: a progression for the squat, a percent for the bench press. */
 export const smallTemplate = (): Template => ({
-  format: 1,
+  format: 2,
   name: 'Small',
   maxes: { use: 'newest' },
   missed: 'hold',
   rounding: 'nearest',
-  phases: [{ id: 'p', name: 'Block', weeks: 2, rotation: ['d'], perWeek: 2, light: [] }],
-  sessions: { d: { name: 'Day', parts: [{ name: 'Main', slots: ['squat', 'bench'] }] } },
+  phases: [{ id: 'p', name: 'Block', weeks: 2, rotation: ['d'], perWeek: 2, deloads: [] }],
+  sessions: { d: { name: 'Day', sections: [{ name: 'Main', slots: ['squat', 'bench'] }] } },
   slots: {
     squat: {
       exercise: 'backSquat',
       by: 'week',
-      follows: [{ progression: 'squat', role: 'main' }],
+      uses: [{ progression: 'squat', role: 'main' }],
       rows: {
         p: [
           [{ id: 'a', sets: 2, goal: { reps: 5 }, load: { of: 'progression' }, rest: 120 }],
@@ -24,7 +24,7 @@ export const smallTemplate = (): Template => ({
     bench: {
       exercise: 'benchPress',
       by: 'week',
-      follows: [],
+      uses: [],
       rows: {
         p: [
           [{ id: 'a', sets: 1, goal: { reps: 5 }, load: { of: 'max', percent: 75 } }],

@@ -17,13 +17,13 @@ const pages: Record<SeatView['kind'], { to: string; label: string; isWide?: true
     { to: '/exercises', label: 'Exercises', isWide: true },
     { to: '/members', label: 'Members' },
     { to: '/max-table', label: 'Maxes' },
-    { to: '/places', label: 'Equipment' },
+    { to: '/locations', label: 'Equipment' },
     { to: '/calculator', label: 'Calculator' },
   ],
   owner: [
     { to: '/members', label: 'Members' },
     { to: '/exercises', label: 'Exercises', isWide: true },
-    { to: '/places', label: 'Equipment' },
+    { to: '/locations', label: 'Equipment' },
     { to: '/calculator', label: 'Calculator' },
   ],
   member: [

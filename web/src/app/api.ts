@@ -1,3 +1,4 @@
+import { operationFormat } from '@young-oak/api/operations'
 import type { Dispatch } from '@reduxjs/toolkit'
 import { createApi, fetchBaseQuery, type FetchBaseQueryError } from '@reduxjs/toolkit/query/react'
 import { build, buildHeader } from '@young-oak/api/build'
@@ -40,7 +41,7 @@ const takeUp = async (
 export const api = createApi({
   reducerPath: 'api',
   baseQuery: withLibrary,
-  tagTypes: ['Session', 'Templates', 'Members', 'Training', 'Places'],
+  tagTypes: ['Session', 'Templates', 'Members', 'Training', 'Locations'],
   endpoints: (build) => ({
     session: build.query<Answer<'get /session'>, void>({
       query: () => call('get /session', {}),
@@ -112,8 +113,9 @@ export const api = createApi({
       query: (id) => call('get /members/:id/file', { params: { id } }),
     }),
 
-    today: build.query<Answer<'get /me/today'>, { day: string; place?: string }>({
-      query: ({ day, place }) => call('get /me/today', { query: { today: day, ...(place && { place }) } }),
+    today: build.query<Answer<'get /me/today'>, { day: string; location?: string }>({
+      query: ({ day, location }) =>
+        call('get /me/today', { query: { today: day, ...(location && { location }) } }),
       providesTags: ['Training'],
     }),
     maxes: build.query<Answer<'get /me/maxes'>, { day: string; member?: string }>({
@@ -155,35 +157,36 @@ export const api = createApi({
         callFor(member, 'delete /me/facts/:fact', { params: { fact: id }, query: { today: day } }),
       invalidatesTags: ['Training'],
     }),
-    places: build.query<Answer<'get /places'>, string>({
-      query: (today) => call('get /places', { query: { today } }),
-      providesTags: ['Places'],
+    locations: build.query<Answer<'get /locations'>, string>({
+      query: (today) => call('get /locations', { query: { today } }),
+      providesTags: ['Locations'],
     }),
-    addPlace: build.mutation<Answer<'post /places'>, { name: string; day: string }>({
-      query: ({ name, day }) => call('post /places', { query: { today: day }, body: { name } }),
-      invalidatesTags: ['Places'],
+    addLocation: build.mutation<Answer<'post /locations'>, { name: string; day: string }>({
+      query: ({ name, day }) => call('post /locations', { query: { today: day }, body: { name } }),
+      invalidatesTags: ['Locations'],
     }),
-    equipPlace: build.mutation<
-      Answer<'post /places/:id/equipment'>,
-      Body<'post /places/:id/equipment'> & { place: string }
+    equipLocation: build.mutation<
+      Answer<'post /locations/:id/equipment'>,
+      Body<'post /locations/:id/equipment'> & { location: string }
     >({
-      query: ({ place, ...body }) => call('post /places/:id/equipment', { params: { id: place }, body }),
-      invalidatesTags: ['Places'],
+      query: ({ location, ...body }) =>
+        call('post /locations/:id/equipment', { params: { id: location }, body }),
+      invalidatesTags: ['Locations'],
     }),
     ownEquipment: build.query<Answer<'get /me/equipment'>, string>({
       query: (today) => call('get /me/equipment', { query: { today } }),
-      providesTags: ['Places'],
+      providesTags: ['Locations'],
     }),
     equipOwn: build.mutation<Answer<'post /me/equipment'>, Body<'post /me/equipment'>>({
       query: (body) => call('post /me/equipment', { body }),
-      invalidatesTags: ['Places', 'Training'],
+      invalidatesTags: ['Locations', 'Training'],
     }),
     chooseSetting: build.mutation<Answer<'post /me/settings'>, Body<'post /me/settings'>>({
       query: (body) => call('post /me/settings', { body }),
-      invalidatesTags: ['Places', 'Training'],
+      invalidatesTags: ['Locations', 'Training'],
     }),
     sendOperations: build.mutation<Answer<'post /me/operations'>, Body<'post /me/operations'>['operations']>({
-      query: (operations) => call('post /me/operations', { body: { operations } }),
+      query: (operations) => call('post /me/operations', { body: { format: operationFormat, operations } }),
     }),
   }),
 })

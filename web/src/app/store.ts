@@ -3,7 +3,7 @@ import { setupListeners } from '@reduxjs/toolkit/query'
 import { useDispatch, useSelector, useStore } from 'react-redux'
 import { library } from '../features/library/librarySlice.ts'
 import type { Editor } from '../features/templates/editorSlice.ts'
-import { placeReducer } from '../features/training/placeSlice.ts'
+import { locationReducer } from '../features/training/locationSlice.ts'
 import { outbox } from '../offline/outboxSlice.ts'
 import { api } from './api.ts'
 
@@ -12,7 +12,7 @@ export const rootReducer = combineSlices({
   [api.reducerPath]: api.reducer,
   library: library.reducer,
   outbox: outbox.reducer,
-  place: placeReducer,
+  location: locationReducer,
 }).withLazyLoadedSlices<{ editor: Editor }>()
 
 const made = configureStore({

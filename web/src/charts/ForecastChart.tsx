@@ -1,7 +1,7 @@
 import { extent, line, scaleLinear, scalePoint } from 'd3'
 import { formatNumber } from '@young-oak/core/units'
 
-export type Series = { title: string; points: { week: number; value: number | null; light: boolean }[] }
+export type Series = { title: string; points: { week: number; value: number | null; deload: boolean }[] }
 
 const size = { width: 560, height: 190, left: 44, right: 12, top: 10, bottom: 24 }
 /** Told apart by dash and width as well as by ink. */

@@ -1,4 +1,5 @@
 import { createSlice, type PayloadAction } from '@reduxjs/toolkit'
+import { operationFormat, upgradeOperation } from '@young-oak/api/operations'
 import type { Operation, OperationAnswer } from '@young-oak/api/training'
 
 /** What this phone did and has not been told is stored. It belongs to one seat and is never sent by another. */
@@ -56,13 +57,21 @@ const keyOf = (seat: string) => `young-oak-outbox:${seat}`
 export function keep({ seat, operations, refused }: Outbox): void {
   if (!seat) return
   if (operations.length || refused.length)
-    localStorage.setItem(keyOf(seat), JSON.stringify({ operations, refused }))
+    localStorage.setItem(keyOf(seat), JSON.stringify({ format: operationFormat, operations, refused }))
   else localStorage.removeItem(keyOf(seat))
 }
 
+/** Builds of the first format said no number. */
+type KeptOutbox = Partial<Pick<Outbox, 'operations' | 'refused'>> & { format?: number }
+
 function readKept(seat: string): Partial<Outbox> {
   try {
-    return JSON.parse(localStorage.getItem(keyOf(seat)) ?? '{}') as Partial<Outbox>
+    const { format = 1, ...kept } = JSON.parse(localStorage.getItem(keyOf(seat)) ?? '{}') as KeptOutbox
+    const today = (operation: Operation) => upgradeOperation(operation, format) as Operation
+    return {
+      operations: (kept.operations ?? []).map(today),
+      refused: (kept.refused ?? []).map((one) => ({ ...one, operation: today(one.operation) })),
+    }
   } catch {
     return {}
   }

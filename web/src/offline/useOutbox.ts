@@ -52,7 +52,7 @@ async function send(): Promise<void> {
       data &&
       (await store.dispatch(
         api.endpoints.today.initiate(
-          { day: today(), place: store.getState().place.at },
+          { day: today(), location: store.getState().location.at },
           { forceRefetch: true, subscribe: false },
         ),
       ))

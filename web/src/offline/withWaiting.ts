@@ -6,7 +6,7 @@ export function withWaiting(logs: SessionLog[], operations: Operation[]): Sessio
   const known = new Map(logs.map((log) => [log.id, log]))
   for (const operation of operations) {
     if (operation.kind === 'start') {
-      const { enrolment, position, attempt = 1, date, place } = operation
+      const { enrolment, position, attempt = 1, date, location } = operation
       const id = sessionLogId(enrolment, position, attempt)
       if (!known.has(id))
         known.set(id, {
@@ -17,7 +17,7 @@ export function withWaiting(logs: SessionLog[], operations: Operation[]): Sessio
           position,
           attempt,
           ordinal: 1,
-          ...(place !== undefined && { place }),
+          ...(location !== undefined && { location }),
           closed: false,
           sets: [],
         })

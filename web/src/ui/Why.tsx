@@ -3,11 +3,11 @@ import type { ComponentProps } from 'react'
 import type { WhyStep } from '@young-oak/core/words'
 import { explain } from '@young-oak/core/explain'
 
-type Props = ComponentProps<'button'> & { title: string; rungs: WhyStep[] }
+type Props = ComponentProps<'button'> & { title: string; steps: WhyStep[] }
 
 /** A load that says why: its ladder from the max to the plates, on a click or a key. */
-export function Why({ title, rungs, children, className = '', ...trigger }: Props) {
-  if (!rungs.length) return <span className={className}>{children}</span>
+export function Why({ title, steps, children, className = '', ...trigger }: Props) {
+  if (!steps.length) return <span className={className}>{children}</span>
   return (
     <Popover.Root>
       <Popover.Trigger
@@ -25,12 +25,12 @@ export function Why({ title, rungs, children, className = '', ...trigger }: Prop
         >
           <p className="font-serif font-semibold">Why {title}</p>
           <ol className="mt-2 border-l-2 border-leaf">
-            {rungs.map((rung, i) => (
+            {steps.map((step, i) => (
               <li
                 key={i}
                 className="relative py-1 pl-4 text-sm before:absolute before:top-[0.85rem] before:left-0 before:h-px before:w-2.5 before:bg-leaf"
               >
-                {sentence(explain(rung))}
+                {sentence(explain(step))}
               </li>
             ))}
           </ol>

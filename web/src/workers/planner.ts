@@ -6,7 +6,7 @@ import { liftKey, liftName, type Library, type Lift } from '@young-oak/core/libr
 import type { Enrolment } from '@young-oak/core/member'
 import { doingUnder, forecastKinds, forecastOf, type Supposed } from '@young-oak/core/dryRun'
 import {
-  formatGroups,
+  formatSetsShown,
   eventsOfWeeks,
   seasonOf,
   tallyOf,
@@ -35,7 +35,13 @@ export type Forecast = {
   now: WeekTally[]
   tried: WeekTally[] | null
 }
-export type WeekSeen = { week: number; text: string; light: boolean; supposed?: string; value: number | null }
+export type WeekSeen = {
+  week: number
+  text: string
+  deload: boolean
+  supposed?: string
+  value: number | null
+}
 
 export type Planner = ReturnType<typeof makePlanner>
 
@@ -186,7 +192,7 @@ export function makePlanner() {
 
 /** What a slot is asked in each week ahead, the heaviest of its places; without loads the sets or the reps are drawn. */
 function weeksOf(library: Library, plan: Plan | undefined, slot: Id, written: Lift | undefined): WeekSeen[] {
-  return (plan?.weeks ?? []).flatMap(({ week, light, places }) => {
+  return (plan?.weeks ?? []).flatMap(({ week, deload, places }) => {
     const own = places.flatMap(({ slots, status }) =>
       status === 'next' || status === 'ahead' || status === 'open'
         ? slots.filter((one) => one.slot === slot)
@@ -194,19 +200,19 @@ function weeksOf(library: Library, plan: Plan | undefined, slot: Id, written: Li
     )
     const [first] = own
     if (!first) return []
-    const groups = own.flatMap((one) => one.groups)
+    const groups = own.flatMap((one) => one.sets)
     const loads = groups.flatMap(({ load }) => (load ? [load.value] : []))
     const counted = groups.reduce((sum, { sets }) => sum + sets, 0)
     const isOther = written && liftKey(first) !== liftKey(written)
     const lift = isOther
       ? `${first.exercise === written.exercise ? first.variant : liftName(library, first)}: `
       : ''
-    const left = first.groups.find(({ rir }) => rir !== undefined)?.rir
+    const left = first.sets.find(({ rir }) => rir !== undefined)?.rir
     return [
       {
         week,
-        light,
-        text: `${lift}${own.map((one) => formatGroups(library, one.groups)).join('; ')}${left === undefined ? '' : `, ${left} left`}`,
+        deload,
+        text: `${lift}${own.map((one) => formatSetsShown(library, one.sets)).join('; ')}${left === undefined ? '' : `, ${left} left`}`,
         ...(own.some(({ supposed }) => supposed) && {
           supposed: own.map(({ supposed }) => supposed).join(', '),
         }),

@@ -11,12 +11,12 @@ export const lowerVolume = defineAnswer({
   school:
     'The week that is repeated decides, not the week that is light. Others put light weeks closer together.',
   holds(signals, _policy, library) {
-    const { weeksSinceLight } = signals
+    const { weeksSinceDeload } = signals
     const tired = tiredness(library, signals)
-    const isSoon = weeksSinceLight !== null && weeksSinceLight < limits.closest
+    const isSoon = weeksSinceDeload !== null && weeksSinceDeload < limits.closest
     const isSore = signals.soreMuscles.length > 2 || signals.tooMuch > 2
     if (!(isSoon && tired.length > 1) && !isSore) return null
-    const soon = isSoon ? [say('lowerVolume.soon', { weeks: weeksSinceLight })] : []
+    const soon = isSoon ? [say('lowerVolume.soon', { weeks: weeksSinceDeload })] : []
     return { evidence: [...soon, ...tired], sure: isSoon && tired.length > 1 ? 'likely' : 'possible' }
   },
   messages: say.messages,

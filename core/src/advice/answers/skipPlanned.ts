@@ -15,8 +15,15 @@ export const skipPlanned = defineAnswer({
   school:
     'Reactive: planned light weeks can fall on weeks that needed none. The planned school takes it all the same.',
   holds(signals, policy, library) {
-    const { plannedLightIn, lifts, usualLeft, daysAWeek, event, checkIns } = signals
-    if (policy === 'planned' || plannedLightIn === null || plannedLightIn > 1 || event) return null
+    const {
+      plannedDeloadIn: plannedDeloadIn,
+      lifts,
+      usualRir: usualLeft,
+      daysAWeek,
+      event,
+      checkIns,
+    } = signals
+    if (policy === 'planned' || plannedDeloadIn === null || plannedDeloadIn > 1 || event) return null
     if (
       falls(library, signals).length ||
       tiredness(library, signals).length ||
@@ -24,10 +31,10 @@ export const skipPlanned = defineAnswer({
     )
       return null
     const rising = lifts.filter(isRising)
-    const isEasy = (usualLeft !== null && usualLeft >= limits.easyLeft) || daysAWeek <= limits.easyDays
+    const isEasy = (usualLeft !== null && usualLeft >= limits.easyRir) || daysAWeek <= limits.easyDays
     if (!isEasy || rising.length * 2 < lifts.length || !rising.length) return null
     const easy: WhyStep =
-      usualLeft !== null && usualLeft >= limits.easyLeft
+      usualLeft !== null && usualLeft >= limits.easyRir
         ? say('skipPlanned.left', { left: usualLeft })
         : say('skipPlanned.days', { days: daysAWeek })
     return {

@@ -4,7 +4,7 @@ import { fixtureNames, readFixture } from '../../../fixtures/read.ts'
 import { planMember } from '../../plan/index.ts'
 import { doingUnder, type Supposed } from './registry.ts'
 import { readTemplate, type Template } from '../../template/index.ts'
-import { formatGroups, tallyOf } from '../../views/index.ts'
+import { formatSetsShown, tallyOf } from '../../views/index.ts'
 
 /** What everybody has, and nothing of a gym's own. */
 const library = {}
@@ -12,14 +12,14 @@ const library = {}
 const start = '2026-03-02'
 const templateOf = (more: object = {}): Template => {
   const { template, issues } = readTemplate({
-    format: 1,
+    format: 2,
     name: 'One lift',
     phases: [{ id: 'p', name: 'P', weeks: 5, rotation: ['a'], perWeek: 1 }],
-    sessions: { a: { name: 'A', parts: [{ name: 'Main', slots: ['squat'] }] } },
+    sessions: { a: { name: 'A', sections: [{ name: 'Main', slots: ['squat'] }] } },
     slots: {
       squat: {
         exercise: 'backSquat',
-        follows: [{ progression: 'squat' }],
+        uses: [{ progression: 'squat' }],
         rows: { p: [[{ sets: 3, goal: { reps: 5 }, load: { of: 'progression' } }]] },
       },
     },
@@ -53,7 +53,8 @@ function loads(suppose: Supposed, template = templateOf(), clock?: 'calendar'): 
   return (plans.e?.weeks ?? []).flatMap(({ places }) =>
     places.flatMap(({ slots }) =>
       slots.map(
-        ({ groups, supposed }) => `${formatGroups(library, groups)}${supposed ? ` ${supposed}` : ''}`,
+        ({ sets: groups, supposed }) =>
+          `${formatSetsShown(library, groups)}${supposed ? ` ${supposed}` : ''}`,
       ),
     ),
   )
@@ -107,7 +108,7 @@ describe('a preview', () => {
       slots: {
         squat: {
           exercise: 'backSquat',
-          follows: [{ progression: 'squat' }],
+          uses: [{ progression: 'squat' }],
           rows: { p: [[{ sets: 3, goal: { reps: { from: 4, to: 6 } }, load: { of: 'progression' } }]] },
         },
       },

@@ -10,16 +10,16 @@ export function assume(situation: Situation, asked: Prescribed[], doing: Doing =
   if (doing !== 'asked') {
     const outcomes = asked.map((prescribed): Outcome => {
       const done = supposedSets(prescribed, doing)
-      const { slot, groups, light } = prescribed
-      return { prescribed, done, verdict: judge(slot, groups, done, light) }
+      const { slot, groups, deload } = prescribed
+      return { prescribed, done, verdict: judge(slot, groups, done, deload) }
     })
     advance(situation, outcomes, situation.day, situation.place.position)
     return outcomes
   }
   const outcomes = asked.map((prescribed): Outcome => {
-    const { groups, light } = prescribed
+    const { groups, deload } = prescribed
     const isProven = !groups.some(({ missing, short }) => missing || short)
-    return { prescribed, verdict: light ? 'light' : isProven ? 'hit' : 'not comparable', done: [] }
+    return { prescribed, verdict: deload ? 'deload' : isProven ? 'hit' : 'not comparable', done: [] }
   })
   advance(situation, outcomes, null, situation.place.position)
   return outcomes

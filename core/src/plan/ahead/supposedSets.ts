@@ -1,6 +1,6 @@
 import type { Doing } from '../types.ts'
 import { kindOf, type Goal } from '../../goals/index.ts'
-import type { SetLog, ShownGroup } from '../../member/index.ts'
+import type { SetLog, ShownSets } from '../../member/index.ts'
 import { highest, lowest, type AmountUnit } from '../../units/index.ts'
 import type { Prescribed } from '../state/situation.ts'
 
@@ -31,7 +31,7 @@ export function supposedSets({ id, slot, groups }: Prescribed, doing: Exclude<Do
   })
 }
 
-function countOf({ reps, goal, sets }: ShownGroup, doing: 'short' | 'more'): Pick<SetLog, 'reps' | 'amount'> {
+function countOf({ reps, goal, sets }: ShownSets, doing: 'short' | 'more'): Pick<SetLog, 'reps' | 'amount'> {
   if (!goal)
     return { reps: doing === 'short' ? Math.max(0, lowest(reps ?? 1) - 1) : highest(reps ?? 1) + moreReps }
   const unit = kindOf(goal).logs(goal)

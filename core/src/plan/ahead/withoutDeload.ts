@@ -1,11 +1,11 @@
-import type { ShownGroup } from '../../member/index.ts'
-import { isLight } from '../compile/changes.ts'
+import type { ShownSets } from '../../member/index.ts'
+import { isDeload } from '../compile/changes.ts'
 import { prescribe } from '../prescribe/prescribe.ts'
 import type { Situation } from '../state/situation.ts'
 
 /** What a slot of a light week stands in for: the same place as it would be without the light week, by slot. */
-export function withoutDeload(situation: Situation): Map<string, ShownGroup[]> {
-  const changes = situation.changes.filter((one) => !isLight(one))
+export function withoutDeload(situation: Situation): Map<string, ShownSets[]> {
+  const changes = situation.changes.filter((one) => !isDeload(one))
   const { slots } = prescribe({ ...situation, changes })
   return new Map(slots.map(({ id, groups }) => [id, groups]))
 }

@@ -4,7 +4,7 @@ import { closeWeek, endByDate, giveUp, placesLeft, type RunningWeek } from '../.
 import { liftKey } from '../../library/index.ts'
 import { lettersOf } from '../../template/index.ts'
 import { addDays, type Day } from '../../units/index.ts'
-import { changesOf, isLight } from '../compile/changes.ts'
+import { changesOf, isDeload } from '../compile/changes.ts'
 import { forkFold, segmentOn, templateOf, type Fold, type Outcome, type Trained } from '../state/fold.ts'
 import type { Evidence } from '../../evidence/index.ts'
 import { situationAt } from '../replay/replay.ts'
@@ -130,11 +130,11 @@ function weekAhead(
       day,
       evidence,
       trained?.log,
-      trained ? trained.log.place : isNext ? at : undefined,
+      trained ? trained.log.location : isNext ? at : undefined,
     )
     isBack ||= situation.changes.some(({ author }) => author === 'back')
     const { slots, changes } = prescribe(situation)
-    const whole = slots.some(({ light }) => light) && !trained ? withoutDeload(situation) : null
+    const whole = slots.some(({ deload }) => deload) && !trained ? withoutDeload(situation) : null
     const isAway = doing === 'nothing' && fold.isCalendar
     const outcomes = isAway ? null : assume(situation, slots, doing)
     const status = isNext ? 'next' : 'ahead'
@@ -144,7 +144,7 @@ function weekAhead(
       ...bare(fold, week, inWeek),
       status,
       slots: plannedSlots(slots, evidence).map((slot, i) => {
-        const was = slot.light ? whole?.get(slot.slot) : undefined
+        const was = slot.deload ? whole?.get(slot.slot) : undefined
         const supposed = isAway ? 'skip' : outcomes?.[i]?.verdict
         return {
           ...slot,
@@ -171,10 +171,10 @@ function headOf(
     phaseWeek: week.phaseWeek,
     ...(week.toTest !== null && { toTest: week.toTest }),
   }
-  const light =
+  const deload =
     phase !== undefined &&
     changesOf(template, evidence, phase, week, isBack).some(
-      (one) => isLight(one) && actsOn({ ...one.adjustment.where, ...anywhere }, spot),
+      (one) => isDeload(one) && actsOn({ ...one.adjustment.where, ...anywhere }, spot),
     )
   return {
     week: week.week,
@@ -182,7 +182,7 @@ function headOf(
     phase: week.phase,
     phaseName: phase?.name ?? week.phase,
     phaseWeek: week.phaseWeek,
-    light,
+    deload,
     ...(fold.isCalendar && week.from && { from: week.from }),
     ...(week.toTest !== null && { toTest: week.toTest }),
   }
@@ -230,9 +230,16 @@ function describeSlots(outcomes: Outcome[], evidence: Evidence): PlannedSlot[] {
 /** The slots of a session before it is trained, with their letters. */
 function plannedSlots(prescribed: Prescribed[], evidence: Evidence): PlannedSlot[] {
   const letters = lettersOf(prescribed)
-  return prescribed.map(({ id, slot, light, warmUps, groups, needs }) => {
+  return prescribed.map(({ id, slot, deload, warmUps, groups, needs }) => {
     const { exercise, variant, note } = slot
-    const planned: PlannedSlot = { slot: id, exercise, letter: letters[id] ?? '', light, groups, needs }
+    const planned: PlannedSlot = {
+      slot: id,
+      exercise,
+      letter: letters[id] ?? '',
+      deload,
+      sets: groups,
+      needs,
+    }
     if (warmUps) planned.warmUps = warmUps
     if (slot.circuit) planned.circuit = slot.circuit
     if (variant) planned.variant = variant

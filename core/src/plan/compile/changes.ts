@@ -4,7 +4,7 @@ import type { Phase, Template } from '../../template/index.ts'
 import type { Evidence } from '../../evidence/index.ts'
 
 /** Whose change it is: they act in this order. */
-export type Author = 'track' | 'light' | 'back' | 'own'
+export type Author = 'track' | 'deload' | 'back' | 'own'
 
 /** An adjustment with its author, and how the author is named in a reason. */
 export type Authored = { adjustment: Adjustment; author: Author; label: string }
@@ -33,18 +33,18 @@ export function changesOf(
   template: Template,
   evidence: Evidence,
   phase: Phase,
-  week: Pick<RunningWeek, 'track' | 'light' | 'lightAt' | 'skips'>,
+  week: Pick<RunningWeek, 'track' | 'deload' | 'deloadAt' | 'skips'>,
   isBack: boolean,
 ): Authored[] {
   const track = trackChanges(template, week.track)
-  const own = evidence.lights.find(({ id }) => id === week.light)
-  const spell = own && { light: own, at: week.lightAt ?? 0 }
-  const light = plannedLight(phase, spell, week.skips !== undefined)
-  if (week.light === null && !isBack && !evidence.own.length)
-    return track.length ? [...track, ...light] : light
+  const own = evidence.deloads.find(({ id }) => id === week.deload)
+  const spell = own && { deload: own, at: week.deloadAt ?? 0 }
+  const deload = plannedDeload(phase, spell, week.skips !== undefined)
+  if (week.deload === null && !isBack && !evidence.own.length)
+    return track.length ? [...track, ...deload] : deload
   return [
     ...track,
-    ...light,
+    ...deload,
     ...(spell ? spellChanges(spell) : []),
     ...(isBack && template.away ? [firstWeekBack(template.away.back)] : []),
     ...evidence.own.map((adjustment): Authored => ({ adjustment, author: 'own', label: 'own change' })),
@@ -52,31 +52,31 @@ export function changesOf(
 }
 
 /** A phase's own light weeks: none where the member trains on, or has a light week of their own of everything in its place. */
-export function plannedLight(phase: Phase, spell: Spell | undefined, skipsLight: boolean): Authored[] {
-  const isReplaced = spell && !spell.light.muscles && !isReturn(spell)
-  return skipsLight || isReplaced ? none : authoredOnce(phase, phase.light, 'light', 'light')
+export function plannedDeload(phase: Phase, spell: OwnDeload | undefined, skipsDeload: boolean): Authored[] {
+  const isReplaced = spell && !spell.deload.muscles && !isReturn(spell)
+  return skipsDeload || isReplaced ? none : authoredOnce(phase, phase.deloads, 'deload', 'deload')
 }
 
 /** A light spell of the member's own, and which of its weeks, from 0. */
-export type Spell = { light: Evidence['lights'][number]; at: number }
+export type OwnDeload = { deload: Evidence['deloads'][number]; at: number }
 
 /** Whether the light weeks of a spell are over, and it is on its way back. */
-export const isReturn = ({ light, at }: Spell): boolean => at >= light.weeks
+export const isReturn = ({ deload, at }: OwnDeload): boolean => at >= deload.weeks
 
 /** What a week of a spell changes: the light weeks' own changes, then less and less off the load. */
-export function spellChanges(spell: Spell): Authored[] {
-  const { light, at } = spell
-  const { muscles } = light
+export function spellChanges(spell: OwnDeload): Authored[] {
+  const { deload, at } = spell
+  const { muscles } = deload
   const where = muscles ? { muscles } : {}
-  const by = light.back[at - light.weeks]
+  const by = deload.back[at - deload.weeks]
   if (by !== undefined) {
-    const adjustment = { id: `${light.id}:back`, do: { kind: 'scaleLoad' as const, by }, where }
+    const adjustment = { id: `${deload.id}:back`, do: { kind: 'scaleLoad' as const, by }, where }
     return [{ adjustment, author: 'back', label: 'on the way back' }]
   }
-  return light.changes.map((change, i) => ({
-    adjustment: { id: `${light.id}:${i}`, do: change, where },
-    author: 'light',
-    label: 'light',
+  return deload.changes.map((change, i) => ({
+    adjustment: { id: `${deload.id}:${i}`, do: change, where },
+    author: 'deload',
+    label: 'deload',
   }))
 }
 
@@ -89,7 +89,7 @@ const firstWeekBack = (by: number): Authored => ({
 export const acting = (changes: Authored[], spot: Spot): Authored[] =>
   changes.filter(({ adjustment }) => actsOn(adjustment.where, spot))
 
-export const isLight = ({ author }: Authored): boolean => author === 'light' || author === 'back'
+export const isDeload = ({ author }: Authored): boolean => author === 'deload' || author === 'back'
 
 /** Whether a track's change scales loads, so that a running progression does not feel it. */
 export const scalesTrackLoads = ({ author, adjustment }: Authored): boolean =>

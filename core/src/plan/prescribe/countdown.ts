@@ -1,13 +1,13 @@
 import type { Loading } from '../../evidence/index.ts'
 import type { Id } from '../../parsing/index.ts'
 import { isLater, isNeed, type Known, sourceOf } from '../../loads/index.ts'
-import type { ShownGroup } from '../../member/index.ts'
+import type { ShownSets } from '../../member/index.ts'
 import type { Slot } from '../../template/index.ts'
 import { addStep, compareLoads, inUnit, scale, type Load } from '../../units/index.ts'
 import type { Situation } from '../state/situation.ts'
 import { totalOf } from './onTheBar.ts'
 import { make, withLoad, showMessages } from './round.ts'
-import { askedOf } from './showGroup.ts'
+import { askedOf } from './showSets.ts'
 import { rowsKey } from '../state/state.ts'
 
 /**
@@ -20,9 +20,9 @@ export function capped(
   slot: Slot,
   row: number,
   known: Known,
-  groups: ShownGroup[],
+  groups: ShownSets[],
   loading: Loading,
-): ShownGroup[] {
+): ShownSets[] {
   const trained = state.heaviest[rowsKey(place.phase.id, id)]
   const step = slot.capStep
   const base = trained ?? (row > 0 && place.phaseWeek > 1 ? firstRowLoad(slot, place.phase.id, known) : null)
@@ -32,9 +32,9 @@ export function capped(
     const asked = totalOf(group, group)
     if (!asked || compareLoads(asked, most) <= 0) return group
     const made = make(most, loading, 'down')
-    const why = group.why.filter(({ id: rung }) => !(rung in showMessages))
-    const rung = { id: trained ? 'row.capped' : 'row.cappedFirst', data: { heaviest: base, load: most } }
-    return { ...withLoad(group, made), why: [...why, rung, ...made.rungs] }
+    const why = group.why.filter(({ id: step }) => !(step in showMessages))
+    const step = { id: trained ? 'row.capped' : 'row.cappedFirst', data: { heaviest: base, load: most } }
+    return { ...withLoad(group, made), why: [...why, step, ...made.steps] }
   })
 }
 

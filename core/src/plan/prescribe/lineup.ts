@@ -12,13 +12,13 @@ import { slotsOf, type Session, type Slot, type Template } from '../../template/
 import type { Authored } from '../compile/changes.ts'
 import type { Situation } from '../state/situation.ts'
 import { inTurn } from '../../calendar/index.ts'
-import { hasTurns, liftInTurn } from './turns.ts'
+import { hasTurns, liftInTurn } from './rotations.ts'
 
 /** A slot in its session as it is trained: with its exercise after swaps, and what changed it. */
-export type Line = { id: Id; slot: Slot; rungs: WhyStep[] }
+export type Line = { id: Id; slot: Slot; steps: WhyStep[] }
 
 /** What was left out or put in, with the reason. */
-export type LineChange = { slot: Id; rung: WhyStep }
+export type LineChange = { slot: Id; step: WhyStep }
 
 /**
  * The slots of a session in the order of the day, each with the lift whose turn it is, after what tracks, light weeks and the member
@@ -37,7 +37,7 @@ export function lineup(
     return asWritten(own, slots)
   let drafts: LineDraft[] = own ? inTurn(own, place).map((id) => ({ id, ...liftInTurn(situation, id) })) : []
   const made: LineChange[] = []
-  const rungs = new Map<Id, WhyStep[]>()
+  const steps = new Map<Id, WhyStep[]>()
   for (const { adjustment, label } of changes) {
     const { do: change, where } = adjustment
     const { onSession, onSlot } = changeOf[change.kind]
@@ -47,7 +47,7 @@ export function lineup(
       const fresh = changed.now.find(({ id }) => !drafts.some((one) => one.id === id))
       if (!fresh || !slots[fresh.id]) continue
       drafts = changed.now
-      if (changed.rung) made.push({ slot: fresh.id, rung: changed.rung })
+      if (changed.step) made.push({ slot: fresh.id, step: changed.step })
     }
     if (!onSlot) continue
     drafts = drafts.flatMap((draft) => {
@@ -56,18 +56,18 @@ export function lineup(
         return [draft]
       const changed = onSlot(draft, change, label, library)
       if (!changed) return [draft]
-      const { now, rung } = changed
+      const { now, step } = changed
       if (!now) {
-        if (rung) made.push({ slot: draft.id, rung })
+        if (step) made.push({ slot: draft.id, step })
         return []
       }
-      if (rung) rungs.set(draft.id, [...(rungs.get(draft.id) ?? []), rung])
+      if (step) steps.set(draft.id, [...(steps.get(draft.id) ?? []), step])
       return [now]
     })
   }
   const lines = drafts.flatMap(({ id, lift }): Line[] => {
     const slot = slots[id]
-    return slot ? [{ id, slot: lift ? asLift(slot, lift) : slot, rungs: rungs.get(id) ?? [] }] : []
+    return slot ? [{ id, slot: lift ? asLift(slot, lift) : slot, steps: steps.get(id) ?? [] }] : []
   })
   return { lines, changes: made }
 }
@@ -80,7 +80,7 @@ type Lineup = ReturnType<typeof lineup>
 function asWritten(session: Session, slots: Template['slots']): Lineup {
   const known = written.get(session)
   if (known?.slots === slots) return known.made
-  const lines = slotsOf(session).map((id): Line => ({ id, slot: slots[id] as Slot, rungs: [] }))
+  const lines = slotsOf(session).map((id): Line => ({ id, slot: slots[id] as Slot, steps: [] }))
   const made = { lines, changes: [] }
   written.set(session, { slots, made })
   return made

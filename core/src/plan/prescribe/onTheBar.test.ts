@@ -1,16 +1,11 @@
 import { describe, expect, test } from '@jest/globals'
-import type { SetLog, ShownGroup } from '../../member/index.ts'
+import type { SetLog, ShownSets } from '../../member/index.ts'
 import { makeable, makeableOnBody, usualFixed, usualRack, type Load } from '../../units/index.ts'
 import { followToday, heaviestOf, totalOf, type OnTheBar } from './onTheBar.ts'
 
 const kg = (value: number): Load => ({ value, unit: 'kg' })
-const group = (
-  id: string,
-  sets: number,
-  load: Load | null,
-  change: Partial<ShownGroup> = {},
-): ShownGroup => ({
-  group: id,
+const group = (id: string, sets: number, load: Load | null, change: Partial<ShownSets> = {}): ShownSets => ({
+  prescription: id,
   sets,
   reps: 5,
   target: load,
@@ -78,9 +73,9 @@ describe('back-offs', () => {
   test('on top of body weight are a part of the whole: 90% of 80 + 20 is 10 added', () => {
     const body = { body: kg(80) }
     const heavy = group('top', 1, kg(15), body)
-    const light = group('back', 2, null, { ...body, today: { percent: 90, way: 'nearest' } })
+    const deload = group('back', 2, null, { ...body, today: { percent: 90, way: 'nearest' } })
     const can = makeableOnBody(usualRack.kg, usualFixed.assistance.kg)
-    const session = [{ slot: 's', groups: [heavy, light], sets: [set(1, kg(20))] }]
+    const session = [{ slot: 's', groups: [heavy, deload], sets: [set(1, kg(20))] }]
     expect(followToday(session, () => ({ here: can, home: can }))[0]?.[1]).toMatchObject({
       load: kg(10),
       target: kg(90),

@@ -1,12 +1,12 @@
 import { type Loading, isDone } from '../../evidence/index.ts'
 import type { Id } from '../../parsing/index.ts'
-import { topSetRung, sayTopSet } from '../../loads/index.ts'
-import type { SetLog, ShownGroup } from '../../member/index.ts'
+import { topSetStep, sayTopSet } from '../../loads/index.ts'
+import type { SetLog, ShownSets } from '../../member/index.ts'
 import { addLoad, lowest, scale, snap, type Load, heavier } from '../../units/index.ts'
 import { make, withLoad } from './round.ts'
 
 /** A slot's groups as they are asked, with what was done of them. */
-export type OnTheBar = { slot: Id; groups: ShownGroup[]; sets: SetLog[]; lift?: string }
+export type OnTheBar = { slot: Id; groups: ShownSets[]; sets: SetLog[]; lift?: string }
 
 /**
  * The heaviest load of the groups on the bar: logged where it was done, else as asked (not with `isLifted`). Null where none is
@@ -19,7 +19,7 @@ export function heaviestOf({ groups, sets }: OnTheBar, only?: Id, isLifted = fal
     const { sets: count } = group
     const own = sets.filter((set) => set.n > n && set.n <= n + count && isDone(set))
     n += count
-    if (only !== undefined && group.group !== only) continue
+    if (only !== undefined && group.prescription !== only) continue
     const lifted = own.flatMap((set) => totalOf(group, set) ?? [])
     const asked = isLifted || lifted.length ? null : totalOf(group, group)
     for (const load of asked ? [asked] : lifted) heaviest = heavier(heaviest, load)
@@ -47,7 +47,7 @@ export function tonnageOf({ groups, sets }: OnTheBar, isLifted: boolean): Load |
 
 /** What a load comes to: on top of body weight where that is a part of it, and nothing on top is body weight alone. */
 export function totalOf(
-  { body, load: isAsked }: Pick<ShownGroup, 'body' | 'load'>,
+  { body, load: isAsked }: Pick<ShownSets, 'body' | 'load'>,
   { load, help }: { load?: Load | null; help?: true },
 ): Load | null {
   if (!body) return load ?? null
@@ -59,7 +59,7 @@ export function totalOf(
  * The groups of a session with those that follow today's top set worked out from what has been lifted so far. They alone
  * move within a session; everything else stands as it was shown.
  */
-export function followToday(session: OnTheBar[], loadingOf: (slot: Id) => Loading): ShownGroup[][] {
+export function followToday(session: OnTheBar[], loadingOf: (slot: Id) => Loading): ShownSets[][] {
   const made: OnTheBar[] = []
   for (const { slot, groups, sets } of session) {
     const own: OnTheBar = { slot, groups: [], sets }
@@ -70,15 +70,15 @@ export function followToday(session: OnTheBar[], loadingOf: (slot: Id) => Loadin
   return made.map(({ groups }) => groups)
 }
 
-function follow(group: ShownGroup, before: OnTheBar[], own: OnTheBar, loading: Loading): ShownGroup {
-  const { percent, drop, slot, group: only, way } = group.today as NonNullable<ShownGroup['today']>
+function follow(group: ShownSets, before: OnTheBar[], own: OnTheBar, loading: Loading): ShownSets {
+  const { percent, drop, slot, prescription: only, way } = group.today as NonNullable<ShownSets['today']>
   const read = slot === undefined ? own : before.find((one) => one.slot === slot)
   const top = read ? heaviestOf(read, only, true) : null
   if (!top) return group
   const minus = drop && { value: drop[top.unit], unit: top.unit }
   const meant = less(scale(top, percent), minus)
   const made = make(meant, group.body ? { ...loading, body: group.body } : loading, way)
-  const why = [sayTopSet('topSet.done', { load: top }), topSetRung(percent, minus), ...made.rungs]
+  const why = [sayTopSet('topSet.done', { load: top }), topSetStep(percent, minus), ...made.steps]
   return { ...withLoad(group, made), target: meant, why }
 }
 

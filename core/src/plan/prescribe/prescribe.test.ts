@@ -6,7 +6,7 @@ import { explain } from '../../explain/index.ts'
 import type { Fact, Member } from '../../facts/index.ts'
 import { readTemplate, type Template } from '../../template/index.ts'
 import type { Load, Rack } from '../../units/index.ts'
-import { formatGroups } from '../../views/index.ts'
+import { formatSetsShown } from '../../views/index.ts'
 
 /** What everybody has, and nothing of a gym's own. */
 const library = {}
@@ -30,7 +30,7 @@ const gym = (place: string, racks: Rack[], change: object = {}): Fact => ({
   date: day,
   actsFrom: day,
   kind: 'equipment',
-  place,
+  location: place,
   racks,
   ...change,
 })
@@ -44,10 +44,10 @@ const set = (percent: number, change: object = {}) => ({
 /** A template of one session a week whose two slots read the given groups, over three weeks. */
 function template(change: object = {}, phase: object = {}): Template {
   const { template: read, issues } = readTemplate({
-    format: 1,
+    format: 2,
     name: 'Three weeks',
     phases: [{ id: 'p', name: 'Block', weeks: 3, rotation: ['d'], perWeek: 1, ...phase }],
-    sessions: { d: { name: 'Day', parts: [{ name: 'Main', slots: ['squat', 'bench'] }] } },
+    sessions: { d: { name: 'Day', sections: [{ name: 'Main', slots: ['squat', 'bench'] }] } },
     slots: {
       squat: { exercise: 'backSquat', rows: { p: [[set(80)]] } },
       bench: { exercise: 'benchPress', rows: { p: [[set(70)]] } },
@@ -68,9 +68,9 @@ function plan(of: Template, facts: Fact[], logs: Member['logs'] = [], today = da
   }).plans.e as Plan
 }
 const line = (made: Plan, week: number, slot = 0) =>
-  formatGroups(library, made.weeks[week - 1]?.places[0]?.slots[slot]?.groups ?? [])
+  formatSetsShown(library, made.weeks[week - 1]?.places[0]?.slots[slot]?.sets ?? [])
 const why = (made: Plan, week: number, slot = 0) =>
-  (made.weeks[week - 1]?.places[0]?.slots[slot]?.groups[0]?.why ?? []).map(explain)
+  (made.weeks[week - 1]?.places[0]?.slots[slot]?.sets[0]?.why ?? []).map(explain)
 const both = [max('backSquat', kg(100)), max('benchPress', kg(100))]
 
 test('a slot that a member swaps for one that is not loaded asks for reps alone, and for no max', () => {
@@ -88,10 +88,10 @@ test('a slot that a member swaps for one that is not loaded asks for reps alone,
 })
 
 describe('a light week', () => {
-  const light = (where: object, change: object = { kind: 'scaleLoad', by: -15 }) =>
-    template({}, { light: [{ id: 'l', do: change, where: { weeks: [2], ...where } }] })
+  const deload = (where: object, change: object = { kind: 'scaleLoad', by: -15 }) =>
+    template({}, { deloads: [{ id: 'l', do: change, where: { weeks: [2], ...where } }] })
   test('touches its weeks alone, and rounds down', () => {
-    const made = plan(light({}), both)
+    const made = plan(deload({}), both)
     // 80% of 100 by −15% is 68, down to 67.5; 70% by −15% is 59.5, down to 57.5.
     expect([1, 2, 3].map((week) => line(made, week))).toEqual([
       '4 × 5 @ 80 kg',
@@ -99,24 +99,24 @@ describe('a light week', () => {
       '4 × 5 @ 80 kg',
     ])
     expect(line(made, 2, 1)).toBe('4 × 5 @ 57.5 kg')
-    expect(made.weeks.map((week) => week.light)).toEqual([false, true, false])
+    expect(made.weeks.map((week) => week.deload)).toEqual([false, true, false])
   })
   test.each<[string, object, string, string]>([
     ['a slot', { slots: ['squat'] }, '4 × 5 @ 67.5 kg', '4 × 5 @ 70 kg'],
     ['a lift', { lifts: [{ exercise: 'benchPress' }] }, '4 × 5 @ 80 kg', '4 × 5 @ 57.5 kg'],
     ['a session', { sessions: ['d'] }, '4 × 5 @ 67.5 kg', '4 × 5 @ 57.5 kg'],
   ])('can be partial: only %s', (_, where, squat, bench) => {
-    const made = plan(light(where), both)
+    const made = plan(deload(where), both)
     expect([line(made, 2), line(made, 2, 1)]).toEqual([squat, bench])
-    expect(made.weeks[1]?.places[0]?.slots.map((slot) => slot.light)).toEqual([
+    expect(made.weeks[1]?.places[0]?.slots.map((slot) => slot.deload)).toEqual([
       squat !== '4 × 5 @ 80 kg',
       bench !== '4 × 5 @ 70 kg',
     ])
   })
   // Points are not percent: 80% by −10 points is 70 kg; 80 kg by −10% is 72 kg (arithmetic).
   test('tells points from percent', () => {
-    expect(line(plan(light({}, { kind: 'points', by: -10 }), both), 2)).toBe('4 × 5 @ 70 kg')
-    expect(line(plan(light({}, { kind: 'scaleLoad', by: -10 }), both), 2)).toBe('4 × 5 @ 70 kg')
+    expect(line(plan(deload({}, { kind: 'points', by: -10 }), both), 2)).toBe('4 × 5 @ 70 kg')
+    expect(line(plan(deload({}, { kind: 'scaleLoad', by: -10 }), both), 2)).toBe('4 × 5 @ 70 kg')
     const fine = [
       ...both,
       gym('home', [
@@ -131,13 +131,13 @@ describe('a light week', () => {
         },
       ]),
     ]
-    expect(line(plan(light({}, { kind: 'scaleLoad', by: -10 }), fine), 2)).toBe('4 × 5 @ 72 kg')
+    expect(line(plan(deload({}, { kind: 'scaleLoad', by: -10 }), fine), 2)).toBe('4 × 5 @ 72 kg')
   })
   test('applies several changes in their order and says each', () => {
     const of = template(
       {},
       {
-        light: [
+        deloads: [
           { id: 'a', do: { kind: 'scaleSets', by: -50, round: 'up' }, where: { weeks: [2] } },
           { id: 'b', do: { kind: 'scaleLoad', by: -10 }, where: { weeks: [2] } },
         ],
@@ -146,8 +146,8 @@ describe('a light week', () => {
     expect(line(plan(of, both), 2)).toBe('2 × 5 @ 70 kg')
     expect(why(plan(of, both), 2)).toEqual(
       expect.arrayContaining([
-        'light: 2 sets instead of 4',
-        'light: load −10%',
+        'deload: 2 sets instead of 4',
+        'deload: load −10%',
         '72 kg, down to what can be loaded: 70 kg',
       ]),
     )
@@ -175,7 +175,7 @@ describe('what can be loaded', () => {
     const few = gym('home', [{ unit: 'kg', bar: 20, plates: [{ weight: 20, pairs: 1 }] }])
     const made = plan(template(), [...both, few])
     expect(line(made, 1)).toBe('4 × 5 @ 60 kg')
-    expect(made.weeks[0]?.places[0]?.slots[0]?.groups[0]?.short).toBe(true)
+    expect(made.weeks[0]?.places[0]?.slots[0]?.sets[0]?.short).toBe(true)
     expect(why(made, 1)).toContain('80 kg is more than can be loaded here: 60 kg, all there is')
   })
   test('goes the way the writer chose', () => {
@@ -309,10 +309,10 @@ test('where the next session is trained sets the plates of that session alone', 
     rows: { p: [[{ sets: 3, goal: { reps: 5 }, load: { of: 'max', percent: 75 } }]] },
   }
   const { template } = readTemplate({
-    format: 1,
+    format: 2,
     name: 'Away',
     phases: [{ id: 'p', name: 'P', weeks: 2, rotation: ['a'], perWeek: 1 }],
-    sessions: { a: { name: 'A', parts: [{ name: 'Main', slots: ['squat'] }] } },
+    sessions: { a: { name: 'A', sections: [{ name: 'Main', slots: ['squat'] }] } },
     slots: { squat },
   })
   const entry = { rev: 1, date: '2026-03-01', actsFrom: '2026-03-01' }
@@ -327,7 +327,7 @@ test('where the next session is trained sets the plates of that session alone', 
       reps: 1,
       how: 'tested',
     },
-    { ...entry, id: 'h', kind: 'equipment', place: 'hotel', racks: [rack] },
+    { ...entry, id: 'h', kind: 'equipment', location: 'hotel', racks: [rack] },
   ]
   const enrolment = { id: 'e', segments: [{ from: '2026-03-02', version: 'v' }] }
   const loads = (at?: string) =>
@@ -337,7 +337,7 @@ test('where the next session is trained sets the plates of that session alone', 
       enrolments: [enrolment],
       versions: { v: template as Template },
       when: { today: '2026-03-02', through: 'end', at },
-    }).plans.e?.weeks.map(({ places }) => places[0]?.slots[0]?.groups[0]?.load?.value)
+    }).plans.e?.weeks.map(({ places }) => places[0]?.slots[0]?.sets[0]?.load?.value)
   expect([loads(), loads('hotel')]).toEqual([
     [75, 75],
     [50, 75],

@@ -47,10 +47,10 @@ export function recall(situation: Situation, shown: Shown): Prescribed[] {
   return shownLines(template, place.session, shown).map(({ id, slot, was }) => {
     const row = rowAt(situation, id, slot)
     const first = firstScale(situation, spot, id, slot)
-    const light = was.light === true
-    const made: Prescribed = { id, slot, row, light, groups: was.groups, needs: [], first }
+    const deload = was.deload === true
+    const made: Prescribed = { id, slot, row, deload, groups: was.sets, needs: [], first }
     if (was.warmUps) made.warmUps = was.warmUps
-    if (!slot.follows.length) return made
+    if (!slot.uses.length) return made
     const { here, body } = loadingAt(library, evidence, undefined, slot)
     const known = ruleInputs(situation, id, slot, { body, unit: here.unit, first })
     const { load } = askProgressions(template, state, slot, place.inWeek, known)
@@ -98,4 +98,4 @@ const leastAbove = 0.01
 
 /** The roles that a slot has at a place of the week, by progression. */
 export const rolesAt = (slot: Slot, inWeek: number): { progression: Id; role: string }[] =>
-  slot.follows.map((follow) => ({ progression: follow.progression, role: roleAt(follow, inWeek) }))
+  slot.uses.map((follow) => ({ progression: follow.progression, role: roleAt(follow, inWeek) }))

@@ -3,20 +3,20 @@ import { changeOf, type Spot, slotWith } from '../../adjustments/index.ts'
 import type { WhyStep } from '../../words/index.ts'
 import { exerciseOf, foremostMuscle, liftKey, liftOf, type Lift, type Library } from '../../library/index.ts'
 import { isNeed, type Known, type Need, sourceOf } from '../../loads/index.ts'
-import type { ShownGroup } from '../../member/index.ts'
-import { type SetGroup, type Slot, type Template, inherit } from '../../template/index.ts'
+import type { ShownSets } from '../../member/index.ts'
+import { type SetPrescription, type Slot, type Template, inherit } from '../../template/index.ts'
 import { addLoad, snap, type Load, type Way, heavier } from '../../units/index.ts'
 import { ramp, type WarmUpSet } from '../../warmups/index.ts'
-import { acting, isLight, scalesTrackLoads, type Authored } from '../compile/changes.ts'
+import { acting, isDeload, scalesTrackLoads, type Authored } from '../compile/changes.ts'
 import { capped } from './countdown.ts'
 import { loadingAt, type Loading, maxFor } from '../../evidence/index.ts'
 import { ruleInputs } from '../progress/ruleInputs.ts'
 import type { Line } from './lineup.ts'
 import { heaviestOf, tonnageOf, totalOf, type OnTheBar } from './onTheBar.ts'
 import { askProgressions, nothingAsked } from '../progress/progress.ts'
-import { rowAt, rowRungs } from './rows.ts'
+import { rowAt, rowSteps } from './rows.ts'
 import { withScheme } from './withScheme.ts'
-import { askedOf, showGroup } from './showGroup.ts'
+import { askedOf, showSets } from './showSets.ts'
 import { lastKey, progressionKey } from '../state/state.ts'
 import type { Prescribed, Situation } from '../state/situation.ts'
 
@@ -25,7 +25,7 @@ export function prescribeSlot(
   situation: Situation,
   spot: Spot,
   possible: Authored[],
-  { id, slot, rungs: lineRungs }: Line,
+  { id, slot, steps: lineSteps }: Line,
   before: OnTheBar[],
 ): Prescribed {
   const { library, template, state, evidence, place, at } = situation
@@ -33,11 +33,11 @@ export function prescribeSlot(
     ? acting(possible, { ...spot, slot: slotWith(library, id, slot) })
     : possible
   const row = rowAt(situation, id, slot)
-  const light = changes.some(isLight)
+  const deload = changes.some(isDeload)
   const loading = loadingAt(library, evidence, at, slot)
   const first = firstScale(situation, spot, id, slot)
   const max = maxFor(library, evidence, slot, template.maxes, situation.day)
-  const asked = slot.follows.length
+  const asked = slot.uses.length
     ? askProgressions(
         template,
         state,
@@ -67,10 +67,10 @@ export function prescribeSlot(
   // Where an exercise with a load of its own was swapped for body-weight work, the member's load is not the template's to give.
   const isOnBody = exerciseOf(library, slot).tool === 'body weight'
   const isLoaded = !isOnBody || exerciseOf(library, template.slots[id] ?? slot).tool === 'body weight'
-  const held = rowRungs(slot, place, row)
+  const held = rowSteps(slot, place, row)
   const opening =
-    held.length || lineRungs.length || asked.rungs.length ? [...held, ...lineRungs, ...asked.rungs] : held
-  const made: Prescribed = { id, slot, row, light, groups: own.groups, needs: [], first }
+    held.length || lineSteps.length || asked.steps.length ? [...held, ...lineSteps, ...asked.steps] : held
+  const made: Prescribed = { id, slot, row, deload, groups: own.groups, needs: [], first }
   const written = inherit(
     slot.rows[place.phase.id]?.[row] ?? [],
     template.sessions[place.session],
@@ -89,7 +89,7 @@ export function prescribeSlot(
       : null
     if (priced && isNeed(priced) && !made.needs.length)
       made.needs.push({ ...priced, lift: liftOf(priced.lift) })
-    own.groups.push(showGroup(group, sets, priced, opening, changes, loading, wayOf(template, group, light)))
+    own.groups.push(showSets(group, sets, priced, opening, changes, loading, wayOf(template, group, deload)))
   }
   if (slot.by === 'toTest') made.groups = capped(situation, id, slot, row, known, own.groups, loading)
   if (asked.load && !isNeed(asked.load)) made.ruled = asked.load.base
@@ -102,9 +102,9 @@ function showLine(
   spot: Spot,
   possible: Authored[],
   { known, opening, made }: { known: Known; opening: WhyStep[]; made: Prescribed },
-  group: SetGroup,
+  group: SetPrescription,
   lift: Lift,
-): ShownGroup {
+): ShownSets {
   const loading = loadingAt(library, evidence, at, lift)
   const changes = acting(possible, { ...spot, slot: slotWith(library, made.id, lift) })
   const max = maxFor(library, evidence, lift, template.maxes, day)
@@ -112,8 +112,8 @@ function showLine(
   const priced = needsBody(library, sourceOf[group.load.of].price(own, group.load), lift, loading)
   if (priced && isNeed(priced) && !made.needs.length)
     made.needs.push({ ...priced, lift: liftOf(priced.lift) })
-  const way = wayOf(template, group, changes.some(isLight))
-  return showGroup(group, group.sets, priced, opening, changes, loading, way)
+  const way = wayOf(template, group, changes.some(isDeload))
+  return showSets(group, group.sets, priced, opening, changes, loading, way)
 }
 
 /** The ramp to a slot's first load, after what was trained before it; none for a lift that is warm already. */
@@ -174,10 +174,10 @@ function lastLoad(
 }
 
 /** Test singles and light weeks round down. */
-const wayOf = ({ rounding }: Template, { part }: SetGroup, light: boolean): Way =>
-  light || part === 'test' ? 'down' : rounding
+const wayOf = ({ rounding }: Template, { kind: part }: SetPrescription, deload: boolean): Way =>
+  deload || part === 'test' ? 'down' : rounding
 
-const noScale: Prescribed['first'] = { scale: 100, rungs: [] }
+const noScale: Prescribed['first'] = { scale: 100, steps: [] }
 
 /** What the track makes of a progression's first load: a running one never feels it. */
 export function firstScale(
@@ -186,14 +186,14 @@ export function firstScale(
   id: Id,
   slot: Slot,
 ): Prescribed['first'] {
-  if (!slot.follows.length || !changes.some(scalesTrackLoads)) return noScale
+  if (!slot.uses.length || !changes.some(scalesTrackLoads)) return noScale
   return acting(changes.filter(scalesTrackLoads), { ...spot, slot: slotWith(library, id, slot) }).reduce<
     Prescribed['first']
-  >(({ scale: factor, rungs }, { adjustment: { do: change }, label }) => {
-    const made = changeOf[change.kind].onGroup?.({ sets: 1, percent: 100, scale: factor }, change, label)
-    if (!made) return { scale: factor, rungs }
+  >(({ scale: factor, steps }, { adjustment: { do: change }, label }) => {
+    const made = changeOf[change.kind].onSets?.({ sets: 1, percent: 100, scale: factor }, change, label)
+    if (!made) return { scale: factor, steps }
     const { percent, scale: next } = made.now
-    return { scale: snap((next * (percent ?? 100)) / 100), rungs: made.rung ? [...rungs, made.rung] : rungs }
+    return { scale: snap((next * (percent ?? 100)) / 100), steps: made.step ? [...steps, made.step] : steps }
   }, noScale)
 }
 
@@ -203,9 +203,9 @@ function roleSeen(
   slot: Slot,
   role: string,
 ): ReturnType<NonNullable<Known['role']>> {
-  for (const { progression } of slot.follows) {
+  for (const { progression } of slot.uses) {
     const seen = state.roles[`${progressionKey(progression, slot)}/${role}`]
-    const thisWeek = seen?.light?.week === place.week ? seen.light : seen?.normal
+    const thisWeek = seen?.deload?.week === place.week ? seen.deload : seen?.normal
     if (thisWeek) return { ...thisWeek, isThisWeek: thisWeek.week === place.week }
   }
   return null

@@ -1,6 +1,6 @@
 import type { Loading } from '../../evidence/index.ts'
 import { type WhyStep, declareSteps } from '../../words/index.ts'
-import type { ShownGroup } from '../../member/index.ts'
+import type { ShownSets } from '../../member/index.ts'
 import {
   addLoad,
   compareLoads,
@@ -44,7 +44,7 @@ export const showMessages = say.messages
  * A load as it can be made today, with what it took to get there. `total` is what it comes to where `load` goes on top of body
  * weight, or with `help` takes off it; else they are the same.
  */
-export type Made = { load: Load; total: Load; help?: true; parts?: Parts; short?: true; rungs: WhyStep[] }
+export type Made = { load: Load; total: Load; help?: true; parts?: Parts; short?: true; steps: WhyStep[] }
 
 /**
  * The one rounding of a slot's load, last of all: everything has been multiplied, nothing rounded before. `short` marks
@@ -61,10 +61,10 @@ export function make(meant: Load, { here, home, body }: Loading, way: Way): Made
     total: body ? addLoad(body, handled, help) : load,
     ...(help && { help }),
     ...(parts && { parts }),
-    rungs: [
-      ...(body ? [bodyRung(meant, body, wanted)] : []),
-      ...(body ? onBodyRungs(handled, help, met, way) : roundRungs(meant, load, met, way)),
-      ...(parts && !help ? [partsRung(parts, load.unit)] : []),
+    steps: [
+      ...(body ? [bodyStep(meant, body, wanted)] : []),
+      ...(body ? onBodySteps(handled, help, met, way) : roundSteps(meant, load, met, way)),
+      ...(parts && !help ? [partsStep(parts, load.unit)] : []),
     ],
   }
   if (met === 'top' || (home !== here && compareLoads(load, round(wanted, home, way).load) < 0))
@@ -73,13 +73,13 @@ export function make(meant: Load, { here, home, body }: Loading, way: Way): Made
 }
 
 /** A group with the load that was made for it, in place of the one that it had. */
-export function withLoad(group: ShownGroup, made: Made): ShownGroup {
+export function withLoad(group: ShownSets, made: Made): ShownSets {
   const { side: _, bar: __, hung: ___, help: ____, short: _____, ...rest } = group
   return putLoad(rest, made)
 }
 
 /** Puts a load on a group that is just being made and has none yet. */
-export function putLoad(group: ShownGroup, { load, help, parts, short }: Made): ShownGroup {
+export function putLoad(group: ShownSets, { load, help, parts, short }: Made): ShownSets {
   group.load = load
   if (help) group.help = true
   else if (parts?.bar === undefined) {
@@ -98,19 +98,19 @@ const beside = (meant: Load, body: Load, unit: Load['unit']): Load => ({
   unit,
 })
 
-function bodyRung(meant: Load, body: Load, { value, unit }: Load): WhyStep {
+function bodyStep(meant: Load, body: Load, { value, unit }: Load): WhyStep {
   const load = { value: Math.abs(value), unit }
   return say(value < 0 ? 'body.help' : 'body.added', { meant, body, load })
 }
 
-function onBodyRungs(load: Load, help: boolean, met: Met, way: Way): WhyStep[] {
+function onBodySteps(load: Load, help: boolean, met: Met, way: Way): WhyStep[] {
   if (!load.value) return [say(met === 'floor' ? 'body.floor' : 'body.alone', {})]
   const what = help ? 'of help' : 'added'
   const id = met === 'rounded' ? `body.${way}` : `body.${met}`
   return [{ id, data: { load, what } }]
 }
 
-function roundRungs(meant: Load, load: Load, met: Met, way: Way): WhyStep[] {
+function roundSteps(meant: Load, load: Load, met: Met, way: Way): WhyStep[] {
   const from = inUnit(meant, load.unit)
   const own: WhyStep =
     met === 'exact'
@@ -119,7 +119,7 @@ function roundRungs(meant: Load, load: Load, met: Met, way: Way): WhyStep[] {
   return from === meant ? [own] : [say('round.unit', { meant, as: from }), own]
 }
 
-function partsRung({ bar, plates }: Parts, unit: Load['unit']): WhyStep {
+function partsStep({ bar, plates }: Parts, unit: Load['unit']): WhyStep {
   const said = plates.map(formatNumber).join(' + ')
   if (bar === undefined)
     return plates.length ? say('plates.hung', { plates: said, unit }) : say('plates.nothing', {})

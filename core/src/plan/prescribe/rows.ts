@@ -4,7 +4,7 @@ import { actsOn, slotWith } from '../../adjustments/index.ts'
 import { hasPlace, type Place } from '../../calendar/index.ts'
 import { type WhyStep, declareSteps } from '../../words/index.ts'
 import type { RowClock, Slot } from '../../template/index.ts'
-import { isLight } from '../compile/changes.ts'
+import { isDeload } from '../compile/changes.ts'
 import { rowsKey, type RowsTrained } from '../state/state.ts'
 
 const say = declareSteps({
@@ -27,7 +27,7 @@ type Asked = Situation & { id: Id; slot: Slot; count: number }
 const byClock: Record<RowClock, (asked: Asked) => number> = {
   week: rowByWeek,
   exposure: ({ state, place, id, count }) => (state.exposures[rowsKey(place.phase.id, id)] ?? 0) % count,
-  place: ({ place, count }) => (place.inWeek - 1) % count,
+  day: ({ place, count }) => (place.inWeek - 1) % count,
   toTest: ({ place, count }) => Math.max(0, count - 1 - (place.toTest ?? 0)),
 }
 
@@ -43,19 +43,19 @@ function rowByWeek(asked: Asked): number {
   const known = state.rows[rowsKey(place.phase.id, id)]
   if (known?.week === place.week) return known.row
   if (known?.row === row - 1 || known?.before.includes(row - 1)) return row
-  if (wasLightOrAway(asked, row)) return row
+  if (wasDeloadOrAway(asked, row)) return row
   return known ? Math.min(row, Math.max(known.row, ...known.before) + 1) : 0
 }
 
 /** Whether a week of the phase, counted from 1, was light for the slot or had no place for it. */
-function wasLightOrAway({ library, state, place, id, slot, changes }: Asked, phaseWeek: number): boolean {
+function wasDeloadOrAway({ library, state, place, id, slot, changes }: Asked, phaseWeek: number): boolean {
   const { phase, session } = place
-  if (state.course.lightWeeks.includes(`${phase.id}/${phaseWeek}`)) return true
+  if (state.course.deloadWeeks.includes(`${phase.id}/${phaseWeek}`)) return true
   const spot = { phase: phase.id, phaseWeek, session, slot: slotWith(library, id, slot) }
   // Planned light weeks count also where those of the running week do not act.
-  if (phase.light.some(({ where }) => where.weeks && actsOn(where, spot))) return true
+  if (phase.deloads.some(({ where }) => where.weeks && actsOn(where, spot))) return true
   const acted = changes.filter(({ adjustment }) => adjustment.where.weeks && actsOn(adjustment.where, spot))
-  if (acted.some((one) => isLight(one) || one.adjustment.do.kind === 'drop')) return true
+  if (acted.some((one) => isDeload(one) || one.adjustment.do.kind === 'drop')) return true
   return (
     !changes.some(({ adjustment }) => adjustment.do.kind === 'rotation') &&
     !hasPlace(phase, phaseWeek, session)
@@ -72,7 +72,7 @@ export function trainedRow(known: RowsTrained | undefined, row: number, week: nu
 }
 
 /** The rung of a row that is not its week's own and says something else: the week before was missed, so the plan waits. */
-export function rowRungs({ by, rows }: Slot, place: Place, row: number): WhyStep[] {
+export function rowSteps({ by, rows }: Slot, place: Place, row: number): WhyStep[] {
   const written = rows[place.phase.id] ?? []
   const own = Math.min(place.phaseWeek, written.length) - 1
   if (by !== 'week' || row >= own || JSON.stringify(written[row]) === JSON.stringify(written[own])) return []

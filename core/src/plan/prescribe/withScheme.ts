@@ -1,5 +1,5 @@
 import { keyOf, kindOf, type Goal } from '../../goals/index.ts'
-import { type Fixable, type SetGroup, takesScheme } from '../../template/index.ts'
+import { type Fixable, type SetPrescription, takesScheme } from '../../template/index.ts'
 import { highest, lowest } from '../../units/index.ts'
 import type { Asked } from '../progress/progress.ts'
 
@@ -7,7 +7,7 @@ import type { Asked } from '../progress/progress.ts'
  * A row with what rules put in place of what is written: the sets, the goal, the reps left, in the groups that are theirs to
  * write and that the writer has not fixed. Sets alone are those of the whole row: its other groups keep theirs.
  */
-export function withScheme(row: SetGroup[], asked: Asked): SetGroup[] {
+export function withScheme(row: SetPrescription[], asked: Asked): SetPrescription[] {
   const { goal, sets, amount, moreReps, rir } = asked
   if (!goal && !sets && !amount && !moreReps && rir === undefined) return row
   const made = row.map((group) => {
@@ -28,17 +28,17 @@ export function withScheme(row: SetGroup[], asked: Asked): SetGroup[] {
 }
 
 /** So many sets in all: the first group of work takes what the others leave, and at least one. */
-function withSets(row: SetGroup[], sets: number): SetGroup[] {
+function withSets(row: SetPrescription[], sets: number): SetPrescription[] {
   const at = Math.max(
     0,
-    row.findIndex((group) => takesScheme(row, group) && group.part === undefined),
+    row.findIndex((group) => takesScheme(row, group) && group.kind === undefined),
   )
   if (row[at]?.fixed?.includes('sets')) return row
   const others = row.reduce((sum, group, i) => (i === at ? sum : sum + group.sets), 0)
   return row.map((group, i) => (i === at ? ofSets(group, Math.max(1, sets - others)) : group))
 }
 
-function ofSets(group: SetGroup, sets: number): SetGroup {
+function ofSets(group: SetPrescription, sets: number): SetPrescription {
   const { least, stop, ...rest } = group
   const signed = least !== undefined && least <= sets && { least, stop }
   return { ...rest, sets, ...signed }

@@ -18,12 +18,12 @@ const rows = [[{ sets: 1, goal: { reps: 5 }, load: { of: 'progression' } }]]
 
 function templateOf(progression: object): Template {
   const { template, issues } = readTemplate({
-    format: 1,
+    format: 2,
     name: 'One lift',
     phases: ['p', 'q', 'r'].map(phase),
-    sessions: { a: { name: 'A', parts: [{ name: 'Main', slots: ['squat'] }] } },
+    sessions: { a: { name: 'A', sections: [{ name: 'Main', slots: ['squat'] }] } },
     slots: {
-      squat: { exercise: 'backSquat', follows: [{ progression: 's' }], rows: { p: rows, q: rows, r: rows } },
+      squat: { exercise: 'backSquat', uses: [{ progression: 's' }], rows: { p: rows, q: rows, r: rows } },
     },
     progressions: { s: progression },
   })
@@ -67,7 +67,7 @@ function plan(progression: object, sets: Partial<SetLog>[], facts: Fact[] = []):
 }
 const groups = ({ plans }: Planned) =>
   (plans.e?.weeks ?? []).flatMap(({ places }) =>
-    places.flatMap(({ slots }) => slots.flatMap((slot) => slot.groups)),
+    places.flatMap(({ slots }) => slots.flatMap((slot) => slot.sets)),
   )
 const loads = (planned: Planned) => groups(planned).map(({ load }) => load?.value)
 const why = (planned: Planned, week: number) => (groups(planned)[week - 1]?.why ?? []).map(explain).join('; ')
@@ -117,7 +117,7 @@ describe('an offer', () => {
         id: 'one',
         rule: 'linear',
         params: linear,
-        until: { sign: 'stalled', misses: 1, of: 1 },
+        until: { trigger: 'stalled', misses: 1, of: 1 },
         offers: true,
       },
       { id: 'two', rule: 'linear', params: { ...linear, startLast: 90 } },

@@ -97,7 +97,7 @@ export function handover(
   const stages = progressions[id]?.stages ?? []
   const before = stages[stages.findIndex((one) => one.id === stage.id) - 1]
   if (!before?.until) return sayStage('stage.version', { rule: title })
-  const sign = triggerOf[before.until.sign].sentence(before.until)
+  const sign = triggerOf[before.until.trigger].sentence(before.until)
   const data = { before: ruleOf[before.rule].title, sign, rule: title }
   return sayStage(before.offers ? 'stage.taken' : 'stage.next', data)
 }

@@ -34,7 +34,7 @@ export function offersOf(
     if (id === undefined || !running.offered || !stage?.until || !next) return []
     if (evidence.handovers.includes(handoverKey(id, next.id))) return []
     const lift = liftOfKey(key.slice(id.length + 1))
-    const sign = triggerOf[stage.until.sign].sentence(stage.until)
+    const sign = triggerOf[stage.until.trigger].sentence(stage.until)
     return [
       {
         enrolment: enrolment.id,
@@ -49,10 +49,10 @@ export function offersOf(
 }
 
 /** Lifts whose rule has come to ask for a light week. */
-export function asksLightOf({ state }: Fold, { progressions }: Template): Lift[] {
+export function asksDeloadOf({ state }: Fold, { progressions }: Template): Lift[] {
   return Object.entries(state.progressions).flatMap(([key, { rule, state: own }]): Lift[] => {
     const id = Object.keys(progressions).find((one) => key.startsWith(`${one}/`))
-    if (id === undefined || !own || !ruleOf[rule].wantsLight?.(own)) return []
+    if (id === undefined || !own || !ruleOf[rule].wantsDeload?.(own)) return []
     return [liftOfKey(key.slice(id.length + 1))]
   })
 }

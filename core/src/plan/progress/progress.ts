@@ -8,7 +8,7 @@ import { freshRun, longestRecent, type Heard, type Run, triggerOf } from '../../
 import {
   writtenIn,
   type Fixable,
-  type Follow,
+  type Use,
   type ProgressionStage,
   type Slot,
   type Template,
@@ -37,10 +37,10 @@ export type Asked = {
   goal?: Goal
   amount?: number
   rir?: number
-  rungs: WhyStep[]
+  steps: WhyStep[]
 }
 
-export const nothingAsked: Asked = { moreSets: 0, rungs: [] }
+export const nothingAsked: Asked = { moreSets: 0, steps: [] }
 
 /** What the slot's progressions ask at a place of the week, or what one needs before it can start. */
 export function askProgressions(
@@ -50,9 +50,9 @@ export function askProgressions(
   inWeek: number,
   known: RuleInputs,
 ): Asked {
-  if (!slot.follows.length) return nothingAsked
-  const asked: Asked = { moreSets: 0, rungs: [] }
-  for (const follow of slot.follows) {
+  if (!slot.uses.length) return nothingAsked
+  const asked: Asked = { moreSets: 0, steps: [] }
+  for (const follow of slot.uses) {
     const role = roleAt(follow, inWeek)
     const stands = currentStage(template, state, follow.progression, slot, known.phase, known.handovers)
     const { stage, running } = stands
@@ -65,12 +65,12 @@ export function askProgressions(
       continue
     }
     const at = known.at(follow.progression)
-    const { load, moreSets = 0, rungs, variant: _, ...rest } = rule.ask(own, role, stage.params, at)
+    const { load, moreSets = 0, steps, variant: _, ...rest } = rule.ask(own, role, stage.params, at)
     const isNew = running && !running.state && running.last
-    const all = isNew ? [handover(template, follow.progression, stands), ...rungs] : rungs
+    const all = isNew ? [handover(template, follow.progression, stands), ...steps] : steps
     const spoken = running?.waits ? [...all, running.waits] : all
-    if (load) asked.load = { base: load, percent: 100, rungs: spoken }
-    else asked.rungs.push(...spoken)
+    if (load) asked.load = { base: load, percent: 100, steps: spoken }
+    else asked.steps.push(...spoken)
     asked.moreSets += moreSets
     Object.assign(asked, rest)
   }
@@ -78,9 +78,9 @@ export function askProgressions(
 }
 
 /** The role of a slot at a place of the week, from 1. */
-export function roleAt({ role }: Follow, inWeek: number): string {
+export function roleAt({ role }: Use, inWeek: number): string {
   if (typeof role === 'string') return role
-  return role.byPlace[(inWeek - 1) % role.byPlace.length] as string
+  return role.byDay[(inWeek - 1) % role.byDay.length] as string
 }
 
 /** Hands an exposure to its rule and keeps what the rule makes of it; where the stage's sign shows, the next one takes over. */
@@ -107,7 +107,7 @@ export function progress(
   const load = exposure.target ?? running?.last?.load
   const last = load ? { date: exposure.date, load } : null
   const after = isOfPhase ? undefined : nextStage(progression.stages, stage)
-  const isOver = after && stage.until && triggerOf[stage.until.sign].shows(run, stage.until)
+  const isOver = after && stage.until && triggerOf[stage.until.trigger].fires(run, stage.until)
   state.progressions[stateKey(progression, id, lift)] =
     after && isOver && !stage.offers
       ? { stage: after.id, rule: after.rule, run: freshRun, last, state: null }

@@ -26,8 +26,13 @@ export function ruleInputs(
       const stage = template.progressions[progression]?.stages[0]
       if (!stage || ruleOf[stage.rule].of !== 'muscle') return { week, inWeek }
       const muscle = (stage.params as { muscle?: string }).muscle
-      const ceiling = evidence.ceilings[muscle ?? '']
-      return { week, inWeek, shares: sharesOf(progression, id), ...(ceiling !== undefined && { ceiling }) }
+      const mostSets = evidence.mostSets[muscle ?? '']
+      return {
+        week,
+        inWeek,
+        shares: sharesOf(progression, id),
+        ...(mostSets !== undefined && { mostSets }),
+      }
     },
   }
 
@@ -39,7 +44,7 @@ export function ruleInputs(
     sessions.forEach((session, i) => {
       const inOrder = template.sessions[session] ? slotsOf(template.sessions[session]) : []
       for (const one of inOrder) {
-        const follow = template.slots[one]?.follows.find((f) => f.progression === progression)
+        const follow = template.slots[one]?.uses.find((f) => f.progression === progression)
         if (!follow || isLeftOut(session, one)) continue
         if (one === own && i + 1 === inWeek) at = roles.length
         roles.push(roleAt(follow, i + 1))

@@ -10,16 +10,16 @@ const library = {}
 const start = '2026-03-02'
 const slot = (exercise: string, role: string) => ({
   exercise,
-  follows: [{ progression: 'quads', role }],
+  uses: [{ progression: 'quads', role }],
   rows: { p: [[{ sets: 3, goal: { reps: 8 }, load: { of: 'free' } }]] },
 })
 const track = (kind: object) => ({ name: 'T', changes: [{ id: 'c', do: kind, where: {} }] })
 const { template } = readTemplate({
-  format: 1,
+  format: 2,
   name: 'Quads',
   phases: [{ id: 'p', name: 'P', weeks: 2, rotation: ['a', 'b', 'c'], perWeek: 3 }],
   sessions: Object.fromEntries(
-    ['a', 'b', 'c'].map((id) => [id, { name: id, parts: [{ name: 'Main', slots: [`${id}-slot`] }] }]),
+    ['a', 'b', 'c'].map((id) => [id, { name: id, sections: [{ name: 'Main', slots: [`${id}-slot`] }] }]),
   ),
   slots: {
     'a-slot': slot('backSquat', 'first'),
@@ -55,7 +55,7 @@ function setsOf(on?: string, facts: Fact[] = []): number[] {
     when,
   })
   return (plans.e?.weeks[0]?.places ?? []).flatMap(({ slots }) =>
-    slots.map(({ groups }) => groups[0]?.sets ?? 0),
+    slots.map(({ sets: groups }) => groups[0]?.sets ?? 0),
   )
 }
 
@@ -65,15 +65,15 @@ test('two days share the same twelve, as do two slots where a track leaves one o
   expect(setsOf('without')).toEqual([6, 6])
 })
 test('the member’s own ceiling goes before what is meant', () => {
-  const ceiling: Fact = {
+  const mostSets: Fact = {
     id: 'c',
     rev: 1,
     date: start,
     actsFrom: start,
-    kind: 'ceiling',
+    kind: 'mostSets',
     muscle: 'quads',
     sets: 6,
   }
-  expect(setsOf(undefined, [ceiling])).toEqual([3, 2, 1])
-  expect(setsOf(undefined, [ceiling, { ...ceiling, id: 'd', sets: null }])).toEqual([6, 4, 2])
+  expect(setsOf(undefined, [mostSets])).toEqual([3, 2, 1])
+  expect(setsOf(undefined, [mostSets, { ...mostSets, id: 'd', sets: null }])).toEqual([6, 4, 2])
 })

@@ -3,8 +3,14 @@ import { type Answers, ruleOf, type Exposure } from '../../progressions/index.ts
 import type { Id } from '../../parsing/index.ts'
 import { inWeekOf, type Place } from '../../calendar/index.ts'
 import { liftKey } from '../../library/index.ts'
-import type { SetLog, ShownGroup } from '../../member/index.ts'
-import { rulesOf, type Fixable, type SetGroup, type Slot, type Template } from '../../template/index.ts'
+import type { SetLog, ShownSets } from '../../member/index.ts'
+import {
+  rulesOf,
+  type Fixable,
+  type SetPrescription,
+  type Slot,
+  type Template,
+} from '../../template/index.ts'
 import { addLoad, type Day, type Load, heavier } from '../../units/index.ts'
 import type { Outcome, Verdict } from '../state/fold.ts'
 import { loadingAt, isDone, topSet } from '../../evidence/index.ts'
@@ -36,7 +42,7 @@ export function advance(
     const key = rowsKey(place.phase.id, prescribed.id)
     const isExposure = verdict === 'hit' || verdict === 'miss'
     const { slot, row, groups } = prescribed
-    if (verdict !== 'light' && slot.by === 'week')
+    if (verdict !== 'deload' && slot.by === 'week')
       state.rows[key] = trainedRow(state.rows[key], row, place.week)
     if (isExposure && slot.by === 'exposure') state.exposures[key] = (state.exposures[key] ?? 0) + 1
     if (readsMoved(template))
@@ -46,12 +52,12 @@ export function advance(
         slot,
         tonnageOf({ slot: prescribed.id, groups, sets: done }, date !== null),
       )
-    if (verdict !== 'light') keepLast(state, prescribed, done, date)
+    if (verdict !== 'deload') keepLast(state, prescribed, done, date)
     if (isExposure && slot.by === 'toTest') {
       const top = heaviestOf({ slot: prescribed.id, groups, sets: done }, undefined, date !== null)
       if (top) state.heaviest[key] = heavier(state.heaviest[key], top)
     }
-    if (slot.follows.length) feed(situation, { prescribed, verdict, done }, date, answers)
+    if (slot.uses.length) feed(situation, { prescribed, verdict, done }, date, answers)
   }
 }
 
@@ -149,12 +155,12 @@ function feed(
 }
 
 /** What the writer has fixed in a row where rules would write their own. */
-const fixedIn = (row: SetGroup[]): readonly Fixable[] =>
+const fixedIn = (row: SetPrescription[]): readonly Fixable[] =>
   row.some(({ fixed }) => fixed) ? row.flatMap(({ fixed }) => fixed ?? []) : nothing
 const nothing: readonly Fixable[] = []
 
 /** The group whose goal a progression without loads writes. */
-function carrier({ progressions }: Template, id: Id, groups: ShownGroup[]): ShownGroup | undefined {
+function carrier({ progressions }: Template, id: Id, groups: ShownSets[]): ShownSets | undefined {
   const rules = rulesOf(progressions[id]).map(({ rule }) => ruleOf[rule])
   if (rules.some(({ writes }) => writes.includes('load'))) return undefined
   return groups.find(({ goal, reps }) =>
@@ -164,10 +170,10 @@ function carrier({ progressions }: Template, id: Id, groups: ShownGroup[]): Show
 
 /** What the sets of a slot tell its rule: those of the group that it loads, or whose goal it writes. */
 function heardOf(
-  groups: ShownGroup[],
-  own: ShownGroup | undefined,
+  groups: ShownSets[],
+  own: ShownSets | undefined,
   done: SetLog[],
-): Pick<Exposure, 'asked' | 'reps' | 'plus' | 'askedLeft' | 'left' | 'technique' | 'ended'> {
+): Pick<Exposure, 'asked' | 'reps' | 'amrap' | 'askedRir' | 'rir' | 'technique' | 'ended'> {
   const sets = own ? setsOfGroup(groups, own, done).filter(isDone) : []
   const technique = markOf(done)
   const isEnded = groups.some(
@@ -177,8 +183,8 @@ function heardOf(
   return {
     asked: own?.reps ?? groups[0]?.reps ?? 1,
     reps: sets.map((set) => set.reps ?? set.amount?.value ?? 0),
-    ...(own?.rir !== undefined && { askedLeft: own.rir }),
-    ...(sets.some(({ rir }) => rir !== undefined) && { left: sets.map(({ rir }) => rir ?? null) }),
+    ...(own?.rir !== undefined && { askedRir: own.rir }),
+    ...(sets.some(({ rir }) => rir !== undefined) && { rir: sets.map(({ rir }) => rir ?? null) }),
     ...(technique && { technique }),
     ...(isEnded && { ended: true }),
     ...plusDone(groups, done),
@@ -194,7 +200,7 @@ function topOf(sets: SetLog[], body: Load | undefined): Pick<Exposure, 'top'> {
 }
 
 /** The logged sets of a group, by their numbers. */
-function setsOfGroup(groups: ShownGroup[], group: ShownGroup, done: SetLog[]): SetLog[] {
+function setsOfGroup(groups: ShownSets[], group: ShownSets, done: SetLog[]): SetLog[] {
   const before = groups.slice(0, groups.indexOf(group)).reduce((sum, { sets }) => sum + sets, 0)
   return done.filter(({ n }) => n > before && n <= before + group.sets)
 }
@@ -205,14 +211,14 @@ function markOf(done: SetLog[]): Exposure['technique'] {
 }
 
 /** The reps of the plus set that a progression loads, where there is one and something was logged of it. */
-function plusDone(groups: ShownGroup[], done: SetLog[]): Partial<Pick<Exposure, 'plus' | 'asked'>> {
-  const group = groups.find(({ ruled, plus }) => ruled && plus)
+function plusDone(groups: ShownSets[], done: SetLog[]): Partial<Pick<Exposure, 'amrap' | 'asked'>> {
+  const group = groups.find(({ ruled, amrap: plus }) => ruled && plus)
   if (!group) return {}
   const last = setsOfGroup(groups, group, done).at(-1)
   const before = groups.slice(0, groups.indexOf(group) + 1).reduce((sum, { sets }) => sum + sets, 0)
   const set = last?.n === before ? last : undefined
   const plus = set?.state === 'failed' ? (set.reps ?? 0) : set && isDone(set) ? set.reps : undefined
-  return { ...(group.reps !== null && { asked: group.reps }), ...(plus !== undefined && { plus }) }
+  return { ...(group.reps !== null && { asked: group.reps }), ...(plus !== undefined && { amrap: plus }) }
 }
 
 /** Only a rule of several roles has loads that one role reads of another. */
@@ -239,5 +245,8 @@ function keepRole(
   const load = heaviestOf({ slot: id, groups, sets: done })
   if (!load) return
   const key = `${progressionKey(progression, slot)}/${role}`
-  state.roles[key] = { ...state.roles[key], [verdict === 'light' ? 'light' : 'normal']: { load, date, week } }
+  state.roles[key] = {
+    ...state.roles[key],
+    [verdict === 'deload' ? 'deload' : 'normal']: { load, date, week },
+  }
 }

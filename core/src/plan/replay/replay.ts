@@ -37,7 +37,7 @@ export function situationAt(
   day: Day,
   evidence: Evidence,
   log?: SessionLog,
-  at: Id | undefined = log?.place,
+  at: Id | undefined = log?.location,
 ): Situation {
   const { library, state, versions } = fold
   const running = state.course.running
@@ -49,8 +49,8 @@ export function situationAt(
     place.phase,
     {
       track: running?.track ?? null,
-      light: running?.light ?? null,
-      lightAt: running?.lightAt,
+      deload: running?.deload ?? null,
+      deloadAt: running?.deloadAt,
       skips: running?.skips,
     },
     isBack(state, template, place.week, day),
@@ -67,14 +67,16 @@ function followed(library: Library, asked: Prescribed[], log: SessionLog, eviden
     sets: setsOf(log, id),
   }))
   const slotOf = new Map(asked.map(({ id, slot }) => [id, slot]))
-  const groups = followToday(session, (id) => loadingAt(library, evidence, log.place, slotOf.get(id) as Slot))
+  const groups = followToday(session, (id) =>
+    loadingAt(library, evidence, log.location, slotOf.get(id) as Slot),
+  )
   return asked.map((prescribed, i) => ({ ...prescribed, groups: groups[i] ?? prescribed.groups }))
 }
 
 function outcome(prescribed: Prescribed, log: SessionLog): Outcome {
-  const { id, slot, groups, light } = prescribed
+  const { id, slot, groups, deload } = prescribed
   const done = setsOf(log, id)
-  return { prescribed, done, verdict: judge(log.shown?.slots[id] ?? slot, groups, done, light) }
+  return { prescribed, done, verdict: judge(log.shown?.slots[id] ?? slot, groups, done, deload) }
 }
 
 /** A slot's sets by number. */

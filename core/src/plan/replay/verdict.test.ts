@@ -1,12 +1,12 @@
 import type { Verdict } from '../state/fold.ts'
 import { describe, expect, test } from '@jest/globals'
-import type { SetLog, ShownGroup } from '../../member/index.ts'
+import type { SetLog, ShownSets } from '../../member/index.ts'
 import { judge, settle } from './verdict.ts'
 
 const kg = (value: number) => ({ value, unit: 'kg' as const })
 const squat = { exercise: 'backSquat' as const }
-const group = (change: Partial<ShownGroup> = {}): ShownGroup => ({
-  group: 'a',
+const group = (change: Partial<ShownSets> = {}): ShownSets => ({
+  prescription: 'a',
   sets: 3,
   reps: 5,
   target: kg(60),
@@ -58,8 +58,8 @@ describe('a verdict', () => {
   })
 
   test('of a light session is neither hit nor miss, and of none trained is still a skip', () => {
-    expect(judge(squat, [group()], sets(5, 5, 5), true)).toBe('light')
-    expect(judge(squat, [group()], sets(2), true)).toBe('light')
+    expect(judge(squat, [group()], sets(5, 5, 5), true)).toBe('deload')
+    expect(judge(squat, [group()], sets(2), true)).toBe('deload')
     expect(judge(squat, [group()], [], true)).toBe('skip')
   })
 
@@ -92,7 +92,7 @@ describe('what a rule hears once a late log has moved the load', () => {
     ['miss', 65, 62.5, null],
     ['miss', 60, 62.5, { verdict: 'miss', target: kg(62.5) }],
     ['not comparable', 50, 60, { verdict: 'hold', target: kg(60) }],
-    ['light', 50, 60, null],
+    ['deload', 50, 60, null],
     ['skip', 60, 60, null],
   ])('%s at %d shown, %d replayed', (verdict, shown, replayed, want) => {
     expect(settle(verdict, kg(shown), kg(replayed))).toEqual(want)

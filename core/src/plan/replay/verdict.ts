@@ -1,5 +1,5 @@
 import type { Verdict } from '../state/fold.ts'
-import type { SetLog, ShownGroup } from '../../member/index.ts'
+import type { SetLog, ShownSets } from '../../member/index.ts'
 import type { Circuit } from '../../template/index.ts'
 import { kindOf } from '../../goals/index.ts'
 import { compareLoads, lowest, type Load } from '../../units/index.ts'
@@ -14,12 +14,12 @@ import { totalOf } from '../prescribe/onTheBar.ts'
  */
 export function judge(
   { circuit, ...lift }: Lift & { circuit?: Circuit },
-  groups: ShownGroup[],
+  groups: ShownSets[],
   sets: SetLog[],
-  light: boolean,
+  deload: boolean,
 ): Verdict {
   if (!sets.some((set) => isDone(set) || set.state === 'failed')) return 'skip'
-  if (light) return 'light'
+  if (deload) return 'deload'
   if (circuit) return sets.some(isDone) ? 'hit' : 'miss'
   const { exercise, variant } = lift
   if (sets.some((set) => set.exercise !== exercise || set.variant !== variant)) return 'not comparable'
@@ -33,7 +33,7 @@ export function judge(
 }
 
 /** Whether the sets of a group, numbered from the one after `before`, reach what was asked; those beyond `least` are free. */
-function meetsGroup(group: ShownGroup, sets: SetLog[], before: number): boolean {
+function meetsGroup(group: ShownSets, sets: SetLog[], before: number): boolean {
   const { goal } = group
   const kind = goal && kindOf(goal)
   if (goal && kind?.meetsTogether) {
@@ -49,7 +49,7 @@ function meetsGroup(group: ShownGroup, sets: SetLog[], before: number): boolean 
 const setOf = (sets: SetLog[], n: number): SetLog | undefined =>
   sets[n - 1]?.n === n ? sets[n - 1] : sets.find((set) => set.n === n)
 
-function meets(group: ShownGroup, set: SetLog | undefined): boolean {
+function meets(group: ShownSets, set: SetLog | undefined): boolean {
   if (!set || !isDone(set)) return false
   const { reps, goal, option } = group
   const share = option && set.option ? option.percent : 100
@@ -58,7 +58,7 @@ function meets(group: ShownGroup, set: SetLog | undefined): boolean {
   return isReached && isHeavyEnough(group, set)
 }
 
-function isHeavyEnough(group: ShownGroup, set: SetLog): boolean {
+function isHeavyEnough(group: ShownSets, set: SetLog): boolean {
   const [asked, lifted] = [totalOf(group, group), totalOf(group, set)]
   if (!asked || !group.load) return true
   return lifted !== null && compareLoads(lifted, asked) >= 0

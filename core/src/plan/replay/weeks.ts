@@ -19,11 +19,11 @@ import type { Phase, Template } from '../../template/index.ts'
 import { addDays, type Day } from '../../units/index.ts'
 import {
   isReturn,
-  plannedLight,
+  plannedDeload,
   spellChanges,
   trackChanges,
   type Authored,
-  type Spell,
+  type OwnDeload,
 } from '../compile/changes.ts'
 import { segmentOn, templateOf, type Fold } from '../state/fold.ts'
 import type { Evidence } from '../../evidence/index.ts'
@@ -65,11 +65,11 @@ export function open(fold: Fold, day: Day, evidence: Evidence): boolean {
     isCalendar,
     testDay: evidence.testDay !== null && evidence.testDay >= start ? evidence.testDay : null,
     shows: (phase) => signShows(state, phase),
-    weekOf: (phase, phaseWeek, toTest, skipsLight) =>
-      weekOf(weekChanges(template, track, phase, spell, skipsLight), phase, phaseWeek, toTest),
+    weekOf: (phase, phaseWeek, toTest, skipsDeload) =>
+      weekOf(weekChanges(template, track, phase, spell, skipsDeload), phase, phaseWeek, toTest),
     skip: (phase, phaseWeek, toTest) => skipOf(state.course, evidence, day, phase, phaseWeek, toTest),
     hasLeft: ({ id }) => evidence.left.includes(id),
-    light: spell && { id: spell.light.id, at: spell.at, shift: spell.light.shift && !isReturn(spell) },
+    deload: spell && { id: spell.deload.id, at: spell.at, shift: spell.deload.shift && !isReturn(spell) },
   })
   if (!opened) return false
   state.course = opened
@@ -81,32 +81,32 @@ function signShows({ progressions }: FoldState, { weeks }: Phase): boolean {
   if (typeof weeks === 'number') return false
   const { until } = weeks
   return Object.entries(progressions).some(
-    ([key, { run }]) => key.startsWith(`${until.progression}/`) && triggerOf[until.sign].shows(run, until),
+    ([key, { run }]) => key.startsWith(`${until.progression}/`) && triggerOf[until.trigger].fires(run, until),
   )
 }
 
 /** A light spell of the member's own with weeks still to give, its return among them, and how many it has given. */
-function nextSpell({ lights }: Course, evidence: Evidence, day: Day): Spell | null {
-  for (const light of evidence.lights) {
-    const at = lights.filter((id) => id === light.id).length
-    if (light.from <= day && at < light.weeks + light.back.length) return { light, at }
+function nextSpell({ deloads }: Course, evidence: Evidence, day: Day): OwnDeload | null {
+  for (const deload of evidence.deloads) {
+    const at = deloads.filter((id) => id === deload.id).length
+    if (deload.from <= day && at < deload.weeks + deload.back.length) return { deload, at }
   }
   return null
 }
 
 /** The member's word that a planned light week is trained as written, where the week is one and the word is not used up. */
 function skipOf(
-  { lights }: Course,
+  { deloads }: Course,
   { skips }: Evidence,
   day: Day,
   phase: Phase,
   phaseWeek: number,
   toTest: number | null,
 ): Id | null {
-  const word = skips.find(({ id, from }) => from <= day && !lights.includes(id))
+  const word = skips.find(({ id, from }) => from <= day && !deloads.includes(id))
   const spot = { phase: phase.id, phaseWeek, ...(toTest !== null && { toTest }) }
-  const isLightWeek = phase.light.some(({ where }) => mayAct({ ...where, sessions: undefined }, spot))
-  return word && isLightWeek ? word.id : null
+  const isDeloadWeek = phase.deloads.some(({ where }) => mayAct({ ...where, sessions: undefined }, spot))
+  return word && isDeloadWeek ? word.id : null
 }
 
 /** Every change of a week's days: the track's, the phase's light weeks', and the member's own light week's. */
@@ -114,12 +114,12 @@ function weekChanges(
   template: Template,
   track: Id | null,
   phase: Phase,
-  spell: Spell | null,
-  skipsLight: boolean,
+  spell: OwnDeload | null,
+  skipsDeload: boolean,
 ): Authored[] {
   return [
     ...trackChanges(template, track),
-    ...plannedLight(phase, spell ?? undefined, skipsLight),
+    ...plannedDeload(phase, spell ?? undefined, skipsDeload),
     ...(spell ? spellChanges(spell) : []),
   ]
 }
@@ -153,13 +153,13 @@ export function standOn(fold: Fold, day: Day, evidence: Evidence): boolean {
 }
 
 /** The course before a week was opened that nothing was done in. */
-function unopened(course: Course, { phase, phaseWeek, isInserted, light, skips }: RunningWeek): Course {
-  const given = course.lights.lastIndexOf(light ?? '')
+function unopened(course: Course, { phase, phaseWeek, isInserted, deload, skips }: RunningWeek): Course {
+  const given = course.deloads.lastIndexOf(deload ?? '')
   const isFirst = phaseWeek === 1 && !isInserted && course.phase !== phase
   return {
     ...course,
     begun: isFirst ? course.begun.filter((id) => id !== phase) : course.begun,
-    lights: course.lights.filter((id, i) => i !== given && id !== skips),
+    deloads: course.deloads.filter((id, i) => i !== given && id !== skips),
     running: null,
   }
 }

@@ -30,7 +30,7 @@ export type Trained = {
 }
 
 /** What became of a slot, judged by what was shown. */
-export type Verdict = 'hit' | 'miss' | 'skip' | 'light' | 'not comparable'
+export type Verdict = 'hit' | 'miss' | 'skip' | 'deload' | 'not comparable'
 
 /** What became of a slot, with what was asked of it and what was done. */
 export type Outcome = { prescribed: Prescribed; verdict: Verdict; done: SetLog[] }

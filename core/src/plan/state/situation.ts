@@ -4,7 +4,7 @@ import type { Place } from '../../calendar/index.ts'
 import type { Spot } from '../../adjustments/index.ts'
 import type { WhyStep } from '../../words/index.ts'
 import type { Need } from '../../loads/index.ts'
-import type { ShownGroup } from '../../member/index.ts'
+import type { ShownSets } from '../../member/index.ts'
 import type { Slot, Template } from '../../template/index.ts'
 import type { Day, Load } from '../../units/index.ts'
 import type { WarmUpSet } from '../../warmups/index.ts'
@@ -17,14 +17,14 @@ export type Prescribed = {
   id: Id
   slot: Slot
   row: number
-  light: boolean
+  deload: boolean
   warmUps?: WarmUpSet[]
-  groups: ShownGroup[]
+  groups: ShownSets[]
   needs: Need[]
   /** The load of the slot's progression as it is now, where it has one. */
   ruled?: Load
   /** What a track makes of a progression's first load here. */
-  first: { scale: number; rungs: WhyStep[] }
+  first: { scale: number; steps: WhyStep[] }
 }
 
 /** Everything a session is prescribed from. */

@@ -22,7 +22,7 @@ export type FoldState = {
   /** The heaviest load trained, by phase and slot, where rows are counted back from a test day. */
   heaviest: Record<string, Load>
   /** The load on the bar in each role of a progression, when it was last trained, and when last in a light week. */
-  roles: Record<string, { normal?: RoleLoad; light?: RoleLoad }>
+  roles: Record<string, { normal?: RoleLoad; deload?: RoleLoad }>
   /** The heaviest load of groups that are asked at last time's, by slot, group and lift. */
   lastLoads: Record<string, { load: Load; date: Day }>
   /** What each lift has moved in the latest week that it was trained in, reps times load. */

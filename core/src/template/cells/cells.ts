@@ -5,13 +5,13 @@ import { sourceKinds, sourceOf, type LoadBasis, percentBefore } from '../../load
 import { percentField } from '../../parsing/index.ts'
 import { formatSeconds, parseSeconds } from '../../units/index.ts'
 import { isOverMax } from '../computed.ts'
-import { limits, setGroupShape } from '../read/shape.ts'
+import { limits, setPrescriptionShape } from '../read/shape.ts'
 import {
   fixable,
-  groupParts,
+  setKinds,
   setStyles,
   type Fixable,
-  type SetGroup,
+  type SetPrescription,
   type Slot,
   type Template,
 } from '../types.ts'
@@ -28,7 +28,7 @@ export const detailFields = [
   'bands',
   'least',
   'stop',
-  'part',
+  'kind',
   'over',
 ] as const
 export type SheetField = (typeof cellFields)[number]
@@ -49,13 +49,13 @@ export const cellNames: Record<CellField, string> = {
   bands: 'bands',
   least: 'the fewest sets',
   stop: 'sign that ends them',
-  part: 'part',
+  kind: 'part',
   over: 'more than the 1RM',
   fixed: 'fixed here',
 }
 
 /** A cell as it is read and typed: "3", "8-10", "5+", "0:45", "75%", "75% TM", "rule", "free", "2", "3:00", "31X0". */
-export function formatCell(library: Library, field: CellField, group: SetGroup): string {
+export function formatCell(library: Library, field: CellField, group: SetPrescription): string {
   const write: Partial<Record<CellField, () => string>> = {
     goal: () => kindOf(group.goal).cell(group.goal),
     load: () => sourceOf[group.load.of].cell(group.load, library),
@@ -68,16 +68,16 @@ export function formatCell(library: Library, field: CellField, group: SetGroup):
   return write[field]?.() ?? (value === undefined ? '' : value === true ? 'yes' : String(value))
 }
 
-const setGroupFields = setGroupShape.fields as unknown as Partial<Record<CellField, Schema>>
+const setGroupFields = setPrescriptionShape.fields as unknown as Partial<Record<CellField, Schema>>
 
-export type TypedCell = { value: SetGroup[CellField] | null; error?: undefined } | { error: string }
+export type TypedCell = { value: SetPrescription[CellField] | null; error?: undefined } | { error: string }
 
 /** What was typed into a cell as its value, or a plain sentence about what it takes. Nothing typed clears RIR and rest. */
 export function parseCell(
   library: Library,
   field: CellField,
   text: string,
-  group: SetGroup,
+  group: SetPrescription,
   slot: Slot,
   template: Template,
 ): TypedCell {
@@ -98,11 +98,11 @@ export function parseCell(
     bands: () => ofShape(field, text.trim(), 'Bands: their name and number, up to 60 characters.'),
     least: () => wholeCell(typed, 1, group.sets, 'The fewest sets'),
     stop: () => ofShape(field, text.trim(), 'The sign that ends the sets: up to 80 characters.'),
-    part: () =>
+    kind: () =>
       ofShape(
         field,
-        groupParts.find((one) => one.toLowerCase() === typed) ?? typed,
-        `Part: one of ${groupParts.join(', ')}.`,
+        setKinds.find((one) => one.toLowerCase() === typed) ?? typed,
+        `Part: one of ${setKinds.join(', ')}.`,
       ),
     over: () => yesCell(typed, 'More than the 1RM'),
     fixed: () => parseFixed(typed),
@@ -137,7 +137,7 @@ function yesCell(typed: string, what: string): TypedCell {
 /** A value as the file's own reader takes it. */
 function ofShape(field: CellField, value: string, error: string): TypedCell {
   return setGroupFields[field]?.isValidSync(value, { strict: true })
-    ? { value: value as SetGroup[CellField] }
+    ? { value: value as SetPrescription[CellField] }
     : { error }
 }
 
@@ -161,7 +161,7 @@ function parseGoal(typed: string): TypedCell {
 function parseLoad(
   library: Library,
   typed: string,
-  group: SetGroup,
+  group: SetPrescription,
   slot: Slot,
   template: Template,
 ): TypedCell {
@@ -185,7 +185,7 @@ function parseLoad(
       error:
         'More than 100% of the 1RM only in a test, or where the details of the line say that it is meant.',
     }
-  if ((basis.of === 'progression' || basis.of === 'role') && !slot.follows.length)
+  if ((basis.of === 'progression' || basis.of === 'role') && !slot.uses.length)
     return { error: 'This slot follows no progression: give it a percent.' }
   if (basis.of === 'trainingMax' && template.trainingMax === undefined)
     return { error: 'This template states no training max.' }

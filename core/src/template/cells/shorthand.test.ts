@@ -1,7 +1,7 @@
 import { describe, expect, test } from '@jest/globals'
 import fc from 'fast-check'
 import { fixtureNames, readFixture } from '../../../fixtures/read.ts'
-import type { SetGroup, Slot, Template } from '../types.ts'
+import type { SetPrescription, Slot, Template } from '../types.ts'
 import { formatSets, readLine, readSets } from './shorthand.ts'
 import { shorthandExamples } from './shorthandExamples.ts'
 
@@ -11,7 +11,7 @@ const library = {}
 const slot: Slot = {
   exercise: 'backSquat',
   by: 'week',
-  follows: [{ progression: 'squat', role: 'main' }],
+  uses: [{ progression: 'squat', role: 'main' }],
   rows: {},
 }
 const template = {
@@ -22,9 +22,9 @@ const template = {
 } as unknown as Template
 /** A bare percent is of the training max where there is one. */
 const plain: Template = { ...template, trainingMax: undefined }
-const read = (typed: string, now: SetGroup[] = []) =>
+const read = (typed: string, now: SetPrescription[] = []) =>
   readSets(library, typed, now, slot, /TM/.test(typed) ? template : plain)
-const sets = (typed: string, now: SetGroup[] = []) => {
+const sets = (typed: string, now: SetPrescription[] = []) => {
   const { groups, fault } = read(typed, now)
   if (!groups) throw new Error(fault)
   return groups
@@ -49,7 +49,7 @@ describe('shorthand', () => {
       const draft = Object.values(versions)[0] as Template
       for (const own of Object.values(draft.slots))
         for (const row of Object.values(own.rows).flat()) {
-          if (own.circuit || row.some(({ load }) => 'slot' in load || 'group' in load)) continue
+          if (own.circuit || row.some(({ load }) => 'slot' in load || 'prescription' in load)) continue
           const back = readSets(library, formatSets(library, row), row, own, draft)
           expect([name, formatSets(library, row), back.fault ?? back.groups]).toEqual([
             name,

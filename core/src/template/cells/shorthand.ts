@@ -10,11 +10,11 @@ import {
 import { formatCell, parseCell, type CellField } from './cells.ts'
 import { limits } from '../read/shape.ts'
 import { inShorthand, linesOf } from './wordings.ts'
-import type { SetGroup, Slot, Template } from '../types.ts'
+import type { SetPrescription, Slot, Template } from '../types.ts'
 
 /** Sets as they were understood, or a plain sentence about what was not, with the piece of the text that it speaks of. */
 export type ReadSets =
-  { groups: SetGroup[]; fault?: undefined } | { fault: string; piece: string; groups?: undefined }
+  { groups: SetPrescription[]; fault?: undefined } | { fault: string; piece: string; groups?: undefined }
 
 /**
  * Reads sets from trade shorthand: "5 x 5 @ 75% R2 rest 3:00", several lines parted by semicolons. Sets, reps, load, and what else is
@@ -23,15 +23,15 @@ export type ReadSets =
 export function readSets(
   library: Library,
   typed: string,
-  now: SetGroup[],
+  now: SetPrescription[],
   slot: Slot,
   template: Template,
 ): ReadSets {
   const pieces = linesOf(typed)
   if (!pieces.length) return { fault: 'Sets like 3 x 8, or 5 x 5 @ 75% R2 rest 3:00.', piece: typed }
-  if (pieces.length > limits.groups)
-    return { fault: `At most ${limits.groups} lines in a slot.`, piece: typed }
-  const groups: SetGroup[] = []
+  if (pieces.length > limits.prescriptions)
+    return { fault: `At most ${limits.prescriptions} lines in a slot.`, piece: typed }
+  const groups: SetPrescription[] = []
   for (const [i, piece] of pieces.entries()) {
     const base = now[i] ?? {
       id: freeId(now, groups, i),
@@ -47,7 +47,7 @@ export function readSets(
 }
 
 /** Sets as they would be typed; reading it gives the same sets. */
-export const formatSets = (library: Library, groups: readonly SetGroup[]): string =>
+export const formatSets = (library: Library, groups: readonly SetPrescription[]): string =>
   groups.map((group) => formatPiece(library, group)).join('; ')
 
 /** What was typed for a whole line of a session: an exercise, or the first words of it, and its sets if they are said. */
@@ -118,7 +118,7 @@ const details: { field: CellField; found: RegExp; write(text: string): string }[
   { field: 'tempo', found: /(?:^|[\s,])tempo\s+([0-9x]{4})(?=$|[\s,])/i, write: (text) => `tempo ${text}` },
   { field: 'perSide', found: /(?:^|[\s,])((?:each|per|a) side)(?=$|[\s,])/i, write: () => 'each side' },
   {
-    field: 'part',
+    field: 'kind',
     found: /(?:^|[\s,])(top set|back-?offs?(?: sets?)?|as a test)(?=$|[\s,])/i,
     write: (text) => ({ top: 'top set', backOff: 'back-offs', test: 'as a test' })[text] ?? text,
   },
@@ -135,12 +135,13 @@ const details: { field: CellField; found: RegExp; write(text: string): string }[
   { field: 'option', found: /(?:^|[\s,])or\s+(\d+\s*%\s+[^,]+?)(?=$|,)/i, write: (text) => `or ${text},` },
 ]
 
-type ReadPiece = { group: SetGroup; fault?: undefined } | { fault: string; piece: string; group?: undefined }
+type ReadPiece =
+  { group: SetPrescription; fault?: undefined } | { fault: string; piece: string; group?: undefined }
 
 function readPiece(
   library: Library,
   typed: string,
-  base: SetGroup,
+  base: SetPrescription,
   slot: Slot,
   template: Template,
   isNew: boolean,
@@ -175,7 +176,7 @@ function readPiece(
     (text) => parseCell(library, 'goal', text, group, slot, template).error === undefined,
   )
   const isTop =
-    isNew && sets === undefined && said.some(([field, text]) => field === 'part' && text === 'top')
+    isNew && sets === undefined && said.some(([field, text]) => field === 'kind' && text === 'top')
   for (const [field, text] of [
     ['sets', isTop ? '1' : sets],
     ['goal', goal],
@@ -199,7 +200,7 @@ function readPiece(
 }
 
 /** Whether a goal is one thing to be done, where nothing is said of sets: a total, a time to beat, a run. */
-function isOneOf(library: Library, goal: SetGroup['goal'], { exercise }: Lift): boolean {
+function isOneOf(library: Library, goal: SetPrescription['goal'], { exercise }: Lift): boolean {
   const key = keyOf(goal)
   if (key === 'seconds' || key === 'distance')
     return exerciseOf(library, { exercise }).pattern === 'conditioning'
@@ -214,7 +215,7 @@ function wordFor(field: CellField, match: RegExpExecArray): string | null {
     return Number.isInteger(left) ? String(left) : null
   }
   if (field === 'perSide' || field === 'over') return 'yes'
-  if (field === 'part') return /^top/i.test(text) ? 'top' : /test$/i.test(text) ? 'test' : 'backOff'
+  if (field === 'kind') return /^top/i.test(text) ? 'top' : /test$/i.test(text) ? 'test' : 'backOff'
   return text
 }
 
@@ -244,7 +245,7 @@ function divide(text: string, isGoal: (text: string) => boolean): Divided {
 function misspelt(
   library: Library,
   text: string,
-  group: SetGroup,
+  group: SetPrescription,
   slot: Slot,
   template: Template,
 ): string | undefined {
@@ -255,7 +256,7 @@ function misspelt(
   return field && parseCell(library, field, value || '?', group, slot, template).error
 }
 
-function formatPiece(library: Library, group: SetGroup): string {
+function formatPiece(library: Library, group: SetPrescription): string {
   const goal = formatCell(library, 'goal', group)
   const head = `${formatCell(library, 'sets', group)} × ${goal} @ ${formatCell(library, 'load', group)}`
   const texts = details.flatMap(({ field, write }) => {
@@ -268,12 +269,12 @@ function formatPiece(library: Library, group: SetGroup): string {
 }
 
 /** What is not lifted has no load; the member chooses any other. */
-export function usualLoad(library: Library, { exercise }: Lift): SetGroup['load'] {
+export function usualLoad(library: Library, { exercise }: Lift): SetPrescription['load'] {
   const { pattern } = exerciseOf(library, { exercise })
   return { of: pattern === 'trunk' || pattern === 'conditioning' || pattern === 'jump' ? 'none' : 'free' }
 }
 
-function freeId(now: SetGroup[], made: SetGroup[], at: number): string {
+function freeId(now: SetPrescription[], made: SetPrescription[], at: number): string {
   const taken = new Set([...now, ...made].map(({ id }) => id))
   for (let n = at + 1; ; n++) if (!taken.has(String(n))) return String(n)
 }

@@ -1,6 +1,6 @@
 import type { Id } from '../../parsing/index.ts'
 import { readLength, readRows } from '../read/read.ts'
-import { readLight } from '../read/readAdjustment.ts'
+import { readDeload } from '../read/readAdjustment.ts'
 import { limits, phaseShape } from '../read/shape.ts'
 import { rowWeeks, type Phase } from '../types.ts'
 import { changed, defineCommand, gone } from './command.ts'
@@ -29,11 +29,11 @@ export const addPhase = defineCommand<{
   },
   check(checker, draft, { phase: id, value, rows }) {
     const path = `phases.${id}`
-    const { weeks: _, light: __, ...head } = value
+    const { weeks: _, deloads: __, ...head } = value
     checker.check(phaseShape.pick(['id', 'name', 'rotation', 'perWeek', 'ends', 'defaults']), head, path)
     if (value.id !== id) checker.add(`${path}.id`, `the id ${id}`, value.id)
     if (!readLength(checker, value.weeks, `${path}.weeks`)) return
-    value.light.forEach((one, i) => void readLight(checker, one, `${path}.light[${i}]`, rowWeeks(value)))
+    value.deloads.forEach((one, i) => void readDeload(checker, one, `${path}.deloads[${i}]`, rowWeeks(value)))
     findUnknown(checker, draft, value.rotation, path)
     findTooLong(checker, [...draft.phases, value])
     if (draft.phases.length >= limits.phases) checker.add('phases', `at most ${limits.phases} phases`, id)

@@ -18,7 +18,7 @@ export const addSession = defineCommand<{ do: 'addSession'; session: Id; value: 
     if (!checker.check(sessionShape, value, path)) return
     if (slotsOf(value).length)
       checker.add(path, 'a session without slots', slotsOf(value), 'Add them after it.')
-    findSameNames(checker, value.parts, path)
+    findSameNames(checker, value.sections, path)
   },
   say: (_library, _draft, { value }) => `Session added: ${value.name}`,
   inverse: (command) => ({ ...command, do: 'removeSession' }),

@@ -9,12 +9,12 @@ export const addSlot = defineCommand<{
   do: 'addSlot'
   slot: Id
   session: Id
-  part?: string
+  section?: string
   after: Id
   value: Slot
 }>({
   do: 'addSlot',
-  apply(draft, { slot, session: id, part, after, value }) {
+  apply(draft, { slot, session: id, section: part, after, value }) {
     const session = draft.sessions[id]
     if (!session) return gone('The session')
     if (draft.slots[slot])

@@ -30,18 +30,18 @@ const samples: Command[] = [
   { do: 'setHead', field: 'note', from: null, to: 'Read the weekly note.' },
   { do: 'setPhase', phase: 'one', field: 'defaults', from: null, to: { rest: 120 } },
   {
-    do: 'setLight',
+    do: 'setDeloads',
     phase: 'one',
-    from: phase.light,
+    from: phase.deloads,
     to: [{ id: 'l', do: { kind: 'scaleLoad', by: -10 }, where: { weeks: [2] } }],
   },
   { do: 'movePhase', phase: 'one', from: null, to: 'two' },
-  { do: 'addSession', session: 'c', value: { name: 'Third', parts: [{ name: 'Main', slots: [] }] } },
+  { do: 'addSession', session: 'c', value: { name: 'Third', sections: [{ name: 'Main', slots: [] }] } },
   { do: 'setSession', session: 'a', field: 'name', from: 'Session A', to: 'Monday' },
   {
-    do: 'setParts',
+    do: 'setSections',
     session: 'a',
-    from: draft.sessions.a?.parts ?? [],
+    from: draft.sessions.a?.sections ?? [],
     to: [{ name: 'All', minutes: 50, slots: ['a-bench', 'a-squat', 'a-curl'] }],
   },
   { do: 'moveSlot', slot: 'a-curl', from: spot, to: { ...spot, after: '' } },
@@ -116,12 +116,12 @@ describe('a command', () => {
       do: 'addSlot',
       slot: 'mine',
       session: spot.session,
-      part: spot.part,
+      section: spot.section,
       after: 'a-curl',
       value: slot,
     }
     const put = applied(gone, renewCommand(gone, added) as Command)
-    expect(spotOf(put, 'mine')).toEqual({ session: spot.session, part: spot.part, after: spot.after })
+    expect(spotOf(put, 'mine')).toEqual({ session: spot.session, section: spot.section, after: spot.after })
     expect(renewCommand(gone, { do: 'removeSlot', slot: 'a-curl', ...spot, value: slot })).toBeNull()
     expect(renewCommand(gone, { do: 'moveSlot', slot: 'a-curl', from: spot, to: null })).toBeNull()
 
@@ -168,13 +168,13 @@ describe('a command', () => {
     ],
     [
       'parts that lose a slot',
-      { do: 'setParts', session: 'a', from: [], to: [{ name: 'Main', slots: ['a-squat'] }] },
+      { do: 'setSections', session: 'a', from: [], to: [{ name: 'Main', slots: ['a-squat'] }] },
       'the same slots as before',
     ],
     [
       'a light week that raises',
       {
-        do: 'setLight',
+        do: 'setDeloads',
         phase: 'one',
         from: [],
         to: [{ id: 'l', do: { kind: 'points', by: 5 }, where: { weeks: [1] } }],
@@ -198,11 +198,11 @@ describe('a command', () => {
     const command: Command = {
       do: 'moveSlot',
       slot: 'a-squat',
-      from: { session: 'a', part: 'Main', after: '' },
-      to: { session: 'b', part: 'Main', after: 'b-bench' },
+      from: { session: 'a', section: 'Main', after: '' },
+      to: { session: 'b', section: 'Main', after: 'b-bench' },
     }
     const after = applied(draft, command)
-    expect(after.sessions.b?.parts[0]?.slots).toEqual(['b-squat', 'b-bench', 'a-squat', 'b-deadlift'])
+    expect(after.sessions.b?.sections[0]?.slots).toEqual(['b-squat', 'b-bench', 'a-squat', 'b-deadlift'])
     expect(applied(after, invert(command))).toEqual(draft)
   })
 

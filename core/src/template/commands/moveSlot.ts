@@ -19,7 +19,7 @@ export const moveSlot = defineCommand<{ do: 'moveSlot'; slot: Id; from: Spot | n
     if (!to) return lifted
     const target = lifted.sessions[to.session]
     if (!target) return gone('The session')
-    const placed = putIn(target, slot, to.after, to.part)
+    const placed = putIn(target, slot, to.after, to.section)
     return placed ? withSession(lifted, to.session, placed) : gone('The slot before it')
   },
   check(checker, draft, { from, to }) {

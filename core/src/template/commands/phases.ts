@@ -1,9 +1,9 @@
 import { wholeField, type Checker, type Id } from '../../parsing/index.ts'
 import { limits } from '../read/shape.ts'
-import { nominalWeeks, type Phase, type SetGroup, type Template } from '../types.ts'
+import { nominalWeeks, type Phase, type SetPrescription, type Template } from '../types.ts'
 
 /** Rows by slot, of one phase. */
-export type PhaseRows = Record<Id, SetGroup[][]>
+export type PhaseRows = Record<Id, SetPrescription[][]>
 
 /** The rows that slots have in a phase. */
 export const rowsOf = ({ slots }: Pick<Template, 'slots'>, phase: Id): PhaseRows =>

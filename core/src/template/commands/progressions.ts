@@ -6,7 +6,7 @@ import { changed, gone, isConflict, type Conflict } from './command.ts'
 
 /** "Progression of back squat". */
 export function progressionName(library: Library, { slots }: Pick<Template, 'slots'>, id: Id): string {
-  const slot = Object.values(slots).find(({ follows }) =>
+  const slot = Object.values(slots).find(({ uses: follows }) =>
     follows.some(({ progression }) => progression === id),
   )
   return slot ? `Progression of ${liftName(library, slot).toLowerCase()}` : 'The progression'
@@ -38,7 +38,7 @@ export function changeStage(
 export function checkFollowers(checker: Checker, after: Template | Conflict, id: Id): void {
   if (isConflict(after)) return
   for (const [slotId, slot] of Object.entries(after.slots)) {
-    if (!slot.follows.some(({ progression }) => progression === id)) continue
+    if (!slot.uses.some(({ progression }) => progression === id)) continue
     findSlotEnds(checker, after, slot, at('slots', slotId))
     findUnheard(checker, after, slot, at('slots', slotId))
   }

@@ -9,7 +9,7 @@ export const removeSlot = defineCommand<{
   do: 'removeSlot'
   slot: Id
   session: Id
-  part?: string
+  section?: string
   after: Id
   value: Slot
 }>({

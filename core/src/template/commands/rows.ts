@@ -1,11 +1,11 @@
 import type { Library } from '../../library/index.ts'
 import type { Id } from '../../parsing/index.ts'
 import { formatCell } from '../cells/cells.ts'
-import type { SetGroup, Slot, Template } from '../types.ts'
+import type { SetPrescription, Slot, Template } from '../types.ts'
 import { withSlot } from './slots.ts'
 
 /** "3 × 5 @ 75%, 2 × 8 @ 65%". */
-export const sayRow = (library: Library, groups: readonly SetGroup[]): string =>
+export const sayRow = (library: Library, groups: readonly SetPrescription[]): string =>
   groups
     .map((group) => {
       const [sets, goal, load] = (['sets', 'goal', 'load'] as const).map((field) =>
@@ -21,7 +21,7 @@ export function withRow(
   slot: Slot,
   phase: Id,
   row: number,
-  groups: SetGroup[],
+  groups: SetPrescription[],
 ): Template {
   const rows = (slot.rows[phase] ?? []).map((one, i) => (i === row ? groups : one))
   return withSlot(draft, id, { ...slot, rows: { ...slot.rows, [phase]: rows } })

@@ -2,28 +2,28 @@ import type { Id } from '../../parsing/index.ts'
 import { cellNames, formatCell, type CellField } from '../cells/cells.ts'
 import { slotName } from '../compare/sayAdjustment.ts'
 import { readGoal, readLoad } from '../read/read.ts'
-import { setGroupShape } from '../read/shape.ts'
+import { setPrescriptionShape } from '../read/shape.ts'
 import { findOverMax, findSlotEnds } from '../read/slotEnds.ts'
-import type { SetGroup } from '../types.ts'
+import type { SetPrescription } from '../types.ts'
 import { changed, defineCommand, fromNow, gone, swapped } from './command.ts'
 import { withRow } from './rows.ts'
 import { fieldOf, same, withField } from './values.ts'
 
 /** The value of a cell, null where it is empty. */
-export type Cell = SetGroup[CellField] | null
+export type Cell = SetPrescription[CellField] | null
 
 export const setCell = defineCommand<{
   do: 'setCell'
   slot: Id
   phase: Id
   row: number
-  group: Id
+  prescription: Id
   field: CellField
   from: Cell
   to: Cell
 }>({
   do: 'setCell',
-  apply(draft, { slot: id, phase, row, group: groupId, field, from, to }) {
+  apply(draft, { slot: id, phase, row, prescription: groupId, field, from, to }) {
     const slot = draft.slots[id]
     const groups = slot?.rows[phase]?.[row]
     const group = groups?.find((one) => one.id === groupId)
@@ -34,15 +34,15 @@ export const setCell = defineCommand<{
         (library) => `${slotName(library, draft, id)}, ${cellNames[field]},`,
         (library: Parameters<typeof formatCell>[0]) => formatCell(library, field, group) || 'empty',
       )
-    const next: SetGroup = withField(group, field, to)
+    const next: SetPrescription = withField(group, field, to)
     const after = groups.map((one) => (one === group ? next : one))
     return withRow(draft, id, slot, phase, row, after)
   },
-  check(checker, draft, { slot: id, phase, row, group: groupId, field, to }) {
+  check(checker, draft, { slot: id, phase, row, prescription: groupId, field, to }) {
     const path = `slots.${id}.rows.${phase}[${row}].${field}`
     if (field === 'goal') return void readGoal(checker, to, path)
     if (field !== 'load')
-      return void checker.check(setGroupShape.pick([field]), { [field]: to ?? undefined }, path)
+      return void checker.check(setPrescriptionShape.pick([field]), { [field]: to ?? undefined }, path)
     const load = readLoad(checker, to, path)
     const slot = draft.slots[id]
     if (!load || !slot) return
@@ -51,7 +51,7 @@ export const setCell = defineCommand<{
     findSlotEnds(checker, draft, { ...slot, rows }, path)
     findOverMax(checker, draft, { ...slot, rows }, path)
   },
-  say(library, draft, { slot: id, row, phase, group, field, from, to }) {
+  say(library, draft, { slot: id, row, phase, prescription: group, field, from, to }) {
     const slot = draft.slots[id]
     const own = slot?.rows[phase]?.[row]?.find((one) => one.id === group)
     const said = (value: Cell) => (own && formatCell(library, field, withField(own, field, value))) || 'empty'
@@ -59,7 +59,7 @@ export const setCell = defineCommand<{
     return `${slotName(library, draft, id)}${week}: ${cellNames[field]} ${said(from)} → ${said(to)}`
   },
   inverse: swapped,
-  renew: fromNow(({ slots }, { slot, phase, row, group, field }) =>
+  renew: fromNow(({ slots }, { slot, phase, row, prescription: group, field }) =>
     fieldOf(
       slots[slot]?.rows[phase]?.[row]?.find(({ id }) => id === group),
       field,

@@ -17,7 +17,7 @@ const fieldNames = {
   warmUp: 'the warm-up',
   missed: 'what becomes of missed weeks',
   away: 'the way back after weeks away',
-  lightPolicy: 'when light weeks come',
+  deloadPolicy: 'when light weeks come',
   note: 'the note',
 } satisfies Partial<Record<keyof Template, string>>
 

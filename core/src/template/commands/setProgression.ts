@@ -24,7 +24,7 @@ export const setProgression = defineCommand<SetProgression>({
     const { progression: id, to } = command
     const path = at('progressions', id)
     if (to === null) {
-      const follower = Object.values(draft.slots).find(({ follows }) =>
+      const follower = Object.values(draft.slots).find(({ uses: follows }) =>
         follows.some(({ progression }) => progression === id),
       )
       const fix = 'Let the slot follow another first.'

@@ -2,7 +2,7 @@ import { at, type Id } from '../../parsing/index.ts'
 import { slotName } from '../compare/sayAdjustment.ts'
 import { readRow } from '../read/read.ts'
 import { findOverMax, findSlotEnds } from '../read/slotEnds.ts'
-import type { SetGroup } from '../types.ts'
+import type { SetPrescription } from '../types.ts'
 import { changed, defineCommand, fromNow, gone, swapped } from './command.ts'
 import { sayRow, withRow } from './rows.ts'
 import { same } from './values.ts'
@@ -13,8 +13,8 @@ export const setRow = defineCommand<{
   slot: Id
   phase: Id
   row: number
-  from: SetGroup[]
-  to: SetGroup[]
+  from: SetPrescription[]
+  to: SetPrescription[]
 }>({
   do: 'setRow',
   apply(draft, { slot: id, phase, row, from, to }) {

@@ -47,8 +47,8 @@ describe('another rule in place of one', () => {
     ['nothing at all', {}, `progressions.${progression}.stages.rule`],
     ['a rule without numbers', { rule: 'wave' }, `progressions.${progression}.stages.params`],
     ['numbers of another rule', { rule: 'wave', params }, `progressions.${progression}.stages.params`],
-    ['sets that cannot carry it', exampleOf('plusSet'), 'follows'],
-    ['a role that it has not', exampleOf('volumeHeavy'), 'follows'],
+    ['sets that cannot carry it', exampleOf('amrapSet'), 'uses'],
+    ['a role that it has not', exampleOf('volumeHeavy'), 'uses'],
   ])('is refused at its place: %s', (_, to, path) => {
     const [issue] = checkCommand(library, template, put(to))
     expect(issue?.path).toContain(path)
@@ -68,7 +68,7 @@ describe('another rule in place of one', () => {
 })
 
 describe('the cells that a rule writes', () => {
-  const [slot] = Object.values(template.slots).filter(({ follows }) =>
+  const [slot] = Object.values(template.slots).filter(({ uses: follows }) =>
     follows.some((one) => one.progression === progression),
   )
   const row = Object.values(slot?.rows ?? {})[0]?.[0] ?? []

@@ -11,9 +11,9 @@ type Field = keyof typeof fieldNames
 type Value = Slot[Field] | null
 
 const fieldNames = {
-  group: 'superset',
+  superset: 'superset',
   note: 'note',
-  turns: 'lifts in turn',
+  rotation: 'lifts in turn',
   circuit: 'circuit',
   capStep: 'the step that caps it',
   counts: 'what it counts for',

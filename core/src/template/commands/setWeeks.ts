@@ -1,6 +1,6 @@
 import type { Id } from '../../parsing/index.ts'
 import { readLength, readRows } from '../read/read.ts'
-import { nominalWeeks, rowWeeks, type Length, type Phase, type SetGroup } from '../types.ts'
+import { nominalWeeks, rowWeeks, type Length, type Phase, type SetPrescription } from '../types.ts'
 import { asMeant, changed, defineCommand, gone, swapped } from './command.ts'
 import { findTooLong, phaseName, withPhase, type PhaseRows } from './phases.ts'
 import { same } from './values.ts'
@@ -51,7 +51,12 @@ export const setWeeks = defineCommand<{
 })
 
 /** Rows made longer by what is given, the last one again where there is none; or shorter, where the ones taken are those that were meant. */
-function resized(list: SetGroup[][], was: number, is: number, rows: SetGroup[][]): SetGroup[][] | null {
+function resized(
+  list: SetPrescription[][],
+  was: number,
+  is: number,
+  rows: SetPrescription[][],
+): SetPrescription[][] | null {
   if (is < was) return same(list.slice(is), rows) ? list.slice(0, is) : null
   const last = list[list.length - 1] ?? []
   return [...list, ...Array.from({ length: is - was }, (_, i) => rows[i] ?? last)]

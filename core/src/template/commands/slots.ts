@@ -7,14 +7,14 @@ import { slotsOf, type Session, type Slot, type Template } from '../types.ts'
 import { same } from './values.ts'
 
 /** Where a slot stands: in a part of a session, behind another slot or, with an empty `after`, first. */
-export type Spot = { session: Id; part: string; after: Id }
+export type Spot = { session: Id; section: string; after: Id }
 
 /** Where a slot stands now. */
 export function spotOf({ sessions }: Pick<Template, 'sessions'>, slot: Id): Spot | null {
-  for (const [session, { parts }] of Object.entries(sessions))
+  for (const [session, { sections: parts }] of Object.entries(sessions))
     for (const { name, slots } of parts) {
       const place = slots.indexOf(slot)
-      if (place >= 0) return { session, part: name, after: slots[place - 1] ?? '' }
+      if (place >= 0) return { session, section: name, after: slots[place - 1] ?? '' }
     }
   return null
 }
@@ -25,7 +25,7 @@ export function spotNow(
   { session: id, part, after }: { session: Id; part?: string; after: Id },
   slot?: Id,
 ): Spot | null {
-  const parts = sessions[id]?.parts
+  const parts = sessions[id]?.sections
   const own =
     parts?.find(({ slots }) => slots.includes(after)) ??
     parts?.find(({ name }) => name === part) ??
@@ -33,24 +33,24 @@ export function spotNow(
   if (!own) return null
   const others = own.slots.filter((one) => one !== slot)
   const isThere = after === '' || others.includes(after)
-  return { session: id, part: own.name, after: isThere ? after : (others.at(-1) ?? '') }
+  return { session: id, section: own.name, after: isThere ? after : (others.at(-1) ?? '') }
 }
 
 /** A slot put behind another, or first in the named part; null where the other has gone. */
 export function putIn(session: Session, slot: Id, after: Id, part?: string): Session | null {
-  const at = session.parts.findIndex((one) => (after ? one.slots.includes(after) : one.name === part))
+  const at = session.sections.findIndex((one) => (after ? one.slots.includes(after) : one.name === part))
   if (at < 0) return null
-  const parts = session.parts.map((one, i) => {
+  const parts = session.sections.map((one, i) => {
     if (i !== at) return one
     const place = one.slots.indexOf(after) + 1
     return { ...one, slots: [...one.slots.slice(0, place), slot, ...one.slots.slice(place)] }
   })
-  return { ...session, parts }
+  return { ...session, sections: parts }
 }
 
 export const without = (session: Session, slot: Id): Session => ({
   ...session,
-  parts: session.parts.map((part) =>
+  sections: session.sections.map((part) =>
     part.slots.includes(slot) ? { ...part, slots: part.slots.filter((one) => one !== slot) } : part,
   ),
 })

@@ -2,7 +2,7 @@
 export const same = (a: unknown, b: unknown): boolean => a === b || canonical(a) === canonical(b)
 
 /** JSON with sorted keys: a database may give an object's keys back in another order. */
-function canonical(value: unknown): string {
+export function canonical(value: unknown): string {
   return JSON.stringify(value, (_, inner: unknown) =>
     typeof inner === 'object' && inner !== null && !Array.isArray(inner)
       ? Object.fromEntries(Object.entries(inner).sort(([a], [b]) => (a < b ? -1 : 1)))

@@ -45,8 +45,8 @@ describe('what changed between two versions', () => {
       copy.missed = 'drop'
       const [first] = copy.phases
       if (first) Object.assign(first, { weeks: 3, perWeek: 2 })
-      first?.light.push({ id: 'l', do: { kind: 'scaleLoad', by: -10 }, where: { weeks: [3] } })
-      copy.sessions.a?.parts[0]?.slots.reverse()
+      first?.deloads.push({ id: 'l', do: { kind: 'scaleLoad', by: -10 }, where: { weeks: [3] } })
+      copy.sessions.a?.sections[0]?.slots.reverse()
       copy.tracks.lighter?.changes.shift()
       delete copy.tracks.more
     })

@@ -48,7 +48,7 @@ function compareHead(library: Library, before: Template, after: Template): Diffe
     'Missed weeks': ({ missed }) => missed,
     'After an absence': ({ away }) => (away ? `of ${away.weeks} weeks, load ${away.back}%` : 'as written'),
     Rounding: ({ rounding }) => rounding,
-    'Light weeks': ({ lightPolicy = 'both' }) => lightPolicy,
+    'Light weeks': ({ deloadPolicy: deloadPolicy = 'both' }) => deloadPolicy,
     'Warm-up': ({ warmUp }) => sayWarmUp(warmUp),
   }
   return Object.entries(said).flatMap(([where, say]) => changed(where, say(before), say(after)))
@@ -64,7 +64,7 @@ function comparePhases(library: Library, before: Template, after: Template): Dif
   const length = ({ weeks }: Phase) =>
     typeof weeks === 'number'
       ? String(weeks)
-      : `${weeks.least} to ${weeks.most}, until ${triggerOf[weeks.until.sign].sentence(weeks.until)}`
+      : `${weeks.least} to ${weeks.most}, until ${triggerOf[weeks.until.trigger].sentence(weeks.until)}`
   const pairs = pairUp(
     Object.fromEntries(before.phases.map((phase) => [phase.id, phase])),
     Object.fromEntries(after.phases.map((phase) => [phase.id, phase])),
@@ -81,8 +81,8 @@ function comparePhases(library: Library, before: Template, after: Template): Dif
       ...changed(`${where}, sessions in turn`, rotation(before, was), rotation(after, is)),
       ...compareLists(
         `${where}, light weeks`,
-        was.light.map(sayIn(library, before)),
-        is.light.map(sayIn(library, after)),
+        was.deloads.map(sayIn(library, before)),
+        is.deloads.map(sayIn(library, after)),
       ),
     ]
   })
@@ -99,7 +99,7 @@ export function sayDefaults({ defaults = {} }: { defaults?: Defaults }): string 
   return said.join(', ') || 'nothing'
 }
 
-const sayParts = ({ parts }: Session): string =>
+const sayParts = ({ sections: parts }: Session): string =>
   parts.map(({ name, minutes }) => (minutes ? `${name} ${minutes} min` : name)).join(', ')
 
 const sayIn = (library: Library, template: Template) => (adjustment: Adjustment) => {
@@ -128,11 +128,11 @@ function compareSlots(library: Library, before: Template, after: Template): Diff
     if (!was) return [{ where: slotName(library, after, id), what: 'added' }]
     if (!is) return [{ where: slotName(library, before, id), what: 'removed; what was logged in it stays' }]
     const where = slotName(library, after, id)
-    const ruled = (slot: Slot) => slot.follows.map(({ progression }) => progression).join(', ') || 'none'
+    const ruled = (slot: Slot) => slot.uses.map(({ progression }) => progression).join(', ') || 'none'
     return [
       ...changed(where, liftName(library, was), liftName(library, is)),
       ...changed(`${where}, note`, was.note ?? 'none', is.note ?? 'none'),
-      ...changed(`${where}, superset`, was.group ?? 'none', is.group ?? 'none'),
+      ...changed(`${where}, superset`, was.superset ?? 'none', is.superset ?? 'none'),
       ...changed(`${where}, counts for`, sayCounts(was), sayCounts(is)),
       ...changed(`${where}, progressions`, ruled(was), ruled(is)),
       ...changed(`${where}, turns`, sayTurns(library, was), sayTurns(library, is)),
@@ -195,7 +195,7 @@ function compareRows(
 const rowWords: Record<RowClock, string> = {
   week: 'week',
   exposure: 'exposure',
-  place: 'place',
+  day: 'day',
   toTest: 'row',
 }
 const byId = (row: Slot['rows'][string][number] = []) =>
@@ -217,7 +217,7 @@ function runs(rows: number[]): string {
 function compareProgressions(library: Library, before: Template, after: Template): Difference[] {
   return pairUp(before.progressions, after.progressions).flatMap(({ id, was, is }) => {
     const template = is ? after : before
-    const slot = Object.values(template.slots).find(({ follows }) =>
+    const slot = Object.values(template.slots).find(({ uses: follows }) =>
       follows.some((one) => one.progression === id),
     )
     const where = `Progression of ${slot ? liftName(library, slot).toLowerCase() : id}`
@@ -232,17 +232,17 @@ export const sayProgression = ({ stages, inPhases = [] }: Progression): string =
       const wait = waits ? ' It waits for a good technique mark.' : ''
       const sentence = ruleOf[rule].sentence(params) + wait
       const goes = offers ? 'the next is offered:' : 'the lift goes on to:'
-      return until ? `${sentence} ${capital(triggerOf[until.sign].sentence(until))}, ${goes}` : sentence
+      return until ? `${sentence} ${capital(triggerOf[until.trigger].sentence(until))}, ${goes}` : sentence
     }),
     ...inPhases.map(({ phase, rule, params }) => `In phase ${phase}: ${ruleOf[rule].sentence(params)}`),
   ].join(' ')
 
 /** "in turn with Front squat, every 3 weeks"; "none" where a slot keeps its lift. */
-export const sayTurns = (library: Library, { turns }: Pick<Slot, 'turns'>): string => {
+export const sayTurns = (library: Library, { rotation: turns }: Pick<Slot, 'rotation'>): string => {
   if (!turns) return 'none'
-  const what = { week: 'week', place: 'place of the week', phase: 'phase' }[turns.by]
+  const what = { week: 'week', day: 'day of the week', phase: 'phase' }[turns.by]
   const every =
-    turns.every === 1 ? `every ${what}` : `every ${turns.every} ${what.replace(/^(week|place|phase)/, '$1s')}`
+    turns.every === 1 ? `every ${what}` : `every ${turns.every} ${what.replace(/^(week|day|phase)/, '$1s')}`
   return `in turn with ${turns.with.map((lift) => liftName(library, lift)).join(', ')}, ${every}`
 }
 

@@ -10,7 +10,7 @@ import type { Id } from '../../parsing/index.ts'
 import { liftName, type Library } from '../../library/index.ts'
 import { sourceOf } from '../../loads/index.ts'
 import { formatDay } from '../../units/index.ts'
-import type { SetGroup, Template } from '../types.ts'
+import type { SetPrescription, Template } from '../types.ts'
 
 /** A difference in words: where it is, and what it is. */
 export type Difference = { where: string; what: string }
@@ -25,12 +25,12 @@ export function trackAt(
   template: Template,
   track: Id,
   spot: Spot,
-  groups: readonly SetGroup[],
+  groups: readonly SetPrescription[],
 ): string[] {
   const { changes = [], name = '' } = template.tracks[track] ?? {}
   return changes
     .filter(({ do: change, where }) => {
-      const { onSlot, onGroup } = changeOf[change.kind]
+      const { onSlot, onSets: onGroup } = changeOf[change.kind]
       if (!actsOn(where, spot)) return false
       return onSlot !== undefined || groups.some((group) => onGroup?.(asDraft(group), change, name))
     })
@@ -38,7 +38,7 @@ export function trackAt(
 }
 
 /** A group as changes see it: one without a load has no percent. */
-function asDraft({ sets, load, rir, goal }: SetGroup): GroupDraft {
+function asDraft({ sets, load, rir, goal }: SetPrescription): GroupDraft {
   const percent = 'percent' in load && load.percent !== undefined ? load.percent : 100
   return {
     sets,
@@ -82,6 +82,8 @@ function placesOf(library: Library, template: Template, where: Where): string[] 
 export function slotName(library: Library, { slots, sessions }: Template, id: Id): string {
   const slot = slots[id]
   if (!slot) return id
-  const session = Object.values(sessions).find(({ parts }) => parts.some((part) => part.slots.includes(id)))
+  const session = Object.values(sessions).find(({ sections: parts }) =>
+    parts.some((part) => part.slots.includes(id)),
+  )
   return session ? `${liftName(library, slot)} (${session.name})` : liftName(library, slot)
 }

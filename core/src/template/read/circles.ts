@@ -35,8 +35,8 @@ function readBy({ slots }: Template, id: Id): Set<Id> {
     if (other !== undefined && other !== id) found.add(other)
     const role = sourceOf[load.of].readsRole?.(load)
     if (role === undefined) continue
-    const own = new Set(slot?.follows.map(({ progression }) => progression))
-    for (const [one, { follows }] of Object.entries(slots))
+    const own = new Set(slot?.uses.map(({ progression }) => progression))
+    for (const [one, { uses: follows }] of Object.entries(slots))
       if (follows.some((follow) => own.has(follow.progression) && follow.role === role)) found.add(one)
   }
   return found

@@ -7,7 +7,7 @@ import { ruleOf, type RuleKind } from '../../progressions/index.ts'
 import {
   nominalWeeks,
   slotsOf,
-  type Part,
+  type Section,
   type Phase,
   type Progression,
   type Slot,
@@ -24,7 +24,7 @@ export function findLooseEnds(checker: Checker, template: Template): void {
   for (const [id, slot] of Object.entries(template.slots))
     findSlot(checker, template, id, slot, sessionOf.get(id))
   const followed = new Set(
-    Object.values(template.slots).flatMap(({ follows }) => follows.map((f) => f.progression)),
+    Object.values(template.slots).flatMap(({ uses: follows }) => follows.map((f) => f.progression)),
   )
   for (const [id, progression] of Object.entries(template.progressions)) {
     const path = at('progressions', id)
@@ -93,17 +93,17 @@ function findSessions(checker: Checker, template: Template): Map<Id, Id> {
       )
     const count = slotsOf(session).length
     if (count > limits.slots) checker.add(at('sessions', id), `at most ${limits.slots} slots`, count)
-    session.parts.forEach((part, i) =>
+    session.sections.forEach((part, i) =>
       part.slots.forEach((slot, j) => {
-        const path = `${at(at(at('sessions', id), 'parts'), i)}.slots[${j}]`
+        const path = `${at(at(at('sessions', id), 'sections'), i)}.slots[${j}]`
         if (!slots[slot]) checker.add(path, 'a slot of this template', slot, known(slots))
         else if (sessionOf.has(slot))
           checker.add(path, 'a slot that stands once', slot, 'Copy it under an id of its own.')
         sessionOf.set(slot, id)
       }),
     )
-    session.parts.forEach((part, i) =>
-      findTurns(checker, template, part, at(at(at('sessions', id), 'parts'), i)),
+    session.sections.forEach((part, i) =>
+      findTurns(checker, template, part, at(at(at('sessions', id), 'sections'), i)),
     )
   }
   for (const { do: change } of changes) {
@@ -114,16 +114,16 @@ function findSessions(checker: Checker, template: Template): Map<Id, Id> {
 }
 
 /** Slots whose loads read one another cannot trade places. */
-function findTurns(checker: Checker, { slots }: Template, part: Part, path: string): void {
-  if (!part.turns) return
+function findTurns(checker: Checker, { slots }: Template, part: Section, path: string): void {
+  if (!part.rotation) return
   if (part.slots.length < 2)
-    checker.add(at(path, 'turns'), 'two slots or more to take turns', part.slots.length)
+    checker.add(at(path, 'rotation'), 'two slots or more to rotate', part.slots.length)
   for (const id of part.slots)
     for (const { load } of Object.values(slots[id]?.rows ?? {}).flat(2)) {
       const { slot: other } = sourceOf[load.of].reads?.(load) ?? {}
       if (other === undefined || other === id || !part.slots.includes(other)) continue
       const fix = 'Take the turns away, or base the load on something else.'
-      return checker.add(at(path, 'turns'), 'slots whose loads do not read one another', id, fix)
+      return checker.add(at(path, 'rotation'), 'slots whose loads do not read one another', id, fix)
     }
 }
 

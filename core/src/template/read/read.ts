@@ -1,5 +1,5 @@
 import type { Adjustment } from '../../adjustments/index.ts'
-import { type Id, at, Checker, isId, type Issue } from '../../parsing/index.ts'
+import { type Id, at, Checker, fieldIn, fixForRetired, isId, type Issue } from '../../parsing/index.ts'
 import { sourceKinds, sourceOf, type LoadBasis, type SourceKind } from '../../loads/index.ts'
 import { goalKeys, goalOf, keyOf, type Goal } from '../../goals/index.ts'
 import { exerciseIds, type Library } from '../../library/index.ts'
@@ -8,17 +8,19 @@ import { triggerKinds, triggerOf, type TriggerBasis, type TriggerKind } from '..
 import { warmUpNames, warmUpOf, type WarmUp, type WarmUpName } from '../../warmups/index.ts'
 import { findLooseEnds, findUnfinished } from './looseEnds.ts'
 import { findOverMax } from './slotEnds.ts'
-import { readAdjustment, readLight } from './readAdjustment.ts'
+import { readAdjustment, readDeload } from './readAdjustment.ts'
 import { settleExercises } from './readExercises.ts'
 import { readKind } from './readKind.ts'
+import { templateFormat, upgradeTemplate } from './upgrades/index.ts'
+import { placeIn1 } from './upgrades/template1.ts'
 import {
   headShape,
   limits,
-  partShape,
+  sectionShape,
   phaseShape,
   progressionShape,
   sessionShape,
-  setGroupShape,
+  setPrescriptionShape,
   slotShape,
   stageShape,
   trackShape,
@@ -27,16 +29,16 @@ import {
 } from './shape.ts'
 import {
   rowWeeks,
-  type Follow,
+  type Use,
   type Length,
-  type Part,
+  type Section,
   type Phase,
   type PhaseRule,
   type Progression,
   type ProgressionStage,
   type RowClock,
   type Session,
-  type SetGroup,
+  type SetPrescription,
   type Slot,
   type Template,
   type Track,
@@ -48,7 +50,7 @@ export type ReadTemplate =
   | { template?: undefined; library?: undefined; issues: Issue[] }
 
 /**
- * Reads a template of format 1 from parsed JSON, beside the library of its gym: shape first, then references, then completeness. Defaults are written
+ * Reads a template of format 2, or of an earlier one, from parsed JSON, beside the library of its gym: shape first, then references, then completeness. Defaults are written
  * out, and one row for a phase becomes a row for each of its weeks. Either a whole template or located faults, never half.
  */
 export function readTemplate(input: unknown, library: Library = {}): ReadTemplate {
@@ -77,13 +79,26 @@ function read(
   more: (checker: Checker, template: Template) => void,
 ): ReadTemplate {
   const checker = new Checker(library)
-  const { format } = (input ?? {}) as { format?: unknown }
-  if (typeof format === 'number' && format > 1) {
-    const fix =
-      'It was written by a newer version, and is left as it is: bring this one up to date, or have it written in format 1.'
-    checker.add('format', 'the number 1, the format that is read here', format, fix)
+  const format = fieldIn(input, 'format')
+  if (typeof format === 'number' && format > templateFormat) {
+    const expected = `the number ${templateFormat}, or an earlier format`
+    const fix = `It was written by a newer version of Young Oak, and is left as it is. Update this one, or save the file in format ${templateFormat}.`
+    checker.add('format', expected, format, fix)
     return { issues: checker.issues }
   }
+  const result = readToday(checker, upgradeTemplate(input), more)
+  return result.issues ? { issues: result.issues.map((issue) => asWritten(issue, format)) } : result
+}
+
+/** A fault at the place where it stands in the file, whose format may be an earlier one. */
+export const asWritten = (issue: Issue, format: unknown): Issue =>
+  format === 1 ? { ...issue, path: placeIn1(issue.path) } : issue
+
+function readToday(
+  checker: Checker,
+  input: unknown,
+  more: (checker: Checker, template: Template) => void,
+): ReadTemplate {
   const written = checker.check(headShape, input, '')
   const head = written && settleExercises(checker, written)
   if (!head || checker.issues.length) return { issues: checker.issues }
@@ -92,7 +107,7 @@ function read(
     .filter((phase) => phase !== undefined)
   const warmUp = head.warmUp === undefined ? undefined : readWarmUp(checker, head.warmUp, 'warmUp')
   const template: Template = {
-    format: 1,
+    format: 2,
     name: head.name,
     ...(head.note && { note: head.note }),
     ...(head.trainingMax && { trainingMax: head.trainingMax }),
@@ -100,7 +115,7 @@ function read(
     missed: head.missed ?? 'hold',
     ...(head.away && { away: head.away }),
     rounding: head.rounding ?? 'nearest',
-    ...(head.lightPolicy && { lightPolicy: head.lightPolicy }),
+    ...(head.deloadPolicy && { deloadPolicy: head.deloadPolicy }),
     ...(warmUp && { warmUp }),
     phases,
     sessions: readMap(checker, head.sessions, 'sessions', readSession),
@@ -138,8 +153,8 @@ function readPhase(checker: Checker, value: unknown, path: string): Phase | unde
   const phase = checker.check(phaseShape, value, path)
   const weeks = phase && readLength(checker, phase.weeks, at(path, 'weeks'))
   if (!phase || !weeks) return undefined
-  const light = ((phase.light ?? []) as unknown[]).map((one, i) =>
-    readLight(checker, one, at(at(path, 'light'), i), rowWeeks({ weeks } as Phase)),
+  const deloads = ((phase.deloads ?? []) as unknown[]).map((one, i) =>
+    readDeload(checker, one, at(at(path, 'deloads'), i), rowWeeks({ weeks } as Phase)),
   )
   return {
     id: phase.id,
@@ -147,7 +162,7 @@ function readPhase(checker: Checker, value: unknown, path: string): Phase | unde
     weeks,
     rotation: phase.rotation as Id[],
     perWeek: phase.perWeek,
-    light: light.filter((one) => one !== undefined),
+    deloads: deloads.filter((one) => one !== undefined),
     ...(phase.ends && { ends: phase.ends }),
     ...(phase.defaults && { defaults: phase.defaults as Phase['defaults'] }),
   }
@@ -165,7 +180,7 @@ export function readLength(checker: Checker, value: unknown, path: string): Leng
 }
 
 const readSign = (checker: Checker, value: unknown, path: string): TriggerBasis | undefined =>
-  readKind(checker, value, path, 'sign', triggerKinds, (kind) => triggerOf[kind as TriggerKind])
+  readKind(checker, value, path, 'trigger', triggerKinds, (kind) => triggerOf[kind as TriggerKind])
 
 export function readTrack(checker: Checker, value: unknown, path: string): Track | undefined {
   const track = checker.check(trackShape, value, path)
@@ -179,12 +194,12 @@ export function readTrack(checker: Checker, value: unknown, path: string): Track
 function readSession(checker: Checker, value: unknown, path: string): Session | undefined {
   const session = checker.check(sessionShape, value, path)
   if (!session) return undefined
-  const parts = (session.parts as unknown[]).map((part, i) =>
-    checker.check(partShape, part, at(at(path, 'parts'), i)),
+  const sections = (session.sections as unknown[]).map((section, i) =>
+    checker.check(sectionShape, section, at(at(path, 'sections'), i)),
   )
   return {
     name: session.name,
-    parts: parts.filter((part) => part !== undefined) as Part[],
+    sections: sections.filter((section) => section !== undefined) as Section[],
     ...(session.defaults && { defaults: session.defaults as Session['defaults'] }),
   }
 }
@@ -200,13 +215,13 @@ export function readSlot(checker: Checker, value: unknown, path: string, phases:
     if (!phase) checker.add(place, `a phase of this template (${phases.map((one) => one.id).join(', ')})`, id)
     else rows[id] = readRows(checker, list, place, by, phase)
   }
-  const follows = ((slot.follows ?? []) as { progression: Id; role?: Follow['role'] }[]).map(
-    ({ progression, role = 'main' }): Follow => ({ progression, role }),
+  const uses = ((slot.uses ?? []) as { progression: Id; role?: Use['role'] }[]).map(
+    ({ progression, role = 'main' }): Use => ({ progression, role }),
   )
   const { warmUp: given, ...rest } = slot as { warmUp?: unknown }
   const warmUp =
     given === undefined || given === 'none' ? given : readWarmUp(checker, given, at(path, 'warmUp'))
-  return { ...rest, ...(warmUp !== undefined && { warmUp }), follows, by, rows } as Slot
+  return { ...rest, ...(warmUp !== undefined && { warmUp }), uses, by, rows } as Slot
 }
 
 export const readWarmUp = (checker: Checker, value: unknown, path: string): WarmUp | undefined =>
@@ -219,18 +234,18 @@ export function readRows(
   path: string,
   by: RowClock,
   phase: Phase,
-): SetGroup[][] {
+): SetPrescription[][] {
   const weeks = rowWeeks(phase)
   const fits: Record<RowClock, (count: number) => boolean> = {
     week: (count) => count === 1 || count === weeks,
     exposure: (count) => count <= limits.weeks,
-    place: (count) => count <= phase.perWeek,
+    day: (count) => count <= phase.perWeek,
     toTest: (count) => count <= limits.weeks,
   }
   const expected: Record<RowClock, string> = {
     week: `${weeks} rows, one for each week of the phase, or one row for all of them`,
     exposure: `1 to ${limits.weeks} rows, one for each exposure`,
-    place: `1 to ${phase.perWeek} rows, one for each place of the week`,
+    day: `1 to ${phase.perWeek} rows, one for each day of the week`,
     toTest: `1 to ${limits.weeks} rows, the last one for the week of the test`,
   }
   if (!Array.isArray(value) || !value.length || !fits[by](value.length)) {
@@ -241,22 +256,22 @@ export function readRows(
   return by !== 'week' || rows.length === weeks ? rows : Array.from({ length: weeks }, () => rows[0] ?? [])
 }
 
-export function readRow(checker: Checker, value: unknown, path: string): SetGroup[] {
-  if (!Array.isArray(value) || value.length < 1 || value.length > limits.groups) {
-    checker.add(path, `a list of 1 to ${limits.groups} groups of sets`, value)
+export function readRow(checker: Checker, value: unknown, path: string): SetPrescription[] {
+  if (!Array.isArray(value) || value.length < 1 || value.length > limits.prescriptions) {
+    checker.add(path, `a list of 1 to ${limits.prescriptions} groups of sets`, value)
     return []
   }
   const ids = new Set<Id>()
   return value.flatMap((piece, i) => {
     const place = at(path, i)
-    const group = checker.check(setGroupShape, piece, place)
+    const group = checker.check(setPrescriptionShape, piece, place)
     if (!group) return []
     const load = readLoad(checker, group.load, at(place, 'load'))
     const goal = readGoal(checker, group.goal, at(place, 'goal'))
     const id = group.id ?? String(i + 1)
     if (ids.has(id)) checker.add(at(place, 'id'), 'an id of its own in the row', id)
     ids.add(id)
-    return load && goal ? [{ ...group, id, goal, load } as SetGroup] : []
+    return load && goal ? [{ ...group, id, goal, load } as SetPrescription] : []
   })
 }
 
@@ -321,7 +336,7 @@ function readRule(
 ): Pick<Stage, 'rule' | 'params'> | undefined {
   const rule = given as unknown as RuleKind
   if (!ruleKinds.includes(rule)) {
-    checker.add(at(path, 'rule'), `one of ${ruleKinds.join(', ')}`, rule)
+    checker.add(at(path, 'rule'), `one of ${ruleKinds.join(', ')}`, rule, fixForRetired(rule, ruleKinds))
     return undefined
   }
   const read = checker.check(ruleOf[rule].params, params, at(path, 'params'))

@@ -20,25 +20,25 @@ export function readAdjustment(checker: Checker, value: unknown, path: string): 
 }
 
 /** A light week's: it lowers something, raises nothing, and says in which weeks of the phase. */
-export function readLight(
+export function readDeload(
   checker: Checker,
   value: unknown,
   path: string,
   weeks: number,
 ): Adjustment | undefined {
-  const light = readAdjustment(checker, value, path)
-  if (!light) return undefined
-  if (!changeOf[light.do.kind].lightens(light.do)) {
+  const deload = readAdjustment(checker, value, path)
+  if (!deload) return undefined
+  if (!changeOf[deload.do.kind].lightens(deload.do)) {
     const expected = 'a change that lowers something and raises nothing'
-    checker.add(at(path, 'do'), expected, light.do, 'A light week is never heavier.')
+    checker.add(at(path, 'do'), expected, deload.do, 'A light week is never heavier.')
   }
   const where = at(path, 'where')
-  if (!light.where.weeks && !light.where.toTest)
+  if (!deload.where.weeks && !deload.where.toTest)
     checker.add(at(where, 'weeks'), 'the weeks of the phase that are light', undefined, 'Add it.')
-  light.where.weeks?.forEach((week, i) => {
+  deload.where.weeks?.forEach((week, i) => {
     if (week > weeks) checker.add(at(at(where, 'weeks'), i), `a week of this phase, 1 to ${weeks}`, week)
   })
-  return light
+  return deload
 }
 
 export const readChange = (checker: Checker, value: unknown, path: string): Change | undefined =>

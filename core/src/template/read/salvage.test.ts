@@ -26,7 +26,7 @@ describe('a file with faults', () => {
     const kept = changed(({ slots }) => Object.assign(slots?.['a-curl'] ?? {}, { exercise: 'fluxPress' }))
     if (!kept.template) throw new Error(kept.issues.map(formatIssue).join())
     expect(kept.leftOut).toEqual(['slots.a-curl'])
-    expect(kept.template.sessions.a?.parts[0]?.slots).toEqual(['a-squat', 'a-bench'])
+    expect(kept.template.sessions.a?.sections[0]?.slots).toEqual(['a-squat', 'a-bench'])
     expect(kept.issues[0]?.path).toBe('slots.a-curl.exercise')
   })
 
@@ -47,16 +47,18 @@ describe('a file with faults', () => {
   })
 
   test('of a newer format is left as it is, and says what to do', () => {
-    const { template, issues } = salvageTemplate({ ...file(), format: 2, somethingNew: true })
+    const { template, issues } = salvageTemplate({ ...file(), format: 3, somethingNew: true })
     expect(template).toBeUndefined()
     expect(issues.map(formatIssue)).toEqual([
-      expect.stringMatching(/^format: expected the number 1.*newer version.*bring this one up to date/),
+      expect.stringMatching(
+        /^format: expected the number 2, or an earlier format.*newer version.*Update this one/,
+      ),
     ])
   })
 
   test('a session without slots is a draft and no version', () => {
     const made = file() as never as { sessions: Record<string, object>; phases: { rotation: string[] }[] }
-    made.sessions.empty = { name: 'Empty', parts: [{ name: 'Main', slots: [] }] }
+    made.sessions.empty = { name: 'Empty', sections: [{ name: 'Main', slots: [] }] }
     made.phases[0]?.rotation.push('empty')
     expect(readDraft(made).issues).toBeUndefined()
     expect(readTemplate(made).issues?.map(formatIssue)).toEqual([

@@ -1,6 +1,7 @@
 import type { Library } from '../../library/index.ts'
-import type { Issue } from '../../parsing/index.ts'
-import { readDraft } from './read.ts'
+import { fieldIn, type Issue } from '../../parsing/index.ts'
+import { asWritten, readDraft } from './read.ts'
+import { upgradeTemplate } from './upgrades/index.ts'
 import type { Template } from '../types.ts'
 
 /** What can be kept of a file with faults: the template without the pieces that hold them, and what was left out. */
@@ -14,7 +15,12 @@ type Json = Record<string, unknown>
  * Reads a file and, where it has faults, reads it again without the pieces that hold them: a key that is unknown, a slot, a track, a
  * progression, a light week. What a template cannot be without is never made up: then nothing is kept.
  */
-export function salvageTemplate(input: unknown, library: Library = {}): Salvaged {
+export function salvageTemplate(given: unknown, library: Library = {}): Salvaged {
+  const salvaged = salvage(upgradeTemplate(given), library)
+  return { ...salvaged, issues: salvaged.issues.map((issue) => asWritten(issue, fieldIn(given, 'format'))) }
+}
+
+function salvage(input: unknown, library: Library): Salvaged {
   const first = readDraft(input, library)
   if (first.template) return { ...first, issues: [], leftOut: [] }
   const { issues } = first
@@ -49,12 +55,12 @@ function dropPiece(file: Json, issue: Issue): string | null {
   if (issue.expected.startsWith('one of the keys ')) return dropKey(file, path)
   if (kind === 'slots' && id !== undefined) return dropSlot(file, id)
   if (kind !== undefined && id !== undefined) return dropEntry(file, kind, id)
-  const [, phase, light] = /^phases\[(\d+)\]\.light\[(\d+)\]/.exec(path) ?? []
-  if (light !== undefined) return dropAt(file, ['phases', Number(phase), 'light'], Number(light), path)
+  const [, phase, deload] = /^phases\[(\d+)\]\.deloads\[(\d+)\]/.exec(path) ?? []
+  if (deload !== undefined) return dropAt(file, ['phases', Number(phase), 'deloads'], Number(deload), path)
   const [, session] = /^sessions\.([\w:-]+)$/.exec(path) ?? []
   if (session !== undefined && /in the rotation/.test(issue.expected))
     return dropEntry(file, 'sessions', session)
-  const spare = ['note', 'away', 'lightPolicy', 'warmUp', 'maxes', 'rounding', 'trainingMax', 'missed']
+  const spare = ['note', 'away', 'deloadPolicy', 'warmUp', 'maxes', 'rounding', 'trainingMax', 'missed']
   const [head = ''] = path.split(/[.[]/)
   if (spare.includes(head) && head in file) {
     delete file[head]
@@ -79,8 +85,7 @@ function dropEntry(file: Json, kind: string, id: string): string | null {
   delete entries[id]
   if (kind === 'progressions')
     for (const slot of Object.values((file.slots ?? {}) as Record<string, Json>)) {
-      if (Array.isArray(slot.follows))
-        slot.follows = slot.follows.filter((one: Json) => one?.progression !== id)
+      if (Array.isArray(slot.uses)) slot.uses = slot.uses.filter((one: Json) => one?.progression !== id)
     }
   return `${kind}.${id}`
 }
@@ -89,8 +94,8 @@ function dropEntry(file: Json, kind: string, id: string): string | null {
 function dropSlot(file: Json, id: string): string | null {
   if (!dropEntry(file, 'slots', id)) return null
   for (const session of Object.values((file.sessions ?? {}) as Record<string, Json>))
-    for (const part of (Array.isArray(session?.parts) ? session.parts : []) as Json[])
-      if (Array.isArray(part?.slots)) part.slots = part.slots.filter((one: unknown) => one !== id)
+    for (const section of (Array.isArray(session?.sections) ? session.sections : []) as Json[])
+      if (Array.isArray(section?.slots)) section.slots = section.slots.filter((one: unknown) => one !== id)
   return `slots.${id}`
 }
 

@@ -18,27 +18,27 @@ import { muscles } from '../../library/index.ts'
 import { repTables } from '../../maxes/index.ts'
 import {
   fixable,
-  groupParts,
+  setKinds,
   missedPolicies,
   rowClocks,
   setStyles,
-  turnClocks,
-  lightPolicies,
+  rotationClocks,
+  deloadPolicies,
 } from '../types.ts'
 
 /**
- * The pieces of template format 1. The reader checks a file against them piece by piece, the JSON Schema is assembled
+ * The pieces of template format 2. The reader checks a file against them piece by piece, the JSON Schema is assembled
  * from the same ones. What is `laterField` here is a piece of its own.
  */
 export const limits = {
   weeks: 60,
   rotation: 12,
   slots: 24,
-  parts: 8,
+  sections: 8,
   sets: 30,
-  groups: 12,
+  prescriptions: 12,
   phases: 24,
-  light: 20,
+  deload: 20,
   tracks: 12,
   changes: 60,
   stages: 8,
@@ -72,9 +72,9 @@ const defaultsField = () =>
     .meta({ expected: 'what slots inherit, like {"rir": 2, "rest": 180, "tempo": "31X0"}' })
 
 export const headShape = strictObject({
-  format: mixed<1>((value): value is 1 => value === 1)
+  format: mixed<2>((value): value is 2 => value === 2)
     .required()
-    .meta({ expected: 'the number 1', json: { const: 1 } }),
+    .meta({ expected: 'the number 2, or 1', json: { const: 2 } }),
   name: textField('the name of the template', 120).required(),
   note: textField('a note', 4000),
   trainingMax: numberField('percent of the 1RM, 50 to 100', 50, 100),
@@ -104,7 +104,7 @@ export const headShape = strictObject({
     .default(undefined)
     .meta({ expected: 'what a member comes back to' }),
   rounding: choiceField(['nearest', 'down', 'up']),
-  lightPolicy: choiceField(lightPolicies),
+  deloadPolicy: choiceField(deloadPolicies),
   warmUp: laterField('a warm-up like {"kind": "fewSets", "sets": 2}'),
   phases: listField('phases', limits.phases).required(),
   sessions: laterField('sessions by id').required(),
@@ -122,7 +122,7 @@ export const phaseShape = strictObject({
     .of(idField())
     .required(),
   perWeek: wholeField('sessions a week', 1, 14).required(),
-  light: listField('light-week adjustments', limits.light, 0),
+  deloads: listField('light-week adjustments', limits.deload, 0),
   ends: choiceField(['test day']),
   defaults: defaultsField(),
 })
@@ -163,16 +163,16 @@ export const whereShape = strictObject({
 
 export const sessionShape = strictObject({
   name: textField('the session’s name', 80).required(),
-  parts: listField('parts', limits.parts).required(),
+  sections: listField('parts', limits.sections).required(),
   defaults: defaultsField(),
 })
 
-export const partShape = strictObject({
+export const sectionShape = strictObject({
   name: textField('the part’s name', 60).required(),
   minutes: wholeField('minutes', 1, 240),
   slots: listField('slot ids in order', limits.slots, 0).of(idField()).required(),
-  turns: strictObject({
-    by: choiceField(['week', 'place']).required(),
+  rotation: strictObject({
+    by: choiceField(['week', 'day']).required(),
     every: wholeField('weeks, or places, between turns', 1, 26).required(),
   })
     .default(undefined)
@@ -182,20 +182,20 @@ export const partShape = strictObject({
 export const slotShape = strictObject({
   exercise: exerciseField().required(),
   variant: textField('a variant', 60),
-  group: textField('the letter of a superset', 2),
+  superset: textField('the letter of a superset', 2),
   note: textField('a note', 500),
-  follows: listField('progressions that the slot follows', 4, 0).of(
+  uses: listField('progressions that the slot follows', 4, 0).of(
     strictObject({
       progression: idField('a progression’s id').required(),
-      role: mixed<string | { byPlace: string[] }>(isRole).meta({
-        expected: 'a role, or {"byPlace": [role, …]}',
+      role: mixed<string | { byDay: string[] }>(isRole).meta({
+        expected: 'a role, or {"byDay": [role, …]}',
         json: {
           oneOf: [
             { type: 'string' },
             {
               type: 'object',
-              properties: { byPlace: { type: 'array', minItems: 1, items: { type: 'string' } } },
-              required: ['byPlace'],
+              properties: { byDay: { type: 'array', minItems: 1, items: { type: 'string' } } },
+              required: ['byDay'],
               additionalProperties: false,
             },
           ],
@@ -203,9 +203,9 @@ export const slotShape = strictObject({
       }),
     }),
   ),
-  turns: strictObject({
+  rotation: strictObject({
     with: listField('lifts that take the slot in turn', 6).of(liftField().required()).required(),
-    by: choiceField(turnClocks).required(),
+    by: choiceField(rotationClocks).required(),
     every: wholeField('weeks, places or phases between turns', 1, 26).required(),
   })
     .default(undefined)
@@ -237,13 +237,13 @@ export const slotShape = strictObject({
   rows: laterField('rows by phase id').required(),
 })
 
-export const setGroupShape = strictObject({
+export const setPrescriptionShape = strictObject({
   id: idField('the group’s id, the same in every week'),
   sets: wholeField('sets', 1, limits.sets).required(),
   lift: liftField(),
   goal: laterField('a goal like {"reps": 5}').required(),
   load: laterField('a load basis like {"of": "max", "percent": 75}').required(),
-  part: choiceField(groupParts),
+  kind: choiceField(setKinds),
   over: trueField('true, where more than the 1RM is meant'),
   ...inherited,
   fixed: listField('what stands as it is written where a rule would write its own', fixable.length).of(
@@ -285,13 +285,13 @@ export const stageShape = strictObject({
   waits: choiceField(['technique']),
 })
 
-function isRole(value: unknown): value is string | { byPlace: string[] } {
+function isRole(value: unknown): value is string | { byDay: string[] } {
   if (typeof value === 'string') return value.length > 0
-  const { byPlace, ...rest } = (value ?? {}) as { byPlace?: unknown }
+  const { byDay, ...rest } = (value ?? {}) as { byDay?: unknown }
   return (
-    Array.isArray(byPlace) &&
-    byPlace.length > 0 &&
-    byPlace.every((role) => typeof role === 'string') &&
+    Array.isArray(byDay) &&
+    byDay.length > 0 &&
+    byDay.every((role) => typeof role === 'string') &&
     !Object.keys(rest).length
   )
 }

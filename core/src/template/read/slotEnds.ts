@@ -7,8 +7,8 @@ import { rulesOf, type Slot, type Template } from '../types.ts'
 
 /** What a slot's progressions and loads need of the slot itself and of the template. */
 export function findSlotEnds(checker: Checker, template: Template, slot: Slot, path: string): void {
-  slot.follows.forEach(({ progression: id, role }, i) => {
-    const place = at(at(path, 'follows'), i)
+  slot.uses.forEach(({ progression: id, role }, i) => {
+    const place = at(at(path, 'uses'), i)
     const progression = template.progressions[id]
     if (!progression)
       checker.add(
@@ -19,7 +19,7 @@ export function findSlotEnds(checker: Checker, template: Template, slot: Slot, p
       )
     for (const { rule } of rulesOf(progression)) {
       const { roles } = ruleOf[rule]
-      for (const one of typeof role === 'string' ? [role] : role.byPlace)
+      for (const one of typeof role === 'string' ? [role] : role.byDay)
         if (!roles.includes(one))
           checker.add(at(place, 'role'), `a role of ${rule}: ${roles.join(', ')}`, one)
     }
@@ -56,7 +56,7 @@ export function findOverMax(checker: Checker, template: Template, { rows }: Slot
 }
 
 /** The lines of a circuit have a lift each, and nothing else has. */
-function findLines(checker: Checker, { circuit, rows, follows }: Slot, path: string): void {
+function findLines(checker: Checker, { circuit, rows, uses: follows }: Slot, path: string): void {
   for (const [phase, list] of Object.entries(rows))
     list.forEach((row, i) =>
       row.forEach(({ lift }, j) => {
@@ -66,11 +66,16 @@ function findLines(checker: Checker, { circuit, rows, follows }: Slot, path: str
       }),
     )
   if (circuit && follows.length)
-    checker.add(at(path, 'follows'), 'no progression: a circuit is scored as one thing', follows)
+    checker.add(at(path, 'uses'), 'no progression: a circuit is scored as one thing', follows)
 }
 
 /** Two progressions of one slot must write different things. */
-function findRivals(checker: Checker, { progressions }: Template, { follows }: Slot, path: string): void {
+function findRivals(
+  checker: Checker,
+  { progressions }: Template,
+  { uses: follows }: Slot,
+  path: string,
+): void {
   const writer = new Map<string, Id>()
   follows.forEach(({ progression: id }, i) => {
     const writes = new Set(rulesOf(progressions[id]).flatMap(({ rule }) => ruleOf[rule].writes))
@@ -78,7 +83,7 @@ function findRivals(checker: Checker, { progressions }: Template, { follows }: S
       const rival = writer.get(what)
       if (rival !== undefined)
         checker.add(
-          at(at(path, 'follows'), i),
+          at(at(path, 'uses'), i),
           `a progression that does not write the ${what} too`,
           id,
           `"${rival}" writes it: keep one of them.`,
@@ -89,7 +94,7 @@ function findRivals(checker: Checker, { progressions }: Template, { follows }: S
 }
 
 function findLoadEnds(checker: Checker, template: Template, slot: Slot, path: string): void {
-  const givesLoads = slot.follows.some(({ progression, role }) =>
+  const givesLoads = slot.uses.some(({ progression, role }) =>
     rulesOf(template.progressions[progression]).some(
       ({ rule }) =>
         ruleOf[rule].writes.includes('load') &&
@@ -117,7 +122,7 @@ function findLoadEnds(checker: Checker, template: Template, slot: Slot, path: st
             'Give the sets reps, or the load another basis.',
           )
         if (load.of === 'progression' && !givesLoads)
-          checker.add(place, 'a slot that follows a progression which gives loads', load.of, 'Add "follows".')
+          checker.add(place, 'a slot that uses a progression which gives loads', load.of, 'Add "uses".')
         const role = sourceOf[load.of].readsRole?.(load)
         if (role !== undefined && !isFed(template, slot, role)) {
           const fix = 'Give a slot of the progression this role, or name another.'
@@ -125,19 +130,23 @@ function findLoadEnds(checker: Checker, template: Template, slot: Slot, path: st
         }
         const reads = sourceOf[load.of].reads?.(load)
         if (!reads) return
-        const { slot: other, group } = reads
+        const { slot: other, prescription } = reads
         const read = other === undefined ? slot : template.slots[other]
         if (!read) checker.add(`${place}.slot`, 'a slot of this template', other, known(template.slots))
-        else if (group !== undefined && !groupsOf(read).has(group))
-          checker.add(`${place}.group`, `a group of that slot: ${[...groupsOf(read)].join(', ')}`, group)
-        else if (other === undefined && group === undefined && j === 0)
-          checker.add(place, 'a top set before it', load, 'Put a group before this one, or name a slot.')
+        else if (prescription !== undefined && !setsOf(read).has(prescription))
+          checker.add(
+            `${place}.prescription`,
+            `the id of sets in that slot: ${[...setsOf(read)].join(', ')}`,
+            prescription,
+          )
+        else if (other === undefined && prescription === undefined && j === 0)
+          checker.add(place, 'a top set before it', load, 'Put sets before these, or name a slot.')
       }),
     )
   }
 }
 
-const groupsOf = (slot: Slot): Set<Id> =>
+const setsOf = (slot: Slot): Set<Id> =>
   new Set(
     Object.values(slot.rows)
       .flat(2)
@@ -145,13 +154,13 @@ const groupsOf = (slot: Slot): Set<Id> =>
   )
 
 /** Whether a slot of one of the same progressions has the role. */
-function isFed({ slots }: Template, { follows }: Slot, role: string): boolean {
+function isFed({ slots }: Template, { uses: follows }: Slot, role: string): boolean {
   const own = new Set(follows.map(({ progression }) => progression))
   return Object.values(slots).some((slot) =>
-    slot.follows.some(
+    slot.uses.some(
       (one) =>
         own.has(one.progression) &&
-        (typeof one.role === 'string' ? one.role === role : one.role.byPlace.includes(role)),
+        (typeof one.role === 'string' ? one.role === role : one.role.byDay.includes(role)),
     ),
   )
 }
@@ -161,16 +170,16 @@ export function findUnheard(checker: Checker, { progressions }: Template, slot: 
   const isHeard = Object.values(slot.rows)
     .flat(2)
     .some(({ load }) => load.of === 'progression' || sourceOf[load.of].readsRole)
-  slot.follows.forEach(({ progression }, i) => {
+  slot.uses.forEach(({ progression }, i) => {
     const givesLoads = rulesOf(progressions[progression]).some(({ rule }) =>
       ruleOf[rule].writes.includes('load'),
     )
     if (givesLoads && !isHeard) {
       const fix = 'Write "load": {"of": "progression"}.'
-      checker.add(at(at(path, 'follows'), i), 'at least one load of the progression', progression, fix)
+      checker.add(at(at(path, 'uses'), i), 'at least one load of the progression', progression, fix)
     }
     for (const { rule } of rulesOf(progressions[progression]))
-      findUncarried(checker, rule, slot, `${at(path, 'follows')}[${i}]`)
+      findUncarried(checker, rule, slot, `${at(path, 'uses')}[${i}]`)
   })
 }
 

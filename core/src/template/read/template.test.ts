@@ -18,7 +18,7 @@ type Json = Record<string, unknown>
 const fixtures = new URL('../../../fixtures/', import.meta.url)
 const good = (): Json =>
   JSON.parse(
-    readFileSync(new URL('../../../fixtures/plus-set-and-light-week/template.json', import.meta.url), 'utf8'),
+    readFileSync(new URL('../../../fixtures/amrap-set-and-deload/template.json', import.meta.url), 'utf8'),
   )
 const template = readTemplate(good()).template as Template
 
@@ -61,7 +61,7 @@ describe('reading a template', () => {
       'a slot that is missing',
       'slots.row',
       undefined,
-      'sessions.d.parts[0].slots[1]: expected a slot of this template; got "row". There are: bench.',
+      'sessions.d.sections[0].slots[1]: expected a slot of this template; got "row". There are: bench.',
     ],
     [
       'a session that is missing',
@@ -82,10 +82,10 @@ describe('reading a template', () => {
       'expected one of bodyWeight, effort, free, lastTime, max, none, otherMax, progression, repMax, role, tonnage, topSet, trainingMax; got "moon".',
     ],
     ['no training max', 'trainingMax', undefined, 'expected a template with "trainingMax"'],
-    ['a light week that is heavier', 'phases.0.light.0.do.by', 5, 'A light week is never heavier.'],
+    ['a light week that is heavier', 'phases.0.deloads.0.do.by', 5, 'A light week is never heavier.'],
     [
       'a light week after the end',
-      'phases.0.light.0.where.weeks',
+      'phases.0.deloads.0.where.weeks',
       [9],
       'expected a week of this phase, 1 to 4; got 9.',
     ],
@@ -101,7 +101,7 @@ describe('reading a template', () => {
       ['constructor'],
       'phases[0].rotation[0]: expected an id: 1 to 80 letters',
     ],
-    ['another format', 'format', 2, 'format: expected the number 1, the format that is read here; got 2.'],
+    ['a later format', 'format', 3, 'format: expected the number 2, or an earlier format; got 3.'],
     [
       'a missing name',
       'name',
@@ -151,7 +151,7 @@ describe('reading a template', () => {
 
 describe('reading a member', () => {
   const member = (change: Json): Json => ({
-    format: 1,
+    format: 2,
     enrolments: [{ segments: [{ from: '2026-03-02' }] }],
     facts: [],
     ...change,
@@ -168,7 +168,7 @@ describe('reading a member', () => {
     [
       'an unknown fact',
       { facts: [{ kind: 'mood', date: '2026-03-02' }] },
-      'facts[0].kind: expected one of about, adjust, adviceTaken, bodyWeight, ceiling, checkIn, decision, equipment, event, goal, handover, home, light, max, nextPhase, skipLight, test, trial, unit, withdraw; got "mood".',
+      'facts[0].kind: expected one of about, adjust, adviceTaken, bodyWeight, checkIn, decision, deload, equipment, event, goal, handover, home, max, mostSets, nextPhase, skipDeload, test, trial, unit, withdraw; got "mood".',
     ],
     [
       'a negative load',
@@ -200,8 +200,8 @@ describe('reading a member', () => {
 
 describe('a cell', () => {
   const ruled = readFixture('volume-light-and-heavy-day').versions.template as Template
-  const light = ruled.slots['l-squat'] as Template['slots'][string]
-  const lightGroup = light.rows.p?.[0]?.[0] as NonNullable<typeof light.rows.p>[number][number]
+  const deload = ruled.slots['l-squat'] as Template['slots'][string]
+  const lightGroup = deload.rows.p?.[0]?.[0] as NonNullable<typeof deload.rows.p>[number][number]
   test.each<[string, unknown]>([
     ['85% volume', { of: 'role', role: 'volume', percent: 85 }],
     ['85', { of: 'role', role: 'volume', percent: 85 }],
@@ -213,7 +213,7 @@ describe('a cell', () => {
     ['85% of back squat', { of: 'otherMax', exercise: 'backSquat', percent: 85 }],
     ['effort', { of: 'effort' }],
   ])('load of a light day reads "%s"', (text, value) =>
-    expect(parseCell(library, 'load', text, lightGroup, light, ruled)).toEqual({ value }),
+    expect(parseCell(library, 'load', text, lightGroup, deload, ruled)).toEqual({ value }),
   )
 
   const slot = template.slots.bench as Template['slots'][string]
@@ -225,7 +225,7 @@ describe('a cell', () => {
   test.each<[Parameters<typeof parseCell>[1], string, unknown]>([
     ['sets', '5', 5],
     ['goal', '8-10', { reps: { from: 8, to: 10 } }],
-    ['goal', '5+', { reps: 5, plus: 'last' }],
+    ['goal', '5+', { reps: 5, amrap: 'last' }],
     ['load', '77.5', { of: 'trainingMax', percent: 77.5 }],
     ['load', '80 % 1rm', { of: 'max', percent: 80 }],
     ['load', 'free', { of: 'free' }],
@@ -258,7 +258,7 @@ describe('an edit', () => {
     slot: 'bench',
     phase: 'p',
     row: 0,
-    group: 'work',
+    prescription: 'work',
     field: 'sets',
     from: 3,
     to: 5,
@@ -308,7 +308,16 @@ describe('an edit', () => {
 describe('the value of a command', () => {
   const bench = template.slots.bench as Template['slots'][string]
   const cell = (field: string, to: unknown) =>
-    ({ do: 'setCell', slot: 'bench', phase: 'p', row: 0, group: 'work', field, from: null, to }) as Command
+    ({
+      do: 'setCell',
+      slot: 'bench',
+      phase: 'p',
+      row: 0,
+      prescription: 'work',
+      field,
+      from: null,
+      to,
+    }) as Command
   test.each<[string, Command, string]>([
     ['sets', cell('sets', 99), 'slots.bench.rows.p[0].sets'],
     ['a goal', cell('goal', { reps: 0 }), 'goal.reps'],

@@ -6,6 +6,7 @@ import * as spine from './004_spine.ts'
 import * as equipment from './005_equipment.ts'
 import * as exercises from './006_exercises.ts'
 import * as assignments from './007_assignments.ts'
+import * as formats from './008_formats.ts'
 
 type Migration = { up(db: Knex): Promise<void>; down(db: Knex): Promise<void> }
 
@@ -17,6 +18,7 @@ const migrations: Record<string, Migration> = {
   '005_equipment': equipment,
   '006_exercises': exercises,
   '007_assignments': assignments,
+  '008_formats': formats,
 }
 
 /** Migrations by name, in order; each is a frozen file that imports no live code. */

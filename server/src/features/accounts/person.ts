@@ -58,7 +58,7 @@ async function addGym(db: Db, id: string, { newGym: name, zone, unit = 'kg' }: G
     throw new Error('A new gym needs --zone, such as Europe/London.')
   if (unit !== 'kg' && unit !== 'lb') throw new Error('--unit is kg or lb.')
   await db('gym').insert({ id, name, zone, unit })
-  await db('place').insert({ gym_id: id, id: 'home', name })
+  await db('location').insert({ gym_id: id, id: 'home', name })
   process.stdout.write(`${name} is the gym ${id}\n`)
 }
 

@@ -1,5 +1,5 @@
 import { afterAll, beforeAll, expect, test } from '@jest/globals'
-import type { OwnEquipment, PlaceView } from '@young-oak/api/equipment'
+import type { OwnEquipment, LocationView } from '@young-oak/api/equipment'
 import type { TodayView } from '@young-oak/api/training'
 import { smallTemplate } from '../../testing/template.ts'
 import { makeWorld, type Agent, type World } from '../../testing/world.ts'
@@ -16,7 +16,7 @@ const bar = (unit: 'kg' | 'lb', weight: number, ...plates: number[]) => ({
 beforeAll(async () => {
   world = await makeWorld()
   const gym = await world.addGym('Here')
-  await world.owner('place').insert({ gym_id: gym, id: 'home', name: 'The hall' })
+  await world.owner('location').insert({ gym_id: gym, id: 'home', name: 'The hall' })
   const writer = await world.addStaff(gym, 'writer', 'Will')
   owner = await world.signIn(await world.addStaff(gym, 'owner', 'Olga'))
   const member = await world.addMember(gym, 'Mel', writer)
@@ -30,14 +30,14 @@ beforeAll(async () => {
 }, 120_000)
 afterAll(() => world.end())
 
-const equip = async (place: string, has: object): Promise<PlaceView[]> =>
-  (await owner.post(`/api/places/${place}/equipment`).send({ has, today }).expect(200)).body
+const equip = async (location: string, has: object): Promise<LocationView[]> =>
+  (await owner.post(`/api/locations/${location}/equipment`).send({ has, today }).expect(200)).body
 /** What the squat is asked at, where its progression starts everybody at 60 kg. */
-const squat = async (place?: string): Promise<string> => {
-  const at = place ? `&place=${place}` : ''
+const squat = async (location?: string): Promise<string> => {
+  const at = location ? `&location=${location}` : ''
   const view: TodayView = (await phone.get(`/api/me/today?today=${today}${at}`).expect(200)).body
-  const load = view.programs[0]?.plan.weeks[0]?.places[0]?.slots.find(({ slot }) => slot === 'squat')
-    ?.groups[0]?.load
+  const load = view.programs[0]?.plan.weeks[0]?.places[0]?.slots.find(({ slot }) => slot === 'squat')?.sets[0]
+    ?.load
   return `${load?.value} ${load?.unit}`
 }
 
@@ -45,24 +45,24 @@ test('what a place has makes the loads of everybody who trains there, and may be
   expect(await squat()).toBe('60 kg')
   await equip('home', { racks: [bar('kg', 20, 15)] })
   expect(await squat()).toBe('50 kg')
-  const places = await equip('home', { racks: [bar('kg', 20, 15, 5)] })
-  expect(places).toMatchObject([{ id: 'home', name: 'The hall', has: { racks: [{ bar: 20 }] } }])
+  const locations = await equip('home', { racks: [bar('kg', 20, 15, 5)] })
+  expect(locations).toMatchObject([{ id: 'home', name: 'The hall', has: { racks: [{ bar: 20 }] } }])
   expect(await squat()).toBe('60 kg')
 })
 
 test('a place is added by its name; one that is not there cannot be equipped', async () => {
-  const places: PlaceView[] = (
-    await owner.post(`/api/places?today=${today}`).send({ name: 'The shed' }).expect(200)
+  const locations: LocationView[] = (
+    await owner.post(`/api/locations?today=${today}`).send({ name: 'The shed' }).expect(200)
   ).body
-  expect(places.map(({ name, has }) => [name, has === null])).toEqual([
+  expect(locations.map(({ name, has }) => [name, has === null])).toEqual([
     ['The hall', false],
     ['The shed', true],
   ])
   await owner
-    .post('/api/places/nowhere/equipment')
+    .post('/api/locations/nowhere/equipment')
     .send({ has: { racks: [bar('kg', 20)] }, today })
     .expect(404)
-  await owner.post(`/api/places?today=${today}`).send({ name: ' ' }).expect(422)
+  await owner.post(`/api/locations?today=${today}`).send({ name: ' ' }).expect(422)
 })
 
 test.each([
@@ -78,7 +78,7 @@ test.each([
     'fixed[0].loads',
   ],
 ])('equipment with %s is refused, located', async (_, has, path) => {
-  const answer = await owner.post('/api/places/home/equipment').send({ has, today }).expect(422)
+  const answer = await owner.post('/api/locations/home/equipment').send({ has, today }).expect(422)
   expect(answer.body.errors.map((one: { path: string }) => one.path)).toContain(path)
 })
 
@@ -89,7 +89,7 @@ test('a member trains on their own, at a place of the gym for once, and in the o
       .send({ has: { racks: [bar('kg', 15, 10)] }, today })
       .expect(200)
   ).body
-  expect(view.places.map(({ id }) => id)).toEqual(['home', expect.stringMatching(/^place-/), 'own'])
+  expect(view.locations.map(({ id }) => id)).toEqual(['home', expect.stringMatching(/^location-/), 'own'])
   expect(await squat()).toBe('60 kg')
   await phone.post('/api/me/settings').send({ home: 'own', today }).expect(200)
   expect([await squat(), await squat('home')]).toEqual(['35 kg', '60 kg'])

@@ -1,12 +1,12 @@
 import { inputOf } from '../training/planInput.ts'
 import { randomUUID } from 'node:crypto'
 import {
-  ownPlace,
+  ownLocation,
   type GivenEquipment,
-  type GivenPlace,
+  type GivenLocation,
   type GivenSetting,
   type OwnEquipment,
-  type PlaceView,
+  type LocationView,
 } from '@young-oak/api/equipment'
 import { readEquipment, type EquipmentBody, type FactBody } from '@young-oak/core/facts'
 import { planMember } from '@young-oak/core/plan'
@@ -18,53 +18,61 @@ import { notFound, Problem } from '../../http/problem.ts'
 import { nextFactId } from '../training/factId.ts'
 import { readMemberFile } from '../training/memberFile.ts'
 import { insertFact, touchMember } from '../training/store.ts'
-import { insertPlace, listPlaces, saveEquipment } from './store.ts'
+import { insertLocation, listLocations, saveEquipment } from './store.ts'
 
-export async function addPlace(scope: Scope, { name }: GivenPlace, day: Day): Promise<PlaceView[]> {
-  if ((await listPlaces(scope, day)).length >= mostPlaces)
-    throw new Problem('tooMany', `A gym has at most ${mostPlaces} places.`)
-  await insertPlace(scope, `place-${randomUUID().slice(0, 8)}`, name)
-  return listPlaces(scope, day)
+export async function addLocation(scope: Scope, { name }: GivenLocation, day: Day): Promise<LocationView[]> {
+  if ((await listLocations(scope, day)).length >= mostLocations)
+    throw new Problem('tooMany', `A gym has at most ${mostLocations} locations.`)
+  await insertLocation(scope, `location-${randomUUID().slice(0, 8)}`, name)
+  return listLocations(scope, day)
 }
 
-/** The list of places is short, and has no pages. */
-const mostPlaces = 50
+/** The list of locations is short, and has no pages. */
+const mostLocations = 50
 
-/** What a place of the gym has from today on. */
-export async function equipPlace(scope: Scope, place: string, given: GivenEquipment): Promise<PlaceView[]> {
-  const places = await listPlaces(scope, given.today)
-  if (!places.some(({ id }) => id === place)) throw notFound('place')
-  await saveEquipment(scope, place, given.today, readWhole(scope, given.has))
-  return listPlaces(scope, given.today)
+/** What a location of the gym has from today on. */
+export async function equipLocation(
+  scope: Scope,
+  location: string,
+  given: GivenEquipment,
+): Promise<LocationView[]> {
+  const locations = await listLocations(scope, given.today)
+  if (!locations.some(({ id }) => id === location)) throw notFound('location')
+  await saveEquipment(scope, location, given.today, readWhole(scope, given.has))
+  return listLocations(scope, given.today)
 }
 
-/** The places that a member may train at, their own among them. */
+/** The locations that a member may train at, their own among them. */
 export async function ownEquipment(scope: MemberScope, day: Day): Promise<OwnEquipment> {
   const { member } = (await readMemberFile(scope)).file
   const { evidence } = planMember(
     inputOf(scope, { member, enrolments: [], versions: {} }, { today: day, through: 'near' }),
   )
-  const own = evidence.equipment[ownPlace]
-  const places = await listPlaces(scope, day)
+  const own = evidence.equipment[ownLocation]
+  const locations = await listLocations(scope, day)
   return {
-    places: [...places, { id: ownPlace, name: 'My own', has: own ?? null }],
+    locations: [...locations, { id: ownLocation, name: 'My own', has: own ?? null }],
     home: evidence.home,
     unit: evidence.unit,
   }
 }
 
 export async function equipOwn(scope: MemberScope, given: GivenEquipment): Promise<OwnEquipment> {
-  await state(scope, { kind: 'equipment', place: ownPlace, ...readWhole(scope, given.has) }, given.today)
+  await state(
+    scope,
+    { kind: 'equipment', location: ownLocation, ...readWhole(scope, given.has) },
+    given.today,
+  )
   return ownEquipment(scope, given.today)
 }
 
-/** Which place is home, and which unit the member reads. */
+/** Which location is home, and which unit the member reads. */
 export async function choose(scope: MemberScope, given: GivenSetting): Promise<OwnEquipment> {
   const { home, unit, today } = given
   if (home !== undefined) {
-    const { places } = await ownEquipment(scope, today)
-    if (!places.some(({ id }) => id === home)) throw notFound('place')
-    await state(scope, { kind: 'home', place: home }, today)
+    const { locations } = await ownEquipment(scope, today)
+    if (!locations.some(({ id }) => id === home)) throw notFound('location')
+    await state(scope, { kind: 'home', location: home }, today)
   }
   if (unit !== undefined) await state(scope, { kind: 'unit', unit }, today)
   return ownEquipment(scope, today)

@@ -1,24 +1,24 @@
-import type { PlaceView } from '@young-oak/api/equipment'
+import type { LocationView } from '@young-oak/api/equipment'
 import type { EquipmentBody } from '@young-oak/core/facts'
 import type { Day } from '@young-oak/core/units'
 import type { Scope } from '../../database/scope.ts'
 
 /** The gym's places with what each has on a day. */
-export async function listPlaces({ db }: Scope, day: Day): Promise<PlaceView[]> {
+export async function listLocations({ db }: Scope, day: Day): Promise<LocationView[]> {
   const { rows } = await db.raw(
     `select p.id, p.name, case when e.racks is null then null
          else json_strip_nulls(json_build_object('racks', e.racks, 'fixed', e.fixed)) end as has
-     from place p left join lateral (
-       select racks, fixed from place_equipment e
-       where e.gym_id = p.gym_id and e.place_id = p.id and e.acts_from <= ? order by acts_from desc limit 1) e on true
+     from location p left join lateral (
+       select racks, fixed from location_equipment e
+       where e.gym_id = p.gym_id and e.location_id = p.id and e.acts_from <= ? order by acts_from desc limit 1) e on true
      order by p.id <> 'home', p.name`,
     [day],
   )
   return rows
 }
 
-export async function insertPlace({ db, gym }: Scope, id: string, name: string): Promise<void> {
-  await db('place').insert({ gym_id: gym, id, name })
+export async function insertLocation({ db, gym }: Scope, id: string, name: string): Promise<void> {
+  await db('location').insert({ gym_id: gym, id, name })
 }
 
 /**
@@ -27,20 +27,20 @@ export async function insertPlace({ db, gym }: Scope, id: string, name: string):
  */
 export async function saveEquipment(
   { db, gym }: Scope,
-  place: string,
+  location: string,
   day: Day,
   { racks, fixed }: EquipmentBody,
 ): Promise<void> {
   const row = {
     gym_id: gym,
-    place_id: place,
+    location_id: location,
     acts_from: day,
     racks: JSON.stringify(racks),
     fixed: fixed ? JSON.stringify(fixed) : null,
   }
-  await db('place_equipment')
+  await db('location_equipment')
     .insert(row)
-    .onConflict(['gym_id', 'place_id', 'acts_from'])
-    .merge({ racks: row.racks, fixed: row.fixed, rev: db.raw('place_equipment.rev + 1') })
+    .onConflict(['gym_id', 'location_id', 'acts_from'])
+    .merge({ racks: row.racks, fixed: row.fixed, rev: db.raw('location_equipment.rev + 1') })
   await db('member').increment('revision', 1)
 }

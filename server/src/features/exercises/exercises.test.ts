@@ -30,13 +30,13 @@ const shove: OwnExercise = {
 beforeAll(async () => {
   world = await makeWorld()
   const [here, there] = [await world.addGym('Here'), await world.addGym('There')]
-  await world.owner('place').insert({ gym_id: here, id: 'home', name: 'The hall' })
+  await world.owner('location').insert({ gym_id: here, id: 'home', name: 'The hall' })
   const racks = [
     { unit: 'kg', bar: 20, plates: [20, 10, 5, 2.5, 1.25].map((weight) => ({ weight, pairs: 2 })) },
   ]
   await world
-    .owner('place_equipment')
-    .insert({ gym_id: here, place_id: 'home', acts_from: '2026-01-05', racks: JSON.stringify(racks) })
+    .owner('location_equipment')
+    .insert({ gym_id: here, location_id: 'home', acts_from: '2026-01-05', racks: JSON.stringify(racks) })
   const writer = await world.addStaff(here, 'writer', 'Will')
   const mel = await world.addMember(here, 'Mel', writer)
   member = mel.id
@@ -145,7 +145,7 @@ describe('merging', () => {
   const load = async (): Promise<string> => {
     const view: TodayView = (await phone.get(`/api/me/today?today=${today}`).expect(200)).body
     const group = view.programs[0]?.plan.weeks[0]?.places[0]?.slots.find(({ slot }) => slot === 'bench')
-      ?.groups[0]
+      ?.sets[0]
     return group?.load ? `${group.load.value} ${group.load.unit}` : 'asks for a max'
   }
 

@@ -1,7 +1,11 @@
-import type { Fact } from '@young-oak/core/facts'
+import { upgradeFact, type Fact } from '@young-oak/core/facts'
+import { factColumns } from '../../database/columns.ts'
 import type { Scope } from '../../database/scope.ts'
 import type { MemberScope } from '../members/memberScope.ts'
 import { asMerged } from '../exercises/library.ts'
+
+/** A fact as it was stored, in the format beside it. */
+type StoredFact = { body: unknown; format: number }
 
 export type FactsOfMember = { id: string; name: string; facts: Fact[] }
 
@@ -9,13 +13,19 @@ export type FactsOfMember = { id: string; name: string; facts: Fact[] }
 export async function membersWithMaxes(scope: Scope, members: MemberScope[]): Promise<FactsOfMember[]> {
   const { rows } = await scope.db.raw(
     `select m.id, m.name,
-       coalesce(json_agg(f.body) filter (where f.body is not null), '[]') as facts
+       coalesce(json_agg(json_build_object('format', f.format, 'body', f.body)) filter (where f.id is not null), '[]') as facts
      from member m left join fact f on f.gym_id = m.gym_id and f.member_id = m.id
-       and f.body->>'kind' in ('max', 'bodyWeight', 'unit')
+       and f.kind in ('max', 'bodyWeight', 'unit')
      where m.id = any(?::uuid[]) group by m.gym_id, m.id, m.name order by m.name, m.id`,
     [members.map(({ member }) => member)],
   )
-  return asMerged(scope, rows)
+  return asMerged(
+    scope,
+    (rows as (Omit<FactsOfMember, 'facts'> & { facts: StoredFact[] })[]).map(({ facts, ...member }) => ({
+      ...member,
+      facts: facts.map(({ body, format }) => upgradeFact(body, format)),
+    })),
+  )
 }
 
 /** Stores facts of several members at once, and raises their revisions; held in one order, so that two sheets take turns. */
@@ -31,11 +41,7 @@ export async function insertFacts(
     facts.map(({ scope: { member }, fact }) => ({
       gym_id: gym,
       member_id: member,
-      id: fact.id,
-      rev: fact.rev,
-      change: fact.change ?? '',
-      date: fact.date,
-      body: JSON.stringify(fact),
+      ...factColumns(fact),
     })),
     200,
   )

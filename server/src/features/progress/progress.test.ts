@@ -53,7 +53,7 @@ describe('progress', () => {
       by: '2026-05-01',
     }).expect(200)
     await give({
-      kind: 'light',
+      kind: 'deload',
       changes: [{ kind: 'drop' }],
       shift: true,
       weeks: 2,
@@ -69,9 +69,9 @@ describe('progress', () => {
       second: { from: '2026-02-02', to: '2026-03-01' },
       lifts: [{ exercise: 'backSquat' }],
     }).expect(200)
-    await give({ kind: 'ceiling', muscle: 'quads', sets: 12 }).expect(200)
+    await give({ kind: 'mostSets', muscle: 'quads', sets: 12 }).expect(200)
     const view = await progress()
-    expect(view.ceilings).toEqual({ quads: 12 })
+    expect(view.mostSets).toEqual({ quads: 12 })
     expect(view.events).toMatchObject([{ what: 'trip', on: '2026-03-20' }])
     expect(view.lifts).toMatchObject([
       { targets: [{ verdict: 'cannot tell', goal: { to: { value: 120 } } }] },
@@ -103,9 +103,9 @@ describe('progress', () => {
     for (const [fact, path] of [
       [{ kind: 'checkIn', sleep: 9 }, 'sleep'],
       [{ kind: 'event', what: 'trip', on: '2026-13-40' }, 'on'],
-      [{ kind: 'light', changes: [{ kind: 'scaleLoad', by: -200 }], shift: true }, 'changes[0].by'],
+      [{ kind: 'deload', changes: [{ kind: 'scaleLoad', by: -200 }], shift: true }, 'changes[0].by'],
       [{ kind: 'max', exercise: 'backSquat', load: { value: 900, unit: 'kg' }, reps: 1 }, 'kind'],
-      [{ kind: 'equipment', place: 'home', racks: [] }, 'kind'],
+      [{ kind: 'equipment', location: 'home', racks: [] }, 'kind'],
     ] as const) {
       const { body } = await give(fact).expect(422)
       expect(body.errors[0].path).toBe(path)

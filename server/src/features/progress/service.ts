@@ -37,8 +37,8 @@ export async function progress(scope: MemberScope, day: Day): Promise<ProgressVi
       enrolment,
       name: template.name,
       phase: phaseNow(plans[enrolment]),
-      policy: template.lightPolicy ?? 'both',
-      advice: advise(library, readSignals(member, planned, enrolment, template, day), template.lightPolicy),
+      policy: template.deloadPolicy ?? 'both',
+      advice: advise(library, readSignals(member, planned, enrolment, template, day), template.deloadPolicy),
     })),
     offers,
     lifts: liftsOf(library, planned).map((lift) => {
@@ -63,7 +63,7 @@ export async function progress(scope: MemberScope, day: Day): Promise<ProgressVi
     about: evidence.about,
     events: evidence.events.filter(({ on, to }) => (to ?? on) >= day),
     spells: spellsOf(library, member.facts, evidence, day),
-    ceilings: evidence.ceilings,
+    mostSets: evidence.mostSets,
     taken: Object.fromEntries(
       Object.entries(evidence.adviceTaken).filter(([, { date }]) => date > addDays(day, -7)),
     ),
@@ -81,11 +81,11 @@ function liftsOf(library: Library, { evidence }: Planned): Lift[] {
 }
 
 /** Light spells whose weeks and return are not over yet, as far as their days can tell. */
-function spellsOf(library: Library, facts: Fact[], { lights }: Evidence, day: Day): ProgressView['spells'] {
-  return lights.flatMap(({ id, from, weeks, back, changes, muscles }) => {
+function spellsOf(library: Library, facts: Fact[], { deloads }: Evidence, day: Day): ProgressView['spells'] {
+  return deloads.flatMap(({ id, from, weeks, back, changes, muscles }) => {
     if (addDays(from, 7 * (weeks + back.length + 1)) < day) return []
     const fact = facts.find((one) => one.id === id)
-    const reason = fact?.kind === 'light' ? fact.reason : undefined
+    const reason = fact?.kind === 'deload' ? fact.reason : undefined
     const says = changes.map((change) => changeOf[change.kind].sentence(change, library)).join(', ')
     const whose = muscles ? ` (${muscles.join(', ')} only)` : ''
     return [{ id, from, weeks, back, ...(reason && { reason }), says: says + whose }]

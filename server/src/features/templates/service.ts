@@ -1,11 +1,12 @@
-import type {
-  ChangesView,
-  EditAnswer,
-  Edits,
-  EditsAnswer,
-  Publish,
-  PublishAnswer,
-  TemplateView,
+import {
+  commandsOf,
+  type ChangesView,
+  type EditAnswer,
+  type Edits,
+  type EditsAnswer,
+  type Publish,
+  type PublishAnswer,
+  type TemplateView,
 } from '@young-oak/api/templates'
 import { renameExercises } from '@young-oak/core/library'
 import { formatIssue, type Issue } from '@young-oak/core/parsing'
@@ -18,6 +19,7 @@ import {
   readOwnExercises,
   readTemplate,
   sayIssue,
+  type Command,
   type ReadTemplate,
   type Template,
 } from '@young-oak/core/template'
@@ -69,18 +71,15 @@ export async function importTemplate(scope: Scope, input: object): Promise<{ id:
  * Applies a writer's commands in order, each answered by itself: one that was applied before is passed over, one that no longer fits or
  * whose value a file could not hold changes nothing and holds up none behind it. Two writers at once wait for one another.
  */
-export async function edit(
-  scope: Scope,
-  id: string,
-  staff: string,
-  { since, edits: given }: Edits,
-): Promise<EditsAnswer> {
-  const held = given.length ? await holdTemplate(scope, id) : await findTemplate(scope, id)
+export async function edit(scope: Scope, id: string, staff: string, given: Edits): Promise<EditsAnswer> {
+  const held = given.edits.length ? await holdTemplate(scope, id) : await findTemplate(scope, id)
   if (!held) throw notFound('template')
   let { draft, revision } = held
-  const edits = asMerged(scope, given)
+  const { since } = given
+  const commands = asMerged(scope, commandsOf(given))
   const answers: EditAnswer[] = []
-  for (const { id: editId, command } of edits) {
+  for (const [i, { id: editId }] of given.edits.entries()) {
+    const command = commands[i] as Command
     if (await hasEdit(scope, editId)) {
       answers.push({ id: editId, result: 'had' })
       continue

@@ -1,26 +1,23 @@
 import type { TemplateLine, TemplateView } from '@young-oak/api/templates'
-import type { Command, Template } from '@young-oak/core/template'
+import { upgradeCommand, upgradeTemplate, type Command, type Template } from '@young-oak/core/template'
 import { pageSize, type Page } from '@young-oak/api/contracts'
 import { pageFrom } from '../../http/page.ts'
+import { commandColumns, draftColumns, versionColumns } from '../../database/columns.ts'
 import type { Scope } from '../../database/scope.ts'
 import { asMerged } from '../exercises/library.ts'
 
 /** The gym's templates by name, from behind one on. */
 export async function listTemplates({ db }: Scope, after?: string): Promise<Page<TemplateLine>> {
   const { rows } = await db.raw(
-    `select t.id, t.draft->>'name' as name,
-       (select sum(coalesce(p->'weeks'->>'least', p->>'weeks')::int)::int
-         from jsonb_array_elements(t.draft->'phases') p) as weeks,
-       (t.draft->'phases'->0->>'perWeek')::int as "perWeek",
-       (select count(*)::int from jsonb_object_keys(t.draft->'slots')) as slots,
-       v.number as version, v.body is distinct from t.draft as "changedSince",
+    `select t.id, t.name, t.weeks, t.per_week as "perWeek", t.slots,
+       v.number as version, v.content_hash is distinct from t.content_hash as "changedSince",
        (select count(*)::int from enrolment e where e.gym_id = t.gym_id and e.template_id = t.id) as members
      from template t
-     left join lateral (select number, body from template_version v
+     left join lateral (select number, content_hash from template_version v
        where v.gym_id = t.gym_id and v.template_id = t.id order by number desc limit 1) v on true
      where ?::uuid is null
-       or (t.draft->>'name', t.id) > (select draft->>'name', id from template where id = ?::uuid)
-     order by name, t.id limit ?`,
+       or (t.name, t.id) > (select name, id from template where id = ?::uuid)
+     order by t.name, t.id limit ?`,
     [after ?? null, after ?? null, pageSize + 1],
   )
   return pageFrom(rows as TemplateLine[])
@@ -28,7 +25,7 @@ export async function listTemplates({ db }: Scope, after?: string): Promise<Page
 
 export async function insertTemplate({ db, gym }: Scope, draft: Template): Promise<string> {
   const [row] = await db('template')
-    .insert({ gym_id: gym, draft: JSON.stringify(draft) })
+    .insert({ gym_id: gym, ...draftColumns(draft) })
     .returning('id')
   return row.id
 }
@@ -36,21 +33,22 @@ export async function insertTemplate({ db, gym }: Scope, draft: Template): Promi
 export type HeldTemplate = { id: string; draft: Template; revision: number }
 
 export async function findTemplate(scope: Scope, id: string): Promise<HeldTemplate | undefined> {
-  return asMerged(scope, await scope.db('template').where({ id }).first('id', 'draft', 'revision'))
+  return asHeld(scope, await scope.db('template').where({ id }).first('id', 'draft', 'revision'))
 }
 
 /** The draft with its row held until the transaction ends: two writers' commands are applied one after the other. */
 export async function holdTemplate(scope: Scope, id: string): Promise<HeldTemplate | undefined> {
-  return asMerged(
-    scope,
-    await scope.db('template').where({ id }).forUpdate().first('id', 'draft', 'revision'),
-  )
+  return asHeld(scope, await scope.db('template').where({ id }).forUpdate().first('id', 'draft', 'revision'))
 }
+
+/** A draft in today's format, whatever it was stored in: it is rewritten with the next command. */
+const asHeld = (scope: Scope, row: HeldTemplate | undefined): HeldTemplate | undefined =>
+  row && asMerged(scope, { ...row, draft: upgradeTemplate(row.draft) as Template })
 
 export async function saveDraft({ db }: Scope, { id, draft, revision }: HeldTemplate): Promise<void> {
   await db('template')
     .where({ id })
-    .update({ draft: JSON.stringify(draft), revision })
+    .update({ ...draftColumns(draft), revision })
 }
 
 /** Keeps a command under its revision. */
@@ -65,7 +63,7 @@ export async function appendEdit(
     revision,
     id,
     staff_id: staff,
-    command: JSON.stringify(command),
+    ...commandColumns(command),
   })
 }
 
@@ -80,8 +78,11 @@ export async function editsSince(
     .where({ template_id: template })
     .andWhere('revision', '>', since)
     .orderBy('revision')
-    .select('id', 'command')
-  return asMerged(scope, edits)
+    .select('id', 'command', 'format')
+  return asMerged(
+    scope,
+    edits.map((one) => ({ id: one.id, command: upgradeCommand(one.command, one.format) as Command })),
+  )
 }
 
 export async function hasEdit({ db }: Scope, id: string): Promise<boolean> {
@@ -110,7 +111,7 @@ export async function findNewest(
     .where({ template_id: template })
     .orderBy('number', 'desc')
     .first('number', 'body')
-  return asMerged(scope, newest)
+  return newest && asMerged(scope, { ...newest, body: upgradeTemplate(newest.body) as Template })
 }
 
 export async function insertVersion(
@@ -127,7 +128,7 @@ export async function insertVersion(
     template_id: template,
     number,
     note,
-    body: JSON.stringify(body),
+    ...versionColumns(body),
     staff_id: staff,
   }
   const [made] = await db('template_version').insert(row).returning('id')

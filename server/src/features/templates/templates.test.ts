@@ -1,7 +1,7 @@
 import { randomUUID } from 'node:crypto'
 import { afterAll, beforeAll, describe, expect, test } from '@jest/globals'
 import type { TodayView } from '@young-oak/api/training'
-import { formatGroups } from '@young-oak/core/views'
+import { formatSetsShown } from '@young-oak/core/views'
 import type { Command } from '@young-oak/core/template'
 import { smallTemplate } from '../../testing/template.ts'
 import { makeWorld, type Agent, type Seated, type World } from '../../testing/world.ts'
@@ -28,7 +28,7 @@ const sets = (from: number, to: number, row = 0): Command => ({
   slot: 'bench',
   phase: 'p',
   row,
-  group: 'a',
+  prescription: 'a',
   field: 'sets',
   from,
   to,
@@ -52,7 +52,7 @@ describe('the list', () => {
   test('counts a phase that a sign ends by its least weeks', async () => {
     const small = smallTemplate() as unknown as { phases: object[]; progressions: Record<string, object> }
     const [progression = ''] = Object.keys(small.progressions)
-    const until = { sign: 'stalled', misses: 2, of: 2, progression }
+    const until = { trigger: 'stalled', misses: 2, of: 2, progression }
     const weeks = { least: 2, most: 2, until }
     const { body } = await agent
       .post('/api/templates')
@@ -137,7 +137,7 @@ describe('editing', () => {
         slot: 'squat',
         phase: 'p',
         row: i % 2,
-        group: 'a',
+        prescription: 'a',
         field: 'rir',
         from: null,
         to: i,
@@ -208,7 +208,8 @@ describe('a version for members who are on the template', () => {
   const linesOf = ({ programs }: TodayView, week: number): string[] =>
     programs[0]?.plan.weeks
       .find((one) => one.week === week)
-      ?.places.map(({ slots }) => slots.map(({ groups }) => formatGroups({}, groups)).join(' / ')) ?? []
+      ?.places.map(({ slots }) => slots.map(({ sets: groups }) => formatSetsShown({}, groups)).join(' / ')) ??
+    []
   /** A member who has trained the first place of the first week. */
   const begun = async (id: string) => {
     const someone = await world.addMember(gym, 'Sam', writer)

@@ -1,6 +1,12 @@
 import type { MemberFile } from '@young-oak/api/members'
-import type { Fact } from '@young-oak/core/facts'
-import type { Enrolment, Segment, SessionLog } from '@young-oak/core/member'
+import { upgradeFact, type Fact } from '@young-oak/core/facts'
+import {
+  upgradeLog,
+  upgradeShown,
+  type Enrolment,
+  type Segment,
+  type SessionLog,
+} from '@young-oak/core/member'
 import type { Checkpoint } from '@young-oak/core/plan'
 import { readPublished, type Template } from '@young-oak/core/template'
 import type { Scope } from '../../database/scope.ts'
@@ -11,8 +17,8 @@ import { asMerged, mergedMark } from '../exercises/library.ts'
 export type Read = {
   file: MemberFile
   checkpoint: Checkpoint | null
-  /** The gym's places by name. */
-  places: { id: string; name: string }[]
+  /** The gym's locations by name. */
+  locations: { id: string; name: string }[]
 }
 
 /**
@@ -24,38 +30,41 @@ export async function readMemberFile(scope: MemberScope, lean = false): Promise<
   const { rows } = await scope.db.raw(everything, [lean, scope.member])
   const row = rows[0] as Row | undefined
   if (!row) throw notFound('member')
-  const places = row.places.map(({ place, from, rev, racks, fixed }): Fact => ({
-    id: `place:${place}:${from}`,
+  const equipped = row.equipped.map(({ location, from, rev, racks, fixed }): Fact => ({
+    id: `location:${location}:${from}`,
     rev,
     date: from,
     actsFrom: from,
     kind: 'equipment',
-    place,
+    location,
     racks,
     ...(fixed && { fixed }),
   }))
   const file = {
     name: row.name,
     member: asMerged(scope, {
-      facts: [...places, ...row.facts],
-      logs: row.logs.map(({ copy, shown }): SessionLog => (shown ? { ...copy, shown } : copy)),
+      facts: [...equipped, ...row.facts.map(({ body, format }) => upgradeFact(body, format))],
+      logs: row.logs.map(({ copy, format, shown }): SessionLog => ({
+        ...upgradeLog(copy, format),
+        ...(shown ? { shown: upgradeShown(shown) } : {}),
+      })),
     }),
     enrolments: enrolmentsOf(row.segments),
     templates: Object.fromEntries(row.segments.map(({ enrolment, template }) => [enrolment, template])),
     versions: await readVersions(scope, [...new Set(row.segments.map(({ version }) => version))]),
   }
-  return { file, checkpoint: row.checkpoint, places: row.named }
+  return { file, checkpoint: row.checkpoint, locations: row.named }
 }
 
 type Equipment = Extract<Fact, { kind: 'equipment' }>
 type Row = {
   name: string
   checkpoint: Checkpoint | null
-  facts: Fact[]
-  logs: { copy: SessionLog; shown: SessionLog['shown'] | null }[]
+  facts: { body: unknown; format: number }[]
+  logs: { copy: unknown; format: number; shown: unknown }[]
   segments: SegmentRow[]
-  named: Read['places']
-  places: (Pick<Equipment, 'place' | 'racks' | 'fixed'> & { from: string; rev: number })[]
+  named: Read['locations']
+  equipped: (Pick<Equipment, 'location' | 'racks' | 'fixed'> & { from: string; rev: number })[]
 }
 type SegmentRow = {
   enrolment: string
@@ -66,18 +75,18 @@ type SegmentRow = {
 
 const everything = `
   select m.name, c.body as checkpoint,
-    coalesce((select json_agg(f.body) from fact f where f.gym_id = m.gym_id and f.member_id = m.id), '[]') as facts,
-    coalesce((select json_agg(json_build_object('copy', l.copy,
-        'shown', case when ? and l.date <= (c.body->>'through')::date then null else l.shown end))
+    coalesce((select json_agg(json_build_object('format', f.format, 'body', f.body)) from fact f where f.gym_id = m.gym_id and f.member_id = m.id), '[]') as facts,
+    coalesce((select json_agg(json_build_object('copy', l.copy, 'format', l.format,
+        'shown', case when ? and l.date <= c.through then null else l.shown end))
       from session_log l where l.gym_id = m.gym_id and l.member_id = m.id), '[]') as logs,
     coalesce((select json_agg(json_build_object('enrolment', e.id, 'clock', e.clock, 'template', e.template_id,
         'from', s.starts_on, 'version', s.version_id, 'track', s.track, 'begins', s.begins) order by e.id, s.starts_on)
       from enrolment e join enrolment_segment s on s.gym_id = e.gym_id and s.enrolment_id = e.id
       where e.gym_id = m.gym_id and e.member_id = m.id), '[]') as segments,
-    coalesce((select json_agg(json_build_object('place', p.place_id, 'from', p.acts_from, 'rev', p.rev, 'racks', p.racks, 'fixed', p.fixed))
-      from place_equipment p where p.gym_id = m.gym_id), '[]') as places,
+    coalesce((select json_agg(json_build_object('location', p.location_id, 'from', p.acts_from, 'rev', p.rev, 'racks', p.racks, 'fixed', p.fixed))
+      from location_equipment p where p.gym_id = m.gym_id), '[]') as equipped,
     coalesce((select json_agg(json_build_object('id', p.id, 'name', p.name) order by p.name)
-      from place p where p.gym_id = m.gym_id), '[]') as named
+      from location p where p.gym_id = m.gym_id), '[]') as named
   from member m left join fold_checkpoint c on c.gym_id = m.gym_id and c.member_id = m.id
   where m.id = ?`
 

@@ -1,6 +1,6 @@
 import { inputOf } from './planInput.ts'
 import { findingsOf, sayFinding } from '@young-oak/core/checks'
-import { ownPlace } from '@young-oak/api/equipment'
+import { ownLocation } from '@young-oak/api/equipment'
 import {
   operationSchemas,
   type Operation,
@@ -22,7 +22,7 @@ import { appendSet, holdSession, keepCheckpoint, insertSession, saveCopy, touchM
 /** A member's own screen on a day. */
 export async function today(scope: MemberScope, day: Day, at?: string): Promise<TodayView> {
   const { read, planned } = await planNear(scope, day, at)
-  const { file, places } = read
+  const { file, locations } = read
   const { member, enrolments, versions } = file
   const { plans, evidence, proposals } = planned
   const programs = enrolments.map(({ id }) => {
@@ -45,7 +45,9 @@ export async function today(scope: MemberScope, day: Day, at?: string): Promise<
     evidence,
     findings: findingsOf(inputOf(scope, file, { today: day, through: 'near', at }), planned).map(sayFinding),
     proposals: listProposals(scope, proposals),
-    places: evidence.equipment[ownPlace] ? [...places, { id: ownPlace, name: 'My own' }] : places,
+    locations: evidence.equipment[ownLocation]
+      ? [...locations, { id: ownLocation, name: 'My own' }]
+      : locations,
   }
 }
 
@@ -109,9 +111,9 @@ type Of<K extends Operation['kind']> = Extract<Operation, { kind: K }>
 
 /** Starts the place: what stands on the screen is computed once more and stored as shown. */
 async function start(scope: MemberScope, operation: Of<'start'>): Promise<OperationAnswer> {
-  const { id, enrolment, position, attempt = 1, date, place } = operation
+  const { id, enrolment, position, attempt = 1, date, location } = operation
   await touchMember(scope)
-  const { read, planned } = await planNear(scope, date, place)
+  const { read, planned } = await planNear(scope, date, location)
   const { member, enrolments } = read.file
   if (!enrolments.some((one) => one.id === enrolment))
     return { id, result: 'refused', reason: 'You are not on this program.' }
@@ -127,7 +129,7 @@ async function start(scope: MemberScope, operation: Of<'start'>): Promise<Operat
     position,
     attempt,
     ordinal: sameDay + 1,
-    ...(place !== undefined && { place }),
+    ...(location !== undefined && { location }),
     closed: false,
     shown,
     sets: [],

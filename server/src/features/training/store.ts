@@ -1,6 +1,7 @@
 import type { Fact } from '@young-oak/core/facts'
 import type { Checkpoint } from '@young-oak/core/plan'
-import { beats, type SessionLog, type SetLog } from '@young-oak/core/member'
+import { beats, logFormat, upgradeLog, type SessionLog, type SetLog } from '@young-oak/core/member'
+import { factColumns, logColumns, setColumns } from '../../database/columns.ts'
 import type { Scope } from '../../database/scope.ts'
 import type { MemberScope } from '../members/memberScope.ts'
 
@@ -10,9 +11,8 @@ export async function touchMember({ db, member }: MemberScope): Promise<void> {
 }
 
 export async function insertFact({ db, gym, member }: MemberScope, fact: Fact): Promise<void> {
-  const { id, rev, change = '', date } = fact
   await db('fact')
-    .insert({ gym_id: gym, member_id: member, id, rev, change, date, body: JSON.stringify(fact) })
+    .insert({ gym_id: gym, member_id: member, ...factColumns(fact) })
     .onConflict(['gym_id', 'member_id', 'id', 'rev', 'change'])
     .ignore()
 }
@@ -24,26 +24,22 @@ export async function insertFact({ db, gym, member }: MemberScope, fact: Fact): 
 export async function holdSession({ db, member }: MemberScope, id: string): Promise<SessionLog | undefined> {
   const { rows } = await db.raw(
     `with touched as (update member set revision = revision + 1 where id = ?)
-     select copy from session_log where id = ? and member_id = ? for update`,
+     select copy, format from session_log where id = ? and member_id = ? for update`,
     [member, id, member],
   )
-  return rows[0]?.copy
+  return rows[0] && upgradeLog(rows[0].copy, rows[0].format)
 }
 
 /** Stores a session once: of two phones that start the same place, the second finds the first's. */
-export async function insertSession(
-  { db, gym, member }: MemberScope,
-  { shown, ...log }: SessionLog,
-): Promise<boolean> {
-  const { id, enrolment, date, closed } = log
+export async function insertSession({ db, gym, member }: MemberScope, log: SessionLog): Promise<boolean> {
+  const { id, enrolment, date, shown } = log
   const row = {
     gym_id: gym,
     id,
     member_id: member,
     enrolment_id: enrolment,
     date,
-    closed,
-    copy: JSON.stringify(log),
+    ...logColumns(log),
     shown: shown ? JSON.stringify(shown) : null,
   }
   const made = await db('session_log').insert(row).onConflict(['gym_id', 'id']).ignore().returning('id')
@@ -59,26 +55,24 @@ export async function appendSet(
   log: SessionLog,
   set: SetLog,
 ): Promise<'stored' | 'already had' | 'conflict'> {
-  const { id, rev, change = '' } = set
+  const { id, rev, change, state, format, body } = setColumns(set)
   const had = log.sets.find((one) => one.id === id)
   const wins = !had || beats(set, had)
   const copy = wins ? { ...log, sets: [...log.sets.filter((one) => one.id !== id), set] } : log
   const { rows } = await db.raw(
     `with made as (
-       insert into set_entry (gym_id, session_id, id, rev, change, body) values (?, ?, ?, ?, ?, ?)
+       insert into set_entry (gym_id, session_id, id, rev, change, state, format, body) values (?, ?, ?, ?, ?, ?, ?, ?)
        on conflict (gym_id, session_id, id, rev, change) do nothing returning id),
-     kept as (update session_log set copy = ? where id = ? and exists (select from made))
+     kept as (update session_log set copy = ?, format = ? where id = ? and exists (select from made))
      select count(*)::int as made from made`,
-    [gym, log.id, id, rev, change, JSON.stringify(set), JSON.stringify(copy), log.id],
+    [gym, log.id, id, rev, change, state, format, body, JSON.stringify(copy), logFormat, log.id],
   )
   if (!rows[0].made) return 'already had'
   return had && (!wins || had.rev === rev) ? 'conflict' : 'stored'
 }
 
 export async function saveCopy({ db }: Pick<Scope, 'db' | 'gym'>, log: SessionLog): Promise<void> {
-  await db('session_log')
-    .where({ id: log.id })
-    .update({ copy: JSON.stringify(log), closed: log.closed })
+  await db('session_log').where({ id: log.id }).update(logColumns(log))
 }
 
 /** Keeps where planning may take up the thread. Of two at once either will do: it is checked before it is used. */
@@ -87,7 +81,12 @@ export async function keepCheckpoint(
   checkpoint: Checkpoint,
 ): Promise<void> {
   await db('fold_checkpoint')
-    .insert({ gym_id: gym, member_id: member, body: JSON.stringify(checkpoint) })
+    .insert({
+      gym_id: gym,
+      member_id: member,
+      through: checkpoint.through,
+      body: JSON.stringify(checkpoint),
+    })
     .onConflict(['gym_id', 'member_id'])
     .merge()
 }

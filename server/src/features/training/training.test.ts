@@ -2,7 +2,7 @@ import { randomUUID } from 'node:crypto'
 import { afterAll, beforeAll, beforeEach, describe, expect, test } from '@jest/globals'
 import type { Operation, TodayView } from '@young-oak/api/training'
 import type { PlannedSession } from '@young-oak/core/plan'
-import { formatGroups } from '@young-oak/core/views'
+import { formatSetsShown } from '@young-oak/core/views'
 import { smallTemplate } from '../../testing/template.ts'
 import { makeProgram, type Program } from '../../testing/program.ts'
 import type { Agent } from '../../testing/world.ts'
@@ -30,7 +30,7 @@ const places = (view: TodayView): PlannedSession[] =>
   view.programs[0]?.plan.weeks.flatMap((week) => week.places) ?? []
 const next = (view: TodayView) => places(view).find(({ status }) => status === 'next' || status === 'open')
 const line = (session: PlannedSession | undefined, slot: string) =>
-  formatGroups({}, session?.slots.find((one) => one.slot === slot)?.groups ?? [])
+  formatSetsShown({}, session?.slots.find((one) => one.slot === slot)?.sets ?? [])
 const send = async (...operations: object[]) =>
   (
     await phone
@@ -68,16 +68,16 @@ describe('a session', () => {
     const after = next(await today())
     expect(after?.position).toBe(2)
     expect(line(after, 'squat')).toBe('2 × 5 @ 62.5 kg')
-    expect(after?.slots[0]?.groups[0]?.why[0]).toMatchObject({ id: 'steady.step', data: { date: day } })
+    expect(after?.slots[0]?.sets[0]?.why[0]).toMatchObject({ id: 'steady.step', data: { date: day } })
   })
 
   test('keeps what was shown, whatever the template becomes', async () => {
     await send(start(), set(1))
     const [row] = await world.owner('session_log').where({ id: session() }).select('shown')
     expect(row.shown).toMatchObject({
-      format: 1,
+      format: 2,
       at: { week: 1 },
-      slots: { squat: { groups: [{ load: { value: 60 } }] } },
+      slots: { squat: { sets: [{ load: { value: 60 } }] } },
     })
   })
 
@@ -293,13 +293,13 @@ describe('what a set may say', () => {
 })
 
 test('a session is shown on the plates of the place where it is trained, and keeps the place', async () => {
-  await world.owner('place').insert({ gym_id: gym, id: 'shed', name: 'The shed' })
+  await world.owner('location').insert({ gym_id: gym, id: 'shed', name: 'The shed' })
   const racks = JSON.stringify([{ unit: 'kg', bar: 20, plates: [{ weight: 15, pairs: 1 }] }])
-  await world.owner('place_equipment').insert({ gym_id: gym, place_id: 'shed', acts_from: day, racks })
-  expect((await today()).places).toContainEqual({ id: 'shed', name: 'The shed' })
-  await send({ ...start(), place: 'shed' })
+  await world.owner('location_equipment').insert({ gym_id: gym, location_id: 'shed', acts_from: day, racks })
+  expect((await today()).locations).toContainEqual({ id: 'shed', name: 'The shed' })
+  await send({ ...start(), location: 'shed' })
   const view = await today()
-  expect(view.logs[0]).toMatchObject({ place: 'shed' })
+  expect(view.logs[0]).toMatchObject({ location: 'shed' })
   expect(line(next(view), 'squat')).toBe('2 × 5 @ 50 kg')
   expect(line(places(view)[1], 'squat')).toBe('2 × 5 @ 60 kg')
 })

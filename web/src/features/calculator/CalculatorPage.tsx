@@ -134,7 +134,7 @@ function Loads({ max, table, onTable }: LoadsProps) {
 function useRack(unit: Unit): { rack: Rack; where: string } {
   const { data: session } = api.useSessionQuery()
   const { data } = api.useOwnEquipmentQuery(today(), { skip: session?.seat?.kind !== 'member' })
-  const home = data?.places.find(({ id }) => id === data.home)
+  const home = data?.locations.find(({ id }) => id === data.home)
   const rack = home?.has?.racks.find((one) => one.unit === unit)
   return rack && home
     ? { rack, where: `the plates of ${home.name}` }

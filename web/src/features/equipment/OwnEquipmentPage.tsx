@@ -1,5 +1,5 @@
 import { toast } from 'sonner'
-import { ownPlace } from '@young-oak/api/equipment'
+import { ownLocation } from '@young-oak/api/equipment'
 import type { Unit } from '@young-oak/core/units'
 import { api, sayError } from '../../app/api.ts'
 import { today } from '../../app/today.ts'
@@ -27,8 +27,8 @@ export default function OwnEquipmentPage() {
     if (answer.error) toast.error(sayError(answer.error))
     else toast('Saved. Your next session reads it.')
   }
-  const own = data.places.find(({ id }) => id === ownPlace)
-  const home = data.places.find(({ id }) => id === data.home)
+  const own = data.locations.find(({ id }) => id === ownLocation)
+  const home = data.locations.find(({ id }) => id === data.home)
   return (
     <main className="mx-auto w-full max-w-3xl px-4 py-6">
       <h1 className="text-3xl">Equipment</h1>
@@ -42,7 +42,7 @@ export default function OwnEquipmentPage() {
           onChange={(event) => void set({ home: event.target.value })}
         >
           {!home && <option value={data.home}>no place of the gym</option>}
-          {data.places.map(({ id, name }) => (
+          {data.locations.map(({ id, name }) => (
             <option key={id} value={id}>
               {name}
             </option>

@@ -27,23 +27,23 @@ describe('the numbers of a rule as fields', () => {
 
   test('a list grows by one like its last, and shrinks again', () => {
     const draft = flatten(ladder)
-    const longer = resizeList(draft, 'rungs', 1)
-    expect(listsOf(longer)).toEqual({ rungs: 3 })
-    expect(unflatten(longer)).toMatchObject({ rungs: [{ sets: 5 }, { sets: 4 }, { sets: 4, reps: 4 }] })
-    expect(resizeList(longer, 'rungs', -1)).toEqual(draft)
+    const longer = resizeList(draft, 'schemes', 1)
+    expect(listsOf(longer)).toEqual({ schemes: 3 })
+    expect(unflatten(longer)).toMatchObject({ schemes: [{ sets: 5 }, { sets: 4 }, { sets: 4, reps: 4 }] })
+    expect(resizeList(longer, 'schemes', -1)).toEqual(draft)
     expect(unflatten(resizeList({ 'sides.0': '6', 'sides.1': '8' }, 'sides', 1))).toEqual({
       sides: [6, 8, 8],
     })
   })
 
   test('fields are named in words, and found by the path of an error', () => {
-    expect(['resetBy', 'step.kg', 'rungs.0.step.kg', 'sides.2'].map(labelOf)).toEqual([
+    expect(['resetBy', 'step.kg', 'schemes.0.step.kg', 'sides.2'].map(labelOf)).toEqual([
       'Reset by',
       'Step, kg',
-      'Rung 1, step, kg',
+      'Scheme 1, step, kg',
       'Side 3',
     ])
-    expect(fieldOf('rungs[0].sets')).toBe('rungs.0.sets')
+    expect(fieldOf('schemes[0].sets')).toBe('schemes.0.sets')
   })
 })
 
@@ -60,7 +60,7 @@ describe('the fields of a rule', () => {
     expect(Object.keys(typed)).toEqual(
       expect.arrayContaining(['startLast', 'step.small.kg', 'step.percent', 'onStall']),
     )
-    expect(choicesOf(params, 'onStall')).toEqual(['', 'cut', 'lightWeek', 'spaceOut'])
+    expect(choicesOf(params, 'onStall')).toEqual(['', 'cut', 'deload', 'spaceOut'])
     expect(choicesOf(params, 'misses')).toBeNull()
   })
 

@@ -34,8 +34,8 @@ export function AdviceCard({ program, isOnly, taken, member }: Props) {
       {!isOnly && <p className="text-sm text-bark">{name}</p>}
       <h2 className="text-xl">{says}</h2>
       <ul className={`mt-2 list-disc pl-5 text-sm ${isCaution ? '' : 'text-bark'}`}>
-        {advice.evidence.map((rung) => (
-          <li key={rung.id + JSON.stringify(rung.data)}>{explain(rung)}</li>
+        {advice.evidence.map((step) => (
+          <li key={step.id + JSON.stringify(step.data)}>{explain(step)}</li>
         ))}
       </ul>
       {!isCaution && (
@@ -87,14 +87,14 @@ type Action = { label: string; done: string; facts: ({ kind: string } & Record<s
 function actionFor({ answer, suggest }: Advice, { phase }: Program): Action | null {
   const changes = suggest && deloadOf[suggest.recipe].weeks(suggest.params).flatMap((week) => week.do)
   switch (answer) {
-    case 'lightWeek':
-    case 'partialLightWeek':
+    case 'deload':
+    case 'partialDeload':
       return {
         label: 'Make the next week light',
         done: 'The next week that begins is light.',
         facts: [
           {
-            kind: 'light',
+            kind: 'deload',
             changes,
             ...(suggest?.muscles && { muscles: suggest.muscles }),
             shift: true,
@@ -107,7 +107,7 @@ function actionFor({ answer, suggest }: Advice, { phase }: Program): Action | nu
       return {
         label: 'Train on',
         done: 'The next planned light week is trained as it is written.',
-        facts: [{ kind: 'skipLight' }],
+        facts: [{ kind: 'skipDeload' }],
       }
     case 'nextBlock':
       return {

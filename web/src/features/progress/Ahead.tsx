@@ -2,7 +2,7 @@ import { useState, type ReactNode } from 'react'
 import type { ProgressView } from '@young-oak/api/progress'
 import { muscles, type Muscle } from '@young-oak/core/library'
 import { deloadKinds, deloadOf, type DeloadKind } from '@young-oak/core/deloads'
-import { eventKinds, lightReasons, type EventKind } from '@young-oak/core/facts'
+import { eventKinds, deloadReasons, type EventKind } from '@young-oak/core/facts'
 import { formatDay } from '@young-oak/core/units'
 import { today } from '../../app/today.ts'
 import { Button } from '../../ui/Button.tsx'
@@ -48,7 +48,7 @@ export function Ahead({ view, member }: Props) {
       )}
       <EventForm member={member} />
       <SpellForm member={member} />
-      <CeilingForm ceilings={view.ceilings} member={member} />
+      <MostSetsForm mostSets={view.mostSets} member={member} />
     </section>
   )
 }
@@ -148,18 +148,18 @@ function EventForm({ member }: { member?: string }) {
 }
 
 /** The most sets of a muscle a week, whatever a program would ask; empty for none. */
-function CeilingForm({ ceilings, member }: { ceilings: ProgressView['ceilings']; member?: string }) {
+function MostSetsForm({ mostSets, member }: { mostSets: ProgressView['mostSets']; member?: string }) {
   const { give, isBusy } = useGive(member)
   const [typed, setTyped] = useState<{ muscle: Muscle; sets: string }>({ muscle: 'quads', sets: '' })
   const [fault, setFault] = useState<string>()
-  const set = Object.entries(ceilings).map(([muscle, sets]) => `${muscle} ${sets}`)
+  const set = Object.entries(mostSets).map(([muscle, sets]) => `${muscle} ${sets}`)
   const save = async () => {
     const sets = typed.sets.trim() ? Number(typed.sets) : null
     if (sets !== null && !(Number.isInteger(sets) && sets >= 1 && sets <= 60))
       return setFault('Whole sets, 1 to 60, or nothing for no ceiling.')
     setFault(undefined)
     await give(
-      { kind: 'ceiling', muscle: typed.muscle, sets },
+      { kind: 'mostSets', muscle: typed.muscle, sets },
       sets === null ? 'No ceiling.' : 'The ceiling is set.',
     )
   }
@@ -202,7 +202,7 @@ const returns: [string, number[]][] = [
 function SpellForm({ member }: { member?: string }) {
   const { give, isBusy } = useGive(member)
   const [typed, setTyped] = useState({
-    reason: 'holiday' as (typeof lightReasons)[number],
+    reason: 'holiday' as (typeof deloadReasons)[number],
     recipe: 'weekOff' as DeloadKind,
     weeks: '1',
     back: '1',
@@ -213,7 +213,7 @@ function SpellForm({ member }: { member?: string }) {
   const save = () =>
     give(
       {
-        kind: 'light',
+        kind: 'deload',
         changes: weeksOf(params).flatMap((week) => week.do),
         shift: true,
         weeks: Number(typed.weeks),
@@ -233,9 +233,9 @@ function SpellForm({ member }: { member?: string }) {
       <SelectField
         label="Why"
         value={typed.reason}
-        onChange={(event) => put({ reason: event.target.value as (typeof lightReasons)[number] })}
+        onChange={(event) => put({ reason: event.target.value as (typeof deloadReasons)[number] })}
       >
-        {lightReasons
+        {deloadReasons
           .filter((reason) => reason !== 'advice')
           .map((reason) => (
             <option key={reason}>{reason}</option>

@@ -36,8 +36,7 @@ export default function EditorPage() {
     if (data && data.id === id) {
       const { library } = store.getState()
       const { revision, draft } = data
-      const waiting = keptEdits(seat, id)
-      dispatch(openDraft({ id, revision, draft, library: library.exercises, waiting }))
+      dispatch(openDraft({ id, revision, draft, library: library.exercises, ...keptEdits(seat, id) }))
     }
     return () => void dispatch(closeDraft())
   }, [dispatch, store, id, data, seat])

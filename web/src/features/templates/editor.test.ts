@@ -4,32 +4,32 @@ import { edit, editor, openDraft, merge, putIn, redo, undo, type Editor } from '
 
 const group = (sets: number) => ({ id: 'a', sets, goal: { reps: 5 }, load: { of: 'free' as const } })
 const template: Template = {
-  format: 1,
+  format: 2,
   name: 'Two days',
   maxes: { use: 'newest' },
   missed: 'hold',
   rounding: 'nearest',
-  phases: [{ id: 'p', name: 'Block', weeks: 2, rotation: ['a', 'b'], perWeek: 3, light: [] }],
+  phases: [{ id: 'p', name: 'Block', weeks: 2, rotation: ['a', 'b'], perWeek: 3, deloads: [] }],
   sessions: {
     a: {
       name: 'A',
-      parts: [
+      sections: [
         { name: 'Main', slots: ['squat', 'bench'] },
         { name: 'After', slots: ['chin'] },
       ],
     },
-    b: { name: 'B', parts: [{ name: 'Main', slots: ['press'] }] },
+    b: { name: 'B', sections: [{ name: 'Main', slots: ['press'] }] },
   },
   slots: {
     squat: {
       exercise: 'backSquat',
       by: 'week',
-      follows: [],
+      uses: [],
       rows: { p: [[group(3), { ...group(1), id: 'b' }], [group(4)]] },
     },
-    bench: { exercise: 'benchPress', by: 'week', follows: [], rows: { p: [[group(3)], [group(3)]] } },
-    chin: { exercise: 'chinUp', by: 'week', follows: [], rows: { p: [[group(2)], [group(2)]] } },
-    press: { exercise: 'overheadPress', by: 'week', follows: [], rows: { p: [[group(3)], [group(3)]] } },
+    bench: { exercise: 'benchPress', by: 'week', uses: [], rows: { p: [[group(3)], [group(3)]] } },
+    chin: { exercise: 'chinUp', by: 'week', uses: [], rows: { p: [[group(2)], [group(2)]] } },
+    press: { exercise: 'overheadPress', by: 'week', uses: [], rows: { p: [[group(3)], [group(3)]] } },
   },
   progressions: {},
   tracks: {},
@@ -39,7 +39,7 @@ const sets = (from: number, to: number): Command => ({
   slot: 'bench',
   phase: 'p',
   row: 0,
-  group: 'a',
+  prescription: 'a',
   field: 'sets',
   from,
   to,
@@ -92,7 +92,7 @@ describe('two at once', () => {
     slot: 'bench',
     phase: 'p',
     row: 0,
-    group: 'a',
+    prescription: 'a',
     field: 'rest',
     from: null,
     to,

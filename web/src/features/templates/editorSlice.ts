@@ -1,5 +1,5 @@
 import { createSlice, type PayloadAction } from '@reduxjs/toolkit'
-import type { Edits, EditsAnswer } from '@young-oak/api/templates'
+import type { Edit, EditsAnswer } from '@young-oak/api/templates'
 import type { Library } from '@young-oak/core/library'
 import { library } from '../library/librarySlice.ts'
 import {
@@ -12,13 +12,18 @@ import {
   type Template,
 } from '@young-oak/core/template'
 
-export type Edit = Edits['edits'][number]
+export type { Edit }
 
 /** Something done, with its name, so that it can be taken back by it. */
 export type Step = { name: string; command: Command }
 
-/** An edit that could not be joined with what somebody else has done since: kept in sight, with the reason. */
-export type Aside = { id: string; name: string; command: Command; reason: string }
+/**
+ * An edit that could not be joined with what somebody else has done since: kept in sight, with the reason. One that this version of the
+ * page does not know has no command, but what it says.
+ */
+export type Aside = { id: string; name: string; reason: string } & (
+  { command: Command; says?: undefined } | { command?: undefined; says: string }
+)
 
 /**
  * The draft that is open: what is stored of it (`base`, at a revision) with the edits that wait to be stored on top. Beside it what can
@@ -63,6 +68,7 @@ export type Opened = {
   draft: Template
   library: Library
   waiting?: Edit[]
+  aside?: Aside[]
 }
 
 export const editor = createSlice({
@@ -78,6 +84,7 @@ export const editor = createSlice({
         revision: payload.revision,
         base: payload.draft,
         waiting: payload.waiting ?? [],
+        aside: payload.aside ?? [],
       }),
     closeDraft: () => empty,
     edit: {
@@ -123,7 +130,7 @@ export const editor = createSlice({
       reducer(state, { payload }: PayloadAction<{ aside: string; id: string }>) {
         const now = state as Editor
         const one = now.aside.find(({ id }) => id === payload.aside)
-        const command = one && now.draft && renewCommand(now.draft, one.command)
+        const command = one?.command && now.draft && renewCommand(now.draft, one.command)
         if (!command) return { ...now, notice: 'Its place is gone, so it cannot be put in.' }
         const rest = { ...now, aside: now.aside.filter(({ id }) => id !== payload.aside) }
         return apply(

@@ -5,18 +5,18 @@ import { makePlanner } from '../../workers/planner.ts'
 import { plannerLink, type Source } from './plannerLink.ts'
 
 const template: Template = {
-  format: 1,
+  format: 2,
   name: 'One day',
   maxes: { use: 'newest' },
   missed: 'hold',
   rounding: 'nearest',
-  phases: [{ id: 'p', name: 'Block', weeks: 1, rotation: ['d'], perWeek: 1, light: [] }],
-  sessions: { d: { name: 'Day', parts: [{ name: 'Main', slots: ['squat'] }] } },
+  phases: [{ id: 'p', name: 'Block', weeks: 1, rotation: ['d'], perWeek: 1, deloads: [] }],
+  sessions: { d: { name: 'Day', sections: [{ name: 'Main', slots: ['squat'] }] } },
   slots: {
     squat: {
       exercise: 'backSquat',
       by: 'week',
-      follows: [],
+      uses: [],
       rows: { p: [[{ id: 'a', sets: 3, goal: { reps: 5 }, load: { of: 'free' } }]] },
     },
   },

@@ -1,4 +1,5 @@
 import { useCallback, useEffect, useMemo, useRef } from 'react'
+import { commandFormat } from '@young-oak/core/template'
 import { api } from '../../app/api.ts'
 import { store, useAppDispatch, useAppSelector } from '../../app/store.ts'
 import { draftSync } from './draftSync.ts'
@@ -16,21 +17,23 @@ const lookMs = 6000
 export function useAutosave(id: string, seat: string): void {
   const dispatch = useAppDispatch()
   const waiting = useAppSelector(({ editor }) => editor.waiting)
+  const aside = useAppSelector(({ editor }) => editor.aside)
   const isAway = useAppSelector(({ editor }) => editor.isAway)
   const tabs = useRef<BroadcastChannel | null>(null)
   const count = waiting.length
 
   useEffect(() => {
     // A moment later, so that no key waits for the disk.
-    const timer = setTimeout(() => keepEdits(seat, id, waiting), 50)
+    const timer = setTimeout(() => keepEdits(seat, id, { waiting, aside }), 50)
     return () => clearTimeout(timer)
-  }, [seat, id, waiting])
+  }, [seat, id, waiting, aside])
 
   const send = useMemo(
     () =>
       draftSync(id, {
         now: () => store.getState().editor,
-        send: (since, edits) => dispatch(api.endpoints.saveEdits.initiate({ id, since, edits })),
+        send: (since, edits) =>
+          dispatch(api.endpoints.saveEdits.initiate({ id, since, format: commandFormat, edits })),
         merge: (answer) => dispatch(merge(answer)),
         away: () => dispatch(setAway(true)),
       }),

@@ -3,8 +3,8 @@ import type { WhyStep } from '@young-oak/core/words'
 import type { Plan, PlannedSession } from '@young-oak/core/plan'
 import { explain } from '@young-oak/core/explain'
 import { liftName } from '@young-oak/core/library'
-import type { ShownGroup } from '@young-oak/core/member'
-import { comesNext, formatGroups } from '@young-oak/core/views'
+import type { ShownSets } from '@young-oak/core/member'
+import { comesNext, formatSetsShown } from '@young-oak/core/views'
 import { compareLoads, formatLoad } from '@young-oak/core/units'
 import { sentence, Why } from '../../ui/Why.tsx'
 
@@ -21,13 +21,13 @@ export function ComesNextList({ plan, session }: { plan: Plan; session: PlannedS
           {then ? (
             <>
               <p>
-                {formatGroups(library, slot.groups)} → in {then.name}, week {then.week}:{' '}
+                {formatSetsShown(library, slot.sets)} → in {then.name}, week {then.week}:{' '}
                 <Why
                   title={then.groups[0]?.load ? formatLoad(then.groups[0].load) : ''}
-                  rungs={then.groups[0]?.why ?? []}
+                  steps={then.groups[0]?.why ?? []}
                   className="font-medium"
                 >
-                  {formatGroups(library, then.groups)}
+                  {formatSetsShown(library, then.groups)}
                 </Why>
               </p>
               {reason && <p className="text-sm text-bark">{sayReason(reason, then.groups[0])}</p>}
@@ -42,7 +42,7 @@ export function ComesNextList({ plan, session }: { plan: Plan; session: PlannedS
 }
 
 /** "The rule’s 83 kg was a hit on 24 Nov 2026: plus 2.5 kg is 85.5 kg, on these plates 85 kg." */
-function sayReason(reason: WhyStep, group: ShownGroup | undefined): string {
+function sayReason(reason: WhyStep, group: ShownSets | undefined): string {
   const isRounded = group?.load && group.target && compareLoads(group.load, group.target) !== 0
   return `${sentence(explain(reason))}${isRounded && group.load ? `, on these plates ${formatLoad(group.load)}` : ''}.`
 }

@@ -1,7 +1,7 @@
 import { useLibrary } from '../library/useLibrary.ts'
 import { useState } from 'react'
 import type { PlannedSlot } from '@young-oak/core/plan'
-import type { SetLog, ShownGroup } from '@young-oak/core/member'
+import type { SetLog, ShownSets } from '@young-oak/core/member'
 import { formatCircuit, formatHandled } from '@young-oak/core/views'
 import { formatNumber, formatSpan, lowest, type AmountUnit, type Load } from '@young-oak/core/units'
 import { kindOf } from '@young-oak/core/goals'
@@ -56,7 +56,7 @@ export function CurrentSet({ slot, asked, of, before, isCorrection = false, foun
       {!isChanging && (
         <p className="font-serif text-4xl font-semibold">
           {group.load && (
-            <Why title={formatHandled(group, group.load)} rungs={group.why}>
+            <Why title={formatHandled(group, group.load)} steps={group.why}>
               {formatHandled(group, group.load)}
             </Why>
           )}
@@ -151,7 +151,7 @@ const countSteps: Record<'reps' | AmountUnit, number> = {
 }
 
 function sayAbout(
-  { rir, perSide, option, tempo, bands, stop, least, style }: ShownGroup,
+  { rir, perSide, option, tempo, bands, stop, least, style }: ShownSets,
   n: number,
   of: number,
   isPlus: boolean,
@@ -171,10 +171,10 @@ function sayAbout(
   return `${isCorrection ? 'Correct set' : 'Set'} ${n} of ${of}${more.length ? `: ${more.join(', ')}` : ''}`
 }
 
-const sayAsked = ({ reps, goal, load }: ShownGroup): string =>
+const sayAsked = ({ reps, goal, load }: ShownSets): string =>
   goal ? kindOf(goal).cell(goal) : `${formatSpan(reps ?? 1)}${load ? '' : ' reps'}`
 
-const sayDone = (group: ShownGroup): string => {
+const sayDone = (group: ShownSets): string => {
   const { load, goal, reps } = group
   const what = goal ? kindOf(goal).cell(goal) : formatNumber(lowest(reps ?? 1))
   return `Done: ${load ? `${formatHandled(group, load)} × ` : ''}${what}`

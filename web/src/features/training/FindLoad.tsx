@@ -1,6 +1,6 @@
 import { useLibrary } from '../library/useLibrary.ts'
 import { findLoad, type Found, type Try } from '@young-oak/core/maxes'
-import type { SetLog, ShownGroup } from '@young-oak/core/member'
+import type { SetLog, ShownSets } from '@young-oak/core/member'
 import type { PlannedSlot } from '@young-oak/core/plan'
 import { formatLoad, lowest, partsFor, type Load, type Makeable } from '@young-oak/core/units'
 import { liftName } from '@young-oak/core/library'
@@ -11,7 +11,7 @@ import type { Result } from './setDraft.ts'
 
 type Props = {
   slot: PlannedSlot
-  group: ShownGroup
+  group: ShownSets
   sets: SetLog[]
   can: Makeable
   onTry: (asked: AskedSet, result: Result) => void
@@ -25,7 +25,7 @@ type Props = {
 const usualLeft = 2
 
 /** What the tries so far have found, or the next one. */
-export function foundSoFar(group: ShownGroup, sets: SetLog[], can: Makeable): Found {
+export function foundSoFar(group: ShownSets, sets: SetLog[], can: Makeable): Found {
   const tries = sets
     .filter((set) => isTry(set) && set.load && set.state === 'done')
     .sort((a, b) => a.n - b.n)

@@ -3,7 +3,7 @@ import type { PlannedSlot } from '@young-oak/core/plan'
 import { lighterThan, sayLighter, formatGroup } from '@young-oak/core/views'
 
 /** In a light week, what each line stands in for, and by how much it is lighter. */
-export function Lighter({ slot: { groups, withoutDeload } }: { slot: PlannedSlot }) {
+export function Lighter({ slot: { sets: groups, withoutDeload } }: { slot: PlannedSlot }) {
   const library = useLibrary()
   if (!withoutDeload) return null
   return (
@@ -13,7 +13,7 @@ export function Lighter({ slot: { groups, withoutDeload } }: { slot: PlannedSlot
         if (!is) return null
         const left = was.rir === undefined ? '' : `, ${was.rir} left`
         return (
-          <li key={was.group}>
+          <li key={was.prescription}>
             Light, in place of {formatGroup(library, was)}
             {left}: {sayLighter(lighterThan(was, is))}
           </li>

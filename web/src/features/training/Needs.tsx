@@ -7,7 +7,7 @@ import type { PlannedSlot } from '@young-oak/core/plan'
 export function Needs({ slot }: { slot: PlannedSlot }) {
   const library = useLibrary()
   const [need] = slot.needs
-  const group = slot.groups.find(({ missing }) => missing)
+  const group = slot.sets.find(({ missing }) => missing)
   const what = need?.need ?? group?.need
   const box = 'my-1 rounded bg-acorn-wash px-3 py-2 text-acorn'
   const link = 'inline-block py-1 font-medium underline'

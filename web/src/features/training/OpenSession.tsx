@@ -54,7 +54,7 @@ export function OpenSession({ session: asShown, log, evidence }: Props) {
             isCurrent={slot === current}
             onOpen={() => choose(slot.slot)}
             onLog={(asked, result) => logSet(slot, asked, result)}
-            can={canFind(library, slot) ? loadingAt(library, evidence, log.place, slot).here : undefined}
+            can={canFind(library, slot) ? loadingAt(library, evidence, log.location, slot).here : undefined}
           />
         ))}
       </ol>
@@ -96,19 +96,19 @@ function followLogged(
   log: SessionLog,
   evidence: Evidence,
 ): PlannedSession {
-  if (!session.slots.some(({ groups }) => groups.some(({ today }) => today))) return session
-  const bars = session.slots.map(({ slot, groups }) => ({
+  if (!session.slots.some(({ sets: groups }) => groups.some(({ today }) => today))) return session
+  const bars = session.slots.map(({ slot, sets: groups }) => ({
     slot,
     groups,
     sets: log.sets.filter((set) => set.slot === slot),
   }))
   const lifts = new Map(session.slots.map((slot) => [slot.slot, slot]))
   const groups = followToday(bars, (id) =>
-    loadingAt(library, evidence, log.place, lifts.get(id) as PlannedSlot),
+    loadingAt(library, evidence, log.location, lifts.get(id) as PlannedSlot),
   )
   return {
     ...session,
-    slots: session.slots.map((slot, i) => ({ ...slot, groups: groups[i] ?? slot.groups })),
+    slots: session.slots.map((slot, i) => ({ ...slot, groups: groups[i] ?? slot.sets })),
   }
 }
 

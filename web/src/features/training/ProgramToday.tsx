@@ -14,7 +14,7 @@ import { Proposals } from '../maxes/Proposals.tsx'
 import { ComesNextList } from './ComesNextList.tsx'
 import { GrowthRings } from './GrowthRings.tsx'
 import { OpenSession } from './OpenSession.tsx'
-import { trainAt } from './placeSlice.ts'
+import { trainAt } from './locationSlice.ts'
 import { recordSet } from './recordSet.ts'
 import { AfterSession } from './SessionQuestions.tsx'
 import { SlotCard } from './SlotCard.tsx'
@@ -25,12 +25,12 @@ type Props = {
   logs: SessionLog[]
   day: Day
   evidence: Evidence
-  places: TodayView['places']
+  locations: TodayView['locations']
   proposals: TodayView['proposals']
 }
 
 /** One program of the member: the session that is open, else the one that comes next. */
-export function ProgramToday({ program, logs, day, evidence, places, proposals }: Props) {
+export function ProgramToday({ program, logs, day, evidence, locations, proposals }: Props) {
   const { enrolment, name, note, track, plan } = program
   const logOf = (place: PlannedSession) =>
     logs.find(({ id }) => id === sessionLogId(enrolment, place.position, place.attempt))
@@ -61,7 +61,7 @@ export function ProgramToday({ program, logs, day, evidence, places, proposals }
                 {sayToTest(week.toTest)}
               </span>
             )}
-            {week?.light && (
+            {week?.deload && (
               <span className="rounded bg-mist-wash px-2 py-0.5 text-sm whitespace-nowrap text-mist">
                 light week
               </span>
@@ -86,7 +86,7 @@ export function ProgramToday({ program, logs, day, evidence, places, proposals }
               enrolment={enrolment}
               isAgain={closed !== undefined}
               note={note}
-              places={places}
+              locations={locations}
               home={evidence.home}
             />
           )}
@@ -111,7 +111,7 @@ function LeftOut({ session: { slots, changes } }: { session: PlannedSession }) {
     <p className="mt-2 text-sm text-bark">
       {gone.length === 1 ? 'One exercise' : `${gone.length} exercises`} of this session{' '}
       {gone.length === 1 ? 'is' : 'are'} not for you today (
-      {[...new Set(gone.map(({ rung }) => explain(rung)))].join('; ')}).
+      {[...new Set(gone.map(({ step }) => explain(step)))].join('; ')}).
     </p>
   )
 }
@@ -147,12 +147,12 @@ type NextProps = {
   enrolment: string
   isAgain: boolean
   note?: string
-  places: TodayView['places']
+  locations: TodayView['locations']
   home: string
 }
 
-function Next({ session, start, isFirst, day, enrolment, isAgain, note, places, home }: NextProps) {
-  const place = useAppSelector((state) => state.place.at)
+function Next({ session, start, isFirst, day, enrolment, isAgain, note, locations, home }: NextProps) {
+  const location = useAppSelector((state) => state.location.at)
   const [isEarly, setEarly] = useState(false)
   const waits = start > day && !isEarly
   return (
@@ -167,7 +167,7 @@ function Next({ session, start, isFirst, day, enrolment, isAgain, note, places, 
           </button>
         </p>
       )}
-      {!waits && <WhereToday places={places} home={home} place={place} />}
+      {!waits && <WhereToday locations={locations} home={home} location={location} />}
       <ol className="mt-3 divide-y divide-line">
         {session.slots.map((slot) => (
           <SlotPreview key={slot.slot} slot={slot} />
@@ -186,7 +186,7 @@ function Next({ session, start, isFirst, day, enrolment, isAgain, note, places, 
               position: session.position,
               attempt: session.attempt,
               date: day,
-              ...(place !== undefined && { place }),
+              ...(location !== undefined && { location }),
             })
           }
         >
@@ -197,23 +197,23 @@ function Next({ session, start, isFirst, day, enrolment, isAgain, note, places, 
   )
 }
 
-type WhereProps = { places: TodayView['places']; home: string; place: string | undefined }
+type WhereProps = { locations: TodayView['locations']; home: string; location: string | undefined }
 
 /** Where the session is trained, if not where it usually is: its loads are made of what is there. */
-function WhereToday({ places, home, place }: WhereProps) {
+function WhereToday({ locations, home, location }: WhereProps) {
   const dispatch = useAppDispatch()
-  const others = places.filter(({ id }) => id !== home)
+  const others = locations.filter(({ id }) => id !== home)
   if (!others.length) return null
   return (
     <label className="mt-2 flex flex-wrap items-center gap-2 text-sm text-bark">
       Training at
       <select
-        value={place ?? home}
+        value={location ?? home}
         onChange={(event) => dispatch(trainAt(event.target.value === home ? undefined : event.target.value))}
         className="min-h-11 rounded-md border border-edge bg-sheet px-2 text-base text-ink"
       >
-        {!places.some(({ id }) => id === home) && <option value={home}>my usual place</option>}
-        {places.map(({ id, name }) => (
+        {!locations.some(({ id }) => id === home) && <option value={home}>my usual place</option>}
+        {locations.map(({ id, name }) => (
           <option key={id} value={id}>
             {name}
           </option>

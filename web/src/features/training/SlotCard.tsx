@@ -4,7 +4,7 @@ import { Check, X } from 'lucide-react'
 import type { PlannedSlot } from '@young-oak/core/plan'
 import { exerciseOf, liftName } from '@young-oak/core/library'
 import type { SetLog } from '@young-oak/core/member'
-import { formatCircuit, formatGroups } from '@young-oak/core/views'
+import { formatCircuit, formatSetsShown } from '@young-oak/core/views'
 import type { Makeable } from '@young-oak/core/units'
 import { CurrentSet } from './CurrentSet.tsx'
 import { askedSets, isTry, type AskedSet } from './askedSets.ts'
@@ -31,8 +31,8 @@ export function SlotCard({ slot, sets, isCurrent, onOpen, onLog, can }: Props) {
   const asked = askedSets(slot)
   const current = asked.find(({ n }) => !sets.some((set) => set.n === n))
   const [isFinding, setFinding] = useState(sets.some(isTry))
-  const old = slot.groups.find(({ why }) => why.some(({ id }) => id.endsWith('LongAgo')))
-  const missing = can && (slot.groups.find(({ need }) => need === 'max') ?? old)
+  const old = slot.sets.find(({ why }) => why.some(({ id }) => id.endsWith('LongAgo')))
+  const missing = can && (slot.sets.find(({ need }) => need === 'max') ?? old)
   const found = missing && can && sets.some(isTry) ? foundSoFar(missing, sets, can) : undefined
   const last = sets.filter((set) => !isTry(set)).sort((a, b) => b.n - a.n)[0]
   const before = last ?? (found?.isFound ? ({ load: found.load } as SetLog) : undefined)
@@ -52,7 +52,7 @@ export function SlotCard({ slot, sets, isCurrent, onOpen, onLog, can }: Props) {
           </span>
           <span className="ml-3 text-bark">
             {slot.circuit && `${formatCircuit(slot.circuit)}: `}
-            {formatGroups(library, slot.groups)}
+            {formatSetsShown(library, slot.sets)}
           </span>
         </span>
         <span className="shrink-0 text-sm whitespace-nowrap text-bark">

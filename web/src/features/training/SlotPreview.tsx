@@ -17,11 +17,11 @@ export function SlotPreview({ slot }: { slot: PlannedSlot }) {
         <h2 className="text-lg">{slot.circuit?.name ?? liftName(library, slot)}</h2>
         {slot.circuit && <p>{formatCircuit(slot.circuit)}</p>}
         {slot.warmUps && <p className="text-sm text-bark">Warm-up: {formatWarmUps(slot.warmUps)}</p>}
-        {slot.groups.map((group) => (
-          <p key={group.group} className="text-lg">
+        {slot.sets.map((group) => (
+          <p key={group.prescription} className="text-lg">
             <Why
               title={group.load ? formatHandled(group, group.load) : ''}
-              rungs={group.load ? group.why : []}
+              steps={group.load ? group.why : []}
             >
               {formatGroup(library, group)}
             </Why>

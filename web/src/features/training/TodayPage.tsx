@@ -14,9 +14,9 @@ import { ProgramToday } from './ProgramToday.tsx'
 /** The member's own screen: what to lift now, what it was last time, and what comes next. */
 export default function TodayPage() {
   const day = today()
-  const place = useAppSelector((state) => state.place.at)
+  const location = useAppSelector((state) => state.location.at)
   const { data, error, isLoading, refetch } = api.useTodayQuery(
-    { day, place },
+    { day, location },
     {
       refetchOnFocus: true,
       refetchOnReconnect: true,
@@ -42,7 +42,7 @@ export default function TodayPage() {
           logs={logs}
           day={day}
           evidence={data.evidence}
-          places={data.places}
+          locations={data.locations}
           proposals={data.proposals}
         />
       ))}

@@ -1,24 +1,24 @@
-import type { ShownGroup } from '@young-oak/core/member'
+import type { ShownSets } from '@young-oak/core/member'
 import type { PlannedSlot } from '@young-oak/core/plan'
 
 /** A set that is asked: its group, and its number in the slot. */
-export type AskedSet = { n: number; group: ShownGroup; isPlus: boolean }
+export type AskedSet = { n: number; group: ShownSets; isPlus: boolean }
 
 /** The sets of a slot in order; a circuit is one. */
 export const askedSets = (slot: PlannedSlot): AskedSet[] =>
   slot.circuit
     ? [{ n: 1, group: asOne, isPlus: false }]
-    : slot.groups
+    : slot.sets
         .flatMap((group) =>
           Array.from({ length: group.sets }, (_, i) => ({
             group,
-            isPlus: group.plus === 'last' && i === group.sets - 1,
+            isPlus: group.amrap === 'last' && i === group.sets - 1,
           })),
         )
         .map((asked, i) => ({ ...asked, n: i + 1 }))
 
 /** What is logged of a circuit has no load and no reps: its lines do. */
-const asOne: ShownGroup = { group: 'circuit', sets: 1, reps: null, target: null, load: null, why: [] }
+const asOne: ShownSets = { prescription: 'circuit', sets: 1, reps: null, target: null, load: null, why: [] }
 
 /** Sets on the way to a load that nobody knows are numbered from here: they are beside those that are asked. */
 export const firstTry = 51

@@ -1,6 +1,6 @@
 import { describe, expect, test } from '@jest/globals'
 import type { ExerciseId } from '@young-oak/core/library'
-import type { SetLog, ShownGroup } from '@young-oak/core/member'
+import type { SetLog, ShownSets } from '@young-oak/core/member'
 import type { PlannedSlot } from '@young-oak/core/plan'
 import { askedSets } from './askedSets.ts'
 import { measureOf, readDraft, startDraft, type SetDraft } from './setDraft.ts'
@@ -9,8 +9,8 @@ import { measureOf, readDraft, startDraft, type SetDraft } from './setDraft.ts'
 const library = {}
 
 const kg = (value: number) => ({ value, unit: 'kg' as const })
-const group = (change: Partial<ShownGroup> = {}): ShownGroup => ({
-  group: 'a',
+const group = (change: Partial<ShownSets> = {}): ShownSets => ({
+  prescription: 'a',
   sets: 3,
   reps: 5,
   target: kg(60),
@@ -19,16 +19,12 @@ const group = (change: Partial<ShownGroup> = {}): ShownGroup => ({
   ...change,
 })
 const bare = group({ load: null, target: null })
-const slot = (
-  exercise: ExerciseId,
-  groups: ShownGroup[],
-  change: Partial<PlannedSlot> = {},
-): PlannedSlot => ({
+const slot = (exercise: ExerciseId, groups: ShownSets[], change: Partial<PlannedSlot> = {}): PlannedSlot => ({
   slot: 's',
   letter: 'A',
   exercise,
-  light: false,
-  groups,
+  deload: false,
+  sets: groups,
   needs: [],
   ...change,
 })
@@ -59,7 +55,7 @@ const pullUp = measureOf(library, slot('pullUp', [group({ body: kg(80) })]), gro
 describe('a set starts', () => {
   const start = (
     exercise: ExerciseId,
-    own: ShownGroup,
+    own: ShownSets,
     before?: SetLog,
     isCorrection = false,
     more: Partial<PlannedSlot> = {},

@@ -1,7 +1,7 @@
 import { loadSchema, repsSchema } from '@young-oak/api/fields'
 import { kindOf } from '@young-oak/core/goals'
 import { exerciseOf, type Library } from '@young-oak/core/library'
-import type { SetLog, ShownGroup } from '@young-oak/core/member'
+import type { SetLog, ShownSets } from '@young-oak/core/member'
 import type { PlannedSlot } from '@young-oak/core/plan'
 import {
   formatNumber,
@@ -60,7 +60,7 @@ export type Measure = {
   hasMore?: true
 }
 
-export function measureOf(library: Library, slot: PlannedSlot, group: ShownGroup, before?: SetLog): Measure {
+export function measureOf(library: Library, slot: PlannedSlot, group: ShownSets, before?: SetLog): Measure {
   const { circuit } = slot
   if (circuit)
     return circuit.by === 'time'
@@ -80,7 +80,7 @@ export function measureOf(library: Library, slot: PlannedSlot, group: ShownGroup
 /** What to start from: the set that is corrected; else what is asked, and where that is the member's, the set before or last time's. */
 export function startDraft(
   slot: PlannedSlot,
-  group: ShownGroup,
+  group: ShownSets,
   n: number,
   before: SetLog | undefined,
   isCorrection: boolean,
@@ -109,7 +109,7 @@ function doneCount(done: SetLog | undefined): string | undefined {
 }
 
 /** The least that a set asks, as a number: empty where as many as possible are asked. */
-export function askedCount({ reps, goal }: ShownGroup): string {
+export function askedCount({ reps, goal }: ShownSets): string {
   if (!goal) return String(lowest(reps ?? 1))
   if ('seconds' in goal && !('most' in goal)) return formatSeconds(lowest(goal.seconds))
   if ('distance' in goal) return String(goal.distance * (goal.trips ?? 1))

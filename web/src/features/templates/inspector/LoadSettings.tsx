@@ -1,8 +1,8 @@
 import { useLibrary } from '../../library/useLibrary.ts'
 import { useState } from 'react'
 import {
-  lightPolicies,
-  type LightPolicy,
+  deloadPolicies,
+  type DeloadPolicy,
   missedPolicies,
   sayWarmUp,
   type Command,
@@ -41,7 +41,7 @@ export function LoadSettings({ draft }: { draft: Template }) {
     draft.away
       ? `after ${draft.away.weeks} weeks away the first week back is at ${formatNumber(draft.away.back).replace('-', '−')}%`
       : 'after an absence the loads are as they stand',
-    policyWords[draft.lightPolicy ?? 'both'],
+    policyWords[draft.deloadPolicy ?? 'both'],
     ...(maxes.ratios ?? []).map(
       ({ lift, of, percent }) =>
         `${liftName(library, lift)} at ${formatNumber(percent)}% of the ${liftName(library, of).toLowerCase()} max until it has one`,
@@ -85,7 +85,7 @@ const missedWords: Record<Missed, string> = {
   shift: 'what was missed of a week moves into the next',
   repeat: 'a week that was missed in part is done again',
 }
-const policyWords: Record<LightPolicy, string> = {
+const policyWords: Record<DeloadPolicy, string> = {
   planned: 'light weeks are the planned ones alone',
   reactive: 'light weeks come as members are',
   both: 'light weeks are planned, and come as members are',
@@ -105,7 +105,7 @@ function SettingsForm({ draft, onClose }: { draft: Template; onClose: () => void
     missed: draft.missed,
     awayWeeks: draft.away ? String(draft.away.weeks) : '',
     awayBack: draft.away ? String(-draft.away.back) : '10',
-    lightPolicy: draft.lightPolicy ?? ('both' as LightPolicy),
+    deloadPolicy: draft.deloadPolicy ?? ('both' as DeloadPolicy),
     warmUp: choiceOf(draft.warmUp),
     ladder: ladderText(draft.warmUp),
     ratios: draftRatios(maxes.ratios ?? []),
@@ -146,7 +146,7 @@ function SettingsForm({ draft, onClose }: { draft: Template; onClose: () => void
       headCommand(draft, 'warmUp', warmUp ?? null),
       headCommand(draft, 'missed', typed.missed),
       headCommand(draft, 'away', awayWeeks && awayBack ? { weeks: awayWeeks, back: -awayBack } : null),
-      headCommand(draft, 'lightPolicy', typed.lightPolicy === 'both' ? null : typed.lightPolicy),
+      headCommand(draft, 'deloadPolicy', typed.deloadPolicy === 'both' ? null : typed.deloadPolicy),
     ].filter((command) => command !== null)
     if (commands.length)
       dispatch(edit(commands.length === 1 && commands[0] ? commands[0] : { do: 'several', commands }))
@@ -228,7 +228,7 @@ function SettingsForm({ draft, onClose }: { draft: Template; onClose: () => void
           </option>
         ))}
       </SelectField>
-      {typed.warmUp === 'ladder' && (
+      {typed.warmUp === 'listed' && (
         <Field
           label="Ladder: percent × reps"
           hint="bar × 10 for the empty bar"
@@ -251,10 +251,10 @@ function SettingsForm({ draft, onClose }: { draft: Template; onClose: () => void
       </SelectField>
       <SelectField
         label="Light weeks"
-        value={typed.lightPolicy}
-        onChange={(event) => put({ lightPolicy: event.target.value as LightPolicy })}
+        value={typed.deloadPolicy}
+        onChange={(event) => put({ deloadPolicy: event.target.value as DeloadPolicy })}
       >
-        {lightPolicies.map((policy) => (
+        {deloadPolicies.map((policy) => (
           <option key={policy} value={policy}>
             {policyChoices[policy]}
           </option>
@@ -294,7 +294,7 @@ const missedChoices: Record<Missed, string> = {
   shift: 'moves into the next week',
   repeat: 'has the whole week done again',
 }
-const policyChoices: Record<LightPolicy, string> = {
+const policyChoices: Record<DeloadPolicy, string> = {
   planned: 'planned ones alone',
   reactive: 'as members are',
   both: 'planned, and as members are',

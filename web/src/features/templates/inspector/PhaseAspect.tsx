@@ -23,7 +23,7 @@ import { Mark } from '../../../ui/Mark.tsx'
 import { SelectField } from '../../../ui/Field.tsx'
 import { mint } from '../mint.ts'
 import { DefaultsFields } from './DefaultsFields.tsx'
-import { LightWeeks } from './LightWeeks.tsx'
+import { Deloads } from './Deloads.tsx'
 import { SavedField } from './SavedField.tsx'
 import { usePut } from './usePut.ts'
 
@@ -112,7 +112,7 @@ export function PhaseAspect({ draft, phase: id, week = 0 }: Props) {
         <Small onClick={() => put(movePhase(draft, phase.id, 1))}>Later</Small>
         <Small onClick={() => put(removePhase(library, draft, phase.id))}>Remove it</Small>
       </div>
-      <LightWeeks draft={draft} only={phase.id} />
+      <Deloads draft={draft} only={phase.id} />
     </section>
   )
 }
@@ -176,7 +176,7 @@ function LengthFields({ draft, phase, onSave }: LengthProps) {
       </SelectField>
       <SelectField
         label="Sign"
-        value={weeks.until.sign}
+        value={weeks.until.trigger}
         onChange={(event) =>
           put({
             until: { ...firstSign(event.target.value as TriggerKind), progression: weeks.until.progression },
@@ -201,7 +201,7 @@ function LengthFields({ draft, phase, onSave }: LengthProps) {
 }
 
 const firstSign = (sign: TriggerKind): TriggerBasis =>
-  ({ sign, ...triggerOf[sign].examples[0]?.params }) as TriggerBasis
+  ({ trigger: sign, ...triggerOf[sign].examples[0]?.params }) as TriggerBasis
 
 type RotationProps = { draft: Template; phase: Phase; onSave: (rotation: string[], perWeek: number) => void }
 

@@ -21,7 +21,7 @@ export function ProgressionAspect({ draft, template, slotId = '', file }: Props)
   const [isForeseen, setForeseen] = useState(false)
   const slot = draft.slots[slotId]
   if (!slot) return <p className="text-bark">Stand on a line of the sheet to see its rules.</p>
-  const own = slot.follows.map(({ progression }) => progression)
+  const own = slot.uses.map(({ progression }) => progression)
   const known = knownProgression(draft, slot.exercise)
   const offered =
     known && !own.includes(known.progression) ? draft.progressions[known.progression] : undefined

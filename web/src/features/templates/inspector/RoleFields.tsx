@@ -1,12 +1,12 @@
-import type { Follow } from '@young-oak/core/template'
+import type { Use } from '@young-oak/core/template'
 import { Button } from '../../../ui/Button.tsx'
 
 type Props = {
   roles: readonly string[]
-  role: Follow['role']
+  role: Use['role']
   /** How often the slot is trained in a week, at most. */
   places: number
-  onChange: (role: Follow['role']) => void
+  onChange: (role: Use['role']) => void
 }
 
 /** In which role a slot follows its rule: always in one, or in another at each place of the week. */
@@ -18,39 +18,39 @@ export function RoleFields({ roles, role, places, onChange }: Props) {
         <Button
           look="quiet"
           className="min-h-0"
-          onClick={() => onChange({ byPlace: firstRoles(roles, role, places) })}
+          onClick={() => onChange({ byDay: firstRoles(roles, role, places) })}
         >
           One for each place of the week
         </Button>
       </>
     )
-  const { byPlace } = role
+  const { byDay } = role
   return (
     <>
-      {byPlace.map((one, i) => (
+      {byDay.map((one, i) => (
         <RoleSelect
           key={i}
           label={`Place ${i + 1}`}
           roles={roles}
           role={one}
-          onChange={(to) => onChange({ byPlace: byPlace.map((other, k) => (k === i ? to : other)) })}
+          onChange={(to) => onChange({ byDay: byDay.map((other, k) => (k === i ? to : other)) })}
         />
       ))}
-      {byPlace.length < 14 && (
+      {byDay.length < 14 && (
         <Button
           look="quiet"
           className="min-h-0"
-          onClick={() => onChange({ byPlace: [...byPlace, byPlace[0] ?? ''] })}
+          onClick={() => onChange({ byDay: [...byDay, byDay[0] ?? ''] })}
         >
           One place more
         </Button>
       )}
-      {byPlace.length > 1 && (
-        <Button look="quiet" className="min-h-0" onClick={() => onChange({ byPlace: byPlace.slice(0, -1) })}>
+      {byDay.length > 1 && (
+        <Button look="quiet" className="min-h-0" onClick={() => onChange({ byDay: byDay.slice(0, -1) })}>
           One less
         </Button>
       )}
-      <Button look="quiet" className="min-h-0" onClick={() => onChange(byPlace[0] ?? '')}>
+      <Button look="quiet" className="min-h-0" onClick={() => onChange(byDay[0] ?? '')}>
         The same at all places
       </Button>
     </>

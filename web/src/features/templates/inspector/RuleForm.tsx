@@ -115,11 +115,11 @@ type WaysProps = { ways: Ways; hasNext: boolean; onChange: (ways: Ways) => void 
 /** Whether a stage waits for good technique, and the sign with which it hands the lift on, or offers to. */
 function WaysFields({ ways, hasNext, onChange }: WaysProps) {
   const { until } = ways
-  const { sign, ...own } = until ?? { sign: 'stalled' as const, misses: 2, of: 3 }
+  const { trigger: sign, ...own } = until ?? { trigger: 'stalled' as const, misses: 2, of: 3 }
   const [typed, setTyped] = useState(() => draftOf(triggerOf[sign].params, own))
   const put = (kind: TriggerKind, next: Record<string, string>) => {
     setTyped(next)
-    onChange({ ...ways, until: { sign: kind, ...unflatten(next) } as TriggerBasis })
+    onChange({ ...ways, until: { trigger: kind, ...unflatten(next) } as TriggerBasis })
   }
   const choose = (kind: TriggerKind) =>
     put(kind, draftOf(triggerOf[kind].params, triggerOf[kind].examples[0]?.params ?? {}))

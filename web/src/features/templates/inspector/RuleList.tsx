@@ -21,7 +21,7 @@ export function RuleList({ draft, template, file, only }: Props) {
   const dispatch = useAppDispatch()
   const [open, setOpen] = useState<Target | null>(null)
   const progressions = Object.entries(draft.progressions).filter(([id]) => !only || only.includes(id))
-  const turning = only ? [] : Object.values(draft.slots).filter(({ turns }) => turns)
+  const turning = only ? [] : Object.values(draft.slots).filter(({ rotation: turns }) => turns)
   if (!progressions.length && !turning.length) return null
   const put = (command: Command | null) => command && dispatch(edit(command))
   return (
@@ -36,7 +36,7 @@ export function RuleList({ draft, template, file, only }: Props) {
                 <p key={stage} className="text-bark">
                   {ruleOf[rule].sentence(params)} {waits && 'It waits for a good technique mark. '}
                   {until &&
-                    `${offers ? 'The next rule is offered' : 'The lift goes on'} ${triggerOf[until.sign].sentence(until)}. `}
+                    `${offers ? 'The next rule is offered' : 'The lift goes on'} ${triggerOf[until.trigger].sentence(until)}. `}
                   <Button
                     look="quiet"
                     className="min-h-0"
@@ -128,7 +128,7 @@ const phaseName = ({ phases }: Template, id: Id): string =>
 
 const liftsOf = (library: Library, draft: Template, id: string): string => {
   const names = Object.values(draft.slots)
-    .filter(({ follows }) => follows.some(({ progression }) => progression === id))
+    .filter(({ uses: follows }) => follows.some(({ progression }) => progression === id))
     .map((slot) => liftName(library, slot))
   return [...new Set(names)].join(', ')
 }

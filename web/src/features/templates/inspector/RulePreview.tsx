@@ -91,7 +91,9 @@ export function RulePreview({ draft, template, file, trial, slots }: Props) {
 }
 
 function nameOf(library: Library, { slots, sessions }: Template, id: Id): string {
-  const session = Object.values(sessions).find(({ parts }) => parts.some((part) => part.slots.includes(id)))
+  const session = Object.values(sessions).find(({ sections: parts }) =>
+    parts.some((part) => part.slots.includes(id)),
+  )
   const slot = slots[id]
   return slot ? `${liftName(library, slot)}${session ? `, ${session.name}` : ''}` : id
 }
@@ -126,7 +128,7 @@ function WeekTable({ columns }: Pick<Forecast, 'columns'>) {
               return (
                 <td key={title} className="py-1 pr-3 align-top">
                   {seen?.text ?? ''}
-                  {seen?.light && <span className="text-mist"> light</span>}
+                  {seen?.deload && <span className="text-mist"> light</span>}
                   {became && <span className="text-brick"> {became}</span>}
                 </td>
               )

@@ -1,6 +1,6 @@
 import { useLibrary } from '../../library/useLibrary.ts'
 import { addSession, copySession, moveSession, removeSession } from '@young-oak/core/editing'
-import type { Part, Template } from '@young-oak/core/template'
+import type { Section, Template } from '@young-oak/core/template'
 import { Button } from '../../../ui/Button.tsx'
 import { mint } from '../mint.ts'
 import { DefaultsFields } from './DefaultsFields.tsx'
@@ -16,13 +16,13 @@ export function SessionAspect({ draft, phase = '', session: id = '' }: Props) {
   const { put, fault } = usePut(draft)
   const session = draft.sessions[id]
   if (!session) return <p className="text-bark">Stand on a line of the sheet to see its session.</p>
-  const putParts = (to: Part[]) => put({ do: 'setParts', session: id, from: session.parts, to })
-  const putPart = (at: number, change: Partial<Part>) =>
-    putParts(session.parts.map((part, i) => (i === at ? cleaned({ ...part, ...change }) : part)))
+  const putParts = (to: Section[]) => put({ do: 'setSections', session: id, from: session.sections, to })
+  const putPart = (at: number, change: Partial<Section>) =>
+    putParts(session.sections.map((part, i) => (i === at ? cleaned({ ...part, ...change }) : part)))
   const swap = (at: number, by: number) => {
-    const next = [...session.parts]
+    const next = [...session.sections]
     const [one] = next.splice(at, 1)
-    next.splice(at + by, 0, one as Part)
+    next.splice(at + by, 0, one as Section)
     putParts(next)
   }
   return (
@@ -37,15 +37,15 @@ export function SessionAspect({ draft, phase = '', session: id = '' }: Props) {
       />
       <fieldset className="grid gap-2">
         <legend className="mb-1 text-sm font-medium">Parts, in their order</legend>
-        {session.parts.map((part, i) => (
+        {session.sections.map((part, i) => (
           <div key={part.name} className="grid gap-2 border-b border-line pb-2">
             <div className="grid grid-cols-[1fr_5rem] gap-2">
               <SavedField
-                label={`Part ${i + 1}`}
+                label={`Section ${i + 1}`}
                 value={part.name}
                 onSave={(to) => {
                   if (!to) return 'A part needs a name.'
-                  if (session.parts.some((one, j) => j !== i && one.name === to))
+                  if (session.sections.some((one, j) => j !== i && one.name === to))
                     return 'Another part has this name.'
                   putPart(i, { name: to })
                 }}
@@ -70,15 +70,15 @@ export function SessionAspect({ draft, phase = '', session: id = '' }: Props) {
               </Tiny>
               <Tiny
                 label={`${part.name}, later`}
-                isOff={i === session.parts.length - 1}
+                isOff={i === session.sections.length - 1}
                 onClick={() => swap(i, 1)}
               >
                 down
               </Tiny>
               <Tiny
                 label={`Remove ${part.name}`}
-                isOff={part.slots.length > 0 || session.parts.length < 2}
-                onClick={() => putParts(session.parts.filter((_, j) => j !== i))}
+                isOff={part.slots.length > 0 || session.sections.length < 2}
+                onClick={() => putParts(session.sections.filter((_, j) => j !== i))}
               >
                 remove
               </Tiny>
@@ -86,11 +86,11 @@ export function SessionAspect({ draft, phase = '', session: id = '' }: Props) {
                 <label className="flex items-center gap-2">
                   Its slots move up one
                   <select
-                    value={part.turns ? `${part.turns.by}/${part.turns.every}` : ''}
+                    value={part.rotation ? `${part.rotation.by}/${part.rotation.every}` : ''}
                     onChange={(event) => {
                       const [by, every] = event.target.value.split('/')
                       putPart(i, {
-                        turns: by ? { by: by as 'week' | 'place', every: Number(every) } : undefined,
+                        rotation: by ? { by: by as 'week' | 'day', every: Number(every) } : undefined,
                       })
                     }}
                     className="min-h-8 rounded-md border border-edge bg-sheet px-1"
@@ -111,7 +111,7 @@ export function SessionAspect({ draft, phase = '', session: id = '' }: Props) {
         <Button
           look="quiet"
           className="-ml-3.5 justify-self-start text-sm"
-          onClick={() => putParts([...session.parts, { name: freeName(session.parts), slots: [] }])}
+          onClick={() => putParts([...session.sections, { name: freeName(session.sections), slots: [] }])}
         >
           Add a part
         </Button>
@@ -151,10 +151,10 @@ export function SessionAspect({ draft, phase = '', session: id = '' }: Props) {
 }
 
 /** Without what is not said. */
-const cleaned = (part: Part): Part =>
-  Object.fromEntries(Object.entries(part).filter(([, value]) => value !== undefined)) as Part
+const cleaned = (part: Section): Section =>
+  Object.fromEntries(Object.entries(part).filter(([, value]) => value !== undefined)) as Section
 
-function freeName(parts: Part[]): string {
+function freeName(parts: Section[]): string {
   const usual = ['After', 'Before', 'Conditioning']
-  return usual.find((name) => !parts.some((part) => part.name === name)) ?? `Part ${parts.length + 1}`
+  return usual.find((name) => !parts.some((part) => part.name === name)) ?? `Section ${parts.length + 1}`
 }

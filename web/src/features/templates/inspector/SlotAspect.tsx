@@ -111,7 +111,7 @@ export function SlotAspect({ draft, selected, preview, memberName }: Props) {
 const clockWords: Record<RowClock, string> = {
   week: 'the week of the phase',
   exposure: 'the exposure, and begin again after the last',
-  place: 'the place in the week',
+  day: 'the day of the week (day 1, day 2 …)',
   toTest: 'the weeks to the test day',
 }
 
@@ -128,19 +128,19 @@ function MemberWhy({ slotId, selected, preview, memberName }: WhyProps) {
     .flatMap(({ places }) => places)
     .flatMap(({ slots }) => slots)
     .find(({ slot }) => slot === slotId)
-  const groups = planned?.groups.filter(({ load }) => load) ?? []
+  const groups = planned?.sets.filter(({ load }) => load) ?? []
   if (!groups.length) return <p className="text-sm text-bark">{memberName} has no load here in this week.</p>
   return (
     <div className="text-sm">
       {groups.map((group) => (
-        <div key={group.group} className="mb-2">
+        <div key={group.prescription} className="mb-2">
           <p className="font-serif font-semibold">
             {memberName}: {group.load && formatHandled(group, group.load)}
           </p>
           <ol className="border-l-2 border-leaf">
-            {group.why.map((rung, i) => (
+            {group.why.map((step, i) => (
               <li key={i} className="py-0.5 pl-3">
-                {sentence(explain(rung))}
+                {sentence(explain(step))}
               </li>
             ))}
           </ol>

@@ -7,7 +7,7 @@ import {
   formatCell,
   parseCell,
   type Command,
-  type SetGroup,
+  type SetPrescription,
   type Slot,
   type SlotWarmUp,
   type Template,
@@ -20,7 +20,7 @@ import { choiceOf, ladderText, warmUpChoices, warmUpOf, type WarmUpChoice } from
 
 type Props = { draft: Template; slotId: string; phase: string; row: number }
 type Typed = Record<string, string>
-type FormProps = Props & { slot: Slot; groups: SetGroup[] }
+type FormProps = Props & { slot: Slot; groups: SetPrescription[] }
 
 /** What else a slot's lines say: tempo, each side, style, bands, the sign that ends its sets. For this week, or for all of the phase. */
 export function SlotDetails({ draft, slotId, phase, row }: Props) {
@@ -164,6 +164,6 @@ const hints: Record<(typeof detailFields)[number], string> = {
   bands: '2 green',
   least: '3',
   stop: 'the bar slows',
-  part: 'top',
+  kind: 'top',
   over: 'yes',
 }

@@ -5,10 +5,10 @@ import { ruleKinds, ruleOf, type RuleKind } from '@young-oak/core/progressions'
 import {
   checkCommand,
   sayIssue,
-  turnClocks,
+  rotationClocks,
   type Command,
   type Slot,
-  type SlotTurns,
+  type SlotRotation,
   type Template,
 } from '@young-oak/core/template'
 import { ExerciseOptions } from '../../library/ExerciseOptions.tsx'
@@ -27,7 +27,7 @@ export function SlotRules({ draft, slotId, slot }: { draft: Template; slotId: st
   const [fault, setFault] = useState<string | null>(null)
   const [kind, setKind] = useState<RuleKind>('linear')
   const others = Object.keys(draft.progressions).filter(
-    (id) => !slot.follows.some(({ progression }) => progression === id),
+    (id) => !slot.uses.some(({ progression }) => progression === id),
   )
   const [known, setKnown] = useState(others[0] ?? '')
   const put = (command: Command | null) => {
@@ -38,10 +38,10 @@ export function SlotRules({ draft, slotId, slot }: { draft: Template; slotId: st
   return (
     <div className="grid gap-4">
       <ul className="grid gap-3 text-sm">
-        {slot.follows.length === 0 && (
+        {slot.uses.length === 0 && (
           <li className="text-bark">It follows none: its loads are as they are written.</li>
         )}
-        {slot.follows.map(({ progression, role }) => {
+        {slot.uses.map(({ progression, role }) => {
           const stage = draft.progressions[progression]?.stages[0]
           if (!stage) return null
           const { roles, title } = ruleOf[stage.rule]
@@ -120,22 +120,22 @@ export function SlotRules({ draft, slotId, slot }: { draft: Template; slotId: st
 }
 
 const nameOf = (library: Library, { slots, progressions }: Template, id: string): string => {
-  const lifts = Object.values(slots).filter(({ follows }) =>
+  const lifts = Object.values(slots).filter(({ uses: follows }) =>
     follows.some(({ progression }) => progression === id),
   )
   const stage = progressions[id]?.stages[0]
   return `${[...new Set(lifts.map((slot) => liftName(library, slot)))].join(', ')}: ${stage ? ruleOf[stage.rule].title : ''}`
 }
 
-const clockWords: Record<SlotTurns['by'], string> = {
+const clockWords: Record<SlotRotation['by'], string> = {
   week: 'weeks of the phase',
-  place: 'places of the week',
+  day: 'days of the week',
   phase: 'phases',
 }
 
-function Turns({ slot, onPut }: { slot: Slot; onPut: (turns: SlotTurns | null) => void }) {
+function Turns({ slot, onPut }: { slot: Slot; onPut: (turns: SlotRotation | null) => void }) {
   const library = useLibrary()
-  const turns: SlotTurns = slot.turns ?? { with: [], by: 'week', every: 3 }
+  const turns: SlotRotation = slot.rotation ?? { with: [], by: 'week', every: 3 }
   return (
     <fieldset className="grid gap-3 border-t border-line pt-3">
       <legend className="text-sm font-medium">Lifts that take this place in turn</legend>
@@ -181,9 +181,9 @@ function Turns({ slot, onPut }: { slot: Slot; onPut: (turns: SlotTurns | null) =
           <SelectField
             label="Counted in"
             value={turns.by}
-            onChange={(event) => onPut({ ...turns, by: event.target.value as SlotTurns['by'] })}
+            onChange={(event) => onPut({ ...turns, by: event.target.value as SlotRotation['by'] })}
           >
-            {turnClocks.map((clock) => (
+            {rotationClocks.map((clock) => (
               <option key={clock} value={clock}>
                 {clockWords[clock]}
               </option>

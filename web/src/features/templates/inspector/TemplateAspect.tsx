@@ -14,7 +14,7 @@ import {
 import type { Template } from '@young-oak/core/template'
 import { Button } from '../../../ui/Button.tsx'
 import { Field, SelectField } from '../../../ui/Field.tsx'
-import { LightWeeks } from './LightWeeks.tsx'
+import { Deloads } from './Deloads.tsx'
 import { LoadSettings } from './LoadSettings.tsx'
 import { RuleList } from './RuleList.tsx'
 import { usePut } from './usePut.ts'
@@ -28,7 +28,7 @@ export function TemplateAspect({ draft, template, file }: Props) {
       <Note draft={draft} />
       <LoadSettings draft={draft} />
       <RuleList draft={draft} template={template} file={file} />
-      <LightWeeks draft={draft} />
+      <Deloads draft={draft} />
       <Replace draft={draft} />
     </>
   )
@@ -69,7 +69,7 @@ function Replace({ draft }: { draft: Template }) {
   for (const slot of Object.values(draft.slots)) {
     used.set(liftKey(slot), liftOf(slot))
     for (const { lift } of Object.values(slot.rows).flat(2)) if (lift) used.set(liftKey(lift), lift)
-    for (const lift of slot.turns?.with ?? []) used.set(liftKey(lift), lift)
+    for (const lift of slot.rotation?.with ?? []) used.set(liftKey(lift), lift)
   }
   const keys = [...used.keys()].sort((a, b) =>
     liftName(library, liftOfKey(a)).localeCompare(liftName(library, liftOfKey(b))),

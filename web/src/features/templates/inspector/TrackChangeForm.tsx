@@ -47,7 +47,7 @@ export function TrackChangeForm({ draft, selected, onPut, onClose }: Props) {
   const slot = selected.slot === undefined ? undefined : draft.slots[selected.slot]
   const [kind, setKind] = useState<Kind>('scaleLoad')
   const [typed, setTyped] = useState(() => starterOf('scaleLoad'))
-  const [place, setPlace] = useState<Place>(slot ? 'slot' : 'everywhere')
+  const [place, setLocation] = useState<Place>(slot ? 'slot' : 'everywhere')
   const [phase, setPhase] = useState('')
   const [weeks, setWeeks] = useState('')
   const [muscle, setMuscle] = useState<Muscle>(slot ? foremostMuscle(library, slot) : 'quads')
@@ -141,7 +141,7 @@ export function TrackChangeForm({ draft, selected, onPut, onClose }: Props) {
           label="Where"
           className={place === 'muscle' ? '' : 'col-span-full'}
           value={place}
-          onChange={(event) => setPlace(event.target.value as Place)}
+          onChange={(event) => setLocation(event.target.value as Place)}
         >
           {slot && <option value="slot">this slot: {liftName(library, slot)}</option>}
           {slot && <option value="lift">every slot of {liftName(library, slot).toLowerCase()}</option>}

@@ -23,12 +23,12 @@ const params = { startPercent: 70, step: { kg: 2.5, lb: 5 }, misses: 3, resetBy:
 const phase = (id: string) => ({ id, name: id, weeks: 2, rotation: ['a'], perWeek: 1 })
 const rows = [[{ sets: 3, goal: { reps: 5 }, load: { of: 'progression' } }]]
 const { template } = readTemplate({
-  format: 1,
+  format: 2,
   name: 'Two phases',
   phases: [phase('p'), phase('q')],
-  sessions: { a: { name: 'A', parts: [{ name: 'Main', slots: ['squat'] }] } },
+  sessions: { a: { name: 'A', sections: [{ name: 'Main', slots: ['squat'] }] } },
   slots: {
-    squat: { exercise: 'backSquat', follows: [{ progression: 'squat' }], rows: { p: rows, q: rows } },
+    squat: { exercise: 'backSquat', uses: [{ progression: 'squat' }], rows: { p: rows, q: rows } },
   },
   progressions: { squat: { stages: [{ id: 'one', rule: 'linear', params }] } },
 })
@@ -74,13 +74,13 @@ describe('a rule that follows', () => {
   const second = two.progressions.squat?.stages[1]?.id ?? ''
   test('goes on near where the lift stands, when the one before has stalled', () => {
     expect(two.progressions.squat?.stages).toMatchObject([
-      { until: { sign: 'stalled', misses: 2, of: 3 } },
+      { until: { trigger: 'stalled', misses: 2, of: 3 } },
       { params: { startLast: 90 } },
     ])
   })
   test('is offered, and taken away again with the sign and the offer', () => {
     const at = { progression: 'squat', stage: 'one' }
-    const until = { sign: 'outgrown' as const, exposures: 6 }
+    const until = { trigger: 'outgrown' as const, exposures: 6 }
     const offered = after(two, commandFor(two, at, linear(), { until, offers: true }))
     expect(offered.progressions.squat?.stages[0]).toMatchObject({ until, offers: true })
     expect(after(offered, removeStage(offered, 'squat', second))).toEqual(draft)

@@ -66,7 +66,7 @@ export function addStage(draft: Template, id: Id): Command | null {
   const from = draft.progressions[id]
   const last = from?.stages.at(-1)
   if (!from || !last) return null
-  const until = { sign: 'stalled' as const, misses: 2, of: 3 }
+  const until = { trigger: 'stalled' as const, misses: 2, of: 3 }
   const takes = ruleOf[last.rule].params.fields as object
   const params = 'startLast' in takes ? { ...last.params, startLast: 90 } : last.params
   const next = { id: mint(), rule: last.rule, params } as ProgressionStage
@@ -100,7 +100,7 @@ export function phasesWithout({ phases, progressions }: Template, id: Id): Id[] 
 
 /** Slots that feed a progression. */
 export const slotsFeeding = ({ slots }: Template, id: Id): Id[] =>
-  Object.entries(slots).flatMap(([slot, { follows }]) =>
+  Object.entries(slots).flatMap(([slot, { uses: follows }]) =>
     follows.some(({ progression }) => progression === id) ? [slot] : [],
   )
 

@@ -12,10 +12,10 @@ import {
 import { followKnown, followNew, placesAWeek, setRole, setTurns, unfollow } from './slotRules.ts'
 
 const { template } = readTemplate({
-  format: 1,
+  format: 2,
   name: 'One slot',
   phases: [{ id: 'p', name: 'P', weeks: 2, rotation: ['a'], perWeek: 1 }],
-  sessions: { a: { name: 'A', parts: [{ name: 'Main', slots: ['squat', 'bench'] }] } },
+  sessions: { a: { name: 'A', sections: [{ name: 'Main', slots: ['squat', 'bench'] }] } },
   slots: Object.fromEntries(
     [
       ['squat', 'backSquat'],
@@ -62,11 +62,11 @@ describe('a slot', () => {
       1, 3, 1,
     ])
     const made = after(thrice, followNew(thrice, 'squat', 'volumeHeavy', minting()))
-    const byPlace = ['volume', 'light', 'heavy']
-    const parted = after(made, setRole(made, 'squat', 'id-1', { byPlace }))
-    expect(parted.slots.squat?.follows).toEqual([{ progression: 'id-1', role: { byPlace } }])
+    const byDay = ['volume', 'light', 'heavy']
+    const parted = after(made, setRole(made, 'squat', 'id-1', { byDay }))
+    expect(parted.slots.squat?.uses).toEqual([{ progression: 'id-1', role: { byDay } }])
     expect(readTemplate(JSON.parse(JSON.stringify(parted))).issues).toBeUndefined()
-    const odd = setRole(made, 'squat', 'id-1', { byPlace: ['volume', 'nobody'] }) as Command
+    const odd = setRole(made, 'squat', 'id-1', { byDay: ['volume', 'nobody'] }) as Command
     expect(checkCommand({}, made, odd)).not.toEqual([])
   })
 
@@ -88,7 +88,7 @@ describe('a slot', () => {
   test('takes lifts in turn, and gives them up', () => {
     const turns = { with: [{ exercise: 'frontSquat' as const }], by: 'week' as const, every: 3 }
     const made = after(draft, setTurns(draft, 'squat', turns))
-    expect(made.slots.squat?.turns).toEqual(turns)
+    expect(made.slots.squat?.rotation).toEqual(turns)
     expect(after(made, setTurns(made, 'squat', null))).toEqual(draft)
   })
 })

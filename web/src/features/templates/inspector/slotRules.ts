@@ -5,11 +5,11 @@ import {
   rulesOf,
   slotsOf,
   type Command,
-  type Follow,
+  type Use,
   type Progression,
-  type SetGroup,
+  type SetPrescription,
   type Slot,
-  type SlotTurns,
+  type SlotRotation,
   type Template,
 } from '@young-oak/core/template'
 
@@ -21,7 +21,7 @@ export function followNew(draft: Template, slotId: Id, kind: RuleKind, mint: () 
   const id = mint()
   const stages = [{ id: mint(), rule: kind, params }] as Progression['stages']
   const follow = { progression: id, role: sampleRole(kind) }
-  const to = carrying({ ...slot, follows: [...slot.follows, follow] }, kind)
+  const to = carrying({ ...slot, uses: [...slot.uses, follow] }, kind)
   return {
     do: 'several',
     commands: [
@@ -36,8 +36,8 @@ export function followKnown(draft: Template, slotId: Id, progression: Id): Comma
   const slot = draft.slots[slotId]
   const first = draft.progressions[progression]?.stages[0]
   if (!slot || !first) return null
-  const follows = [...slot.follows, { progression, role: sampleRole(first.rule) }]
-  return { do: 'setSlot', slot: slotId, from: slot, to: carrying({ ...slot, follows }, first.rule) }
+  const follows = [...slot.uses, { progression, role: sampleRole(first.rule) }]
+  return { do: 'setSlot', slot: slotId, from: slot, to: carrying({ ...slot, uses: follows }, first.rule) }
 }
 
 /** The commands that let a slot follow a progression no more; one that nobody follows then goes too. */
@@ -45,13 +45,13 @@ export function unfollow(draft: Template, slotId: Id, progression: Id): Command 
   const slot = draft.slots[slotId]
   const own = draft.progressions[progression]
   if (!slot || !own) return null
-  const follows = slot.follows.filter((one) => one.progression !== progression)
-  const givesLoads = (one: Follow) =>
+  const follows = slot.uses.filter((one) => one.progression !== progression)
+  const givesLoads = (one: Use) =>
     rulesOf(draft.progressions[one.progression]).some(({ rule }) => ruleOf[rule].writes.includes('load'))
-  const to = follows.some(givesLoads) ? { ...slot, follows } : withoutRule({ ...slot, follows })
+  const to = follows.some(givesLoads) ? { ...slot, follows } : withoutRule({ ...slot, uses: follows })
   const set: Command = { do: 'setSlot', slot: slotId, from: slot, to }
   const isFollowed = Object.entries(draft.slots).some(
-    ([id, other]) => id !== slotId && other.follows.some((one) => one.progression === progression),
+    ([id, other]) => id !== slotId && other.uses.some((one) => one.progression === progression),
   )
   if (isFollowed) return set
   return { do: 'several', commands: [set, { do: 'setProgression', progression, from: own, to: null }] }
@@ -64,30 +64,35 @@ export const placesAWeek = (draft: Template, slotId: Id): number =>
     return session && slotsOf(session).includes(slotId) ? Math.max(last, inWeek) : last
   }, 1)
 
-export function setRole(draft: Template, slotId: Id, progression: Id, role: Follow['role']): Command | null {
+export function setRole(draft: Template, slotId: Id, progression: Id, role: Use['role']): Command | null {
   const slot = draft.slots[slotId]
   if (!slot) return null
-  const follows = slot.follows.map((one) => (one.progression === progression ? { ...one, role } : one))
-  return { do: 'setSlot', slot: slotId, from: slot, to: { ...slot, follows } }
+  const follows = slot.uses.map((one) => (one.progression === progression ? { ...one, role } : one))
+  return { do: 'setSlot', slot: slotId, from: slot, to: { ...slot, uses: follows } }
 }
 
 /** Other lifts in turn with a slot's own; none takes the turns away. */
-export function setTurns(draft: Template, slotId: Id, turns: SlotTurns | null): Command | null {
+export function setTurns(draft: Template, slotId: Id, turns: SlotRotation | null): Command | null {
   const slot = draft.slots[slotId]
   if (!slot) return null
-  const { turns: _, ...rest } = slot
-  return { do: 'setSlot', slot: slotId, from: slot, to: turns?.with.length ? { ...rest, turns } : rest }
+  const { rotation: _, ...rest } = slot
+  return {
+    do: 'setSlot',
+    slot: slotId,
+    from: slot,
+    to: turns?.with.length ? { ...rest, rotation: turns } : rest,
+  }
 }
 
 /** The rows with sets that a rule can work with: the first of each takes its load and a goal of its kind, unless one does already. */
 function carrying(slot: Slot, kind: RuleKind): Slot {
   const { writes, carriedBy } = ruleOf[kind]
   const sample = sampleGroup(kind)
-  const fits = ({ load, goal }: SetGroup) =>
+  const fits = ({ load, goal }: SetPrescription) =>
     (!writes.includes('load') || load.of === 'progression') && (!carriedBy || carriedBy.fits(goal))
   return mapRows(slot, (row) => {
     if (row.some(fits)) return row
-    return row.map((group, i): SetGroup => {
+    return row.map((group, i): SetPrescription => {
       if (i > 0) return group
       const goal = !carriedBy || carriedBy.fits(group.goal) ? {} : { goal: sample.goal, sets: sample.sets }
       return { ...group, ...goal, ...(writes.includes('load') && { load: sample.load }) }
@@ -97,12 +102,12 @@ function carrying(slot: Slot, kind: RuleKind): Slot {
 
 const withoutRule = (slot: Slot): Slot =>
   mapRows(slot, (row) =>
-    row.map((group): SetGroup =>
+    row.map((group): SetPrescription =>
       group.load.of === 'progression' ? { ...group, load: { of: 'free' } } : group,
     ),
   )
 
-const mapRows = (slot: Slot, change: (row: SetGroup[]) => SetGroup[]): Slot => ({
+const mapRows = (slot: Slot, change: (row: SetPrescription[]) => SetPrescription[]): Slot => ({
   ...slot,
   rows: Object.fromEntries(Object.entries(slot.rows).map(([phase, rows]) => [phase, rows.map(change)])),
 })

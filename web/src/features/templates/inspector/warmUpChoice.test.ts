@@ -2,26 +2,26 @@ import { expect, test } from '@jest/globals'
 import { choiceOf, ladderText, warmUpOf } from './warmUpChoice.ts'
 
 test('a choice is the warm-up that it was made of', () => {
-  for (const choice of ['none', 'two', 'three', 'ladder'] as const) {
+  for (const choice of ['none', 'two', 'three', 'listed'] as const) {
     const warmUp = warmUpOf(choice, ladderText(undefined))
     expect(choiceOf(warmUp ?? undefined)).toBe(choice)
   }
 })
 test('a ladder is typed as it is read, with the bar or without', () => {
   const typed = 'bar × 8, 50 × 5, 72.5 × 3'
-  const warmUp = warmUpOf('ladder', typed)
+  const warmUp = warmUpOf('listed', typed)
   expect(warmUp).toEqual({
-    kind: 'ladder',
+    kind: 'listed',
     bar: 8,
-    rungs: [
+    sets: [
       { percent: 50, reps: 5 },
       { percent: 72.5, reps: 3 },
     ],
   })
   expect(ladderText(warmUp ?? undefined)).toBe(typed)
-  expect(warmUpOf('ladder', '50%x5,70x3')).toMatchObject({ rungs: [{ percent: 50 }, { percent: 70 }] })
+  expect(warmUpOf('listed', '50%x5,70x3')).toMatchObject({ sets: [{ percent: 50 }, { percent: 70 }] })
 })
 test.each(['', 'heavy', 'bar × 10', '60 × 3, 40 × 5', '5 × 5', '99 × 1', '50 × 0'])(
   'a ladder of "%s" does not read',
-  (typed) => expect(warmUpOf('ladder', typed)).toBeUndefined(),
+  (typed) => expect(warmUpOf('listed', typed)).toBeUndefined(),
 )

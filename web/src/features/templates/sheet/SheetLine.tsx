@@ -4,14 +4,14 @@ import type { PlannedSlot } from '@young-oak/core/plan'
 import { liftName } from '@young-oak/core/library'
 import { waysTo } from '@young-oak/core/loads'
 import type { RepTable } from '@young-oak/core/maxes'
-import type { ShownGroup } from '@young-oak/core/member'
+import type { ShownSets } from '@young-oak/core/member'
 import { formatHandled } from '@young-oak/core/views'
 import {
   cellFields,
   cellNames,
   detailFields,
   formatCell,
-  type SetGroup,
+  type SetPrescription,
   type SheetField,
 } from '@young-oak/core/template'
 import { formatNumber } from '@young-oak/core/units'
@@ -75,7 +75,7 @@ export const SheetLine = memo(function SheetLine({
 }: Props) {
   const library = useLibrary()
   const { slot, group, isFirst, byRule, fixed, has } = line
-  const asked = isPreviewed ? planned?.groups.find((one) => one.group === group.id) : undefined
+  const asked = isPreviewed ? planned?.sets.find((one) => one.prescription === group.id) : undefined
   const isMarked = (f: number) => markedFrom !== null && markedTo !== null && f >= markedFrom && f <= markedTo
   const at = (f: number): At => ({ column, line: index, field: f })
   const cell = (f: number) => ({
@@ -151,20 +151,20 @@ export const SheetLine = memo(function SheetLine({
 })
 
 /** What the chosen member is asked in place of the sets or reps that are written. */
-function Instead({ field, group, asked }: { field: SheetField; group: SetGroup; asked: ShownGroup }) {
+function Instead({ field, group, asked }: { field: SheetField; group: SetPrescription; asked: ShownSets }) {
   const library = useLibrary()
   if (field !== 'sets' && field !== 'goal') return null
-  const goal = asked.goal ?? { reps: asked.reps ?? 1, ...(asked.plus && { plus: asked.plus }) }
+  const goal = asked.goal ?? { reps: asked.reps ?? 1, ...(asked.amrap && { amrap: asked.amrap }) }
   const own = formatCell(library, field, { ...group, sets: asked.sets, goal })
   return own === formatCell(library, field, group) ? null : <span className="text-mist">→{own}</span>
 }
 
 /** What else the line says, under its cells: tempo, sides, style, bands; and ways to a tonnage. */
-function Said({ group, has, table }: { group: SetGroup; has: SetsLine['has']; table?: RepTable }) {
+function Said({ group, has, table }: { group: SetPrescription; has: SetsLine['has']; table?: RepTable }) {
   const library = useLibrary()
   const said = detailFields.flatMap((field) => {
     const value = formatCell(library, field, group)
-    if (!value || field === 'part') return []
+    if (!value || field === 'kind') return []
     return value === 'yes' ? cellNames[field] : `${cellNames[field]} ${value}`
   })
   if (has.tempo) said.unshift(`tempo ${has.tempo}, inherited`)
@@ -206,14 +206,14 @@ type LoadProps = { line: SetsLine; planned?: PlannedSlot; isPreviewed: boolean; 
 
 /** The member's load for this line, with its why; or what it lacks. Either can be reached by the keyboard. */
 function MemberLoad({ line, planned, isPreviewed, cell }: LoadProps) {
-  const group = planned?.groups.find((one) => one.group === line.group.id)
+  const group = planned?.sets.find((one) => one.prescription === line.group.id)
   const load = isPreviewed ? group?.load : undefined
   if (group && load) {
     return (
       <Why
         {...cell}
         title={formatHandled(group, load)}
-        rungs={group.why}
+        steps={group.why}
         className="min-w-14 text-right font-serif font-semibold whitespace-nowrap"
       >
         {formatHandled(group, load)}

@@ -20,17 +20,17 @@ const setsOf = (column: Column | undefined) =>
 
 const group = (id: string) => ({ id, sets: 3, goal: { reps: 5 }, load: { of: 'free' } })
 const { template } = readTemplate({
-  format: 1,
+  format: 2,
   name: 'Sheet',
   phases: [
     { id: 'p', name: 'First', weeks: 2, rotation: ['a', 'b'], perWeek: 3 },
     { id: 'q', name: 'Second', weeks: 1, rotation: ['a', 'b'], perWeek: 2 },
   ],
   sessions: {
-    a: { name: 'A', parts: [{ name: 'Main', slots: ['squat', 'row'] }] },
+    a: { name: 'A', sections: [{ name: 'Main', slots: ['squat', 'row'] }] },
     b: {
       name: 'B',
-      parts: [
+      sections: [
         { name: 'Main', slots: ['press'] },
         { name: 'After', slots: ['plank'] },
       ],
@@ -38,8 +38,8 @@ const { template } = readTemplate({
   },
   slots: {
     squat: { exercise: 'backSquat', rows: { p: [[group('top'), group('back')]], q: [[group('top')]] } },
-    row: { exercise: 'barbellRow', group: 'x', rows: { p: [[group('w')]], q: [[group('w')]] } },
-    press: { exercise: 'overheadPress', by: 'place', rows: { p: [[group('w')]], q: [[group('w')]] } },
+    row: { exercise: 'barbellRow', superset: 'x', rows: { p: [[group('w')]], q: [[group('w')]] } },
+    press: { exercise: 'overheadPress', by: 'day', rows: { p: [[group('w')]], q: [[group('w')]] } },
     plank: { exercise: 'plank', rows: { p: [[group('w')], [group('w')]], q: [[group('w')]] } },
   },
 }) as { template: Template }

@@ -12,7 +12,7 @@ import {
   sayProgression,
   trackAt,
   type Defaults,
-  type SetGroup,
+  type SetPrescription,
   type SheetField,
   type Slot,
   type Template,
@@ -43,7 +43,7 @@ export type SetsLine = {
   slot: Slot
   /** The slot's own lift, or the one whose turn it is. */
   lift: Lift
-  group: SetGroup
+  group: SetPrescription
   /** What it has from its session and phase. */
   has: Defaults
   byRule: SheetField[]
@@ -78,7 +78,7 @@ export function columnsOf(library: Library, template: Template, week: number, tr
       const session = template.sessions[id]
       const ids = session ? inTurn(session, place) : []
       const letters = lettersOf(ids.map((slotId) => ({ id: slotId, slot: template.slots[slotId] ?? {} })))
-      const parts = (session?.parts ?? []).map((part) => {
+      const parts = (session?.sections ?? []).map((part) => {
         const order = partInTurn(part, place)
         const lines = order.flatMap((slotId): Line[] =>
           linesOf(library, template, place, part.name, slotId, letters[slotId] ?? '', track),
@@ -121,11 +121,11 @@ function linesOf(
   const { phase, session } = place
   const row = rowOnPaper(slot, place)
   const groups = slot.rows[phase.id]?.[row] ?? []
-  const rules = slot.follows
+  const rules = slot.uses
     .flatMap(({ progression }) => template.progressions[progression] ?? [])
     .map(sayProgression)
     .join(' ')
-  const lift = (slot.turns && turnOf(template, place, slot.turns)) ?? slot
+  const lift = (slot.rotation && turnOf(template, place, slot.rotation)) ?? slot
   const spot = { phase: phase.id, phaseWeek: place.phaseWeek, session, slot: slotWith(library, slotId, lift) }
   const marks = track ? trackAt(library, template, track, spot, groups) : []
   return groups.map((group, i) => ({
@@ -157,14 +157,14 @@ function linesOf(
 function fixedIn(
   template: Template,
   slot: Slot,
-  rows: SetGroup[][],
-  row: SetGroup[],
-  group: SetGroup,
+  rows: SetPrescription[][],
+  row: SetPrescription[],
+  group: SetPrescription,
 ): SheetField[] {
   const cells = group.fixed ? rulesCells(template, slot, row, group) : []
   const isLoadElsewhere =
     group.load.of !== 'progression' &&
-    slot.follows.length > 0 &&
+    slot.uses.length > 0 &&
     rows.some((other) => other.some(({ id, load }) => id === group.id && load.of === 'progression'))
   return [
     ...cells.filter((cell) => group.fixed?.includes(cell)),

@@ -14,14 +14,14 @@ import { clearRange, copyRange, fillRange, overRules, pasteAt, typeInto } from '
 const library = {}
 
 const { template } = readTemplate({
-  format: 1,
+  format: 2,
   name: 'Edits',
   phases: [{ id: 'p', name: 'First', weeks: 3, rotation: ['a'], perWeek: 1 }],
-  sessions: { a: { name: 'A', parts: [{ name: 'Main', slots: ['squat', 'bench'] }] } },
+  sessions: { a: { name: 'A', sections: [{ name: 'Main', slots: ['squat', 'bench'] }] } },
   slots: {
     squat: {
       exercise: 'backSquat',
-      follows: [{ progression: 'squat' }],
+      uses: [{ progression: 'squat' }],
       rows: { p: [[{ id: 'w', sets: 3, goal: { reps: 5 }, load: { of: 'progression' }, rest: 120 }]] },
     },
     bench: {
@@ -80,7 +80,7 @@ describe('typing', () => {
     expect(typed(at(2, 0), 'dip 3x8')).toMatchObject({
       do: 'addSlot',
       session: 'a',
-      part: 'Main',
+      section: 'Main',
       after: 'bench',
     })
   })
@@ -152,7 +152,7 @@ describe('what a rule writes', () => {
     rule: 'schemeLadder' as const,
     params: {
       startLoad: { kg: 60, lb: 135 },
-      rungs: [
+      schemes: [
         { sets: 5, reps: 5, step: { kg: 2.5, lb: 5 } },
         { sets: 4, reps: 4, step: { kg: 5, lb: 10 } },
       ],

@@ -18,7 +18,7 @@ import {
   readSets,
   type Cell,
   type Command,
-  type SetGroup,
+  type SetPrescription,
   type SheetField,
   type Slot,
   type Template,
@@ -50,7 +50,7 @@ export function typeInto(
   if (line.kind === 'new') {
     if (!text.trim()) return { command: null, understood: '' }
     const { session, part, after } = line
-    return typeNewSlot(library, draft, { session, part, after }, text, mint, pick)
+    return typeNewSlot(library, draft, { session, section: part, after }, text, mint, pick)
   }
   const field = sheetFields[at.field]
   if (field === 'exercise') {
@@ -80,7 +80,7 @@ function typeCell(
   const read = readSets(library, text, now, line.slot, draft)
   if (read.groups === undefined) return { fault: read.fault ?? parsed.error }
   const changed = read.groups
-  const next = (groups: SetGroup[]) =>
+  const next = (groups: SetPrescription[]) =>
     text.includes(';')
       ? changed
       : groups.map((group) => (group.id === line.group.id ? (changed[0] ?? group) : group))
@@ -137,7 +137,7 @@ export function fillRange(
 export function overRules(draft: Template, commands: readonly Command[], behind = -1): number {
   return commands.filter((one) => {
     if (one.do !== 'setCell' || one.row <= behind) return false
-    const own = draft.slots[one.slot]?.rows[one.phase]?.[one.row]?.find(({ id }) => id === one.group)
+    const own = draft.slots[one.slot]?.rows[one.phase]?.[one.row]?.find(({ id }) => id === one.prescription)
     return one.field === 'fixed' || (one.field === 'load' && own?.load.of === 'progression')
   }).length
 }
@@ -152,7 +152,7 @@ export function clearRange(
   const commands = cellsIn(columns, range).flatMap(({ line, field }) => {
     if (isFixable(field) && line.fixed.includes(field)) return giveBack(draft, cellOf(line), field)
     if (field === 'rir' || field === 'rest') return cellCommands(draft, line, field, null, false)
-    if (field !== 'load' || !line.slot.follows.length || !givesLoads(library, draft, line.slot)) return []
+    if (field !== 'load' || !line.slot.uses.length || !givesLoads(library, draft, line.slot)) return []
     return cellCommands(draft, line, 'load', { of: 'progression' }, false)
   })
   return named(`Emptied ${commands.length} ${commands.length === 1 ? 'cell' : 'cells'}`, commands)
@@ -209,7 +209,7 @@ export function pasteAt(
     return pasteSlots(
       library,
       draft,
-      { session, part, after: line.kind === 'new' ? line.after : line.slotId },
+      { session, section: part, after: line.kind === 'new' ? line.after : line.slotId },
       rows,
       mint,
     )

@@ -149,7 +149,7 @@ export function useSheet({
     if (command?.do === 'addSlot') {
       const added = Object.values(command.value.rows)[0]?.[0]?.length ?? 1
       const known = knownProgression(draft, command.value.exercise)
-      if (known && !command.value.follows.length)
+      if (known && !command.value.uses.length)
         toast(
           `${liftName(library, { exercise: command.value.exercise })} has a progression already. Alt + F on the line follows it.`,
         )
@@ -180,7 +180,7 @@ export function useSheet({
     if (column === null || !target || !slots.length) return void toast('There is no session on that side.')
     const last = [...target.lines].reverse().find(({ kind }) => kind === 'new')
     if (last?.kind !== 'new') return
-    const to = { session: target.session, part: last.part, after: last.after }
+    const to = { session: target.session, section: last.part, after: last.after }
     const before = target.lines.length - 1
     if (put(copies ? copySlots(library, draft, slots, to, mint) : moveSlots(library, draft, slots, to))) {
       setAnchor(null)
@@ -234,7 +234,7 @@ export function useSheet({
             library,
             draft,
             slots,
-            { session: lineOfLast.session, part: lineOfLast.part, after: last },
+            { session: lineOfLast.session, section: lineOfLast.part, after: last },
             mint,
           ),
         )
@@ -268,7 +268,7 @@ export function useSheet({
     follow: () => {
       if (line?.kind !== 'sets') return
       const known = knownProgression(draft, line.slot.exercise)
-      const isOn = line.slot.follows.some(({ progression }) => progression === known?.progression)
+      const isOn = line.slot.uses.some(({ progression }) => progression === known?.progression)
       if (!known || isOn)
         return void toast(
           isOn

@@ -5,7 +5,7 @@ import type { WeekSummary } from '@young-oak/core/views'
 import { nominalWeeks, type Phase, type Template } from '@young-oak/core/template'
 import type { Seasons } from '../../../workers/planner.ts'
 import type { Put } from '../usePutOrSay.ts'
-import { actOf, actOn, lightOn } from './stripActs.ts'
+import { actOf, actOn, deloadOn } from './stripActs.ts'
 import { staveOf, staves, type Stave } from './stave.ts'
 
 type Props = {
@@ -82,7 +82,7 @@ export const SeasonStrip = memo(function SeasonStrip({ draft, seasons, current, 
         ))}
         <span
           draggable
-          onDragStart={(event) => event.dataTransfer.setData(lightKind, 'light')}
+          onDragStart={(event) => event.dataTransfer.setData(deloadKind, 'light')}
           title="Drag onto a week: two thirds of the sets, a tenth less load. On a light week it takes that away."
           className="cursor-grab rounded border border-dashed border-mist px-2 text-mist"
         >
@@ -103,9 +103,10 @@ export const SeasonStrip = memo(function SeasonStrip({ draft, seasons, current, 
             title={describe(week)}
             onClick={() => onChoose(week.week)}
             onKeyDown={(event) => press(event, week.week)}
-            onDragOver={(event) => event.dataTransfer.types.includes(lightKind) && event.preventDefault()}
+            onDragOver={(event) => event.dataTransfer.types.includes(deloadKind) && event.preventDefault()}
             onDrop={(event) => {
-              if (event.dataTransfer.types.includes(lightKind)) onPut((now) => actOn(now, week.week, lightOn))
+              if (event.dataTransfer.types.includes(deloadKind))
+                onPut((now) => actOn(now, week.week, deloadOn))
             }}
             className={`flex min-w-8 flex-1 flex-col items-center justify-end rounded-t px-0.5 pt-0.5 ${week.week === current ? 'bg-leaf-wash' : 'hover:bg-leaf-wash/60'}`}
           >
@@ -124,11 +125,11 @@ export const SeasonStrip = memo(function SeasonStrip({ draft, seasons, current, 
                 y={height - tall(high(week) ?? 0) + 1}
                 width="calc(100% - 4px)"
                 height={Math.max(tall(high(week) ?? 0) - 2, 1)}
-                fill={week.sum?.light ? 'none' : 'var(--leaf)'}
+                fill={week.sum?.deload ? 'none' : 'var(--leaf)'}
                 fillOpacity={ink(week.sum?.intensity ?? 72)}
-                stroke={week.sum?.light ? 'var(--mist)' : 'var(--leaf)'}
-                strokeWidth={week.sum?.light ? 2 : 1}
-                strokeDasharray={week.sum?.light ? '4 3' : undefined}
+                stroke={week.sum?.deload ? 'var(--mist)' : 'var(--leaf)'}
+                strokeWidth={week.sum?.deload ? 2 : 1}
+                strokeDasharray={week.sum?.deload ? '4 3' : undefined}
               />
               {others.map(({ name, weeks: laid }, i) => {
                 const same = laid.find((one) => one.week === week.week)
@@ -168,7 +169,7 @@ export const SeasonStrip = memo(function SeasonStrip({ draft, seasons, current, 
 })
 
 /** What a dragged light week is called. */
-const lightKind = 'application/x-young-oak-light'
+const deloadKind = 'application/x-young-oak-light'
 
 const none: Seasons = { own: [], laid: [], events: {} }
 const dashes = ['none', '5 3', '2 2', '8 2 2 2']
@@ -234,7 +235,7 @@ function weeksOf({ phases }: Template, sums: WeekSummary[], events: Seasons['eve
 function describe({ week, phase, sum, events }: Drawn): string {
   const said = events.length ? `; ${events.join('; ')}` : ''
   if (!sum) return `Week ${week}, ${phase.name}${said}`
-  const { sets, isAbout, intensity, light, minutes } = sum
+  const { sets, isAbout, intensity, deload, minutes } = sum
   const percent = intensity === null ? 'loads by rule' : `${Math.round(intensity)}% of the 1RM on average`
-  return `Week ${week}, ${phase.name}${light ? ', light' : ''}: ${isAbout ? 'about ' : ''}${sets} hard sets${isAbout ? ', some by rule' : ''}, ${percent}, ${minutes} minutes at most${said}`
+  return `Week ${week}, ${phase.name}${deload ? ', light' : ''}: ${isAbout ? 'about ' : ''}${sets} hard sets${isAbout ? ', some by rule' : ''}, ${percent}, ${minutes} minutes at most${said}`
 }

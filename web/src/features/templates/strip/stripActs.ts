@@ -34,17 +34,17 @@ const resizedBy =
       : { fault: `${name} ends with a sign: give it fixed weeks first.` }
 
 /** A light week dropped on a week: two thirds of the sets and a tenth less load; on a week that is light, away again. */
-export const lightOn: Act = (_draft, phase, week) => {
+export const deloadOn: Act = (_draft, phase, week) => {
   const isOn = ({ where }: Adjustment) => where.weeks?.includes(week)
-  const kept = phase.light.flatMap((one): Adjustment[] => {
+  const kept = phase.deloads.flatMap((one): Adjustment[] => {
     if (!isOn(one)) return [one]
     const weeks = one.where.weeks?.filter((other) => other !== week) ?? []
     return weeks.length ? [{ ...one, where: { ...one.where, weeks } }] : []
   })
-  const to = phase.light.some(isOn)
+  const to = phase.deloads.some(isOn)
     ? kept
     : [
-        ...phase.light,
+        ...phase.deloads,
         {
           id: mint(),
           do: { kind: 'scaleSets' as const, by: -40, round: 'nearest' as const },
@@ -54,7 +54,7 @@ export const lightOn: Act = (_draft, phase, week) => {
       ]
   if (phase.ends)
     return { fault: 'Weeks before a test day are lightened in the inspector, counted back from it.' }
-  const command: Command = { do: 'setLight', phase: phase.id, from: phase.light, to }
+  const command: Command = { do: 'setDeloads', phase: phase.id, from: phase.deloads, to }
   return command
 }
 
@@ -67,7 +67,7 @@ const acts: Record<string, Act> = {
   '+': resizedBy(1),
   '=': resizedBy(1),
   '-': resizedBy(-1),
-  l: lightOn,
+  l: deloadOn,
   n: (draft, { id }) => addPhase(draft, id, { name: `Phase ${draft.phases.length + 1}`, weeks: 4 }, mint),
   s: (draft, { id }, week) => splitPhase(draft, id, week, mint),
   r: (draft, { id }) => repeatPhase(draft, id, mint),

@@ -1,0 +1,100 @@
+import { declareSteps } from '../words/index.ts'
+import { isRise, wholeField } from '../parsing/index.ts'
+import { lowest, type Rise } from '../units/index.ts'
+import { sayFirstLoad, sayRise, startingWith, type FirstLoad } from './firstLoad.ts'
+import { defineRule } from './rule.ts'
+import {
+  addedField,
+  resetFields,
+  sayReset,
+  startSteady,
+  stepOrReset,
+  type Steady,
+  type Steps,
+} from './steady.ts'
+
+const say = declareSteps({
+  'amrapSet.extra': '{reps} reps in the plus set of {date}, {extra} more than asked: the larger step',
+  'amrapSet.blank': '{load} stays: the plus set of {date} was left blank, which is not zero',
+})
+
+type Params = FirstLoad &
+  Steps & {
+    /** Reps beyond those asked from which the larger step is due; 1 to 20. */
+    extraReps: number
+    extraStep: Rise
+  }
+
+/**
+ * A last set of as many good reps as possible moves the load that the percents are of. However many there are, no more than
+ * the larger step; a plus set that was left blank is neither a step nor a miss.
+ */
+export const amrapSet = defineRule<Params, Steady>({
+  kind: 'amrapSet',
+  title: 'Plus set',
+  clock: 'exposure',
+  from: 'done',
+  roles: ['main'],
+  writes: ['load'],
+  carriedBy: {
+    expected: 'a load of the progression whose last set is a plus set',
+    fits: (goal) => 'reps' in goal && goal.amrap !== undefined,
+    fix: 'Write "goal": {"reps": 5, "plus": "last"}.',
+    sample: { sets: 3, goal: { reps: 5, amrap: 'last' } },
+  },
+  params: startingWith({
+    step: addedField(),
+    extraReps: wholeField('reps beyond those asked', 1, 20).required(),
+    extraStep: addedField(),
+    ...resetFields,
+  }).test(
+    'fits',
+    '"extraStep" at least "step"',
+    // One of them may be missing or no step yet: that is a fault of its own.
+    (params) => {
+      const { step, extraStep } = params as { step?: unknown; extraStep?: unknown }
+      if (!isRise(step) || !isRise(extraStep)) return true
+      if ('percent' in step || 'percent' in extraStep)
+        return 'percent' in step && 'percent' in extraStep && extraStep.percent >= step.percent
+      return extraStep.kg >= step.kg && extraStep.lb >= step.lb
+    },
+  ),
+  sentence: (p) =>
+    `${sayFirstLoad(p)}; add ${sayRise(p.step)} when every set is met, ${sayRise(p.extraStep)} when the plus set has ` +
+    `${p.extraReps} ${p.extraReps === 1 ? 'rep' : 'reps'} more than asked; a plus set left blank changes nothing; ${sayReset(p)}.`,
+  start: (known, p) => startSteady(known, p, {}),
+  next(state, exposure, p, hand) {
+    const { date, verdict, asked, amrap: plus } = exposure
+    if (!date || verdict === 'hold') return stepOrReset(state, exposure, p, hand)
+    if (plus === undefined) return { ...state, why: [say('amrapSet.blank', { load: state.load, date })] }
+    const extra = plus - lowest(asked)
+    if (verdict === 'miss' || extra < p.extraReps) return stepOrReset(state, exposure, p, hand)
+    const next = stepOrReset(state, exposure, { ...p, step: p.extraStep }, hand)
+    return { ...next, why: [say('amrapSet.extra', { reps: plus, extra, date }), ...next.why] }
+  },
+  ask: ({ load, why }) => ({ load, steps: why }),
+  jumps: ({ step, extraStep }) => [step, extraStep],
+  messages: say.messages,
+  examples: [
+    {
+      say: 'five of 5+ add 2.5, eight add 5, sixty no more than that, and a blank adds nothing',
+      params: {
+        startPercent: 90,
+        step: { kg: 2.5, lb: 5 },
+        extraReps: 3,
+        extraStep: { kg: 5, lb: 10 },
+        misses: 1,
+        resetBy: 10,
+      },
+      max: { value: 100, unit: 'kg' },
+      exposures: [
+        { verdict: 'hit', reps: [5], amrap: 5 },
+        { verdict: 'hit', reps: [8], amrap: 8 },
+        { verdict: 'hit', reps: [60], amrap: 60 },
+        { verdict: 'miss', reps: [] },
+        { verdict: 'miss', reps: [3], amrap: 3 },
+      ],
+      asked: [90, 92.5, 97.5, 102.5, 102.5, 92.5],
+    },
+  ],
+})

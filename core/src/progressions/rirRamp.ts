@@ -1,0 +1,228 @@
+import { declareSteps, type WhyStep } from '../words/index.ts'
+import { choiceField, numberField, wholeField } from '../parsing/index.ts'
+import { compareLoads, formatNumber, inUnit, rise, snap, type Load, type Rise } from '../units/index.ts'
+import { sayFirstLoad, sayRise, startingWith, type FirstLoad } from './firstLoad.ts'
+import { defineRule } from './rule.ts'
+import { addedField, resetFields, saySteady, startSteady, type Steady } from './steady.ts'
+
+const say = declareSteps({
+  'rirRamp.beaten':
+    '{date} stands for a max of {seen}, {percent}% more than the {best} to beat: on to {load}',
+  'rirRamp.first': '{date} stands for a max of {seen}, the first to beat: on to {load}',
+  'rirRamp.easy': '{date} left {easy} reps or more, too many to be read: on to {load}',
+  'rirRamp.ahead': 'if the last is beaten: on to {load}',
+  'rirRamp.tooBig':
+    '{date} stands for a max of {seen}, {percent}% more than {best}: too big a rise to be read, {load} stays',
+  'rirRamp.unread': '{load} stays: no set of {date} can be read against the last',
+  'rirRamp.again':
+    '{date} did not beat the max of {best} that stands ({misses} of {allowed} in a row): {load} again',
+  'rirRamp.deload':
+    '{date} is {misses} in a row without a beat: a deload is due, then again with {percent}% off, on plates {load}',
+  'rirRamp.rir': 'stop with {rir} RIR',
+})
+
+type Params = FirstLoad & {
+  /** Reps left in reserve to begin with and at the end; 0 to 6, the end no higher. */
+  firstRir: number
+  lastRir: number
+  /** Beaten exposures at one reserve before one rep less is left; 1 to 12. */
+  every: number
+  /** What the plan asks more of after a beaten exposure; whichever of the two is beaten counts. */
+  by: 'load' | 'reps'
+  step: Rise
+  /** A rise of the estimate above this percent is too big to be read against the last; 2 to 30. */
+  mostRise: number
+  /** Exposures in a row without a beat that ask for a light week; 1 to 6. */
+  unbeaten: number
+  resetBy: number
+}
+/** `best`: the estimate to beat. `more`: reps beyond those written. `count`: beaten at this reserve. */
+type State = Steady & { rir: number; count: number; more: number; best: Load | null; wants?: true }
+
+/**
+ * Each exposure beats the last by a little, in load, reps or both, at the same reps in reserve or one less. Read by the
+ * estimated max, reserve counted as reps; two exposures without a beat ask for a light week and begin the ramp again, lighter.
+ */
+export const rirRamp = defineRule<Params, State>({
+  kind: 'rirRamp',
+  title: 'A little more, with less in reserve',
+  clock: 'exposure',
+  from: 'done',
+  roles: ['main'],
+  writes: ['load', 'reps', 'rir'],
+  adds: ['reps'],
+  readsTop: true,
+  carriedBy: {
+    expected: 'a load of the progression on sets of plain reps',
+    fits: (goal) => 'reps' in goal,
+    fix: 'Write "goal": {"reps": {"from": 8, "to": 10}}.',
+    sample: { sets: 3, goal: { reps: { from: 8, to: 10 } } },
+  },
+  params: startingWith({
+    firstRir: wholeField('reps left to begin with', 0, 6).required(),
+    lastRir: wholeField('reps left at the end', 0, 6).required(),
+    every: wholeField('beaten exposures before one less is left', 1, 12).required(),
+    by: choiceField(['load', 'reps']).required(),
+    step: addedField(),
+    mostRise: numberField('percent of the estimate, 2 to 30', 2, 30).required(),
+    unbeaten: wholeField('exposures without a beat', 1, 6).required(),
+    resetBy: resetFields.resetBy,
+  }).test('fits', '"lastRir" at most "firstRir"', (params) => {
+    const { firstRir, lastRir } = params as unknown as Params
+    return lastRir <= firstRir
+  }),
+  sentence: (p) =>
+    `${sayFirstLoad(p)} with ${p.firstRir} left in reserve; each time the last is beaten, in load or in reps, ` +
+    `${p.by === 'load' ? `add ${sayRise(p.step)}` : 'add a rep'}, and after every ${p.every === 1 ? 'beat' : `${p.every} beats`} leave one less, down to ${p.lastRir}; ` +
+    `a rise of the estimate above ${formatNumber(p.mostRise)}% is too big to be read and changes nothing; ` +
+    `${p.unbeaten === 1 ? 'an exposure' : `${p.unbeaten} exposures in a row`} without a beat ask for a light week, and it begins again with ${formatNumber(p.resetBy)}% off.`,
+  start: (known, p) => startSteady(known, p, { rir: p.firstRir, count: 0, more: 0, best: null }),
+  next(state, { date, verdict, target, top, askedRir: askedLeft, rir: noted }, p, hand) {
+    const { rir: left, count, more, best, misses } = state
+    const load = inUnit(target ?? state.load, hand.unit)
+    if (!date)
+      return verdict === 'hit'
+        ? beat({ ...state, load }, p, hand.isSmall, best, (to) => say('rirRamp.ahead', { load: to }))
+        : state
+    if (verdict === 'hold') return { ...state, why: [saySteady('steady.hold', { load, date })] }
+    if (!top) {
+      const isEasy = verdict === 'hit' && wasEasy(noted, askedLeft ?? left)
+      if (isEasy)
+        return beat({ ...state, load }, p, hand.isSmall, best, (to) =>
+          say('rirRamp.easy', { date, easy: Math.min(...(noted as number[])), load: to }),
+        )
+      return { ...state, load, why: [say('rirRamp.unread', { load, date })] }
+    }
+    const seen = inUnit(top.estimate, hand.unit)
+    const known = best && inUnit(best, hand.unit)
+    const percent = known ? snap((100 * (seen.value - known.value)) / known.value) : 0
+    if (known && percent > p.mostRise)
+      return {
+        ...state,
+        load,
+        why: [say('rirRamp.tooBig', { load, date, seen, best: known, percent })],
+      }
+    if (!known || compareLoads(seen, known) > 0) {
+      // The load that was lifted is the one to beat, where it was heavier than what was asked.
+      const lifted = compareLoads(inUnit(top.load, hand.unit), load) > 0 ? inUnit(top.load, hand.unit) : load
+      return beat({ ...state, load: lifted }, p, hand.isSmall, seen, (to) =>
+        known
+          ? say('rirRamp.beaten', { date, seen, percent, best: known, load: to })
+          : say('rirRamp.first', { date, seen, load: to }),
+      )
+    }
+    if (misses + 1 < p.unbeaten) {
+      const again = say('rirRamp.again', {
+        date,
+        best: known,
+        load,
+        misses: misses + 1,
+        allowed: p.unbeaten,
+      })
+      return { load, misses: misses + 1, rir: left, count, more, best, why: [again] }
+    }
+    const lower = hand.land({ value: snap((load.value * (100 - p.resetBy)) / 100), unit: load.unit })
+    const why = [say('rirRamp.deload', { date, load: lower, misses: misses + 1, percent: p.resetBy })]
+    return { load: lower, misses: 0, rir: p.firstRir, count: 0, more: 0, best: null, why, wants: true }
+  },
+  ask: ({ load, why, rir, more }) => ({
+    load,
+    rir,
+    ...(more && { moreReps: more }),
+    steps: [...why, say('rirRamp.rir', { rir })],
+  }),
+  jumps: ({ step, mostRise }) => [step, { percent: mostRise }],
+  wantsDeload: ({ wants }) => wants === true,
+  messages: say.messages,
+  examples: [
+    {
+      say: '60 × 9 with 3 left is beaten by 62.5 × 9 (+4.2%) as it is by 60 × 10 (+2.4%); two without a beat ask for a light week',
+      params: sample('load', 1, 2),
+      max: null,
+      exposures: [
+        { verdict: 'hit', top: set(60, 9, 3) },
+        { verdict: 'hit', top: set(62.5, 9, 3) },
+        { verdict: 'hold' },
+        { verdict: 'hit', top: set(65, 9, 2) },
+        { verdict: 'hit', top: set(67.5, 12, 5) },
+        { verdict: 'miss', top: null },
+        { verdict: 'miss', top: set(65, 8, 2) },
+        { verdict: 'miss', top: set(65, 8, 2) },
+      ],
+      asked: [
+        '60, 3 left',
+        '62.5, 3 left',
+        '65, 2 left',
+        '65, 2 left',
+        '67.5, 2 left',
+        '67.5, 2 left',
+        '67.5, 2 left',
+        '67.5, 2 left',
+        '60, 3 left',
+      ],
+    },
+    {
+      say: 'five left where three were asked are too many to be read: a step up all the same',
+      params: sample('load', 1, 2),
+      max: null,
+      exposures: [{ verdict: 'hit', top: null, askedRir: 3, rir: [5, 5, 5] }],
+      asked: ['60, 3 left', '62.5, 3 left'],
+    },
+    {
+      say: 'by reps: one more each time, at the same load',
+      params: sample('reps', 3, 4),
+      max: null,
+      exposures: [
+        { verdict: 'hit', top: set(60, 9, 3) },
+        { verdict: 'hit', top: set(60, 10, 3) },
+      ],
+      asked: ['60, 3 left', '60, 1 more, 3 left', '60, 2 more, 3 left'],
+    },
+  ],
+})
+
+/** From 60 kg with 3 left, by steps of 2.5; two without a beat take 10% off. */
+function sample(by: Params['by'], lastRir: number, every: number): Params {
+  return {
+    startLoad: { kg: 60, lb: 135 },
+    firstRir: 3,
+    lastRir: lastRir,
+    every,
+    by,
+    step: { kg: 2.5, lb: 5 },
+    mostRise: 10,
+    unbeaten: 2,
+    resetBy: 10,
+  }
+}
+
+function beat(
+  state: State,
+  { by, step, every, lastRir }: Params,
+  isSmall: boolean,
+  best: Load | null,
+  because: (to: Load) => WhyStep,
+): State {
+  const { rir: left, count, more } = state
+  const load = by === 'load' ? rise(state.load, step, isSmall) : state.load
+  const isDue = count + 1 >= every && left > lastRir
+  return {
+    load,
+    misses: 0,
+    rir: isDue ? left - 1 : left,
+    count: isDue ? 0 : count + 1,
+    more: by === 'reps' ? more + 1 : 0,
+    best,
+    why: [because(load)],
+  }
+}
+
+/** Whether every set was noted with at least two reps more left than asked: so many that no estimate is made of it. */
+const wasEasy = (noted: (number | null)[] | undefined, asked: number): boolean =>
+  noted !== undefined && noted.length > 0 && noted.every((left) => left !== null && left >= asked + 2)
+
+/** A set by Epley: load × (1 + (reps + left) ÷ 30). */
+function set(value: number, reps: number, left: number) {
+  const estimate = { value: snap(value * (1 + (reps + left) / 30)), unit: 'kg' as const }
+  return { load: { value, unit: 'kg' as const }, reps, left, estimate }
+}

@@ -1,0 +1,93 @@
+import { useState } from 'react'
+import { toast } from 'sonner'
+import type { LocationView } from '@young-oak/api/equipment'
+import { api, sayError } from '../../app/api.ts'
+import { today } from '../../app/today.ts'
+import { Button } from '../../ui/Button.tsx'
+import { Field } from '../../ui/Field.tsx'
+import { Toasts } from '../../ui/Toasts.tsx'
+import { EquipmentForm } from './EquipmentForm.tsx'
+import { sayHas } from './sayHas.ts'
+
+/** The gym's places, and what each has: loads of everybody who trains there are made of it. */
+export default function LocationsPage() {
+  const { data, error, isLoading, refetch } = api.useLocationsQuery(today())
+  const [name, setName] = useState('')
+  const [fault, setFault] = useState<string>()
+  const [add, { isLoading: isAdding }] = api.useAddLocationMutation()
+  if (isLoading) return <p className="p-6 text-bark">Loading …</p>
+  if (!data)
+    return (
+      <main className="p-6">
+        <p className="mb-3">{sayError(error)}</p>
+        <Button onClick={() => void refetch()}>Try again</Button>
+      </main>
+    )
+  const submit = async () => {
+    const answer = await add({ name, day: today() })
+    if (answer.error) return setFault(sayError(answer.error))
+    setFault(undefined)
+    setName('')
+  }
+  return (
+    <main className="mx-auto w-full max-w-3xl px-4 py-6">
+      <h1 className="text-3xl">Locations and equipment</h1>
+      <p className="mt-1 text-bark">
+        Members’ loads are made of what stands here, from the day it is saved. What is not listed is assumed,
+        and they are told so.
+      </p>
+      <ul className="mt-4 divide-y divide-line border-y border-line">
+        {data.map((location) => (
+          <Location key={location.id} location={location} />
+        ))}
+      </ul>
+      <form
+        className="mt-6 flex items-start gap-3"
+        onSubmit={(event) => {
+          event.preventDefault()
+          void submit()
+        }}
+      >
+        <Field
+          label="Another location"
+          value={name}
+          error={fault}
+          className="grow"
+          onChange={(event) => setName(event.target.value)}
+        />
+        <Button type="submit" look="plain" className="mt-6 min-h-11" disabled={isAdding}>
+          Add it
+        </Button>
+      </form>
+      <Toasts />
+    </main>
+  )
+}
+
+function Location({ location: { id, name, has } }: { location: LocationView }) {
+  const [equip, { isLoading, error }] = api.useEquipLocationMutation()
+  return (
+    <li className="py-3">
+      <details>
+        <summary className="flex min-h-11 cursor-pointer flex-wrap items-baseline gap-x-4">
+          <span className="font-serif text-lg font-semibold">{name}</span>
+          <span className="text-sm text-bark">{sayHas(has)}</span>
+        </summary>
+        <div className="mt-3">
+          <EquipmentForm
+            key={JSON.stringify(has)}
+            has={has}
+            isSaving={isLoading}
+            error={error && sayError(error)}
+            onSave={(own) =>
+              void equip({ location: id, has: own, today: today() })
+                .unwrap()
+                .then(() => toast(`Saved. Loads at ${name} are made of it from today.`))
+                .catch(() => undefined)
+            }
+          />
+        </div>
+      </details>
+    </li>
+  )
+}
