@@ -33,7 +33,7 @@ test('twelve weeks with three tracks are built from an empty page by the keyboar
   test.setTimeout(240_000)
   await enter(page, 'Wren')
   await page.goto('/templates')
-  await expect(page.getByRole('button', { name: 'New template …' })).toBeVisible()
+  await expect(page.getByRole('button', { name: 'New template…' })).toBeVisible()
   const began = Date.now()
   const { press, type, count } = keyboard(page)
   /** Goes on by Tab until something of that name has the keyboard. */
@@ -112,7 +112,7 @@ test('twelve weeks with three tracks are built from an empty page by the keyboar
     await expect(page.getByRole('button', { name: `Load of Back squat: ${load}` })).toBeVisible()
   }
 
-  // Three phases of the twelve weeks, and a light week at the end of each, on the strip.
+  // Three phases of the twelve weeks, and a deload at the end of each, on the strip.
   const strip = page.getByRole('region', { name: 'Season strip' })
   await tabTo(/^Week 9,/, 'Shift+Tab')
   for (let week = 9; week > 4; week--) await press('ArrowLeft')

@@ -19,7 +19,7 @@ test('maxes of many come from a spreadsheet, with what will change, and the faul
   await page.getByRole('link', { name: 'Maxes' }).click()
   const row = page.getByRole('row', { name: /^Maud Tern/ })
   await expect(row).toBeVisible()
-  await page.getByRole('button', { name: 'Bring in from a sheet' }).click()
+  await page.getByRole('button', { name: 'Import from a spreadsheet' }).click()
   const dialog = page.getByRole('dialog')
   const paste = dialog.getByLabel('Paste from a spreadsheet')
   await paste.fill(
@@ -46,7 +46,7 @@ test('maxes of many come from a spreadsheet, with what will change, and the faul
   await page.unroute('**/api/maxes')
   await dialog.getByRole('button', { name: 'Store 1 max' }).click()
   await expect(row).toContainText('62.5 kg')
-  await page.getByRole('button', { name: 'Bring in from a sheet' }).click()
+  await page.getByRole('button', { name: 'Import from a spreadsheet' }).click()
   await paste.fill(`member\tlift\tload\tunit\treps\tdate\nMaud Tern\tBack squat\t62.5\tkg\t1\t${day}`)
   await expect(dialog.getByText('0 to store, 1 known already.')).toBeVisible()
 })
@@ -56,7 +56,7 @@ test('a sheet of 50,000 lines is read to its end, a hundred faults named and the
 }) => {
   await enter(page, 'Wren')
   await page.getByRole('link', { name: 'Maxes' }).click()
-  await page.getByRole('button', { name: 'Bring in from a sheet' }).click()
+  await page.getByRole('button', { name: 'Import from a spreadsheet' }).click()
   const lines = Array.from({ length: 50_000 }, (_, i) =>
     i % 10
       ? `Maud Tern,Back squat,${50 + (i % 200) / 4} kg,1,2025-${String((i % 12) + 1).padStart(2, '0')}-01`
@@ -113,9 +113,9 @@ test('plates make the loads: a place is equipped, a session is trained elsewhere
   const first = page.getByRole('button', { name: /^Why / }).first()
   await expect(first).toBeVisible()
   const home = await first.textContent()
-  await page.getByLabel('Training at').selectOption({ label: 'A hotel on the road' })
+  await page.getByLabel('Location').selectOption({ label: 'A hotel on the road' })
   await expect(first).not.toHaveText(home ?? '')
-  await page.getByLabel('Training at').selectOption({ label: 'The boathouse gym' })
+  await page.getByLabel('Location').selectOption({ label: 'The boathouse gym' })
   await expect(first).toHaveText(home ?? '')
   await page.getByRole('link', { name: 'Equipment' }).click()
   await page.getByLabel('The usual bar, kg').fill('0')
@@ -214,7 +214,7 @@ for (const theme of ['light', 'dark'] as const) {
     await page.getByRole('link', { name: 'Maxes' }).click()
     await expect(page.getByRole('rowheader', { name: 'Rafe Otterby' })).toBeVisible()
     expect(await scan()).toEqual([])
-    await page.getByRole('button', { name: 'Bring in from a sheet' }).click()
+    await page.getByRole('button', { name: 'Import from a spreadsheet' }).click()
     await expect(page.getByRole('dialog')).toBeVisible()
     expect(await scan()).toEqual([])
     await page.keyboard.press('Escape')

@@ -26,7 +26,7 @@ test('from a cell in a template to a logged set, and back', async ({ browser }) 
   await expect(loads.nth(1)).not.toHaveText(before ?? '')
   await expect(desk.getByText('Saved', { exact: true })).toBeVisible()
 
-  await desk.getByRole('button', { name: 'Publish …' }).click()
+  await desk.getByRole('button', { name: 'Publish…' }).click()
   const dialog = desk.getByRole('dialog')
   await dialog.getByRole('button', { name: 'Publish to 0' }).click()
   await expect(dialog.getByText('Choose at least one member.')).toBeVisible()

@@ -41,19 +41,21 @@ test('a rule that follows is offered by a sign, waits for technique, and is take
   await importTemplate(page, templateFile('Handed on'))
   await inspect(page, 'Template')
   const rules = page.getByRole('region', { name: 'Progressions' })
-  await rules.getByRole('button', { name: 'Add a rule that follows' }).click()
+  await rules.getByRole('button', { name: 'Add the next progression' }).click()
   await expect(rules.getByText('The lift goes on when 2 of the last 3 exposures are missed.')).toBeVisible()
   await rules.getByRole('button', { name: 'Change' }).first().click()
-  await page.getByLabel('On to the next rule').selectOption({ label: 'Outgrown' })
+  await page.getByLabel('When to move on to the next progression').selectOption({ label: 'Outgrown' })
   await page.getByLabel(/Offer it to the member/).check()
-  await page.getByLabel(/Wait for a good technique mark/).check()
+  await page.getByLabel(/Wait for a good technique rating/).check()
   await page.getByRole('button', { name: 'Keep' }).click()
   await expect(
-    rules.getByText(/It waits for a good technique mark.*The next rule is offered when 9 exposures/),
+    rules.getByText(
+      /A hit needs a good technique rating to count.*The next progression is offered when 9 exposures/,
+    ),
   ).toBeVisible()
   await page.getByRole('button', { name: /^Undo/ }).click()
   await expect(rules.getByText('The lift goes on when')).toBeVisible()
-  await rules.getByRole('button', { name: 'Remove this rule' }).click()
+  await rules.getByRole('button', { name: 'Remove this progression' }).click()
   await expect(rules.getByText('The lift goes on when')).toBeHidden()
 })
 
@@ -86,7 +88,7 @@ test('a slot follows another rule by its menu and the keyboard, two rules of one
   const later = page.getByRole('region', { name: /^Slipway day, place/ }).first()
   await expect(later.getByRole('button', { name: 'Exercise: Incline bench press' })).toBeVisible()
   await later.getByRole('button', { name: 'Load of Bench press: 75%' }).focus()
-  await page.getByRole('button', { name: 'What all its weeks come to …' }).click()
+  await page.getByRole('button', { name: 'What all its weeks come to…' }).click()
   await expect(
     page
       .getByRole('dialog')
@@ -95,14 +97,14 @@ test('a slot follows another rule by its menu and the keyboard, two rules of one
   ).toBeVisible()
 })
 
-test('a light week is put in by recipe and taken out; what was missed is set for the whole template', async ({
+test('a deload is put in by recipe and taken out; what was missed is set for the whole template', async ({
   page,
 }) => {
   await enter(page, 'Wren')
   await importTemplate(page, templateFile('Lighter'))
   await inspect(page, 'Template')
-  const light = page.getByRole('region', { name: 'Light weeks' })
-  await light.getByRole('button', { name: 'Put a light week in …' }).click()
+  const light = page.getByRole('region', { name: 'Deloads' })
+  await light.getByRole('button', { name: 'Add a deload…' }).click()
   const dialog = page.getByRole('dialog')
   await dialog.getByLabel('Way').selectOption({ label: 'Keep sets, cut load' })
   await dialog.getByLabel('Percent off').fill('90')
@@ -120,10 +122,10 @@ test('a light week is put in by recipe and taken out; what was missed is set for
   await loads.getByRole('button', { name: 'Change' }).click()
   await dialog.getByLabel('What was missed of a week').selectOption('shift')
   await dialog.getByLabel('A step back after weeks away').fill('2')
-  await dialog.getByLabel('Light weeks').selectOption('reactive')
+  await dialog.getByLabel('Deloads').selectOption('reactive')
   await dialog.getByRole('button', { name: 'Keep' }).click()
   await expect(loads).toContainText(
-    'what was missed of a week moves into the next; after 2 weeks away the first week back is at −10%; light weeks come as members are',
+    'what was missed of a week moves into the next; after 2 weeks away the first week back is at −10%; deloads come as members are',
   )
 })
 
@@ -150,25 +152,23 @@ test.describe('on a phone', () => {
     await expect(
       page.getByRole('heading', { name: /stop what hurts, log it, and see a licensed professional/ }),
     ).toBeVisible()
-    await expect(page.getByRole('button', { name: /Make the next week light/ })).toBeHidden()
+    await expect(page.getByRole('button', { name: /Make the next week a deload/ })).toBeHidden()
   })
 
-  test('a light spell is asked for, seen line by line in the next session, and taken back', async ({
-    page,
-  }) => {
+  test('a deload is asked for, seen line by line in the next session, and taken back', async ({ page }) => {
     await enter(page, 'Isla')
     await page.getByRole('link', { name: 'Progress' }).click()
     const ahead = page.getByRole('region', { name: 'Ahead' })
-    await ahead.getByText('Put an event on the calendar').click()
+    await ahead.getByText('Add an event').click()
     await ahead.getByLabel('Called').fill('Regatta')
     await ahead.getByRole('button', { name: 'Save the event' }).click()
     await expect(ahead.getByText('Regatta')).toBeVisible()
-    await ahead.getByText('Ask for a light spell').click()
+    await ahead.getByText('Request a deload').click()
     await ahead.getByLabel('How').selectOption({ label: 'Keep load, cut sets' })
     await ahead.getByLabel('Coming back').selectOption({ label: 'a week at 10% less' })
     await ahead.getByRole('button', { name: 'Ask for it' }).click()
-    await expect(ahead.getByText(/a light week sets −50%; back over a week \(−10%\)/)).toBeVisible()
-    for (const entry of ['Regatta', 'a light week sets −50%']) {
+    await expect(ahead.getByText(/a deload sets −50%; back over a week \(−10%\)/)).toBeVisible()
+    for (const entry of ['Regatta', 'a deload sets −50%']) {
       const line = ahead.getByRole('listitem').filter({ hasText: entry })
       await line.getByRole('button', { name: 'Take back' }).click()
       await expect(line).toBeHidden()
@@ -214,13 +214,13 @@ test.describe('on a phone', () => {
     const set = trials.getByRole('button', { name: 'Set the trial' })
     await expect(set).toBeDisabled()
     for (const lift of ['Back squat', 'Bench press']) await trials.getByLabel(lift).check()
-    await trials.getByLabel('First spell, from').fill('2026-01-05')
+    await trials.getByLabel('First test period, from').fill('2026-01-05')
     await trials.getByLabel('to', { exact: true }).first().fill('2026-02-01')
-    await trials.getByLabel('Second spell, from').fill('2026-01-20')
+    await trials.getByLabel('Second test period, from').fill('2026-01-20')
     await trials.getByLabel('to', { exact: true }).last().fill('2026-03-01')
     await set.click()
-    await expect(page.getByText(/two spells that do not overlap/)).toBeVisible()
-    await trials.getByLabel('Second spell, from').fill('2026-02-02')
+    await expect(page.getByText(/two test periods that do not overlap/)).toBeVisible()
+    await trials.getByLabel('Second test period, from').fill('2026-02-02')
     await set.click()
     const card = trials.getByRole('article').filter({ hasText: 'Early or late' })
     await expect(card.getByText(/Back squat too few, Bench press too few/).first()).toBeVisible()
@@ -228,7 +228,7 @@ test.describe('on a phone', () => {
     await expect(card.getByText(/: neither\./)).toBeVisible()
   })
 
-  test('what is said of a session is kept, without a server too; a technique mark goes with its set', async ({
+  test('what is said of a session is kept, without a server too; a technique rating goes with its set', async ({
     page,
   }) => {
     await enter(page, 'Tamsin')

@@ -37,7 +37,7 @@ test('two tabs join what does not touch, and show what does', async ({ page, con
   // Ten minutes without a connection, here a while: what was written meanwhile is joined where it does not touch.
   await other.route(edits, (route) => route.abort())
   await set(other, 'Sets', '5')
-  await set(other, 'Reps in reserve', '2')
+  await set(other, 'RIR', '2')
   await expect(other.getByText('Not saved yet: trying again')).toBeVisible({ timeout: 15_000 })
   await set(page, 'Sets', '3')
   await saved(page)
@@ -46,7 +46,7 @@ test('two tabs join what does not touch, and show what does', async ({ page, con
   await expect(aside).toContainText('sets 1 → 5', { timeout: 15_000 })
   await expect(aside).toContainText('it is 3 now')
   await has(other, 'Sets', '3')
-  await has(page, 'Reps in reserve', '2')
+  await has(page, 'RIR', '2')
   await aside.getByRole('button', { name: 'Apply my edit' }).click()
   await expect(aside).toBeHidden()
   await has(page, 'Sets', '5')

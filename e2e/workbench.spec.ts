@@ -143,7 +143,7 @@ test('an exercise is replaced across the template, and a new line is offered the
   await expect(page.getByText(/Back squat has a progression already/)).toBeVisible()
   await first(page).getByRole('button', { name: 'Exercise: Back squat' }).last().focus()
   await page.keyboard.press('Alt+f')
-  await expect(first(page).getByRole('button', { name: 'Load of Back squat: by rule' })).toHaveCount(2)
+  await expect(first(page).getByRole('button', { name: 'Load of Back squat: progression' })).toHaveCount(2)
   await inspect(page, 'Template')
   const replace = page.getByRole('region', { name: 'Replace an exercise' })
   await replace.getByLabel('In place of').selectOption({ label: 'Back squat' })
@@ -177,8 +177,8 @@ test('a file with a broken slot is kept without it, and one of a newer version i
 test('a template to begin with opens whole, and is given out as the same file', async ({ page }) => {
   await enter(page, 'Wren')
   await page.goto('/templates')
-  await page.getByRole('button', { name: 'New template …' }).click()
-  await page.getByRole('tab', { name: 'One to begin with' }).click()
+  await page.getByRole('button', { name: 'New template…' }).click()
+  await page.getByRole('tab', { name: 'Start from a ready-made template' }).click()
   await page.getByLabel('Days a week').selectOption('6')
   await page.getByRole('button', { name: 'Begin with Six-day hybrid' }).click()
   await expect(page.getByLabel('Name of the template')).toHaveValue('Six-day hybrid')
@@ -211,8 +211,8 @@ for (const theme of ['light', 'dark'] as const)
         expect([tab, await faults()]).toEqual([tab, []])
       }
       await page.goto('/templates')
-      await page.getByRole('button', { name: 'New template …' }).click()
-      await page.getByRole('tab', { name: 'One to begin with' }).click()
+      await page.getByRole('button', { name: 'New template…' }).click()
+      await page.getByRole('tab', { name: 'Start from a ready-made template' }).click()
       expect(await faults()).toEqual([])
       await page.goto('/exercises')
       await page.getByRole('searchbox', { name: 'Find' }).fill('rom dead')
@@ -257,8 +257,8 @@ test('what a rule writes is fixed for one week by typing over it, and given back
   // Filled over the weeks, it asks once; for this week alone it does not.
   await page.keyboard.type('4')
   await page.keyboard.press('Shift+Enter')
-  const asked = page.getByRole('dialog', { name: 'Fill over what a rule writes?' })
-  await expect(asked).toContainText('2 cells are a rule’s')
+  const asked = page.getByRole('dialog', { name: 'Fill over computed cells?' })
+  await expect(asked).toContainText('2 cells are computed by a progression')
   await asked.getByRole('button', { name: 'Only this week' }).click()
   await expect(sets('4, fixed')).toBeVisible()
   await page.getByRole('button', { name: /^Week 2,/ }).click()
@@ -269,7 +269,7 @@ test('what a rule writes is fixed for one week by typing over it, and given back
 
 const weekTwo = (page: Page) => page.getByRole('region', { name: 'Slipway day, place 1' })
 
-test('a slot has another role at each place of the week', async ({ page }) => {
+test('a slot has another role at each day of the week', async ({ page }) => {
   await enter(page, 'Wren')
   const params = {
     startPercent: 90,
@@ -287,7 +287,7 @@ test('a slot has another role at each place of the week', async ({ page }) => {
   await inspect(page, 'Rules')
   const rules = page.getByRole('region', { name: 'Rules of Back squat' })
   await expect(rules.getByLabel('In the role')).toHaveValue('volume')
-  await rules.getByRole('button', { name: 'One for each place of the week' }).click()
+  await rules.getByRole('button', { name: 'One for each day of the week' }).click()
   await expect(rules.getByLabel('Place 1')).toHaveValue('volume')
   await rules.getByLabel('Place 2').selectOption('heavy')
   await expect(page.getByText('Saved', { exact: true })).toBeVisible()
@@ -295,7 +295,7 @@ test('a slot has another role at each place of the week', async ({ page }) => {
   await exercise(page, 'Back squat').focus()
   await inspect(page, 'Rules')
   await expect(rules.getByLabel('Place 2')).toHaveValue('heavy')
-  await rules.getByRole('button', { name: 'The same at all places' }).click()
+  await rules.getByRole('button', { name: 'The same on all days' }).click()
   await expect(rules.getByLabel('In the role')).toHaveValue('volume')
 })
 
@@ -375,7 +375,7 @@ test('sessions are moved and copied by keys, and dragged by their number', async
   await expect.poll(order).toEqual(['1Slipway day', '2Slipway day, copy', '3Evening', '4Session 4'])
   await undo(page)
   await undo(page)
-  const handle = (place: number) => page.getByRole('img', { name: `Place ${place}`, exact: true })
+  const handle = (place: number) => page.getByRole('img', { name: `Day ${place}`, exact: true })
   const [from, to] = [await handle(2).boundingBox(), await handle(1).boundingBox()]
   if (!from || !to) throw new Error('no handle')
   await page.mouse.move(from.x + 4, from.y + 8)

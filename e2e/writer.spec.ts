@@ -2,8 +2,7 @@ import AxeBuilder from '@axe-core/playwright'
 import { expect, test, type Page } from './site.ts'
 import { enter, importTemplate, inspect, templateFile } from './people.ts'
 
-const region = (page: Page, place: number) =>
-  page.getByRole('region', { name: `Slipway day, place ${place}` })
+const region = (page: Page, place: number) => page.getByRole('region', { name: `Slipway day, day ${place}` })
 const sets = (page: Page, value: string) =>
   region(page, 1).getByRole('button', { name: `Sets of Bench press: ${value}` })
 const open = async (page: Page, name: string) => {
@@ -79,10 +78,10 @@ test('another rule is put in place of one, with its sets and reps; a rule that n
   const rules = page.getByRole('region', { name: 'Progressions' })
   await rules.getByRole('button', { name: 'Change' }).click()
   const rule = page.getByLabel('Rule', { exact: true })
-  await rule.selectOption({ label: 'Plus set' })
+  await rule.selectOption({ label: 'AMRAP set' })
   await page.getByRole('button', { name: 'Keep' }).click()
-  await expect(page.getByRole('dialog').getByRole('alert')).toContainText('whose last set is a plus set')
-  await rule.selectOption({ label: 'Falling rungs' })
+  await expect(page.getByRole('dialog').getByRole('alert')).toContainText('whose last set is an AMRAP set')
+  await rule.selectOption({ label: 'Scheme ladder: fewer, heavier sets' })
   await expect(page.getByLabel('Step, kg', { exact: true })).toBeHidden()
   await page.getByRole('button', { name: 'One more' }).click()
   await page.getByLabel('Rung 3, sets').fill('0')
@@ -97,7 +96,7 @@ test('another rule is put in place of one, with its sets and reps; a rule that n
   await inspect(page, 'Template')
   await expect(rules.getByText('then 3 × 3 adding')).toBeVisible()
   const squat = region(page, 1).getByRole('button', { name: 'Sets of Back squat: 2' })
-  await expect(squat).toHaveAttribute('title', '2, until the rule puts its own in place')
+  await expect(squat).toHaveAttribute('title', '2, until the progression writes its own')
 })
 
 test('a template file with faults shows where they are and saves nothing', async ({ page }) => {
@@ -175,7 +174,7 @@ test('publishing too early to members who are on the template is refused beside 
 }) => {
   await enter(page, 'Odell')
   await page.getByRole('link', { name: 'Estuary waves' }).click()
-  await page.getByRole('button', { name: 'Publish …' }).click()
+  await page.getByRole('button', { name: 'Publish…' }).click()
   const dialog = page.getByRole('dialog')
   await dialog.getByLabel('Hal Tideman').check()
   await dialog.getByLabel('From', { exact: true }).fill('2020-01-06')

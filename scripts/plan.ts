@@ -1,4 +1,4 @@
-// The engine on the command line: npm run -s plan -- TEMPLATE.json … MEMBER.json [--json | --why] [--today DAY] [--assume HOW]
+// The engine on the command line: npm run -s plan -- TEMPLATE.json… MEMBER.json [--json | --why] [--today DAY] [--assume HOW]
 import { findingsOf, sayFinding } from '@young-oak/core/checks'
 import { readFileSync } from 'node:fs'
 import { basename } from 'node:path'
@@ -22,7 +22,7 @@ import { readTemplate, type Template } from '@young-oak/core/template'
 import { compareLoads, formatAmount, formatDay, formatLoad, isDay } from '@young-oak/core/units'
 
 const usage =
-  'usage: npm run -s plan -- TEMPLATE.json … MEMBER.json [--json | --why] [--today YYYY-MM-DD] ' +
+  'usage: npm run -s plan -- TEMPLATE.json… MEMBER.json [--json | --why] [--today YYYY-MM-DD] ' +
   '[--assume toPlan | misses:WEEK | away:WEEK | better]'
 
 function main(): void {

@@ -25,8 +25,8 @@ async function main(): Promise<void> {
 
 async function takeWriter(browser: Browser): Promise<void> {
   const page = await enter(browser, 'Odell', { width: 1280, height: 800 })
-  await page.getByRole('button', { name: 'New template …' }).click()
-  await page.getByRole('tab', { name: 'One to begin with' }).click()
+  await page.getByRole('button', { name: 'New template…' }).click()
+  await page.getByRole('tab', { name: 'Start from a ready-made template' }).click()
   await shoot(page, 'beginnings')
   await page.keyboard.press('Escape')
   await page.getByRole('link', { name: 'Estuary waves' }).click()
@@ -62,7 +62,7 @@ async function takeWriter(browser: Browser): Promise<void> {
   await page.getByRole('link', { name: 'Maxes' }).click()
   await page.getByRole('rowheader', { name: 'Rafe Otterby' }).waitFor()
   await shoot(page, 'max-table')
-  await page.getByRole('button', { name: 'Bring in from a sheet' }).click()
+  await page.getByRole('button', { name: 'Import from a spreadsheet' }).click()
   await page.getByLabel('Paste from a spreadsheet').fill(pasted)
   await page.getByText('2 to store, 1 with a fault.').waitFor()
   await shoot(page, 'bring-in')
@@ -89,7 +89,7 @@ async function takeRules(browser: Browser): Promise<void> {
   await page.keyboard.press('Escape')
   await page.getByRole('link', { name: 'Members' }).click()
   await page.getByRole('link', { name: 'Progress of Bram Oxley' }).click()
-  await page.getByRole('heading', { name: 'Take a light week.' }).waitFor()
+  await page.getByRole('heading', { name: 'Take a deload week.' }).waitFor()
   await shoot(page, 'progress')
 }
 
@@ -111,7 +111,7 @@ async function publishing(page: Page): Promise<void> {
   await page.keyboard.type('5 min')
   await page.keyboard.press('Shift+Enter')
   await page.getByText('Saved', { exact: true }).waitFor()
-  await page.getByRole('button', { name: 'Publish …' }).click()
+  await page.getByRole('button', { name: 'Publish…' }).click()
   await page.getByRole('button', { name: /on it$/ }).click()
   await page.getByText(/changes since version/).waitFor()
   await shoot(page, 'publish')

@@ -45,9 +45,14 @@ function isForReaders(node: ts.Node, text: string): boolean {
   if (ts.isJsxText(node)) return true
   const { parent } = node
   if (ts.isLiteralTypeNode(parent) || ts.isImportTypeNode(parent)) return false
-  if (ts.isJsxAttribute(parent)) return /^(label|aria-label|title|placeholder|hint|alt|note|empty)$/.test(parent.name.getText())
+  if (ts.isJsxAttribute(parent))
+    return /^(label|aria-label|title|placeholder|hint|alt|note|empty)$/.test(parent.name.getText())
   if (isInClassName(node)) return false
-  if (/^(select|insert|update|with|from|delete|alter|create|grant)\b/i.test(text) && /\b(from|into|set|where)\b/.test(text)) return false
+  if (
+    /^(select|insert|update|with|from|delete|alter|create|grant)\b/i.test(text) &&
+    /\b(from|into|set|where)\b/.test(text)
+  )
+    return false
   return /[\p{L})}] [\p{L}({“"]/u.test(text) && !/^[\w.$[\]{}…-]+$/.test(text)
 }
 

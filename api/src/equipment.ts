@@ -23,9 +23,9 @@ export type GivenEquipment = InferType<typeof equipmentSchema>
 export const locationSchema = object({
   name: string()
     .trim()
-    .min(1, 'Give the place a name.')
+    .min(1, 'Name the location.')
     .max(80, 'At most 80 characters.')
-    .required('Give the place a name.'),
+    .required('Name the location.'),
 }).noUnknown()
 export type GivenLocation = InferType<typeof locationSchema>
 

@@ -26,7 +26,7 @@ const maxFields = object({
     .min(1, 'At least one rep.')
     .max(mostRepsWarned, `An estimate takes at most ${mostRepsWarned} reps: use a heavier set.`),
   rir: number()
-    .typeError('Enter the reps left as a number.')
+    .typeError('Enter the RIR as a number.')
     .integer('Reps are whole.')
     .min(0, 'Reps left cannot be less than 0.')
     .max(mostInReserve, `More than ${mostInReserve} left is not trusted: use a harder set.`)

@@ -45,7 +45,7 @@ export const setSchema = object({
 /** The id of a place, where the next session will be trained. */
 export const locationId = () =>
   string()
-    .test('id', 'This is no place.', (value) => value === undefined || isId(value))
+    .test('id', 'Unknown location.', (value) => value === undefined || isId(value))
     .optional()
 
 export type GivenSet = InferType<typeof setSchema>

@@ -119,7 +119,7 @@ describe('somebody in the demo', () => {
     const at = people.findIndex((person) => person.name === name)
     return trainFor(people[at] as Person, readTemplate(template).template as Template, weekdays, seed + at)
   }
-  test('who aches and stalls is told to take a light week with lighter bars, and who sleeps badly to sleep first', () => {
+  test('who aches and stalls is told to take a deload with lighter bars, and who sleeps badly to sleep first', () => {
     const bram = adviceFor('Bram Oxley', tidewayBase, beginners, [0, 2, 4], 11)
     expect(bram.advice).toMatchObject({ answer: 'deload', suggest: { recipe: 'lessLoad' } })
     expect(adviceFor('Dov Ketch', tidewayBase, beginners, [0, 2, 4], 11).advice.answer).toBe('mendSleep')

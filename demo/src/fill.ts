@@ -49,7 +49,7 @@ async function main(): Promise<void> {
   const db = connect(ownerUrl)
   try {
     if (await db('gym').first('id')) return
-    process.stdout.write('Filling in the demo data …\n')
+    process.stdout.write('Filling in the demo data…\n')
     await db.transaction((transaction) => fill(transaction as unknown as Db, localDay()))
   } finally {
     await db.destroy()

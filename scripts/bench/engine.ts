@@ -13,7 +13,7 @@ const start: Day = '2026-01-05'
 const lifts = ['backSquat', 'benchPress', 'deadlift', 'overheadPress', 'barbellRow', 'frontSquat'] as const
 const enrolments: Enrolment[] = [{ id: 'e', segments: [{ from: start, version: 'v' }] }]
 
-/** Four days a week of six slots: half by a rule, half by percents, four sets each, a light week every fourth. */
+/** Four days a week of six slots: half by a rule, half by percents, four sets each, a deload every fourth. */
 export function benchTemplate(weeks: number): Template {
   const slots: Record<string, object> = {}
   const progressions: Record<string, object> = {}

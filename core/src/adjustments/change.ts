@@ -27,15 +27,15 @@ export type SetsDraft = {
 export type Changed<T> = { now: T; step?: WhyStep } | null
 
 /**
- * One way of changing what is asked. One file a change, file name = export = `kind`. Tracks, light weeks, short sessions and
- * members' own changes are lists of them; `author` says whose. None enters a progression's state. A change acts on the
+ * One way of changing what is asked. One file a change, file name = export = `kind`. Tracks, deloads, short sessions and
+ * members' custom changes are lists of them; `author` says whose. None enters a progression's state. A change acts on the
  * one level whose hook it has.
  */
 export type ChangeKind<P> = {
   kind: string
   title: string
   params: ObjectSchema<P & object>
-  /** True when it lowers something and raises nothing: what a light week may hold. */
+  /** True when it lowers something and raises nothing: what a deload may hold. */
   lightens(params: P): boolean
   /** True where it scales loads: a track's then acts on percents of a max and on a rule's first load, never on a running one. */
   scalesLoads?: true

@@ -17,7 +17,7 @@ export const highReps = defineChange<Params>({
   params: strictObject({
     from: wholeField('the fewest reps', 10, 30).required(),
     to: wholeField('the most reps', 10, 30).required(),
-    rir: wholeField('reps left in reserve', 3, 10).required(),
+    rir: wholeField('RIR', 3, 10).required(),
     by: numberField('percent of the load, -80 to -20', -80, -20).required(),
   }).test('fits', '"to" more than "from"', ({ from, to }) => to > from),
   lightens: () => true,

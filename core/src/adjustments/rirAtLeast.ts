@@ -4,11 +4,11 @@ import { defineChange } from './change.ts'
 
 const say = declareSteps({ 'rirAtLeast.rir': '{author}: stop with {rir} RIR' })
 
-/** Stop sooner: the same load with at least so many reps left in reserve. */
+/** Stop sooner: the same load with at least so many RIR. */
 export const rirAtLeast = defineChange<{ rir: number }>({
   kind: 'rirAtLeast',
-  title: 'More in reserve',
-  params: strictObject({ rir: wholeField('reps in reserve', 1, 10).required() }),
+  title: 'More RIR',
+  params: strictObject({ rir: wholeField('RIR', 1, 10).required() }),
   lightens: () => true,
   sentence: ({ rir }) => `stop with at least ${rir} RIR`,
   onSets(group, { rir }, author) {
@@ -18,13 +18,13 @@ export const rirAtLeast = defineChange<{ rir: number }>({
   messages: say.messages,
   examples: [
     {
-      say: 'two in reserve become four',
+      say: '2 RIR become 4',
       params: { rir: 4 },
       group: { sets: 3, percent: 80, scale: 100, rir: 2 },
       want: { sets: 3, percent: 80, scale: 100, rir: 4 },
     },
     {
-      say: 'five in reserve are enough',
+      say: '5 RIR are enough',
       params: { rir: 4 },
       group: { sets: 3, percent: 80, scale: 100, rir: 5 },
       want: null,

@@ -38,7 +38,7 @@ describe('the answers', () => {
     const declared = Object.values(answerOf).flatMap((one) => Object.keys(one.messages))
     expect(declared.filter((id) => !used.has(id))).toEqual([])
   })
-  test('pain leads to caution, never to a light week or a change', () => {
+  test('pain leads to caution, never to a deload or a change', () => {
     for (const { signals, policy } of situations) {
       const pains = [{ exercise: 'deadlift' as const }]
       expect(advise(library, { ...wellSignals, ...signals, pains }, policy).answer).toBe('caution')

@@ -7,7 +7,7 @@ import type { Signals } from './signals.ts'
 /** What the advisor says: the answer, what it goes by, how sure it is, and what might be done. */
 export type Advice = { answer: AnswerKind } & Found
 
-/** The first answer that holds. A program with planned light weeks alone is never told to take another, or to leave one out. */
+/** The first answer that holds. A program with planned deloads alone is never told to take another, or to leave one out. */
 export function advise(library: Library, signals: Signals, policy: DeloadPolicy = 'both'): Advice {
   for (const kind of answerOrder) {
     const found = answerOf[kind].holds(signals, policy, library)

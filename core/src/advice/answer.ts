@@ -16,7 +16,7 @@ export type Found = {
 /** One answer of the advisor. One file an answer, file name = export = `kind`; the index says in which order they are tried. */
 export type Answer = {
   kind: string
-  /** "Take a light week." */
+  /** "Take a deload week." */
   says: string
   /** Which school it follows, and who sees it otherwise. */
   school: string

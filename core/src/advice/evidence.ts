@@ -12,7 +12,7 @@ const say = declareSteps({
   'advice.drift': 'fewer reps are left than asked on {lifts}',
   'advice.misses': '{lift} was missed {misses} times in a row',
   'advice.falls': '{lift}: the estimate has fallen by {percent}%',
-  'advice.due': '{weeks} weeks without a light week; here one is due after {after}',
+  'advice.due': '{weeks} weeks without a deload; here one is due after {after}',
 })
 
 export const evidenceMessages = say.messages
@@ -46,7 +46,7 @@ export const fall = (library: Library, { lift, missesInARow, change }: LiftSigna
     ? say('advice.misses', { lift: liftName(library, lift), misses: missesInARow })
     : say('advice.falls', { lift: liftName(library, lift), percent: Math.abs(change ?? 0) })
 
-/** A light week that has been long in coming, as evidence. */
+/** A deload that has been long in coming, as evidence. */
 export function isDue(signals: Signals): WhyStep[] {
   const weeks = weeksWithout(signals)
   const after = dueAfter(signals)

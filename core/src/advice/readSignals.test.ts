@@ -1,4 +1,4 @@
-// Figures of a member's logs, each by hand: a squat three times a week, planned with a light week in the fourth.
+// Figures of a member's logs, each by hand: a squat three times a week, planned with a deload in the fourth.
 import type { SessionLog, SetLog } from '../member/index.ts'
 import type { Answers } from '../progressions/index.ts'
 import { describe, expect, test } from '@jest/globals'
@@ -123,9 +123,9 @@ describe('signals', () => {
       phase: { weeksIn: 1, hasNext: false },
     })
   })
-  test('of hits rise with the loads, and of a light week none are counted', () => {
+  test('of hits rise with the loads, and of a deload none are counted', () => {
     const seen = signals(train([hit, hit, hit, hit, hit]), 5)
-    // 100, 105, 110 and, the light week left out, 115: 5 reps with 2 left stand for 37 ÷ 30 of each.
+    // 100, 105, 110 and, the deload left out, 115: 5 reps with 2 left stand for 37 ÷ 30 of each.
     expect(seen.lifts).toMatchObject([
       { exposures: 4, missesInARow: 0, sinceBest: 0, isShort: false, rirDrift: 0 },
     ])

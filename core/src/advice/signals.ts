@@ -17,14 +17,14 @@ export type Signals = {
   /** Days with a session a week, over the last four weeks. */
   daysAWeek: number
   weeksTrained: number
-  /** Weeks since the last light week ended; null where there was none. */
+  /** Weeks since the last deload ended; null where there was none. */
   weeksSinceDeload: number | null
-  /** Weeks until the plan's next light week, 0 for the one that comes next; null where none is planned. */
+  /** Weeks until the plan's next deload, 0 for the one that comes next; null where none is planned. */
   plannedDeloadIn: number | null
   event: { what: EventKind; inWeeks: number } | null
   /** Lifts that hurt in the last two weeks. */
   pains: Lift[]
-  /** Lifts whose rule asks for a light week. */
+  /** Lifts whose rule asks for a deload. */
   asks: Lift[]
   phase: { weeksIn: number; hasNext: boolean }
   about: About
@@ -55,7 +55,7 @@ export const limits = {
   rirDrift: -1.5,
   poor: 2,
   hard: 9,
-  /** A light week is rarely closer to the last than this. */
+  /** A deload is rarely closer to the last than this. */
   closest: 3,
   /** Weeks after which one is due: for most, for those who train hard or often, and never sooner than. */
   due: 8,
@@ -83,7 +83,7 @@ export const fallingIn = ({ lifts }: Signals): LiftSignal[] => lifts.filter(isFa
 
 export const foremost = (library: Library, { lift }: LiftSignal): Muscle => foremostMuscle(library, lift)
 
-/** Weeks after the last light week, or the start, from which one is due: sooner for those who train hard, often, or with less to spare. */
+/** Weeks after the last deload, or the start, from which one is due: sooner for those who train hard, often, or with less to spare. */
 export function dueAfter({ usualRir: usualLeft, daysAWeek, about }: Signals): number {
   const isHard = (usualLeft !== null && usualLeft <= 1) || daysAWeek >= limits.oftenDays
   const strains = [about.overForty, about.deficit, about.stress].filter(Boolean).length

@@ -81,7 +81,7 @@ export const situations: Situation[] = [
     sure: 'likely',
   },
   {
-    say: 'two lifts have fallen, nine weeks without a light week, and nobody has asked them',
+    say: 'two lifts have fallen, nine weeks without a deload, and nobody has asked them',
     signals: {
       lifts: [lift('backSquat', falling), lift('benchPress', falling), lift('deadlift')],
       checkIns: [],
@@ -106,7 +106,7 @@ export const situations: Situation[] = [
     sure: 'possible',
   },
   {
-    say: 'a rule has waited for a beat for two exposures: it asks for a light week',
+    say: 'a progression has waited for a beat for two exposures: it asks for a deload',
     signals: { asks: [{ exercise: 'backSquat' }] },
     want: 'deload',
     sure: 'possible',
@@ -133,7 +133,7 @@ export const situations: Situation[] = [
     sure: 'likely',
   },
   {
-    say: 'a trip next week, and a light week is due anyway',
+    say: 'a trip next week, and a deload is due anyway',
     signals: { event: { what: 'trip', inWeeks: 1 }, weeksTrained: 9 },
     want: 'deload',
     sure: 'possible',
@@ -201,7 +201,7 @@ export const situations: Situation[] = [
     sure: 'possible',
   },
   {
-    say: 'two lifts have fallen, but the last light week is two weeks ago: too soon for another',
+    say: 'two lifts have fallen, but the last deload is two weeks ago: too soon for another',
     signals: {
       lifts: [lift('backSquat', falling), lift('benchPress', falling), lift('deadlift')],
       weeksSinceDeload: 2,
@@ -210,7 +210,7 @@ export const situations: Situation[] = [
     sure: 'weak',
   },
   {
-    say: 'worn out and joints ache two weeks after a light week: the standing volume is too high',
+    say: 'worn out and joints ache two weeks after a deload: the standing volume is too high',
     signals: { weeksSinceDeload: 2, checkIns: [{ ...fine, freshness: 1, joints: 'achy' }] },
     want: 'lowerVolume',
     sure: 'likely',
@@ -254,38 +254,38 @@ export const situations: Situation[] = [
     sure: 'likely',
   },
   {
-    say: 'a light week is planned next, but three are left in reserve and every lift rises',
+    say: 'a deload is planned next, but three are left in reserve and every lift rises',
     signals: { plannedDeloadIn: 0, usualRir: 3.2, daysAWeek: 4 },
     want: 'skipPlanned',
     sure: 'likely',
   },
   {
-    say: 'a light week is planned next, three days a week, rising, never asked how they are',
+    say: 'a deload is planned next, three days a week, rising, never asked how they are',
     signals: { plannedDeloadIn: 1, checkIns: [] },
     want: 'skipPlanned',
     sure: 'possible',
   },
   {
-    say: 'the same in a program that goes by planned light weeks alone',
+    say: 'the same in a program that goes by planned deloads alone',
     signals: { plannedDeloadIn: 0, usualRir: 3.2 },
     policy: 'planned',
     want: 'nothing',
     sure: 'likely',
   },
   {
-    say: 'a light week is planned next and five hard days a week: leave it where it is',
+    say: 'a deload is planned next and five hard days a week: leave it where it is',
     signals: { plannedDeloadIn: 0, usualRir: 1, daysAWeek: 5, weeksTrained: 3 },
     want: 'nothing',
     sure: 'likely',
   },
   {
-    say: 'a light week is planned next, all well, and a trip falls on it: leave it where it is',
+    say: 'a deload is planned next, all well, and a trip falls on it: leave it where it is',
     signals: { plannedDeloadIn: 0, event: { what: 'trip', inWeeks: 0 }, weeksTrained: 3 },
     want: 'nothing',
     sure: 'likely',
   },
   {
-    say: 'worn out and fallen, in a program that goes by planned light weeks alone',
+    say: 'worn out and fallen, in a program that goes by planned deloads alone',
     signals: {
       lifts: [lift('backSquat', falling), lift('benchPress', falling), lift('deadlift')],
       checkIns: [{ ...fine, freshness: 1 }],

@@ -127,7 +127,7 @@ describe('a countdown', () => {
   test('whose day has passed is not begun', () => expect(toTest('2026-02-20')).toEqual([]))
 })
 
-describe('a light week of the member’s own', () => {
+describe('a deload of the member’s own', () => {
   const deload = { id: 'l', at: 0, shift: true }
   test('is put in before the plan’s week on the own clock, which then stands again', () => {
     const template = templateOf([rotation(3)])

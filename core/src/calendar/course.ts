@@ -4,7 +4,7 @@ import { addDays, daysBetween, type Day } from '../units/index.ts'
 
 /**
  * How far an enrolment has come in its plan: the weeks that are over, and the one that is running. Small plain JSON. Weeks are
- * opened one after the other, since a sign, a test day or a light week of the member's own may change what the next one is.
+ * opened one after the other, since a sign, a test day or a deload of the member's own may change what the next one is.
  */
 export type Course = {
   /** Weeks and places that are behind. */
@@ -16,9 +16,9 @@ export type Course = {
   turn: number
   /** Phases that were begun: none is begun twice. */
   begun: Id[]
-  /** Light weeks of the member's own that have been given. */
+  /** Deloads of the member's own that have been given. */
   deloads: Id[]
-  /** Weeks of phases that stood as such light weeks: `phase/week`. */
+  /** Weeks of phases that stood as such deloads: `phase/week`. */
   deloadWeeks: string[]
   /** On a calendar, the first day of the week that comes next. */
   nextFrom: Day | null
@@ -42,12 +42,12 @@ export type RunningWeek = {
   /** First day: on a calendar its date, on the own clock that of its first session. */
   from: Day | null
   toTest: number | null
-  /** A light week of the member's own, and whether it was put in before the plan's week. */
+  /** A deload of the member's own, and whether it was put in before the plan's week. */
   deload: Id | null
   /** Which week of that spell it is, from 0; the first where nothing is said. */
   deloadAt?: number
   isInserted: boolean
-  /** The planned light week here is trained as written, by this word of the member's. */
+  /** The planned deload here is trained as written, by this word of the member's. */
   skips?: Id
   /** 1, or more where the missed policy has the week done again. */
   attempt: number
@@ -84,9 +84,9 @@ export type Opening = {
     toTest: number | null,
     skipsDeload: boolean,
   ): { rotation: Id[]; perWeek: number }
-  /** The member's own light week that waits, if one does, and how many of its spell there were. */
+  /** The member's own deload that waits, if one does, and how many of its spell there were. */
   deload: { id: Id; at: number; shift: boolean } | null
-  /** What has a planned light week trained as it is written, where this is one. */
+  /** What has a planned deload trained as it is written, where this is one. */
   skip(phase: Phase, phaseWeek: number, toTest: number | null): Id | null
   /** Whether the member has left a phase for the next one. */
   hasLeft(phase: Phase): boolean

@@ -9,7 +9,7 @@ export type Place = {
   /** Week of the plan, and of its phase. */
   week: number
   phaseWeek: number
-  /** 1st, 2nd … place of the week. */
+  /** 1st, 2nd… place of the week. */
   inWeek: number
   phase: Phase
   session: Id
@@ -51,7 +51,7 @@ export function placesOf(template: Template, track = ''): Place[] {
   return places
 }
 
-/** What a week holds after what a track and its light weeks make of it. */
+/** What a week holds after what a track and its deloads make of it. */
 function weekOf(phase: Phase, changes: Adjustment[], phaseWeek: number, toTest?: number): WeekDraft {
   const spot = { phase: phase.id, phaseWeek, ...(toTest !== undefined && { toTest }) }
   return [...changes, ...phase.deloads].reduce<WeekDraft>(

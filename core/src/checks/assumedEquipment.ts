@@ -17,7 +17,7 @@ export const assumedEquipment = defineCheck({
   messages: {
     assumed: {
       what: 'Nobody has listed what can be loaded here: the usual bar, plates, dumbbells and stacks are assumed.',
-      next: 'List the equipment of the place.',
+      next: 'List the equipment of the location.',
     },
   },
 })

@@ -10,8 +10,8 @@ export const goneTarget = defineCheck({
   ofEnrolment({ template, track, evidence }) {
     const all: [whose: string, changes: Adjustment[]][] = [
       [`track ${track}`, template.tracks[track ?? '']?.changes ?? []],
-      ['light week', template.phases.flatMap(({ deloads: deload }) => deload)],
-      ['own change', evidence.own],
+      ['deload', template.phases.flatMap(({ deloads: deload }) => deload)],
+      ['custom change', evidence.own],
     ]
     return all.flatMap(([whose, changes]) =>
       changes.flatMap((change) => {

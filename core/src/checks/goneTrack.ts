@@ -11,7 +11,7 @@ export const goneTrack = defineCheck({
       : [{ message: 'gone', subject: track, where: track, value: track }],
   messages: {
     gone: {
-      what: 'This version does not have the track: the template is followed as it is written.',
+      what: 'This version does not have the track: the template is used as written.',
       next: 'Choose another track.',
     },
   },

@@ -3,7 +3,7 @@ import { defineCheck } from './check.ts'
 /** Sessions that no plan has a place for. */
 export const strayLog = defineCheck({
   kind: 'strayLog',
-  title: 'Sessions without a place',
+  title: 'Sessions without a day in the program',
   sure: 'rule',
   ofMember: ({ setAside }) =>
     setAside.strays.map(({ log, enrolment, position, isEnrolled }) => ({

@@ -1,4 +1,4 @@
-// Light weeks as they are planned: none is heavier than the week that it stands in for, and the calendar raises nothing.
+// Deloads as they are planned: none is heavier than the week that it stands in for, and the calendar raises nothing.
 import { describe, expect, test } from '@jest/globals'
 import fc from 'fast-check'
 import { readFixture } from '../../fixtures/read.ts'
@@ -67,7 +67,7 @@ function planned(groups: Group[], deload: object[], value: number): PlannedWeek 
   return plans.e?.weeks[0]
 }
 
-test('a light week raises none of load, hard sets or effort of any slot, and lowers at least one overall', () => {
+test('a deload raises none of load, hard sets or effort of any slot, and lowers at least one overall', () => {
   fc.assert(
     fc.property(
       placed,

@@ -10,7 +10,7 @@ export const fewerSetsLessLoad = defineDeload<{ sets: number; load: number }>({
   }),
   sentence: ({ sets, load }) => `Sets −${sets}%, at least one left, and load −${load}%.`,
   saidFor: 'For those who come to it worn out, or at forty and over.',
-  saidAgainst: 'More than most need after a block of moderate work.',
+  saidAgainst: 'More than most need after a phase of moderate work.',
   weeks: ({ sets, load }) => [
     {
       do: [

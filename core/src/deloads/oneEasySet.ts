@@ -6,12 +6,12 @@ export const oneEasySet = defineDeload<{ by: number; left: number }>({
   title: 'One easy set of many reps',
   params: strictObject({
     by: wholeField('percent off the load', 30, 70).required(),
-    left: wholeField('reps left in reserve', 3, 8).required(),
+    left: wholeField('RIR', 3, 8).required(),
   }),
   sentence: ({ by, left }) =>
     `One set of 15 to 20 at ${by}% less, stopped with at least ${left} left; the load is outside what formulas are made for.`,
   saidFor: 'Blood and movement with next to no strain.',
-  saidAgainst: 'Nothing of the block is practised, and the load is a guess.',
+  saidAgainst: 'Nothing of the phase is practised, and the load is a guess.',
   weeks: ({ by, left }) => [{ do: [{ kind: 'highReps', from: 15, to: 20, rir: left, by: -by }] }],
   examples: [
     {

@@ -7,7 +7,7 @@ export const percentDown = defineDeload<{ points: number }>({
   params: strictObject({ points: wholeField('percentage points', 5, 30).required() }),
   sentence: ({ points }) =>
     `Percentages down by ${points} points: 80% becomes ${80 - points}%, which is less by more than ${points} percent of the load.`,
-  saidFor: 'The bar stays familiar, and everything that is done in the block is still done.',
+  saidFor: 'The bar stays familiar, and everything in the phase is still done.',
   saidAgainst:
     'Sets and reps stay, so the week is as long as ever, and it does nothing where loads are no percents.',
   weeks: ({ points }) => [{ do: [{ kind: 'points', by: -points }] }],

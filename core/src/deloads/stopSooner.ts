@@ -4,7 +4,7 @@ import { defineDeload } from './deload.ts'
 export const stopSooner = defineDeload<{ left: number }>({
   kind: 'stopSooner',
   title: 'Same load, stop sooner',
-  params: strictObject({ left: wholeField('reps left in reserve', 4, 8).required() }),
+  params: strictObject({ left: wholeField('RIR', 4, 8).required() }),
   sentence: ({ left }) => `The same load, each set stopped with at least ${left} left.`,
   saidFor: 'Nothing to work out, and skill is kept at the load of the block.',
   saidAgainst: 'It asks for honest stopping; where few reps are written there is little to stop short of.',

@@ -23,7 +23,7 @@ export function step(name: string, commands: Command[]): Built {
   return { do: 'several', name, commands }
 }
 
-export const noSlot = { fault: 'This slot is no longer there.' }
+export const noSlot = { fault: 'This exercise is no longer there.' }
 
 /** Slots by their lifts. */
 export const names = (library: Library, { slots }: Template, ids: Id[]): string =>

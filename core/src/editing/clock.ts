@@ -17,7 +17,7 @@ import { noSlot, type Built } from './built.ts'
 export function setClock(library: Library, draft: Template, slot: Id, by: RowClock): Built {
   const own = draft.slots[slot]
   if (!own) return noSlot
-  if (own.by === by) return { fault: 'Its rows are read by it already.' }
+  if (own.by === by) return { fault: 'Rows are chosen by it already.' }
   if (by === 'toTest' && !draft.phases.some(({ id, ends }) => ends && own.rows[id]))
     return { fault: `${slotName(library, draft, slot)} stands in no phase that ends with a test day.` }
   const rows = Object.fromEntries(

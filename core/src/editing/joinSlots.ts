@@ -60,7 +60,7 @@ export function makeCircuit(
   if (slots.some(({ circuit: own }) => own)) return { fault: 'One of these lines is a circuit already.' }
   const ruled = slots.find(({ uses: follows }) => follows.length)
   if (ruled)
-    return { fault: `${liftName(library, ruled)} follows a progression: a circuit is scored as one thing.` }
+    return { fault: `${liftName(library, ruled)} uses a progression: a circuit is scored as one thing.` }
   const others = slots.find(({ by }) => by !== slots[0]?.by)
   if (others) return { fault: 'Their rows are read by different clocks: set them alike first.' }
   const phases = draft.phases.filter(({ id }) => slots.every(({ rows }) => rows[id]))

@@ -67,7 +67,7 @@ describe('a typed line', () => {
   test('that speaks of the rule follows the progression that the lift has already', () => {
     expect(added('back squat 3x5 @ rule').uses).toEqual([{ progression: 'squat', role: 'main' }])
     const made = typeNewSlot(library, draft, end, 'lunge 3x5 @ rule', minter())
-    expect(made.fault).toContain('follows no progression')
+    expect(made.fault).toContain('uses no progression')
   })
 
   test('of nobody’s name is refused, and names what was typed', () => {

@@ -66,7 +66,7 @@ export function typeOverSlot(
   pick?: ExerciseId,
 ): Typed {
   const slot = draft.slots[id]
-  if (!slot) return { fault: 'This slot is no longer there.' }
+  if (!slot) return { fault: 'This exercise is no longer there.' }
   const line = readLine(library, typed)
   const exercise = pick ?? (line.name ? line.exercise : slot.exercise)
   if (!exercise) return { fault: unknownExercise(line.name) }
@@ -110,7 +110,7 @@ export function rowCommands(
 /** One more line of sets below another, in every row of the phase: as the other one, but no test. */
 export function addSets(library: Library, draft: Template, slot: Id, phase: Id, below: Id): Built {
   const own = draft.slots[slot]
-  if (!own) return { fault: 'This slot is no longer there.' }
+  if (!own) return { fault: 'This exercise is no longer there.' }
   const taken = new Set(
     Object.values(own.rows)
       .flat(2)
@@ -134,9 +134,9 @@ export function addSets(library: Library, draft: Template, slot: Id, phase: Id, 
 /** A line of sets out of every row of the phase. */
 export function removeSets(library: Library, draft: Template, slot: Id, phase: Id, group: Id): Built {
   const own = draft.slots[slot]
-  if (!own) return { fault: 'This slot is no longer there.' }
+  if (!own) return { fault: 'This exercise is no longer there.' }
   if (own.rows[phase]?.some((groups) => groups.every(({ id }) => id === group)))
-    return { fault: 'It is the only line of sets in some week: remove the slot, or change the line.' }
+    return { fault: 'It is the only line of sets in some week: remove the exercise, or change the line.' }
   return step(
     `${slotName(library, draft, slot)}: a line of sets removed`,
     rowCommands(own, slot, phase, 0, true, (groups) => groups.filter(({ id }) => id !== group)),
@@ -145,7 +145,7 @@ export function removeSets(library: Library, draft: Template, slot: Id, phase: I
 
 /** The progression that a lift has already, where sets speak of a rule. */
 function followsFor(draft: Template, exercise: ExerciseId, sets: string): Slot['uses'] {
-  if (!/\brule\b/i.test(sets)) return []
+  if (!/\b(rule|progression)\b/i.test(sets)) return []
   const known = knownProgression(draft, exercise)
   return known ? [known] : []
 }

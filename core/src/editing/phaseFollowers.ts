@@ -5,7 +5,7 @@ import type { Mint } from './built.ts'
 
 /**
  * What else speaks of a phase: changes of tracks and rules of progressions. Changes of weeks past a phase's new end go, with them
- * light weeks.
+ * deloads.
  */
 export function trimWeeks(draft: Template, phase: Phase, weeks: number): Command[] {
   const within = (one: Adjustment): Adjustment[] => {

@@ -40,7 +40,7 @@ export function addPhase(
   ])
 }
 
-/** A phase longer or shorter: new weeks say what its last one says; light weeks and changes of weeks that are gone go with them. */
+/** A phase longer or shorter: new weeks say what its last one says; deloads and changes of weeks that are gone go with them. */
 export function resizePhase(draft: Template, phase: Id, to: Length): Built {
   const own = phaseOf(draft, phase)
   if (!own) return noPhase
@@ -62,7 +62,7 @@ export function splitPhase(draft: Template, phase: Id, weeks: number, mint: Mint
   if (!own) return noPhase
   const all = own.weeks
   if (typeof all !== 'number')
-    return { fault: 'A phase that a sign ends cannot be split: give it fixed weeks first.' }
+    return { fault: 'A phase that a trigger ends cannot be split: give it fixed weeks first.' }
   if (weeks < 1 || weeks >= all) return { fault: `${own.name} can be split after week 1 to ${all - 1}.` }
   const counted = Object.values(draft.slots).some(({ by, rows }) => by === 'toTest' && rows[phase])
   if (counted) return { fault: 'Some of its sets are counted back from the test day, so it cannot be split.' }
@@ -198,7 +198,7 @@ export function setRotation(draft: Template, phase: Id, rotation: Id[], perWeek:
     commands.push({ do: 'setPhase', phase, field: 'rotation', from: own.rotation, to: rotation })
   if (perWeek !== own.perWeek)
     commands.push({ do: 'setPhase', phase, field: 'perWeek', from: own.perWeek, to: perWeek })
-  return step(`${own.name}: sessions in turn`, commands)
+  return step(`${own.name}: session rotation`, commands)
 }
 
 /** Sets in a phase for the slots of a session that have none there. */

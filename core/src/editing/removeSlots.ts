@@ -82,7 +82,7 @@ export function removal(
       ({ weeks }) => typeof weeks === 'object' && weeks.until.progression === progression,
     )
     if (until && !followed.has(progression))
-      return { fault: `${until.name} ends with a sign of this lift. Give the phase fixed weeks first.` }
+      return { fault: `${until.name} ends with a trigger of this lift. Give the phase fixed weeks first.` }
     if (from && !followed.has(progression))
       commands.push({ do: 'setProgression', progression, from, to: null })
   }
@@ -101,7 +101,7 @@ function roleWithout(library: Library, draft: Template, goes: ReadonlySet<Id>): 
       const own = new Set(slot.uses.map(({ progression }) => progression))
       const feeds = (follow: Use) => own.has(follow.progression) && rolesOf(follow).includes(role)
       if (gone.some(feeds) && !stays.some(([, other]) => other.uses.some(feeds)))
-        return `The load of ${slotName(library, draft, id)} is a part of the ${role} day’s. Give it another base first.`
+        return `The load of ${slotName(library, draft, id)} is a share of the ${role} day’s. Give it another base first.`
     }
   return null
 }

@@ -56,7 +56,7 @@ function readsAhead(library: Library, draft: Template): string | null {
     for (const [i, id] of order.entries()) {
       const other = readsSlots(draft.slots[id]).find((one) => !order.slice(0, i).includes(one))
       if (other !== undefined)
-        return `The load of ${slotName(library, draft, id)} follows ${slotName(library, draft, other)}, which stands before it in the same session.`
+        return `The load of ${slotName(library, draft, id)} follows ${slotName(library, draft, other)}, which comes before it in the same session.`
     }
   }
   return null

@@ -14,7 +14,7 @@ export function onlyInTrack(library: Library, draft: Template, slot: Id, track: 
   const after = order[order.indexOf(slot) - 1]
   if (after === undefined)
     return {
-      fault: `${liftName(library, own)} is the first of its session: a slot of a track stands behind another. Move it down first.`,
+      fault: `${liftName(library, own)} is the first of its session: an exercise of a track comes after another. Move it down first.`,
     }
   const to = { id: mint(), do: { kind: 'add' as const, slot, after }, where: {} }
   const commands: Command[] = [

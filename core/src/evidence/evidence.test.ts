@@ -128,7 +128,7 @@ describe('a session', () => {
     const sets = log.sets.map((set) => ({ ...set, ...change }) as (typeof log.sets)[number])
     expect(learnSession(library, noEvidence, { ...log, sets }).estimates).toEqual({})
   })
-  test('of a light week, of no reps or of very many gives no estimate', () => {
+  test('of a deload, of no reps or of very many gives no estimate', () => {
     const light: SessionLog = {
       ...session('2026-03-02', [5]),
       shown: {

@@ -49,7 +49,7 @@ function lastStaleDay(policy: MaxPolicy, day: Day): Day {
   return stale
 }
 
-/** A policy is read for every slot of a day: the day is worked out once. */
+/** A policy is read for every exercise of a day: the day is worked out once. */
 const staleDays = new WeakMap<MaxPolicy, { day: Day; stale: Day }>()
 
 function chosenMax(known: Evidence, lift: Lift, policy: MaxPolicy, day: Day): MaxInForce | null {

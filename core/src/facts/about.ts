@@ -1,7 +1,7 @@
 import { boolean } from 'yup'
 import { defineFact, factShape } from './fact.ts'
 
-/** What else a member may tell, or withhold: it makes light weeks come a little sooner. */
+/** What else a member may tell, or withhold: it makes deloads come a little sooner. */
 export type About = { overForty?: boolean; deficit?: boolean; stress?: boolean }
 
 const yesOrNo = () => boolean().strict().meta({ expected: 'true or false' })

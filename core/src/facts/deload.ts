@@ -22,7 +22,7 @@ export type DeloadFact = {
   reason?: (typeof deloadReasons)[number]
 }
 
-/** So many light weeks from a day, and what is taken off the loads in the weeks behind them. */
+/** So many deloads from a day, and what is taken off the loads in the weeks behind them. */
 type OwnDeload = {
   id: Id
   from: Day
@@ -40,7 +40,7 @@ export const deload = defineFact<DeloadFact, { deloads: OwnDeload[] }>({
     changes: listField('changes', 12).required(),
     muscles: listField('muscles, worked foremost', muscles.length).of(choiceField(muscles).required()),
     shift: boolean().strict().required().meta({ expected: 'true or false' }),
-    weeks: wholeField('light weeks', 1, 4),
+    weeks: wholeField('deloads', 1, 4),
     back: listField('percents off in the weeks behind it', 4, 0).of(
       numberField('a percent from -50 to -1', -50, -1).required(),
     ),

@@ -46,7 +46,7 @@ export const max = defineFact<MaxFact, KeptOfMaxes, Weighed>({
     load: loadField(0).required(),
     help: trueField('true, where the load took off body weight'),
     reps: wholeField('reps', 1, mostRepsWarned).required(),
-    rir: wholeField('reps left in reserve', 0, mostInReserve),
+    rir: wholeField('RIR', 0, mostInReserve),
     how: choiceField(['tested', 'accepted estimate']),
     accepted: trueField('true, for a lower max that is to count'),
     formula: choiceField(formulaKinds),

@@ -2,7 +2,7 @@ import { muscles, type Muscle } from '../library/index.ts'
 import { choiceField, wholeField } from '../parsing/index.ts'
 import { defineFact, factShape } from './fact.ts'
 
-/** The most sets of a muscle a week that the member is to be asked, until another ceiling or none. */
+/** The most sets of a muscle a week that the member is to be asked, until another limit or none. */
 export const mostSets = defineFact<
   { muscle: Muscle; sets: number | null },
   { mostSets: Record<string, number> }
@@ -11,7 +11,7 @@ export const mostSets = defineFact<
   isGiven: true,
   shape: factShape({
     muscle: choiceField(muscles).required(),
-    sets: wholeField('sets a week, or null for no ceiling', 1, 60).nullable().defined(),
+    sets: wholeField('sets a week, or null for no limit', 1, 60).nullable().defined(),
   }),
   none: { mostSets: {} },
   learn({ mostSets }, { muscle, sets }) {

@@ -14,11 +14,11 @@ export const trial = defineFact<TrialFact, { trials: ({ id: Id } & TrialFact)[] 
   isGiven: true,
   shape: factShape({
     name: textField('what it is called', 80).required(),
-    differs: textField('the one thing in which the two spells differ', 200).required(),
+    differs: textField('the one thing in which the two test periods differ', 200).required(),
     first: daysField(),
     second: daysField(),
     lifts: listField('lifts that it is judged by', 8).of(strictObject(liftFields).required()).required(),
-  }).test('fits', 'two spells that do not overlap', (given) => {
+  }).test('fits', 'two test periods that do not overlap', (given) => {
     const { first, second } = given as Partial<TrialFact>
     return first?.to && second?.from && first.from && second.to
       ? first.to < second.from || second.to < first.from

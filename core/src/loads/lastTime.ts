@@ -5,7 +5,7 @@ import { defineSource, percentBefore } from './source.ts'
 
 const say = declareSteps({
   'lastTime.here': 'last time, on {date}: {load}',
-  'lastTime.elsewhere': 'last time, at another place of a session, on {date}: {load}',
+  'lastTime.elsewhere': 'last time, elsewhere in the program, on {date}: {load}',
   'lastTime.percent': '{percent}% of it',
 })
 

@@ -12,10 +12,10 @@ export const progression = defineSource<{ percent?: number }>({
   computes: true,
   params: strictObject({ percent: percentField() }),
   cell: ({ percent }) =>
-    percent === undefined || percent === 100 ? 'by rule' : `${formatNumber(percent)}% of rule`,
+    percent === undefined || percent === 100 ? 'progression' : `${formatNumber(percent)}% progression`,
   read(typed) {
-    if (typed === 'rule' || typed === 'by rule') return {}
-    const percent = percentBefore(typed, /^(of )?rule$/)
+    if (/^(by )?(rule|progression)$/.test(typed)) return {}
+    const percent = percentBefore(typed, /^(of )?(rule|progression)$/)
     return percent === null ? null : { percent }
   },
   price({ progression: asked }, { percent = 100 }) {

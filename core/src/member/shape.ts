@@ -73,7 +73,7 @@ export const sessionLogShape = strictObject({
     expected: 'the place in the plan, like {"phase": "base", "week": 2, "day": 1}',
   }),
   attempt: wholeField('an attempt', 1, 20),
-  ordinal: wholeField('1st, 2nd … session of its day', 1, 9),
+  ordinal: wholeField('1st, 2nd… session of its day', 1, 9),
   minute: wholeField('the minute of the day at which it was started', 0, 1439),
   location: idField('a location'),
   batch: idField('what it was brought in with'),
@@ -127,7 +127,7 @@ const sideField = () =>
   strictObject({
     reps: wholeField('reps', 0, 100),
     load: loadField(0),
-    rir: wholeField('reps in reserve', 0, 10),
+    rir: wholeField('RIR', 0, 10),
   }).default(undefined)
 
 export const setLogShape = strictObject({
@@ -150,7 +150,7 @@ export const setLogShape = strictObject({
   })
     .default(undefined)
     .meta({ expected: 'an amount like {"value": 45, "unit": "s"}' }),
-  rir: wholeField('reps in reserve', 0, 10),
+  rir: wholeField('RIR', 0, 10),
   assisted: wholeField('of the reps, those that were helped', 0, 100),
   bands: textField('bands or chains, by name and number', 60),
   style: choiceField(setStyles),

@@ -24,7 +24,7 @@ export const shownShape = strictObject({
     phase: idField('a phase').required(),
     week: wholeField('a week of the plan', 1, 1000).required(),
     phaseWeek: wholeField('a week of the phase', 1, 1000).required(),
-    inWeek: wholeField('a place of the week', 1, 20).required(),
+    inWeek: wholeField('a day of the week', 1, 20).required(),
     session: idField('a session').required(),
     toTest: wholeField('weeks to the test day', 0, 1000),
   })

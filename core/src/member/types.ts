@@ -31,7 +31,7 @@ export type SessionLog = Entry & {
   at?: PlaceName
   /** The minute of the day at which it was started. */
   minute?: number
-  /** 1st, 2nd … session of its day. */
+  /** 1st, 2nd… session of its day. */
   ordinal: number
   /** Where it was trained; home when absent. */
   location?: Id
@@ -99,7 +99,7 @@ export type SetLog = {
   /** Not through the whole range. */
   partial?: true
   pain?: true
-  /** How well it was done: a rule may wait for a good mark. */
+  /** How well it was done: a rule may wait for a good rating. */
   technique?: 'good' | 'poor'
 } & Lift
 

@@ -72,7 +72,7 @@ export class Checker {
   private noteUnknown(error: ValidationError, piece: Schema, place: string): void {
     const known = Object.keys((piece as ObjectSchema<object>).fields)
     for (const key of String(error.params?.unknown).split(', ')) {
-      const fix = fixForRetired(key, known) ?? 'Remove it or mend its spelling.'
+      const fix = fixForRetired(key, known) ?? 'Remove it or correct its spelling.'
       this.add(at(place, key), `one of the keys ${known.join(', ')}`, key, fix)
     }
   }

@@ -71,7 +71,7 @@ describe('a sheet of maxes', () => {
     ['900 kg', ['m1', 'Deadlift', '900', 'kg'], 'load', 'at most 500 kg'],
     ['0 reps', ['m1', 'Deadlift', '100', 'kg', '0'], 'reps', 'whole reps, 1 to 20'],
     ['40 reps', ['m1', 'Deadlift', '100', 'kg', '40'], 'reps', 'whole reps, 1 to 20'],
-    ['six left', ['m1', 'Deadlift', '100', 'kg', '5', '6'], 'reserve', 'whole reps left, 0 to 4'],
+    ['six left', ['m1', 'Deadlift', '100', 'kg', '5', '6'], 'reserve', 'RIR, a whole number from 0 to 4'],
     [
       'tomorrow',
       ['m1', 'Deadlift', '100', 'kg', '1', '', '2026-03-11'],

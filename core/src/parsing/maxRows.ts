@@ -169,7 +169,7 @@ function readRow(
   if (reps === null || reps < 1 || reps > mostRepsWarned) note('reps', `whole reps, 1 to ${mostRepsWarned}`)
   const rir = whole(cell('reserve'), 0)
   if (rir === null || rir < 0 || rir > mostInReserve)
-    note('reserve', `whole reps left, 0 to ${mostInReserve}`)
+    note('reserve', `RIR, a whole number from 0 to ${mostInReserve}`)
   const kind = cell('formula').toLowerCase() || defaultFormula
   if (!(formulaKinds as string[]).includes(kind)) note('formula', `one of ${formulaKinds.join(', ')}`)
   const date = readDate(cell('date'), today)

@@ -38,7 +38,7 @@ export type Planned = {
   courses: Record<Id, Course>
   /** Lifts that have outgrown their rule, with what they may go on to. */
   offers: Offer[]
-  /** Lifts whose rule asks for a light week. */
+  /** Lifts whose rule asks for a deload. */
   asksDeload: Lift[]
   /** Where the next call may take up the thread, if it is to; null where everything is too recent. */
   checkpoint: Checkpoint | null

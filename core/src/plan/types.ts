@@ -53,7 +53,7 @@ export type PlannedSession = {
   date?: Day
   log?: Id
   slots: PlannedSlot[]
-  /** Slots that were left out or put in by a track, a light week or the member. */
+  /** Slots that were left out or put in by a track, a deload or the member. */
   changes: { slot: Id; step: WhyStep }[]
 }
 
@@ -67,7 +67,7 @@ export type PlannedSlot = Lift & {
   /** Sets before the work: neither counted nor judged. */
   warmUps?: WarmUpSet[]
   sets: ShownSets[]
-  /** In a light week to come, what the slot would be asked without it. */
+  /** In a deload to come, what the slot would be asked without it. */
   withoutDeload?: ShownSets[]
   needs: Need[]
   /** The lift's latest session before this one. */

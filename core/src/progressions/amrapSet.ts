@@ -14,8 +14,8 @@ import {
 } from './steady.ts'
 
 const say = declareSteps({
-  'amrapSet.extra': '{reps} reps in the plus set of {date}, {extra} more than asked: the larger step',
-  'amrapSet.blank': '{load} stays: the plus set of {date} was left blank, which is not zero',
+  'amrapSet.extra': '{reps} reps in the AMRAP set of {date}, {extra} more than asked: the larger step',
+  'amrapSet.blank': '{load} stays: the AMRAP set of {date} was left blank, which is not zero',
 })
 
 type Params = FirstLoad &
@@ -27,17 +27,17 @@ type Params = FirstLoad &
 
 /**
  * A last set of as many good reps as possible moves the load that the percents are of. However many there are, no more than
- * the larger step; a plus set that was left blank is neither a step nor a miss.
+ * the larger step; an AMRAP set that was left blank is neither a step nor a miss.
  */
 export const amrapSet = defineRule<Params, Steady>({
   kind: 'amrapSet',
-  title: 'Plus set',
+  title: 'AMRAP set',
   clock: 'exposure',
   from: 'done',
   roles: ['main'],
   writes: ['load'],
   carriedBy: {
-    expected: 'a load of the progression whose last set is a plus set',
+    expected: 'a load of the progression whose last set is an AMRAP set',
     fits: (goal) => 'reps' in goal && goal.amrap !== undefined,
     fix: 'Write "goal": {"reps": 5, "plus": "last"}.',
     sample: { sets: 3, goal: { reps: 5, amrap: 'last' } },
@@ -60,8 +60,8 @@ export const amrapSet = defineRule<Params, Steady>({
     },
   ),
   sentence: (p) =>
-    `${sayFirstLoad(p)}; add ${sayRise(p.step)} when every set is met, ${sayRise(p.extraStep)} when the plus set has ` +
-    `${p.extraReps} ${p.extraReps === 1 ? 'rep' : 'reps'} more than asked; a plus set left blank changes nothing; ${sayReset(p)}.`,
+    `${sayFirstLoad(p)}; add ${sayRise(p.step)} when every set is met, ${sayRise(p.extraStep)} when the AMRAP set has ` +
+    `${p.extraReps} ${p.extraReps === 1 ? 'rep' : 'reps'} more than asked; an AMRAP set left blank changes nothing; ${sayReset(p)}.`,
   start: (known, p) => startSteady(known, p, {}),
   next(state, exposure, p, hand) {
     const { date, verdict, asked, amrap: plus } = exposure

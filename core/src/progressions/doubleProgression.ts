@@ -47,7 +47,7 @@ const saySign = ({ advanceWhen, total = 0, extraRir = 0 }: Params): string =>
     allAtTop: 'every set is at its top',
     oneAtTop: 'one set is at its top and none below its bottom',
     total: `there are ${total} reps in all`,
-    rir: `every set is inside it and the last had ${extraRir} more left in reserve than asked`,
+    rir: `every set is inside it and the last had ${extraRir} RIR more than asked`,
   })[advanceWhen]
 
 /** Reps up inside the range that the slot asks, then the load up by a step and the reps back to the bottom. */
@@ -61,7 +61,7 @@ export const doubleProgression = defineRule<Params, State>({
   params: startingWith({
     advanceWhen: choiceField(signs).required(),
     total: wholeField('reps in all sets', 2, 200),
-    extraRir: wholeField('reps left beyond those asked', 1, 5),
+    extraRir: wholeField('RIR beyond what is asked', 1, 5),
     step: addedField(),
     ...resetFields,
   }).test('fits', '"total" with advanceWhen total, "extraRir" with rir, and only with these', (params) => {

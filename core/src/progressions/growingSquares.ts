@@ -8,7 +8,7 @@ import { addedField, startSteady, stepOrReset, type Steady } from './steady.ts'
 
 const say = declareSteps({
   'growingSquares.larger':
-    'the rule’s {from} was missed on {date}: on to {side} × {side} with {percent}% off, on plates {load}',
+    '{from} was missed on {date}: on to {side} × {side} with {percent}% off, on plates {load}',
   'growingSquares.again':
     'the largest square was missed on {date}: back to {side} × {side} at the heaviest it was done with, {load}',
 })

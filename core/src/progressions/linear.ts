@@ -15,7 +15,7 @@ import {
 
 const say = declareSteps({
   'linear.deload':
-    'the rule’s {load} was missed on {date}, {misses} in a row: a week with {percent}% off, then on from there',
+    '{load} was missed on {date}, {misses} in a row: a week with {percent}% off, then on from there',
   'linear.easy': 'this week at {percent}% less: {load}',
   'linear.spaced': 'missed on {date}: from here a step takes {every} hits',
   'linear.waits': '{load} was a hit on {date}, {hits} of the {every} that a step takes',
@@ -34,7 +34,7 @@ const mostSpaced = 3
 
 /**
  * The same sets and reps, heavier by a step after each hit. After so many misses in a row it is lowered by a percent; or has one
- * light week and goes on; or rises only with every second hit from there, then every third.
+ * deload and goes on; or rises only with every second hit from there, then every third.
  */
 export const linear = defineRule<Params, State>({
   kind: 'linear',
@@ -74,7 +74,7 @@ export const linear = defineRule<Params, State>({
       const why = [say(date ? 'linear.waits' : 'linear.waitsAhead', data)]
       return { load, misses: 0, every, hits: hits + 1, why }
     }
-    // On from the load that stalled, whatever the light week was at.
+    // On from the load that stalled, whatever the deload was at.
     const heard = easyWeek === undefined ? exposure : { ...exposure, target: target && steady.load }
     return { ...stepOrReset(steady, heard, p, hand), ...spaced }
   },
@@ -101,7 +101,7 @@ export const linear = defineRule<Params, State>({
       asked: [100, 100, 100, 102.5, 102.5, 102.5, 92.5],
     },
     {
-      say: 'a light week then on: 90 in the week after the stall, 100 again behind it',
+      say: 'a deload then on: 90 in the week after the stall, 100 again behind it',
       params: { startPercent: 100, step: { kg: 2.5, lb: 5 }, misses: 2, resetBy: 10, onStall: 'deload' },
       max: { value: 100, unit: 'kg' },
       exposures: ['miss', 'miss', 'hit', 'hit', 'hit'],

@@ -145,7 +145,7 @@ export const muscleWeek = defineRule<Params, State>({
       asked: ['1 sets', '1 sets', '1 sets'],
     },
     {
-      say: 'more sets than the caps hold, and a ceiling of the member’s own',
+      say: 'more sets than the caps hold, and a limit of the member’s own',
       params: { muscle: 'quads', first: 12, most: 12, add: 0, weeks: 2, lowerWeek: 100, cap: 4 },
       max: null,
       role: 'first',

@@ -28,14 +28,14 @@ type State = { at: number; own: Record<string, Standing> }
 /** The heavy exposure goes round through rep counts, each against its own last best and no other's. */
 export const recordRotation = defineRule<Params, State>({
   kind: 'recordRotation',
-  title: 'Records in turn',
+  title: 'Records in rotation',
   clock: 'exposure',
   from: 'asked',
   roles: ['main'],
   writes: ['load', 'reps'],
   carriedBy: repsOfSets,
   params: strictObject({
-    rotation: listField('rep counts in turn', 6, 2)
+    rotation: listField('rep counts in rotation', 6, 2)
       .of(
         strictObject({
           reps: wholeField('reps', 1, 20).required(),
@@ -46,7 +46,7 @@ export const recordRotation = defineRule<Params, State>({
     step: addedField(),
   }),
   sentence: ({ rotation: turns, step }) =>
-    `In turn ${turns.map(({ reps, startPercent }) => `${reps} ${reps === 1 ? 'rep' : 'reps'} (first at ${formatNumber(startPercent)}% of the 1RM)`).join(', ')}; ` +
+    `In rotation ${turns.map(({ reps, startPercent }) => `${reps} ${reps === 1 ? 'rep' : 'reps'} (first at ${formatNumber(startPercent)}% of the 1RM)`).join(', ')}; ` +
     `each beats its own last best by ${sayRise(step)}, and is asked again as it was when it is missed.`,
   start({ lift, max, first }, { rotation: turns }) {
     if (!max) return { need: 'max', lift }

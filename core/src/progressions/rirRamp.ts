@@ -32,7 +32,7 @@ type Params = FirstLoad & {
   step: Rise
   /** A rise of the estimate above this percent is too big to be read against the last; 2 to 30. */
   mostRise: number
-  /** Exposures in a row without a beat that ask for a light week; 1 to 6. */
+  /** Exposures in a row without a beat that ask for a deload; 1 to 6. */
   unbeaten: number
   resetBy: number
 }
@@ -41,11 +41,11 @@ type State = Steady & { rir: number; count: number; more: number; best: Load | n
 
 /**
  * Each exposure beats the last by a little, in load, reps or both, at the same reps in reserve or one less. Read by the
- * estimated max, reserve counted as reps; two exposures without a beat ask for a light week and begin the ramp again, lighter.
+ * estimated max, reserve counted as reps; two exposures without a beat ask for a deload and begin the ramp again, lighter.
  */
 export const rirRamp = defineRule<Params, State>({
   kind: 'rirRamp',
-  title: 'A little more, with less in reserve',
+  title: 'Beat the last, with falling RIR',
   clock: 'exposure',
   from: 'done',
   roles: ['main'],
@@ -59,8 +59,8 @@ export const rirRamp = defineRule<Params, State>({
     sample: { sets: 3, goal: { reps: { from: 8, to: 10 } } },
   },
   params: startingWith({
-    firstRir: wholeField('reps left to begin with', 0, 6).required(),
-    lastRir: wholeField('reps left at the end', 0, 6).required(),
+    firstRir: wholeField('RIR to begin with', 0, 6).required(),
+    lastRir: wholeField('RIR at the end', 0, 6).required(),
     every: wholeField('beaten exposures before one less is left', 1, 12).required(),
     by: choiceField(['load', 'reps']).required(),
     step: addedField(),
@@ -72,10 +72,10 @@ export const rirRamp = defineRule<Params, State>({
     return lastRir <= firstRir
   }),
   sentence: (p) =>
-    `${sayFirstLoad(p)} with ${p.firstRir} left in reserve; each time the last is beaten, in load or in reps, ` +
-    `${p.by === 'load' ? `add ${sayRise(p.step)}` : 'add a rep'}, and after every ${p.every === 1 ? 'beat' : `${p.every} beats`} leave one less, down to ${p.lastRir}; ` +
+    `${sayFirstLoad(p)} @ ${p.firstRir} RIR; each time the last is beaten, in load or in reps, ` +
+    `${p.by === 'load' ? `add ${sayRise(p.step)}` : 'add a rep'}, and after every ${p.every === 1 ? 'beat' : `${p.every} beats`} 1 RIR less, down to ${p.lastRir} RIR; ` +
     `a rise of the estimate above ${formatNumber(p.mostRise)}% is too big to be read and changes nothing; ` +
-    `${p.unbeaten === 1 ? 'an exposure' : `${p.unbeaten} exposures in a row`} without a beat ask for a light week, and it begins again with ${formatNumber(p.resetBy)}% off.`,
+    `${p.unbeaten === 1 ? 'an exposure' : `${p.unbeaten} exposures in a row`} without a beat ask for a deload, and it begins again with ${formatNumber(p.resetBy)}% off.`,
   start: (known, p) => startSteady(known, p, { rir: p.firstRir, count: 0, more: 0, best: null }),
   next(state, { date, verdict, target, top, askedRir: askedLeft, rir: noted }, p, hand) {
     const { rir: left, count, more, best, misses } = state
@@ -136,7 +136,7 @@ export const rirRamp = defineRule<Params, State>({
   messages: say.messages,
   examples: [
     {
-      say: '60 × 9 with 3 left is beaten by 62.5 × 9 (+4.2%) as it is by 60 × 10 (+2.4%); two without a beat ask for a light week',
+      say: '60 × 9 with 3 left is beaten by 62.5 × 9 (+4.2%) as it is by 60 × 10 (+2.4%); two without a beat ask for a deload',
       params: sample('load', 1, 2),
       max: null,
       exposures: [

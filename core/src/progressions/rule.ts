@@ -28,7 +28,7 @@ export type RuleAt = {
   inWeek: number
   /** Slots of the week that follow the same progression, in their order, for a rule that shares sets among them. */
   shares?: { roles: string[]; own: number }
-  /** The most sets a week that the member's own ceiling allows, where there is one. */
+  /** The most sets a week that the member's own limit allows, where there is one. */
   mostSets?: number
 }
 
@@ -48,7 +48,7 @@ export type Exposure = {
   /** Reps asked of each set, and those done, set by set as prescribed; nothing done yet in an exposure still to come. */
   asked: Span
   reps: number[]
-  /** Reps of the plus set; absent where none was asked, or where it was left blank. */
+  /** Reps of the AMRAP set; absent where none was asked, or where it was left blank. */
   amrap?: number
   /** Reps left in reserve: asked, and noted set by set, null where nothing was noted. */
   askedRir?: number
@@ -74,7 +74,7 @@ export type Hand = {
 
 /**
  * What a rule asks: a load; sets beside those that are written, or in place of them; a goal, or only how much of the one that is
- * written; reps beyond those written; reps left in reserve; the variant of the lift.
+ * written; reps beyond those written; RIR; the variant of the lift.
  */
 export type Asks = {
   load?: Load
@@ -131,7 +131,7 @@ export type Rule<P, S> = {
   ask(state: S, role: string, params: P, at: RuleAt): Asks
   /** The rises that it may make after one exposure, where its loads are of one scheme and one role: none is larger. */
   jumps?(params: P): Rise[]
-  /** Whether it has come to ask for a light week. */
+  /** Whether it has come to ask for a deload. */
   wantsDeload?(state: S): boolean
   messages: Messages
   examples: Example<P>[]

@@ -70,7 +70,7 @@ describe.each(ruleKinds)('%s', (kind) => {
           const lifted = given.top ? [inUnit(given.top.load, 'kg')] : []
           const isOneScheme =
             JSON.stringify([asks.goal, asks.sets]) === JSON.stringify([before.goal, before.sets])
-          // Behind a light week that the rule itself has asked for, the load is what it was before.
+          // Behind a deload that the rule itself has asked for, the load is what it was before.
           const wasEasy = before.steps.some(({ id }) => id === 'linear.easy')
           if (asks.load && target && rule.jumps && isOneScheme && !wasEasy)
             expect(risesWithin(asks.load, [target, ...lifted], rule.jumps(params), isSmall)).toBe(true)

@@ -8,9 +8,9 @@ import { addedField, resetFields, startSteady, stepOrReset, type Steady } from '
 
 const say = declareSteps({
   'schemeLadder.on':
-    'the rule’s {load} was missed on {date}, {misses} in a row: on to {sets} × {reps} with the same load',
+    '{load} was missed on {date}, {misses} in a row: on to {sets} × {reps} with the same load',
   'schemeLadder.back':
-    'the last rung was missed on {date}, {misses} in a row: back to {sets} × {reps} with {percent}% off {from}, on plates {load}',
+    'the last scheme was missed on {date}, {misses} in a row: back to {sets} × {reps} with {percent}% off {from}, on plates {load}',
 })
 
 type Stage = Scheme & { step: Rise }
@@ -27,7 +27,7 @@ type State = Steady & { scheme: number }
 /** Fewer and heavier sets each time the lift stops rising: the same load on the next rung, and after the last one back with less. */
 export const schemeLadder = defineRule<Params, State>({
   kind: 'schemeLadder',
-  title: 'Falling rungs',
+  title: 'Scheme ladder: fewer, heavier sets',
   clock: 'exposure',
   from: 'asked',
   roles: ['main'],
@@ -90,7 +90,7 @@ export const schemeLadder = defineRule<Params, State>({
       asked: ['5 × 5 @ 100', '5 × 5 @ 102.5', '4 × 4 @ 102.5', '4 × 4 @ 107.5', '5 × 5 @ 97.5'],
     },
     {
-      say: 'a hold changes neither rung nor load',
+      say: 'a hold changes neither scheme nor load',
       params: {
         startLoad: { kg: 100, lb: 220 },
         schemes: [

@@ -265,11 +265,11 @@ describe('what a rule needs is said at its place', () => {
 
   const faults: [string, RuleKind, object, Group[] | undefined, string][] = [
     [
-      'a plus set',
+      'an AMRAP set',
       'amrapSet',
       paramsOf('amrapSet'),
       [byRule],
-      'slots.squat.uses[0]: a load of the progression whose last set is a plus set',
+      'slots.squat.uses[0]: a load of the progression whose last set is an AMRAP set',
     ],
     [
       'reps in all',

@@ -7,13 +7,11 @@ import type { Exposure, Hand, Starting } from './rule.ts'
 
 /** The steps of a load that rises and falls back. */
 export const saySteady = declareSteps({
-  'steady.step': 'the rule’s {from} was a hit on {date}: plus {step} is {load}',
-  'steady.ahead': 'if the rule’s {from} is a hit: plus {step} is {load}',
+  'steady.step': '{from} was a hit on {date}: +{step} → {load}',
+  'steady.ahead': 'if {from} is a hit: +{step} → {load}',
   'steady.hold': '{load} stays: the session of {date} was neither a step nor a miss',
-  'steady.again':
-    'the rule’s {load} was missed on {date} ({misses} of {allowed} misses in a row): the same again',
-  'steady.reset':
-    'the rule’s {from} was missed on {date}, {misses} in a row: minus {percent}%, on plates {load}',
+  'steady.again': '{load} was missed on {date} ({misses} of {allowed} misses in a row): the same again',
+  'steady.reset': '{from} was missed on {date}, {misses} in a row: −{percent}%, on plates {load}',
 })
 
 /** A load that rises by steps and falls back after misses: what several rules keep of a lift. */

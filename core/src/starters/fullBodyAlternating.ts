@@ -3,7 +3,7 @@ import { defineStarter } from './starter.ts'
 /** Two full-body sessions in turn on three days: A B A, then B A B. */
 export const fullBodyAlternating = defineStarter({
   kind: 'fullBodyAlternating',
-  title: 'Full body, A and B in turn',
+  title: 'Full body, A and B alternating',
   level: 'novice',
   split: 'full body',
   days: '3',

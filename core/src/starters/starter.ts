@@ -38,7 +38,7 @@ export type StarterPhase = Pick<Phase, 'name' | 'rotation' | 'perWeek'> & {
   weeks: number
   ends?: 'test day'
   defaults?: Phase['defaults']
-  /** Light weeks by a recipe: of the phase, or back from the test. */
+  /** Deloads by a recipe: of the phase, or back from the test. */
   deload?: { recipe: DeloadKind; params: object; weeks?: number[] }
 }
 

@@ -3,7 +3,7 @@ import { defineStarter } from './starter.ts'
 /** Two short full-body sessions in turn, half an hour each, in supersets. */
 export const twoShortSessions = defineStarter({
   kind: 'twoShortSessions',
-  title: 'Two short sessions in turn',
+  title: 'Two short sessions alternating',
   level: 'novice',
   split: 'two alternating short full-body sessions',
   days: '2 to 4',

@@ -23,7 +23,7 @@ export type Template = {
   /** After so many weeks without a session the first week back is lowered by a percent, and is light. */
   away?: { weeks: number; back: number }
   rounding: Way
-  /** Whether light weeks are the planned ones, come as members are, or both; both where nothing is stated. */
+  /** Whether deloads are the planned ones, come as members are, or both; both where nothing is stated. */
   deloadPolicy?: DeloadPolicy
   /** How lifts with a load are ramped up to; not at all where nothing is stated. A slot's own goes before it. */
   warmUp?: WarmUp
@@ -56,7 +56,7 @@ export type Ratio = { lift: Lift; of: Lift; percent: number }
 export const missedPolicies = ['hold', 'drop', 'shift', 'repeat'] as const
 export type Missed = (typeof missedPolicies)[number]
 
-/** Whether a program goes by planned light weeks, by how members are, or by both; both where it says nothing. */
+/** Whether a program goes by planned deloads, by how members are, or by both; both where it says nothing. */
 export const deloadPolicies = ['planned', 'reactive', 'both'] as const
 export type DeloadPolicy = (typeof deloadPolicies)[number]
 
@@ -135,7 +135,7 @@ export type ProgressionStage = Stage & {
   until?: TriggerBasis
   /** The sign does not hand the lift over by itself: it is offered, and goes on when somebody takes it. */
   offers?: true
-  /** A hit without a good technique mark leaves everything as it is. */
+  /** A hit without a good technique rating leaves everything as it is. */
   waits?: 'technique'
 }
 

@@ -49,7 +49,7 @@ function faultOf({ plans }: Planned, racks: Record<'kg' | 'lb', ReturnType<typeo
     for (const { slots, inWeek } of places)
       for (const { slot, exercise, sets: groups } of slots)
         for (const { sets, load, target, reps, rir, why, lift } of groups) {
-          const at = `week ${week}, place ${inWeek}, ${slot}`
+          const at = `week ${week}, day ${inWeek}, ${slot}`
           if (!(sets >= 1) || !Number.isInteger(sets)) return `${at}: ${sets} sets`
           if (JSON.stringify([load, target, reps, rir]).includes('NaN')) return `${at}: NaN`
           if (load && !(load.value >= 0 && Number.isFinite(load.value)))

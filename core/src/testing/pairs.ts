@@ -29,7 +29,7 @@ const start = '2026-03-02'
 const bars: ExerciseId[] = ['backSquat', 'benchPress', 'deadlift', 'overheadPress', 'barbellRow']
 const others: ExerciseId[] = ['dumbbellRow', 'pullUp', 'dip', 'legPress', 'lunge']
 
-/** A template that reads, of random rules, loads, light weeks and turns, and a member with facts and logs of every kind. */
+/** A template that reads, of random rules, loads, deloads and turns, and a member with facts and logs of every kind. */
 export function pairOf(dice: Dice): {
   template: object
   member: Member

@@ -35,7 +35,7 @@ describe('a template', () => {
       'a-lift-that-hands-over',
       'progressions.bench.stages.0.until',
       undefined,
-      'progressions.bench.stages[0].until: expected the sign that ends it: two rules cannot both have a lift; got nothing.',
+      'progressions.bench.stages[0].until: expected the trigger that ends it: two progressions cannot both have a lift; got nothing.',
     ],
     [
       'two progressions that write one thing',
@@ -67,7 +67,7 @@ describe('a template', () => {
           progressions: { bench: { inPhases: object[] } }
         }
       ).progressions.bench.inPhases.flatMap((one) => [one, one]),
-      'progressions.bench.inPhases[1].phase: expected one rule for the progression in a phase; got "q". Two rules cannot both have a lift: keep one of them.',
+      'progressions.bench.inPhases[1].phase: expected one rule for the progression in a phase; got "q". Two progressions cannot both write a lift: keep one of them.',
     ],
     [
       'a rule for a phase that does not exist',
@@ -145,7 +145,7 @@ describe('a template', () => {
       'sessions.a.sections[0].rotation: expected two slots or more to rotate; got 1.',
     ],
     [
-      'a light week that lightens nothing',
+      'a deload that lightens nothing',
       'fewer-days-and-a-taper',
       'phases.0.deloads.0.do',
       { kind: 'scaleLoad', by: 10 },

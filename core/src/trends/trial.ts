@@ -115,14 +115,14 @@ function sayTrial(
   const told = differences.flatMap((one, i) =>
     one
       ? [
-          `${liftName(library, lifts[i] as Lift)}: ${signed(one.value)} ${unit} a week in the second spell (8 in 10: ${signed(one.low)} to ${signed(one.high)})`,
+          `${liftName(library, lifts[i] as Lift)}: ${signed(one.value)} ${unit} a week in the second test period (8 in 10: ${signed(one.low)} to ${signed(one.high)})`,
         ]
       : [`${liftName(library, lifts[i] as Lift)}: too few sessions to tell`],
   )
   const end =
     better === 'cannot tell'
       ? 'Which is better cannot be told from this.'
-      : `The ${better} spell was better in all that can be told.`
+      : `The ${better} test period was better in everything that can be told.`
   return `${told.join('; ')}. ${end}`
 }
 

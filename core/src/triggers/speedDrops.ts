@@ -10,7 +10,7 @@ export const speedDrops = defineTrigger<{ times: number; of: number }>({
     of: wholeField('exposures looked back', 1, longestRecent).required(),
   }).test('fits', '"of" at least as many as "times"', ({ times, of }) => of >= times),
   sentence: ({ times, of }) =>
-    `when the stop sign ended the sets early in ${times} of the last ${of} exposures`,
+    `when the stop trigger ended the sets early in ${times} of the last ${of} exposures`,
   fires: ({ recent }, { times, of }) => recent.slice(0, of).filter(({ ended }) => ended).length >= times,
   examples: [
     {

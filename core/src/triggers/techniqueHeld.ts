@@ -8,8 +8,8 @@ export const techniqueHeld = defineTrigger<{ exposures: number }>({
   params: strictObject({ exposures: wholeField('exposures in a row', 1, longestRecent).required() }),
   sentence: ({ exposures }) =>
     exposures === 1
-      ? 'when a hit has a good technique mark'
-      : `when ${exposures} hits in a row have a good technique mark`,
+      ? 'when a hit has a good technique rating'
+      : `when ${exposures} hits in a row have a good technique rating`,
   fires: ({ recent }, { exposures }) =>
     recent.length >= exposures &&
     recent.slice(0, exposures).every(({ verdict, technique }) => verdict === 'hit' && technique === 'good'),
@@ -20,7 +20,12 @@ export const techniqueHeld = defineTrigger<{ exposures: number }>({
       run: marked('good', 'good', 'poor'),
       want: true,
     },
-    { say: 'no mark is no good mark', params: { exposures: 2 }, run: marked('good', undefined), want: false },
+    {
+      say: 'no rating is not a good rating',
+      params: { exposures: 2 },
+      run: marked('good', undefined),
+      want: false,
+    },
   ],
 })
 

@@ -18,7 +18,7 @@ const fixture = (name: string, change: (file: Template) => void = () => undefine
 }
 
 describe('a season', () => {
-  test('sums hard sets and the mean percent of the 1RM, after the light week’s changes', () => {
+  test('sums hard sets and the mean percent of the 1RM, after the deload’s changes', () => {
     const [first, , , deload] = seasonOf(library, fixture('amrap-set-and-deload'))
     // By hand: 3 sets at 74% and 1 at 78% of a 90% training max, and 3 rows without a percent: (3×66.6 + 70.2) / 4.
     expect(first).toMatchObject({ week: 1, phaseWeek: 1, deload: false, sets: 7 })

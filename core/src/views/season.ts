@@ -23,7 +23,7 @@ export type WeekSummary = {
   phaseName: string
   phaseWeek: number
   deload: boolean
-  /** Hard sets of all its places, after light-week changes. */
+  /** Hard sets of all its places, after deload changes. */
   sets: number
   /** Some of them are a rule's to write, so that they are only about as many. */
   isAbout: boolean
@@ -90,7 +90,7 @@ const hardOf = (library: Library, { lift, groups }: Asked): GroupAsked[] =>
 type Asked = { id: Id; lift: Lift; circuit?: Circuit; groups: GroupAsked[] }
 type GroupAsked = { group: SetPrescription; sets: number; percent: number | null; lifts: number }
 
-/** What each slot of a place asks, after what the track and light weeks change of it. */
+/** What each slot of a place asks, after what the track and deloads change of it. */
 function slotsAt(library: Library, template: Template, place: Place, track: Id | null): Asked[] {
   const { phase, phaseWeek, toTest } = place
   const deload = phase.deloads.map((adjustment): Authored => ({

@@ -7,7 +7,7 @@ type Listed = { bar?: number; sets: WarmUpStep[] }
 /** The empty bar, if so many reps are stated for it, then a ladder of percents of the first work set. */
 export const listed = defineWarmUp<Listed>({
   kind: 'listed',
-  title: 'A ladder by percent',
+  title: 'Warm-up sets by percent',
   params: strictObject({
     bar: wholeField('reps with the empty bar', 1, 30),
     sets: listField('warm-up sets, lightest first', 8)
@@ -47,7 +47,7 @@ export const listed = defineWarmUp<Listed>({
       ],
     },
     {
-      say: 'rungs no heavier than the one before, and one that comes to the work set, are left out',
+      say: 'sets no heavier than the one before, and one that comes to the work set, are left out',
       params: {
         bar: 10,
         sets: [

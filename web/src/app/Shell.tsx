@@ -38,7 +38,7 @@ const pages: Record<SeatView['kind'], { to: string; label: string; isWide?: true
 /** The frame of every signed-in page: where to go, who is signed in, and whether everything has been sent. */
 export function Shell() {
   const { data, error, isLoading, refetch } = api.useSessionQuery()
-  if (isLoading) return <p className="p-6 text-bark">Loading …</p>
+  if (isLoading) return <p className="p-6 text-bark">Loading…</p>
   if (error) return <Unreachable message={sayError(error)} retry={() => void refetch()} />
   if (!data?.seat) return <Navigate to="/sign-in" replace />
   return <Frame seat={data.seat} seats={data.seats} />

@@ -7,7 +7,7 @@ import { Home, Shell } from './Shell.tsx'
 const page = (load: () => Promise<{ default: ComponentType }>) => {
   const Page = lazy(load)
   return (
-    <Suspense fallback={<p className="p-6 text-bark">Loading …</p>}>
+    <Suspense fallback={<p className="p-6 text-bark">Loading…</p>}>
       <Page />
     </Suspense>
   )

@@ -30,7 +30,7 @@ export function SpreadPicture({ load, reps, inReserve = 0, chosen, onChoose }: P
       <legend className="text-sm font-medium">
         Estimated 1RM, by{' '}
         <span className="font-normal text-bark">
-          (they part by {formatNumber(Math.round(percent * 10) / 10)}%)
+          (they differ by {formatNumber(Math.round(percent * 10) / 10)}%)
         </span>
       </legend>
       <div className="mt-1 grid gap-1">
@@ -66,7 +66,7 @@ export function SpreadPicture({ load, reps, inReserve = 0, chosen, onChoose }: P
       </div>
       {isDoubtful(reps, inReserve) && (
         <p className="mt-2 rounded bg-acorn-wash px-3 py-2 text-sm text-acorn">
-          Above {mostReps} reps the formulas part too far to rely on: a heavier set tells more.
+          Above {mostReps} reps the formulas differ too much to rely on: a heavier set tells more.
         </p>
       )}
     </fieldset>

@@ -7,7 +7,7 @@ const say = declareSteps({ 'askAgain.little': 'there are too few sessions yet to
 export const askAgain = defineAnswer({
   kind: 'askAgain',
   says: 'Train on, and ask again next week.',
-  school: 'One sign is no pattern. A cautious school would lighten the next session.',
+  school: 'One indication is not a pattern. A cautious coach would lighten the next session.',
   holds(signals, _policy, library) {
     const evidence = [...falls(library, signals), ...tiredness(library, signals), ...isDue(signals)]
     if (evidence.length) return { evidence, sure: 'weak' }

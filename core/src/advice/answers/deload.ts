@@ -5,15 +5,15 @@ import { falls, isDue, tiredness } from '../evidence.ts'
 import { limits, type Signals } from '../signals.ts'
 
 const say = declareSteps({
-  'deload.asks': '{lift} has not beaten its last for as long as its rule waits',
+  'deload.asks': '{lift} has not beaten its last result for as long as its progression waits',
   'deload.event': 'next week: {what}',
 })
 
 export const deload = defineAnswer({
   kind: 'deload',
-  says: 'Take a light week.',
+  says: 'Take a deload week.',
   school:
-    'Reactive: several signs at once. The planned school would have had one by now, or waits for its own.',
+    'Reactive: several indications at once. With planned deloads, one would have come by now, or is still to come.',
   holds(signals, policy, library) {
     if (policy === 'planned') return null
     if (signals.weeksSinceDeload !== null && signals.weeksSinceDeload < limits.closest) return null
@@ -22,7 +22,7 @@ export const deload = defineAnswer({
     const { event } = signals
     const away = event && event.inWeeks <= 1 ? [say('deload.event', { what: event.what })] : []
     const evidence = [...fallen, ...asks, ...tired, ...due, ...away]
-    // One sign is none: lifts that fall count two at most, and a light week that is due needs something beside it.
+    // One sign is none: lifts that fall count two at most, and a deload that is due needs something beside it.
     const weight =
       Math.min(2, fallen.length) + Math.min(2, asks.length * 2) + tired.length + due.length + away.length
     if (weight < 2 || (!fallen.length && !asks.length && !tired.length && !(due.length && away.length)))

@@ -3,13 +3,12 @@ import { defineAnswer } from '../answer.ts'
 import { tiredness } from '../evidence.ts'
 import { limits } from '../signals.ts'
 
-const say = declareSteps({ 'lowerVolume.soon': 'the last light week is only {weeks} weeks ago' })
+const say = declareSteps({ 'lowerVolume.soon': 'the last deload is only {weeks} weeks ago' })
 
 export const lowerVolume = defineAnswer({
   kind: 'lowerVolume',
-  says: 'Lower the standing volume by about a fifth: it is more than there is recovery for, light weeks or not.',
-  school:
-    'The week that is repeated decides, not the week that is light. Others put light weeks closer together.',
+  says: 'Cut weekly sets by about a fifth: they are more than you recover from, even with deloads.',
+  school: 'The normal week decides, not the deload. Other coaches deload more often.',
   holds(signals, _policy, library) {
     const { weeksSinceDeload } = signals
     const tired = tiredness(library, signals)

@@ -7,8 +7,8 @@ const say = declareSteps({ 'mendSleep.nights': 'sleep was poor in {count} of the
 
 export const mendSleep = defineAnswer({
   kind: 'mendSleep',
-  says: 'Mend sleep first: what is lost at night no light week brings back. Ask again when it is better.',
-  school: 'Recovery first. Another school takes the light week at once, and mends sleep in it.',
+  says: 'Improve sleep first: a deload does not replace it. Ask again when sleep is better.',
+  school: 'Recovery first. Other coaches deload at once and improve sleep meanwhile.',
   holds(signals, _policy, library) {
     const poor = signals.checkIns.filter(({ sleep }) => sleep !== undefined && sleep <= limits.poor).length
     if (poor < 2) return null

@@ -10,9 +10,8 @@ const say = declareSteps({
 
 export const nextBlock = defineAnswer({
   kind: 'nextBlock',
-  says: 'Open the next block: what stands still without being tired wants something else, not less.',
-  school:
-    'Change the variable after three to six weeks. Others would wait out the block, or take a light week first.',
+  says: 'Start the next phase: what stands still without being tired wants something else, not less.',
+  school: 'Change the phase after three to six weeks. Other coaches would finish the phase, or deload first.',
   holds(signals, _policy, library) {
     const { lifts, phase } = signals
     const flat = lifts.filter(isFlat)

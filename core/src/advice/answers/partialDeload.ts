@@ -11,7 +11,7 @@ const say = declareSteps({
 
 export const partialDeload = defineAnswer({
   kind: 'partialDeload',
-  says: 'Take a light week for these muscles alone, and train the rest as written.',
+  says: 'Deload these muscles only, and train the rest as written.',
   school: 'Reactive and local. The planned school makes the whole week light, since tiredness is shared.',
   holds(signals, policy, library) {
     if (policy === 'planned' || tiredness(library, signals).length > 1) return null

@@ -5,15 +5,15 @@ import { isRising, limits } from '../signals.ts'
 
 const say = declareSteps({
   'skipPlanned.rising': '{lifts}: rising',
-  'skipPlanned.left': '{left} reps are left in reserve in the mean, which is easy to recover from',
+  'skipPlanned.left': '{left} RIR on average, which is easy to recover from',
   'skipPlanned.days': '{days} days a week are easy to recover from',
 })
 
 export const skipPlanned = defineAnswer({
   kind: 'skipPlanned',
-  says: 'The planned light week is not needed: train on, and ask again next week.',
+  says: 'Skip the planned deload: train as written, and ask again next week.',
   school:
-    'Reactive: planned light weeks can fall on weeks that needed none. The planned school takes it all the same.',
+    'Reactive: a planned deload can fall on a week that needs none. Other coaches take it all the same.',
   holds(signals, policy, library) {
     const {
       plannedDeloadIn: plannedDeloadIn,

@@ -3,7 +3,7 @@ import { isDeload } from '../compile/changes.ts'
 import { prescribe } from '../prescribe/prescribe.ts'
 import type { Situation } from '../state/situation.ts'
 
-/** What a slot of a light week stands in for: the same place as it would be without the light week, by slot. */
+/** What a slot of a deload stands in for: the same place as it would be without the deload, by slot. */
 export function withoutDeload(situation: Situation): Map<string, ShownSets[]> {
   const changes = situation.changes.filter((one) => !isDeload(one))
   const { slots } = prescribe({ ...situation, changes })

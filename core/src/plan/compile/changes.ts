@@ -28,7 +28,7 @@ function authoredOnce(whose: object, changes: Adjustment[], author: Author, labe
   return made
 }
 
-/** Every change that may act in a week, in the order in which they act: track, light week, first week back, the member's own. */
+/** Every change that may act in a week, in the order in which they act: track, deload, first week back, the member's own. */
 export function changesOf(
   template: Template,
   evidence: Evidence,
@@ -47,23 +47,23 @@ export function changesOf(
     ...deload,
     ...(spell ? spellChanges(spell) : []),
     ...(isBack && template.away ? [firstWeekBack(template.away.back)] : []),
-    ...evidence.own.map((adjustment): Authored => ({ adjustment, author: 'own', label: 'own change' })),
+    ...evidence.own.map((adjustment): Authored => ({ adjustment, author: 'own', label: 'custom change' })),
   ]
 }
 
-/** A phase's own light weeks: none where the member trains on, or has a light week of their own of everything in its place. */
+/** A phase's own deloads: none where the member trains on, or has a deload of their own of everything in its place. */
 export function plannedDeload(phase: Phase, spell: OwnDeload | undefined, skipsDeload: boolean): Authored[] {
   const isReplaced = spell && !spell.deload.muscles && !isReturn(spell)
   return skipsDeload || isReplaced ? none : authoredOnce(phase, phase.deloads, 'deload', 'deload')
 }
 
-/** A light spell of the member's own, and which of its weeks, from 0. */
+/** A deload of the member's own, and which of its weeks, from 0. */
 export type OwnDeload = { deload: Evidence['deloads'][number]; at: number }
 
-/** Whether the light weeks of a spell are over, and it is on its way back. */
+/** Whether the deloads of a spell are over, and it is on its way back. */
 export const isReturn = ({ deload, at }: OwnDeload): boolean => at >= deload.weeks
 
-/** What a week of a spell changes: the light weeks' own changes, then less and less off the load. */
+/** What a week of a spell changes: the deloads' custom changes, then less and less off the load. */
 export function spellChanges(spell: OwnDeload): Authored[] {
   const { deload, at } = spell
   const { muscles } = deload

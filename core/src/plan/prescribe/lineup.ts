@@ -21,7 +21,7 @@ export type Line = { id: Id; slot: Slot; steps: WhyStep[] }
 export type LineChange = { slot: Id; step: WhyStep }
 
 /**
- * The slots of a session in the order of the day, each with the lift whose turn it is, after what tracks, light weeks and the member
+ * The slots of a session in the order of the day, each with the lift whose turn it is, after what tracks, deloads and the member
  * have left out, swapped and added.
  */
 export function lineup(

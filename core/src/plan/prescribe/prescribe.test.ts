@@ -87,7 +87,7 @@ test('a slot that a member swaps for one that is not loaded asks for reps alone,
   expect(made.weeks[0]?.places[0]?.slots[1]).toMatchObject({ exercise: 'pushUp', needs: [] })
 })
 
-describe('a light week', () => {
+describe('a deload', () => {
   const deload = (where: object, change: object = { kind: 'scaleLoad', by: -15 }) =>
     template({}, { deloads: [{ id: 'l', do: change, where: { weeks: [2], ...where } }] })
   test('touches its weeks alone, and rounds down', () => {

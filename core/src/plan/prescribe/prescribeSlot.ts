@@ -173,7 +173,7 @@ function lastLoad(
   return load && { load, date: last.date, isSamePlace: false }
 }
 
-/** Test singles and light weeks round down. */
+/** Test singles and deloads round down. */
 const wayOf = ({ rounding }: Template, { kind: part }: SetPrescription, deload: boolean): Way =>
   deload || part === 'test' ? 'down' : rounding
 

@@ -32,7 +32,7 @@ const byClock: Record<RowClock, (asked: Asked) => number> = {
 }
 
 /**
- * The week's own row is read only if the row before it was trained, was a light week, had no place for this slot, or missed
+ * The week's own row is read only if the row before it was trained, was a deload, had no place for this slot, or missed
  * weeks are dropped; otherwise the row after the last one trained. So a load does not rise because the calendar moved
  * although the week was missed.
  */
@@ -52,7 +52,7 @@ function wasDeloadOrAway({ library, state, place, id, slot, changes }: Asked, ph
   const { phase, session } = place
   if (state.course.deloadWeeks.includes(`${phase.id}/${phaseWeek}`)) return true
   const spot = { phase: phase.id, phaseWeek, session, slot: slotWith(library, id, slot) }
-  // Planned light weeks count also where those of the running week do not act.
+  // Planned deloads count also where those of the running week do not act.
   if (phase.deloads.some(({ where }) => where.weeks && actsOn(where, spot))) return true
   const acted = changes.filter(({ adjustment }) => adjustment.where.weeks && actsOn(adjustment.where, spot))
   if (acted.some((one) => isDeload(one) || one.adjustment.do.kind === 'drop')) return true

@@ -84,18 +84,18 @@ describe('a phase with a rule of its own', () => {
     // 80% of the last 105 is 84, nearest 85, twice; then all of the last 84 again, and a step.
     expect(loads(planned)).toEqual([100, 105, 85, 85, 85, 90])
     expect(why(planned, 3)).toContain(
-      'this phase has a rule of its own for the lift: Steps with a flat between',
+      'this phase has its own progression for the lift: Steps with a flat between',
     )
-    expect(why(planned, 5)).toContain('the phase that had a rule of its own is over: Linear from here')
+    expect(why(planned, 5)).toContain('the phase with its own progression is over: Linear from here')
   })
 })
 
 describe('a stage that waits for good technique', () => {
   const progression = { stages: [{ id: 'one', rule: 'linear', params: linear, waits: 'technique' }] }
-  test('steps only after a hit with a good mark, and says what it waits for', () => {
+  test('steps only after a hit with a good rating, and says what it waits for', () => {
     const unmarked = plan(progression, [kg(100)])
     expect(loads(unmarked)[1]).toBe(100)
-    expect(why(unmarked, 2)).toContain('has no good technique mark: everything stays until one has')
+    expect(why(unmarked, 2)).toContain('has no good technique rating: everything stays until one has')
     const poor = plan(progression, [{ ...kg(100), technique: 'poor' }])
     expect(why(poor, 2)).toContain('was marked poor: everything stays until it is good')
     const good = plan(progression, [{ ...kg(100), technique: 'good' }])

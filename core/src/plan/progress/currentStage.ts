@@ -12,10 +12,10 @@ export const sayStage = declareSteps({
   'stage.next': '{before} handed the lift on, as it does {sign}: {rule} from here',
   'stage.taken':
     '{before} offered to hand the lift on, as it does {sign}, and that was taken: {rule} from here',
-  'stage.version': 'a new version has another rule for the lift: {rule} from here',
-  'stage.afterPhase': 'the phase that had a rule of its own is over: {rule} from here',
-  'stage.phase': 'this phase has a rule of its own for the lift: {rule}',
-  'stage.unmarked': 'the hit of {date} has no good technique mark: everything stays until one has',
+  'stage.version': 'a new version has another progression for the lift: {rule} from here',
+  'stage.afterPhase': 'the phase with its own progression is over: {rule} from here',
+  'stage.phase': 'this phase has its own progression for the lift: {rule}',
+  'stage.unmarked': 'the hit of {date} has no good technique rating: everything stays until one has',
   'stage.fixed': 'the writer had fixed what was asked on {date}: it is no step and no miss',
   'stage.poor': 'the technique of {date} was marked poor: everything stays until it is good',
 })

@@ -15,7 +15,7 @@ export type Offer = {
   /** The stage that is on offer. */
   stage: Id
   lift: Lift
-  /** "Back squat has outgrown “Linear”, as it is when …", and what comes next in the rule's own words. */
+  /** "Back squat has outgrown “Linear”, as it is when…", and what comes next in the rule's own words. */
   say: string
   next: string
 }
@@ -48,7 +48,7 @@ export function offersOf(
   })
 }
 
-/** Lifts whose rule has come to ask for a light week. */
+/** Lifts whose rule has come to ask for a deload. */
 export function asksDeloadOf({ state }: Fold, { progressions }: Template): Lift[] {
   return Object.entries(state.progressions).flatMap(([key, { rule, state: own }]): Lift[] => {
     const id = Object.keys(progressions).find((one) => key.startsWith(`${one}/`))

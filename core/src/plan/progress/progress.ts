@@ -127,7 +127,7 @@ export function progress(
 const fixedOn = (date: Exposure['date']): WhyStep | undefined =>
   date ? sayStage('stage.fixed', { date }) : undefined
 
-/** Why a hit leaves everything as it is: the stage waits for a good technique mark, and it has none. */
+/** Why a hit leaves everything as it is: the stage waits for a good technique rating, and it has none. */
 function waitsFor({ waits }: ProgressionStage, { date, verdict, technique }: Exposure): WhyStep | undefined {
   if (!waits || !date || verdict !== 'hit' || technique === 'good') return undefined
   return sayStage(technique === 'poor' ? 'stage.poor' : 'stage.unmarked', { date })

@@ -64,7 +64,7 @@ test('two days share the same twelve, as do two slots where a track leaves one o
   expect(setsOf('two')).toEqual([6, 6])
   expect(setsOf('without')).toEqual([6, 6])
 })
-test('the member’s own ceiling goes before what is meant', () => {
+test('the member’s own limit goes before what is meant', () => {
   const mostSets: Fact = {
     id: 'c',
     rev: 1,

@@ -210,7 +210,7 @@ function markOf(done: SetLog[]): Exposure['technique'] {
   return done.some(({ technique }) => technique === 'good') ? 'good' : undefined
 }
 
-/** The reps of the plus set that a progression loads, where there is one and something was logged of it. */
+/** The reps of the AMRAP set that a progression loads, where there is one and something was logged of it. */
 function plusDone(groups: ShownSets[], done: SetLog[]): Partial<Pick<Exposure, 'amrap' | 'asked'>> {
   const group = groups.find(({ ruled, amrap: plus }) => ruled && plus)
   if (!group) return {}

@@ -1,4 +1,4 @@
-// Light weeks that members put in or leave out, and phases that they leave: 3 × 5 at 75% of 100 kg, planned light weeks at 20% less.
+// Deloads that members put in or leave out, and phases that they leave: 3 × 5 at 75% of 100 kg, planned deloads at 20% less.
 import { describe, expect, test } from '@jest/globals'
 import type { SessionLog } from '../../member/index.ts'
 import type { Fact, FactBody } from '../../facts/index.ts'
@@ -26,7 +26,7 @@ const phase = (id: string, weeks: number, deload: object[]) => ({
 const rows = (percent: number) => [[{ sets: 3, goal: { reps: 5 }, load: { of: 'max', percent } }]]
 const { template } = readTemplate({
   format: 2,
-  name: 'Light weeks',
+  name: 'Deloads',
   phases: [
     phase('p', 4, [easy('l2', 2), easy('l4', 4), easy('d4', 4, { kind: 'fewerDays', days: 1 })]),
     phase('q', 2, []),
@@ -90,7 +90,7 @@ function weeks(facts: Fact[], logs: SessionLog[], today: Day, clock: 'own' | 'ca
 }
 const first = [log(1, 0), log(2, 3)]
 
-describe('a planned light week', () => {
+describe('a planned deload', () => {
   test('stands as it is planned, with fewer days where it says so', () => {
     expect(weeks([], first, addDays(start, 4))).toEqual([
       '1: ✓ ✓',
@@ -110,7 +110,7 @@ describe('a planned light week', () => {
     const all = weeks([fact(18, { kind: 'skipDeload' })], trained, addDays(start, 18))
     expect(all[3]).toBe('4: 75 75')
   })
-  test('behind a light week reads its own row, although light weeks do not act in it', () => {
+  test('behind a deload reads its own row, although deloads do not act in it', () => {
     const byWeek = [70, 50, 80, 85].map((percent) => rows(percent)[0])
     const stepped = {
       ...(template as Template),
@@ -134,7 +134,7 @@ describe('a planned light week', () => {
       versions: { v: stepped },
       when: { today: addDays(start, 13), through: 'end' },
     })
-    // The third week is a spell of the member's own at the third row's 80%; the second was the plan's light week.
+    // The third week is a spell of the member's own at the third row's 80%; the second was the plan's deload.
     expect(plans.e?.weeks[2]?.places[0]?.slots[0]?.sets[0]?.load?.value).toBe(80)
   })
   test('that has begun keeps what it began as', () => {
@@ -155,7 +155,7 @@ describe('a phase', () => {
   })
 })
 
-describe('a light spell of the member’s own', () => {
+describe('a deload of the member’s own', () => {
   const spell = (shift: boolean, back: number[] = []): Fact =>
     fact(4, { kind: 'deload', changes: [{ kind: 'scaleLoad', by: -40 }], shift, weeks: 2, back })
 

@@ -85,7 +85,7 @@ function signShows({ progressions }: FoldState, { weeks }: Phase): boolean {
   )
 }
 
-/** A light spell of the member's own with weeks still to give, its return among them, and how many it has given. */
+/** A deload of the member's own with weeks still to give, its return among them, and how many it has given. */
 function nextSpell({ deloads }: Course, evidence: Evidence, day: Day): OwnDeload | null {
   for (const deload of evidence.deloads) {
     const at = deloads.filter((id) => id === deload.id).length
@@ -94,7 +94,7 @@ function nextSpell({ deloads }: Course, evidence: Evidence, day: Day): OwnDeload
   return null
 }
 
-/** The member's word that a planned light week is trained as written, where the week is one and the word is not used up. */
+/** The member's word that a planned deload is trained as written, where the week is one and the word is not used up. */
 function skipOf(
   { deloads }: Course,
   { skips }: Evidence,
@@ -109,7 +109,7 @@ function skipOf(
   return word && isDeloadWeek ? word.id : null
 }
 
-/** Every change of a week's days: the track's, the phase's light weeks', and the member's own light week's. */
+/** Every change of a week's days: the track's, the phase's deloads', and the member's own deload's. */
 function weekChanges(
   template: Template,
   track: Id | null,

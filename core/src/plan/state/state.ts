@@ -21,7 +21,7 @@ export type FoldState = {
   exposures: Record<string, number>
   /** The heaviest load trained, by phase and slot, where rows are counted back from a test day. */
   heaviest: Record<string, Load>
-  /** The load on the bar in each role of a progression, when it was last trained, and when last in a light week. */
+  /** The load on the bar in each role of a progression, when it was last trained, and when last in a deload. */
   roles: Record<string, { normal?: RoleLoad; deload?: RoleLoad }>
   /** The heaviest load of groups that are asked at last time's, by slot, group and lift. */
   lastLoads: Record<string, { load: Load; date: Day }>
@@ -45,7 +45,7 @@ export type Running = {
   state: object | null
   /** Kept by a rule that the phase has of its own. */
   ofPhase?: true
-  /** A hit that counted for nothing, since the stage waits for a good technique mark. */
+  /** A hit that counted for nothing, since the stage waits for a good technique rating. */
   waits?: WhyStep
   /** The stage's sign has shown, and the next one is on offer. */
   offered?: true

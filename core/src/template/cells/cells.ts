@@ -39,7 +39,7 @@ export const cellNames: Record<CellField, string> = {
   sets: 'sets',
   goal: 'reps',
   load: 'load',
-  rir: 'in reserve',
+  rir: 'RIR',
   rest: 'rest',
   tempo: 'tempo',
   perSide: 'each side',
@@ -48,7 +48,7 @@ export const cellNames: Record<CellField, string> = {
   style: 'style',
   bands: 'bands',
   least: 'the fewest sets',
-  stop: 'sign that ends them',
+  stop: 'stop trigger',
   kind: 'part',
   over: 'more than the 1RM',
   fixed: 'fixed here',
@@ -87,7 +87,7 @@ export function parseCell(
     sets: () => wholeCell(typed, 1, limits.sets, 'Sets'),
     goal: () => parseGoal(typed),
     load: () => parseLoad(library, typed, group, slot, template),
-    rir: () => wholeCell(typed, 0, 10, 'Reps in reserve'),
+    rir: () => wholeCell(typed, 0, 10, 'RIR'),
     rest: () => parseRest(typed),
     roundRest: () => parseRest(typed),
     tempo: () =>
@@ -97,12 +97,12 @@ export function parseCell(
     style: () => ofShape(field, typed, `Style: one of ${setStyles.join(', ')}.`),
     bands: () => ofShape(field, text.trim(), 'Bands: their name and number, up to 60 characters.'),
     least: () => wholeCell(typed, 1, group.sets, 'The fewest sets'),
-    stop: () => ofShape(field, text.trim(), 'The sign that ends the sets: up to 80 characters.'),
+    stop: () => ofShape(field, text.trim(), 'What ends the sets: up to 80 characters.'),
     kind: () =>
       ofShape(
         field,
         setKinds.find((one) => one.toLowerCase() === typed) ?? typed,
-        `Part: one of ${setKinds.join(', ')}.`,
+        `Kind: one of ${setKinds.join(', ')}.`,
       ),
     over: () => yesCell(typed, 'More than the 1RM'),
     fixed: () => parseFixed(typed),
@@ -169,13 +169,13 @@ function parseLoad(
   if (/^\d+(?:[.,]\d+)?\s*(?:kg|lb|kilos|pounds)$/.test(typed))
     return {
       error:
-        'A template holds no kilos or pounds: each member’s come from their own maxes. Write a percent, "rule" or "free".',
+        'A template has no kilos or pounds: each member’s loads come from their own maxes. Type a percent, "progression" or "free".',
     }
   const basis = readBasis(library, typed, load, template)
   if (!basis)
     return {
       error:
-        'Load: 75%, 75% TM or 90% 5RM, "rule" or "80% rule", "85% of back squat", 90% top or "top -20kg/40lb", "80% volume" for another day’s load, "effort", "free", or "none".',
+        'Load: 75%, 75% TM or 90% 5RM, "progression" or "80% progression", "85% of back squat", 90% top or "top -20kg/40lb", "80% volume" for another day’s load, "effort", "free", or "none".',
     }
   if ('percent' in basis && basis.percent !== undefined && !percentField().isValidSync(basis.percent)) {
     return { error: `A percent is above 0 and at most 150, not ${basis.percent}.` }
@@ -186,7 +186,7 @@ function parseLoad(
         'More than 100% of the 1RM only in a test, or where the details of the line say that it is meant.',
     }
   if ((basis.of === 'progression' || basis.of === 'role') && !slot.uses.length)
-    return { error: 'This slot follows no progression: give it a percent.' }
+    return { error: 'This exercise uses no progression: give it a percent.' }
   if (basis.of === 'trainingMax' && template.trainingMax === undefined)
     return { error: 'This template states no training max.' }
   return { value: basis }

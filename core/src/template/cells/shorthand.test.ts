@@ -95,7 +95,7 @@ describe('shorthand', () => {
   test.each([
     ['heavy', 'Reps:'],
     ['3 x 8 style odd', 'Style: one of'],
-    ['5 x 5 @ 100 kg', 'holds no kilos'],
+    ['5 x 5 @ 100 kg', 'has no kilos'],
     ['40 x 5', 'Sets'],
     ['5 x 5 @ 400%', 'percent'],
     ['5 x 5 @ 110%', 'More than 100%'],
@@ -105,7 +105,7 @@ describe('shorthand', () => {
     ['3 x AMRAP', '5+ is five and beyond'],
     ['3 x 8 superset', 'Alt + J'],
     ['3 x 8 @ 2-3 RIR', 'one number'],
-    ['3 x 5 linear progression', 'under Rules'],
+    ['3 x 5 linear progression', 'Choose a progression'],
     ['10 x 3 EMOM', 'every 1:00'],
     ['', 'Sets like'],
     [Array.from({ length: 13 }, () => '3 x 8').join(';'), 'At most 12 lines'],

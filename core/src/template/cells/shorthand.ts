@@ -165,8 +165,7 @@ function readPiece(
     const match = found.exec(rest)
     if (!match) continue
     const text = wordFor(field, match)
-    if (text === null)
-      return { fault: 'RPE in whole numbers: 8 means two reps left.', piece: match[0].trim() }
+    if (text === null) return { fault: 'RPE in whole numbers: 8 is 2 RIR.', piece: match[0].trim() }
     said.push([field, text])
     rest = `${rest.slice(0, match.index)} ${rest.slice(match.index + match[0].length)}`
   }

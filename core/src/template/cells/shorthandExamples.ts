@@ -4,13 +4,13 @@ export const shorthandExamples: { typed: string; means: string; say: string }[] 
   {
     typed: '5 sets of 5 3 left @ 75%',
     means: '5 × 5 @ 75% R3',
-    say: 'Of the 1RM, three reps left in reserve.',
+    say: 'Of the 1RM, 3 RIR.',
   },
   { typed: '5*3 85%', means: '5 × 3 @ 85%', say: 'The @ may be left out.' },
   {
     typed: '3x8-10 @ rule R2 rest 90',
-    means: '3 × 8-10 @ by rule R2 rest 1:30',
-    say: 'The load is the rule’s; ninety seconds of rest.',
+    means: '3 × 8-10 @ progression R2 rest 1:30',
+    say: 'The load is the progression’s; 90 seconds of rest.',
   },
   {
     typed: '3x5+ @ 85% TM rest 3 min',
@@ -25,7 +25,7 @@ export const shorthandExamples: { typed: string; means: string; say: string }[] 
   {
     typed: '4x6 rpe 8 @ effort',
     means: '4 × 6 @ by effort R2',
-    say: 'RPE 8 is two reps left; the load is found by effort.',
+    say: 'RPE 8 is 2 RIR; the load is found by effort.',
   },
   {
     typed: '3x10 each side tempo 31x0 @ free',
@@ -44,7 +44,7 @@ export const shorthandExamples: { typed: string; means: string; say: string }[] 
   },
   {
     typed: '1 x 30 in all @ rule',
-    means: '1 × 30 in all @ by rule',
+    means: '1 × 30 in all @ progression',
     say: 'A total, over as many sets as it takes.',
   },
   {
@@ -56,7 +56,7 @@ export const shorthandExamples: { typed: string; means: string; say: string }[] 
   {
     typed: '6x2 @ 60% style speed at least 3, until the bar slows',
     means: '6 × 2 @ 60% style speed at least 3 until the bar slows',
-    say: 'Sets that end when a sign shows.',
+    say: 'Sets that end when a trigger shows.',
   },
   {
     typed: '3x8 rest 30 round 2:00',
@@ -66,7 +66,7 @@ export const shorthandExamples: { typed: string; means: string; say: string }[] 
   {
     typed: '2x3 fixed sets and reps',
     means: '2 × 3 @ free fixed sets and reps',
-    say: 'Stands as it is where a rule would write its own.',
+    say: 'Stays as written where a progression would write its own.',
   },
   {
     typed: '3x5 @ 60% bands 2 green',

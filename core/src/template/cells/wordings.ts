@@ -34,18 +34,15 @@ const wordings: readonly (readonly [RegExp, string])[] = [
 
 /** What may be meant, and cannot be said so: the words, and how it is said. */
 const wanting: readonly (readonly [RegExp, string])[] = [
-  [/\bsuper\s?sets?\b/i, 'Mark the lines and press Alt + J: that joins them to a superset.'],
+  [/\bsuper\s?sets?\b/i, 'Select the lines and press Alt + J: that joins them to a superset.'],
   [
     /(?<!@.*)[x×*]\s*(?:amrap|max|(?:to\s+)?fail(?:ure)?)\b/i,
-    'As many reps as possible: 5+ is five and beyond in the last set; 3 x 8 R0 leaves none in reserve; most reps in 5:00 is against the clock.',
+    'As many reps as possible: 5+ is five and beyond in the last set; 3 x 8 R0 is 0 RIR; most reps in 5:00 is against the clock.',
   ],
+  [/\b\d+\s*-\s*\d+\s*(?:rir|left|in reserve)\b|\brir\s*\d+\s*-\s*\d/i, 'RIR is one number: R2.'],
   [
-    /\b\d+\s*-\s*\d+\s*(?:rir|left|in reserve)\b|\brir\s*\d+\s*-\s*\d/i,
-    'Reps in reserve are one number: R2.',
-  ],
-  [
-    /\b(?:linear|double progression|progression)\b/i,
-    'A rule is given under Rules in the inspector; here its load is "@ rule".',
+    /\blinear\b|\bdouble progression\b|(?<!@.*)\bprogression\b/i,
+    'Choose a progression in the inspector; here its load is "@ progression".',
   ],
   [/\bemom\b/i, 'Every minute: 10 rounds every 1:00.'],
 ]

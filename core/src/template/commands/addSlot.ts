@@ -18,9 +18,9 @@ export const addSlot = defineCommand<{
     const session = draft.sessions[id]
     if (!session) return gone('The session')
     if (draft.slots[slot])
-      return changed((library) => `The slot ${liftName(library, value)}`, 'there already')
+      return changed((library) => `The exercise ${liftName(library, value)}`, 'there already')
     const placed = putIn(session, slot, after, part)
-    if (!placed) return gone('The slot before it')
+    if (!placed) return gone('The exercise before it')
     return withSlot(withSession(draft, id, placed), slot, value)
   },
   check(checker, draft, { slot, session, value }) {

@@ -164,7 +164,7 @@ describe('a command', () => {
         from: Object.values(draft.progressions)[0] ?? null,
         to: null,
       },
-      'no slot that follows it',
+      'no slot that uses it',
     ],
     [
       'parts that lose a slot',
@@ -172,7 +172,7 @@ describe('a command', () => {
       'the same slots as before',
     ],
     [
-      'a light week that raises',
+      'a deload that raises',
       {
         do: 'setDeloads',
         phase: 'one',

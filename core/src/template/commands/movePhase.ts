@@ -8,7 +8,7 @@ export const movePhase = defineCommand<{ do: 'movePhase'; phase: Id; from: Id | 
     const own = draft.phases.find((one) => one.id === id)
     if (!own) return gone('The phase')
     const before = draft.phases[draft.phases.indexOf(own) - 1]?.id ?? null
-    if (before !== from) return changed(`The place of ${own.name}`, 'another')
+    if (before !== from) return changed(`The position of ${own.name}`, 'another')
     const others = { phases: draft.phases.filter((one) => one !== own) }
     const place = placeAfter(others, to)
     if (place === null) return gone('The phase before it')

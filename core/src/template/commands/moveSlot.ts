@@ -12,15 +12,14 @@ export const moveSlot = defineCommand<{ do: 'moveSlot'; slot: Id; from: Spot | n
   do: 'moveSlot',
   apply(draft, { slot, from, to }) {
     const now = spotOf(draft, slot)
-    if (!draft.slots[slot] || now?.session !== from?.session)
-      return gone('The slot at the place where it stood')
+    if (!draft.slots[slot] || now?.session !== from?.session) return gone('The exercise where it was')
     const own = from && draft.sessions[from.session]
     const lifted = own ? withSession(draft, from.session, without(own, slot)) : draft
     if (!to) return lifted
     const target = lifted.sessions[to.session]
     if (!target) return gone('The session')
     const placed = putIn(target, slot, to.after, to.section)
-    return placed ? withSession(lifted, to.session, placed) : gone('The slot before it')
+    return placed ? withSession(lifted, to.session, placed) : gone('The exercise before it')
   },
   check(checker, draft, { from, to }) {
     if (to && from?.session !== to.session) findTooMany(checker, draft, to.session)

@@ -17,7 +17,7 @@ export const removeSession = defineCommand<{ do: 'removeSession'; session: Id; v
     if (slots.length) checker.add(path, 'a session without slots', slots, 'Remove or move them first.')
     const phase = phases.find(({ rotation }) => rotation.includes(id))
     if (phase)
-      checker.add(path, 'a session that no phase has in turn', phase.name, 'Take it out of the phase first.')
+      checker.add(path, 'a session that is in no rotation', phase.name, 'Take it out of the phase first.')
   },
   say: (_library, _draft, { value }) => `Session removed: ${value.name}`,
   inverse: (command) => ({ ...command, do: 'addSession' }),

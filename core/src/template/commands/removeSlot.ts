@@ -17,8 +17,9 @@ export const removeSlot = defineCommand<{
   apply(draft, { slot, session: id, value }) {
     const session = draft.sessions[id]
     const { [slot]: own, ...slots } = draft.slots
-    if (!session || !own) return gone('The slot')
-    if (!same(own, value)) return changed((library) => `The slot ${liftName(library, own)}`, 'something else')
+    if (!session || !own) return gone('The exercise')
+    if (!same(own, value))
+      return changed((library) => `The exercise ${liftName(library, own)}`, 'something else')
     return { ...draft, slots, sessions: { ...draft.sessions, [id]: without(session, slot) } }
   },
   check: () => undefined,

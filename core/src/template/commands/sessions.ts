@@ -13,5 +13,5 @@ export const sessionName = ({ sessions }: Pick<Template, 'sessions'>, id: Id): s
 export function findSameNames(checker: Checker, parts: readonly { name: string }[], path: string): void {
   const names = parts.map(({ name }) => name)
   if (new Set(names).size < names.length)
-    checker.add(path, 'parts of different names', names.join(', '), 'Give each part a name of its own.')
+    checker.add(path, 'sections of different names', names.join(', '), 'Give each section its own name.')
 }

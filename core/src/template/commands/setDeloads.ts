@@ -17,7 +17,7 @@ export const setDeloads = defineCommand<{
   apply(draft, { phase: id, from, to }) {
     const own = draft.phases.find((one) => one.id === id)
     if (!own) return gone('The phase')
-    if (!same(own.deloads, from)) return changed(`The light weeks of ${own.name}`, own.deloads)
+    if (!same(own.deloads, from)) return changed(`The deloads of ${own.name}`, own.deloads)
     return withPhase(draft, own, { ...own, deloads: to })
   },
   check(checker, draft, { phase: id, to }) {
@@ -25,7 +25,7 @@ export const setDeloads = defineCommand<{
     if (!own || !checker.check(phaseShape.pick(['deloads']), { deloads: to ?? null }, '')) return
     to.forEach((one, i) => void readDeload(checker, one, `phases.${id}.deloads[${i}]`, rowWeeks(own)))
   },
-  say: (_, draft, { phase }) => `${phaseName(draft, phase)}: light weeks`,
+  say: (_, draft, { phase }) => `${phaseName(draft, phase)}: deloads`,
   inverse: swapped,
   renew: fromNow(({ phases }, { phase }) => phases.find(({ id }) => id === phase)?.deloads),
 })

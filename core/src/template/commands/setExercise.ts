@@ -10,7 +10,7 @@ export const setExercise = defineCommand<{ do: 'setExercise'; slot: Id; from: Li
   do: 'setExercise',
   apply(draft, { slot: id, from, to }) {
     const slot = draft.slots[id]
-    if (!slot) return gone('The slot')
+    if (!slot) return gone('The exercise')
     const { exercise, variant, ...rest } = slot
     if (exercise !== from.exercise || variant !== from.variant)
       return changed((library) => `The exercise of ${slotName(library, draft, id)}`, exercise)

@@ -17,7 +17,7 @@ const fieldNames = {
   warmUp: 'the warm-up',
   missed: 'what becomes of missed weeks',
   away: 'the way back after weeks away',
-  deloadPolicy: 'when light weeks come',
+  deloadPolicy: 'the deload policy',
   note: 'the note',
 } satisfies Partial<Record<keyof Template, string>>
 

@@ -10,10 +10,10 @@ type Value = Phase[Field] | null
 
 const fieldNames = {
   name: 'name',
-  rotation: 'sessions in turn',
+  rotation: 'session rotation',
   perWeek: 'sessions a week',
   ends: 'end',
-  defaults: 'what its slots inherit',
+  defaults: 'what its exercises inherit',
 } satisfies Partial<Record<keyof Phase, string>>
 
 export const setPhase = defineCommand<{ do: 'setPhase'; phase: Id; field: Field; from: Value; to: Value }>({

@@ -27,10 +27,8 @@ export const setProgression = defineCommand<SetProgression>({
       const follower = Object.values(draft.slots).find(({ uses: follows }) =>
         follows.some(({ progression }) => progression === id),
       )
-      const fix = 'Let the slot follow another first.'
-      return (
-        follower && checker.add(path, 'no slot that follows it', liftName(checker.library, follower), fix)
-      )
+      const fix = 'Let the slot use another first.'
+      return follower && checker.add(path, 'no slot that uses it', liftName(checker.library, follower), fix)
     }
     checker.check(object({ id: idField('a progression’s id').required() }), { id }, path)
     const read = readProgression(checker, to ?? null, path)

@@ -11,7 +11,7 @@ export const setSections = defineCommand<{ do: 'setSections'; session: Id; from:
   apply(draft, { session: id, from, to }) {
     const own = draft.sessions[id]
     if (!own) return gone('The session')
-    if (!same(own.sections, from)) return changed(`The parts of ${own.name}`, 'something else')
+    if (!same(own.sections, from)) return changed(`The sections of ${own.name}`, 'something else')
     return withSession(draft, id, { ...own, sections: to })
   },
   check(checker, { sessions }, { session: id, to }) {
@@ -23,9 +23,9 @@ export const setSections = defineCommand<{ do: 'setSections'; session: Id; from:
     const [was, is] = [slotsOf(own), to.flatMap(({ slots }) => slots)]
     if (!same([...was].sort(), [...is].sort())) checker.add(path, 'the same slots as before', is)
     findSameNames(checker, to, path)
-    if (to.length > limits.sections) checker.add(path, `at most ${limits.sections} parts`, to.length)
+    if (to.length > limits.sections) checker.add(path, `at most ${limits.sections} sections`, to.length)
   },
-  say: (_, draft, { session }) => `${sessionName(draft, session)}: parts changed`,
+  say: (_, draft, { session }) => `${sessionName(draft, session)}: sections changed`,
   inverse: swapped,
   renew: asMeant,
 })

@@ -8,7 +8,7 @@ import { fieldOf, same, withField } from './values.ts'
 type Field = keyof typeof fieldNames
 type Value = string | Defaults | null
 
-const fieldNames = { name: 'name', defaults: 'what its slots inherit' } satisfies Partial<
+const fieldNames = { name: 'name', defaults: 'what its exercises inherit' } satisfies Partial<
   Record<keyof Session, string>
 >
 

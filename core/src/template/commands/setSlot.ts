@@ -11,7 +11,7 @@ export const setSlot = defineCommand<{ do: 'setSlot'; slot: Id; from: Slot; to: 
   do: 'setSlot',
   apply(draft, { slot: id, from, to }) {
     const own = draft.slots[id]
-    if (!own) return gone('The slot')
+    if (!own) return gone('The exercise')
     if (same(own, from)) return withSlot(draft, id, to)
     return changed((library) => slotName(library, draft, id), 'something else')
   },

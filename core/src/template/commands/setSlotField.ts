@@ -13,7 +13,7 @@ type Value = Slot[Field] | null
 const fieldNames = {
   superset: 'superset',
   note: 'note',
-  rotation: 'lifts in turn',
+  rotation: 'exercise rotation',
   circuit: 'circuit',
   capStep: 'the step that caps it',
   counts: 'what it counts for',
@@ -29,7 +29,7 @@ export const setSlotField = defineCommand<{
   do: 'setSlotField',
   apply(draft, { slot: id, field, from, to }) {
     const own = draft.slots[id]
-    if (!own) return gone('The slot')
+    if (!own) return gone('The exercise')
     if (!same(own[field] ?? null, from))
       return changed((library) => `${slotName(library, draft, id)}, ${fieldNames[field]},`, own[field])
     return withSlot(draft, id, withField(own, field, to))

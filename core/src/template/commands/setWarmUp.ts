@@ -13,7 +13,7 @@ export const setWarmUp = defineCommand<{ do: 'setWarmUp'; slot: Id; from: SlotWa
   do: 'setWarmUp',
   apply(draft, { slot: id, from, to }) {
     const slot = draft.slots[id]
-    if (!slot) return gone('The slot')
+    if (!slot) return gone('The exercise')
     if (!same(slot.warmUp ?? null, from))
       return changed((library) => `The warm-up of ${slotName(library, draft, id)}`, slot.warmUp)
     return withSlot(draft, id, withField(slot, 'warmUp', to))

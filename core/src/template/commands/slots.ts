@@ -71,7 +71,7 @@ export function checkSlot(checker: Checker, draft: Template, id: Id, value: Slot
   checker.check(object({ id: idField('a slot’s id').required() }), { id }, path)
   const slot = readSlot(checker, value, path, draft.phases)
   if (!slot) return undefined
-  const expected = 'a slot written out in full, with "follows", "by" and a row for each week'
+  const expected = 'a slot written out in full, with "uses", "by" and a row for each week'
   if (!same(slot, value)) checker.add(path, expected, value)
   findOverMax(checker, draft, slot, path)
   findSlotEnds(checker, draft, slot, path)

@@ -39,7 +39,7 @@ describe('what changed between two versions', () => {
       'Bench press (Session A): removed; what was logged in it stays',
     ])
   })
-  test('is the head, phases, light weeks, order and tracks as well', () => {
+  test('is the head, phases, deloads, order and tracks as well', () => {
     const before = version('a-track-on-running-and-new-progressions')
     const after = change(before, (copy) => {
       copy.missed = 'drop'
@@ -54,7 +54,7 @@ describe('what changed between two versions', () => {
       'Missed weeks: hold → drop',
       'First, weeks: 2 → 3',
       'First, sessions a week: 1 → 2',
-      'First, light weeks: new: week 3: load −10%',
+      'First, deloads: new: week 3: load −10%',
       'Session A, order: Back squat, Bench press, Dumbbell curl → Dumbbell curl, Bench press, Back squat',
       'Track Lighter: no more: everywhere: load −10%',
       'Track More days: removed',

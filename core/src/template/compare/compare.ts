@@ -48,7 +48,7 @@ function compareHead(library: Library, before: Template, after: Template): Diffe
     'Missed weeks': ({ missed }) => missed,
     'After an absence': ({ away }) => (away ? `of ${away.weeks} weeks, load ${away.back}%` : 'as written'),
     Rounding: ({ rounding }) => rounding,
-    'Light weeks': ({ deloadPolicy: deloadPolicy = 'both' }) => deloadPolicy,
+    Deloads: ({ deloadPolicy: deloadPolicy = 'both' }) => deloadPolicy,
     'Warm-up': ({ warmUp }) => sayWarmUp(warmUp),
   }
   return Object.entries(said).flatMap(([where, say]) => changed(where, say(before), say(after)))
@@ -78,9 +78,9 @@ function comparePhases(library: Library, before: Template, after: Template): Dif
       ...changed(`${where}, sessions a week`, String(was.perWeek), String(is.perWeek)),
       ...changed(`${where}, inherited`, sayDefaults(was), sayDefaults(is)),
       ...changed(`${where}, ends`, was.ends ?? 'with its weeks', is.ends ?? 'with its weeks'),
-      ...changed(`${where}, sessions in turn`, rotation(before, was), rotation(after, is)),
+      ...changed(`${where}, session rotation`, rotation(before, was), rotation(after, is)),
       ...compareLists(
-        `${where}, light weeks`,
+        `${where}, deloads`,
         was.deloads.map(sayIn(library, before)),
         is.deloads.map(sayIn(library, after)),
       ),
@@ -229,7 +229,7 @@ function compareProgressions(library: Library, before: Template, after: Template
 export const sayProgression = ({ stages, inPhases = [] }: Progression): string =>
   [
     ...stages.map(({ rule, params, until, offers, waits }) => {
-      const wait = waits ? ' It waits for a good technique mark.' : ''
+      const wait = waits ? ' A hit needs a good technique rating to count.' : ''
       const sentence = ruleOf[rule].sentence(params) + wait
       const goes = offers ? 'the next is offered:' : 'the lift goes on to:'
       return until ? `${sentence} ${capital(triggerOf[until.trigger].sentence(until))}, ${goes}` : sentence
@@ -243,7 +243,7 @@ export const sayTurns = (library: Library, { rotation: turns }: Pick<Slot, 'rota
   const what = { week: 'week', day: 'day of the week', phase: 'phase' }[turns.by]
   const every =
     turns.every === 1 ? `every ${what}` : `every ${turns.every} ${what.replace(/^(week|day|phase)/, '$1s')}`
-  return `in turn with ${turns.with.map((lift) => liftName(library, lift)).join(', ')}, ${every}`
+  return `alternates with ${turns.with.map((lift) => liftName(library, lift)).join(', ')}, ${every}`
 }
 
 const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1)

@@ -5,7 +5,7 @@ import { progressionName } from '../commands/progressions.ts'
 import { slotName } from './sayAdjustment.ts'
 import type { Template } from '../types.ts'
 
-/** A fault of a template with its place in the writer's words: "Back squat (Session A), Base, week 2, load: expected …". */
+/** A fault of a template with its place in the writer's words: "Back squat (Session A), Base, week 2, load: expected…". */
 export const sayIssue = (library: Library, template: Template, issue: Issue): string =>
   formatIssue({ ...issue, path: sayPlace(library, template, issue.path) })
 

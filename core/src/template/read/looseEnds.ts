@@ -28,7 +28,7 @@ export function findLooseEnds(checker: Checker, template: Template): void {
   )
   for (const [id, progression] of Object.entries(template.progressions)) {
     const path = at('progressions', id)
-    if (!followed.has(id)) checker.add(path, 'a progression that some slot follows', id, 'Remove it.')
+    if (!followed.has(id)) checker.add(path, 'a progression that some slot uses', id, 'Remove it.')
     findRules(checker, template, progression, path)
   }
   findCircles(checker, template)
@@ -122,7 +122,7 @@ function findTurns(checker: Checker, { slots }: Template, part: Section, path: s
     for (const { load } of Object.values(slots[id]?.rows ?? {}).flat(2)) {
       const { slot: other } = sourceOf[load.of].reads?.(load) ?? {}
       if (other === undefined || other === id || !part.slots.includes(other)) continue
-      const fix = 'Take the turns away, or base the load on something else.'
+      const fix = 'Remove the rotation, or base the load on something else.'
       return checker.add(at(path, 'rotation'), 'slots whose loads do not read one another', id, fix)
     }
 }
@@ -168,7 +168,7 @@ export function findRules(
         at(place, 'phase'),
         'one rule for the progression in a phase',
         phase,
-        'Two rules cannot both have a lift: keep one of them.',
+        'Two progressions cannot both write a lift: keep one of them.',
       )
     if (scopeOf(rule) !== scope)
       checker.add(at(place, 'rule'), `a rule of one ${scope}, like the first stage`, rule)
@@ -186,7 +186,7 @@ function findOrder(checker: Checker, { sessions, slots }: Template, id: Id, slot
     if (other === undefined || !slots[other] || !order.includes(id)) continue
     const place = order.indexOf(other)
     if (place >= 0 && place < order.indexOf(id)) continue
-    checker.add(at('slots', id), 'the slot that its load follows before it in the session', other)
+    checker.add(at('slots', id), 'the slot that its load reads before it in the session', other)
     return
   }
 }

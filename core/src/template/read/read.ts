@@ -258,7 +258,7 @@ export function readRows(
 
 export function readRow(checker: Checker, value: unknown, path: string): SetPrescription[] {
   if (!Array.isArray(value) || value.length < 1 || value.length > limits.prescriptions) {
-    checker.add(path, `a list of 1 to ${limits.prescriptions} groups of sets`, value)
+    checker.add(path, `a list of 1 to ${limits.prescriptions} set prescriptions`, value)
     return []
   }
   const ids = new Set<Id>()
@@ -301,8 +301,8 @@ export function readProgression(checker: Checker, value: unknown, path: string):
     const isLast = i === pieces.length - 1
     if (isLast !== (stage.until === undefined)) {
       const expected = isLast
-        ? 'no sign: the last stage goes on'
-        : 'the sign that ends it: two rules cannot both have a lift'
+        ? 'no trigger: the last stage goes on'
+        : 'the trigger that ends it: two progressions cannot both have a lift'
       checker.add(at(place, 'until'), expected, stage.until)
       return []
     }

@@ -10,7 +10,7 @@ import { at, type Checker } from '../../parsing/index.ts'
 import { readKind } from './readKind.ts'
 import { adjustmentShape, whereShape } from './shape.ts'
 
-/** A change and where it acts, of a track, a light week or a member. */
+/** A change and where it acts, of a track, a deload or a member. */
 export function readAdjustment(checker: Checker, value: unknown, path: string): Adjustment | undefined {
   const piece = checker.check(adjustmentShape, value, path)
   if (!piece) return undefined
@@ -19,7 +19,7 @@ export function readAdjustment(checker: Checker, value: unknown, path: string): 
   return change && where && { id: piece.id, do: change, where }
 }
 
-/** A light week's: it lowers something, raises nothing, and says in which weeks of the phase. */
+/** A deload's: it lowers something, raises nothing, and says in which weeks of the phase. */
 export function readDeload(
   checker: Checker,
   value: unknown,
@@ -30,11 +30,11 @@ export function readDeload(
   if (!deload) return undefined
   if (!changeOf[deload.do.kind].lightens(deload.do)) {
     const expected = 'a change that lowers something and raises nothing'
-    checker.add(at(path, 'do'), expected, deload.do, 'A light week is never heavier.')
+    checker.add(at(path, 'do'), expected, deload.do, 'A deload is never heavier than its week.')
   }
   const where = at(path, 'where')
   if (!deload.where.weeks && !deload.where.toTest)
-    checker.add(at(where, 'weeks'), 'the weeks of the phase that are light', undefined, 'Add it.')
+    checker.add(at(where, 'weeks'), 'the deload weeks of the phase', undefined, 'Add it.')
   deload.where.weeks?.forEach((week, i) => {
     if (week > weeks) checker.add(at(at(where, 'weeks'), i), `a week of this phase, 1 to ${weeks}`, week)
   })

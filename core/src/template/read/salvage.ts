@@ -13,7 +13,7 @@ type Json = Record<string, unknown>
 
 /**
  * Reads a file and, where it has faults, reads it again without the pieces that hold them: a key that is unknown, a slot, a track, a
- * progression, a light week. What a template cannot be without is never made up: then nothing is kept.
+ * progression, a deload. What a template cannot be without is never made up: then nothing is kept.
  */
 export function salvageTemplate(given: unknown, library: Library = {}): Salvaged {
   const salvaged = salvage(upgradeTemplate(given), library)

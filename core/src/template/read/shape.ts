@@ -61,7 +61,7 @@ const tempoField = () =>
 
 /** What a group may inherit. */
 const inherited = {
-  rir: wholeField('reps in reserve', 0, 10),
+  rir: wholeField('RIR', 0, 10),
   rest: wholeField('seconds of rest', 0, 1800),
   tempo: tempoField(),
 }
@@ -122,7 +122,7 @@ export const phaseShape = strictObject({
     .of(idField())
     .required(),
   perWeek: wholeField('sessions a week', 1, 14).required(),
-  deloads: listField('light-week adjustments', limits.deload, 0),
+  deloads: listField('deload adjustments', limits.deload, 0),
   ends: choiceField(['test day']),
   defaults: defaultsField(),
 })
@@ -132,7 +132,7 @@ export const weeksField = () => wholeField('weeks', 1, limits.weeks).required()
 export const untilShape = strictObject({
   least: wholeField('the least weeks', 1, limits.weeks).required(),
   most: wholeField('the most weeks', 1, limits.weeks).required(),
-  until: laterField('a sign and the progression that shows it').required(),
+  until: laterField('a trigger and the progression that it watches').required(),
 }).test('fits', '"most" at least as many as "least"', ({ least, most }) => most >= least)
 
 export const trackShape = strictObject({
@@ -168,15 +168,15 @@ export const sessionShape = strictObject({
 })
 
 export const sectionShape = strictObject({
-  name: textField('the part’s name', 60).required(),
+  name: textField('the section’s name', 60).required(),
   minutes: wholeField('minutes', 1, 240),
   slots: listField('slot ids in order', limits.slots, 0).of(idField()).required(),
   rotation: strictObject({
     by: choiceField(['week', 'day']).required(),
-    every: wholeField('weeks, or places, between turns', 1, 26).required(),
+    every: wholeField('weeks, or days, between changes', 1, 26).required(),
   })
     .default(undefined)
-    .meta({ expected: 'turns of its slots like {"by": "week", "every": 3}' }),
+    .meta({ expected: 'a rotation of its slots like {"by": "week", "every": 3}' }),
 })
 
 export const slotShape = strictObject({
@@ -184,7 +184,7 @@ export const slotShape = strictObject({
   variant: textField('a variant', 60),
   superset: textField('the letter of a superset', 2),
   note: textField('a note', 500),
-  uses: listField('progressions that the slot follows', 4, 0).of(
+  uses: listField('progressions that the slot uses', 4, 0).of(
     strictObject({
       progression: idField('a progression’s id').required(),
       role: mixed<string | { byDay: string[] }>(isRole).meta({
@@ -204,12 +204,12 @@ export const slotShape = strictObject({
     }),
   ),
   rotation: strictObject({
-    with: listField('lifts that take the slot in turn', 6).of(liftField().required()).required(),
+    with: listField('lifts that alternate with the slot’s own', 6).of(liftField().required()).required(),
     by: choiceField(rotationClocks).required(),
-    every: wholeField('weeks, places or phases between turns', 1, 26).required(),
+    every: wholeField('weeks, days or phases between changes', 1, 26).required(),
   })
     .default(undefined)
-    .meta({ expected: 'turns like {"with": [{"exercise": "frontSquat"}], "by": "week", "every": 3}' }),
+    .meta({ expected: 'a rotation like {"with": [{"exercise": "frontSquat"}], "by": "week", "every": 3}' }),
   by: choiceField(rowClocks),
   circuit: strictObject({
     name: textField('the circuit’s name', 80).required(),
@@ -246,7 +246,7 @@ export const setPrescriptionShape = strictObject({
   kind: choiceField(setKinds),
   over: trueField('true, where more than the 1RM is meant'),
   ...inherited,
-  fixed: listField('what stands as it is written where a rule would write its own', fixable.length).of(
+  fixed: listField('what stays as written where a progression would write its own', fixable.length).of(
     choiceField(fixable).required(),
   ),
   roundRest: wholeField('seconds of rest after the round', 0, 1800),
@@ -259,8 +259,8 @@ export const setPrescriptionShape = strictObject({
     .meta({ expected: 'another way like {"percent": 50, "say": "in a 10 kg vest"}' }),
   style: choiceField(setStyles),
   bands: textField('bands or chains, by name and number', 60),
-  least: wholeField('the fewest sets before the sign may end them', 1, limits.sets),
-  stop: textField('the sign that ends the sets', 80),
+  least: wholeField('the fewest sets before the trigger may end them', 1, limits.sets),
+  stop: textField('the trigger that ends the sets', 80),
 }).test('fits', '"least" and "stop" together, and no more least than sets', ({ sets, least, stop }) =>
   least === undefined ? stop === undefined : stop !== undefined && least <= sets,
 )
@@ -280,8 +280,10 @@ export const stageShape = strictObject({
   id: idField('the stage’s id').required(),
   rule: laterField('a rule').required(),
   params: laterField('the rule’s parameters').required(),
-  until: laterField('the sign that hands the lift over to the next stage'),
-  offers: trueField('true, where the sign offers the next stage and does not hand the lift over by itself'),
+  until: laterField('the trigger that hands the lift over to the next stage'),
+  offers: trueField(
+    'true, where the trigger offers the next stage and does not hand the lift over by itself',
+  ),
   waits: choiceField(['technique']),
 })
 

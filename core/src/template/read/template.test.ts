@@ -82,9 +82,9 @@ describe('reading a template', () => {
       'expected one of bodyWeight, effort, free, lastTime, max, none, otherMax, progression, repMax, role, tonnage, topSet, trainingMax; got "moon".',
     ],
     ['no training max', 'trainingMax', undefined, 'expected a template with "trainingMax"'],
-    ['a light week that is heavier', 'phases.0.deloads.0.do.by', 5, 'A light week is never heavier.'],
+    ['a deload that is heavier', 'phases.0.deloads.0.do.by', 5, 'A deload is never heavier than its week.'],
     [
-      'a light week after the end',
+      'a deload after the end',
       'phases.0.deloads.0.where.weeks',
       [9],
       'expected a week of this phase, 1 to 4; got 9.',
@@ -209,7 +209,7 @@ describe('a cell', () => {
     ['90% top', { of: 'topSet', percent: 90 }],
     ['top -20kg/40lb', { of: 'topSet', drop: { kg: 20, lb: 40 } }],
     ['82,5% 1RM', { of: 'max', percent: 82.5 }],
-    ['by rule', { of: 'progression' }],
+    ['by progression', { of: 'progression' }],
     ['85% of back squat', { of: 'otherMax', exercise: 'backSquat', percent: 85 }],
     ['effort', { of: 'effort' }],
   ])('load of a light day reads "%s"', (text, value) =>

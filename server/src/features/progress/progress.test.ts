@@ -44,7 +44,7 @@ describe('progress', () => {
     await elsewhere.get(`${path}/progress?today=${day}`).expect(404)
   })
 
-  test('takes what was said: an event, a goal, a light spell with its return, a trial and its decision', async () => {
+  test('takes what was said: an event, a goal, a deload with its return, a trial and its decision', async () => {
     await give({ kind: 'event', what: 'trip', on: '2026-03-20', to: '2026-03-24' }).expect(200)
     await give({
       kind: 'goal',

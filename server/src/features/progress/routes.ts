@@ -1,7 +1,7 @@
 import { routes, type Route } from '../../http/route.ts'
 import { giveFact, progress, takeBack } from './service.ts'
 
-/** How a member does, and what they or their writer say of them: check-ins, events, light spells, goals, trials, answers to advice. */
+/** How a member does, and what they or their writer say of them: check-ins, events, deloads, goals, trials, answers to advice. */
 export const progressRoutes: Route[] = [
   ...routes(['get /me/progress', 'get /members/:id/progress'], ({ inMember, query }) =>
     inMember((scope) => progress(scope, query.today)),

@@ -222,7 +222,7 @@ function Machines({ unit, machines, onChange }: MachinesProps) {
           }
           className="h-11 justify-self-start rounded-md border border-edge bg-sheet px-3"
         >
-          <ExerciseOptions title="Add a machine …" fits={isLeft} />
+          <ExerciseOptions title="Add a machine…" fits={isLeft} />
         </select>
       )}
     </fieldset>

@@ -15,7 +15,7 @@ export default function LocationsPage() {
   const [name, setName] = useState('')
   const [fault, setFault] = useState<string>()
   const [add, { isLoading: isAdding }] = api.useAddLocationMutation()
-  if (isLoading) return <p className="p-6 text-bark">Loading …</p>
+  if (isLoading) return <p className="p-6 text-bark">Loading…</p>
   if (!data)
     return (
       <main className="p-6">

@@ -14,7 +14,7 @@ export default function OwnEquipmentPage() {
   const { data, error, isLoading, refetch } = api.useOwnEquipmentQuery(today())
   const [choose, { isLoading: isChoosing }] = api.useChooseSettingMutation()
   const [equip, { isLoading: isSaving, error: fault }] = api.useEquipOwnMutation()
-  if (isLoading) return <p className="p-6 text-bark">Loading …</p>
+  if (isLoading) return <p className="p-6 text-bark">Loading…</p>
   if (!data)
     return (
       <main className="p-6">
@@ -41,7 +41,7 @@ export default function OwnEquipmentPage() {
           hint={home && sayHas(home.has)}
           onChange={(event) => void set({ home: event.target.value })}
         >
-          {!home && <option value={data.home}>no place of the gym</option>}
+          {!home && <option value={data.home}>not at the gym</option>}
           {data.locations.map(({ id, name }) => (
             <option key={id} value={id}>
               {name}

@@ -42,7 +42,7 @@ export function BringIn({ isOpen, onClose, table }: Props) {
         setSent(null)
         dispatch(api.util.invalidateTags(['Training']))
         return setFault(
-          `${done} of ${rows.length} were stored. ${sayError(answer.error)} Bring the sheet in again: what is stored is passed over.`,
+          `${done} of ${rows.length} were stored. ${sayError(answer.error)} Import the spreadsheet again: rows that are stored are skipped.`,
         )
       }
     }
@@ -85,7 +85,7 @@ export function BringIn({ isOpen, onClose, table }: Props) {
         />
       </label>
       <div aria-live="polite" className="mt-4">
-        {reading.state === 'reading' && <p>Reading … {reading.lines.toLocaleString('en')} lines so far.</p>}
+        {reading.state === 'reading' && <p>Reading… {reading.lines.toLocaleString('en')} lines so far.</p>}
         {reading.state === 'read' && (
           <>
             <Understood reading={reading.reading} table={table} />
@@ -100,7 +100,7 @@ export function BringIn({ isOpen, onClose, table }: Props) {
               onClick={() => void store(reading.reading.rows)}
             >
               {sent
-                ? `Storing … ${sent.done} of ${sent.of}`
+                ? `Storing… ${sent.done} of ${sent.of}`
                 : `Store ${reading.reading.rows.length.toLocaleString('en')} ${reading.reading.rows.length === 1 ? 'max' : 'maxes'}`}
             </Button>
           </>

@@ -76,7 +76,7 @@ export function GiveMax({ unit, exercise, member, body }: Props) {
       </SelectField>
       <Field
         label="Variant, if it is one"
-        placeholder="paused, to a box …"
+        placeholder="paused, to a box…"
         value={typed.variant}
         error={faults.variant}
         onChange={(event) => put({ variant: event.target.value })}

@@ -22,7 +22,7 @@ export default function MaxTablePage() {
   const [wanted, setWanted] = useState('')
   const [shown, setShown] = useState(atOnce)
   const lifts = useMemo(() => liftsOf(library, data), [library, data])
-  if (isLoading) return <p className="p-6 text-bark">Loading …</p>
+  if (isLoading) return <p className="p-6 text-bark">Loading…</p>
   if (!data) {
     return (
       <main className="p-6">
@@ -45,10 +45,10 @@ export default function MaxTablePage() {
           className="h-11 rounded-md border border-edge bg-sheet px-3"
         />
         <Button look="plain" className="min-h-11" onClick={() => setBringing(true)}>
-          Bring in from a sheet
+          Import from a spreadsheet
         </Button>
         <Button look="plain" className="min-h-11" onClick={() => saveSheet(library, data)}>
-          Save as a sheet
+          Export as CSV
         </Button>
       </header>
       <p className="mt-1 text-bark">

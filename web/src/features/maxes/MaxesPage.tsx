@@ -14,7 +14,7 @@ export default function MaxesPage() {
   const { data, error, isLoading, refetch } = api.useMaxesQuery({ day: today(), member })
   const { data: members } = api.useMembersQuery(undefined, { skip: member === undefined })
   const [search] = useSearchParams()
-  if (isLoading) return <p className="p-6 text-bark">Loading …</p>
+  if (isLoading) return <p className="p-6 text-bark">Loading…</p>
   if (!data) {
     return (
       <main className="mx-auto max-w-lg p-6">

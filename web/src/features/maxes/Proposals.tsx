@@ -27,7 +27,7 @@ export function Proposals({ proposals, member }: { proposals: ProposedMax[]; mem
   }
   return (
     <>
-      <h2 className="mt-8 text-xl">To accept, or leave</h2>
+      <h2 className="mt-8 text-xl">Estimated maxes to accept</h2>
       <p className="text-sm text-bark">
         Estimates from training by {formulaOf[defaultFormula].title}, and tests below the max in force. They
         change no load until you accept them.

@@ -19,7 +19,7 @@ export default function MembersPage() {
           loads, open a template and choose them there.
         </p>
       )}
-      {isLoading && <p className="mt-6 text-bark">Loading …</p>}
+      {isLoading && <p className="mt-6 text-bark">Loading…</p>}
       {error && (
         <p role="alert" className="mt-6">
           {sayError(error)}{' '}

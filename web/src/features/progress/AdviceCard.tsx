@@ -14,7 +14,7 @@ type Props = {
   phase?: string
 }
 
-const sureWords = { likely: 'likely', possible: 'possible', weak: 'a weak sign' }
+const sureWords = { likely: 'likely', possible: 'possible', weak: 'weak evidence' }
 
 /** What the advisor says of a program, what it goes by, and how sure it is; it changes nothing until it is accepted. */
 export function AdviceCard({ program, isOnly, taken, member }: Props) {
@@ -76,9 +76,9 @@ export function AdviceCard({ program, isOnly, taken, member }: Props) {
 }
 
 const policyWords: Record<Program['policy'], string> = {
-  planned: 'This program goes by its planned light weeks alone.',
-  reactive: 'This program takes light weeks as members are.',
-  both: 'This program has both, planned ones and these.',
+  planned: 'This program uses planned deloads only.',
+  reactive: 'This program uses reactive deloads: they come when a member needs one.',
+  both: 'This program uses planned and reactive deloads.',
 }
 
 type Action = { label: string; done: string; facts: ({ kind: string } & Record<string, unknown>)[] }
@@ -90,8 +90,8 @@ function actionFor({ answer, suggest }: Advice, { phase }: Program): Action | nu
     case 'deload':
     case 'partialDeload':
       return {
-        label: 'Make the next week light',
-        done: 'The next week that begins is light.',
+        label: 'Make the next week a deload',
+        done: 'The next week is a deload.',
         facts: [
           {
             kind: 'deload',
@@ -106,19 +106,19 @@ function actionFor({ answer, suggest }: Advice, { phase }: Program): Action | nu
     case 'skipPlanned':
       return {
         label: 'Train on',
-        done: 'The next planned light week is trained as it is written.',
+        done: 'The next planned deload is trained as a normal week.',
         facts: [{ kind: 'skipDeload' }],
       }
     case 'nextBlock':
       return {
-        label: 'Open the next block',
-        done: 'The next block begins with the next week.',
+        label: 'Start the next phase',
+        done: 'The next phase starts with the next week.',
         facts: phase ? [{ kind: 'nextPhase', phase }] : [],
       }
     case 'lowerVolume':
       return {
-        label: 'A fifth fewer sets from here',
-        done: 'A fifth fewer sets from the next session, until you take it back.',
+        label: 'Cut sets by 20%',
+        done: '20% fewer sets from the next session, until you undo this.',
         facts: [
           {
             kind: 'adjust',

@@ -12,7 +12,7 @@ import { useGive } from './useGive.ts'
 
 type Props = { view: ProgressView; member?: string }
 
-/** What lies ahead: events on the calendar, and light spells of the member's own with their return. */
+/** What lies ahead: events on the calendar, and deloads of the member's own with their return. */
 export function Ahead({ view, member }: Props) {
   const { takeBack, isBusy } = useGive(member)
   return (
@@ -31,7 +31,7 @@ export function Ahead({ view, member }: Props) {
         {view.spells.map(({ id, weeks, back, reason, says }) => (
           <Entry key={id} isBusy={isBusy} onTakeBack={() => void takeBack(id)}>
             {reason ? `${capital(reason)}: ` : ''}
-            {weeks === 1 ? 'a light week' : `${weeks} light weeks`}{' '}
+            {weeks === 1 ? 'a deload' : `${weeks} deloads`}{' '}
             <span className="text-sm text-bark">
               {says};{' '}
               {back.length
@@ -107,13 +107,7 @@ function EventForm({ member }: { member?: string }) {
     if (await give(fact, 'On the calendar.')) setTyped({ ...typed, name: '', to: '' })
   }
   return (
-    <SayForm
-      title="Put an event on the calendar"
-      className="mt-2"
-      submit="Save the event"
-      isBusy={isBusy}
-      onSubmit={save}
-    >
+    <SayForm title="Add an event" className="mt-2" submit="Save the event" isBusy={isBusy} onSubmit={save}>
       <SelectField
         label="What"
         value={typed.what}
@@ -156,18 +150,18 @@ function MostSetsForm({ mostSets, member }: { mostSets: ProgressView['mostSets']
   const save = async () => {
     const sets = typed.sets.trim() ? Number(typed.sets) : null
     if (sets !== null && !(Number.isInteger(sets) && sets >= 1 && sets <= 60))
-      return setFault('Whole sets, 1 to 60, or nothing for no ceiling.')
+      return setFault('Whole sets, 1 to 60; empty for no limit.')
     setFault(undefined)
     await give(
       { kind: 'mostSets', muscle: typed.muscle, sets },
-      sets === null ? 'No ceiling.' : 'The ceiling is set.',
+      sets === null ? 'Limit removed.' : 'Limit saved.',
     )
   }
   return (
     <SayForm
-      title={set.length ? `At most so many sets a week: ${set.join(', ')}` : 'Set a ceiling on weekly sets'}
+      title={set.length ? `Weekly set limits: ${set.join(', ')}` : 'Limit weekly sets'}
       className="mt-1"
-      submit="Set the ceiling"
+      submit="Set the limit"
       isBusy={isBusy}
       onSubmit={save}
     >
@@ -183,7 +177,7 @@ function MostSetsForm({ mostSets, member }: { mostSets: ProgressView['mostSets']
       <Field
         label="Hard sets a week, at most"
         inputMode="numeric"
-        hint="Programs that count a muscle’s week keep below it."
+        hint="Progressions that count weekly sets of a muscle stay within the limit."
         value={typed.sets}
         error={fault}
         onChange={(event) => setTyped({ ...typed, sets: event.target.value })}
@@ -220,16 +214,10 @@ function SpellForm({ member }: { member?: string }) {
         back: returns[Number(typed.back)]?.[1] ?? [],
         reason: typed.reason,
       },
-      'It begins with the next week.',
+      'The deload starts with the next week.',
     )
   return (
-    <SayForm
-      title="Ask for a light spell"
-      className="mt-1"
-      submit="Ask for it"
-      isBusy={isBusy}
-      onSubmit={save}
-    >
+    <SayForm title="Request a deload" className="mt-1" submit="Ask for it" isBusy={isBusy} onSubmit={save}>
       <SelectField
         label="Why"
         value={typed.reason}

@@ -33,19 +33,19 @@ export function CheckIn({ view: { checkIn, about }, member }: Props) {
       </p>
       <div className="mt-2 grid gap-1">
         <Choice
-          label="Sleep, 5 is good"
+          label="Sleep (1 poor, 5 good)"
           value={String(said.sleep ?? '') as string}
           choices={scale}
           onChange={(value) => setSaid({ ...said, sleep: number(value) })}
         />
         <Choice
-          label="Mood, 5 is good"
+          label="Mood (1 poor, 5 good)"
           value={String(said.mood ?? '')}
           choices={scale}
           onChange={(value) => setSaid({ ...said, mood: number(value) })}
         />
         <Choice
-          label="Freshness, 1 is worn out"
+          label="Freshness (1 worn out, 5 fresh)"
           value={String(said.freshness ?? '')}
           choices={scale}
           onChange={(value) => setSaid({ ...said, freshness: number(value) })}
@@ -112,7 +112,7 @@ const aboutWords = {
   stress: 'A stressful time',
 } as const
 
-/** Optional facts that make a light week come a little sooner; withheld, they count for nothing. */
+/** Optional facts that make a deload come a little sooner; withheld, they count for nothing. */
 function About({ about, member }: { about: ProgressView['about']; member?: string }) {
   const { give, isBusy } = useGive(member)
   return (

@@ -84,8 +84,8 @@ const verdicts: Record<Target['verdict'], string> = {
   missed: 'Not reached by then.',
   'already there': 'No more than was estimated when it was set: set a higher one.',
   'on course': 'On course.',
-  'within reach': 'Within what might be, but above what the past weeks point to.',
-  'out of reach': 'Out of what the past weeks point to: give it more time, or lower it.',
+  'within reach': 'Possible, but more than the past weeks point to.',
+  'out of reach': 'More than the past weeks point to: give the goal more time, or lower it.',
   'cannot tell':
     'Too little to tell: it takes four days of training over two weeks, and a day no more than twelve weeks ahead.',
 }
@@ -117,7 +117,7 @@ function SayTarget({ target, unit, isBusy, onGiveUp }: TargetProps) {
         look="quiet"
         className="-ml-3.5 min-h-11"
         disabled={isBusy}
-        aria-label={`Give it up: ${formatLoad(to)}${sayUntil(target)}`}
+        aria-label={`Delete the goal: ${formatLoad(to)}${sayUntil(target)}`}
         onClick={onGiveUp}
       >
         Give it up
@@ -129,7 +129,7 @@ function SayTarget({ target, unit, isBusy, onGiveUp }: TargetProps) {
 function sayUntil({ goal, block }: Target): string {
   if (block)
     return ` by the end of ${block.name}, ${block.ends < today() ? '' : 'about '}${formatDay(block.ends)}`
-  if (goal.block) return ' in a block that is no longer planned'
+  if (goal.block) return ' in a phase that is no longer planned'
   return goal.by ? ` by ${formatDay(goal.by)}` : ''
 }
 

@@ -19,7 +19,7 @@ export default function ProgressPage() {
     { refetchOnMountOrArgChange: true },
   )
   const { data: members } = api.useMembersQuery(undefined, { skip: member === undefined })
-  if (isLoading) return <p className="p-6 text-bark">Loading …</p>
+  if (isLoading) return <p className="p-6 text-bark">Loading…</p>
   if (!data) {
     return (
       <main className="mx-auto max-w-lg p-6">
@@ -49,9 +49,7 @@ export default function ProgressPage() {
           member={member}
         />
       ))}
-      {data.programs.length === 0 && (
-        <p className="text-bark">On no program yet: there is nothing to advise on.</p>
-      )}
+      {data.programs.length === 0 && <p className="text-bark">No program yet, so no advice.</p>}
       {data.offers.length > 0 && <Offers offers={data.offers} member={member} />}
       <div className="grid content-start gap-6 md:grid-cols-2">
         <CheckIn view={data} member={member} />
@@ -65,7 +63,7 @@ export default function ProgressPage() {
           </p>
         ))}
         {data.lifts.length === 0 && (
-          <p className="mt-1 text-bark">Nothing has been logged that tells of a max yet.</p>
+          <p className="mt-1 text-bark">No logged set gives an estimated max yet.</p>
         )}
         <div className="mt-2 grid gap-4 md:grid-cols-2">
           {data.lifts.map((line) => (

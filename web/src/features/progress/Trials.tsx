@@ -171,9 +171,9 @@ function TrialForm({ view, member }: Props) {
         />
         {(
           [
-            ['firstFrom', 'First spell, from'],
+            ['firstFrom', 'First test period, from'],
             ['firstTo', 'to'],
-            ['secondFrom', 'Second spell, from'],
+            ['secondFrom', 'Second test period, from'],
             ['secondTo', 'to'],
           ] as const
         ).map(([key, label]) => (
@@ -205,9 +205,7 @@ function TrialForm({ view, member }: Props) {
           </div>
         </fieldset>
         {!lifts.length && (
-          <p className="col-span-2 text-sm text-bark">
-            Tick one lift at least that the spells are judged by.
-          </p>
+          <p className="col-span-2 text-sm text-bark">Tick at least one lift to judge the test periods by.</p>
         )}
         <Button type="submit" look="plain" className="col-span-2 min-h-11" disabled={isBusy || !lifts.length}>
           Set the trial

@@ -50,7 +50,7 @@ export default function EditorPage() {
       </main>
     )
   }
-  if (!isOpen || !data) return <p className="p-6 text-bark">Loading …</p>
+  if (!isOpen || !data) return <p className="p-6 text-bark">Loading…</p>
   return <Workbench id={id} seat={seat} isPublished={data.versions.length > 0} />
 }
 

@@ -105,12 +105,12 @@ export const TrackPicker = memo(function TrackPicker({ draft, track, laid, onCho
       </label>
       <Popover.Root>
         <Popover.Trigger className="min-h-9 underline underline-offset-4 hover:text-leaf">
-          Laid over the strip{laid.length > 0 && `: ${laid.length}`}
+          Compare tracks{laid.length > 0 && `: ${laid.length}`}
         </Popover.Trigger>
         <Popover.Portal>
           <Popover.Content
             sideOffset={4}
-            aria-label="Tracks laid over the strip"
+            aria-label="Tracks compared on the strip"
             className="z-50 rounded-md border border-edge bg-sheet p-3 text-sm text-ink"
           >
             {tracks.map(([id, { name }]) => (

@@ -102,7 +102,7 @@ function PublishForm({ id, isPublished, onPublished, onClose }: Omit<Props, 'isO
         />
         {isPublished && (
           <SelectField
-            label="Those on it already change"
+            label="Members already on it change"
             value={chosen.begins}
             hint="A week that is begun is finished as it was, unless you choose the session."
             onChange={(event) => put({ begins: event.target.value as Chosen['begins'] })}
@@ -112,13 +112,13 @@ function PublishForm({ id, isPublished, onPublished, onClose }: Omit<Props, 'isO
           </SelectField>
         )}
         <SelectField
-          label="Weeks of new members end"
+          label="For new members, a week ends"
           value={chosen.clock}
           hint={countsBack(draft) ? 'A test day needs dates.' : undefined}
           disabled={countsBack(draft)}
           onChange={(event) => put({ clock: event.target.value as Chosen['clock'] })}
         >
-          <option value="own">when their sessions are done</option>
+          <option value="own">when its sessions are done</option>
           <option value="calendar">on their dates</option>
         </SelectField>
         <TrackField draft={draft} track={track} onChoose={(next) => put({ track: next })} />
@@ -140,11 +140,7 @@ function PublishForm({ id, isPublished, onPublished, onClose }: Omit<Props, 'isO
         </div>
       )}
       <Button type="submit" disabled={isLoading || waiting > 0}>
-        {waiting > 0
-          ? 'Saving the last edits …'
-          : isLoading
-            ? 'Publishing …'
-            : `Publish to ${members.length}`}
+        {waiting > 0 ? 'Saving the last edits…' : isLoading ? 'Publishing…' : `Publish to ${members.length}`}
       </Button>
     </form>
   )
@@ -179,7 +175,7 @@ function TrackField({ draft, track, onChoose }: TrackProps) {
 function Changes({ id }: { id: string }) {
   const { data, error } = api.useChangesQuery(id, { refetchOnMountOrArgChange: true })
   if (error) return <p className="text-sm text-brick">{sayError(error)}</p>
-  if (!data) return <p className="text-sm text-bark">Comparing with the last version …</p>
+  if (!data) return <p className="text-sm text-bark">Comparing with the last version…</p>
   const { since, changes } = data
   return (
     <section aria-label="What changes" className="rounded-md border border-line bg-paper px-3 py-2">

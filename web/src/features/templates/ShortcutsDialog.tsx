@@ -17,7 +17,7 @@ const shortcuts: [string, string][] = [
 const strip: [string, string][] = [
   ['Left, Right', 'the week before, the week after'],
   ['+, −', 'its phase one week longer, shorter'],
-  ['L', 'make the week light; on a light one, not'],
+  ['L', 'make the week a deload; on a deload, undo'],
   ['S', 'split the phase after this week'],
   ['R', 'repeat the phase behind itself'],
   ['N', 'a new phase of four weeks behind it'],

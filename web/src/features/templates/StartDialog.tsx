@@ -17,7 +17,7 @@ const ways = ['empty', 'ours', 'copy', 'file'] as const
 type Way = (typeof ways)[number]
 const titles: Record<Way, string> = {
   empty: 'Empty',
-  ours: 'One to begin with',
+  ours: 'Start from a ready-made template',
   copy: 'A copy',
   file: 'A file',
 }
@@ -178,7 +178,7 @@ function Copy({ templates, onStore }: { templates: TemplateLine[]; onStore: (tem
         ))}
       </SelectField>
       <p className="text-sm text-bark">
-        Its draft as it stands. Members and versions stay with the first one.
+        Copies the current draft. Members and versions stay with the original.
       </p>
       {error && <p className="text-brick">{sayError(error)}</p>}
       <Button disabled={isFetching} onClick={() => void copy()}>

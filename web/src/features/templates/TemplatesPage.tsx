@@ -18,11 +18,11 @@ export default function TemplatesPage() {
         <Link to="/exercises" className="self-center underline underline-offset-4 sm:hidden">
           Exercises
         </Link>
-        <Button onClick={() => setStarting(true)}>New template …</Button>
+        <Button onClick={() => setStarting(true)}>New template…</Button>
         <ImportFile />
       </div>
       {isStarting && <StartDialog templates={data ?? []} onClose={() => setStarting(false)} />}
-      {isLoading && <p className="mt-6 text-bark">Loading …</p>}
+      {isLoading && <p className="mt-6 text-bark">Loading…</p>}
       {error && (
         <p role="alert" className="mt-6">
           {sayError(error)}{' '}
@@ -33,7 +33,7 @@ export default function TemplatesPage() {
       )}
       {data?.length === 0 && (
         <p className="mt-6 text-bark">
-          None yet. Begin with an empty one, or with one of ten that stand ready.
+          No templates yet. Start with an empty template, or with one of ten ready-made ones.
         </p>
       )}
       {data && data.length > 0 && (

@@ -29,7 +29,7 @@ export const Tools = memo(function Tools({ hasInspector, onInspector, onHelp, on
       <IconButton label="Keyboard shortcuts" onClick={onHelp}>
         <CircleHelp size={18} />
       </IconButton>
-      <Button onClick={onPublish}>Publish …</Button>
+      <Button onClick={onPublish}>Publish…</Button>
     </div>
   )
 })
@@ -53,7 +53,7 @@ function download(): void {
 function SaveState() {
   const waiting = useAppSelector(({ editor }) => editor.waiting.length)
   const isAway = useAppSelector(({ editor }) => editor.isAway)
-  const said = !waiting ? 'Saved' : isAway ? 'Not saved yet: trying again' : 'Saving …'
+  const said = !waiting ? 'Saved' : isAway ? 'Not saved yet: trying again' : 'Saving…'
   return (
     <span role="status" className={`px-2 text-sm ${isAway && waiting ? 'text-acorn' : 'text-bark'}`}>
       {said}

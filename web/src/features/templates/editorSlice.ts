@@ -131,7 +131,8 @@ export const editor = createSlice({
         const now = state as Editor
         const one = now.aside.find(({ id }) => id === payload.aside)
         const command = one?.command && now.draft && renewCommand(now.draft, one.command)
-        if (!command) return { ...now, notice: 'Its place is gone, so it cannot be put in.' }
+        if (!command)
+          return { ...now, notice: 'The exercise of this edit is gone, so the edit cannot be applied.' }
         const rest = { ...now, aside: now.aside.filter(({ id }) => id !== payload.aside) }
         return apply(
           rest,

@@ -41,7 +41,7 @@ export function ComesNextList({ plan, session }: { plan: Plan; session: PlannedS
   )
 }
 
-/** "The rule’s 83 kg was a hit on 24 Nov 2026: plus 2.5 kg is 85.5 kg, on these plates 85 kg." */
+/** "83 kg was a hit on 24 Nov 2026: +2.5 kg → 85.5 kg, on these plates 85 kg." */
 function sayReason(reason: WhyStep, group: ShownSets | undefined): string {
   const isRounded = group?.load && group.target && compareLoads(group.load, group.target) !== 0
   return `${sentence(explain(reason))}${isRounded && group.load ? `, on these plates ${formatLoad(group.load)}` : ''}.`

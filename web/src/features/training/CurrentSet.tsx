@@ -159,7 +159,7 @@ function sayAbout(
 ): string {
   const more = [
     isPlus && 'as many good reps as you have',
-    rir !== undefined && `stop with ${rir} left`,
+    rir !== undefined && `stop with ${rir} RIR (${rir} more reps possible)`,
     perSide && 'each side',
     option && `or ${option.percent}% of the reps ${option.say}`,
     tempo && `tempo ${tempo}`,

@@ -2,7 +2,7 @@ import { useLibrary } from '../library/useLibrary.ts'
 import type { PlannedSlot } from '@young-oak/core/plan'
 import { lighterThan, sayLighter, formatGroup } from '@young-oak/core/views'
 
-/** In a light week, what each line stands in for, and by how much it is lighter. */
+/** In a deload, what each line stands in for, and by how much it is lighter. */
 export function Lighter({ slot: { sets: groups, withoutDeload } }: { slot: PlannedSlot }) {
   const library = useLibrary()
   if (!withoutDeload) return null
@@ -14,7 +14,7 @@ export function Lighter({ slot: { sets: groups, withoutDeload } }: { slot: Plann
         const left = was.rir === undefined ? '' : `, ${was.rir} left`
         return (
           <li key={was.prescription}>
-            Light, in place of {formatGroup(library, was)}
+            Deload, instead of {formatGroup(library, was)}
             {left}: {sayLighter(lighterThan(was, is))}
           </li>
         )

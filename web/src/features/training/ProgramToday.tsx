@@ -63,7 +63,7 @@ export function ProgramToday({ program, logs, day, evidence, locations, proposal
             )}
             {week?.deload && (
               <span className="rounded bg-mist-wash px-2 py-0.5 text-sm whitespace-nowrap text-mist">
-                light week
+                deload
               </span>
             )}
           </p>
@@ -102,7 +102,7 @@ export function ProgramToday({ program, logs, day, evidence, locations, proposal
 const sayToTest = (weeks: number): string =>
   weeks === 0 ? 'week of the test' : `${weeks} ${weeks === 1 ? 'week' : 'weeks'} to the test`
 
-/** What a track, a light week or the member has left out of the session, so that nobody looks for it. */
+/** What a track, a deload or the member has left out of the session, so that nobody looks for it. */
 function LeftOut({ session: { slots, changes } }: { session: PlannedSession }) {
   const there = new Set(slots.map(({ slot }) => slot))
   const gone = changes.filter(({ slot }) => !there.has(slot))
@@ -206,13 +206,13 @@ function WhereToday({ locations, home, location }: WhereProps) {
   if (!others.length) return null
   return (
     <label className="mt-2 flex flex-wrap items-center gap-2 text-sm text-bark">
-      Training at
+      Location
       <select
         value={location ?? home}
         onChange={(event) => dispatch(trainAt(event.target.value === home ? undefined : event.target.value))}
         className="min-h-11 rounded-md border border-edge bg-sheet px-2 text-base text-ink"
       >
-        {!locations.some(({ id }) => id === home) && <option value={home}>my usual place</option>}
+        {!locations.some(({ id }) => id === home) && <option value={home}>my usual location</option>}
         {locations.map(({ id, name }) => (
           <option key={id} value={id}>
             {name}

@@ -20,7 +20,7 @@ export function AfterSession({ session, log }: Props) {
       <h3 className="text-lg">How was it?</h3>
       <p className="text-sm text-bark">Optional. Some programs give more or fewer sets by it.</p>
       <Choice
-        label="How hard in all, 0 to 10"
+        label="How hard was it? (0 rest, 10 maximal)"
         value={hard === undefined ? '' : String(hard)}
         choices={hardness}
         onChange={(said) => said && recordAnswers(log, { hard: Number(said) })}

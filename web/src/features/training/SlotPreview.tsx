@@ -29,7 +29,7 @@ export function SlotPreview({ slot }: { slot: PlannedSlot }) {
             {group.load && readsNote(library, slot) && (
               <span className="text-bark"> {readsNote(library, slot)}</span>
             )}
-            {group.rir !== undefined && <span className="text-bark">, {group.rir} left in reserve</span>}
+            {group.rir !== undefined && <span className="text-bark">, {group.rir} RIR</span>}
           </p>
         ))}
         <Lighter slot={slot} />

@@ -23,7 +23,7 @@ export default function TodayPage() {
     },
   )
   const operations = useAppSelector(({ outbox }) => outbox.operations)
-  if (isLoading) return <p className="p-6 text-bark">Loading …</p>
+  if (isLoading) return <p className="p-6 text-bark">Loading…</p>
   if (!data) return <Trouble message={sayError(error)} retry={() => void refetch()} />
   const logs = withWaiting(data.logs, operations)
   return (

@@ -21,15 +21,15 @@ import { draftOf, faultsOf, unflatten } from '../../params/paramDraft.ts'
 import { edit } from '../editorSlice.ts'
 import { mint } from '../mint.ts'
 
-/** Light weeks of each phase as lines, and the recipes to put more of them in. */
+/** Deloads of each phase as lines, and the recipes to put more of them in. */
 export function Deloads({ draft, only }: { draft: Template; only?: string }) {
   const library = useLibrary()
   const dispatch = useAppDispatch()
   const [open, setOpen] = useState<string | null>(null)
   const phase = draft.phases.find(({ id }) => id === open)
   return (
-    <section aria-label="Light weeks">
-      <h3 className="text-lg">Light weeks</h3>
+    <section aria-label="Deloads">
+      <h3 className="text-lg">Deloads</h3>
       <ul className="mt-1 grid gap-1 text-sm">
         {draft.phases
           .filter(({ id }) => only === undefined || id === only)
@@ -55,7 +55,7 @@ export function Deloads({ draft, only }: { draft: Template; only?: string }) {
                   )
                 })}
                 <Button look="quiet" className="-ml-3.5 min-h-0" onClick={() => setOpen(one.id)}>
-                  Put a light week in …
+                  Add a deload…
                 </Button>
               </div>
             </li>
@@ -63,7 +63,7 @@ export function Deloads({ draft, only }: { draft: Template; only?: string }) {
       </ul>
       {phase && (
         <Modal
-          title={`A light week in ${phase.name}`}
+          title={`A deload in ${phase.name}`}
           about="It raises none of load, hard sets or effort, and lowers at least one."
           isOpen
           onClose={() => setOpen(null)}
@@ -139,9 +139,9 @@ function DeloadForm({ draft, phase, onClose }: { draft: Template; phase: Phase; 
         ))}
       </SelectField>
       <div className="col-span-2 text-sm text-bark">
-        <p className="text-ink">{isWhole ? sentence(to) : 'Not a way yet: Put in says what is missing.'}</p>
+        <p className="text-ink">{isWhole ? sentence(to) : 'Incomplete: Add says what is missing.'}</p>
         <p>Said for it: {saidFor}</p>
-        <p>Said against it: {saidAgainst}</p>
+        <p>Arguments against: {saidAgainst}</p>
       </div>
       <ParamFields schema={params} typed={typed} faults={faults} onType={setTyped} />
       {!isTaper && (

@@ -29,7 +29,7 @@ const titles: Record<Aspect, string> = {
   phase: 'Phase',
   session: 'Session',
   slot: 'Slot',
-  progression: 'Rules',
+  progression: 'Progression',
 }
 
 /** Everything that can be said of what the keyboard stands on, from the template to the slot's rules. */

@@ -31,8 +31,8 @@ export function LoadSettings({ draft }: { draft: Template }) {
   const { maxes, trainingMax, rounding, warmUp } = draft
   const said = [
     maxes.use === 'newest'
-      ? 'Percents read the newest max'
-      : `Percents read the best max of ${maxes.weeks} weeks`,
+      ? 'Percentages use the newest max'
+      : `Percentages use the best max of ${maxes.weeks} weeks`,
     `too old after ${maxes.fresh ?? usualFresh} weeks`,
     `percents for reps by the ${tableName(maxes.table ?? 'handbook')}`,
     trainingMax === undefined ? 'no training max' : `training max ${formatNumber(trainingMax)}% of the 1RM`,
@@ -86,9 +86,9 @@ const missedWords: Record<Missed, string> = {
   repeat: 'a week that was missed in part is done again',
 }
 const policyWords: Record<DeloadPolicy, string> = {
-  planned: 'light weeks are the planned ones alone',
-  reactive: 'light weeks come as members are',
-  both: 'light weeks are planned, and come as members are',
+  planned: 'planned deloads only',
+  reactive: 'reactive deloads only',
+  both: 'planned and reactive deloads',
 }
 
 function SettingsForm({ draft, onClose }: { draft: Template; onClose: () => void }) {
@@ -124,7 +124,7 @@ function SettingsForm({ draft, onClose }: { draft: Template; onClose: () => void
       found.trainingMax = 'A percent from 50 to 100, or nothing.'
     if (trainingMax === null && readsTrainingMax(draft))
       found.trainingMax = 'Loads of this template are percents of it.'
-    if (warmUp === undefined) found.ladder = 'Rungs like 40 × 5, 60 × 3, each at more percent, 10 to 95.'
+    if (warmUp === undefined) found.ladder = 'Sets like 40 × 5, 60 × 3, each at a higher percent, 10 to 95.'
     const awayWeeks = typed.awayWeeks.trim() === '' ? null : whole(typed.awayWeeks, 1, 52)
     const awayBack = whole(typed.awayBack, 1, 50)
     if (awayWeeks === null && typed.awayWeeks.trim()) found.awayWeeks = 'Whole weeks, 1 to 52, or nothing.'
@@ -209,7 +209,7 @@ function SettingsForm({ draft, onClose }: { draft: Template; onClose: () => void
       />
       <SelectField
         label="Rounding"
-        hint="Light weeks and test singles always go down."
+        hint="Deloads and test singles always round down."
         value={typed.rounding}
         onChange={(event) => put({ rounding: event.target.value as Way })}
       >
@@ -230,7 +230,7 @@ function SettingsForm({ draft, onClose }: { draft: Template; onClose: () => void
       </SelectField>
       {typed.warmUp === 'listed' && (
         <Field
-          label="Ladder: percent × reps"
+          label="Warm-up sets: % × reps"
           hint="bar × 10 for the empty bar"
           value={typed.ladder}
           error={faults.ladder}
@@ -250,7 +250,7 @@ function SettingsForm({ draft, onClose }: { draft: Template; onClose: () => void
         ))}
       </SelectField>
       <SelectField
-        label="Light weeks"
+        label="Deloads"
         value={typed.deloadPolicy}
         onChange={(event) => put({ deloadPolicy: event.target.value as DeloadPolicy })}
       >
@@ -295,9 +295,9 @@ const missedChoices: Record<Missed, string> = {
   repeat: 'has the whole week done again',
 }
 const policyChoices: Record<DeloadPolicy, string> = {
-  planned: 'planned ones alone',
+  planned: 'planned deloads only',
   reactive: 'as members are',
-  both: 'planned, and as members are',
+  both: 'planned and reactive deloads',
 }
 
 const readsTrainingMax = ({ slots }: Template): boolean =>

@@ -29,7 +29,7 @@ import { usePut } from './usePut.ts'
 
 type Props = { draft: Template; phase?: string; week?: number }
 
-/** A phase: its name and length, the sessions that turn in it, what its slots inherit, its light weeks. */
+/** A phase: its name and length, the sessions that turn in it, what its slots inherit, its deloads. */
 export function PhaseAspect({ draft, phase: id, week = 0 }: Props) {
   const library = useLibrary()
   const { put, fault } = usePut(draft)
@@ -143,14 +143,16 @@ function LengthFields({ draft, phase, onSave }: LengthProps) {
         className="-ml-3.5 justify-self-start text-sm"
         onClick={() => onSave({ least: weeks, most: Math.min(weeks * 2, 60), until })}
       >
-        Let a sign of a lift end it …
+        End the phase by a trigger…
       </Button>
     )
   }
   const put = (change: Partial<typeof weeks>) => onSave({ ...weeks, ...change })
   return (
     <fieldset className="grid grid-cols-2 gap-3">
-      <legend className="mb-1 text-sm font-medium">It ends with the week in which a sign shows</legend>
+      <legend className="mb-1 text-sm font-medium">
+        The phase ends with the week in which a trigger fires
+      </legend>
       <SavedField
         label="At least, weeks"
         inputMode="numeric"
@@ -217,7 +219,7 @@ function Rotation({ draft, phase, onSave }: RotationProps) {
   }
   return (
     <fieldset>
-      <legend className="mb-1 text-sm font-medium">Sessions in turn</legend>
+      <legend className="mb-1 text-sm font-medium">Session rotation</legend>
       <ol className="grid gap-1 text-sm">
         {rotation.map((id, i) => (
           <li key={`${id}/${i}`} className="flex items-center gap-2">
@@ -249,7 +251,7 @@ function Rotation({ draft, phase, onSave }: RotationProps) {
         ))}
       </ol>
       <select
-        aria-label="Put a session in turn"
+        aria-label="Add a session to the rotation"
         value={added}
         onChange={(event) => {
           if (event.target.value) onSave([...rotation, event.target.value], perWeek)
@@ -257,7 +259,7 @@ function Rotation({ draft, phase, onSave }: RotationProps) {
         }}
         className="mt-1 min-h-9 rounded-md border border-edge bg-sheet px-2 text-sm"
       >
-        <option value="">Put a session in turn …</option>
+        <option value="">Add a session to the rotation…</option>
         {Object.entries(draft.sessions).map(([id, { name }]) => (
           <option key={id} value={id}>
             {name}

@@ -20,21 +20,21 @@ export function ProgressionAspect({ draft, template, slotId = '', file }: Props)
   const { put, fault } = usePut(draft)
   const [isForeseen, setForeseen] = useState(false)
   const slot = draft.slots[slotId]
-  if (!slot) return <p className="text-bark">Stand on a line of the sheet to see its rules.</p>
+  if (!slot) return <p className="text-bark">Select a line of the sheet to see its progression.</p>
   const own = slot.uses.map(({ progression }) => progression)
   const known = knownProgression(draft, slot.exercise)
   const offered =
     known && !own.includes(known.progression) ? draft.progressions[known.progression] : undefined
   return (
-    <section aria-label={`Rules of ${liftName(library, slot)}`} className="grid gap-4">
+    <section aria-label={`Progressions of ${liftName(library, slot)}`} className="grid gap-4">
       <h3 className="text-lg">{liftName(library, slot)}</h3>
       {known && offered && (
         <div className="rounded bg-leaf-wash p-3 text-sm">
           <p>
-            {progressionName(library, draft, known.progression)} stands already: {sayProgression(offered)}
+            {progressionName(library, draft, known.progression)} exists already: {sayProgression(offered)}
           </p>
           <Button className="mt-2" onClick={() => put(followKnown(draft, slotId, known.progression))}>
-            Follow it here too
+            Use {progressionName(library, draft, known.progression)} here too
           </Button>
           {fault && <p className="mt-1 text-brick">{fault}</p>}
         </div>
@@ -42,7 +42,7 @@ export function ProgressionAspect({ draft, template, slotId = '', file }: Props)
       {own.length > 0 && <RuleList draft={draft} template={template} file={file} only={own} />}
       <SlotRules key={slotId} draft={draft} slotId={slotId} slot={slot} />
       <Button look="plain" className="justify-self-start text-sm" onClick={() => setForeseen(true)}>
-        What all its weeks come to …
+        Preview all weeks…
       </Button>
       {isForeseen && (
         <Modal title={liftName(library, slot)} isOpen isWide onClose={() => setForeseen(false)}>

@@ -9,7 +9,7 @@ type Props = {
   onChange: (role: Use['role']) => void
 }
 
-/** In which role a slot follows its rule: always in one, or in another at each place of the week. */
+/** In which role a slot follows its rule: always in one, or in another at each day of the week. */
 export function RoleFields({ roles, role, places, onChange }: Props) {
   if (typeof role === 'string')
     return (
@@ -20,7 +20,7 @@ export function RoleFields({ roles, role, places, onChange }: Props) {
           className="min-h-0"
           onClick={() => onChange({ byDay: firstRoles(roles, role, places) })}
         >
-          One for each place of the week
+          One for each day of the week
         </Button>
       </>
     )
@@ -30,7 +30,7 @@ export function RoleFields({ roles, role, places, onChange }: Props) {
       {byDay.map((one, i) => (
         <RoleSelect
           key={i}
-          label={`Place ${i + 1}`}
+          label={`Day ${i + 1}`}
           roles={roles}
           role={one}
           onChange={(to) => onChange({ byDay: byDay.map((other, k) => (k === i ? to : other)) })}
@@ -42,7 +42,7 @@ export function RoleFields({ roles, role, places, onChange }: Props) {
           className="min-h-0"
           onClick={() => onChange({ byDay: [...byDay, byDay[0] ?? ''] })}
         >
-          One place more
+          Add a day
         </Button>
       )}
       {byDay.length > 1 && (
@@ -51,7 +51,7 @@ export function RoleFields({ roles, role, places, onChange }: Props) {
         </Button>
       )}
       <Button look="quiet" className="min-h-0" onClick={() => onChange(byDay[0] ?? '')}>
-        The same at all places
+        The same on all days
       </Button>
     </>
   )

@@ -72,13 +72,13 @@ export function RuleForm({ draft, template, file, target, onClose }: Props) {
           </SelectField>
         )}
         <SelectField
-          label="Rule"
+          label="Progression"
           className="col-span-full"
           value={rule}
           hint={
             rule === stands.rule.rule
               ? undefined
-              : 'Numbers that both rules have are kept; the others are an example’s. Start last is the percent of its last load that the lift goes on with; empty, it starts afresh.'
+              : 'Parameters that both progressions have are kept; the others are from an example.'
           }
           onChange={(event) => choose(event.target.value as RuleKind)}
         >
@@ -89,7 +89,7 @@ export function RuleForm({ draft, template, file, target, onClose }: Props) {
           ))}
         </SelectField>
         <p className="col-span-full text-sm text-bark">
-          {isWhole ? ruleOf[rule].sentence(to) : 'Not a rule yet: Keep says what is missing.'}
+          {isWhole ? ruleOf[rule].sentence(to) : 'Incomplete: Save says what is missing.'}
         </p>
         <ParamFields schema={params} typed={typed} faults={faults} onType={setTyped} />
         {target.phase === undefined && <WaysFields ways={ways} hasNext={hasNext} onChange={setWays} />}
@@ -128,7 +128,7 @@ function WaysFields({ ways, hasNext, onChange }: WaysProps) {
     <fieldset className="col-span-full grid grid-cols-2 gap-3 border-t border-line pt-3">
       <div className="col-span-full">
         <Mark
-          label="Wait for a good technique mark: a hit without one leaves everything as it is"
+          label="Require a good technique rating: a hit without one changes nothing"
           isOn={ways.waits === 'technique'}
           onChange={(isOn) => {
             const { waits: _, ...rest } = ways
@@ -139,7 +139,7 @@ function WaysFields({ ways, hasNext, onChange }: WaysProps) {
       {hasNext && (
         <>
           <SelectField
-            label="On to the next rule"
+            label="When to move on to the next progression"
             className="col-span-full"
             value={sign}
             onChange={(event) => choose(event.target.value as TriggerKind)}
@@ -165,7 +165,7 @@ function WaysFields({ ways, hasNext, onChange }: WaysProps) {
                 onChange(event.target.checked ? { ...ways, offers: true } : notOffered(ways))
               }
             />
-            Offer it to the member, in place of going on by itself
+            Offer it to the member instead of moving on automatically
           </label>
         </>
       )}

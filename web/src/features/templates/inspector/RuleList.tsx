@@ -34,9 +34,9 @@ export function RuleList({ draft, template, file, only }: Props) {
             <div>
               {stages.map(({ id: stage, rule, params, until, offers, waits }, i) => (
                 <p key={stage} className="text-bark">
-                  {ruleOf[rule].sentence(params)} {waits && 'It waits for a good technique mark. '}
+                  {ruleOf[rule].sentence(params)} {waits && 'A hit needs a good technique rating to count. '}
                   {until &&
-                    `${offers ? 'The next rule is offered' : 'The lift goes on'} ${triggerOf[until.trigger].sentence(until)}. `}
+                    `${offers ? 'The next progression is offered' : 'The lift goes on'} ${triggerOf[until.trigger].sentence(until)}. `}
                   <Button
                     look="quiet"
                     className="min-h-0"
@@ -50,13 +50,13 @@ export function RuleList({ draft, template, file, only }: Props) {
                       className="ml-3 min-h-0"
                       onClick={() => put(removeStage(draft, id, stage))}
                     >
-                      Remove this rule
+                      Remove this progression
                     </Button>
                   )}
                   {i === stages.length - 1 && (
                     <>
                       <Button look="quiet" className="min-h-0 px-2" onClick={() => put(addStage(draft, id))}>
-                        Add a rule that follows
+                        Add the next progression
                       </Button>
                       {phasesWithout(draft, id).length > 0 && (
                         <Button
@@ -66,7 +66,7 @@ export function RuleList({ draft, template, file, only }: Props) {
                             setOpen({ progression: id, phase: phasesWithout(draft, id)[0] ?? '' })
                           }
                         >
-                          Another rule in one phase …
+                          Another progression in one phase…
                         </Button>
                       )}
                     </>

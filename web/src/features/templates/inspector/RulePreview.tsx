@@ -66,11 +66,11 @@ export function RulePreview({ draft, template, file, trial, slots }: Props) {
         <p role="status" className="mt-3 text-bark">
           {hasFailed
             ? 'The weeks could not be worked out. They are tried again with the next change.'
-            : 'Working it out …'}
+            : 'Working it out…'}
         </p>
       )}
       {forecast && columns.every(({ weeks }) => !weeks.length) && (
-        <p className="mt-3 text-bark">This slot has no weeks left for this member.</p>
+        <p className="mt-3 text-bark">This exercise has no weeks left for this member.</p>
       )}
       {forecast && columns.some(({ weeks }) => weeks.length > 0) && (
         <>

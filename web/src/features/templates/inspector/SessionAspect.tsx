@@ -15,7 +15,7 @@ export function SessionAspect({ draft, phase = '', session: id = '' }: Props) {
   const library = useLibrary()
   const { put, fault } = usePut(draft)
   const session = draft.sessions[id]
-  if (!session) return <p className="text-bark">Stand on a line of the sheet to see its session.</p>
+  if (!session) return <p className="text-bark">Select a line of the sheet to see its session.</p>
   const putParts = (to: Section[]) => put({ do: 'setSections', session: id, from: session.sections, to })
   const putPart = (at: number, change: Partial<Section>) =>
     putParts(session.sections.map((part, i) => (i === at ? cleaned({ ...part, ...change }) : part)))
@@ -36,7 +36,7 @@ export function SessionAspect({ draft, phase = '', session: id = '' }: Props) {
         }}
       />
       <fieldset className="grid gap-2">
-        <legend className="mb-1 text-sm font-medium">Parts, in their order</legend>
+        <legend className="mb-1 text-sm font-medium">Sections, in order</legend>
         {session.sections.map((part, i) => (
           <div key={part.name} className="grid gap-2 border-b border-line pb-2">
             <div className="grid grid-cols-[1fr_5rem] gap-2">
@@ -44,9 +44,9 @@ export function SessionAspect({ draft, phase = '', session: id = '' }: Props) {
                 label={`Section ${i + 1}`}
                 value={part.name}
                 onSave={(to) => {
-                  if (!to) return 'A part needs a name.'
+                  if (!to) return 'A section needs a name.'
                   if (session.sections.some((one, j) => j !== i && one.name === to))
-                    return 'Another part has this name.'
+                    return 'Another section has this name.'
                   putPart(i, { name: to })
                 }}
               />
@@ -84,7 +84,7 @@ export function SessionAspect({ draft, phase = '', session: id = '' }: Props) {
               </Tiny>
               {part.slots.length > 1 && (
                 <label className="flex items-center gap-2">
-                  Its slots move up one
+                  Its exercises move up by one
                   <select
                     value={part.rotation ? `${part.rotation.by}/${part.rotation.every}` : ''}
                     onChange={(event) => {
@@ -96,7 +96,7 @@ export function SessionAspect({ draft, phase = '', session: id = '' }: Props) {
                     className="min-h-8 rounded-md border border-edge bg-sheet px-1"
                   >
                     <option value="">never</option>
-                    <option value="place/1">each place of the week</option>
+                    <option value="place/1">each day of the week</option>
                     {[1, 2, 3, 4].map((every) => (
                       <option key={every} value={`week/${every}`}>
                         {every === 1 ? 'each week' : `every ${every} weeks`}
@@ -113,7 +113,7 @@ export function SessionAspect({ draft, phase = '', session: id = '' }: Props) {
           className="-ml-3.5 justify-self-start text-sm"
           onClick={() => putParts([...session.sections, { name: freeName(session.sections), slots: [] }])}
         >
-          Add a part
+          Add a section
         </Button>
       </fieldset>
       <DefaultsFields

@@ -30,7 +30,7 @@ export function SlotAspect({ draft, selected, preview, memberName }: Props) {
   const { put, fault } = usePut(draft)
   const { slot: id = '', phase = '', row = 0 } = selected
   const slot = draft.slots[id]
-  if (!slot) return <p className="text-bark">Stand on a line of the sheet to see its slot.</p>
+  if (!slot) return <p className="text-bark">Select a line of the sheet to see its exercise.</p>
   const { cue, caution, pattern, cost, spine, reads, substitutes = [] } = exerciseOf(library, slot)
   const suits = saySuits(exerciseOf(library, slot))
   return (
@@ -66,7 +66,7 @@ export function SlotAspect({ draft, selected, preview, memberName }: Props) {
         }
       />
       <SelectField
-        label="Its rows are read by"
+        label="Rows are chosen by"
         value={slot.by}
         onChange={(event) => put(setClock(library, draft, id, event.target.value as RowClock))}
       >
@@ -205,7 +205,7 @@ function Counts({ slot, onSave }: CountProps) {
         onChange={(event) => event.target.value && set(event.target.value as Muscle, 0.5)}
         className="mt-1 min-h-8 rounded-md border border-edge bg-sheet px-1 text-sm"
       >
-        <option value="">Another muscle …</option>
+        <option value="">Another muscle…</option>
         {muscles
           .filter((one) => !works.includes(one))
           .map((one) => (

@@ -73,7 +73,7 @@ function Form({ draft, slotId, slot, groups, phase, row }: FormProps) {
       }
       const hasStop = (typed[keyOf(group.id, 'stop')] ?? '').trim() !== ''
       const hasLeast = (typed[keyOf(group.id, 'least')] ?? '').trim() !== ''
-      if (hasLeast && !hasStop) found[keyOf(group.id, 'stop')] = 'Say the sign that ends the sets.'
+      if (hasLeast && !hasStop) found[keyOf(group.id, 'stop')] = 'Say what ends the sets.'
     }
     setFaults(found)
     if (Object.keys(found).length) return

@@ -38,9 +38,7 @@ export function SlotRules({ draft, slotId, slot }: { draft: Template; slotId: st
   return (
     <div className="grid gap-4">
       <ul className="grid gap-3 text-sm">
-        {slot.uses.length === 0 && (
-          <li className="text-bark">It follows none: its loads are as they are written.</li>
-        )}
+        {slot.uses.length === 0 && <li className="text-bark">No progression: loads are as written.</li>}
         {slot.uses.map(({ progression, role }) => {
           const stage = draft.progressions[progression]?.stages[0]
           if (!stage) return null
@@ -62,7 +60,7 @@ export function SlotRules({ draft, slotId, slot }: { draft: Template; slotId: st
                   className="-ml-3.5 min-h-0"
                   onClick={() => put(unfollow(draft, slotId, progression))}
                 >
-                  Follow it no more
+                  Stop using {title}
                 </Button>
               </p>
             </li>
@@ -76,7 +74,7 @@ export function SlotRules({ draft, slotId, slot }: { draft: Template; slotId: st
       )}
       <div className="grid grid-cols-[1fr_auto] items-end gap-3">
         <SelectField
-          label="A rule of its own"
+          label="New progression"
           value={kind}
           onChange={(event) => setKind(event.target.value as RuleKind)}
         >
@@ -87,12 +85,12 @@ export function SlotRules({ draft, slotId, slot }: { draft: Template; slotId: st
           ))}
         </SelectField>
         <Button look="plain" className="min-h-11" onClick={() => put(followNew(draft, slotId, kind, mint))}>
-          Follow it
+          Add {ruleOf[kind].title}
         </Button>
         {others.length > 0 && (
           <>
             <SelectField
-              label="One that others follow"
+              label="Use an existing progression"
               value={others.includes(known) ? known : others[0]}
               onChange={(event) => setKnown(event.target.value)}
             >
@@ -109,7 +107,7 @@ export function SlotRules({ draft, slotId, slot }: { draft: Template; slotId: st
                 put(followKnown(draft, slotId, others.includes(known) ? known : (others[0] ?? '')))
               }
             >
-              Follow it too
+              Use this progression
             </Button>
           </>
         )}
@@ -138,7 +136,7 @@ function Turns({ slot, onPut }: { slot: Slot; onPut: (turns: SlotRotation | null
   const turns: SlotRotation = slot.rotation ?? { with: [], by: 'week', every: 3 }
   return (
     <fieldset className="grid gap-3 border-t border-line pt-3">
-      <legend className="text-sm font-medium">Lifts that take this place in turn</legend>
+      <legend className="text-sm font-medium">Exercises that alternate</legend>
       {turns.with.map((lift, i) => (
         <p key={liftName(library, lift)} className="flex items-center gap-3 text-sm">
           <span className="grow">{liftName(library, lift)}</span>

@@ -21,7 +21,7 @@ import { usePut } from './usePut.ts'
 
 type Props = { draft: Template; template: string; file: MemberFile }
 
-/** What holds for the whole of a template: its note, its loads, its rules, its light weeks, and one exercise in place of another. */
+/** What holds for the whole of a template: its note, its loads, its rules, its deloads, and one exercise in place of another. */
 export function TemplateAspect({ draft, template, file }: Props) {
   return (
     <>

@@ -92,7 +92,7 @@ export function TrackAspect({ draft, selected }: Props) {
             />
           ) : (
             <Button look="plain" className="justify-self-start" onClick={() => setAdding(true)}>
-              Add a change …
+              Add a change…
             </Button>
           )}
           <Button

@@ -71,7 +71,7 @@ export function TrackChangeForm({ draft, selected, onPut, onClose }: Props) {
     const found = kind === 'swap' || kind === 'rotation' ? {} : faultsOf(params, typed)
     if (kind === 'swap' && !exercise.id) found.exercise = 'Choose an exercise.'
     if (kind === 'rotation' && (!sessions.length || !params.isValidSync(given, { strict: true })))
-      found.rotation = 'Sessions in turn, and how many a week.'
+      found.rotation = 'Choose the sessions, and how many a week.'
     const numbers = weeks
       .split(/[\s,]+/)
       .filter(Boolean)
@@ -144,11 +144,11 @@ export function TrackChangeForm({ draft, selected, onPut, onClose }: Props) {
           onChange={(event) => setLocation(event.target.value as Place)}
         >
           {slot && <option value="slot">this slot: {liftName(library, slot)}</option>}
-          {slot && <option value="lift">every slot of {liftName(library, slot).toLowerCase()}</option>}
+          {slot && <option value="lift">every exercise of {liftName(library, slot).toLowerCase()}</option>}
           {selected.session && (
             <option value="session">the session {draft.sessions[selected.session]?.name}</option>
           )}
-          <option value="muscle">slots of one muscle</option>
+          <option value="muscle">exercises of one muscle</option>
           <option value="everywhere">everywhere</option>
         </SelectField>
       )}
@@ -199,7 +199,7 @@ type SessionsProps = { draft: Template; sessions: string[]; error?: string; onCh
 function Sessions({ draft, sessions, error, onChange }: SessionsProps) {
   return (
     <fieldset className="col-span-full">
-      <legend className="text-sm font-medium">Sessions in turn</legend>
+      <legend className="text-sm font-medium">Session rotation</legend>
       {Object.entries(draft.sessions).map(([id, { name }]) => (
         <label key={id} className="flex min-h-8 items-center gap-2 text-sm">
           <input

@@ -53,7 +53,7 @@ describe('a slot', () => {
     },
   )
 
-  test('has one role, or another at each place of the week', () => {
+  test('has one role, or another at each day of the week', () => {
     const thrice = {
       ...draft,
       phases: draft.phases.map((phase) => ({ ...phase, perWeek: 3 })),

@@ -40,7 +40,7 @@ export function Dragging({ onPut, children }: Props) {
 }
 
 const dragFrom = { activationConstraint: { distance: 6 } }
-const spoken = { screenReaderInstructions: { draggable: 'Alt and an arrow key move the slot.' } }
+const spoken = { screenReaderInstructions: { draggable: 'Alt and an arrow key move the exercise.' } }
 
 function dropSlot(library: Library, draft: Template, slot: string, to: Spot, copies: boolean): Built | false {
   if (to.after === slot || JSON.stringify(spotOf(draft, slot)) === JSON.stringify(to)) return false

@@ -49,7 +49,7 @@ export const SheetColumn = memo(function SheetColumn({
     column.parts.slice(0, p).reduce((sum, { lines }) => sum + lines.length, 0),
   )
   return (
-    <section aria-label={`${column.name}, place ${column.inWeek}`} className="contain-layout">
+    <section aria-label={`${column.name}, day ${column.inWeek}`} className="contain-layout">
       <ColumnHead
         column={column}
         twin={twin}
@@ -132,7 +132,7 @@ function ColumnHead({ column, twin, planned, minutes, onInspect }: HeadProps) {
       <h2 className="text-lg">
         <DragHandle
           handle={handle}
-          label={`Place ${column.inWeek}`}
+          label={`Day ${column.inWeek}`}
           title="Drag to move the session, with Ctrl to copy"
           className="mr-2 inline-block"
         >
@@ -150,7 +150,7 @@ function ColumnHead({ column, twin, planned, minutes, onInspect }: HeadProps) {
       </h2>
       <p className="min-h-5 text-xs text-bark">
         {column.toTest !== undefined && `${sayToTest(column.toTest)}. `}
-        {twin !== undefined && `The same cells as place ${twin}. `}
+        {twin !== undefined && `The same cells as day ${twin}. `}
         {planned?.date &&
           `${planned.status === 'skipped' ? 'Skipped' : 'Trained'} on ${formatDay(planned.date)}. `}
         {minutes > 0 && `About ${minutes} minutes. `}

@@ -52,7 +52,7 @@ const names: Record<Field, string> = {
   sets: 'Sets',
   goal: 'Reps',
   load: 'Load',
-  rir: 'Reps in reserve',
+  rir: 'RIR',
   rest: 'Rest',
   member: 'Load of the member',
 }
@@ -189,11 +189,11 @@ function titleOf(
   isFixed: boolean,
   inherits: boolean,
 ): string | undefined {
-  if (isFixed) return `${text}, fixed here; Delete gives it back to the rule`
-  if (isByRule && field !== 'load') return `${text}, until the rule puts its own in place`
+  if (isFixed) return `${text}, fixed here; Delete gives it back to the progression`
+  if (isByRule && field !== 'load') return `${text}, until the progression writes its own`
   if (inherits) return `${text}, inherited from the session or phase`
   if (field === 'load' || field === 'goal') return text
-  if (field === 'rir' && text) return `${text} reps left in reserve`
+  if (field === 'rir' && text) return `${text} RIR`
   return undefined
 }
 

@@ -22,8 +22,8 @@ export function SlotMenu({ lift, onAct, onInspect }: Props) {
           onKeyDown={(event) => event.stopPropagation()}
           onCloseAutoFocus={(event) => event.preventDefault()}
         >
-          <Item onSelect={() => onInspect('slot')}>Details: tempo, sides, bands …</Item>
-          <Item onSelect={() => onInspect('progression')}>Rules and lifts in turn …</Item>
+          <Item onSelect={() => onInspect('slot')}>Details: tempo, sides, bands…</Item>
+          <Item onSelect={() => onInspect('progression')}>Progression and rotation…</Item>
           {pointed.map(({ say, act }) => (
             <Item key={say} keys={keysOf(act)} onSelect={() => onAct(act)}>
               {say}
@@ -41,8 +41,8 @@ const pointed: { say: string; act: SheetAct }[] = [
   { say: 'Copy below', act: 'copySlot' },
   { say: 'Move up', act: 'up' },
   { say: 'Move down', act: 'down' },
-  { say: 'Part from its superset', act: 'part' },
-  { say: 'Remove this slot', act: 'clear' },
+  { say: 'Remove from superset', act: 'part' },
+  { say: 'Remove this exercise', act: 'clear' },
 ]
 
 const keysOf = (act: SheetAct): string => {

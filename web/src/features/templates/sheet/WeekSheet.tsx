@@ -164,10 +164,10 @@ export const WeekSheet = memo(function WeekSheet({
         />
       )}
       {state.asked && (
-        <Modal title="Fill over what a rule writes?" isOpen onClose={() => state.answer(false)}>
+        <Modal title="Fill over computed cells?" isOpen onClose={() => state.answer(false)}>
           <p>
-            {state.asked.byRule} {state.asked.byRule === 1 ? 'cell is' : 'cells are'} a rule’s in the later
-            weeks. What is filled in takes their place there.
+            {state.asked.byRule} {state.asked.byRule === 1 ? 'cell is' : 'cells are'} computed by a
+            progression in the later weeks. What is filled in replaces it there.
           </p>
           <div className="mt-4 flex gap-3">
             <Button autoFocus onClick={() => state.answer(true)}>
@@ -201,13 +201,13 @@ const Legend = () => (
       from the session or phase
     </span>
     <span>
-      <span className="text-mist italic">by rule</span> worked out by a rule
+      <span className="text-mist italic">progression</span> computed by a progression
     </span>
     <span>
       <span className="font-semibold text-ink underline decoration-acorn decoration-2 underline-offset-4">
         4
       </span>{' '}
-      fixed where a rule would write; Delete gives it back
+      fixed where a progression would write; Delete gives it back
     </span>
     <span>Type over a cell, or a whole line: back squat 5 x 5 @ 75% R2 rest 3:00</span>
   </p>

@@ -108,7 +108,7 @@ describe('a range', () => {
   })
   test('is copied as a spreadsheet takes it, and what was copied can be pasted as lines', () => {
     const text = copyRange(library, columns, rangeOf(at(0, 0), at(1, 0)))
-    expect(text).toBe('Back squat\t3\t5\tby rule\t\t2:00\nBench press\t4\t8\t70%\t2\t')
+    expect(text).toBe('Back squat\t3\t5\tprogression\t\t2:00\nBench press\t4\t8\t70%\t2\t')
     const { command, faults } = pasteAt(
       library,
       template,

@@ -151,7 +151,7 @@ export function useSheet({
       const known = knownProgression(draft, command.value.exercise)
       if (known && !command.value.uses.length)
         toast(
-          `${liftName(library, { exercise: command.value.exercise })} has a progression already. Alt + F on the line follows it.`,
+          `${liftName(library, { exercise: command.value.exercise })} has a progression already. Alt + F on the line uses it.`,
         )
       focus({ ...at, line: at.line + added })
     } else focus(next(columns, at))
@@ -259,7 +259,7 @@ export function useSheet({
     },
     join: () => void put(joinSlots(library, draft, slots)),
     circuit: () =>
-      slots.length > 1 ? onCircuit(slots) : void toast('Mark two lines or more to make a circuit of them.'),
+      slots.length > 1 ? onCircuit(slots) : void toast('Select two lines or more to make a circuit of them.'),
     part: () => void put(partSlots(library, draft, slots)),
     moreSets: () =>
       void (line?.kind === 'sets' && put(addSets(library, draft, line.slotId, line.phase, line.group.id))),
@@ -272,8 +272,8 @@ export function useSheet({
       if (!known || isOn)
         return void toast(
           isOn
-            ? 'It follows it already.'
-            : 'The lift has no progression elsewhere. The inspector gives it one.',
+            ? 'This line uses the progression already.'
+            : 'The lift has no progression elsewhere. Add one in the inspector.',
         )
       put(followKnown(draft, line.slotId, known.progression))
     },

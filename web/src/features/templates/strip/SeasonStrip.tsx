@@ -20,7 +20,7 @@ type Props = {
 const height = 72
 
 /**
- * The weeks of a template as a row of staves, and the way to them: the darker the ink the higher the percent, hollow is a light week.
+ * The weeks of a template as a row of staves, and the way to them: the darker the ink the higher the percent, hollow is a deload.
  * Phases are drawn longer and shorter below; keys on a week do the same.
  */
 export const SeasonStrip = memo(function SeasonStrip({ draft, seasons, current, onChoose, onPut }: Props) {
@@ -63,7 +63,7 @@ export const SeasonStrip = memo(function SeasonStrip({ draft, seasons, current, 
             ))}
           </select>
         </label>
-        <span>Fuller colour: higher percent of the 1RM. Dashed: light week.</span>
+        <span>Fuller colour: higher percent of the 1RM. Dashed: deload.</span>
         {others.map(({ name }, i) => (
           <span key={name} className="flex items-center gap-1">
             <svg width="18" height="6" aria-hidden>
@@ -83,13 +83,13 @@ export const SeasonStrip = memo(function SeasonStrip({ draft, seasons, current, 
         <span
           draggable
           onDragStart={(event) => event.dataTransfer.setData(deloadKind, 'light')}
-          title="Drag onto a week: two thirds of the sets, a tenth less load. On a light week it takes that away."
+          title="Drag onto a week: two thirds of the sets, a tenth less load. On a deload week: removes the deload."
           className="cursor-grab rounded border border-dashed border-mist px-2 text-mist"
         >
-          Light week
+          Deload
         </span>
         <span className="ml-auto">
-          On a week: + − longer, shorter; L light; S split; R repeat; N new phase.
+          On a week: + − longer, shorter; L deload; S split; R repeat; N new phase.
         </span>
       </div>
       <div className="mt-1 flex min-h-33 items-end gap-1" data-strip>
@@ -168,7 +168,7 @@ export const SeasonStrip = memo(function SeasonStrip({ draft, seasons, current, 
   )
 })
 
-/** What a dragged light week is called. */
+/** What a dragged deload is called. */
 const deloadKind = 'application/x-young-oak-light'
 
 const none: Seasons = { own: [], laid: [], events: {} }
@@ -236,6 +236,7 @@ function describe({ week, phase, sum, events }: Drawn): string {
   const said = events.length ? `; ${events.join('; ')}` : ''
   if (!sum) return `Week ${week}, ${phase.name}${said}`
   const { sets, isAbout, intensity, deload, minutes } = sum
-  const percent = intensity === null ? 'loads by rule' : `${Math.round(intensity)}% of the 1RM on average`
-  return `Week ${week}, ${phase.name}${deload ? ', light' : ''}: ${isAbout ? 'about ' : ''}${sets} hard sets${isAbout ? ', some by rule' : ''}, ${percent}, ${minutes} minutes at most${said}`
+  const percent =
+    intensity === null ? 'loads by progression' : `${Math.round(intensity)}% of the 1RM on average`
+  return `Week ${week}, ${phase.name}${deload ? ', light' : ''}: ${isAbout ? 'about ' : ''}${sets} hard sets${isAbout ? ', some by progression' : ''}, ${percent}, ${minutes} minutes at most${said}`
 }

@@ -31,9 +31,9 @@ const resizedBy =
   (draft, { id, name, weeks }) =>
     typeof weeks === 'number'
       ? resizePhase(draft, id, weeks + by)
-      : { fault: `${name} ends with a sign: give it fixed weeks first.` }
+      : { fault: `${name} ends with a trigger: give it fixed weeks first.` }
 
-/** A light week dropped on a week: two thirds of the sets and a tenth less load; on a week that is light, away again. */
+/** A deload dropped on a week: two thirds of the sets and a tenth less load; on a week that is light, away again. */
 export const deloadOn: Act = (_draft, phase, week) => {
   const isOn = ({ where }: Adjustment) => where.weeks?.includes(week)
   const kept = phase.deloads.flatMap((one): Adjustment[] => {
@@ -53,7 +53,7 @@ export const deloadOn: Act = (_draft, phase, week) => {
         { id: mint(), do: { kind: 'scaleLoad' as const, by: -10 }, where: { weeks: [week] } },
       ]
   if (phase.ends)
-    return { fault: 'Weeks before a test day are lightened in the inspector, counted back from it.' }
+    return { fault: 'Weeks before a test day are deloaded in the inspector, counted back from it.' }
   const command: Command = { do: 'setDeloads', phase: phase.id, from: phase.deloads, to }
   return command
 }
