@@ -97,7 +97,7 @@ test('twelve weeks with three tracks are built from an empty page by the keyboar
 
   // The last two lines of the third session become a superset.
   await press('ArrowUp', 'Shift+ArrowUp', 'Alt+j')
-  const third = page.getByRole('region', { name: 'Session C, place 3' })
+  const third = page.getByRole('region', { name: 'Session C, day 3' })
   await expect(third.getByText('C1', { exact: true })).toBeVisible()
   await expect(third.getByText('C2', { exact: true })).toBeVisible()
   await press('Escape')
@@ -122,10 +122,10 @@ test('twelve weeks with three tracks are built from an empty page by the keyboar
   await press('s')
   await expect(strip.getByText('Phase 2, weeks 5 to 8')).toBeVisible()
   await press('l')
-  await expect(strip.getByRole('button', { name: /^Week 8, .*, light/ })).toBeVisible()
+  await expect(strip.getByRole('button', { name: /^Week 8, .*, deload/ })).toBeVisible()
   for (let week = 8; week > 4; week--) await press('ArrowLeft')
   await press('l')
-  await expect(strip.getByRole('button', { name: /^Week 4, .*, light/ })).toBeVisible()
+  await expect(strip.getByRole('button', { name: /^Week 4, .*, deload/ })).toBeVisible()
 
   // Three tracks: lighter, heavier, and one without its last lines.
   await tabTo(/^Slot$/)

@@ -2,7 +2,7 @@ import AxeBuilder from '@axe-core/playwright'
 import { expect, test, type Page } from './site.ts'
 import { enter, importTemplate, phone, templateFile } from './people.ts'
 
-const day = (page: Page) => page.getByRole('region', { name: 'Slipway day, place 1' })
+const day = (page: Page) => page.getByRole('region', { name: 'Slipway day, day 1' })
 const form = (page: Page) => page.getByRole('dialog', { name: 'An exercise of your own' })
 test.describe.configure({ mode: 'serial' })
 

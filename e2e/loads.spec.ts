@@ -162,7 +162,7 @@ test('a writer sets how loads are made, says more of a line, and sees minutes fo
   await enter(page, 'Odell')
   await page.getByRole('link', { name: 'Estuary waves' }).click()
   await page.getByLabel('Loads of').selectOption({ label: 'a light lifter, made up' })
-  const head = page.getByRole('region', { name: 'Lower, squat, place 1' }).getByText(/About \d+ minutes/)
+  const head = page.getByRole('region', { name: 'Lower, squat, day 1' }).getByText(/About \d+ minutes/)
   await expect(head).toBeVisible()
   const minutes = async () => Number(/About (\d+)/.exec((await head.textContent()) ?? '')?.[1])
   const light = await minutes()

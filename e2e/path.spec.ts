@@ -9,7 +9,7 @@ test('from a cell in a template to a logged set, and back', async ({ browser }) 
   await expect(desk.getByLabel('Name of the template')).toHaveValue('Slipway start')
 
   await desk.getByLabel('Loads of').selectOption({ label: 'Nell Saltby' })
-  const first = desk.getByRole('region', { name: 'Slipway day, place 1' })
+  const first = desk.getByRole('region', { name: 'Slipway day, day 1' })
   await expect(first.getByRole('button', { name: 'Why 60 kg' })).toBeVisible()
   // Nell gave a bench press of 5 reps: 75% of its estimate stands beside the line, and moves with the percent.
   const percent = first.getByRole('button', { name: 'Load of Bench press: 75%' })
@@ -52,7 +52,7 @@ test('from a cell in a template to a logged set, and back', async ({ browser }) 
   await expect(program.getByRole('heading', { name: 'Slipway day is done' })).toBeVisible()
   const next = program.getByRole('list', { name: 'What comes next' })
   await expect(next.getByText('3 × 5').or(next.getByText('2 × 5 @ 62.5 kg'))).toBeVisible()
-  await expect(next.getByText(/was a hit on .*: plus 2.5 kg is 62.5 kg/)).toBeVisible()
+  await expect(next.getByText(/was a hit on .*: \+2.5 kg → 62.5 kg/)).toBeVisible()
 
   // A slip is corrected after the session as well, and what comes next follows.
   await program.getByText('Correct what you logged').click()
@@ -65,14 +65,14 @@ test('from a cell in a template to a logged set, and back', async ({ browser }) 
   await program.getByText('60 kg × 3').first().click()
   await program.getByRole('textbox', { name: 'Reps' }).first().fill('5')
   await program.getByRole('button', { name: 'Save the correction' }).first().click()
-  await expect(next.getByText(/was a hit on .*: plus 2.5 kg is 62.5 kg/)).toBeVisible()
+  await expect(next.getByText(/was a hit on .*: \+2.5 kg → 62.5 kg/)).toBeVisible()
 
   // Back at the desk the writer sees the member's progress in the same template.
   await desk.reload()
   await desk.getByLabel('Loads of').selectOption({ label: 'Nell Saltby' })
   await expect(desk.getByText('on this program')).toBeVisible()
   await expect(
-    desk.getByRole('region', { name: 'Slipway day, place 2' }).getByRole('button', { name: 'Why 62.5 kg' }),
+    desk.getByRole('region', { name: 'Slipway day, day 2' }).getByRole('button', { name: 'Why 62.5 kg' }),
   ).toBeVisible()
   await Promise.all([desk.close(), hand.close()])
 })

@@ -49,7 +49,7 @@ test('a track is told line by line, tried on a member, and published to one, who
   // Hal's bench of 126 kg was given as a set of five: 80% of its estimate, and 10% less on the track.
   await desk.getByLabel('Loads of').selectOption({ label: 'Hal Tideman' })
   const load = desk
-    .getByRole('region', { name: 'Bench day, place 1' })
+    .getByRole('region', { name: 'Bench day, day 1' })
     .getByRole('button', { name: /^Why / })
     .first()
   const plain = Number.parseFloat((await load.textContent()) ?? '')

@@ -3,7 +3,7 @@ import { enter, importTemplate, templateFile } from './people.ts'
 
 const bench = (page: Page, what: string) =>
   page
-    .getByRole('region', { name: 'Slipway day, place 1' })
+    .getByRole('region', { name: 'Slipway day, day 1' })
     .getByRole('button', { name: new RegExp(`^${what} of Bench press`) })
 const set = async (page: Page, what: string, to: string) => {
   await bench(page, what).focus()

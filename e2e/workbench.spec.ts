@@ -2,7 +2,7 @@ import AxeBuilder from '@axe-core/playwright'
 import { expect, test, type Page } from './site.ts'
 import { enter, importTemplate, inspect, templateFile } from './people.ts'
 
-const first = (page: Page) => page.getByRole('region', { name: 'Slipway day, place 1' })
+const first = (page: Page) => page.getByRole('region', { name: 'Slipway day, day 1' })
 const exercise = (page: Page, name: string) => first(page).getByRole('button', { name: `Exercise: ${name}` })
 const open = async (page: Page, name: string) => {
   await enter(page, 'Wren')
@@ -116,10 +116,10 @@ test('what a session and a phase say for all is inherited, looks it, and is writ
   await first(page).getByRole('button', { name: 'Sets of Bench press: 1' }).focus()
   await inspect(page, 'Phase')
   const phase = page.getByRole('region', { name: 'Phase Block' })
-  await phase.getByLabel('Reps left').fill('12')
+  await phase.getByLabel('RIR').fill('12')
   await page.keyboard.press('Enter')
   await expect(phase.getByText('0 to 10.')).toBeVisible()
-  await phase.getByLabel('Reps left').fill('3')
+  await phase.getByLabel('RIR').fill('3')
   await page.keyboard.press('Enter')
   const left = (said: string) =>
     first(page).getByRole('button', { name: `Reps in reserve of Bench press: ${said}` })
@@ -267,7 +267,7 @@ test('what a rule writes is fixed for one week by typing over it, and given back
   ).toBeVisible()
 })
 
-const weekTwo = (page: Page) => page.getByRole('region', { name: 'Slipway day, place 1' })
+const weekTwo = (page: Page) => page.getByRole('region', { name: 'Slipway day, day 1' })
 
 test('a slot has another role at each day of the week', async ({ page }) => {
   await enter(page, 'Wren')
@@ -285,7 +285,7 @@ test('a slot has another role at each day of the week', async ({ page }) => {
   await importTemplate(page, { ...file, slots: { ...file.slots, squat: { ...file.slots.squat, follows } } })
   await exercise(page, 'Back squat').focus()
   await inspect(page, 'Rules')
-  const rules = page.getByRole('region', { name: 'Rules of Back squat' })
+  const rules = page.getByRole('region', { name: 'Progressions of Back squat' })
   await expect(rules.getByLabel('In the role')).toHaveValue('volume')
   await rules.getByRole('button', { name: 'One for each day of the week' }).click()
   await expect(rules.getByLabel('Place 1')).toHaveValue('volume')
@@ -395,7 +395,7 @@ test('a lift without a max of its own is tied to its parent as the library has i
   await page.keyboard.press('Enter')
   await expect(exercise(page, 'Front squat')).toBeVisible()
   await inspect(page, 'Template')
-  const loads = page.getByRole('region', { name: 'Loads' })
+  const loads = page.getByRole('region', { name: 'Loads', exact: true })
   await loads.getByRole('button', { name: 'Change' }).click()
   const dialog = page.getByRole('dialog', { name: 'Loads' })
   await dialog.getByRole('button', { name: 'As the library has it: front squat' }).click()

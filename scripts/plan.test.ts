@@ -1,6 +1,6 @@
 import { planMember } from '@young-oak/core/plan'
 import { findingsOf, sayFinding } from '@young-oak/core/checks'
-import { spawn, spawnSync } from 'node:child_process'
+import { spawnSync } from 'node:child_process'
 import { mkdtempSync, readFileSync, writeFileSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
@@ -15,13 +15,26 @@ const run = (...args: string[]) =>
     cwd: root,
     encoding: 'utf8',
   })
-const start = (...args: string[]) =>
-  new Promise<{ status: number | null; stdout: string }>((resolve) => {
-    const made = spawn(process.execPath, ['--import', 'tsx', 'scripts/plan.ts', ...args], { cwd: root })
-    let stdout = ''
-    made.stdout.on('data', (piece: Buffer) => (stdout += piece.toString()))
-    made.once('close', (status) => resolve({ status, stdout }))
+/** Several calls in one process, each with the command's file evaluated anew: what each printed. */
+function runAll(calls: string[][]): string[] {
+  const each = `
+    for (const [i, args] of JSON.parse(process.env.CALLS).entries()) {
+      process.argv.splice(1, Infinity, ...args)
+      await import(new URL('?' + i, process.env.COMMAND).href)
+      process.stdout.write('\\0')
+    }`
+  const { stdout } = spawnSync(process.execPath, ['--import', 'tsx', '--input-type=module', '--eval', each], {
+    cwd: root,
+    encoding: 'utf8',
+    maxBuffer: 256 * 1024 * 1024,
+    env: {
+      ...process.env,
+      CALLS: JSON.stringify(calls),
+      COMMAND: new URL('plan.ts', import.meta.url).href,
+    },
   })
+  return stdout.split('\0')
+}
 const files = (name: string) =>
   [...Object.keys(readFixture(name).versions), 'member'].map((file) => join(fixtures, name, `${file}.json`))
 const folder = mkdtempSync(join(tmpdir(), 'young-oak-plan-'))
@@ -31,15 +44,9 @@ const write = (name: string, text: string): string => {
 }
 
 describe('every case worked by hand', () => {
-  const printed = new Map<string, { status: number | null; stdout: string }>()
-  // Two at a time: each is a process of its own.
-  beforeAll(async () => {
-    const waiting = [...fixtureNames]
-    const lane = async () => {
-      for (let name = waiting.shift(); name; name = waiting.shift())
-        printed.set(name, await start(...files(name), '--json'))
-    }
-    await Promise.all([lane(), lane()])
+  let printed: string[] = []
+  beforeAll(() => {
+    printed = runAll(fixtureNames.map((name) => [...files(name), '--json']))
   }, 600_000)
 
   test.each(fixtureNames)('is planned on the command line as in the engine: %s', (name) => {
@@ -47,8 +54,7 @@ describe('every case worked by hand', () => {
     const planned = planMember(input)
     const { plans, proposals } = planned
     const findings = findingsOf(input, planned).map(sayFinding)
-    expect(printed.get(name)?.status).toBe(0)
-    expect(JSON.parse(printed.get(name)?.stdout ?? '')).toEqual(
+    expect(JSON.parse(printed[fixtureNames.indexOf(name)] ?? '')).toEqual(
       JSON.parse(JSON.stringify({ today: readFixture(name).today, plans, proposals, findings })),
     )
   })

@@ -28,7 +28,7 @@ const maxFields = object({
   rir: number()
     .typeError('Enter the RIR as a number.')
     .integer('Reps are whole.')
-    .min(0, 'Reps left cannot be less than 0.')
+    .min(0, 'RIR cannot be less than 0.')
     .max(mostInReserve, `More than ${mostInReserve} left is not trusted: use a harder set.`)
     .optional(),
   formula: mixed<FormulaKind>((value): value is FormulaKind =>

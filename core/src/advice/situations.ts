@@ -112,7 +112,7 @@ export const situations: Situation[] = [
     sure: 'possible',
   },
   {
-    say: 'fewer reps left than asked on two lifts, and the sessions are very hard',
+    say: 'less RIR than asked on two lifts, and the sessions are very hard',
     signals: {
       lifts: [lift('backSquat', { rirDrift: -2 }), lift('benchPress', { rirDrift: -1.7 }), lift('deadlift')],
       hardness: 9.2,
@@ -151,7 +151,7 @@ export const situations: Situation[] = [
     sure: 'possible',
   },
   {
-    say: 'three days a week for five weeks, and a heavy mood: one sign is none',
+    say: 'three days a week for five weeks, and a heavy mood: one indication is not a pattern',
     signals: { daysAWeek: 3, weeksTrained: 5, checkIns: [{ ...fine, mood: 2 }] },
     want: 'askAgain',
     sure: 'weak',
@@ -254,7 +254,7 @@ export const situations: Situation[] = [
     sure: 'likely',
   },
   {
-    say: 'a deload is planned next, but three are left in reserve and every lift rises',
+    say: 'a deload is planned next, but 3 RIR remain and every lift progresses',
     signals: { plannedDeloadIn: 0, usualRir: 3.2, daysAWeek: 4 },
     want: 'skipPlanned',
     sure: 'likely',
@@ -295,7 +295,7 @@ export const situations: Situation[] = [
     sure: 'weak',
   },
   {
-    say: 'every lift stands still for weeks, nobody is tired, and another block follows',
+    say: 'every lift stands still for weeks, nobody is tired, and another phase follows',
     signals: {
       lifts: [lift('backSquat', flat), lift('benchPress', flat), lift('deadlift', flat)],
       phase: { weeksIn: 5, hasNext: true },
@@ -304,7 +304,7 @@ export const situations: Situation[] = [
     sure: 'likely',
   },
   {
-    say: 'two of three stand still after five weeks of the block',
+    say: 'two of three stand still after five weeks of the phase',
     signals: {
       lifts: [lift('backSquat', flat), lift('benchPress', flat), lift('deadlift')],
       phase: { weeksIn: 5, hasNext: true },
@@ -313,7 +313,7 @@ export const situations: Situation[] = [
     sure: 'possible',
   },
   {
-    say: 'every lift stands still, but the block has only begun',
+    say: 'every lift stands still, but the phase has only begun',
     signals: {
       lifts: [lift('backSquat', flat), lift('benchPress', flat), lift('deadlift', flat)],
       phase: { weeksIn: 2, hasNext: true },

@@ -6,7 +6,7 @@ export const stopSooner = defineDeload<{ left: number }>({
   title: 'Same load, stop sooner',
   params: strictObject({ left: wholeField('RIR', 4, 8).required() }),
   sentence: ({ left }) => `The same load, each set stopped with at least ${left} left.`,
-  saidFor: 'Nothing to work out, and skill is kept at the load of the block.',
+  saidFor: 'Nothing to work out, and skill is kept at the load of the phase.',
   saidAgainst: 'It asks for honest stopping; where few reps are written there is little to stop short of.',
   weeks: ({ left }) => [{ do: [{ kind: 'rirAtLeast', rir: left }] }],
   examples: [{ say: 'two left become four', params: { left: 4 }, want: { sets: 4, load: 80, left: 4 } }],

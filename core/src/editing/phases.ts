@@ -181,7 +181,7 @@ export function setTestDay(draft: Template, isOn: boolean): Built {
   if (Boolean(last.ends) === isOn) return { fault: 'It is so already.' }
   const open = draft.phases.find(({ weeks }) => typeof weeks !== 'number')
   if (isOn && open)
-    return { fault: `${open.name} ends with a sign: before a test day every phase has fixed weeks.` }
+    return { fault: `${open.name} ends with a trigger: before a test day every phase has fixed weeks.` }
   if (isOn && (draft.missed === 'shift' || draft.missed === 'repeat'))
     return { fault: 'A test day does not move: let missed weeks be held or dropped first.' }
   const [from, to] = isOn ? [null, 'test day' as const] : ['test day' as const, null]

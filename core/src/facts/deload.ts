@@ -57,7 +57,7 @@ export const deload = defineFact<DeloadFact, { deloads: OwnDeload[] }>({
   },
   examples: [
     {
-      say: 'one week at a tenth less, put in before the plan’s, and straight back',
+      say: 'one week at a tenth less, inserted before the plan’s, and straight back',
       fact: { changes: [{ kind: 'scaleLoad', by: -10 }], shift: true },
       want: {
         deloads: [

@@ -70,7 +70,7 @@ export const equipment = defineFact<
   }),
   examples: [
     {
-      say: 'what a place has now stands in place of what it had',
+      say: 'what a location has now replaces what it had',
       fact: { location: 'home', racks: [{ unit: 'kg', bar: 15, plates: [] }] },
       want: { equipment: { home: { racks: [{ unit: 'kg', bar: 15, plates: [] }], fixed: undefined } } },
     },

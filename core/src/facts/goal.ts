@@ -33,7 +33,7 @@ export const goal = defineFact<GoalFact, { goals: LiftGoal[] }, Known>({
       enrolment: idField('an enrolment’s id').required(),
       phase: idField('a phase').required(),
     }).default(undefined),
-  }).test('fits', 'either a day ("by") or a block, whose end is the day', (given) => {
+  }).test('fits', 'either a day ("by") or a block (a phase of a program), whose end is the day', (given) => {
     const { by, block } = given as GoalFact
     return by === undefined || block === undefined
   }),

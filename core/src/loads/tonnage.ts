@@ -77,7 +77,7 @@ export const tonnage = defineSource<Params>({
       want: { value: 60, unit: 'kg' },
     },
     {
-      say: 'a part of a week in which nothing was moved is the member’s choice',
+      say: 'a share of a week in which nothing was moved is the member’s choice',
       params: { times: 0.5, per: 'week' },
       known: { max: tested(100), asked: { reps: 5, sets: 4 }, moved: () => null },
       want: null,

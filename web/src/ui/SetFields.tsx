@@ -38,7 +38,7 @@ export function SetFields({ typed, errors, onType, autoFocus }: Props) {
         onChange={(event) => onType({ reps: event.target.value })}
       />
       <Field
-        label="Reps left"
+        label="RIR"
         inputMode="numeric"
         value={typed.reserve}
         error={errors.reserve}

@@ -5,7 +5,7 @@ import { isFlat, limits } from '../signals.ts'
 
 const say = declareSteps({
   'nextBlock.flat': '{lifts}: no better for {exposures} exposures or more, and not tired',
-  'nextBlock.weeks': '{weeks} weeks in this block',
+  'nextBlock.weeks': '{weeks} weeks in this phase',
 })
 
 export const nextBlock = defineAnswer({

@@ -147,7 +147,7 @@ describe('an offer', () => {
   test('once taken has the lift from the next session, stands no more, and stays taken after a hit', () => {
     const planned = plan(progression, missed, [taken])
     expect([loads(planned)[1], planned.offers]).toEqual([90, []])
-    expect(why(planned, 2)).toContain('offered to hand the lift on')
+    expect(why(planned, 2)).toContain('offered the next progression')
     expect(loads(plan(progression, [...missed, kg(90)], [taken]))[2]).toBe(95)
   })
   test('that nobody has made is no offer: a word about another stage does nothing', () => {

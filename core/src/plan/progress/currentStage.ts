@@ -9,9 +9,9 @@ import type { FoldState, Running } from '../state/state.ts'
 
 /** The steps that say why a stage has a lift, and why it stays as it is. */
 export const sayStage = declareSteps({
-  'stage.next': '{before} handed the lift on, as it does {sign}: {rule} from here',
+  'stage.next': '{before} is over, as its trigger fired {sign}: {rule} from here',
   'stage.taken':
-    '{before} offered to hand the lift on, as it does {sign}, and that was taken: {rule} from here',
+    '{before} offered the next progression, as its trigger fired {sign}, and the offer was taken: {rule} from here',
   'stage.version': 'a new version has another progression for the lift: {rule} from here',
   'stage.afterPhase': 'the phase with its own progression is over: {rule} from here',
   'stage.phase': 'this phase has its own progression for the lift: {rule}',

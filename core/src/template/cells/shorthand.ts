@@ -194,7 +194,7 @@ function readPiece(
   }
   if (isNew && sets === undefined && isOneOf(library, group.goal, slot)) group = { ...group, sets: 1 }
   if ((group.least === undefined) !== (group.stop === undefined))
-    return { fault: 'Say both the fewest sets and the sign: at least 3, until the bar slows.', piece }
+    return { fault: 'Say both the fewest sets and what ends them: at least 3, until the bar slows.', piece }
   return { group }
 }
 

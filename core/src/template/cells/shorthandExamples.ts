@@ -106,6 +106,6 @@ export const shorthandExamples: { typed: string; means: string; say: string }[] 
   {
     typed: '3x5, 3x3 (3 min rest)',
     means: '3 × 5 @ free; 3 × 3 @ free rest 3:00',
-    say: 'Commas part lines where each is sets and reps.',
+    say: 'Commas separate lines where each is sets and reps.',
   },
 ]

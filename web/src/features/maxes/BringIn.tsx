@@ -19,15 +19,16 @@ type Props = { isOpen: boolean; onClose: () => void; table: MaxTableLine[] }
 /** Maxes from a spreadsheet, pasted or as a file: what was understood and what would change, before anything is stored. */
 export function BringIn({ isOpen, onClose, table }: Props) {
   const library = useLibrary()
-  const { reading, read, forget } = useSheet()
   const [pasted, setPasted] = useState('')
+  const [file, setFile] = useState<File | null>(null)
+  const source = pasted.trim() ? pasted : file
+  const reading = useSheet(source, { members: table, today: today(), library })
   const [sent, setSent] = useState<{ done: number; of: number } | null>(null)
   const [fault, setFault] = useState<string>()
   const [give] = api.useGiveRowsMutation()
   const dispatch = useAppDispatch()
-  const context = { members: table, today: today(), library }
   const close = () => {
-    forget()
+    setFile(null)
     setPasted('')
     setFault(undefined)
     onClose()
@@ -54,7 +55,7 @@ export function BringIn({ isOpen, onClose, table }: Props) {
     close()
   }
   return (
-    <Modal title="Maxes from a sheet" isOpen={isOpen} onClose={close}>
+    <Modal title="Import maxes" isOpen={isOpen} onClose={close}>
       <p className="text-sm text-bark">
         The first line names the columns: {maxHeader.join(', ')}. Member, lift and load must be there, and kg
         or lb with every load.
@@ -64,11 +65,7 @@ export function BringIn({ isOpen, onClose, table }: Props) {
         <textarea
           rows={5}
           value={pasted}
-          onChange={(event) => {
-            setPasted(event.target.value)
-            if (event.target.value.trim()) read(event.target.value, context)
-            else forget()
-          }}
+          onChange={(event) => setPasted(event.target.value)}
           className="w-full rounded-md border border-edge bg-paper p-2 font-mono text-sm"
         />
       </label>
@@ -79,8 +76,8 @@ export function BringIn({ isOpen, onClose, table }: Props) {
           accept=".csv,.tsv,.txt,text/csv"
           className="block w-full"
           onChange={(event) => {
-            const [file] = event.target.files ?? []
-            if (file) read(file, context)
+            setPasted('')
+            setFile(event.target.files?.[0] ?? null)
           }}
         />
       </label>
@@ -127,8 +124,8 @@ function Understood({ reading, table }: { reading: MaxReading; table: MaxTableLi
       </p>
       {doubtful > 0 && (
         <p className="mt-2 rounded bg-acorn-wash px-3 py-2 text-sm text-acorn">
-          {doubtful} {doubtful === 1 ? 'is' : 'are'} from a set of more than 12 reps: the formulas part too
-          far to rely on.
+          {doubtful} {doubtful === 1 ? 'is' : 'are'} from a set of more than 12 reps: the formulas differ too
+          much to rely on.
         </p>
       )}
       {issues.length > 0 && (

@@ -17,8 +17,8 @@ export function Trials({ view, member }: Props) {
     <section aria-label="Trials">
       <h2 className="text-xl">Trials</h2>
       <p className="text-sm text-bark">
-        Two spells that differ in one thing, judged by the same measures. One person’s weeks often cannot tell
-        them apart: then that is what is said.
+        Two test periods that differ in one thing, judged by the same measures. One person’s weeks often
+        cannot tell them apart; then the result says so.
       </p>
       <div className="mt-2 grid gap-4">
         {view.trials.map((trial) => (

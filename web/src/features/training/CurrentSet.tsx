@@ -193,7 +193,7 @@ function More({ draft, errors, onPut }: MoreProps) {
       </summary>
       <div className="flex flex-wrap gap-4">
         <Stepper
-          label="Reps left"
+          label="How many more could you have done?"
           value={draft.left}
           step={1}
           onChange={(left) => onPut({ left })}

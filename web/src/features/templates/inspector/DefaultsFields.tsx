@@ -18,7 +18,7 @@ export function DefaultsFields({ defaults = {}, of, onSave }: Props) {
         What slots of this {of} inherit <span className="font-normal text-bark">(empty: nothing)</span>
       </legend>
       <SavedField
-        label="Reps left"
+        label="RIR"
         inputMode="numeric"
         value={defaults.rir === undefined ? '' : String(defaults.rir)}
         onSave={(typed) => {

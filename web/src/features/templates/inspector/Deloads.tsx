@@ -199,7 +199,7 @@ function DeloadForm({ draft, phase, onClose }: { draft: Template; phase: Phase; 
         </fieldset>
       )}
       <Button type="submit" className="col-span-2">
-        Put in
+        Add
       </Button>
     </form>
   )

@@ -177,7 +177,7 @@ function LengthFields({ draft, phase, onSave }: LengthProps) {
         ))}
       </SelectField>
       <SelectField
-        label="Sign"
+        label="Trigger"
         value={weeks.until.trigger}
         onChange={(event) =>
           put({
@@ -268,7 +268,7 @@ function Rotation({ draft, phase, onSave }: RotationProps) {
       </select>
       {rotation.length !== perWeek && (
         <p className="mt-1 text-sm text-bark">
-          {rotation.length} in turn, {perWeek} a week: the weeks differ, and the order goes on.
+          {rotation.length} sessions rotate, {perWeek} a week: each week continues the order.
         </p>
       )}
     </fieldset>

@@ -128,7 +128,7 @@ function WeekTable({ columns }: Pick<Forecast, 'columns'>) {
               return (
                 <td key={title} className="py-1 pr-3 align-top">
                   {seen?.text ?? ''}
-                  {seen?.deload && <span className="text-mist"> light</span>}
+                  {seen?.deload && <span className="text-mist"> deload</span>}
                   {became && <span className="text-brick"> {became}</span>}
                 </td>
               )

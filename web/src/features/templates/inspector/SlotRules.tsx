@@ -150,7 +150,7 @@ function Turns({ slot, onPut }: { slot: Slot; onPut: (turns: SlotRotation | null
         </p>
       ))}
       <SelectField
-        label="Put in"
+        label="Add an exercise to the rotation"
         value=""
         onChange={(event) => {
           const exercise = event.target.value as ExerciseId

@@ -82,7 +82,7 @@ export const SeasonStrip = memo(function SeasonStrip({ draft, seasons, current, 
         ))}
         <span
           draggable
-          onDragStart={(event) => event.dataTransfer.setData(deloadKind, 'light')}
+          onDragStart={(event) => event.dataTransfer.setData(deloadKind, 'deload')}
           title="Drag onto a week: two thirds of the sets, a tenth less load. On a deload week: removes the deload."
           className="cursor-grab rounded border border-dashed border-mist px-2 text-mist"
         >
@@ -169,7 +169,7 @@ export const SeasonStrip = memo(function SeasonStrip({ draft, seasons, current, 
 })
 
 /** What a dragged deload is called. */
-const deloadKind = 'application/x-young-oak-light'
+const deloadKind = 'application/x-young-oak-deload'
 
 const none: Seasons = { own: [], laid: [], events: {} }
 const dashes = ['none', '5 3', '2 2', '8 2 2 2']
@@ -238,5 +238,5 @@ function describe({ week, phase, sum, events }: Drawn): string {
   const { sets, isAbout, intensity, deload, minutes } = sum
   const percent =
     intensity === null ? 'loads by progression' : `${Math.round(intensity)}% of the 1RM on average`
-  return `Week ${week}, ${phase.name}${deload ? ', light' : ''}: ${isAbout ? 'about ' : ''}${sets} hard sets${isAbout ? ', some by progression' : ''}, ${percent}, ${minutes} minutes at most${said}`
+  return `Week ${week}, ${phase.name}${deload ? ', deload' : ''}: ${isAbout ? 'about ' : ''}${sets} hard sets${isAbout ? ', some by progression' : ''}, ${percent}, ${minutes} minutes at most${said}`
 }
