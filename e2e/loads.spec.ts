@@ -188,7 +188,7 @@ test('a writer sets how loads are made, says more of a line, and sees minutes fo
   await expect(loads).toContainText('Front squat at 85% of the back squat max until it has one')
   await page.getByRole('button', { name: 'More for Romanian deadlift' }).click()
   await page.getByRole('menuitem', { name: /^Details/ }).click()
-  const slot = page.getByRole('region', { name: 'Slot Romanian deadlift' })
+  const slot = page.getByRole('region', { name: 'Exercise Romanian deadlift' })
   await slot.getByLabel('Tempo').fill('31Z0')
   await slot.getByRole('button', { name: 'Keep the details' }).click()
   await expect(page.getByText('Tempo: four digits like 31X0, X for as fast as possible.')).toBeVisible()

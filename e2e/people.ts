@@ -49,5 +49,7 @@ export async function importTemplate(page: Page, content: object | string): Prom
 }
 
 /** Opens a part of the workbench's inspector. */
-export const inspect = (page: Page, tab: 'Template' | 'Tracks' | 'Phase' | 'Session' | 'Slot' | 'Rules') =>
-  page.getByRole('tab', { name: tab }).click()
+export const inspect = (
+  page: Page,
+  tab: 'Template' | 'Tracks' | 'Phase' | 'Session' | 'Exercise' | 'Progression',
+) => page.getByRole('tab', { name: tab, exact: true }).click()

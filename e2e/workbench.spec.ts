@@ -121,8 +121,7 @@ test('what a session and a phase say for all is inherited, looks it, and is writ
   await expect(phase.getByText('0 to 10.')).toBeVisible()
   await phase.getByLabel('RIR').fill('3')
   await page.keyboard.press('Enter')
-  const left = (said: string) =>
-    first(page).getByRole('button', { name: `Reps in reserve of Bench press: ${said}` })
+  const left = (said: string) => first(page).getByRole('button', { name: `RIR of Bench press: ${said}` })
   await expect(left('3, inherited')).toBeVisible()
   await left('3, inherited').focus()
   await page.keyboard.type('1')
@@ -205,7 +204,7 @@ for (const theme of ['light', 'dark'] as const)
       const faults = async () =>
         (await new AxeBuilder({ page }).analyze()).violations.map(({ id, nodes }) => [id, nodes[0]?.html])
       await first(page).getByRole('button', { name: 'Sets of Back squat: 2' }).focus()
-      for (const tab of ['Template', 'Tracks', 'Phase', 'Session', 'Slot', 'Rules'] as const) {
+      for (const tab of ['Template', 'Tracks', 'Phase', 'Session', 'Exercise', 'Progression'] as const) {
         await inspect(page, tab)
         if (tab === 'Tracks') await page.getByRole('button', { name: 'Add a track' }).click()
         expect([tab, await faults()]).toEqual([tab, []])
@@ -284,7 +283,7 @@ test('a slot has another role at each day of the week', async ({ page }) => {
   const follows = [{ progression: 'squat', role: 'volume' }]
   await importTemplate(page, { ...file, slots: { ...file.slots, squat: { ...file.slots.squat, follows } } })
   await exercise(page, 'Back squat').focus()
-  await inspect(page, 'Rules')
+  await inspect(page, 'Progression')
   const rules = page.getByRole('region', { name: 'Progressions of Back squat' })
   await expect(rules.getByLabel('In the role')).toHaveValue('volume')
   await rules.getByRole('button', { name: 'One for each day of the week' }).click()
@@ -293,7 +292,7 @@ test('a slot has another role at each day of the week', async ({ page }) => {
   await expect(page.getByText('Saved', { exact: true })).toBeVisible()
   await page.reload()
   await exercise(page, 'Back squat').focus()
-  await inspect(page, 'Rules')
+  await inspect(page, 'Progression')
   await expect(rules.getByLabel('Place 2')).toHaveValue('heavy')
   await rules.getByRole('button', { name: 'The same on all days' }).click()
   await expect(rules.getByLabel('In the role')).toHaveValue('volume')
@@ -317,7 +316,7 @@ test('a circuit is scored otherwise after it was made', async ({ page }) => {
   await expect(dialog).toBeHidden()
   const made = first(page).getByRole('button', { name: /^Exercise: Circuit/ })
   await made.focus()
-  await inspect(page, 'Slot')
+  await inspect(page, 'Exercise')
   const circuit = page.getByRole('form', { name: 'Circuit' })
   await expect(circuit.getByLabel('Rounds')).toHaveValue('4')
   await circuit.getByLabel('Scored by').selectOption('rounds')
@@ -326,7 +325,7 @@ test('a circuit is scored otherwise after it was made', async ({ page }) => {
   await expect(page.getByText('Saved', { exact: true })).toBeVisible()
   await page.reload()
   await made.focus()
-  await inspect(page, 'Slot')
+  await inspect(page, 'Exercise')
   await expect(circuit.getByLabel('Minutes')).toHaveValue('8')
 })
 
@@ -337,7 +336,7 @@ test('what a member has ahead colours the weeks that it falls into', async ({ pa
   await expect(page.getByRole('button', { name: /^Week \d+, .*Sister’s wedding/ })).toBeVisible()
   // However narrow its column, no cell but a long load is cut.
   const cut = await page
-    .getByRole('button', { name: /^(Sets|Reps|Reps in reserve|Rest) of / })
+    .getByRole('button', { name: /^(Sets|Reps|RIR|Rest) of / })
     .evaluateAll((cells) =>
       cells.filter((one) => one.scrollWidth > one.clientWidth).map((one) => one.ariaLabel),
     )

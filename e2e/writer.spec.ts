@@ -192,7 +192,7 @@ test('the keys are listed under ?, and a dialog gives the keyboard back', async 
   await sets(page, '1').focus()
   await page.keyboard.press('?')
   await expect(page.getByRole('dialog', { name: 'Keyboard' })).toContainText(
-    'fill what is typed or marked into the later weeks',
+    'fill what is typed or selected into the later weeks',
   )
   await page.keyboard.press('Escape')
   await expect(page.getByRole('dialog')).toBeHidden()

@@ -217,7 +217,13 @@ function SpellForm({ member }: { member?: string }) {
       'The deload starts with the next week.',
     )
   return (
-    <SayForm title="Request a deload" className="mt-1" submit="Request the deload" isBusy={isBusy} onSubmit={save}>
+    <SayForm
+      title="Request a deload"
+      className="mt-1"
+      submit="Request the deload"
+      isBusy={isBusy}
+      onSubmit={save}
+    >
       <SelectField
         label="Why"
         value={typed.reason}

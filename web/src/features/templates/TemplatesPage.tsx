@@ -44,7 +44,7 @@ export default function TemplatesPage() {
                 <th className="py-2 font-medium">Name</th>
                 <th className="py-2 pl-3 text-right font-medium">Weeks</th>
                 <th className="py-2 pl-3 text-right font-medium">Sessions a week</th>
-                <th className="py-2 pl-3 text-right font-medium">Slots</th>
+                <th className="py-2 pl-3 text-right font-medium">Exercises</th>
                 <th className="py-2 pl-3 text-right font-medium">Members</th>
                 <th className="py-2 pl-6 font-medium">Published</th>
               </tr>

@@ -15,7 +15,8 @@ export function DefaultsFields({ defaults = {}, of, onSave }: Props) {
   return (
     <fieldset className="grid grid-cols-3 gap-3">
       <legend className="mb-1 text-sm font-medium">
-        What slots of this {of} inherit <span className="font-normal text-bark">(empty: nothing)</span>
+        Defaults for the exercises of this {of}{' '}
+        <span className="font-normal text-bark">(empty: nothing)</span>
       </legend>
       <SavedField
         label="RIR"

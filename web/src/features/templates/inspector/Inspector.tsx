@@ -28,7 +28,7 @@ const titles: Record<Aspect, string> = {
   track: 'Tracks',
   phase: 'Phase',
   session: 'Session',
-  slot: 'Slot',
+  slot: 'Exercise',
   progression: 'Progression',
 }
 

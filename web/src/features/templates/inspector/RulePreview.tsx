@@ -41,7 +41,7 @@ export function RulePreview({ draft, template, file, trial, slots }: Props) {
       </p>
       <div className="mt-2 grid grid-cols-2 gap-3">
         {slots.length > 1 && (
-          <SelectField label="Slot" value={slot} onChange={(event) => setSlot(event.target.value)}>
+          <SelectField label="Exercise" value={slot} onChange={(event) => setSlot(event.target.value)}>
             {slots.map((id) => (
               <option key={id} value={id}>
                 {nameOf(library, draft, id)}

@@ -34,7 +34,7 @@ export function SlotAspect({ draft, selected, preview, memberName }: Props) {
   const { cue, caution, pattern, cost, spine, reads, substitutes = [] } = exerciseOf(library, slot)
   const suits = saySuits(exerciseOf(library, slot))
   return (
-    <section aria-label={`Slot ${liftName(library, slot)}`} className="grid gap-4">
+    <section aria-label={`Exercise ${liftName(library, slot)}`} className="grid gap-4">
       <div>
         <h3 className="text-lg">{liftName(library, slot)}</h3>
         <p className="text-sm text-bark">
