@@ -280,20 +280,20 @@ test('a slot has another role at each day of the week', async ({ page }) => {
     resetBy: 10,
   }
   const file = withRule('Roles', { rule: 'volumeHeavy', params }) as { slots: Record<string, object> }
-  const follows = [{ progression: 'squat', role: 'volume' }]
-  await importTemplate(page, { ...file, slots: { ...file.slots, squat: { ...file.slots.squat, follows } } })
+  const uses = [{ progression: 'squat', role: 'volume' }]
+  await importTemplate(page, { ...file, slots: { ...file.slots, squat: { ...file.slots.squat, uses } } })
   await exercise(page, 'Back squat').focus()
   await inspect(page, 'Progression')
   const rules = page.getByRole('region', { name: 'Progressions of Back squat' })
   await expect(rules.getByLabel('In the role')).toHaveValue('volume')
   await rules.getByRole('button', { name: 'One for each day of the week' }).click()
-  await expect(rules.getByLabel('Place 1')).toHaveValue('volume')
-  await rules.getByLabel('Place 2').selectOption('heavy')
+  await expect(rules.getByLabel('Day 1')).toHaveValue('volume')
+  await rules.getByLabel('Day 2').selectOption('heavy')
   await expect(page.getByText('Saved', { exact: true })).toBeVisible()
   await page.reload()
   await exercise(page, 'Back squat').focus()
   await inspect(page, 'Progression')
-  await expect(rules.getByLabel('Place 2')).toHaveValue('heavy')
+  await expect(rules.getByLabel('Day 2')).toHaveValue('heavy')
   await rules.getByRole('button', { name: 'The same on all days' }).click()
   await expect(rules.getByLabel('In the role')).toHaveValue('volume')
 })

@@ -47,7 +47,7 @@ export function RoleFields({ roles, role, places, onChange }: Props) {
       )}
       {byDay.length > 1 && (
         <Button look="quiet" className="min-h-0" onClick={() => onChange({ byDay: byDay.slice(0, -1) })}>
-          One less
+          Remove the last day
         </Button>
       )}
       <Button look="quiet" className="min-h-0" onClick={() => onChange(byDay[0] ?? '')}>
