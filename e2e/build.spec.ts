@@ -128,7 +128,7 @@ test('twelve weeks with three tracks are built from an empty page by the keyboar
   await expect(strip.getByRole('button', { name: /^Week 4, .*, deload/ })).toBeVisible()
 
   // Three tracks: lighter, heavier, and one without its last lines.
-  await tabTo(/^Slot$/)
+  await tabTo(/^Exercise$/)
   await press('ArrowLeft', 'ArrowLeft', 'ArrowLeft')
   await expect(page.getByRole('tab', { name: 'Tracks' })).toBeFocused()
   const tracks = page.getByRole('region', { name: 'Tracks' })

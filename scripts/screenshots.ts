@@ -37,7 +37,7 @@ async function takeWriter(browser: Browser): Promise<void> {
     .getByRole('button', { name: /^Load of Back squat/ })
     .first()
     .focus()
-  await page.getByRole('region', { name: 'Slot Back squat' }).waitFor()
+  await page.getByRole('region', { name: 'Exercise Back squat' }).waitFor()
   await shoot(page, 'workbench')
   await page.getByRole('button', { name: /^Week 8,/ }).click()
   await page.getByRole('button', { name: /^Why / }).first().click()
@@ -83,7 +83,7 @@ async function takeRules(browser: Browser): Promise<void> {
     .getByRole('listitem')
     .filter({ hasText: 'Start at 70%' })
   await line.getByRole('button', { name: 'Change' }).click()
-  await page.getByLabel('After the misses').selectOption('spaceOut')
+  await page.getByLabel('After the misses', { exact: true }).selectOption('spaceOut')
   await page.getByText('Both schemes, if all goes to plan').waitFor()
   await shoot(page, 'rule-preview')
   await page.keyboard.press('Escape')
@@ -138,7 +138,12 @@ async function takeMember(browser: Browser): Promise<void> {
   const log = page.getByRole('button', { name: /^(Done:|Log this set)/ })
   await log.first().click()
   await shoot(page, 'set-phone')
-  while (await log.count()) await log.first().click()
+  while (await log.count()) {
+    // A total over sets asks how many there were.
+    const reps = page.getByLabel('Reps', { exact: true }).first()
+    if ((await reps.count()) && !(await reps.inputValue())) await reps.fill('4')
+    await log.first().click()
+  }
   await page.getByRole('button', { name: 'Finish the session' }).click()
   await page.getByRole('list', { name: 'What comes next' }).waitFor()
   await page.getByRole('button', { name: 'Change to the dark theme' }).click()

@@ -5,7 +5,7 @@ import type { SetPrescription, Slot, Template } from '@young-oak/core/template'
 export const tidewayBase: Template = {
   format: 2,
   name: 'Tideway base',
-  note: 'Three days a week, two sessions in turn. Add a little each time you make every rep.',
+  note: 'Three days a week, two alternating sessions. Add a little each time you make every rep.',
   maxes: { use: 'newest' },
   missed: 'hold',
   rounding: 'nearest',

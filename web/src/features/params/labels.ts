@@ -1,7 +1,7 @@
 /** What parameters are called beside their fields, where their keys say too little; the unit is said, since a tired reader takes kilos for percent. */
 export const labels: Record<string, string> = {
   startPercent: 'First load, % of the max',
-  startReps: 'Reps of that max (1 for the 1RM)',
+  startReps: 'Reps of that max',
   'startLoad.kg': 'Or first load, kg',
   'startLoad.lb': 'Or first load, lb',
   startLast: 'First load from another progression, % of its last load',
