@@ -8,15 +8,6 @@ import {
 } from '@young-oak/core/template'
 import { isDay } from '@young-oak/core/units'
 
-/** The commands of edits in today's format. */
-export const commandsOf = ({
-  edits,
-  format = 1,
-}: {
-  edits: readonly { command: unknown }[]
-  format?: number
-}): unknown[] => edits.map(({ command }) => upgradeCommand(command, format))
-
 /** A command's own values are checked once it is applied. None asks only for what others have done since. */
 export const editsSchema = object({
   /** The revision that the sender's draft stands on. */
@@ -25,19 +16,24 @@ export const editsSchema = object({
     .of(
       object({
         id: string().uuid().required(),
-        command: mixed<object>().required(),
+        command: mixed<object>()
+          .required()
+          .test('known', 'The server does not know this edit: load the page again.', (command, { from }) => {
+            const { format = 1 } = (from?.[1]?.value ?? {}) as { format?: number }
+            return isCommand(upgradeCommand(command, format))
+          }),
       }).noUnknown(),
     )
     .max(200)
     .required(),
   /** The format of the commands; the first one where nothing is said. */
   format: number().integer().min(1).optional(),
-})
-  .noUnknown()
-  .test('known', 'The server does not know one of these edits: load the page again.', (given) =>
-    commandsOf(given).every((command) => isCommand(command)),
-  )
+}).noUnknown()
 export type Edits = InferType<typeof editsSchema>
+
+/** The commands of edits that fit the schema, in today's format. */
+export const commandsOf = ({ edits, format = 1 }: Edits): Command[] =>
+  edits.map(({ command }) => upgradeCommand(command, format) as Command)
 
 /** An edit in today's format, as the page keeps it. */
 export type Edit = { id: string; command: Command }

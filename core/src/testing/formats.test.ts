@@ -12,6 +12,7 @@ import {
   applyCommand,
   checkCommand,
   invert,
+  isCommand,
   readTemplate,
   salvageTemplate,
   upgradeCommand,
@@ -239,6 +240,13 @@ describe('an edit of format 1', () => {
     const after = applyCommand(draft, now) as Template
     expect(after).not.toEqual(draft)
     expect(applyCommand(after, invert(now))).toEqual(draft)
+  })
+
+  test('of several in several, as deep as somebody likes, is no command and ends no stack', () => {
+    const deep = JSON.parse(
+      `${'{"do":"several","commands":['.repeat(50_000)}${']}'.repeat(50_000)}`,
+    ) as unknown
+    expect(isCommand(upgradeCommand(deep, 1))).toBe(false)
   })
 
   test('whose name nobody knows comes back as it is', () => {

@@ -243,3 +243,34 @@ describe('a page of an older build', () => {
     expect(draft).toMatchObject({ name: 'From an old page', deloadPolicy: 'planned' })
   })
 })
+
+/** Bodies that fit no contract: each is refused with what is wrong, and none is a fault of the server. */
+const strange = [
+  null,
+  7,
+  'text',
+  [],
+  {},
+  { edits: 'x', operations: 'x' },
+  { since: 0, edits: [null] },
+  { since: 0, edits: [{ id: 'x', command: 3 }] },
+  { since: 0, format: 'a', edits: [{ id: randomUUID(), command: { do: 'setCell' } }] },
+  { operations: [null], format: 1 },
+  { operations: [{ kind: 'start' }], format: 99 },
+]
+test.each(strange)(
+  'a strange body is refused, or answered, by every route and breaks none: %j',
+  async (body) => {
+    for (const name of Object.keys(contracts) as RouteName[]) {
+      const one = contracts[name]
+      if (!('body' in one) || name === 'post /session') continue
+      const { method, path } = one
+      const by = path.startsWith('/me/') ? pages.phone : pages.desk
+      const url = `/api${path.replace(/:\w+/g, () => randomUUID())}?today=${day}`
+      const { status } = await by[method](url)
+        .set('content-type', 'application/json')
+        .send(JSON.stringify(body))
+      expect([name, status >= 500]).toEqual([name, false])
+    }
+  },
+)

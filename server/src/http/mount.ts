@@ -93,7 +93,8 @@ async function callFor(
     seat: seat as Call['seat'],
     params,
     query: query ? readBy(query, { ...request.query }) : undefined,
-    body: body ? readBy(body, request.body, library) : undefined,
+    // No body at all lacks what an empty one lacks, and is told so.
+    body: body ? readBy(body, request.body ?? {}, library) : undefined,
     inScope,
     inMember: (work) =>
       inScope(async (scope) => {

@@ -22,7 +22,7 @@ export function keepEdits(seat: string, template: string, { waiting, aside }: Ke
 
 /** What was kept, in today's format, by this build or an earlier one. What this build cannot read is set aside, in sight. */
 export function keptEdits(seat: string, template: string): Kept {
-  const text = localStorage.getItem(keyOf(seat, template))
+  const text = textKept(keyOf(seat, template))
   if (text === null) return { waiting: [], aside: [] }
   const { format, waiting, aside } = readKept(text)
   const edits = waiting.map((one) => upgradeEdit(one, format))
@@ -32,6 +32,15 @@ export function keptEdits(seat: string, template: string): Kept {
       ...aside.map((one) => asideNow(one, format)),
       ...edits.flatMap((one, i) => (isEdit(one) ? [] : [unread(JSON.stringify(one), i)])),
     ],
+  }
+}
+
+function textKept(key: string): string | null {
+  try {
+    return localStorage.getItem(key)
+  } catch {
+    // A browser that keeps nothing has kept nothing.
+    return null
   }
 }
 

@@ -25,9 +25,14 @@ type Upgrade = (field: unknown) => unknown
 
 /** An edit of format 1 as one of format 2; what is none, or has a name that nobody knows, comes back as it is. */
 export function commandFrom1(command: unknown): unknown {
+  // None of several is several again, so nothing nested as deep as somebody likes is walked down.
+  return fieldIn(command, 'do') === 'several'
+    ? upgradeFields(command, { commands: (commands) => upgradeEach(commands, singleFrom1) })
+    : singleFrom1(command)
+}
+
+function singleFrom1(command: unknown): unknown {
   const name = fieldIn(command, 'do')
-  if (name === 'several')
-    return upgradeFields(command, { commands: (commands) => upgradeEach(commands, commandFrom1) })
   const own = typeof name === 'string' && Object.hasOwn(upgrades, name) ? upgrades[name] : undefined
   return own ? own(command) : command
 }
