@@ -97,7 +97,7 @@ function templateSchema(): Json {
   const whole = jsonSchema(headShape, {
     warmUp,
     phases: list(jsonSchema(phaseShape, { deloads: changes, weeks })),
-    sessions: byId(jsonSchema(sessionShape, { parts: list(jsonSchema(sectionShape)) })),
+    sessions: byId(jsonSchema(sessionShape, { sections: list(jsonSchema(sectionShape)) })),
     slots: byId(
       jsonSchema(slotShape, {
         rows,
@@ -107,7 +107,7 @@ function templateSchema(): Json {
     progressions: byId(jsonSchema(progressionShape, { stages: list(stage), inPhases: list(inPhase) })),
     tracks: byId(jsonSchema(trackShape, { changes })),
   })
-  return { $schema: draft, title: 'Young Oak template, format 1', ...whole }
+  return { $schema: draft, title: 'Young Oak template, format 2', ...whole }
 }
 
 const changeSchema = (): Json => ({
@@ -139,7 +139,7 @@ function memberSchema(): Json {
   })
   return {
     $schema: draft,
-    title: 'Young Oak member, format 1',
+    title: 'Young Oak member, format 2',
     ...jsonSchema(memberShape, {
       enrolments: list(jsonSchema(enrolmentShape)),
       facts,

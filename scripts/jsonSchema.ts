@@ -11,6 +11,10 @@ export function jsonSchema(schema: Schema, pieces: Record<string, Json> = {}): J
 function convert(description: Description, pieces: Record<string, Json>, key = ''): Json {
   const { expected, json } = (description.meta ?? {}) as { expected?: string; json?: Json }
   const about = expected ? { description: expected } : {}
+  if (description.nullable) {
+    const { description: said, ...rest } = convert({ ...description, nullable: false }, pieces, key)
+    return { ...(said !== undefined && { description: said }), anyOf: [rest, { type: 'null' }] }
+  }
   if (pieces[key]) return { ...about, ...pieces[key] }
   if (json) return { ...about, ...json }
   switch (description.type) {

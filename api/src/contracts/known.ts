@@ -17,7 +17,7 @@ import { Checker, formatIssue } from '@young-oak/core/parsing'
 import type { Library } from '@young-oak/core/library'
 import type { Period } from '@young-oak/core/trends'
 import { equipment, lift, liftKeys, load, muscle, setSeen, setSeenBy, unit } from './lifts.ts'
-import { lastTime } from './plans.ts'
+import { lastTime } from './shown.ts'
 import {
   byKey,
   choice,
@@ -134,6 +134,7 @@ export const evidence = () =>
       own: list(adjustment()),
       handovers: list(text()),
       left: list(text()),
+      choices: byKey(text()),
       mostSets: mostSets(),
       checkIns: list(exact<CheckIn & { date: string }>({ ...checkInKeys(), date: date() })),
       about: about(),

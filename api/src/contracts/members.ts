@@ -2,7 +2,8 @@ import type { Member } from '@young-oak/core/facts'
 import type { MemberFile, MemberLine } from '../members.ts'
 import { contract, paged, pageOf } from './contract.ts'
 import { fact } from './known.ts'
-import { enrolment, sessionLog, version } from './plans.ts'
+import { enrolment, sessionLog } from './logs.ts'
+import { version } from './shown.ts'
 import { byKey, count, date, exact, list, orNull, text, yesOrNo } from './reads.ts'
 
 export const members = {

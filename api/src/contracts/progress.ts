@@ -8,7 +8,7 @@ import { givenFactSchema, type ProgressView } from '../progress.ts'
 import { onDay, ownAndWriters } from './contract.ts'
 import { about, adviceTaken, blockKeys, mostSets, checkInKeys, days, decision, liftGoal } from './known.ts'
 import { lift, muscle, unit } from './lifts.ts'
-import { whyStep } from './plans.ts'
+import { whyStep } from './shown.ts'
 import { choice, count, date, exact, figure, left, list, orNull, readBy, text, type Reads } from './reads.ts'
 
 const band = () => exact<NonNullable<Target['projected']>>({ value: figure(), low: figure(), high: figure() })

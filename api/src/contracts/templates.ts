@@ -11,7 +11,7 @@ import {
   type TemplateView,
 } from '../templates.ts'
 import { contract, paged, pageOf } from './contract.ts'
-import { draft } from './plans.ts'
+import { draft } from './shown.ts'
 import {
   choice,
   count,

@@ -4,7 +4,8 @@ import { operationsSchema, locationId, type OperationAnswer, type TodayView } fr
 import { contract, onDay } from './contract.ts'
 import { evidence } from './known.ts'
 import { proposal } from './maxes.ts'
-import { enrolment, plan, sessionLog } from './plans.ts'
+import { enrolment, sessionLog } from './logs.ts'
+import { plan } from './plans.ts'
 import { choice, either, exact, left, list, text, type Reads } from './reads.ts'
 
 const answer = (): Reads<OperationAnswer> =>

@@ -1,13 +1,13 @@
 import { defineCheck } from './check.ts'
 
-/** Entries that are dated after today: they drive nothing until then. */
+/** Entries that drive nothing yet: they are dated after today, or their day waits for the member's word. */
 export const datedAhead = defineCheck({
   kind: 'datedAhead',
   title: 'Dated after today',
   sure: 'rule',
   ofMember: ({ setAside, today }) =>
-    setAside.ahead.map(({ id, what, date }) => ({
-      message: 'ahead',
+    setAside.ahead.map(({ id, what, date, waits }) => ({
+      message: waits ? ('waits' as const) : ('ahead' as const),
       subject: id,
       where: id,
       value: date,
@@ -18,6 +18,10 @@ export const datedAhead = defineCheck({
     ahead: {
       what: 'This {entry} is dated {value}, after today: it counts from that day on.',
       next: 'Correct its date if it has happened already.',
+    },
+    waits: {
+      what: 'The day of this {entry} has not been confirmed: it counts for nothing until it is.',
+      next: 'Say on which day it was.',
     },
   },
 })

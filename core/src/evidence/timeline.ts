@@ -1,5 +1,5 @@
 import type { Fact, Member } from '../facts/index.ts'
-import { resolve, type SessionLog } from '../member/index.ts'
+import { resolve, type Entry, type SessionLog } from '../member/index.ts'
 import type { Day } from '../units/index.ts'
 
 /** What happened, in order: on each day the facts that act from it, then its sessions. */
@@ -17,8 +17,8 @@ export function timeline(member: Member, today: Day): Timeline {
   return made
 }
 
-/** Entries that are dated after today: they are kept, and drive nothing until then. */
-export type DatedAhead = { what: 'entry' | 'session'; id: string; date: Day }
+/** Entries that are kept and drive nothing yet: they are dated after today, or their day waits for the member's word. */
+export type DatedAhead = { what: 'entry' | 'session'; id: string; date: Day; waits?: true }
 
 type Timeline = { happenings: Happening[]; ahead: DatedAhead[] }
 
@@ -27,9 +27,9 @@ const timelines = new WeakMap<Member, { today: Day; timeline: Timeline }>()
 
 function order({ facts, logs }: Member, today: Day): Timeline {
   const ahead: DatedAhead[] = []
-  const dated = <T extends { date: Day; id: string }>(entry: T, what: DatedAhead['what']): boolean => {
-    if (entry.date <= today) return true
-    ahead.push({ what, id: entry.id, date: entry.date })
+  const dated = ({ id, date, waits }: Entry, what: DatedAhead['what']): boolean => {
+    if (date <= today && !waits) return true
+    ahead.push({ what, id, date, ...(waits && { waits }) })
     return false
   }
   const acting = resolve(facts)
@@ -64,8 +64,8 @@ function areOver(trained: SessionLog[], today: Day): boolean[] {
   return trained
     .map((_, i) => trained[trained.length - 1 - i] as SessionLog)
     .map(({ closed, date, enrolment }) => {
-      const isOver = closed || date < today || later.has(enrolment)
-      later.add(enrolment)
+      const isOver = closed || date < today || (enrolment !== null && later.has(enrolment))
+      if (enrolment !== null) later.add(enrolment)
       return isOver
     })
     .reverse()

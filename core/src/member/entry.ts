@@ -1,5 +1,6 @@
 import {
   dayField,
+  entryIdField,
   exerciseField,
   idField,
   textField,
@@ -20,17 +21,20 @@ export type Entry = {
   saw?: string
   /** A deletion: the entry, and what it replaces, no longer counts. */
   void?: true
+  /** Its day waits for the member's word: it counts from a further entry, of this id or in its place, that says so no more. */
+  waits?: true
   date: Day
 }
 
 /** How member format 2 writes it. */
 export const entryFields = {
-  id: idField(),
+  id: entryIdField(),
   rev: wholeField('a revision', 1, 1_000_000),
   change: idField('a change id'),
-  replaces: idField('the id of the entry that it corrects'),
+  replaces: entryIdField('the id of the entry that it corrects'),
   saw: idField('the change that a correction saw'),
   void: trueField('true, for an entry that no longer counts'),
+  waits: trueField('true, for an entry whose day the member has yet to say'),
   date: dayField().required(),
 }
 

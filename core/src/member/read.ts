@@ -68,10 +68,11 @@ export function readLog(
   const log = checker.check(sessionLogShape, value, path)
   if (!log) return undefined
   const attempt = log.attempt ?? 1
-  const enrolment = log.enrolment ?? enrolments[0]?.id ?? ''
+  const enrolment = log.enrolment === null ? null : (log.enrolment ?? enrolments[0]?.id ?? '')
+  const position = log.position ?? 0
   if (log.enrolment === undefined && enrolments.length > 1)
     checker.add(at(path, 'enrolment'), 'which of the enrolments', undefined, 'Add it.')
-  const id = log.id ?? sessionLogId(enrolment, log.position, attempt)
+  const id = log.id ?? sessionLogId(enrolment ?? '', position, attempt)
   const own = enrolments.filter((one) => one.id === enrolment)
   const slots: Template['slots'] = Object.assign(
     {},
@@ -86,6 +87,7 @@ export function readLog(
     id,
     rev: log.rev ?? 1,
     enrolment,
+    position,
     attempt,
     ordinal: log.ordinal ?? 1,
     closed: log.closed ?? true,

@@ -4,6 +4,7 @@ import { boolean } from 'yup'
 import {
   choiceField,
   dayField,
+  entryIdField,
   exerciseField,
   idField,
   laterField,
@@ -67,8 +68,10 @@ export const enrolmentShape = strictObject({
 
 export const sessionLogShape = strictObject({
   ...entryFields,
-  enrolment: idField('an enrolment’s id; may be left out where there is one'),
-  position: wholeField('a position in the plan', 1, 1000).required(),
+  enrolment: idField(
+    'an enrolment’s id, or null for training outside every plan; may be left out where there is one',
+  ).nullable(),
+  position: wholeField('a position in the plan', 1, 1000),
   at: strictObject(placeFields).default(undefined).meta({
     expected: 'the place in the plan, like {"phase": "base", "week": 2, "day": 1}',
   }),
@@ -112,7 +115,9 @@ export const sessionLogShape = strictObject({
   })
     .default(undefined)
     .meta({ expected: 'answers about the session' }),
-})
+}).test('fits', '"position", or "enrolment": null with an id of its own', ({ id, enrolment, position }) =>
+  enrolment === null ? position === undefined && id !== undefined : position !== undefined,
+)
 
 /** An answer for each muscle that was asked about. */
 function byMuscle(answers: readonly string[]) {
@@ -131,7 +136,7 @@ const sideField = () =>
   }).default(undefined)
 
 export const setLogShape = strictObject({
-  id: idField(),
+  id: entryIdField(),
   rev: entryFields.rev,
   change: entryFields.change,
   void: entryFields.void,

@@ -23,7 +23,9 @@ export type Segment = { from: Day; version: Id; track?: Id; begins?: 'week' | 's
 
 /** One session as it was trained. Its id is made of enrolment, place and attempt, so that two phones make one session. */
 export type SessionLog = Entry & {
-  enrolment: Id
+  /** Null of training outside every plan, which is evidence alone. */
+  enrolment: Id | null
+  /** 0 where there is no enrolment. */
   position: number
   /** 1 unless the place was trained again. */
   attempt: number

@@ -1,6 +1,6 @@
 import { array, boolean, mixed, number, object, string, type ObjectShape } from 'yup'
 import { exerciseIds, isExercise, ownIdPattern, type ExerciseId, type Library } from '../library/index.ts'
-import { isId } from './id.ts'
+import { idLength, isId } from './id.ts'
 import { isDay, type Rise, type Span } from '../units/index.ts'
 
 /**
@@ -23,14 +23,17 @@ export const percentField = () =>
 export const percentOffField = () =>
   number().strict().min(1).max(50).meta({ expected: 'a percent from 1 to 50' })
 
-export const idField = (what = 'an id') =>
+export const idField = (what = 'an id', most: number = idLength.minted) =>
   string()
     .strict()
-    .test('id', (value) => value === undefined || isId(value))
+    .test('id', (value) => value === undefined || value === null || isId(value, most))
     .meta({
-      expected: `${what}: 1 to 80 letters, digits and - _ . :`,
-      json: { type: 'string', pattern: '^[\\w.:-]{1,80}$' },
+      expected: `${what}: 1 to ${most} letters, digits and - _ . :`,
+      json: { type: 'string', pattern: `^[\\w.:-]{1,${most}}$` },
     })
+
+/** The id of an entry, which may be made of the ids of what it names. */
+export const entryIdField = (what = 'an id') => idField(what, idLength.made)
 
 export const textField = (what: string, most = 200) =>
   string()

@@ -2,6 +2,7 @@ export { Checker } from './check.ts'
 export {
   choiceField,
   dayField,
+  entryIdField,
   exerciseField,
   idField,
   isRise,

@@ -134,10 +134,10 @@ function tell({ library, when }: PlanInput, start: Start, happenings: Happening[
     }
     const { log, isOver } = happening
     const fold = folds.find(({ enrolment }) => enrolment.id === log.enrolment)
-    if (!fold || !replay(fold, log, evidence, isOver)) {
-      const { id, enrolment, position } = log
+    const isReplayed = fold !== undefined && replay(fold, log, evidence, isOver)
+    const { id, enrolment, position } = log
+    if (!isReplayed && enrolment !== null)
       strays.push({ log: id, enrolment, position, isEnrolled: fold !== undefined })
-    }
     evidence = learnSession(library, evidence, log)
   }
   return { evidence, folds, boundaries, strays }

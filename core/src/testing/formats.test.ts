@@ -2,6 +2,7 @@
 import { readdirSync, readFileSync } from 'node:fs'
 import { describe, expect, test } from '@jest/globals'
 import { asTable, fixtureNames, inputOf, readFixture, type Fixture } from '../../fixtures/read.ts'
+import { findingsOf } from '../checks/index.ts'
 import { readMember, upgradeFact } from '../facts/index.ts'
 import { upgradeLog, upgradeShown } from '../member/index.ts'
 import { formatIssue } from '../parsing/index.ts'
@@ -372,5 +373,69 @@ describe('a log of format 2', () => {
     expect(verdictOf([...done, extra])).toBe(verdictOf(done))
     expect(verdictOf([...done.slice(1), extra])).toBe(verdictOf(done.slice(1)))
     expect(planOf([...done, extra]).proposals.map(({ load: most }) => most.value)).toContain(110)
+  })
+
+  describe('outside every plan', () => {
+    const heavy = { slot: 'free', n: 1, exercise: 'backSquat', load: { value: 110, unit: 'kg' }, reps: 1 }
+    const free = { enrolment: null, position: undefined, id: 'free-1', sets: [heavy] }
+    const planned = (given: object) => {
+      const { file, library = {}, issues } = readMember(given, versions)
+      if (!file) throw new Error(issues?.map(formatIssue).join('\n'))
+      const when = { today: '2026-03-02', through: 'end' } as const
+      return planMember({ library, member: file.member, enrolments: file.enrolments, versions, when })
+    }
+
+    test('tells of the max, takes no day of the plan, and is no session without one', () => {
+      const { proposals, plans, setAside } = planned(member(free))
+      expect(proposals.map(({ load: most }) => most.value)).toContain(110)
+      const days = plans.enrolment?.weeks.flatMap(({ places }) => places.map(({ status }) => status))
+      expect(days?.[0]).toBe('next')
+      expect(days).not.toContain('done')
+      expect(setAside.strays).toEqual([])
+    })
+
+    test.each([
+      [{ ...free, id: undefined }, 'logs[0]'],
+      [{ ...free, position: 1 }, 'logs[0]'],
+      [{ position: undefined }, 'logs[0]'],
+    ])('has an id of its own and no position: %j', (log, path) =>
+      expect((readMember(member(log), versions).issues ?? []).map((one) => one.path)).toContain(path),
+    )
+
+    test('an entry whose day waits counts for nothing until a further entry says it', () => {
+      const waiting = { ...free, waits: true }
+      const { file, library = {} } = readMember(member(waiting), versions)
+      if (!file) throw new Error('the member does not read')
+      const input = {
+        library,
+        member: file.member,
+        enrolments: file.enrolments,
+        versions,
+        when: { today: '2026-03-02', through: 'end' } as const,
+      }
+      const before = planMember(input)
+      expect(before.proposals).toEqual([])
+      expect(findingsOf(input, before).map(({ check, message }) => [check, message])).toContainEqual([
+        'datedAhead',
+        'waits',
+      ])
+      const both = {
+        ...member(waiting),
+        logs: [...member(waiting).logs, { ...member(free).logs[0], rev: 2 }],
+      }
+      expect(planned(both).proposals.map(({ load: most }) => most.value)).toContain(110)
+    })
+  })
+
+  test('has an id of up to 200 characters, as a set of it has', () => {
+    const ids = (id: string) => {
+      const { file, issues } = readMember(
+        member({ id, sets: [{ slot, n: 1, id: `${id}1`.slice(0, 200) }] }),
+        versions,
+      )
+      return file ? file.member.logs[0]?.id : (issues ?? []).map(({ path }) => path)
+    }
+    expect(ids('x'.repeat(200))).toBe('x'.repeat(200))
+    expect(ids('x'.repeat(201))).toContain('logs[0].id')
   })
 })
