@@ -146,8 +146,8 @@ test('twelve weeks with three tracks are built from an empty page by the keyboar
     await expect(tracks.getByRole('button', { name: new RegExp(`^${name} 0`) })).toBeVisible()
     await tabTo(/^Add a change/)
     await press('Enter')
-    await page.getByLabel('What it changes').waitFor()
-    await page.getByLabel('What it changes').focus()
+    await page.getByLabel('Kind of change').waitFor()
+    await page.getByLabel('Kind of change').focus()
     if (by === null) {
       await type('Left out')
       await tabTo(/^Add it$/)

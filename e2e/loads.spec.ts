@@ -31,7 +31,7 @@ test('maxes of many come from a spreadsheet, with what will change, and the faul
       'Maud Tern\tDeadlift\t=B2\tkg\t1\t',
     ].join('\n'),
   )
-  await expect(dialog.getByText('1 to store, 3 with a fault.')).toBeVisible()
+  await expect(dialog.getByText('1 to store, 3 with an error.')).toBeVisible()
   await expect(dialog.getByText('Line 3, lift: expected a lift of the library')).toBeVisible()
   await expect(dialog.getByText('Line 4, load: expected at most 500 kg')).toBeVisible()
   await expect(dialog.getByText('Line 5, load: expected a value, not a formula')).toBeVisible()
@@ -48,7 +48,7 @@ test('maxes of many come from a spreadsheet, with what will change, and the faul
   await expect(row).toContainText('62.5 kg')
   await page.getByRole('button', { name: 'Import from a spreadsheet' }).click()
   await paste.fill(`member\tlift\tload\tunit\treps\tdate\nMaud Tern\tBack squat\t62.5\tkg\t1\t${day}`)
-  await expect(dialog.getByText('0 to store, 1 known already.')).toBeVisible()
+  await expect(dialog.getByText('0 to store, 1 already stored.')).toBeVisible()
 })
 
 test('a sheet of 50,000 lines is read to its end, a hundred faults named and the others counted', async ({
@@ -68,7 +68,7 @@ test('a sheet of 50,000 lines is read to its end, a hundred faults named and the
     buffer: Buffer.from(['member,lift,load,reps,date', ...lines].join('\n')),
   })
   const dialog = page.getByRole('dialog')
-  await expect(dialog.getByText(/to store, .* said twice, 10,000 with a fault\./)).toBeVisible({
+  await expect(dialog.getByText(/to store, .* given twice, 10,000 with an error\./)).toBeVisible({
     timeout: 20_000,
   })
   await expect(dialog.getByText('… and 9,900 more.')).toBeVisible()
@@ -80,7 +80,7 @@ test('a load that nobody knows is found in the session, and becomes a max once i
   await page.setViewportSize(phone)
   await enterAs(page, 'mose')
   await page.getByRole('button', { name: /^Start / }).click()
-  await expect(page.getByText('No back squat max yet, so no load.').first()).toBeVisible()
+  await expect(page.getByText('No back squat max yet, so there is no load.').first()).toBeVisible()
   const find = page.getByRole('button', { name: 'Find my load now' }).first()
   await page
     .getByRole('button', { name: /Back squat/ })
@@ -103,7 +103,7 @@ test('a load that nobody knows is found in the session, and becomes a max once i
   // 20 × 5 with two left by Epley: 20 × (1 + 7/30) = 24.67.
   const offer = page.getByRole('listitem').filter({ hasText: 'Back squat 24.67 kg' })
   await offer.getByRole('button', { name: 'Accept' }).click()
-  await expect(page.getByText('Back squat: 24.67 kg is in force from your next session.')).toBeVisible()
+  await expect(page.getByText('Back squat: 24.67 kg is used from your next session.')).toBeVisible()
 })
 
 test('plates make the loads: a place is equipped, a session is trained elsewhere, the unit is changed', async ({
@@ -119,22 +119,22 @@ test('plates make the loads: a place is equipped, a session is trained elsewhere
   await expect(first).toHaveText(home ?? '')
   await page.getByRole('link', { name: 'Equipment' }).click()
   await page.getByLabel('The usual bar, kg').fill('0')
-  await page.getByRole('button', { name: 'Save what there is' }).click()
+  await page.getByRole('button', { name: 'Save equipment' }).click()
   await expect(page.getByText('The bar: expected the weight of the bar, 1 to 60; got 0.')).toBeVisible()
   await expect(page.getByLabel('The usual bar, kg')).toHaveValue('0')
   await page.getByLabel('The usual bar, kg').fill('10')
   await page.getByLabel('Dumbbells, one hand, kg').fill('heavy')
-  await page.getByRole('button', { name: 'Save what there is' }).click()
+  await page.getByRole('button', { name: 'Save equipment' }).click()
   await expect(
     page.getByText('Dumbbells, one hand, kg: loads like 2-20 by 2; 22.5; 25, not "heavy".'),
   ).toBeVisible()
   await page.getByLabel('Dumbbells, one hand, kg').fill('2-20 by 2')
-  await page.getByRole('button', { name: 'Save what there is' }).click()
+  await page.getByRole('button', { name: 'Save equipment' }).click()
   await expect(page.getByText('Saved.', { exact: true })).toBeVisible()
   await page.getByLabel('I usually train at').selectOption({ label: 'My own' })
   await expect(page.getByText(/10 kg bar, up to/)).toBeVisible()
   await page.getByLabel('My unit').selectOption('lb')
-  await expect(page.getByText('Saved. Your next session reads it.').first()).toBeVisible()
+  await expect(page.getByText('Saved. Your next session uses it.').first()).toBeVisible()
 })
 
 test('body weight is a part of a pull-up: given, read, and too much help refused beside the field', async ({
@@ -172,28 +172,28 @@ test('a writer sets how loads are made, says more of a line, and sees minutes fo
   const loads = page.getByRole('region', { name: 'Loads', exact: true })
   await loads.getByRole('button', { name: 'Change' }).click()
   await page.getByLabel('Training max, % of the 1RM').fill('')
-  await page.getByRole('button', { name: 'Keep' }).click()
+  await page.getByRole('button', { name: 'Save loads' }).click()
   await expect(page.getByText('Loads of this template are percents of it.')).toBeVisible()
   await page.getByLabel('Training max, % of the 1RM').fill('90')
-  await page.getByLabel('Percents for reps by').selectOption('epley')
+  await page.getByLabel('Percentages for reps by').selectOption('epley')
   await page.getByLabel('Warm-up before a lift').selectOption('two')
   await page.getByRole('button', { name: 'Tie a lift' }).click()
-  await page.getByRole('button', { name: 'Keep' }).click()
+  await page.getByRole('button', { name: 'Save loads' }).click()
   await expect(page.getByText('Each needs two lifts and a percent above 0, at most 150.')).toBeVisible()
   await page.getByLabel('Lift 1', { exact: true }).selectOption('frontSquat')
   await page.getByLabel('Of lift 1', { exact: true }).selectOption('backSquat')
-  await page.getByRole('button', { name: 'Keep' }).click()
-  await expect(loads).toContainText('Epley, the other way round; training max 90% of the 1RM')
+  await page.getByRole('button', { name: 'Save loads' }).click()
+  await expect(loads).toContainText('Epley, inverted; training max 90% of the 1RM')
   await expect(loads).toContainText('Two lighter sets before the first work set.')
   await expect(loads).toContainText('Front squat at 85% of the back squat max until it has one')
   await page.getByRole('button', { name: 'More for Romanian deadlift' }).click()
   await page.getByRole('menuitem', { name: /^Details/ }).click()
   const slot = page.getByRole('region', { name: 'Exercise Romanian deadlift' })
   await slot.getByLabel('Tempo').fill('31Z0')
-  await slot.getByRole('button', { name: 'Keep the details' }).click()
+  await slot.getByRole('button', { name: 'Save details' }).click()
   await expect(page.getByText('Tempo: four digits like 31X0, X for as fast as possible.')).toBeVisible()
   await slot.getByLabel('Tempo').fill('31x0')
-  await slot.getByRole('button', { name: 'Keep the details' }).click()
+  await slot.getByRole('button', { name: 'Save details' }).click()
   await expect(page.getByText('tempo 31X0')).toBeVisible()
   await page.getByRole('button', { name: 'Undo' }).click()
   await page.getByRole('button', { name: 'Undo' }).click()

@@ -62,8 +62,8 @@ test('a missing max is asked for by its slot, given as a set with the estimate s
   await page.getByLabel('E-mail address').fill('juno@demo.example')
   await page.getByLabel('Password').fill('tideway-demo')
   await page.getByRole('button', { name: 'Sign in', exact: true }).click()
-  await expect(page.getByText('No back squat max yet, so no load.')).toBeVisible()
-  await page.getByRole('link', { name: 'Give one' }).first().click()
+  await expect(page.getByText('No back squat max yet, so there is no load.')).toBeVisible()
+  await page.getByRole('link', { name: 'Add a max' }).first().click()
   await expect(page.getByLabel('Lift')).toHaveValue('backSquat')
   await page.getByLabel('Load', { exact: true }).fill('60')
   await page.getByLabel('Reps', { exact: true }).fill('15')
@@ -103,7 +103,7 @@ test('anybody signed in gets a max and loads from one set', async ({ page }) => 
   await expect(page.getByText('0 to 4: more is not trusted.')).toBeVisible()
   await page.getByLabel('RIR').fill('0')
   await page.getByLabel('Reps', { exact: true }).fill('1')
-  await expect(page.getByText('A single is the max itself: 100 kg.')).toBeVisible()
+  await expect(page.getByText('A single is the 1RM itself: 100 kg.')).toBeVisible()
 })
 
 for (const theme of ['light', 'dark'] as const) {
@@ -120,7 +120,7 @@ for (const theme of ['light', 'dark'] as const) {
     await expect(page.getByRole('heading', { level: 1 })).toBeVisible()
     expect(await scan()).toEqual([])
     await page.getByRole('link', { name: 'Maxes' }).click()
-    await expect(page.getByRole('heading', { name: 'Give a max' })).toBeVisible()
+    await expect(page.getByRole('heading', { name: 'Add a max' })).toBeVisible()
     expect(await scan()).toEqual([])
     const wide = await page.evaluate(
       () => document.documentElement.scrollWidth > document.documentElement.clientWidth,

@@ -27,7 +27,7 @@ test('two tabs join what does not touch, and show what does', async ({ page, con
   // What one writes comes into the other at once, and each keeps its own undo.
   await set(page, 'Sets', '4')
   await has(other, 'Sets', '4')
-  await expect(other.getByText('A change made elsewhere came in.')).toBeVisible()
+  await expect(other.getByText('A change made elsewhere received.')).toBeVisible()
   await set(other, 'Rest', '60')
   await has(page, 'Rest', '1:00')
   await page.keyboard.press('Control+z')

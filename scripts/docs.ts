@@ -224,7 +224,7 @@ function reference(): string {
     '',
     'What is said of muscles, reps, recovery and ratios is common practice without a source, and a start. A set counts 1 for a direct muscle, 0.5 for an indirect one.',
     '',
-    '| id | name | pattern | direct, foremost first | indirect | loaded with | its number is | reps | recovery | spine | begins at |',
+    '| id | name | pattern | direct, main first | indirect | loaded with | its number is | reps | recovery | spine | begins at |',
     '|---|---|---|---|---|---|---|---|---|---|---|',
     ...Object.entries<Exercise>(exercises).map(
       ([

@@ -130,7 +130,7 @@ export function deloadWeeks(unit: (kind: DeloadKind) => string[]): string {
       ...unit(kind),
       `In words: ${sentence(params)}`,
       '',
-      `Said for it: ${saidFor}`,
+      `For: ${saidFor}`,
       '',
       `Arguments against: ${saidAgainst}`,
       '',

@@ -77,7 +77,7 @@ test('the table holds the weeks, the loads and what became of them', () => {
 test('--why prints the arithmetic and --json the data', () => {
   const { stdout } = run(...files('amrap-set-and-deload'), '--why')
   expect(stdout).toContain('1RM 101.33 kg, accepted on 10 Mar 2026 from 80 kg × 8 by Epley')
-  expect(stdout).toContain('training max 90% of it: 91.2 kg')
+  expect(stdout).toContain('training max, 90% of the 1RM: 91.2 kg')
   expect(stdout).toContain('deload: −10 points, 64% instead of 74%')
   const data = JSON.parse(run(...files('pounds-and-few-plates'), '--json').stdout)
   expect(data.plans.enrolment.weeks[3].places[0].slots[0].sets[0]).toMatchObject({

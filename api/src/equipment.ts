@@ -15,7 +15,7 @@ export const ownLocation = 'own'
 
 /** What a place has is read piece by piece, as in a file; the faults are located in the same way. */
 export const equipmentSchema = object({
-  has: mixed<object>().required('List what there is.'),
+  has: mixed<object>().required('List the equipment.'),
   today: day().required(),
 }).noUnknown()
 export type GivenEquipment = InferType<typeof equipmentSchema>

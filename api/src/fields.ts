@@ -43,12 +43,12 @@ export function fitsBody(
   if (!isExercise(library, exercise)) return true
   return exerciseOf(library, { exercise }).tool === 'body weight' || (load?.value !== 0 && !help)
 }
-export const fitsBodyMessage = 'Only beside body weight may a load be 0, or help.'
+export const fitsBodyMessage = 'Only a body-weight exercise can have a load of 0, or assistance.'
 
 export const mark = () => mixed<true>((value): value is true => value === true).optional()
 
 export const repsSchema = number()
   .typeError('Enter the reps as a number.')
-  .integer('Reps are whole.')
+  .integer('Reps are whole numbers.')
   .min(0, 'Reps cannot be less than 0.')
   .max(100, 'More than 100 reps is not taken: check the number.')

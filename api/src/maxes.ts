@@ -27,7 +27,7 @@ const maxFields = object({
     .max(mostRepsWarned, `An estimate takes at most ${mostRepsWarned} reps: use a heavier set.`),
   rir: number()
     .typeError('Enter the RIR as a number.')
-    .integer('Reps are whole.')
+    .integer('Reps are whole numbers.')
     .min(0, 'RIR cannot be less than 0.')
     .max(mostInReserve, `More than ${mostInReserve} left is not trusted: use a harder set.`)
     .optional(),
@@ -48,7 +48,7 @@ const partsFit = (value: unknown, { path, createError, options }: TestContext): 
   if (!fitsBody(given, options.context))
     return createError({ path: at('load.value'), message: 'A load is more than 0.' })
   if (!given.rir || given.reps + given.rir <= mostRepsWarned) return true
-  const message = `Reps and those left are more than ${mostRepsWarned} together: use a heavier set.`
+  const message = `Reps and RIR are more than ${mostRepsWarned} together: use a heavier set.`
   return createError({ path: at('rir'), message })
 }
 

@@ -12,7 +12,7 @@ export const problems = {
   doesNotFit: { status: 422, title: 'The exercise does not fit' },
   tooMany: { status: 422, title: 'Too many' },
   notPossible: { status: 422, title: 'Not possible' },
-  moreHelpThanBody: { status: 422, title: 'More help than body weight' },
+  moreHelpThanBody: { status: 422, title: 'More assistance than body weight' },
   inTheFuture: { status: 422, title: 'In the future' },
   noSuchTrack: { status: 422, title: 'No such track' },
   startsTooEarly: { status: 422, title: 'Starts too early' },

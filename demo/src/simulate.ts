@@ -1,6 +1,6 @@
 import { clubExercises } from './exercises.ts'
 import type { Fact, Member } from '@young-oak/core/facts'
-import { exerciseOf, foremostMuscle, type ExerciseId } from '@young-oak/core/library'
+import { exerciseOf, mainMuscle, type ExerciseId } from '@young-oak/core/library'
 import {
   sessionLogId,
   setLogId,
@@ -161,7 +161,7 @@ function train(
 
 /** What somebody says after a session: it grows harder as the weeks go on, and a muscle is now and then hardly worked. */
 function answersOf({ slots }: PlannedSession, weeks: number, dice: Dice): SessionLog['answers'] {
-  const muscles = [...new Set(slots.map((slot) => foremostMuscle(clubExercises, slot)))]
+  const muscles = [...new Set(slots.map((slot) => mainMuscle(clubExercises, slot)))]
   const worked = muscles.map((muscle) => {
     const turn = dice()
     return [muscle, turn < 0.3 ? 'hardly' : turn < 0.985 ? 'well' : 'too much'] as const
@@ -174,7 +174,7 @@ function answersOf({ slots }: PlannedSession, weeks: number, dice: Dice): Sessio
   }
 }
 
-/** Reps that the person has in them at this load today, and those that were left (Epley, the other way round), a little fewer set by set. */
+/** Reps that the person has in them at this load today, and those that were left (Epley, inverted), a little fewer set by set. */
 function repsDone(
   exercise: ExerciseId,
   person: Person,

@@ -38,7 +38,7 @@ export const accounts = {
   ...contract({
     method: 'post',
     path: '/session/seat',
-    says: 'Goes on as another of the account’s seats.',
+    says: 'Switches to another of the account’s roles.',
     who: ['owner', 'writer', 'member'],
     body: chooseSeatSchema,
     answer: session(),

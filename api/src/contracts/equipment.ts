@@ -40,7 +40,7 @@ export const equipment = {
   ...contract({
     method: 'post',
     path: '/locations/:id/equipment',
-    says: 'What a location has from a day on.',
+    says: 'Saves the equipment of a location from a day on.',
     who: staff,
     body: equipmentSchema,
     answer: list(location()),
@@ -60,7 +60,7 @@ export const equipment = {
   ...contract({
     method: 'post',
     path: '/me/equipment',
-    says: 'What the member’s own location has from a day on.',
+    says: 'Saves the equipment of the member’s own location from a day on.',
     who: ['member'],
     body: equipmentSchema,
     answer: own(),

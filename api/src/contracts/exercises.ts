@@ -31,7 +31,7 @@ export const exercises = {
   ...contract({
     method: 'post',
     path: '/exercises/:id',
-    says: 'Says an exercise anew; what loads are computed from stays.',
+    says: 'Changes an exercise; what loads are computed from stays the same.',
     who: staff,
     body: givenExerciseSchema,
     answer: library(),
@@ -40,7 +40,7 @@ export const exercises = {
   ...contract({
     method: 'post',
     path: '/exercises/:id/merge',
-    says: 'Reads an exercise as another from now on, or no longer.',
+    says: 'Merges an exercise into another, or undoes the merge.',
     who: staff,
     body: mergeSchema,
     answer: library(),

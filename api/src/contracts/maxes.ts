@@ -91,14 +91,14 @@ export const maxes = {
   }),
   ...ownAndWriters('maxes', {
     method: 'post',
-    says: 'Gives a max.',
+    says: 'Saves a max.',
     body: maxSchema,
     answer: maxesOf(),
     problems: ['inTheFuture', 'moreHelpThanBody'],
   }),
   ...ownAndWriters('body-weight', {
     method: 'post',
-    says: 'Gives the body weight.',
+    says: 'Saves the body weight.',
     body: bodyWeightSchema,
     answer: maxesOf(),
     problems: ['inTheFuture'],

@@ -158,7 +158,7 @@ const view = () =>
 export const progress = {
   ...ownAndWriters('progress', {
     method: 'get',
-    says: 'How a member does: advice, offers, lifts with goals, trials, and what was said.',
+    says: 'The progress of a member: advice, offers, lifts with goals, comparisons, and answers.',
     query: onDay,
     answer: view(),
     problems: [],
@@ -166,7 +166,7 @@ export const progress = {
   }),
   ...ownAndWriters('facts', {
     method: 'post',
-    says: 'States a fact: a check-in, an event, a deload, a goal, a trial, an answer to advice.',
+    says: 'Saves a fact: a check-in, an event, a deload, a goal, a comparison, an answer to advice.',
     body: givenFactSchema,
     answer: view(),
     problems: ['notPossible'],
@@ -174,7 +174,7 @@ export const progress = {
   }),
   ...ownAndWriters('facts/:fact', {
     method: 'delete',
-    says: 'Takes a fact back.',
+    says: 'Withdraws a fact.',
     query: onDay,
     answer: view(),
     problems: [],

@@ -65,7 +65,7 @@ export const templates = {
   ...contract({
     method: 'post',
     path: '/templates',
-    says: 'Takes a template file in; exercises that it brings become the gym’s.',
+    says: 'Imports a template file; the exercises that it declares are added to the gym’s own.',
     who,
     body: importSchema,
     answer: exact<{ id: string }>({ id: text() }),

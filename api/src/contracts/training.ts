@@ -30,7 +30,7 @@ export const training = {
   ...contract({
     method: 'get',
     path: '/me/today',
-    says: 'The member’s screen: this week’s plans, open sessions, what is odd, and what is known.',
+    says: 'The screen of a member: this week’s plans, open sessions, findings, and what is known.',
     who: ['member'],
     query: onDay.concat(object({ location: locationId() })).noUnknown(),
     answer: exact<TodayView>({
@@ -56,7 +56,7 @@ export const training = {
   ...contract({
     method: 'post',
     path: '/me/operations',
-    says: 'What a phone did, in order; each is stored or not by itself, and may be sent again.',
+    says: 'What was done on a phone, in order; each operation is stored or refused by itself, and may be sent again.',
     who: ['member'],
     body: operationsSchema,
     answer: exact<{ answers: OperationAnswer[] }>({ answers: list(answer()) }),

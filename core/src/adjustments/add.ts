@@ -14,6 +14,10 @@ export const add = defineChange<{ slot: string; after: string }>({
   }),
   lightens: () => false,
   names: ({ slot, after }) => [slot, after],
+  fields: {
+    slot: { label: 'Exercise', unit: null, hint: 'A slot that is in no session.' },
+    after: { label: 'After', unit: null, hint: 'The slot that it comes after.' },
+  },
   sentence: () => 'added',
   onSession(lines, { slot, after }, author) {
     const at = lines.findIndex(({ id }) => id === after)

@@ -12,6 +12,10 @@ export const cap = defineChange<{ at: Step }>({
   title: 'Load at most',
   params: strictObject({ at: stepField().required() }),
   lightens: () => true,
+  fields: {
+    'at.kg': { label: 'Most', unit: 'kg', hint: 'For members who train in kg.' },
+    'at.lb': { label: 'Most', unit: 'lb', hint: 'For members who train in lb.' },
+  },
   sentence: ({ at }) =>
     `at most ${formatLoad({ value: at.kg, unit: 'kg' })} (${formatLoad({ value: at.lb, unit: 'lb' })})`,
   /** The lowest of several caps stands; it says itself where it bites, once the load is known. */

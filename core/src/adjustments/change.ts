@@ -1,5 +1,5 @@
 import type { ObjectSchema } from 'yup'
-import type { Messages, WhyStep } from '../words/index.ts'
+import type { Fields, Messages, WhyStep } from '../words/index.ts'
 import type { Lift, Library } from '../library/index.ts'
 import type { Span, Step } from '../units/index.ts'
 
@@ -35,6 +35,8 @@ export type ChangeKind<P> = {
   kind: string
   title: string
   params: ObjectSchema<P & object>
+  /** What its parameters are called, each with its unit and a hint. */
+  fields: Fields
   /** True when it lowers something and raises nothing: what a deload may hold. */
   lightens(params: P): boolean
   /** True where it scales loads: a track's then acts on percents of a max and on a rule's first load, never on a running one. */

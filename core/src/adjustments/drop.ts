@@ -10,6 +10,7 @@ export const drop = defineChange<object>({
   title: 'Left out',
   params: strictObject({}),
   lightens: () => true,
+  fields: {},
   sentence: () => 'left out',
   onSlot: (_, __, author) => ({ now: null, step: say('drop.out', { author }) }),
   messages: say.messages,

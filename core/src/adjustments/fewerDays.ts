@@ -10,6 +10,9 @@ export const fewerDays = defineChange<{ days: number }>({
   title: 'Fewer days',
   params: strictObject({ days: wholeField('sessions a week', 1, 13).required() }),
   lightens: () => true,
+  fields: {
+    days: { label: 'Most sessions', unit: 'a week', hint: 'The first ones of the week stay.' },
+  },
   sentence: ({ days }) => `at most ${days} ${days === 1 ? 'session' : 'sessions'}`,
   onWeek(week, { days }, author) {
     if (week.perWeek <= days) return null

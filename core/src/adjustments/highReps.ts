@@ -5,7 +5,7 @@ import { defineChange, signed } from './change.ts'
 
 const say = declareSteps({
   'highReps.set':
-    '{author}: one set of {from} to {to}, {rir} RIR, load {by}%: outside what the formulas are made for, so take less if it is not easy',
+    '{author}: one set of {from} to {to} @ {rir} RIR, load {by}%: the formulas are not made for so many reps, so use less if it is not easy',
 })
 
 type Params = { from: number; to: number; rir: number; by: number }
@@ -13,7 +13,7 @@ type Params = { from: number; to: number; rir: number; by: number }
 /** One set of many easy reps in place of what is written, well short of failure, at less load: outside what formulas are made for. */
 export const highReps = defineChange<Params>({
   kind: 'highReps',
-  title: 'One easy set of many reps',
+  title: 'One easy high-rep set',
   params: strictObject({
     from: wholeField('the fewest reps', 10, 30).required(),
     to: wholeField('the most reps', 10, 30).required(),
@@ -22,6 +22,12 @@ export const highReps = defineChange<Params>({
   }).test('fits', '"to" more than "from"', ({ from, to }) => to > from),
   lightens: () => true,
   scalesLoads: true,
+  fields: {
+    from: { label: 'Fewest reps', unit: 'reps', hint: 'Of the one set.' },
+    to: { label: 'Most reps', unit: 'reps', hint: 'Of the one set.' },
+    rir: { label: 'Stop with at least', unit: 'RIR', hint: 'So many more reps possible.' },
+    by: { label: 'Change the load by', unit: '%', hint: '−50 halves the load.' },
+  },
   sentence: ({ from, to, rir, by }) => `one set of ${from}-${to}, stop with ${rir} RIR, load ${signed(by)}%`,
   onSets(group, { from, to, rir, by }, author) {
     if (!group.reps) return null

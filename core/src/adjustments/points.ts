@@ -12,6 +12,9 @@ export const points = defineChange<{ by: number }>({
   params: strictObject({ by: numberField('percentage points, -60 to 20', -60, 20).required() }),
   lightens: ({ by }) => by < 0,
   scalesLoads: true,
+  fields: {
+    by: { label: 'Change the percentage by', unit: 'points', hint: '−10 turns 80% into 70%.' },
+  },
   sentence: ({ by }) => `${signed(by)} points of percent`,
   onSets(group, { by }, author) {
     if (group.percent === null) return null
@@ -28,7 +31,7 @@ export const points = defineChange<{ by: number }>({
       want: { sets: 3, percent: 70, scale: 100 },
     },
     {
-      say: 'a percent never falls below 1',
+      say: 'a percentage never falls below 1',
       params: { by: -60 },
       group: { sets: 3, percent: 40, scale: 100 },
       want: { sets: 3, percent: 1, scale: 100 },

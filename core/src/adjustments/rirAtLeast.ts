@@ -10,6 +10,9 @@ export const rirAtLeast = defineChange<{ rir: number }>({
   title: 'More RIR',
   params: strictObject({ rir: wholeField('RIR', 1, 10).required() }),
   lightens: () => true,
+  fields: {
+    rir: { label: 'Stop with at least', unit: 'RIR', hint: 'Sets with more RIR stay as written.' },
+  },
   sentence: ({ rir }) => `stop with at least ${rir} RIR`,
   onSets(group, { rir }, author) {
     if (group.rir !== undefined && group.rir >= rir) return null

@@ -9,12 +9,15 @@ export const rotation = defineChange<{ rotation: string[]; perWeek: number }>({
   kind: 'rotation',
   title: 'Other days',
   params: strictObject({
-    rotation: listField('session ids in the order in which they turn', 12)
-      .of(idField().required())
-      .required(),
+    rotation: listField('session ids in their order', 12).of(idField().required()).required(),
     perWeek: wholeField('sessions a week', 1, 14).required(),
   }),
   lightens: () => false,
+  fields: {
+    rotation: { label: 'Session', unit: null, hint: 'The sessions in their order.' },
+    'rotation.#': { label: 'Session #', unit: null, hint: 'A session of the template.' },
+    perWeek: { label: 'Sessions', unit: 'a week', hint: 'Each week continues the order.' },
+  },
   sentence: ({ perWeek }) => `${perWeek} ${perWeek === 1 ? 'session' : 'sessions'} a week`,
   onWeek(_, { rotation: sessions, perWeek }, author) {
     return {

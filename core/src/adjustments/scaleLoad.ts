@@ -12,6 +12,9 @@ export const scaleLoad = defineChange<{ by: number }>({
   params: strictObject({ by: numberField('percent of the load, -90 to 50', -90, 50).required() }),
   lightens: ({ by }) => by < 0,
   scalesLoads: true,
+  fields: {
+    by: { label: 'Change the load by', unit: '%', hint: '−10 makes 100 kg 90 kg.' },
+  },
   sentence: ({ by }) => `load ${signed(by)}%`,
   onSets(group, { by }, author) {
     if (group.percent === null) return null

@@ -16,6 +16,15 @@ export const scaleSets = defineChange<{ by: number; round: 'up' | 'down' | 'near
     round: choiceField(['up', 'down', 'nearest']).required(),
   }),
   lightens: ({ by }) => by < 0,
+  fields: {
+    by: { label: 'Change the sets by', unit: '%', hint: '−40 makes 5 sets 3; at least one stays.' },
+    round: {
+      label: 'Round',
+      unit: null,
+      hint: 'How a fraction of a set is rounded.',
+      choices: { up: 'up', down: 'down', nearest: 'to the nearest' },
+    },
+  },
   sentence: ({ by }) => `sets ${signed(by)}%`,
   onSets(group, { by, round }, author) {
     const sets = Math.max(1, toWhole[round](snap((group.sets * (100 + by)) / 100)))

@@ -11,6 +11,10 @@ export const swap = defineChange<{ exercise: ExerciseId; variant?: string }>({
   title: 'Another exercise',
   params: strictObject({ exercise: exerciseField().required(), variant: textField('a variant', 60) }),
   lightens: () => false,
+  fields: {
+    exercise: { label: 'Other exercise', unit: null, hint: 'Its loads come from its own max.' },
+    variant: { label: 'Variant', unit: null, hint: 'A grip, a stance or a range, with its own max.' },
+  },
   sentence: (to, library) => `${liftName(library, to)} instead`,
   onSlot(line, { exercise, variant }, author, library) {
     const lift: Lift = { exercise, ...(variant && { variant }) }

@@ -22,7 +22,7 @@ describe('an adjustment', () => {
     ['its slot', { slots: ['squat'] }, true],
     ['its lift', { lifts: [{ exercise: 'backSquat' as const }] }, true],
     ['a variant of its lift', { lifts: [{ exercise: 'backSquat' as const, variant: 'paused' }] }, false],
-    ['the muscle that it works foremost', { muscles: ['quads' as const] }, true],
+    ['the muscle that it works main', { muscles: ['quads' as const] }, true],
     ['a muscle that it works as well', { muscles: ['glutes' as const] }, false],
     ['its week in another phase', { phases: ['peak'], weeks: [3] }, false],
   ])('that names %s acts on a slot or not', (_, where, acts) => expect(actsOn(where, squat)).toBe(acts))

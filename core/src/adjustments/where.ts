@@ -1,5 +1,5 @@
 import type { Id } from '../parsing/index.ts'
-import { foremostMuscle, liftKey, type Lift, type Muscle, type Library } from '../library/index.ts'
+import { mainMuscle, liftKey, type Lift, type Muscle, type Library } from '../library/index.ts'
 import type { Day } from '../units/index.ts'
 
 /** Absent means everywhere. `weeks` counts within the phase, from 1; `toTest` counts weeks to the test day. */
@@ -21,7 +21,7 @@ export type Spot = {
   toTest?: number
   day?: Day
   session?: Id
-  /** `muscle` is the one that the lift works foremost. */
+  /** `muscle` is the one that the lift works main. */
   slot?: { id: Id; lift: Lift; muscle: Muscle }
 }
 
@@ -29,7 +29,7 @@ export type Spot = {
 export const slotWith = (library: Library, id: Id, lift: Lift): NonNullable<Spot['slot']> => ({
   id,
   lift,
-  muscle: foremostMuscle(library, lift),
+  muscle: mainMuscle(library, lift),
 })
 
 /** Whether an adjustment acts on a spot. What names a session or a slot never acts on the week or the session as a whole. */

@@ -6,12 +6,12 @@ const say = declareSteps({
   'advice.weary': 'freshness is {freshness} of 5',
   'advice.mood': 'mood is {mood} of 5',
   'advice.joints': 'joints ache',
-  'advice.hard': 'sessions of the last two weeks were {hardness} of 10 hard',
-  'advice.sore': 'still sore again and again: {muscles}',
-  'advice.tooMuch': 'after {count} sessions a muscle felt worked too much',
-  'advice.drift': 'fewer reps are left than asked on {lifts}',
+  'advice.hard': 'sessions of the last two weeks were rated {hardness} of 10 for effort',
+  'advice.sore': 'still sore at several sessions: {muscles}',
+  'advice.tooMuch': 'a muscle felt overworked after {count} sessions',
+  'advice.drift': 'less RIR than asked on {lifts}',
   'advice.misses': '{lift} was missed {misses} times in a row',
-  'advice.falls': '{lift}: the estimate has fallen by {percent}%',
+  'advice.falls': '{lift}: e1RM is down {percent}%',
   'advice.due': '{weeks} weeks without a deload; here one is due after {after}',
 })
 

@@ -1,4 +1,4 @@
-import { foremostMuscle, type Lift, type Muscle, type Library } from '../library/index.ts'
+import { mainMuscle, type Lift, type Muscle, type Library } from '../library/index.ts'
 import type { About, CheckIn, EventKind } from '../facts/index.ts'
 
 /** What advice goes by: figures of one member on one day, made from logs, answers, check-ins and the plan. */
@@ -81,7 +81,7 @@ export const isFlat = (lift: LiftSignal): boolean =>
 
 export const fallingIn = ({ lifts }: Signals): LiftSignal[] => lifts.filter(isFalling)
 
-export const foremost = (library: Library, { lift }: LiftSignal): Muscle => foremostMuscle(library, lift)
+export const main = (library: Library, { lift }: LiftSignal): Muscle => mainMuscle(library, lift)
 
 /** Weeks after the last deload, or the start, from which one is due: sooner for those who train hard, often, or with less to spare. */
 export function dueAfter({ usualRir: usualLeft, daysAWeek, about }: Signals): number {

@@ -6,7 +6,7 @@ import { defineCheck } from './check.ts'
 /** Loads that are made of the usual equipment, since nobody has listed what there is. Said once, of the first such lift. */
 export const assumedEquipment = defineCheck({
   kind: 'assumedEquipment',
-  title: 'Equipment that nobody listed',
+  title: 'Equipment not listed',
   sure: 'rule',
   ofEnrolment({ library, template, evidence }) {
     const slot = Object.values(template.slots).find(
@@ -16,7 +16,7 @@ export const assumedEquipment = defineCheck({
   },
   messages: {
     assumed: {
-      what: 'Nobody has listed what can be loaded here: the usual bar, plates, dumbbells and stacks are assumed.',
+      what: 'The equipment here is not listed: the usual bar, plates, dumbbells and stacks are assumed.',
       next: 'List the equipment of the location.',
     },
   },

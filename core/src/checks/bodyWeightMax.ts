@@ -1,10 +1,10 @@
 import { liftName } from '../library/index.ts'
 import { defineCheck } from './check.ts'
 
-/** Maxes of body-weight lifts that say nothing as they stand. */
+/** Maxes of body-weight lifts that say nothing unchanged. */
 export const bodyWeightMax = defineCheck({
   kind: 'bodyWeightMax',
-  title: 'Maxes that lack a body weight',
+  title: 'Maxes without a body weight',
   sure: 'rule',
   ofMember: ({ library, evidence: { waiting, impossible } }) => [
     ...waiting.map((max) => {
@@ -21,12 +21,12 @@ export const bodyWeightMax = defineCheck({
   ],
   messages: {
     waits: {
-      what: 'The {lift} max of {value} goes on top of a body weight, and none is known: it counts for nothing yet.',
+      what: 'The {lift} max of {value} is added to body weight, and no body weight is known: the max is not used yet.',
       next: 'Enter the body weight.',
     },
     tooMuchHelp: {
-      what: 'This max took more help than the body weighs: it counts for nothing.',
-      next: 'Correct the help, or the body weight.',
+      what: 'This max has more assistance than the body weighs: it is not used.',
+      next: 'Correct the assistance, or the body weight.',
     },
   },
 })

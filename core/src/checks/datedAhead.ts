@@ -20,8 +20,8 @@ export const datedAhead = defineCheck({
       next: 'Correct its date if it has happened already.',
     },
     waits: {
-      what: 'The day of this {entry} has not been confirmed: it counts for nothing until it is.',
-      next: 'Say on which day it was.',
+      what: 'The day of this {entry} is not confirmed: the {entry} is not used yet.',
+      next: 'Confirm its day.',
     },
   },
 })

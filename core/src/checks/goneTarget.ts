@@ -5,7 +5,7 @@ import { defineCheck } from './check.ts'
 /** Adjustments that name a slot, a session or a phase which the version no longer has are kept, and do nothing. */
 export const goneTarget = defineCheck({
   kind: 'goneTarget',
-  title: 'Changes of what is gone',
+  title: 'Changes whose target is gone',
   sure: 'rule',
   ofEnrolment({ template, track, evidence }) {
     const all: [whose: string, changes: Adjustment[]][] = [
@@ -24,8 +24,8 @@ export const goneTarget = defineCheck({
   },
   messages: {
     gone: {
-      what: '"{value}" is not in this version: the change is kept and does nothing there.',
-      next: 'Point it at something else, or remove it.',
+      what: '"{value}" is not in this version: the change is kept, but has no effect.',
+      next: 'Choose another target for the change, or remove the change.',
     },
   },
 })

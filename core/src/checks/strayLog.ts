@@ -14,7 +14,7 @@ export const strayLog = defineCheck({
     })),
   messages: {
     noPlace: {
-      what: 'This session names position {value}, which the plan of its day does not have. Its sets count as evidence only.',
+      what: 'This session has position {value}, which is not in the plan of its day. Its sets count as evidence only.',
       next: 'Correct the session, or leave it as a record.',
     },
     noEnrolment: {

@@ -5,7 +5,7 @@ type Message = 'none' | 'beforeStart' | 'tooSoon' | 'ownClock'
 /** A countdown needs a test day that lies after its start, and weeks that keep to their dates. */
 export const testDay = defineCheck<Message>({
   kind: 'testDay',
-  title: 'Countdowns and their test day',
+  title: 'Countdowns without a valid test day',
   sure: 'rule',
   ofEnrolment(seen) {
     const phase = seen.template.phases.find(({ ends }) => ends)
@@ -18,19 +18,19 @@ export const testDay = defineCheck<Message>({
   },
   messages: {
     none: {
-      what: 'This phase is counted back from a test day, and none is known: its last week is taken for the week of the test.',
+      what: 'This phase counts back from a test day, and no test day is entered: its last week is used as the test week.',
       next: 'Enter the test day.',
     },
     beforeStart: {
-      what: 'The test day, {value}, lies before the start, {limit}: the phase’s last week is taken for its week.',
+      what: 'The test day, {value}, is before the start, {limit}: the last week of the phase is used as the test week.',
       next: 'Move the test day.',
     },
     tooSoon: {
-      what: 'The test day, {value}, comes before this phase has begun: there is nothing left to count back.',
-      next: 'Move the test day, or shorten what stands before it.',
+      what: 'The test day, {value}, is before this phase starts: no weeks are left to count back.',
+      next: 'Move the test day, or shorten the phases before it.',
     },
     ownClock: {
-      what: 'What is counted back from a test day keeps to dates: the weeks end on their dates here.',
+      what: 'Weeks that count back from a test day end on their dates here.',
       next: 'Put the member on the calendar clock.',
     },
   },

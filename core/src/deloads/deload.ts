@@ -1,4 +1,5 @@
 import type { ObjectSchema } from 'yup'
+import type { Fields } from '../words/index.ts'
 import type { Change } from '../adjustments/index.ts'
 
 /** What a week of a recipe changes. A taper is several: each so many weeks before the test. */
@@ -12,6 +13,8 @@ export type Deload<P> = {
   kind: string
   title: string
   params: ObjectSchema<P & object>
+  /** What its parameters are called, each with its unit and a hint. */
+  fields: Fields
   /** "Load −15%, everything else as written." */
   sentence(params: P): string
   /** What is said for it, and against it: opinions of schools, not rules. */

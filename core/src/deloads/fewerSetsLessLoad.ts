@@ -8,8 +8,12 @@ export const fewerSetsLessLoad = defineDeload<{ sets: number; load: number }>({
     sets: wholeField('percent off the sets', 25, 60).required(),
     load: wholeField('percent off the load', 5, 30).required(),
   }),
+  fields: {
+    sets: { label: 'Fewer sets', unit: '%', hint: 'At least one set stays.' },
+    load: { label: 'Less load', unit: '%', hint: 'Off every load.' },
+  },
   sentence: ({ sets, load }) => `Sets −${sets}%, at least one left, and load −${load}%.`,
-  saidFor: 'For those who come to it worn out, or at forty and over.',
+  saidFor: 'For lifters who are worn out, or aged forty and over.',
   saidAgainst: 'More than most need after a phase of moderate work.',
   weeks: ({ sets, load }) => [
     {

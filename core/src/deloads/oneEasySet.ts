@@ -3,15 +3,19 @@ import { defineDeload } from './deload.ts'
 
 export const oneEasySet = defineDeload<{ by: number; left: number }>({
   kind: 'oneEasySet',
-  title: 'One easy set of many reps',
+  title: 'One easy high-rep set',
   params: strictObject({
     by: wholeField('percent off the load', 30, 70).required(),
     left: wholeField('RIR', 3, 8).required(),
   }),
+  fields: {
+    by: { label: 'Less load', unit: '%', hint: 'Off the load of the phase.' },
+    left: { label: 'Stop with at least', unit: 'RIR', hint: 'So many more reps possible.' },
+  },
   sentence: ({ by, left }) =>
     `One set of 15 to 20 at ${by}% less, stopped with at least ${left} left; the load is outside what formulas are made for.`,
-  saidFor: 'Blood and movement with next to no strain.',
-  saidAgainst: 'Nothing of the phase is practised, and the load is a guess.',
+  saidFor: 'Blood flow and movement with very little strain.',
+  saidAgainst: 'The lifts of the phase are not practised, and the load is a guess.',
   weeks: ({ by, left }) => [{ do: [{ kind: 'highReps', from: 15, to: 20, rir: left, by: -by }] }],
   examples: [
     {

@@ -16,11 +16,14 @@ export const taper = defineDeload<Params>({
     weeks: wholeField('weeks, the one of the test among them', 1, 4).required(),
     percent: wholeField('percent off the sets in the week of the test', 30, 70).required(),
   }),
+  fields: {
+    weeks: { label: 'Length', unit: 'weeks', hint: 'The test week counts.' },
+    percent: { label: 'Fewer sets in the test week', unit: '%', hint: 'The weeks before it are in between.' },
+  },
   sentence: ({ weeks, percent }) =>
     `Loads stay, sets fall over ${weeks === 1 ? 'the week of the test' : `the last ${weeks} weeks`}: ${cuts(weeks, percent).join('%, ')}% off.`,
-  saidFor:
-    'Strength is shown rested: loads that stay high keep the skill, sets that fall take the tiredness away.',
-  saidAgainst: 'Too long for novices, who lose more by it than they shed.',
+  saidFor: 'Strength shows when rested: high loads keep the skill, fewer sets remove the tiredness.',
+  saidAgainst: 'Too long for novices, who lose more practice than tiredness.',
   weeks: ({ weeks, percent }) =>
     cuts(weeks, percent).map((cut, i) => ({
       toTest: weeks - 1 - i,

@@ -7,9 +7,10 @@ export const weekOff = defineDeload<object>({
   kind: 'weekOff',
   title: 'No training',
   params: strictObject({}),
+  fields: {},
   sentence: () => 'No training at all.',
-  saidFor: 'Illness, holidays, life. In one study of nine weeks a week off cost no leg size.',
-  saidAgainst: 'In the same study it cost a little leg strength; and habits are easily lost.',
+  saidFor: 'For illness, holidays and busy times. In one nine-week study a week off cost no leg size.',
+  saidAgainst: 'In the same study a week off cost a little leg strength; and the habit is easily lost.',
   weeks: () => [{ do: [{ kind: 'drop' }] }],
   examples: [{ say: 'nothing is left of it', params: {}, want: 'nothing' }],
 })

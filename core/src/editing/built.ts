@@ -19,7 +19,7 @@ export type Mint = () => Id
 
 /** Commands as one step with a name; one alone stays as it is under its own. */
 export function step(name: string, commands: Command[]): Built {
-  if (!commands.length) return { fault: 'There is nothing to change.' }
+  if (!commands.length) return { fault: 'Nothing changes.' }
   return { do: 'several', name, commands }
 }
 

@@ -17,9 +17,9 @@ import { noSlot, type Built } from './built.ts'
 export function setClock(library: Library, draft: Template, slot: Id, by: RowClock): Built {
   const own = draft.slots[slot]
   if (!own) return noSlot
-  if (own.by === by) return { fault: 'Rows are chosen by it already.' }
+  if (own.by === by) return { fault: 'The rows are already chosen that way.' }
   if (by === 'toTest' && !draft.phases.some(({ id, ends }) => ends && own.rows[id]))
-    return { fault: `${slotName(library, draft, slot)} stands in no phase that ends with a test day.` }
+    return { fault: `${slotName(library, draft, slot)} is in no phase that ends with a test day.` }
   const rows = Object.fromEntries(
     Object.entries(own.rows).map(([id, list]) => {
       const phase = draft.phases.find((one) => one.id === id)

@@ -17,7 +17,8 @@ import { moveSlots } from './slots.ts'
 export function joinSlots(library: Library, draft: Template, ids: Id[]): Built {
   const [first, ...others] = ids
   const spot = first === undefined ? null : spotOf(draft, first)
-  if (first === undefined || !spot || !others.length) return { fault: 'Mark two lines or more to join them.' }
+  if (first === undefined || !spot || !others.length)
+    return { fault: 'Select two lines or more to join them.' }
   const session = draft.sessions[spot.session]
   if (!session || others.some((id) => !slotsOf(session).includes(id)))
     return { fault: 'Only lines of one session can be joined.' }
@@ -60,9 +61,15 @@ export function makeCircuit(
   if (slots.some(({ circuit: own }) => own)) return { fault: 'One of these lines is a circuit already.' }
   const ruled = slots.find(({ uses: follows }) => follows.length)
   if (ruled)
-    return { fault: `${liftName(library, ruled)} uses a progression: a circuit is scored as one thing.` }
+    return {
+      fault: `${liftName(library, ruled)} uses a progression: a circuit has one score, so it cannot use one.`,
+    }
   const others = slots.find(({ by }) => by !== slots[0]?.by)
-  if (others) return { fault: 'Their rows are read by different clocks: set them alike first.' }
+  if (others)
+    return {
+      fault:
+        'Their rows are chosen in different ways (by week, exposure or day): choose the same way for all lines first.',
+    }
   const phases = draft.phases.filter(({ id }) => slots.every(({ rows }) => rows[id]))
   const rows = Object.fromEntries(
     phases.map(({ id }) => {

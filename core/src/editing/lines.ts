@@ -136,7 +136,7 @@ export function removeSets(library: Library, draft: Template, slot: Id, phase: I
   const own = draft.slots[slot]
   if (!own) return { fault: 'This exercise is no longer there.' }
   if (own.rows[phase]?.some((groups) => groups.every(({ id }) => id === group)))
-    return { fault: 'It is the only line of sets in some week: remove the exercise, or change the line.' }
+    return { fault: 'This is the only line of sets in some week: remove the exercise, or change the line.' }
   return step(
     `${slotName(library, draft, slot)}: a line of sets removed`,
     rowCommands(own, slot, phase, 0, true, (groups) => groups.filter(({ id }) => id !== group)),
@@ -172,4 +172,4 @@ function usualSets(library: Library, exercise: ExerciseId): SetPrescription[] {
 const unknownExercise = (name: string): string =>
   name
     ? `No exercise is called “${name}”. A word of its name, a muscle or a pattern finds one.`
-    : 'Begin with an exercise: back squat 3 x 5.'
+    : 'Start the line with an exercise: back squat 3 x 5.'

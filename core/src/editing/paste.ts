@@ -96,7 +96,7 @@ type Line =
 function lineOf(columns: (ColumnName | null)[], texts: string[]): Line {
   const of = (name: ColumnName) => texts[columns.indexOf(name)] ?? ''
   const [exercise, sets, goal, note] = [of('exercise'), of('sets'), of('goal'), of('note').slice(0, 400)]
-  if (!exercise) return { fault: 'It names no exercise.' }
+  if (!exercise) return { fault: 'The line names no exercise.' }
   const load = loadOf(of('percent'), of('load'))
   if (load.fault !== undefined) return load
   if (!sets && !goal && !load.text) return { typed: exercise, note }

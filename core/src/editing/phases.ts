@@ -46,7 +46,7 @@ export function resizePhase(draft: Template, phase: Id, to: Length): Built {
   if (!own) return noPhase
   const [was, is] = [rowWeeks(own), rowWeeks({ weeks: to } as Phase)]
   if (!Number.isInteger(is) || is < 1 || nominalWeeks({ weeks: to } as Phase) < 1)
-    return { fault: 'A phase has at least one week. To be rid of it, remove it.' }
+    return { fault: 'A phase has at least one week. To delete the phase, remove it.' }
   const rows = mapRows(byWeek(draft, phase), (list) =>
     is < was ? list.slice(is) : Array.from({ length: is - was }, () => list[list.length - 1] ?? []),
   )
@@ -65,7 +65,8 @@ export function splitPhase(draft: Template, phase: Id, weeks: number, mint: Mint
     return { fault: 'A phase that a trigger ends cannot be split: give it fixed weeks first.' }
   if (weeks < 1 || weeks >= all) return { fault: `${own.name} can be split after week 1 to ${all - 1}.` }
   const counted = Object.values(draft.slots).some(({ by, rows }) => by === 'toTest' && rows[phase])
-  if (counted) return { fault: 'Some of its sets are counted back from the test day, so it cannot be split.' }
+  if (counted)
+    return { fault: 'Some sets of this phase count back from the test day, so the phase cannot be split.' }
   const id = mint()
   const first = (list: number[] = []) => list.filter((week) => week <= weeks)
   const second = (list: number[] = []) => list.filter((week) => week > weeks).map((week) => week - weeks)
@@ -178,12 +179,12 @@ export function movePhase(draft: Template, phase: Id, by: -1 | 1): Built {
 export function setTestDay(draft: Template, isOn: boolean): Built {
   const last = draft.phases[draft.phases.length - 1]
   if (!last) return noPhase
-  if (Boolean(last.ends) === isOn) return { fault: 'It is so already.' }
+  if (Boolean(last.ends) === isOn) return { fault: 'Nothing changes: it is already set that way.' }
   const open = draft.phases.find(({ weeks }) => typeof weeks !== 'number')
   if (isOn && open)
     return { fault: `${open.name} ends with a trigger: before a test day every phase has fixed weeks.` }
   if (isOn && (draft.missed === 'shift' || draft.missed === 'repeat'))
-    return { fault: 'A test day does not move: let missed weeks be held or dropped first.' }
+    return { fault: 'A test day does not move: set missed weeks to hold or drop first.' }
   const [from, to] = isOn ? [null, 'test day' as const] : ['test day' as const, null]
   return { do: 'setPhase', phase: last.id, field: 'ends', from, to }
 }

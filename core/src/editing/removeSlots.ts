@@ -32,7 +32,7 @@ export function removal(
     const reads = readsSlots(slot).find((other) => goes.has(other))
     if (reads !== undefined)
       return {
-        fault: `The load of ${slotName(library, draft, id)} is based on ${slotName(library, draft, reads)}. Give it another base first.`,
+        fault: `The load of ${slotName(library, draft, id)} is based on ${slotName(library, draft, reads)}. Choose another basis for the load first.`,
       }
   }
   const unfed = roleWithout(library, draft, goes)
@@ -101,7 +101,7 @@ function roleWithout(library: Library, draft: Template, goes: ReadonlySet<Id>): 
       const own = new Set(slot.uses.map(({ progression }) => progression))
       const feeds = (follow: Use) => own.has(follow.progression) && rolesOf(follow).includes(role)
       if (gone.some(feeds) && !stays.some(([, other]) => other.uses.some(feeds)))
-        return `The load of ${slotName(library, draft, id)} is a share of the ${role} day’s. Give it another base first.`
+        return `The load of ${slotName(library, draft, id)} is a share of the ${role} day’s. Choose another basis for the load first.`
     }
   return null
 }

@@ -26,7 +26,7 @@ export function replaceExercise(library: Library, draft: Template, from: Lift, t
     }
     return [{ do: 'setSlot', slot, from: own, to: changed }]
   })
-  if (!commands.length) return { fault: `${liftName(library, from)} stands nowhere in this template.` }
+  if (!commands.length) return { fault: `${liftName(library, from)} is not in this template.` }
   return step(
     `${liftName(library, from)} → ${liftName(library, to)} in ${commands.length} ${commands.length === 1 ? 'slot' : 'slots'}`,
     commands,

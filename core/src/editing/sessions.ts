@@ -63,7 +63,7 @@ export function moveSession(draft: Template, phase: Id, session: Id, by: -1 | 1)
   const from = own?.rotation.indexOf(session) ?? -1
   const to = from + by
   if (!own || from < 0) return noSession
-  if (to < 0 || to >= own.rotation.length) return { fault: 'It is at the end of the order already.' }
+  if (to < 0 || to >= own.rotation.length) return { fault: 'The session is already at that end of the week.' }
   return placeSession(draft, phase, session, to)
 }
 

@@ -43,7 +43,7 @@ describe('a slot of one track alone', () => {
     expect(faults(only)).toEqual([])
   })
 
-  test('goes back into its session when the change, or the whole track, is taken away: it is never left nowhere', () => {
+  test('goes back into its session when the change, or the whole track, is removed: it is never left nowhere', () => {
     const only = after(
       draft,
       onlyInTrack(library, draft, 'a-curl', 'more', () => 'minted'),

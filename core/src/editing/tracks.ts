@@ -31,7 +31,7 @@ export function removeChange(library: Library, draft: Template, track: Id, chang
   const from = changes[at]
   if (!from) return { fault: 'This change is no longer there.' }
   const { where, what } = sayAdjustment(library, draft, from)
-  return step(`${draft.tracks[track]?.name}: ${where}, ${what}, no more`, [
+  return step(`${draft.tracks[track]?.name}: ${where}, ${what}, removed`, [
     { do: 'setChange', track, change, after: changes[at - 1]?.id ?? '', from, to: null },
     ...backForAll(draft, track, [from]),
   ])

@@ -59,7 +59,7 @@ describe('the max in force', () => {
     expect(inForce(lower({ accepted: true } as Partial<Fact>), squat)?.load).toEqual(kg(95))
     expect(proposalsOf(lower({ accepted: true } as Partial<Fact>))).toEqual([])
   })
-  test('may be the best of the last weeks, and the newest where those hold none', () => {
+  test('may be the best max of recent weeks, and the newest where those hold none', () => {
     const known = after(
       max('a', '2026-01-05', 110),
       max('b', '2026-03-05', 95, { accepted: true } as Partial<Fact>),
@@ -67,7 +67,7 @@ describe('the max in force', () => {
     const best = (weeks: number) => maxFor(library, known, squat, { use: 'best', weeks }, '2026-03-30')?.load
     expect([best(12), best(4), best(1)]).toEqual([kg(110), kg(95), kg(95)])
   })
-  test('is said to be old after the weeks that are trusted: 16, or as many as the template says', () => {
+  test('is said to be old after the weeks that are trusted: 16, or as many as in the template', () => {
     const known = after(max('a', '2026-01-05', 100))
     const old = (day: string, fresh?: number) =>
       maxFor(library, known, squat, { use: 'newest', ...(fresh && { fresh }) }, day)?.staleWeeks

@@ -7,7 +7,7 @@ import type { Evidence } from './evidence.ts'
 /** Weeks after which a max is too old to trust, where the template says nothing. */
 export const freshWeeks = 16
 
-/** The max that percents read on a day: the newest accepted one, or the best of the last weeks; said to be old where it is. */
+/** The max that percents read on a day: the newest accepted one, or the best max of recent weeks; said to be old where it is. */
 export function maxFor(
   library: Library,
   known: Evidence,
@@ -49,7 +49,7 @@ function lastStaleDay(policy: MaxPolicy, day: Day): Day {
   return stale
 }
 
-/** A policy is read for every exercise of a day: the day is worked out once. */
+/** A policy is read for this lift everywhere: a day: the day is worked out once. */
 const staleDays = new WeakMap<MaxPolicy, { day: Day; stale: Day }>()
 
 function chosenMax(known: Evidence, lift: Lift, policy: MaxPolicy, day: Day): MaxInForce | null {

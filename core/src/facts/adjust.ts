@@ -18,7 +18,7 @@ export const adjust = defineFact<{ adjustment: Adjustment }, { own: Adjustment[]
   }),
   examples: [
     {
-      say: 'a later change under the same id stands in place of the first',
+      say: 'a later change with the same id replaces the first',
       fact: { adjustment: { id: 'a', do: { kind: 'scaleLoad', by: -5 }, where: {} } },
       known: { own: [{ id: 'a', do: { kind: 'scaleLoad', by: -10 }, where: {} }] },
       want: { own: [{ id: 'a', do: { kind: 'scaleLoad', by: -5 }, where: {} }] },

@@ -38,10 +38,12 @@ export const deload = defineFact<DeloadFact, { deloads: OwnDeload[] }>({
   isGiven: true,
   shape: factShape({
     changes: listField('changes', 12).required(),
-    muscles: listField('muscles, worked foremost', muscles.length).of(choiceField(muscles).required()),
+    muscles: listField('muscles, by the muscle worked most', muscles.length).of(
+      choiceField(muscles).required(),
+    ),
     shift: boolean().strict().required().meta({ expected: 'true or false' }),
     weeks: wholeField('deloads', 1, 4),
-    back: listField('percents off in the weeks behind it', 4, 0).of(
+    back: listField('percent off in the return weeks', 4, 0).of(
       numberField('a percent from -50 to -1', -50, -1).required(),
     ),
     reason: choiceField(deloadReasons),

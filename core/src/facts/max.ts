@@ -66,7 +66,7 @@ export const max = defineFact<MaxFact, KeptOfMaxes, Weighed>({
       },
     },
     {
-      say: 'a test below the max in force is no max until somebody takes it',
+      say: 'a test below the max in use is no max until somebody takes it',
       fact: { exercise: 'backSquat', load: { value: 90, unit: 'kg' }, reps: 1, how: 'tested' },
       known: {
         maxes: { backSquat: [{ load: { value: 100, unit: 'kg' }, date: '2026-02-02', how: 'tested' }] },

@@ -11,7 +11,7 @@ export const withdraw = defineFact<{ adjustment: Id }, object, { own: Adjustment
   learn: ({ own }, { adjustment }) => ({ own: own.filter(({ id }) => id !== adjustment) }),
   examples: [
     {
-      say: 'it acts no more',
+      say: 'the change no longer acts',
       fact: { adjustment: 'a' },
       known: { own: [{ id: 'a', do: { kind: 'scaleLoad', by: -10 }, where: {} }] },
       want: { own: [] },

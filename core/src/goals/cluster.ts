@@ -6,7 +6,7 @@ type Cluster = { cluster: { first: number; minis: number; then: number; pause: n
 /** One long set, then short ones with a few seconds between them, all at one load. It is logged as its reps in all. */
 export const cluster = defineGoal<Cluster>({
   key: 'cluster',
-  title: 'A rest-pause cluster',
+  title: 'Rest-pause cluster',
   shape: strictObject({
     cluster: strictObject({
       first: wholeField('reps of the first set', 1, 50).required(),

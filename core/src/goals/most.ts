@@ -7,7 +7,7 @@ type Most = { most: 'reps' | 'rounds'; seconds: number; beat?: number }
 /** As many reps, or rounds, as there is time for; with `beat`, more than that. */
 export const most = defineGoal<Most>({
   key: 'most',
-  title: 'As many as time allows',
+  title: 'As many as possible in a time',
   shape: strictObject({
     most: choiceField(['reps', 'rounds']).required(),
     seconds: wholeField('seconds', 10, 7200).required(),

@@ -1,10 +1,10 @@
 import { strictObject, textField, wholeField } from '../parsing/index.ts'
 import { defineGoal } from './goal.ts'
 
-/** Something to do that has no load and no count: a class, a drill, an easy day. Done or not, with a note. */
+/** Task without a load that has no load and no count: a class, a drill, an easy day. Done or not, with a note. */
 export const task = defineGoal<{ task: string; minutes?: number }>({
   key: 'task',
-  title: 'Something to do',
+  title: 'Task without a load',
   shape: strictObject({
     task: textField('what is to be done', 120).required(),
     minutes: wholeField('minutes', 1, 240),

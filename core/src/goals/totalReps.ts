@@ -4,7 +4,7 @@ import { defineGoal } from './goal.ts'
 /** So many reps in all, in no more sets than the group has: 30 within 4. How they are shared out is the member's. */
 export const totalReps = defineGoal<{ totalReps: number }>({
   key: 'totalReps',
-  title: 'Reps in all',
+  title: 'Total reps',
   shape: strictObject({ totalReps: wholeField('reps in all sets', 2, 500).required() }),
   cell: ({ totalReps: count }) => `${count} in all`,
   read(typed) {

@@ -1,6 +1,6 @@
 import type { SpecialBar } from '../units/index.ts'
 
-/** What an exercise is loaded with: it decides what can be made and what its number means. */
+/** What an exercise is loaded with: it decides what can be made and what the load means. */
 export const tools = ['barbell', 'dumbbells', 'machine', 'body weight'] as const
 export type Tool = (typeof tools)[number]
 
@@ -51,7 +51,7 @@ export type Exercise = {
   pattern: Pattern
   tool: Tool
   reads: Reads
-  /** Muscles that a set counts for in full, the first one foremost. */
+  /** Muscles that a set counts for in full, the first one main. */
   direct: readonly Muscle[]
   /** Muscles that a set counts for by half. */
   indirect: readonly Muscle[]
@@ -66,7 +66,7 @@ export type Exercise = {
   isHeld?: true
   /** One side at a time: reps are of one side. */
   perSide?: true
-  /** The bar that it needs, where it is not the usual one. */
+  /** The bar that it needs, where it is not the usual bar. */
   bar?: SpecialBar
   /** The lift that it derives from, and the percent of its max to begin with. */
   parent?: { exercise: string; percent: number }

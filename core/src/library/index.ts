@@ -13,7 +13,7 @@ export { exerciseIds, exercises } from './exercises.ts'
 export { exerciseNamed, findExercises } from './findExercise.ts'
 export {
   compareLifts,
-  foremostMuscle,
+  mainMuscle,
   type Lift,
   liftKey,
   liftName,

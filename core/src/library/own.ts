@@ -26,20 +26,20 @@ export const settled = [
   'bar',
 ] as const satisfies (keyof Exercise)[]
 
-/** Which of the settled fields two say differently. Of muscles only the foremost has a place; the others come in any order. */
+/** Which of the settled fields two say differently. Of muscles only the main has a place; the others come in any order. */
 export const differsIn = (a: Exercise, b: Exercise): (typeof settled)[number] | undefined =>
   settled.find((field) => JSON.stringify(kindOf(a)[field]) !== JSON.stringify(kindOf(b)[field]))
 
-const kindOf = ({ direct: [foremost, ...direct], indirect, ...rest }: Exercise) => ({
+const kindOf = ({ direct: [main, ...direct], indirect, ...rest }: Exercise) => ({
   ...rest,
-  direct: [foremost, ...direct.sort()],
+  direct: [main, ...direct.sort()],
   indirect: [...indirect].sort(),
 })
 
 /** What merging needs to be equal, since the numbers logged under one become those of the other. */
 const numberOf = {
-  tool: 'its tool',
-  reads: 'what its number means',
+  tool: 'the tool',
+  reads: 'what the load means',
   isHeld: 'reps or a hold',
   perSide: 'one side at a time',
   bar: 'its bar',
@@ -47,13 +47,13 @@ const numberOf = {
 
 /** Why an exercise cannot be merged into another, or null where it can. */
 export function mergeFault(from: OwnExercise, into: OwnExercise): string | null {
-  if (from === into) return 'An exercise is not merged into itself.'
-  if (into.mergedInto) return `${into.name} is merged into another itself.`
+  if (from === into) return 'An exercise cannot be merged into itself.'
+  if (into.mergedInto) return `${into.name} is already merged into another exercise.`
   const apart = (Object.keys(numberOf) as (keyof typeof numberOf)[]).filter(
     (field) => from[field] !== into[field],
   )
   if (!apart.length) return null
-  return `${from.name} and ${into.name} differ in ${apart.map((field) => numberOf[field]).join(' and ')}: what was logged under one would not be comparable.`
+  return `${from.name} and ${into.name} differ in ${apart.map((field) => numberOf[field]).join(' and ')}: sets logged under one would not be comparable with the other.`
 }
 
 /**
@@ -79,7 +79,7 @@ export const ownIdPattern = /^own:[a-z0-9-]{4,40}$/
 /** What is known of the exercise of a lift; of one that is merged, of the one that it is merged into. */
 export function exerciseOf(library: Library, { exercise: id }: { exercise: ExerciseId }): Exercise {
   const one: OwnExercise | undefined = exercises[id as BuiltInId] ?? library[id as OwnId]
-  if (!one) throw new TypeError(`unknown exercise "${id}": it is none of the library that was handed over`)
+  if (!one) throw new TypeError(`unknown exercise "${id}": it is not in the library that was handed over`)
   return one.mergedInto ? exerciseOf(library, { exercise: one.mergedInto }) : one
 }
 

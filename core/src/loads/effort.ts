@@ -17,7 +17,7 @@ const say = declareSteps({
  */
 export const effort = defineSource<{ less?: number; under?: number }>({
   of: 'effort',
-  title: 'By reps and reserve',
+  title: 'By reps and RIR',
   computes: true,
   readsReps: true,
   params: strictObject({
@@ -65,7 +65,7 @@ export const effort = defineSource<{ less?: number; under?: number }>({
       want: { value: 83, unit: 'kg' },
     },
     {
-      say: 'by Epley, the other way round, six reps are 83.3333%',
+      say: 'by Epley, inverted, six reps are 83.3333%',
       params: {},
       known: {
         max: { load: { value: 100, unit: 'kg' }, date: '2026-03-02', how: 'tested' },

@@ -4,20 +4,20 @@ import type { MaxInForce } from './source.ts'
 
 /** The steps of a max. */
 export const sayMax = declareSteps({
-  'max.held': 'more than the 1RM is asked only where the template says that it is meant: {load}',
-  'max.ratio': '1RM {load}: {percent}% of the {of} max of {base}, {date}, until there is one of its own',
+  'max.held': 'more than the 1RM only where the template asks for it: {load}',
+  'max.ratio': '1RM {load}: {percent}% of the {of} max of {base}, {date}, until it has its own',
   'max.tested': '1RM {load}, tested on {date}',
   'max.testedLongAgo': '1RM {load}, tested on {date}, {weeks} weeks ago: too old to trust',
   'max.estimated': '1RM {load}, accepted on {date} from {set} × {reps} by {formula}',
   'max.estimatedLongAgo':
     '1RM {load}, accepted on {date} from {set} × {reps} by {formula}, {weeks} weeks ago: too old to trust',
-  'max.testedOnBody': '1RM {load}: the body’s {body} {sign} {set}, tested on {date}',
+  'max.testedOnBody': '1RM {load}: body weight {body} {sign} {set}, tested on {date}',
   'max.testedOnBodyLongAgo':
-    '1RM {load}: the body’s {body} {sign} {set}, tested on {date}, {weeks} weeks ago: too old to trust',
+    '1RM {load}: body weight {body} {sign} {set}, tested on {date}, {weeks} weeks ago: too old to trust',
   'max.estimatedOnBody':
-    '1RM {load}, accepted on {date} from the body’s {body} {sign} {set}, × {reps} by {formula}',
+    '1RM {load}, accepted on {date} from body weight {body} {sign} {set}, × {reps} by {formula}',
   'max.estimatedOnBodyLongAgo':
-    '1RM {load}, accepted on {date} from the body’s {body} {sign} {set}, × {reps} by {formula}, {weeks} weeks ago: too old to trust',
+    '1RM {load}, accepted on {date} from body weight {body} {sign} {set}, × {reps} by {formula}, {weeks} weeks ago: too old to trust',
 })
 
 /** The first rung of every load that comes from a max: its size, its day, how it is known, and whether it is too old. */

@@ -5,7 +5,7 @@ import { formatNumber } from '../units/index.ts'
 import { maxStep } from './maxStep.ts'
 import { defineSource } from './source.ts'
 
-const say = declareSteps({ 'otherMax.of': '{percent}% of it, the {lift} max' })
+const say = declareSteps({ 'otherMax.of': '{percent}% of the {lift} max' })
 
 type Params = { exercise: ExerciseId; variant?: string; percent: number }
 

@@ -12,7 +12,7 @@ export const repMaxMessages = say.messages
 
 /**
  * The n-rep max behind the max in force: the set itself where the max was accepted from one of so many reps, else worked
- * out from the 1RM by the default formula, the other way round. The 5RM of a 1RM of 116.6667 kg is 100 kg (Epley).
+ * out from the 1RM by the default formula, inverted. The 5RM of a 1RM of 116.6667 kg is 100 kg (Epley).
  */
 export function repMaxOf({ load, from }: MaxInForce, reps: number): { load: Load; steps: WhyStep[] } {
   if (reps === 1) return { load, steps: [] }

@@ -6,8 +6,8 @@ import { defineSource, percentBefore } from './source.ts'
 const say = declareSteps({
   'role.thisWeek': 'this week’s {role} day, on {date}: {load}',
   'role.ahead': 'this week’s {role} day, if it is trained as asked: {load}',
-  'role.last': 'no {role} day was trained this week: the last one, of week {week} on {date}, was {load}',
-  'role.lastAhead': 'no {role} day stands before it this week: the last one, of week {week}, is {load}',
+  'role.last': 'no {role} day was trained this week: the last one, in week {week} on {date}, was {load}',
+  'role.lastAhead': 'no {role} day comes before it this week: the last one, in week {week}, is {load}',
   'role.percent': '{percent}% of it',
 })
 

@@ -6,10 +6,10 @@ import { maxStep } from './maxStep.ts'
 import { defineSource } from './source.ts'
 
 const say = declareSteps({
-  'tonnage.target': '{times} times it in all: {target}',
-  'tonnage.week': '{times} times what it has moved this week, {week}: {target}',
-  'tonnage.share': 'over {sets} × {reps} that is {percent}% of the 1RM',
-  'tonnage.held': 'more than {reps} reps allow ({table}): {most}%, and the tonnage is not reached',
+  'tonnage.target': '{times} × that as total tonnage: {target}',
+  'tonnage.week': '{times} × this week’s tonnage of {week}: {target}',
+  'tonnage.share': 'over {sets} × {reps}: {percent}% of the 1RM',
+  'tonnage.held': '{reps} reps allow at most {most}% ({table}): the tonnage is not reached',
 })
 
 type Params = { times: number; per?: 'week' }

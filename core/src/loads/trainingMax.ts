@@ -5,7 +5,7 @@ import { maxStep } from './maxStep.ts'
 import { defineSource, percentBefore } from './source.ts'
 
 const say = declareSteps({
-  'trainingMax.is': 'training max {percent}% of it: {load}',
+  'trainingMax.is': 'training max, {percent}% of the 1RM: {load}',
   'trainingMax.percent': '{percent}% of the training max',
 })
 

@@ -5,7 +5,7 @@ export const oconner = defineFormula({
   title: 'O’Conner',
   source:
     'O’Conner B, Simmons J, O’Shea P. Weight training today. St. Paul, MN: West Publishing, 1989. (Cited from memory.)',
-  domain: 'Straight in reps, and the most careful of these up to 10.',
+  domain: 'Linear in reps, and the lowest of these up to 10 reps.',
   factor: (reps) => 1 + 0.025 * reps,
   examples: [
     { say: '100 for 5 is 112.5', load: 100, reps: 5, want: 112.5 },

@@ -19,7 +19,7 @@ export const repTables: RepTable[] = ['handbook', ...formulaKinds]
 export const mostTableReps = handbook.length
 
 export const repTableTitle = (table: RepTable): string =>
-  table === 'handbook' ? 'Handbook table' : `${formulaOf[table].title}, the other way round`
+  table === 'handbook' ? 'Handbook table' : `${formulaOf[table].title}, inverted`
 
 /** Percent of the 1RM for so many reps, 1 to 15, cut to 0.0001. The handbook's for 5 is 87; Epley's is 85.7143. Others throw. */
 export function percentFor(table: RepTable, reps: number): number {

@@ -12,7 +12,7 @@ import type { Amount, Day, Load, Span } from '../units/index.ts'
 
 export type Enrolment = {
   id: Id
-  /** Weeks end when their places are done, or on their dates. A test day needs dates. */
+  /** Weeks end when their places are done, or on their dates. A test day needs weeks on dates. */
   clock?: 'own' | 'calendar'
   /** In order. The first one's day is the first day of the plan. */
   segments: Segment[]

@@ -32,7 +32,7 @@ export type MaxRow = Lift & {
 /** One fault of a sheet: its line, its column, what was expected, and what came. */
 export type RowIssue = { line: number; column: string; expected: string; got: string; fix?: string }
 
-/** Who the lines may speak of, and what is known already. */
+/** Who the lines may speak of, and what is already stored. */
 export type SheetContext = {
   members: { id: string; name: string; known: KnownRow[] }[]
   today: Day
@@ -155,7 +155,7 @@ function readRow(
     return null
   }
   const member = members.get(cell('member').toLowerCase())
-  if (member === null) note('member', 'one member of that name', 'Two are called so: write the id.')
+  if (member === null) note('member', 'one member of that name', 'Two members have this name: write the id.')
   else if (member === undefined) note('member', 'one of your members, by name or id')
   const exercise = findExercise(library, cell('lift'))
   if (!exercise) note('lift', 'a lift of the library, by name or id', near(library, cell('lift')))

@@ -1,9 +1,17 @@
 import { declareSteps } from '../words/index.ts'
 import { isRise, wholeField } from '../parsing/index.ts'
 import { lowest, type Rise } from '../units/index.ts'
-import { sayFirstLoad, sayRise, startingWith, type FirstLoad } from './firstLoad.ts'
+import {
+  riseFields,
+  firstLoadFields,
+  sayFirstLoad,
+  sayRise,
+  startingWith,
+  type FirstLoad,
+} from './firstLoad.ts'
 import { defineRule } from './rule.ts'
 import {
+  resetWords,
   addedField,
   resetFields,
   sayReset,
@@ -14,8 +22,8 @@ import {
 } from './steady.ts'
 
 const say = declareSteps({
-  'amrapSet.extra': '{reps} reps in the AMRAP set of {date}, {extra} more than asked: the larger step',
-  'amrapSet.blank': '{load} stays: the AMRAP set of {date} was left blank, which is not zero',
+  'amrapSet.extra': '{reps} reps in the AMRAP set of {date}, {extra} more than asked: larger step',
+  'amrapSet.blank': '{load} stays: the AMRAP set of {date} was left blank (blank is not zero)',
 })
 
 type Params = FirstLoad &
@@ -59,9 +67,20 @@ export const amrapSet = defineRule<Params, Steady>({
       return extraStep.kg >= step.kg && extraStep.lb >= step.lb
     },
   ),
+  fields: {
+    ...firstLoadFields,
+    ...riseFields('step', 'Step when every set is met'),
+    extraReps: {
+      label: 'Extra reps for the larger step',
+      unit: 'reps',
+      hint: 'Reps in the AMRAP set beyond those asked.',
+    },
+    ...riseFields('extraStep', 'Larger step'),
+    ...resetWords,
+  },
   sentence: (p) =>
-    `${sayFirstLoad(p)}; add ${sayRise(p.step)} when every set is met, ${sayRise(p.extraStep)} when the AMRAP set has ` +
-    `${p.extraReps} ${p.extraReps === 1 ? 'rep' : 'reps'} more than asked; an AMRAP set left blank changes nothing; ${sayReset(p)}.`,
+    `${sayFirstLoad(p)}. If every set is met: +${sayRise(p.step)}; if the AMRAP set has ${p.extraReps} ${p.extraReps === 1 ? 'rep' : 'reps'} ` +
+    `more than asked: +${sayRise(p.extraStep)}. An AMRAP set left blank changes nothing. ${sayReset(p)}.`,
   start: (known, p) => startSteady(known, p, {}),
   next(state, exposure, p, hand) {
     const { date, verdict, asked, amrap: plus } = exposure

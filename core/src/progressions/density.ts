@@ -4,9 +4,9 @@ import { formatSeconds } from '../units/index.ts'
 import { defineRule } from './rule.ts'
 
 const say = declareSteps({
-  'density.beaten': '{done} {what} on {date} are the most so far: beat them',
-  'density.stands': '{done} {what} on {date} did not beat the {best} that stand',
-  'density.ahead': 'if {best} {what} are beaten, by one at least',
+  'density.beaten': '{done} {what} on {date}, the most so far: beat {done}',
+  'density.stands': '{done} {what} on {date} did not beat the best, {best}',
+  'density.ahead': 'if {best} {what} are beaten by at least one',
 })
 
 type Params = { what: 'reps' | 'rounds'; /** 10 to 7200. */ seconds: number }
@@ -16,7 +16,7 @@ type State = { best: number | null; why: WhyStep[] }
 /** As many reps, or rounds, as the time allows; the next time more than the most so far. */
 export const density = defineRule<Params, State>({
   kind: 'density',
-  title: 'Beat the count',
+  title: 'Density: more in the same time',
   clock: 'exposure',
   from: 'done',
   roles: ['main'],
@@ -31,8 +31,17 @@ export const density = defineRule<Params, State>({
     what: choiceField(['reps', 'rounds']).required(),
     seconds: wholeField('seconds', 10, 7200).required(),
   }),
+  fields: {
+    what: {
+      label: 'Count',
+      unit: null,
+      hint: 'What is counted within the time.',
+      choices: { reps: 'reps', rounds: 'rounds' },
+    },
+    seconds: { label: 'Time', unit: 'seconds', hint: '300 is five minutes.' },
+  },
   sentence: ({ what, seconds }) =>
-    `As many ${what} as possible in ${formatSeconds(seconds)}; each time beat the most so far.`,
+    `As many ${what} as possible in ${formatSeconds(seconds)}: beat the most so far each time.`,
   start: () => ({ best: null, why: [] }),
   next(state, { date, verdict, reps }, { what }) {
     const { best } = state

@@ -1,9 +1,17 @@
 import { declareSteps } from '../words/index.ts'
 import { choiceField, wholeField } from '../parsing/index.ts'
 import { highest, lowest, type Span } from '../units/index.ts'
-import { sayFirstLoad, sayRise, startingWith, type FirstLoad } from './firstLoad.ts'
+import {
+  riseFields,
+  firstLoadFields,
+  sayFirstLoad,
+  sayRise,
+  startingWith,
+  type FirstLoad,
+} from './firstLoad.ts'
 import { defineRule, type Exposure } from './rule.ts'
 import {
+  resetWords,
   addedField,
   resetFields,
   sayReset,
@@ -25,7 +33,7 @@ const signs = ['allAtTop', 'oneAtTop', 'total', 'rir'] as const
 type Params = FirstLoad &
   Steps & {
     advanceWhen: (typeof signs)[number]
-    /** Reps in all sets that earn the step, with `total`; 2 to 200. */
+    /** Total reps sets that earn the step, with `total`; 2 to 200. */
     total?: number
     /** Reps left beyond those asked that earn it, with `rir`; 1 to 5. */
     extraRir?: number
@@ -44,16 +52,16 @@ const isEarned: Record<Params['advanceWhen'], (exposure: Exposure, params: Param
 
 const saySign = ({ advanceWhen, total = 0, extraRir = 0 }: Params): string =>
   ({
-    allAtTop: 'every set is at its top',
-    oneAtTop: 'one set is at its top and none below its bottom',
-    total: `there are ${total} reps in all`,
-    rir: `every set is inside it and the last had ${extraRir} RIR more than asked`,
+    allAtTop: 'every set is at the top',
+    oneAtTop: 'one set is at the top and none below the bottom',
+    total: `there are ${total} total reps`,
+    rir: `every set is in the range and the last has ${extraRir} RIR more than asked`,
   })[advanceWhen]
 
 /** Reps up inside the range that the slot asks, then the load up by a step and the reps back to the bottom. */
 export const doubleProgression = defineRule<Params, State>({
   kind: 'doubleProgression',
-  title: 'Reps, then load',
+  title: 'Double progression',
   clock: 'exposure',
   from: 'done',
   roles: ['main'],
@@ -71,9 +79,35 @@ export const doubleProgression = defineRule<Params, State>({
       (advanceWhen === 'rir') === (extraRir !== undefined)
     )
   }),
+  fields: {
+    ...firstLoadFields,
+    advanceWhen: {
+      label: 'Add load when',
+      unit: null,
+      hint: 'Until then reps rise within the range.',
+      choices: {
+        allAtTop: 'every set is at the top of the range',
+        oneAtTop: 'one set is at the top, none below the bottom',
+        total: 'total reps reach a number',
+        rir: 'the last set has more RIR than asked',
+      },
+    },
+    total: {
+      label: 'Total reps to reach',
+      unit: 'reps',
+      hint: 'Over all sets. Only with “total reps reach a number”.',
+    },
+    extraRir: {
+      label: 'Extra RIR in the last set',
+      unit: 'RIR',
+      hint: 'Beyond the RIR asked. Only with “more RIR than asked”.',
+    },
+    ...riseFields('step', 'Step'),
+    ...resetWords,
+  },
   sentence: (p) =>
-    `${sayFirstLoad(p)}; add reps inside the range; when ${saySign(p)}, ` +
-    `add ${sayRise(p.step)} and return to the bottom; ${sayReset(p)}.`,
+    `${sayFirstLoad(p)}. Add reps within the range. When ${saySign(p)}: ` +
+    `+${sayRise(p.step)} and back to the bottom of the range. ${sayReset(p)}.`,
   start: (known, p) => startSteady(known, p, {}),
   next({ ahead = 0, ...state }, exposure, p, hand) {
     const { date, verdict, asked, reps, target } = exposure

@@ -1,17 +1,25 @@
 import { declareSteps } from '../words/index.ts'
 import { wholeField } from '../parsing/index.ts'
 import { formatLoad, highest, inUnit, lowest, snap, type Load } from '../units/index.ts'
-import { sayFirstLoad, startingWith, type FirstLoad } from './firstLoad.ts'
+import { firstLoadFields, sayFirstLoad, startingWith, type FirstLoad } from './firstLoad.ts'
 import { defineRule } from './rule.ts'
-import { resetFields, sayReset, startSteady, stepOrReset, type Steady, type Steps } from './steady.ts'
+import {
+  resetWords,
+  resetFields,
+  sayReset,
+  startSteady,
+  stepOrReset,
+  type Steady,
+  type Steps,
+} from './steady.ts'
 
 const say = declareSteps({
   'earnedLoad.taken':
-    '{least} reps or more in each set of {load} on {date} have earned {next}, which needed {needed}',
-  'earnedLoad.takenAhead': 'if {load} is a hit, it has earned {next}',
-  'earnedLoad.waits': '{load} stays after {least} reps on {date}: {next} is earned by {needed} in each set',
-  'earnedLoad.waitsAhead': 'if {load} is a hit: {next} is earned by {needed} in each set',
-  'earnedLoad.heaviest': '{load} is the heaviest that can be made at home',
+    'at least {least} reps in each set of {load} on {date}, {needed} needed: next load {next}',
+  'earnedLoad.takenAhead': 'if {load} is a hit: next load {next}',
+  'earnedLoad.waits': '{load} stays after {least} reps on {date}: {next} needs {needed} in each set',
+  'earnedLoad.waitsAhead': 'if {load} is a hit: {next} needs {needed} in each set',
+  'earnedLoad.heaviest': '{load} is the heaviest load at home',
 })
 
 type Params = FirstLoad &
@@ -28,7 +36,7 @@ type State = Steady & { more: number }
  */
 export const earnedLoad = defineRule<Params, State>({
   kind: 'earnedLoad',
-  title: 'Reps until the next load is earned',
+  title: 'Add reps until the next load',
   clock: 'exposure',
   from: 'done',
   roles: ['main'],
@@ -41,9 +49,18 @@ export const earnedLoad = defineRule<Params, State>({
     sample: { sets: 3, goal: { reps: { from: 8, to: 12 } } },
   },
   params: startingWith({ mostReps: wholeField('the most reps', 3, 30).required(), ...resetFields }),
+  fields: {
+    ...firstLoadFields,
+    mostReps: {
+      label: 'Most reps before the next load',
+      unit: 'reps',
+      hint: 'Reps rise no further, even if the next load is far away.',
+    },
+    ...resetWords,
+  },
   sentence: (p) =>
-    `${sayFirstLoad(p)}; the next load that can be made is taken when every set has earned it: when its reps are worth as much as that load ` +
-    `at the fewest that are written, by Epley; until then a rep more each time, up to ${p.mostReps}; ${sayReset(p)}.`,
+    `${sayFirstLoad(p)}. After a hit: one rep more, up to ${p.mostReps}. When every set has an e1RM (Epley) that is enough for the next load ` +
+    `at the fewest reps written: that load. ${sayReset(p)}.`,
   start: (known, p) => startSteady(known, p, { more: 0 }),
   next({ more, ...steady }, exposure, p, hand) {
     const { date, verdict, asked, reps, target } = exposure

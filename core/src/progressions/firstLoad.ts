@@ -1,4 +1,4 @@
-import { type WhyStep, declareSteps } from '../words/index.ts'
+import { type WhyStep, declareSteps, type Fields } from '../words/index.ts'
 import { exerciseOf } from '../library/index.ts'
 import { repMaxOf, maxStep, type Need } from '../loads/index.ts'
 import type { ObjectShape } from 'yup'
@@ -17,10 +17,10 @@ import type { Starting } from './rule.ts'
 
 /** The steps of a first load. */
 export const sayFirst = declareSteps({
-  'first.load': 'the progression starts everybody at {load}',
-  'first.percent': 'the progression starts at {percent}% of it: {load}',
-  'first.last': 'the lift comes over from {from} on {date}: at {percent}% that is {load}',
-  'first.ahead': 'the lift comes over from {from}: at {percent}% that is {load}',
+  'first.load': 'the progression’s first load, the same for everyone: {load}',
+  'first.percent': 'the progression’s first load, {percent}% of that: {load}',
+  'first.last': 'from the progression before, {from} on {date}: {percent}% of it, {load}',
+  'first.ahead': 'from the progression before, {from}: {percent}% of it, {load}',
 })
 
 /** How a rule's first load is stated: a percent of a max, or one load for everybody. Exactly one of the two. */
@@ -54,12 +54,56 @@ export const startingWith = <S extends ObjectShape>(own: S) =>
     },
   )
 
+export const firstLoadFields: Fields = {
+  startPercent: {
+    label: 'First load',
+    unit: '% of the max',
+    hint: 'Of the 1RM, or of the rep max beside it. Leave it empty if you give a load.',
+  },
+  startReps: { label: 'That max is for', unit: 'reps', hint: '5 means the 5RM. Empty means the 1RM.' },
+  'startLoad.kg': {
+    label: 'Or first load for everyone',
+    unit: 'kg',
+    hint: 'The same load for every member, in kg and in lb, in place of a percentage.',
+  },
+  'startLoad.lb': {
+    label: 'Or first load for everyone',
+    unit: 'lb',
+    hint: 'The same load for every member, in kg and in lb, in place of a percentage.',
+  },
+  startLast: {
+    label: 'First load after another progression',
+    unit: '% of its last load',
+    hint: 'For a lift that comes from another progression. Empty: the first load above.',
+  },
+}
+
+/** The words of a rise, in both units or in percent. */
+export const riseFields = (path: string, label: string): Fields => {
+  const inBoth = (more: string, unit: 'kg' | 'lb', of: string, hint: string): Fields => ({
+    [`${path}.${more}${unit}`]: { label: of, unit, hint },
+  })
+  const hint = 'Give kg and lb, or a percentage of the load.'
+  const small = 'For lifts that gain slowly, such as presses and isolation. Empty: the same step.'
+  return {
+    ...inBoth('', 'kg', label, hint),
+    ...inBoth('', 'lb', label, hint),
+    ...inBoth('small.', 'kg', `${label}, small lifts`, small),
+    ...inBoth('small.', 'lb', `${label}, small lifts`, small),
+    [`${path}.percent`]: {
+      label: `Or ${label.charAt(0).toLowerCase()}${label.slice(1)}`,
+      unit: '% of the load',
+      hint: 'Replace kg and lb.',
+    },
+  }
+}
+
 /** "Start at 70% of the 1RM". */
 export function sayFirstLoad({ startPercent = 0, startReps, startLoad, startLast }: FirstLoad): string {
   const own = startLoad
     ? sayStep(startLoad)
     : `${formatNumber(startPercent)}% of the ${startReps === undefined || startReps === 1 ? '1RM' : `${startReps}RM`}`
-  return `Start at ${own}${startLast === undefined ? '' : `, or where the lift stood at ${formatNumber(startLast)}% of its last load`}`
+  return `Start at ${own}${startLast === undefined ? '' : `; after another progression at ${formatNumber(startLast)}% of its last load`}`
 }
 
 /** The first load, before rounding, with its rungs; or what is missing. A track's scale acts here, once. */
@@ -86,10 +130,10 @@ export function firstLoad(
   return { load: scale(load, first.scale), why: [...why, ...first.steps] }
 }
 
-/** "2.5 kg (5 lb)", "5 kg (10 lb), for small lifts 2.5 kg (5 lb)", "2.5%". */
+/** "2.5 kg (5 lb)", "5 kg (10 lb), small lifts +2.5 kg (5 lb)", "2.5%". */
 export function sayRise(by: Rise): string {
   if ('percent' in by) return `${formatNumber(by.percent)}%`
-  return by.small ? `${sayStep(by)}, for small lifts ${sayStep(by.small)},` : sayStep(by)
+  return by.small ? `${sayStep(by)}, small lifts +${sayStep(by.small)}` : sayStep(by)
 }
 
 /** "2.5 kg (5 lb)". */

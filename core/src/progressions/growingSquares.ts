@@ -1,16 +1,23 @@
 import { declareSteps } from '../words/index.ts'
 import { listField, percentOffField, wholeField } from '../parsing/index.ts'
 import { formatNumber, inUnit, scale, type Load, type Rise } from '../units/index.ts'
-import { sayFirstLoad, sayRise, startingWith, type FirstLoad } from './firstLoad.ts'
+import {
+  riseFields,
+  firstLoadFields,
+  sayFirstLoad,
+  sayRise,
+  startingWith,
+  type FirstLoad,
+} from './firstLoad.ts'
 import { defineRule } from './rule.ts'
 import { repsOfSets } from './scheme.ts'
 import { addedField, startSteady, stepOrReset, type Steady } from './steady.ts'
 
 const say = declareSteps({
   'growingSquares.larger':
-    '{from} was missed on {date}: on to {side} × {side} with {percent}% off, on plates {load}',
+    '{from} was missed on {date}: next {side} × {side} at −{percent}%, rounded to {load}',
   'growingSquares.again':
-    'the largest square was missed on {date}: back to {side} × {side} at the heaviest it was done with, {load}',
+    'the last scheme was missed on {date}: back to {side} × {side} at its heaviest hit, {load}',
 })
 
 type Params = FirstLoad & {
@@ -25,7 +32,7 @@ type State = Steady & { at: number; best: (Load | null)[] }
 /** As many sets as reps, heavier until a miss; then the next larger square, lighter; after the largest, the first from where it stood. */
 export const growingSquares = defineRule<Params, State>({
   kind: 'growingSquares',
-  title: 'Growing squares',
+  title: 'Sets and reps grow together',
   clock: 'exposure',
   from: 'asked',
   roles: ['main'],
@@ -38,9 +45,20 @@ export const growingSquares = defineRule<Params, State>({
     step: addedField(),
     lowerBy: percentOffField().required(),
   }),
+  fields: {
+    ...firstLoadFields,
+    sides: { label: 'Scheme', unit: null, hint: 'One number for sets and reps: 5 is 5 × 5.' },
+    'sides.#': { label: 'Scheme #', unit: 'sets and reps', hint: '5 is 5 × 5.' },
+    ...riseFields('step', 'Step after a hit'),
+    lowerBy: {
+      label: 'Cut when the scheme changes',
+      unit: '% of the load',
+      hint: 'After a miss the next scheme starts at this much less.',
+    },
+  },
   sentence: (p) =>
-    `For trained lifters. ${sayFirstLoad(p)}; ${p.sides.map((side) => `${side} × ${side}`).join(', then ')}: add ${sayRise(p.step)} after each hit; ` +
-    `a miss begins the next with ${formatNumber(p.lowerBy)}% off, and after the last the first again at the heaviest it was done with.`,
+    `For trained lifters. ${sayFirstLoad(p)}. ${p.sides.map((side) => `${side} × ${side}`).join(', then ')}; after each hit: +${sayRise(p.step)}. ` +
+    `After a miss: the next scheme at −${formatNumber(p.lowerBy)}%. After a miss in the last scheme: the first one at its heaviest hit.`,
   start: (known, p) => startSteady(known, p, { at: 0, best: p.sides.map(() => null) }),
   next({ at, best, ...steady }, exposure, { sides, step, lowerBy }, hand) {
     const { date, verdict, target } = exposure

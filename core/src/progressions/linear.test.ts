@@ -113,11 +113,11 @@ describe('a linear progression', () => {
 
   test('says itself in one plain sentence, in both units', () => {
     expect(linear.sentence(params)).toBe(
-      'Start at 70% of the 1RM; add 2.5 kg (5 lb) after each hit; after 3 misses in a row take 10% off.',
+      'Start at 70% of the 1RM. After a hit: +2.5 kg (5 lb). After 3 misses in a row: −10%.',
     )
     const { startPercent: _percent, ...rest } = params
     expect(linear.sentence({ ...rest, startLoad: { kg: 60, lb: 135 }, misses: 1 })).toContain(
-      'Start at 60 kg (135 lb); ',
+      'Start at 60 kg (135 lb). ',
     )
   })
 

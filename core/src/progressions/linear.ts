@@ -1,10 +1,19 @@
 import { declareSteps } from '../words/index.ts'
 import { choiceField } from '../parsing/index.ts'
 import { formatNumber, inUnit, scale } from '../units/index.ts'
-import { sayFirstLoad, sayRise, startingWith, type FirstLoad } from './firstLoad.ts'
+import {
+  riseFields,
+  firstLoadFields,
+  sayFirstLoad,
+  sayRise,
+  startingWith,
+  type FirstLoad,
+} from './firstLoad.ts'
 import { defineRule } from './rule.ts'
 import {
+  resetWords,
   addedField,
+  afterMisses,
   resetFields,
   sayReset,
   startSteady,
@@ -15,11 +24,11 @@ import {
 
 const say = declareSteps({
   'linear.deload':
-    '{load} was missed on {date}, {misses} in a row: a week with {percent}% off, then on from there',
-  'linear.easy': 'this week at {percent}% less: {load}',
-  'linear.spaced': 'missed on {date}: from here a step takes {every} hits',
-  'linear.waits': '{load} was a hit on {date}, {hits} of the {every} that a step takes',
-  'linear.waitsAhead': 'if {load} is a hit, {hits} of the {every} that a step takes',
+    '{load} was missed on {date}, {misses} in a row: one week at −{percent}%, then {load} again',
+  'linear.easy': 'this week at −{percent}%: {load}',
+  'linear.spaced': 'missed on {date}: from now on a step takes {every} hits',
+  'linear.waits': '{load} was a hit on {date}: {hits} of {every} hits to the next step',
+  'linear.waitsAhead': 'if {load} is a hit: {hits} of {every} hits to the next step',
 })
 
 /** What so many misses in a row lead to; a cut where nothing is stated. */
@@ -48,7 +57,23 @@ export const linear = defineRule<Params, State>({
     ...resetFields,
     onStall: choiceField(stalls),
   }),
-  sentence: (p) => `${sayFirstLoad(p)}; add ${sayRise(p.step)} after each hit; ${sayStall(p)}.`,
+  fields: {
+    ...firstLoadFields,
+    ...riseFields('step', 'Step after a hit'),
+    ...resetWords,
+    onStall: {
+      label: 'After these misses',
+      unit: null,
+      hint: 'What happens once the misses are reached.',
+      choices: {
+        '': 'cut the load',
+        cut: 'cut the load',
+        deload: 'deload, then the same load again',
+        spaceOut: 'cut the load, then step less often',
+      },
+    },
+  },
+  sentence: (p) => `${sayFirstLoad(p)}. After a hit: +${sayRise(p.step)}. ${sayStall(p)}.`,
   start: (known, p) => startSteady(known, p, {}),
   next(state, exposure, p, hand) {
     const { date, at, verdict, target } = exposure
@@ -132,8 +157,7 @@ export const linear = defineRule<Params, State>({
 })
 
 function sayStall(p: Params): string {
-  const when = `after ${p.misses === 1 ? 'a miss' : `${p.misses} misses in a row`}`
   if (p.onStall === 'deload')
-    return `${when} a week with ${formatNumber(p.resetBy)}% off, then on from the load that stalled`
-  return `${sayReset(p)}${p.onStall === 'spaceOut' ? ', and space the steps out: every second hit, then every third' : ''}`
+    return `${afterMisses(p.misses)}: one week at −${formatNumber(p.resetBy)}%, then the load that stalled again`
+  return `${sayReset(p)}${p.onStall === 'spaceOut' ? ', then a step after every second hit, later after every third' : ''}`
 }

@@ -1,3 +1,4 @@
+import { sayReset } from './steady.ts'
 import { type WhyStep, declareSteps } from '../words/index.ts'
 import { kindOf } from '../goals/index.ts'
 import { numberField, percentField, strictObject, wholeField } from '../parsing/index.ts'
@@ -5,10 +6,10 @@ import { formatNumber, snap } from '../units/index.ts'
 import { defineRule } from './rule.ts'
 
 const say = declareSteps({
-  'moreAmount.more': '{from} was a hit on {date}: {amount} now',
-  'moreAmount.ahead': 'if {from} is a hit: {amount} then',
+  'moreAmount.more': '{from} was a hit on {date}: next {amount}',
+  'moreAmount.ahead': 'if {from} is a hit: next {amount}',
   'moreAmount.again': '{amount} was missed on {date} ({misses} of {allowed} in a row): the same again',
-  'moreAmount.lower': '{from} was missed on {date}, {misses} in a row: minus {percent}%, {amount}',
+  'moreAmount.lower': '{from} was missed on {date}, {misses} in a row: −{percent}% → {amount}',
 })
 
 type Params = {
@@ -22,10 +23,10 @@ type Params = {
 }
 type State = { amount: number; misses: number; why: WhyStep[] }
 
-/** Longer, farther, more rounds: the amount grows after each hit up to a most, and is cut after misses in a row. */
+/** More time, distance or rounds: the amount grows after each hit up to a most, and is cut after misses in a row. */
 export const moreAmount = defineRule<Params, State>({
   kind: 'moreAmount',
-  title: 'Longer, farther, more rounds',
+  title: 'More time, distance or rounds',
   clock: 'exposure',
   from: 'asked',
   roles: ['main'],
@@ -43,9 +44,16 @@ export const moreAmount = defineRule<Params, State>({
     misses: wholeField('misses in a row', 1, 10).required(),
     lowerBy: percentField().max(50).required(),
   }).test('fits', '"most" at least "first"', ({ first, most }) => most >= first),
+  fields: {
+    first: { label: 'First amount', unit: 'seconds, metres or rounds', hint: 'In the unit of the sets.' },
+    add: { label: 'Added after a hit', unit: 'seconds, metres or rounds', hint: 'In the unit of the sets.' },
+    most: { label: 'Most', unit: 'seconds, metres or rounds', hint: 'The amount rises no further.' },
+    misses: { label: 'Misses in a row before the cut', unit: 'sessions', hint: 'A hit clears the count.' },
+    lowerBy: { label: 'Cut after these misses', unit: '% of the amount', hint: 'How much the amount drops.' },
+  },
   sentence: ({ first, add, most, misses, lowerBy }) =>
-    `Start at ${formatNumber(first)} (seconds, metres or rounds, as the slot says); add ${formatNumber(add)} after each hit, up to ${formatNumber(most)}; ` +
-    `after ${misses === 1 ? 'a miss' : `${misses} misses in a row`} take ${formatNumber(lowerBy)}% off.`,
+    `Start at ${formatNumber(first)} (seconds, metres or rounds, as the sets say). After a hit: +${formatNumber(add)}, up to ${formatNumber(most)}. ` +
+    `${sayReset({ misses, resetBy: lowerBy })}.`,
   start: (_known, { first }) => ({ amount: first, misses: 0, why: [] }),
   next(state, { date, verdict }, { add, most, misses: allowed, lowerBy }) {
     const { amount } = state

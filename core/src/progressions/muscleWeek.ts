@@ -6,18 +6,16 @@ import { formatNumber } from '../units/index.ts'
 import { defineRule } from './rule.ts'
 
 const say = declareSteps({
-  'muscleWeek.share': '{target} sets of {muscle} this week over {slots} slots: {sets} of them here',
+  'muscleWeek.share': '{target} sets of {muscle} this week over {slots} exercises: {sets} here',
   'muscleWeek.capped':
-    '{target} sets of {muscle} are meant this week, but {slots} slots at no more than {cap} hold {all}: {sets} here',
+    '{target} sets of {muscle} are planned this week, but {slots} exercises of at most {cap} sets hold {all}: {sets} here',
   'muscleWeek.least':
-    '{target} sets of {muscle} are meant this week, but each of its {slots} slots has one: {sets} here',
-  'muscleWeek.limit':
-    'the member’s own limit is {limit} sets of {muscle} a week, below the {meant} of the plan',
-  'muscleWeek.more': 'week {week} was trained: {added} more sets of {muscle} now, {sets}',
-  'muscleWeek.stays': 'week {week} was trained and the sets of {muscle} stay at {sets}: {reason}',
-  'muscleWeek.lower':
-    'the rise of {weeks} weeks is over: a week at {percent}% of it, {sets} sets of {muscle}',
-  'muscleWeek.again': 'the lower week is over: again from {sets} sets of {muscle}',
+    '{target} sets of {muscle} are planned this week, but each of {slots} exercises has at least one: {sets} here',
+  'muscleWeek.limit': 'the member’s own limit, {limit} sets of {muscle} a week, is below the planned {meant}',
+  'muscleWeek.more': 'week {week} was trained: +{added} sets of {muscle}, {sets} now',
+  'muscleWeek.stays': 'week {week} was trained; the sets of {muscle} stay at {sets}: {reason}',
+  'muscleWeek.lower': '{weeks} rising weeks are done: a lower week at {percent}%, {sets} sets of {muscle}',
+  'muscleWeek.again': 'the lower week is done: {sets} sets of {muscle} again',
 })
 
 type Params = {
@@ -54,7 +52,7 @@ const weights: Record<string, number> = { first: 3, second: 2, last: 1 }
  */
 export const muscleWeek = defineRule<Params, State>({
   kind: 'muscleWeek',
-  title: 'A muscle’s sets a week',
+  title: 'Weekly sets of a muscle',
   clock: 'week',
   of: 'muscle',
   from: 'done',
@@ -70,10 +68,28 @@ export const muscleWeek = defineRule<Params, State>({
     lowerWeek: numberField('percent of the last week, 30 to 100', 30, 100).required(),
     cap: wholeField('the most sets of a slot in one session', 1, 20).required(),
   }).test('fits', '"most" at least "first"', ({ first, most }) => most >= first),
+  fields: {
+    muscle: {
+      label: 'Muscle',
+      unit: null,
+      hint: 'The sets of every exercise that uses the progression count for it.',
+    },
+    first: { label: 'First week', unit: 'sets', hint: 'Hard sets of the muscle in the first week.' },
+    most: { label: 'Most in a week', unit: 'sets', hint: 'The week’s sets rise no further.' },
+    add: { label: 'Added each week', unit: 'sets', hint: 'After a week that was trained.' },
+    answersAdd: {
+      label: 'Added by members’ answers, at most',
+      unit: 'sets',
+      hint: 'Answers after sessions decide. Empty: answers change nothing.',
+    },
+    weeks: { label: 'Rising weeks', unit: 'weeks', hint: 'Before the lower week.' },
+    lowerWeek: { label: 'Lower week', unit: '% of the last week', hint: '100 means no lower week.' },
+    cap: { label: 'Most in one session', unit: 'sets', hint: 'Of one exercise.' },
+  },
   sentence: (p) =>
-    `${p.first} hard sets of ${p.muscle} a week to begin with, shared over its slots by priority, at most ${p.cap} of one in a session; ` +
-    `${p.answersAdd ? `answers after sessions add up to ${p.answersAdd} a week, none while it is still sore (${p.add} where nobody answers)` : `${p.add} more each week`}, ` +
-    `never above ${p.most}; after ${p.weeks} weeks one at ${formatNumber(p.lowerWeek)}%, then again from ${p.first}.`,
+    `${p.first} hard sets of ${p.muscle} in the first week, shared among its exercises by priority, at most ${p.cap} of one exercise in a session. ` +
+    `${p.answersAdd ? `After a week: up to +${p.answersAdd} by the answers after sessions, none while ${p.muscle} is still sore (+${p.add} without answers)` : `After a week: +${p.add}`}, ` +
+    `at most ${p.most}. After ${p.weeks} weeks: one week at ${formatNumber(p.lowerWeek)}%, then ${p.first} again.`,
   start: (_known, { first }) => ({ sets: first, risen: 0, heard: null, why: [] }),
   next(state, { date, at, answers }, p) {
     const now = inWeek(state, at.week, p)
@@ -184,7 +200,7 @@ function inWeek(state: State, week: number, p: Params): State {
   const to = { sets: next, risen: risen + 1 }
   if (next > sets) return moved(to, 'muscleWeek.more', { week: before, added: next - sets })
   const reason =
-    hears && heard.isSore ? 'it was still sore' : wanted > 0 ? 'they are at the most' : 'no more are due'
+    hears && heard.isSore ? 'it was still sore' : wanted > 0 ? 'the limit is reached' : 'no increase is due'
   return moved(to, 'muscleWeek.stays', { week: before, reason })
 }
 

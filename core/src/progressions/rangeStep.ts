@@ -3,9 +3,9 @@ import { listField, strictObject, textField, wholeField } from '../parsing/index
 import { defineRule } from './rule.ts'
 
 const say = declareSteps({
-  'rangeStep.on': 'a hit on {date}, {hits} of {of}: on to {range}',
+  'rangeStep.on': 'a hit on {date}, {hits} of {of}: next range {range}',
   'rangeStep.stays': 'a hit on {date}, {hits} of {of} at {range}',
-  'rangeStep.onAhead': 'if the session before is a hit, {hits} of {of}: on to {range}',
+  'rangeStep.onAhead': 'if the session before is a hit, {hits} of {of}: next range {range}',
   'rangeStep.staysAhead': 'if the session before is a hit, {hits} of {of} at {range}',
 })
 
@@ -20,7 +20,7 @@ type State = { at: number; hits: number; why: WhyStep[] }
 /** The range of motion grows by success. Loads compare only at the same range: each one is a variant with its own max and load. */
 export const rangeStep = defineRule<Params, State>({
   kind: 'rangeStep',
-  title: 'Range by range',
+  title: 'Range of motion in steps',
   clock: 'exposure',
   of: 'exercise',
   from: 'asked',
@@ -30,8 +30,17 @@ export const rangeStep = defineRule<Params, State>({
     ranges: listField('ranges in their order', 8, 2).of(textField('a range', 60).required()).required(),
     hits: wholeField('hits at one range', 1, 50).required(),
   }).test('fits', 'ranges, each once', ({ ranges }) => new Set(ranges).size === ranges?.length),
+  fields: {
+    ranges: { label: 'Range', unit: null, hint: 'A range of motion, from the easiest to the hardest.' },
+    'ranges.#': {
+      label: 'Range #',
+      unit: null,
+      hint: 'As a member knows it: from the blocks, from the floor.',
+    },
+    hits: { label: 'Hits before the next range', unit: 'sessions', hint: 'Each range has its own loads.' },
+  },
   sentence: ({ ranges, hits }) =>
-    `${ranges.join(', then ')}: on to the next after ${hits === 1 ? 'a hit' : `${hits} hits`}, the last one stays. Loads are each range’s own.`,
+    `${ranges.join(', then ')}. After ${hits === 1 ? 'a hit' : `${hits} hits`}: the next range; the last one stays. Each range has its own loads.`,
   start: () => ({ at: 0, hits: 0, why: [] }),
   next(state, { date, verdict }, { ranges, hits }) {
     if (verdict !== 'hit') return state

@@ -2,13 +2,13 @@ import { type WhyStep, declareSteps } from '../words/index.ts'
 import { maxStep } from '../loads/index.ts'
 import { listField, percentField, strictObject, wholeField } from '../parsing/index.ts'
 import { compareLoads, formatNumber, inUnit, scale, snap, type Load, type Rise } from '../units/index.ts'
-import { sayFirst, sayRise } from './firstLoad.ts'
+import { riseFields, sayFirst, sayRise } from './firstLoad.ts'
 import { defineRule } from './rule.ts'
 import { repsOfSets } from './scheme.ts'
 import { addedField, stepUp } from './steady.ts'
 
 const say = declareSteps({
-  'recordRotation.stands': '{load} for {reps} was missed on {date}: the same again on its next turn',
+  'recordRotation.stands': '{load} for {reps} reps was missed on {date}: the same again next time',
 })
 
 type RepRecord = {
@@ -28,7 +28,7 @@ type State = { at: number; own: Record<string, Standing> }
 /** The heavy exposure goes round through rep counts, each against its own last best and no other's. */
 export const recordRotation = defineRule<Params, State>({
   kind: 'recordRotation',
-  title: 'Records in rotation',
+  title: 'Rep records in rotation',
   clock: 'exposure',
   from: 'asked',
   roles: ['main'],
@@ -45,9 +45,19 @@ export const recordRotation = defineRule<Params, State>({
       .required(),
     step: addedField(),
   }),
+  fields: {
+    rotation: { label: 'Record', unit: null, hint: 'The rep counts that rotate.' },
+    'rotation.#.reps': { label: 'Record #', unit: 'reps', hint: 'The record for so many reps.' },
+    'rotation.#.startPercent': {
+      label: 'Record #: first load',
+      unit: '% of the 1RM',
+      hint: 'The load of its first attempt.',
+    },
+    ...riseFields('step', 'Step after a hit'),
+  },
   sentence: ({ rotation: turns, step }) =>
-    `In rotation ${turns.map(({ reps, startPercent }) => `${reps} ${reps === 1 ? 'rep' : 'reps'} (first at ${formatNumber(startPercent)}% of the 1RM)`).join(', ')}; ` +
-    `each beats its own last best by ${sayRise(step)}, and is asked again as it was when it is missed.`,
+    `Rep records in rotation: ${turns.map(({ reps, startPercent }) => `${reps} ${reps === 1 ? 'rep' : 'reps'} (first at ${formatNumber(startPercent)}% of the 1RM)`).join(', ')}. ` +
+    `After a hit: +${sayRise(step)} next time for that record. After a miss: the same load again.`,
   start({ lift, max, first }, { rotation: turns }) {
     if (!max) return { need: 'max', lift }
     const own: State['own'] = {}

@@ -1,23 +1,26 @@
 import { declareSteps, type WhyStep } from '../words/index.ts'
 import { choiceField, numberField, wholeField } from '../parsing/index.ts'
 import { compareLoads, formatNumber, inUnit, rise, snap, type Load, type Rise } from '../units/index.ts'
-import { sayFirstLoad, sayRise, startingWith, type FirstLoad } from './firstLoad.ts'
+import {
+  riseFields,
+  firstLoadFields,
+  sayFirstLoad,
+  sayRise,
+  startingWith,
+  type FirstLoad,
+} from './firstLoad.ts'
 import { defineRule } from './rule.ts'
 import { addedField, resetFields, saySteady, startSteady, type Steady } from './steady.ts'
 
 const say = declareSteps({
-  'rirRamp.beaten':
-    '{date} stands for a max of {seen}, {percent}% more than the {best} to beat: on to {load}',
-  'rirRamp.first': '{date} stands for a max of {seen}, the first to beat: on to {load}',
-  'rirRamp.easy': '{date} left {easy} reps or more, too many to be read: on to {load}',
-  'rirRamp.ahead': 'if the last is beaten: on to {load}',
-  'rirRamp.tooBig':
-    '{date} stands for a max of {seen}, {percent}% more than {best}: too big a rise to be read, {load} stays',
-  'rirRamp.unread': '{load} stays: no set of {date} can be read against the last',
-  'rirRamp.again':
-    '{date} did not beat the max of {best} that stands ({misses} of {allowed} in a row): {load} again',
-  'rirRamp.deload':
-    '{date} is {misses} in a row without a beat: a deload is due, then again with {percent}% off, on plates {load}',
+  'rirRamp.beaten': '{date}: e1RM {seen}, {percent}% above the best of {best}: next {load}',
+  'rirRamp.first': '{date}: e1RM {seen}, the first to beat: next {load}',
+  'rirRamp.easy': '{date}: {easy} RIR or more, too easy for an e1RM: next {load}',
+  'rirRamp.ahead': 'if the last session is beaten: next {load}',
+  'rirRamp.tooBig': '{date}: e1RM {seen}, {percent}% above {best}: too large a rise to trust, {load} stays',
+  'rirRamp.unread': '{load} stays: no set of {date} can be compared with the last',
+  'rirRamp.again': '{date} did not beat the best e1RM, {best} ({misses} of {allowed} in a row): {load} again',
+  'rirRamp.deload': '{date}: {misses} in a row without a gain: deload, then −{percent}%, rounded to {load}',
   'rirRamp.rir': 'stop with {rir} RIR',
 })
 
@@ -45,7 +48,7 @@ type State = Steady & { rir: number; count: number; more: number; best: Load | n
  */
 export const rirRamp = defineRule<Params, State>({
   kind: 'rirRamp',
-  title: 'Beat the last, with falling RIR',
+  title: 'Falling RIR',
   clock: 'exposure',
   from: 'done',
   roles: ['main'],
@@ -71,11 +74,39 @@ export const rirRamp = defineRule<Params, State>({
     const { firstRir, lastRir } = params as unknown as Params
     return lastRir <= firstRir
   }),
+  fields: {
+    ...firstLoadFields,
+    firstRir: { label: 'First RIR', unit: 'RIR', hint: 'RIR of the first sessions.' },
+    lastRir: { label: 'Last RIR', unit: 'RIR', hint: 'RIR drops no further.' },
+    every: {
+      label: 'Sessions before RIR drops by 1',
+      unit: 'sessions',
+      hint: 'Counted are sessions that beat the last one.',
+    },
+    by: {
+      label: 'Increase',
+      unit: null,
+      hint: 'What rises after a session that beat the last one.',
+      choices: { load: 'the load', reps: 'the reps' },
+    },
+    ...riseFields('step', 'Step'),
+    mostRise: {
+      label: 'Ignore e1RM rises above',
+      unit: '%',
+      hint: 'A larger rise from one session is more likely an error.',
+    },
+    unbeaten: {
+      label: 'Sessions in a row without a gain',
+      unit: 'sessions',
+      hint: 'After these the progression asks for a deload.',
+    },
+    resetBy: { label: 'Cut after that deload', unit: '% of the load', hint: 'How much the load drops.' },
+  },
   sentence: (p) =>
-    `${sayFirstLoad(p)} @ ${p.firstRir} RIR; each time the last is beaten, in load or in reps, ` +
-    `${p.by === 'load' ? `add ${sayRise(p.step)}` : 'add a rep'}, and after every ${p.every === 1 ? 'beat' : `${p.every} beats`} 1 RIR less, down to ${p.lastRir} RIR; ` +
-    `a rise of the estimate above ${formatNumber(p.mostRise)}% is too big to be read and changes nothing; ` +
-    `${p.unbeaten === 1 ? 'an exposure' : `${p.unbeaten} exposures in a row`} without a beat ask for a deload, and it begins again with ${formatNumber(p.resetBy)}% off.`,
+    `${sayFirstLoad(p)} @ ${p.firstRir} RIR. After a session with a higher e1RM than the best so far: ` +
+    `${p.by === 'load' ? `+${sayRise(p.step)}` : '+1 rep'}; after every ${p.every === 1 ? 'such session' : `${p.every} such sessions`} 1 RIR less, down to ${p.lastRir} RIR. ` +
+    `A rise of the e1RM above ${formatNumber(p.mostRise)}% is ignored. ` +
+    `After ${p.unbeaten === 1 ? 'a session' : `${p.unbeaten} sessions in a row`} without a gain: the progression asks for a deload, then −${formatNumber(p.resetBy)}%.`,
   start: (known, p) => startSteady(known, p, { rir: p.firstRir, count: 0, more: 0, best: null }),
   next(state, { date, verdict, target, top, askedRir: askedLeft, rir: noted }, p, hand) {
     const { rir: left, count, more, best, misses } = state

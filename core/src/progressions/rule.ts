@@ -1,6 +1,6 @@
 import type { Answers } from './answers.ts'
 import type { ObjectSchema } from 'yup'
-import type { Messages, WhyStep } from '../words/index.ts'
+import type { Fields, Messages, WhyStep } from '../words/index.ts'
 import type { Goal } from '../goals/index.ts'
 import type { Lift, Library } from '../library/index.ts'
 import type { MaxInForce, Need } from '../loads/index.ts'
@@ -125,6 +125,8 @@ export type Rule<P, S> = {
   /** It goes by the best set's estimate, which is worked out for it alone. */
   readsTop?: true
   params: ObjectSchema<P & object>
+  /** What its parameters are called, each with its unit and a hint. */
+  fields: Fields
   sentence(params: P): string
   start(known: Starting, params: P): S | Need
   next(state: S, exposure: Exposure, params: P, hand: Hand): S

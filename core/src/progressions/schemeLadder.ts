@@ -1,16 +1,15 @@
 import { declareSteps } from '../words/index.ts'
 import { listField, percentOffField, strictObject } from '../parsing/index.ts'
 import { formatNumber, inUnit, scale, type Rise } from '../units/index.ts'
-import { sayFirstLoad, sayRise, startingWith, type FirstLoad } from './firstLoad.ts'
+import { firstLoadFields, sayFirstLoad, sayRise, startingWith, type FirstLoad } from './firstLoad.ts'
 import { defineRule } from './rule.ts'
 import { repsOfSets, sayScheme, schemeFields, type Scheme } from './scheme.ts'
-import { addedField, resetFields, startSteady, stepOrReset, type Steady } from './steady.ts'
+import { addedField, afterMisses, resetFields, startSteady, stepOrReset, type Steady } from './steady.ts'
 
 const say = declareSteps({
-  'schemeLadder.on':
-    '{load} was missed on {date}, {misses} in a row: on to {sets} × {reps} with the same load',
+  'schemeLadder.on': '{load} was missed on {date}, {misses} in a row: next {sets} × {reps} at the same load',
   'schemeLadder.back':
-    'the last scheme was missed on {date}, {misses} in a row: back to {sets} × {reps} with {percent}% off {from}, on plates {load}',
+    'the last scheme was missed on {date}, {misses} in a row: back to {sets} × {reps} at {from} −{percent}%, rounded to {load}',
 })
 
 type Stage = Scheme & { step: Rise }
@@ -27,7 +26,7 @@ type State = Steady & { scheme: number }
 /** Fewer and heavier sets each time the lift stops rising: the same load on the next rung, and after the last one back with less. */
 export const schemeLadder = defineRule<Params, State>({
   kind: 'schemeLadder',
-  title: 'Scheme ladder: fewer, heavier sets',
+  title: 'Fewer, heavier sets after misses',
   clock: 'exposure',
   from: 'asked',
   roles: ['main'],
@@ -45,9 +44,27 @@ export const schemeLadder = defineRule<Params, State>({
     misses: resetFields.misses,
     backBy: percentOffField().required(),
   }),
+  fields: {
+    ...firstLoadFields,
+    schemes: { label: 'Scheme', unit: null, hint: 'Sets and reps, from the most reps to the fewest.' },
+    'schemes.#.sets': { label: 'Scheme #', unit: 'sets', hint: 'Work sets.' },
+    'schemes.#.reps': { label: 'Scheme #', unit: 'reps', hint: 'Reps of each set.' },
+    'schemes.#.step.kg': { label: 'Scheme #: step after a hit', unit: 'kg', hint: 'Give it in kg and lb.' },
+    'schemes.#.step.lb': { label: 'Scheme #: step after a hit', unit: 'lb', hint: 'Give it in kg and lb.' },
+    misses: {
+      label: 'Misses in a row before the next scheme',
+      unit: 'sessions',
+      hint: 'A hit clears the count.',
+    },
+    backBy: {
+      label: 'Cut when the first scheme returns',
+      unit: '% of the load',
+      hint: 'After the misses in the last scheme.',
+    },
+  },
   sentence: (p) =>
-    `${sayFirstLoad(p)}; ${p.schemes.map((scheme) => `${sayScheme(scheme)} adding ${sayRise(scheme.step)} after each hit`).join(', then ')}; ` +
-    `${p.misses === 1 ? 'a miss moves' : `${p.misses} misses in a row move`} on, from the last back to the first with ${formatNumber(p.backBy)}% off.`,
+    `${sayFirstLoad(p)}. ${p.schemes.map((scheme) => `${sayScheme(scheme)}, after each hit +${sayRise(scheme.step)}`).join('; then ')}. ` +
+    `${afterMisses(p.misses)}: the next scheme with the same load; in the last scheme: the first one at −${formatNumber(p.backBy)}%.`,
   start: (known, p) => startSteady(known, p, { scheme: 0 }),
   next({ scheme, ...steady }, exposure, { schemes, misses, backBy }, hand) {
     const { step } = schemes[scheme % schemes.length] as Stage

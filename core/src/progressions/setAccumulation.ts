@@ -3,10 +3,10 @@ import { strictObject, wholeField } from '../parsing/index.ts'
 import { defineRule } from './rule.ts'
 
 const say = declareSteps({
-  'setAccumulation.more': 'a hit on {date}: {more} more sets than written',
-  'setAccumulation.again': 'a hit on {date} with the most sets: back to those written',
-  'setAccumulation.moreAhead': 'if the session before is a hit: {more} more sets than written',
-  'setAccumulation.againAhead': 'if the session before is a hit with the most sets: back to those written',
+  'setAccumulation.more': 'a hit on {date}: {more} sets more than written',
+  'setAccumulation.again': 'a hit on {date} with the most sets: back to the sets written',
+  'setAccumulation.moreAhead': 'if the session before is a hit: {more} sets more than written',
+  'setAccumulation.againAhead': 'if the session before is a hit with the most sets: back to the sets written',
 })
 
 type Params = {
@@ -20,7 +20,7 @@ type State = { more: number; why: WhyStep[] }
 /** Sets beside those that are written: more after each hit, up to a most, then back to what is written. */
 export const setAccumulation = defineRule<Params, State>({
   kind: 'setAccumulation',
-  title: 'Set by set',
+  title: 'Add sets',
   clock: 'exposure',
   from: 'asked',
   roles: ['main'],
@@ -30,8 +30,16 @@ export const setAccumulation = defineRule<Params, State>({
     add: wholeField('sets added', 1, 4).required(),
     most: wholeField('the most added', 1, 10).required(),
   }).test('fits', '"most" at least "add"', ({ add, most }) => most >= add),
+  fields: {
+    add: { label: 'Added after a hit', unit: 'sets', hint: 'Beyond those written.' },
+    most: {
+      label: 'Most added',
+      unit: 'sets',
+      hint: 'After a hit with these the count starts again from those written.',
+    },
+  },
   sentence: ({ add, most }) =>
-    `Add ${add === 1 ? 'a set' : `${add} sets`} after each hit, up to ${most} more than written, then begin again.`,
+    `After a hit: ${add === 1 ? 'one set' : `${add} sets`} more, up to ${most} more than written, then back to those written.`,
   start: () => ({ more: 0, why: [] }),
   next(state, { date, verdict }, { add, most }) {
     if (verdict !== 'hit') return state

@@ -1,4 +1,4 @@
-import { type WhyStep, declareSteps } from '../words/index.ts'
+import { type WhyStep, declareSteps, type Fields } from '../words/index.ts'
 import { percentOffField, riseField, wholeField } from '../parsing/index.ts'
 import { formatNumber, inUnit, rise, riseOf, scale, type Load, type Rise } from '../units/index.ts'
 import type { Need } from '../loads/index.ts'
@@ -9,9 +9,9 @@ import type { Exposure, Hand, Starting } from './rule.ts'
 export const saySteady = declareSteps({
   'steady.step': '{from} was a hit on {date}: +{step} → {load}',
   'steady.ahead': 'if {from} is a hit: +{step} → {load}',
-  'steady.hold': '{load} stays: the session of {date} was neither a step nor a miss',
+  'steady.hold': '{load} stays: the session of {date} counts neither as a hit nor as a miss',
   'steady.again': '{load} was missed on {date} ({misses} of {allowed} misses in a row): the same again',
-  'steady.reset': '{from} was missed on {date}, {misses} in a row: −{percent}%, on plates {load}',
+  'steady.reset': '{from} was missed on {date}, {misses} in a row: −{percent}%, rounded to {load}',
 })
 
 /** A load that rises by steps and falls back after misses: what several rules keep of a lift. */
@@ -33,9 +33,19 @@ export const resetFields = {
   resetBy: percentOffField().required(),
 }
 
-/** "after 3 misses in a row take 10% off". */
+/** The words of `resetFields`. */
+export const resetWords: Fields = {
+  misses: { label: 'Misses in a row before the cut', unit: 'sessions', hint: 'A hit clears the count.' },
+  resetBy: { label: 'Cut after these misses', unit: '% of the load', hint: 'How much the load drops.' },
+}
+
+/** "After 3 misses in a row: −10%". */
 export const sayReset = ({ misses, resetBy }: Omit<Steps, 'step'>, of = ''): string =>
-  `after ${misses === 1 ? 'a miss' : `${misses} misses in a row`}${of} take ${formatNumber(resetBy)}% off`
+  `${afterMisses(misses, of)}: −${formatNumber(resetBy)}%`
+
+/** "After 3 misses in a row". */
+export const afterMisses = (misses: number, of = ''): string =>
+  `After ${misses === 1 ? 'a miss' : `${misses} misses in a row`}${of}`
 
 /** A lift at its first load with no misses yet, and what else a rule keeps; or what is missing. */
 export function startSteady<M extends object>(

@@ -1,9 +1,17 @@
 import { declareSteps } from '../words/index.ts'
 import { percentField, wholeField } from '../parsing/index.ts'
 import { formatNumber, inUnit, scale } from '../units/index.ts'
-import { sayFirstLoad, sayRise, startingWith, type FirstLoad } from './firstLoad.ts'
+import {
+  riseFields,
+  firstLoadFields,
+  sayFirstLoad,
+  sayRise,
+  startingWith,
+  type FirstLoad,
+} from './firstLoad.ts'
 import { defineRule } from './rule.ts'
 import {
+  resetWords,
   addedField,
   resetFields,
   sayReset,
@@ -16,7 +24,7 @@ import {
 const say = declareSteps({
   'stepBand.flat': '{load} was a hit on {date}, {hits} of {of} at this load: the same again',
   'stepBand.flatAhead': 'if {load} is a hit, {hits} of {of} at this load: the same again',
-  'stepBand.share': 'a {role} session is {percent}% of it: {load}',
+  'stepBand.share': '{role} session, {percent}% of that: {load}',
 })
 
 type Params = FirstLoad &
@@ -35,7 +43,7 @@ const shareOf = (role: string, { small = 100, large = 100 }: Params): number =>
 /** The same load, or a narrow band around it in small, medium and large sessions, for so many hits; then a step up. */
 export const stepBand = defineRule<Params, State>({
   kind: 'stepBand',
-  title: 'Steps with a flat between',
+  title: 'Step loading',
   clock: 'exposure',
   from: 'asked',
   roles: ['main', 'small', 'medium', 'large'],
@@ -51,10 +59,26 @@ export const stepBand = defineRule<Params, State>({
     '"small" at most 100, "large" at least 100',
     ({ small = 100, large = 100 }) => small <= 100 && large >= 100,
   ),
+  fields: {
+    ...firstLoadFields,
+    hits: { label: 'Hits at one load before a step', unit: 'sessions', hint: 'A miss is not counted.' },
+    ...riseFields('step', 'Step'),
+    small: {
+      label: 'Small session',
+      unit: '% of the load',
+      hint: 'For the role “small”. Empty: the same load.',
+    },
+    large: {
+      label: 'Large session',
+      unit: '% of the load',
+      hint: 'For the role “large”. Empty: the same load.',
+    },
+    ...resetWords,
+  },
   sentence: (p) =>
-    `${sayFirstLoad(p)}; add ${sayRise(p.step)} after ${p.hits === 1 ? 'each hit' : `every ${p.hits} hits`}; ` +
-    `${p.small === undefined ? '' : `small sessions at ${formatNumber(p.small)}% of it; `}` +
-    `${p.large === undefined ? '' : `large ones at ${formatNumber(p.large)}%; `}${sayReset(p)}.`,
+    `${sayFirstLoad(p)}. After ${p.hits === 1 ? 'a hit' : `${p.hits} hits at one load`}: +${sayRise(p.step)}. ` +
+    `${p.small === undefined ? '' : `Small sessions: ${formatNumber(p.small)}% of the load. `}` +
+    `${p.large === undefined ? '' : `Large sessions: ${formatNumber(p.large)}% of the load. `}${sayReset(p)}.`,
   start: (known, p) => startSteady(known, p, { hits: 0 }),
   next({ hits, ...steady }, exposure, p, hand) {
     // A small or a large session is judged at its own load and counts for the load in the middle.

@@ -3,13 +3,13 @@ import { strictObject, wholeField } from '../parsing/index.ts'
 import { defineRule } from './rule.ts'
 
 const say = declareSteps({
-  'totalRepGoal.more': '{done} reps in all were done within the sets on {date}: {total} now',
-  'totalRepGoal.ahead': 'if {done} reps in all are done within the sets: {total} then',
-  'totalRepGoal.again': '{done} reps in all were not done within the sets on {date}: the same again',
+  'totalRepGoal.more': '{done} total reps were done within the sets on {date}: next {total}',
+  'totalRepGoal.ahead': 'if {done} total reps are done within the sets: next {total}',
+  'totalRepGoal.again': '{done} total reps were not done within the sets on {date}: the same again',
 })
 
 type Params = {
-  /** Reps in all to begin with; 2 to 500. */
+  /** Total reps to begin with; 2 to 500. */
   first: number
   /** Reps added when they were done within the sets; 1 to 50. */
   add: number
@@ -18,10 +18,10 @@ type Params = {
 }
 type State = { total: number; why: WhyStep[] }
 
-/** Reps in all, in no more sets than are written: when they are done within these, more the next time. */
+/** Total reps, in no more sets than are written: when they are done within these, more the next time. */
 export const totalRepGoal = defineRule<Params, State>({
   kind: 'totalRepGoal',
-  title: 'More reps in all',
+  title: 'More total reps',
   clock: 'exposure',
   from: 'asked',
   roles: ['main'],
@@ -37,8 +37,17 @@ export const totalRepGoal = defineRule<Params, State>({
     add: wholeField('reps added', 1, 50).required(),
     most: wholeField('the most reps in all', 2, 500).required(),
   }).test('fits', '"most" at least "first"', ({ first, most }) => most >= first),
+  fields: {
+    first: { label: 'First total', unit: 'reps', hint: 'Over all sets.' },
+    add: {
+      label: 'Added after a hit',
+      unit: 'reps',
+      hint: 'A hit reaches the total within the sets written.',
+    },
+    most: { label: 'Most', unit: 'reps', hint: 'The total rises no further.' },
+  },
   sentence: ({ first, add, most }) =>
-    `Start at ${first} reps in all; done within the sets that are written, add ${add === 1 ? 'a rep' : `${add} reps`}, up to ${most}; otherwise the same again.`,
+    `Start at ${first} total reps. If they are done within the sets written: +${add === 1 ? '1 rep' : `${add} reps`}, up to ${most}; if not: the same again.`,
   start: (_known, { first }) => ({ total: first, why: [] }),
   next(state, { date, verdict }, { add, most }) {
     if (verdict === 'hold' || (!date && verdict !== 'hit')) return state

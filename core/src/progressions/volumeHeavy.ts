@@ -1,9 +1,25 @@
 import { declareSteps } from '../words/index.ts'
 import { percentField } from '../parsing/index.ts'
 import { formatNumber, scale, type Rise } from '../units/index.ts'
-import { firstLoad, sayFirstLoad, sayRise, startingWith, type FirstLoad } from './firstLoad.ts'
+import {
+  riseFields,
+  firstLoadFields,
+  firstLoad,
+  sayFirstLoad,
+  sayRise,
+  startingWith,
+  type FirstLoad,
+} from './firstLoad.ts'
 import { defineRule } from './rule.ts'
-import { addedField, resetFields, sayReset, stepOrReset, type Steady, type Steps } from './steady.ts'
+import {
+  resetWords,
+  addedField,
+  resetFields,
+  sayReset,
+  stepOrReset,
+  type Steady,
+  type Steps,
+} from './steady.ts'
 
 const say = declareSteps({
   'volumeHeavy.heavy': 'the first heavy day is {percent}% of the volume day: {load}',
@@ -37,10 +53,17 @@ export const volumeHeavy = defineRule<Params, State>({
     heavyStep: addedField(),
     ...resetFields,
   }),
+  fields: {
+    ...firstLoadFields,
+    heavyPercent: { label: 'First heavy day', unit: '% of the volume day', hint: 'For example 111.' },
+    ...riseFields('volumeStep', 'Volume day’s step after a hit'),
+    ...riseFields('heavyStep', 'Heavy day’s step after a hit'),
+    ...resetWords,
+  },
   sentence: (p) =>
-    `Volume day: ${sayFirstLoad(p).replace('Start', 'start')}, add ${sayRise(p.volumeStep)} after each hit. Heavy day: start at ` +
-    `${formatNumber(p.heavyPercent)}% of that, add ${sayRise(p.heavyStep)} after each hit; ` +
-    `${sayReset(p, ' of either')} it.`,
+    `Volume day: ${sayFirstLoad(p).replace('Start', 'start')}; after each hit +${sayRise(p.volumeStep)}. Heavy day: start at ` +
+    `${formatNumber(p.heavyPercent)}% of the volume day; after each hit +${sayRise(p.heavyStep)}. ` +
+    `${sayReset(p, ' of either day')} for that day.`,
   start(known, p) {
     const volume = firstLoad(known, p)
     if ('need' in volume) return volume

@@ -1,16 +1,33 @@
 import { declareSteps } from '../words/index.ts'
 import { listField, strictObject } from '../parsing/index.ts'
 import { inUnit, rise, scale, type Load, type Rise } from '../units/index.ts'
-import { firstLoad, sayFirstLoad, sayRise, startingWith, type FirstLoad } from './firstLoad.ts'
+import {
+  riseFields,
+  firstLoadFields,
+  firstLoad,
+  sayFirstLoad,
+  sayRise,
+  startingWith,
+  type FirstLoad,
+} from './firstLoad.ts'
 import { defineRule } from './rule.ts'
 import { repsOfSets, sayScheme, schemeFields, type Scheme } from './scheme.ts'
-import { addedField, resetFields, sayReset, stepOrReset, type Steady, type Steps } from './steady.ts'
+import {
+  resetWords,
+  addedField,
+  resetFields,
+  sayReset,
+  stepOrReset,
+  type Steady,
+  type Steps,
+} from './steady.ts'
 
 const say = declareSteps({
-  'wave.next': 'the last of the wave was a hit on {date}: the next one begins above its {first}, at {load}',
-  'wave.nextAhead': 'if the last of the wave is a hit: the next one begins above its {first}, at {load}',
+  'wave.next':
+    'the last session of the wave was a hit on {date}: the next wave starts above {first}, at {load}',
+  'wave.nextAhead': 'if the last session of the wave is a hit: the next wave starts above {first}, at {load}',
   'wave.reset':
-    'missed on {date}, {misses} in a row: the wave begins again {percent}% below its {from}, on plates {load}',
+    'missed on {date}, {misses} in a row: the wave starts again {percent}% below {from}, rounded to {load}',
 })
 
 type Params = FirstLoad &
@@ -37,9 +54,22 @@ export const wave = defineRule<Params, State>({
     nextWave: addedField(),
     ...resetFields,
   }),
+  fields: {
+    ...firstLoadFields,
+    parts: {
+      label: 'Session of the wave',
+      unit: null,
+      hint: 'Sets and reps, from the most reps to the fewest.',
+    },
+    'parts.#.sets': { label: 'Session #', unit: 'sets', hint: 'Work sets.' },
+    'parts.#.reps': { label: 'Session #', unit: 'reps', hint: 'Reps of each set.' },
+    ...riseFields('step', 'Step within the wave'),
+    ...riseFields('nextWave', 'Next wave above this one'),
+    ...resetWords,
+  },
   sentence: (p) =>
-    `${sayFirstLoad(p)}; waves of ${p.parts.map(sayScheme).join(', ')}, each ${sayRise(p.step)} above the one before; ` +
-    `the next wave begins ${sayRise(p.nextWave)} above this one; ${sayReset(p)}, and the wave begins again.`,
+    `${sayFirstLoad(p)}. Waves of ${p.parts.map(sayScheme).join(', ')}; after each hit +${sayRise(p.step)}. ` +
+    `The next wave starts ${sayRise(p.nextWave)} above this one. ${sayReset(p)}, and the wave starts again.`,
   start(known, p) {
     const first = firstLoad(known, p)
     return 'need' in first ? first : { ...first, misses: 0, first: first.load, at: 0 }
@@ -92,7 +122,7 @@ export const wave = defineRule<Params, State>({
       asked: ['4 × 8 @ 80', '3 × 6 @ 85', '2 × 4 @ 90', '4 × 8 @ 82.5', '3 × 6 @ 87.5'],
     },
     {
-      say: 'two misses at the crest begin the wave again, 10% below its first',
+      say: 'two misses at the peak start the wave again, 10% below its first',
       params: {
         startLoad: { kg: 100, lb: 220 },
         parts: [

@@ -23,7 +23,7 @@ export type Template = {
   /** After so many weeks without a session the first week back is lowered by a percent, and is light. */
   away?: { weeks: number; back: number }
   rounding: Way
-  /** Whether deloads are the planned ones, come as members are, or both; both where nothing is stated. */
+  /** Whether deloads are the planned ones, come reactive deloads only, or both; both where nothing is stated. */
   deloadPolicy?: DeloadPolicy
   /** How lifts with a load are ramped up to; not at all where nothing is stated. A slot's own goes before it. */
   warmUp?: WarmUp

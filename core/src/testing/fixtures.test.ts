@@ -25,7 +25,5 @@ test('a row that is read again because a week was missed says so', () => {
   const plan = planMember({ library, member: early, enrolments: file.enrolments, versions, when }).plans
     .enrolment
   const [first] = plan?.weeks[2]?.places[0]?.slots[0]?.sets[0]?.why ?? []
-  expect(first && explain(first)).toBe(
-    'week 2 of the phase, read again in week 3: the week before was not trained',
-  )
+  expect(first && explain(first)).toBe('week 3 repeats the row of week 2: the week before was not trained')
 })

@@ -77,13 +77,30 @@ describe('a file of format 1', () => {
   })
 })
 
+/** Words that steps carry as data, and that are said otherwise since: a snapshot keeps what its day said. */
+const wordsThen = {
+  'of assistance': 'of help',
+  'Double progression': 'Reps, then load',
+  'Step loading': 'Steps with a flat between',
+  'after 2 sessions without a heavier hit': 'when 2 exposures have brought no heavier hit',
+}
+const saidThen = (shown: object): object =>
+  JSON.parse(
+    Object.entries(wordsThen).reduce(
+      (text, [now, then]) => text.replaceAll(JSON.stringify(now), JSON.stringify(then)),
+      JSON.stringify(shown),
+    ),
+  ) as object
+
 describe('a snapshot of format 1', () => {
   test.each(fixtureNames)('is what would be shown today, under the names of today: %s', (name) => {
     const { plans } = planMember(inputOf(readFixture(name)))
     for (const [id, one] of Object.entries(json(`${name}/shown.json`))) {
       const { position, shown } = one as { position: number; shown: object }
       const old = upgradeShown(shown)
-      expect({ ...old, engine: 'any' }).toEqual({ ...snapshot(plans[id] as Plan, position), engine: 'any' })
+      expect({ ...old, engine: 'any' }).toEqual(
+        saidThen({ ...snapshot(plans[id] as Plan, position), engine: 'any' }),
+      )
       const steps = Object.values(old.slots).flatMap(({ sets }) => sets.flatMap(({ why }) => why))
       expect(steps.map(explain).join()).not.toMatch(/undefined|[{}]/)
     }

@@ -156,7 +156,7 @@ describe('a template', () => {
       'set-and-rest-waves',
       'phases.0.rotation',
       [],
-      'phases[0].rotation: expected session ids in the order in which they turn, a list of 1 to 12; got a list of 0.',
+      'phases[0].rotation: expected session ids in their order, a list of 1 to 12; got a list of 0.',
     ],
     [
       'a back-off with nothing before it',
@@ -267,7 +267,7 @@ describe('a member', () => {
     const [log] = member.member.logs
     const stray = { ...(log as SessionLog), id: 'stray', position: 99, date: '2026-03-17', shown: undefined }
     const logs = [...member.member.logs, stray]
-    expect(told({ logs }).join()).toContain('stray: This session names position 99')
+    expect(told({ logs }).join()).toContain('stray: This session has position 99')
     const table = (change: Partial<Member>) => ({ ...asTable(inputWith(change), plan(change)), findings: [] })
     expect(table({ logs })).toEqual(table({}))
   })
@@ -296,11 +296,11 @@ describe('a member', () => {
       kind: 'test' as const,
       on,
     })
-    expect(told({ facts: [...others, test('2026-02-01')] }).join()).toContain('lies before the start')
-    expect(told({ facts: others }).join()).toContain('counted back from a test day, and none is known')
+    expect(told({ facts: [...others, test('2026-02-01')] }).join()).toContain('is before the start')
+    expect(told({ facts: others }).join()).toContain('counts back from a test day, and no test day is entered')
     const facts = [...others, test('2026-03-08')]
     const passed = plan({ facts })
-    expect(told({ facts }).join()).toContain('comes before this phase has begun')
+    expect(told({ facts }).join()).toContain('is before this phase starts')
     expect(passed.plans.enrolment?.lastWeek).toBe(2)
     // Without a test day the phase's last week on paper is the test's.
     const onPaper = plan({ facts: others, logs: [] }, '2026-03-02').plans.enrolment

@@ -178,7 +178,7 @@ describe('a trial', () => {
     // Five reps stand for 35 ÷ 30 of the load: two kilos a week more on the bar are 2.33 of the max.
     expect(result.differences[0]?.value).toBeCloseTo(2.33, 1)
     expect(result.first).toMatchObject({ sessions: 5, hardness: 7 })
-    expect(result.say).toContain('The second test period was better')
+    expect(result.say).toContain('The second period was better')
   })
   test('says that it cannot tell where the scatter hides it, or there is too little', () => {
     expect(judgeTrial(library, spells, run(0.5, 1, 5), 'kg').better).toBe('cannot tell')

@@ -15,7 +15,7 @@ export type PeriodMeasures = {
   hitPercent: number | null
   /** How hard the sessions were in the mean, 0 to 10; null where nobody said. */
   hardness: number | null
-  /** Gain of the estimated max a week, by lift, with its error; null where there is too little to go by. */
+  /** Gain in e1RM a week, by lift, with its error; null where there is too little to go by. */
   gains: ({ value: number; error: number; count: number } | null)[]
 }
 
@@ -115,14 +115,14 @@ function sayTrial(
   const told = differences.flatMap((one, i) =>
     one
       ? [
-          `${liftName(library, lifts[i] as Lift)}: ${signed(one.value)} ${unit} a week in the second test period (8 in 10: ${signed(one.low)} to ${signed(one.high)})`,
+          `${liftName(library, lifts[i] as Lift)}: ${signed(one.value)} ${unit} a week in the second period (8 in 10: ${signed(one.low)} to ${signed(one.high)})`,
         ]
       : [`${liftName(library, lifts[i] as Lift)}: too few sessions to tell`],
   )
   const end =
     better === 'cannot tell'
-      ? 'Which is better cannot be told from this.'
-      : `The ${better} test period was better in everything that can be told.`
+      ? 'The data cannot tell which is better.'
+      : `The ${better} period was better in every measure that differs.`
   return `${told.join('; ')}. ${end}`
 }
 

@@ -4,9 +4,16 @@ import { defineTrigger, freshRun } from './trigger.ts'
 /** No heavier load has been a hit for so many exposures, whatever cuts and climbs there were between. */
 export const outgrown = defineTrigger<{ exposures: number }>({
   kind: 'outgrown',
-  title: 'Outgrown',
+  title: 'No heavier hit',
   params: strictObject({ exposures: wholeField('exposures without a heavier hit', 2, 100).required() }),
-  sentence: ({ exposures }) => `when ${exposures} exposures have brought no heavier hit`,
+  fields: {
+    exposures: {
+      label: 'Sessions without a heavier hit',
+      unit: 'sessions',
+      hint: 'Cuts and climbs back count too.',
+    },
+  },
+  sentence: ({ exposures }) => `after ${exposures} sessions without a heavier hit`,
   fires: ({ sinceBest }, { exposures }) => sinceBest >= exposures,
   examples: [
     {

@@ -5,8 +5,12 @@ import { defineTrigger, freshRun } from './trigger.ts'
 /** A stated load was a hit, or a heavier one. */
 export const reached = defineTrigger<{ load: Step }>({
   kind: 'reached',
-  title: 'Reached a load',
+  title: 'A load is reached',
   params: strictObject({ load: stepField().required() }),
+  fields: {
+    'load.kg': { label: 'Load', unit: 'kg', hint: 'For members who train in kg.' },
+    'load.lb': { label: 'Load', unit: 'lb', hint: 'For members who train in lb.' },
+  },
   sentence: ({ load }) =>
     `when ${formatLoad({ value: load.kg, unit: 'kg' })} (${formatLoad({ value: load.lb, unit: 'lb' })}) is a hit`,
   fires: ({ heaviest }, { load }) => heaviest !== null && heaviest.value >= load[heaviest.unit],

@@ -9,6 +9,10 @@ export const stalled = defineTrigger<{ misses: number; of: number }>({
     misses: wholeField('misses', 1, longestRecent).required(),
     of: wholeField('exposures looked back', 1, longestRecent).required(),
   }).test('fits', '"of" at least as many as "misses"', ({ misses, of }) => of >= misses),
+  fields: {
+    misses: { label: 'Misses', unit: 'sessions', hint: 'How many sessions were missed.' },
+    of: { label: 'Out of the last', unit: 'sessions', hint: 'The same number as the misses means in a row.' },
+  },
   sentence: ({ misses, of }) =>
     misses === of
       ? `when ${misses === 1 ? 'an exposure is' : `${misses} exposures in a row are`} missed`

@@ -4,8 +4,15 @@ import { defineTrigger, freshRun, longestRecent, type Run } from './trigger.ts'
 /** The technique was marked good in so many exposures in a row, each of them a hit; one without a mark is none. */
 export const techniqueHeld = defineTrigger<{ exposures: number }>({
   kind: 'techniqueHeld',
-  title: 'Technique held',
+  title: 'Good technique held',
   params: strictObject({ exposures: wholeField('exposures in a row', 1, longestRecent).required() }),
+  fields: {
+    exposures: {
+      label: 'Hits in a row with good technique',
+      unit: 'sessions',
+      hint: 'Hits without a rating do not count.',
+    },
+  },
   sentence: ({ exposures }) =>
     exposures === 1
       ? 'when a hit has a good technique rating'

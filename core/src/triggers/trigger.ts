@@ -1,4 +1,5 @@
 import type { ObjectSchema } from 'yup'
+import type { Fields } from '../words/index.ts'
 import type { Load } from '../units/index.ts'
 
 /** How a progression has gone in its present stage, kept by the fold alike for every rule. */
@@ -26,6 +27,8 @@ export type Trigger<P> = {
   kind: string
   title: string
   params: ObjectSchema<P & object>
+  /** What its parameters are called, each with its unit and a hint. */
+  fields: Fields
   /** "when 3 of the last 4 exposures are misses". */
   sentence(params: P): string
   fires(run: Run, params: P): boolean

@@ -63,7 +63,7 @@ describe('a rack', () => {
       }),
     )
   })
-  test('takes another bar only for what is lighter than the usual one', () => {
+  test('takes another bar only for what is lighter than the usual bar', () => {
     const can = makeable({ unit: 'kg', bar: 20, bars: [15, 10], plates: [{ weight: 2.5, pairs: 1 }] })
     expect(can.loads).toEqual([10, 15, 20, 25])
     expect(partsFor(kg(15), can)).toEqual({ bar: 15, plates: [] })

@@ -1,7 +1,7 @@
 import { snap, type Load, type Unit } from './load.ts'
 
 /**
- * What a barbell can be loaded with at a place. `pairs` counts pairs: one plate for each side. `bar` is the usual one; `bars`
+ * What a barbell can be loaded with at a place. `pairs` counts pairs: one plate for each side. `bar` is the usual bar; `bars`
  * are others of the place, taken where they alone can make a load lighter than it; `special` are bars that some exercises need.
  */
 export type Rack = {

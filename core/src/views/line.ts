@@ -55,21 +55,21 @@ function formatSets({ sets, reps, amrap: plus, goal, least }: ShownSets): string
   return sets === 1 ? `1 × ${asked}+` : `${sets - 1} × ${asked}, ${asked}+`
 }
 
-/** A load as it is handled: "62.5 kg"; on top of body weight "+10 kg", "body weight", or "15 kg of help". */
+/** A load as it is handled: "62.5 kg"; on top of body weight "+10 kg", "body weight", or "15 kg of assistance". */
 export function formatHandled(
   { body, help }: Pick<ShownSets, 'body' | 'help'>,
   load: NonNullable<ShownSets['load']>,
 ): string {
   if (!body) return formatLoad(load)
   if (!load.value) return 'body weight'
-  return help ? `${formatLoad(load)} of help` : `+${formatLoad(load)}`
+  return help ? `${formatLoad(load)} of assistance` : `+${formatLoad(load)}`
 }
 
 /** What a slot lacks before its load can be given. */
 export const needWords: Record<Need['need'], string> = {
   max: 'needs a max',
   bodyWeight: 'needs a body weight',
-  role: 'needs its first day',
+  role: 'needs another day first',
 }
 
 /** "20 × 8, 40 × 5 kg": the ramp before the work. */

@@ -107,8 +107,8 @@ function asProblem(error: unknown): Problem {
   }
   if (type === 'entity.too.large') return new Problem('tooLarge', 'At most 2 MB can be sent at once.')
   if (status === 400) return new Problem('notReadable', 'What was sent is not JSON.')
-  if (code === '22P02') return new Problem('notFound', 'There is nothing by this id.')
-  return new Problem('ourFault', 'It is our fault, not yours. Nothing was half-saved. Try again.')
+  if (code === '22P02') return new Problem('notFound', 'There is nothing with this id.')
+  return new Problem('ourFault', 'This is our fault, not yours. Nothing was half-saved. Try again.')
 }
 
 /** Connection refused, lost, or the server starting up or shutting down (class 57 and 08 of PostgreSQL's codes). */

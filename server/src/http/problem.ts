@@ -17,10 +17,10 @@ export class Problem extends Error {
 }
 
 export const notFound = (what: string) => new Problem('notFound', `There is no such ${what} here.`)
-export const forbidden = () => new Problem('notAllowed', 'Your role in this gym does not open this.')
+export const forbidden = () => new Problem('notAllowed', 'Your role in this gym does not allow this.')
 export const pageTooOld = () =>
   new Problem(
     'pageTooOld',
     'This page is older than the server. Load it again: what you have written and logged is kept.',
   )
-export const signInFirst = () => new Problem('signInFirst', 'Sign in to go on.')
+export const signInFirst = () => new Problem('signInFirst', 'Sign in to continue.')

@@ -7,12 +7,12 @@ export function PageError() {
     <main className="mx-auto max-w-lg p-8">
       <h1 className="text-2xl">This page did not work</h1>
       <p className="mt-2 text-bark">
-        What you saved is safe. Load the page again; if it stays like this, go back to the start.
+        What you saved is safe. Load the page again; if the error stays, go to the start page.
       </p>
       <p className="mt-4 flex gap-3">
         <Button onClick={() => location.reload()}>Load again</Button>
         <Link className="self-center underline" to="/">
-          To the start
+          Go to the start page
         </Link>
       </p>
     </main>

@@ -144,7 +144,7 @@ function SignOutButton() {
   const navigate = useNavigate()
   const waiting = useAppSelector(({ outbox }) => outbox.operations.length)
   const leave = async () => {
-    if (waiting && !confirm(`${waiting} entries have not been sent yet. Sign out and give them up?`)) return
+    if (waiting && !confirm(`${waiting} entries have not been sent yet. Sign out and discard them?`)) return
     await signOut()
     dispatch(clearOutbox())
     dispatch(api.util.resetApiState())

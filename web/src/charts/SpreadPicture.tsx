@@ -19,9 +19,9 @@ type Props = {
 
 /** What each formula makes of a set, on one scale, lowest first: how far they part is seen, and one of them is chosen. */
 export function SpreadPicture({ load, reps, inReserve = 0, chosen, onChoose }: Props) {
-  if (reps + inReserve === 1) return <p>A single is the max itself: {formatLoad(load)}.</p>
+  if (reps + inReserve === 1) return <p>A single is the 1RM itself: {formatLoad(load)}.</p>
   const made = spread(load, reps, inReserve)
-  if (!made) return <p className="text-acorn">No estimate is made from more than {mostRepsWarned} reps.</p>
+  if (!made) return <p className="text-acorn">No estimate from more than {mostRepsWarned} reps.</p>
   const { estimates, percent } = made
   const [lowest, highest] = [estimates[0]?.load.value ?? 0, estimates.at(-1)?.load.value ?? 1]
   const place = scaleLinear([lowest, highest], [2, 98])

@@ -52,7 +52,7 @@ describe('the outbox', () => {
       addOperation(close('a')),
       takeAnswers([{ id: 'a', result: 'conflict', kept: 's' }]),
     )
-    expect(state.refused[0]?.reason).toMatch(/on another device as well/)
+    expect(state.refused[0]?.reason).toMatch(/on another device too/)
   })
   test('survives a closed page, and is never another person’s', () => {
     keep(run(openOutbox('isla'), addOperation(close('a')), setAway(true)))

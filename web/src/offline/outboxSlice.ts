@@ -11,7 +11,7 @@ export type Outbox = {
 }
 
 const bothKept =
-  'it was logged on another device as well. Both are kept; open the set and correct it if the wrong one counts.'
+  'the set was logged on another device too. Both entries are kept; open the set and correct it if the wrong entry counts.'
 
 const empty: Outbox = { seat: null, operations: [], refused: [], isAway: false }
 

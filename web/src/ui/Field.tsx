@@ -3,7 +3,7 @@ import { useId, type InputHTMLAttributes, type ReactNode, type SelectHTMLAttribu
 type Common = { label: string; error?: string; hint?: ReactNode }
 const box = 'min-h-11 w-full rounded-md border bg-sheet px-3 text-ink'
 
-/** A labelled input whose error stands beside it, in words; what was typed is never taken away. */
+/** A labelled input whose error stands beside it, in words; what was typed is never removed. */
 export function Field({
   label,
   error,
@@ -12,8 +12,8 @@ export function Field({
   ...rest
 }: Common & InputHTMLAttributes<HTMLInputElement>) {
   return (
-    <Labelled label={label} error={error} hint={hint} className={className}>
-      {(ids) => <input {...ids} className={`${box} ${error ? 'border-brick' : 'border-edge'}`} {...rest} />}
+    <Labelled label={label} error={error} hint={hint} className={className} about={rest['aria-describedby']}>
+      {(ids) => <input {...rest} {...ids} className={`${box} ${error ? 'border-brick' : 'border-edge'}`} />}
     </Labelled>
   )
 }
@@ -26,8 +26,8 @@ export function SelectField({
   ...rest
 }: Common & SelectHTMLAttributes<HTMLSelectElement>) {
   return (
-    <Labelled label={label} error={error} hint={hint} className={className}>
-      {(ids) => <select {...ids} className={`${box} ${error ? 'border-brick' : 'border-edge'}`} {...rest} />}
+    <Labelled label={label} error={error} hint={hint} className={className} about={rest['aria-describedby']}>
+      {(ids) => <select {...rest} {...ids} className={`${box} ${error ? 'border-brick' : 'border-edge'}`} />}
     </Labelled>
   )
 }
@@ -39,16 +39,18 @@ function Labelled({
   error,
   hint,
   className,
+  about,
   children,
-}: Common & { className: string; children: (ids: Ids) => ReactNode }) {
+}: Common & { className: string; about?: string; children: (ids: Ids) => ReactNode }) {
   const id = useId()
   const note = error || hint ? `${id}-note` : undefined
+  const described = [note, about].filter(Boolean).join(' ')
   return (
     <div className={className}>
       <label htmlFor={id} className="mb-1 block text-sm font-medium">
         {label}
       </label>
-      {children({ id, 'aria-invalid': Boolean(error), ...(note && { 'aria-describedby': note }) })}
+      {children({ id, 'aria-invalid': Boolean(error), ...(described && { 'aria-describedby': described }) })}
       {note && (
         <p id={note} className={`mt-1 text-sm ${error ? 'text-brick' : 'text-bark'}`}>
           {error ?? hint}

@@ -2,12 +2,12 @@ import { declareSteps } from '../../words/index.ts'
 import { defineAnswer } from '../answer.ts'
 import { falls, isDue, tiredness } from '../evidence.ts'
 
-const say = declareSteps({ 'askAgain.little': 'there are too few sessions yet to go by' })
+const say = declareSteps({ 'askAgain.little': 'too few sessions are logged to judge by' })
 
 export const askAgain = defineAnswer({
   kind: 'askAgain',
-  says: 'Train on, and ask again next week.',
-  school: 'One indication is not a pattern. A cautious coach would lighten the next session.',
+  says: 'Train as written, and ask again next week.',
+  school: 'One indication is not a pattern. A cautious coach would make the next session easier.',
   holds(signals, _policy, library) {
     const evidence = [...falls(library, signals), ...tiredness(library, signals), ...isDue(signals)]
     if (evidence.length) return { evidence, sure: 'weak' }

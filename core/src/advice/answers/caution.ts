@@ -4,14 +4,14 @@ import { defineAnswer } from '../answer.ts'
 
 const say = declareSteps({
   'caution.lift': '{lift} hurt in the last two weeks',
-  'caution.joints': 'joints were said to be painful',
+  'caution.joints': 'the check-in says that joints are painful',
 })
 
 /** Pain leads to caution, not to advice. */
 export const caution = defineAnswer({
   kind: 'caution',
   says: 'Sharp, radiating or joint pain: stop what hurts, log it, and see a licensed professional. No advice is given while it hurts.',
-  school: 'No school: this is not medical advice, and no plan is made around pain.',
+  school: 'This is not medical advice, and no plan is made around pain.',
   isCaution: true,
   holds({ pains, checkIns }, _policy, library) {
     const isPainful = checkIns[0]?.joints === 'painful'

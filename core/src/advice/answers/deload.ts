@@ -13,7 +13,7 @@ export const deload = defineAnswer({
   kind: 'deload',
   says: 'Take a deload week.',
   school:
-    'Reactive: several indications at once. With planned deloads, one would have come by now, or is still to come.',
+    'Reactive deload: several indications at once. A planned deload would have come by now, or is still to come.',
   holds(signals, policy, library) {
     if (policy === 'planned') return null
     if (signals.weeksSinceDeload !== null && signals.weeksSinceDeload < limits.closest) return null

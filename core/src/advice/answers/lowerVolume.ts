@@ -8,7 +8,7 @@ const say = declareSteps({ 'lowerVolume.soon': 'the last deload is only {weeks} 
 export const lowerVolume = defineAnswer({
   kind: 'lowerVolume',
   says: 'Cut weekly sets by about a fifth: they are more than you recover from, even with deloads.',
-  school: 'The normal week decides, not the deload. Other coaches deload more often.',
+  school: 'Sets of a normal week matter most here. Other coaches deload more often instead.',
   holds(signals, _policy, library) {
     const { weeksSinceDeload } = signals
     const tired = tiredness(library, signals)

@@ -4,13 +4,13 @@ import { names, tiredness } from '../evidence.ts'
 import { isFlat, limits } from '../signals.ts'
 
 const say = declareSteps({
-  'nextBlock.flat': '{lifts}: no better for {exposures} exposures or more, and not tired',
+  'nextBlock.flat': '{lifts}: no progress in {exposures} sessions or more, without tiredness',
   'nextBlock.weeks': '{weeks} weeks in this phase',
 })
 
 export const nextBlock = defineAnswer({
   kind: 'nextBlock',
-  says: 'Start the next phase: what stands still without being tired wants something else, not less.',
+  says: 'Start the next phase: lifts that stall without tiredness need a new stimulus, not less work.',
   school: 'Change the phase after three to six weeks. Other coaches would finish the phase, or deload first.',
   holds(signals, _policy, library) {
     const { lifts, phase } = signals

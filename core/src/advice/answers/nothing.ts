@@ -5,14 +5,14 @@ import { isRising } from '../signals.ts'
 
 const say = declareSteps({
   'nothing.rising': '{lifts}: rising',
-  'nothing.steady': 'no lift falls, and none is missed again and again',
+  'nothing.steady': 'no lift is down, and none is missed repeatedly',
   'nothing.fresh': 'no check-in says otherwise',
 })
 
 export const nothing = defineAnswer({
   kind: 'nothing',
   says: 'Nothing to change.',
-  school: 'All schools leave alone what goes well.',
+  school: 'Every coach leaves alone what works.',
   holds({ lifts, checkIns }, _policy, library) {
     const rising = lifts.filter(isRising)
     const going = rising.length

@@ -5,15 +5,14 @@ import { isRising, limits } from '../signals.ts'
 
 const say = declareSteps({
   'skipPlanned.rising': '{lifts}: rising',
-  'skipPlanned.left': '{left} RIR on average, which is easy to recover from',
-  'skipPlanned.days': '{days} days a week are easy to recover from',
+  'skipPlanned.left': '{left} RIR on average, which leaves enough recovery',
+  'skipPlanned.days': '{days} days a week leave enough recovery',
 })
 
 export const skipPlanned = defineAnswer({
   kind: 'skipPlanned',
   says: 'Skip the planned deload: train as written, and ask again next week.',
-  school:
-    'Reactive: a planned deload can fall on a week that needs none. Other coaches take it all the same.',
+  school: 'Reactive: a planned deload can fall on a week that needs none. Other coaches take it anyway.',
   holds(signals, policy, library) {
     const {
       plannedDeloadIn: plannedDeloadIn,

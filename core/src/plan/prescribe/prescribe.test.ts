@@ -167,7 +167,7 @@ describe('what can be loaded', () => {
     )
     expect(line(made, 1)).toBe('4 × 5 @ 20 kg')
     expect(why(made, 1).slice(-2)).toEqual([
-      '10 kg is less than the least that can be loaded: 20 kg',
+      '10 kg is below the lightest load here: 20 kg',
       '20 kg bar, no plates',
     ])
   })
@@ -176,7 +176,7 @@ describe('what can be loaded', () => {
     const made = plan(template(), [...both, few])
     expect(line(made, 1)).toBe('4 × 5 @ 60 kg')
     expect(made.weeks[0]?.places[0]?.slots[0]?.sets[0]?.short).toBe(true)
-    expect(why(made, 1)).toContain('80 kg is more than can be loaded here: 60 kg, all there is')
+    expect(why(made, 1)).toContain('80 kg is above the heaviest load here: 60 kg')
   })
   test('goes the way the writer chose', () => {
     const at = (rounding: string) =>

@@ -1,7 +1,7 @@
 import type { Id } from '../../parsing/index.ts'
 import { changeOf, type Spot, slotWith } from '../../adjustments/index.ts'
 import type { WhyStep } from '../../words/index.ts'
-import { exerciseOf, foremostMuscle, liftKey, liftOf, type Lift, type Library } from '../../library/index.ts'
+import { exerciseOf, mainMuscle, liftKey, liftOf, type Lift, type Library } from '../../library/index.ts'
 import { isNeed, type Known, type Need, sourceOf } from '../../loads/index.ts'
 import type { ShownSets } from '../../member/index.ts'
 import { type SetPrescription, type Slot, type Template, inherit } from '../../template/index.ts'
@@ -127,7 +127,7 @@ export function warmUpsFor(
   const { tool } = exerciseOf(library, slot)
   if (!rule || rule === 'none' || slot.circuit || !work || tool === 'body weight') return undefined
   if (trained.some((lift) => liftKey(lift) === liftKey(slot))) return undefined
-  const isShort = trained.some((lift) => foremostMuscle(library, lift) === foremostMuscle(library, slot))
+  const isShort = trained.some((lift) => mainMuscle(library, lift) === mainMuscle(library, slot))
   return ramp(rule, work, loadingAt(library, evidence, at, slot).here, isShort)
 }
 

@@ -21,21 +21,21 @@ const say = declareSteps({
   'round.nearest': '{meant}, nearest that can be loaded: {load}',
   'round.down': '{meant}, down to what can be loaded: {load}',
   'round.up': '{meant}, up to what can be loaded: {load}',
-  'round.floor': '{meant} is less than the least that can be loaded: {load}',
-  'round.top': '{meant} is more than can be loaded here: {load}, all there is',
+  'round.floor': '{meant} is below the lightest load here: {load}',
+  'round.top': '{meant} is above the heaviest load here: {load}',
   'plates.side': '{bar} bar, each side {plates} {unit}',
   'plates.none': '{bar} bar, no plates',
   'plates.hung': 'on the belt {plates} {unit}',
   'plates.nothing': 'nothing on the belt',
-  'body.added': '{meant} in all, of which the body is {body}: {load} added',
-  'body.help': '{meant} in all, and the body is {body}: {load} of help',
-  'body.alone': 'nearest that can be had: body weight alone',
-  'body.floor': 'less than the least there is here: body weight alone',
-  'body.exact': '{load} {what}, which can be had exactly',
-  'body.nearest': 'nearest that can be had: {load} {what}',
-  'body.down': 'down to what can be had: {load} {what}',
-  'body.up': 'up to what can be had: {load} {what}',
-  'body.top': 'more than can be hung here: {load} {what}, all there is',
+  'body.added': '{meant} in total − body weight {body} = {load} added',
+  'body.help': 'body weight {body} − {meant} in total = {load} of assistance',
+  'body.alone': 'nearest possible: body weight alone',
+  'body.floor': 'below the lightest load here: body weight alone',
+  'body.exact': '{load} {what}, which can be loaded exactly',
+  'body.nearest': 'nearest that can be loaded: {load} {what}',
+  'body.down': 'down to what can be loaded: {load} {what}',
+  'body.up': 'up to what can be loaded: {load} {what}',
+  'body.top': 'above the heaviest load here: {load} {what}',
 })
 
 export const showMessages = say.messages
@@ -105,7 +105,7 @@ function bodyStep(meant: Load, body: Load, { value, unit }: Load): WhyStep {
 
 function onBodySteps(load: Load, help: boolean, met: Met, way: Way): WhyStep[] {
   if (!load.value) return [say(met === 'floor' ? 'body.floor' : 'body.alone', {})]
-  const what = help ? 'of help' : 'added'
+  const what = help ? 'of assistance' : 'added'
   const id = met === 'rounded' ? `body.${way}` : `body.${met}`
   return [{ id, data: { load, what } }]
 }

@@ -8,10 +8,10 @@ import { isDeload } from '../compile/changes.ts'
 import { rowsKey, type RowsTrained } from '../state/state.ts'
 
 const say = declareSteps({
-  'row.held': 'week {row} of the phase, read again in week {week}: the week before was not trained',
-  'row.capped': 'no more than one step above the heaviest trained in this phase, {heaviest}: {load}',
+  'row.held': 'week {week} repeats the row of week {row}: the week before was not trained',
+  'row.capped': 'capped at one step above the heaviest load trained in this phase, {heaviest}: {load}',
   'row.cappedFirst':
-    'nothing has been trained in this phase yet: no more than one step above its first row, {heaviest}: {load}',
+    'nothing is trained in this phase yet: capped at one step above its first row, {heaviest}: {load}',
 })
 
 export const rowMessages = say.messages

@@ -9,15 +9,15 @@ import type { FoldState, Running } from '../state/state.ts'
 
 /** The steps that say why a stage has a lift, and why it stays as it is. */
 export const sayStage = declareSteps({
-  'stage.next': '{before} is over, as its trigger fired {sign}: {rule} from here',
+  'stage.next': '{before} ended: its trigger fired {sign}. {rule} from here',
   'stage.taken':
-    '{before} offered the next progression, as its trigger fired {sign}, and the offer was taken: {rule} from here',
+    '{before} ended: its trigger fired {sign}, and the offer of the next progression was accepted. {rule} from here',
   'stage.version': 'a new version has another progression for the lift: {rule} from here',
   'stage.afterPhase': 'the phase with its own progression is over: {rule} from here',
   'stage.phase': 'this phase has its own progression for the lift: {rule}',
-  'stage.unmarked': 'the hit of {date} has no good technique rating: everything stays until one has',
-  'stage.fixed': 'the writer had fixed what was asked on {date}: it is no step and no miss',
-  'stage.poor': 'the technique of {date} was marked poor: everything stays until it is good',
+  'stage.unmarked': 'the hit of {date} has no good technique rating: the load stays until a hit has one',
+  'stage.fixed': 'the sets of {date} were fixed by the writer: neither a step nor a miss',
+  'stage.poor': 'the technique of {date} was rated poor: the load stays until it is good',
 })
 
 /** Where a lift stands in a progression: the stage that has it in a phase, and what is kept of it. */

@@ -116,9 +116,7 @@ const fixedWords: Record<Fixable, string> = { sets: 'sets', goal: 'reps', rir: '
 function parseFixed(typed: string): TypedCell {
   const words = typed.split(/[\s,]+|\band\b/).filter(Boolean)
   const value = fixable.filter((cell) => words.includes(fixedWords[cell]))
-  return value.length === words.length
-    ? { value }
-    : { error: 'Fixed: sets, reps, reserve, or several of them.' }
+  return value.length === words.length ? { value } : { error: 'Fixed: sets, reps, RIR, or several of them.' }
 }
 
 /** "50% in a 10 kg vest". */
@@ -127,7 +125,7 @@ function parseOption(typed: string): TypedCell {
   const option = { percent: Number(percent), say: say ?? '' }
   return setGroupFields.option?.isValidSync(option, { strict: true })
     ? { value: option }
-    : { error: 'Another way: a percent of the reps and what with, like 50% in a 10 kg vest.' }
+    : { error: 'Another way: a percentage of the reps and how, like 50% in a 10 kg vest.' }
 }
 
 function yesCell(typed: string, what: string): TypedCell {
@@ -183,10 +181,10 @@ function parseLoad(
   if (isOverMax({ ...group, load: basis }, template))
     return {
       error:
-        'More than 100% of the 1RM only in a test, or where the details of the line say that it is meant.',
+        'More than 100% of the 1RM only in a test, or with “more than the 1RM” in the details of the line.',
     }
   if ((basis.of === 'progression' || basis.of === 'role') && !slot.uses.length)
-    return { error: 'This exercise uses no progression: give it a percent.' }
+    return { error: 'This exercise uses no progression: type a percentage.' }
   if (basis.of === 'trainingMax' && template.trainingMax === undefined)
     return { error: 'This template states no training max.' }
   return { value: basis }

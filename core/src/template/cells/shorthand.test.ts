@@ -105,7 +105,7 @@ describe('shorthand', () => {
     ['3 x AMRAP', '5+ is five and beyond'],
     ['3 x 8 superset', 'Alt + J'],
     ['3 x 8 @ 2-3 RIR', 'one number'],
-    ['3 x 5 linear progression', 'Choose a progression'],
+    ['3 x 5 linear progression', 'Choose the progression'],
     ['10 x 3 EMOM', 'every 1:00'],
     ['', 'Sets like'],
     [Array.from({ length: 13 }, () => '3 x 8').join(';'), 'At most 12 lines'],

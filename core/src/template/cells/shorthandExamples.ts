@@ -35,7 +35,7 @@ export const shorthandExamples: { typed: string; means: string; say: string }[] 
   {
     typed: '3 x 0:45 @ none rest 60',
     means: '3 × 0:45 @ no load rest 1:00',
-    say: 'Held or kept up for so long.',
+    say: 'A time: held, or kept up.',
   },
   {
     typed: '4 x 40 m @ free',
@@ -50,13 +50,13 @@ export const shorthandExamples: { typed: string; means: string; say: string }[] 
   {
     typed: '1 x 12 then 4x4 after 15s @ 60%',
     means: '1 × 12 then 4×4 after 15s, counts as 3 @ 60%',
-    say: 'A rest-pause cluster.',
+    say: 'Rest-pause cluster.',
   },
   { typed: '1 x most reps in 8:00 @ 65%', means: '1 × most reps in 8:00 @ 65%', say: 'Density.' },
   {
     typed: '6x2 @ 60% style speed at least 3, until the bar slows',
     means: '6 × 2 @ 60% style speed at least 3 until the bar slows',
-    say: 'Sets that end when a trigger shows.',
+    say: 'Sets that end when something happens.',
   },
   {
     typed: '3x8 rest 30 round 2:00',
@@ -66,7 +66,7 @@ export const shorthandExamples: { typed: string; means: string; say: string }[] 
   {
     typed: '2x3 fixed sets and reps',
     means: '2 × 3 @ free fixed sets and reps',
-    say: 'Stays as written where a progression would write its own.',
+    say: 'Keeps these sets and reps in this week, whatever the progression writes.',
   },
   {
     typed: '3x5 @ 60% bands 2 green',
@@ -76,12 +76,12 @@ export const shorthandExamples: { typed: string; means: string; say: string }[] 
   {
     typed: '3x10 or 50% in a 10 kg vest',
     means: '3 × 10 @ free or 50% in a 10 kg vest',
-    say: 'Another way that the member may take.',
+    say: 'Another way that the member may choose.',
   },
   {
     typed: '1 x do: hip drill (10 min)',
     means: '1 × do: hip drill (10 min)',
-    say: 'Something to do, without load or count.',
+    say: 'Task without a load, without load or count.',
   },
   {
     typed: '4 sets of 8 reps at 70% of 1RM',
@@ -91,12 +91,12 @@ export const shorthandExamples: { typed: string; means: string; say: string }[] 
   {
     typed: '5,5,5,3,3 @ 75%',
     means: '3 × 5 @ 75%; 2 × 3 @ 75%',
-    say: 'Set by set: equal ones become one line. 8/6/4/2 too.',
+    say: 'Set by set: equal sets become one line. 8/6/4/2 too.',
   },
   {
     typed: 'top set of 5 @ RPE 8 then 3x5 -10%',
     means: '1 × 5 @ free R2 top set; 3 × 5 @ 90% top',
-    say: 'One line behind the other; so much below the top set.',
+    say: 'One line after the other; the load is 10% below the top set.',
   },
   {
     typed: '3x12/side R2 90s',

@@ -42,7 +42,7 @@ const wanting: readonly (readonly [RegExp, string])[] = [
   [/\b\d+\s*-\s*\d+\s*(?:rir|left|in reserve)\b|\brir\s*\d+\s*-\s*\d/i, 'RIR is one number: R2.'],
   [
     /\blinear\b|\bdouble progression\b|(?<!@.*)\bprogression\b/i,
-    'Choose a progression in the inspector; here its load is "@ progression".',
+    'Choose the progression in the inspector; in this line its load is "@ progression".',
   ],
   [/\bemom\b/i, 'Every minute: 10 rounds every 1:00.'],
 ]

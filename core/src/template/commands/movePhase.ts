@@ -15,8 +15,7 @@ export const movePhase = defineCommand<{ do: 'movePhase'; phase: Id; from: Id | 
     return { ...draft, phases: [...others.phases.slice(0, place), own, ...others.phases.slice(place)] }
   },
   check(checker, { phases }, { to }) {
-    if (to !== null && !phases.some(({ id }) => id === to))
-      checker.add('phases', 'a phase to stand behind', to)
+    if (to !== null && !phases.some(({ id }) => id === to)) checker.add('phases', 'a phase to come after', to)
   },
   say: (_, draft, { phase }) => `${phaseName(draft, phase)} moved`,
   inverse: swapped,

@@ -47,7 +47,7 @@ export const setChange = defineCommand<{
     const one = to ?? from
     const { where, what } = one ? sayAdjustment(library, draft, one) : { where: '', what: '' }
     const name = draft.tracks[track]?.name ?? 'Track'
-    return `${name}: ${where}, ${what}${to ? '' : ', no more'}`
+    return `${name}: ${where}, ${what}${to ? '' : ', removed'}`
   },
   inverse: swapped,
   renew: fromNow(

@@ -15,8 +15,8 @@ const fieldNames = {
   maxes: 'which max is read',
   rounding: 'the rounding',
   warmUp: 'the warm-up',
-  missed: 'what becomes of missed weeks',
-  away: 'the way back after weeks away',
+  missed: 'what happens with missed weeks',
+  away: 'the return after weeks away',
   deloadPolicy: 'the deload policy',
   note: 'the note',
 } satisfies Partial<Record<keyof Template, string>>
@@ -40,7 +40,7 @@ export const setHead = defineCommand<{ do: 'setHead'; field: HeadField; from: He
       findSlotEnds(checker, without, slot, at('slots', id))
   },
   say: (_library, _draft, { field, to }) =>
-    `${capital(fieldNames[field])}${to === null ? ' taken away' : ' changed'}`,
+    `${capital(fieldNames[field])}${to === null ? ' removed' : ' changed'}`,
   inverse: swapped,
   renew: fromNow((draft, { field }) => draft[field] ?? null),
 })

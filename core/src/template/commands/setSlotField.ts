@@ -16,7 +16,7 @@ const fieldNames = {
   rotation: 'exercise rotation',
   circuit: 'circuit',
   capStep: 'the step that caps it',
-  counts: 'what it counts for',
+  counts: 'which muscles it counts for',
 } satisfies Partial<Record<keyof Slot, string>>
 
 export const setSlotField = defineCommand<{

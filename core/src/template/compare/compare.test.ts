@@ -25,14 +25,14 @@ describe('what changed between two versions', () => {
     const name = 'revisions-in-mid-block'
     expect(lines(version(name), version(name, 'template-2'))).toEqual([
       'Bench press (Session A), Block, weeks 1 to 4: load 70% → 75%',
-      'Progression of back squat: Start at 60 kg (130 lb); add 2.5 kg (5 lb) after each hit; after 3 misses in a row take 10% off. → ' +
-        'Start at 60 kg (130 lb); add 5 kg (10 lb) after each hit; after 3 misses in a row take 10% off.',
+      'Progression of back squat: Start at 60 kg (130 lb). After a hit: +2.5 kg (5 lb). After 3 misses in a row: −10%. → ' +
+        'Start at 60 kg (130 lb). After a hit: +5 kg (10 lb). After 3 misses in a row: −10%.',
     ])
     expect(lines(version(name, 'template-2'), version(name, 'template-3'))[0]).toBe(
       'Back squat (Session A), Block, weeks 1 to 4: reps 5 → 6-10',
     )
   })
-  test('is what was taken away, and says that its logs stay', () => {
+  test('is what was removed, and says that its logs stay', () => {
     const name = 'what-a-revision-takes-away'
     expect(lines(version(name), version(name, 'template-2'))).toEqual([
       'Two: phase removed',
@@ -56,7 +56,7 @@ describe('what changed between two versions', () => {
       'First, sessions a week: 1 → 2',
       'First, deloads: new: week 3: load −10%',
       'Session A, order: Back squat, Bench press, Dumbbell curl → Dumbbell curl, Bench press, Back squat',
-      'Track Lighter: no more: everywhere: load −10%',
+      'Track Lighter: removed: everywhere: load −10%',
       'Track More days: removed',
     ])
   })

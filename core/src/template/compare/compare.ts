@@ -231,7 +231,7 @@ export const sayProgression = ({ stages, inPhases = [] }: Progression): string =
     ...stages.map(({ rule, params, until, offers, waits }) => {
       const wait = waits ? ' A hit needs a good technique rating to count.' : ''
       const sentence = ruleOf[rule].sentence(params) + wait
-      const goes = offers ? 'the next is offered:' : 'the lift goes on to:'
+      const goes = offers ? 'the next is offered:' : 'then the next progression:'
       return until ? `${sentence} ${capital(triggerOf[until.trigger].sentence(until))}, ${goes}` : sentence
     }),
     ...inPhases.map(({ phase, rule, params }) => `In phase ${phase}: ${ruleOf[rule].sentence(params)}`),
@@ -257,7 +257,7 @@ function compareTracks(library: Library, before: Template, after: Template): Dif
 }
 
 const compareLists = (where: string, was: string[], is: string[]): Difference[] => [
-  ...was.filter((one) => !is.includes(one)).map((what) => ({ where, what: `no more: ${what}` })),
+  ...was.filter((one) => !is.includes(one)).map((what) => ({ where, what: `removed: ${what}` })),
   ...is.filter((one) => !was.includes(one)).map((what) => ({ where, what: `new: ${what}` })),
 ]
 

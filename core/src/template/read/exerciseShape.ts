@@ -16,7 +16,7 @@ import { specialBars } from '../../units/index.ts'
 const repsField = () =>
   tuple([wholeField('the least', 1, 3600).required(), wholeField('the most', 1, 3600).required()])
     .default(undefined)
-    .test('fits', 'two numbers, the smaller one first', (span) => span === undefined || span[0] <= span[1])
+    .test('fits', 'two numbers, the smaller first', (span) => span === undefined || span[0] <= span[1])
     .meta({
       expected: 'what it suits, like [6, 12]',
       json: {
@@ -38,7 +38,7 @@ export const ownExerciseShape = strictObject({
   pattern: choiceField(patterns).required(),
   tool: choiceField(tools).required(),
   reads: choiceField(readings).required(),
-  direct: musclesField('muscles that a set counts for in full, the foremost first', 1).required(),
+  direct: musclesField('muscles that a set counts for in full, the main one first', 1).required(),
   indirect: musclesField('muscles that a set counts for by half', 0).required(),
   reps: repsField().required(),
   cost: numberField('recovery cost, 0 to 5', 0, 5).required(),
@@ -53,8 +53,8 @@ export const ownExerciseShape = strictObject({
     percent: percentField().required(),
   })
     .default(undefined)
-    .meta({ expected: 'the lift that it derives from, like {"exercise": "backSquat", "percent": 80}' }),
-  substitutes: listField('exercises that may stand in for it', 12, 0).of(idField('an exercise').required()),
+    .meta({ expected: 'the parent lift, like {"exercise": "backSquat", "percent": 80}' }),
+  substitutes: listField('exercises that may replace it', 12, 0).of(idField('an exercise').required()),
   also: textField('words by which it is found as well', 200),
   mergedInto: idField('the exercise that it is merged into'),
 })

@@ -98,7 +98,7 @@ function findSessions(checker: Checker, template: Template): Map<Id, Id> {
         const path = `${at(at(at('sessions', id), 'sections'), i)}.slots[${j}]`
         if (!slots[slot]) checker.add(path, 'a slot of this template', slot, known(slots))
         else if (sessionOf.has(slot))
-          checker.add(path, 'a slot that stands once', slot, 'Copy it under an id of its own.')
+          checker.add(path, 'a slot that is in one session only', slot, 'Copy it under its own id.')
         sessionOf.set(slot, id)
       }),
     )
@@ -130,12 +130,7 @@ function findTurns(checker: Checker, { slots }: Template, part: Section, path: s
 function findSlot(checker: Checker, template: Template, id: Id, slot: Slot, session: Id | undefined): void {
   const path = at('slots', id)
   if (session === undefined)
-    checker.add(
-      path,
-      'a slot that stands in a session',
-      id,
-      'Add it to one, let a track add it, or remove it.',
-    )
+    checker.add(path, 'a slot that is in a session', id, 'Add it to one, let a track add it, or remove it.')
   for (const phase of template.phases) {
     const needs = session !== undefined && phase.rotation.includes(session)
     if (needs && !slot.rows[phase.id])

@@ -186,7 +186,7 @@ describe('a cell', () => {
     ['load', '110%', /^More than 100% of the 1RM only in a test/],
     ['tempo', '31', /^Tempo:/],
     ['perSide', 'maybe', /^Each side: yes, or nothing/],
-    ['option', '200% in a vest', /^Another way: a percent of the reps/],
+    ['option', '200% in a vest', /^Another way: a percentage of the reps/],
     ['style', 'wild', /^Style: one of ramp/],
     ['least', '9', /^The fewest sets: a whole number from 1 to 3/],
     ['rest', '45 min', /^Rest:/],
@@ -209,7 +209,7 @@ describe('what a template says of all its loads', () => {
     expect(compareTemplates(library, template, after)).toEqual([
       { where: 'Training max', what: '90% of the 1RM → 85% of the 1RM' },
       { where: 'Max in force', what: 'the newest → the best of 8 weeks' },
-      { where: 'Percents for reps', what: 'Handbook table → Epley, the other way round' },
+      { where: 'Percents for reps', what: 'Handbook table → Epley, inverted' },
       { where: 'Warm-up', what: 'None. → Two lighter sets before the first work set.' },
     ])
     expect(applyCommand(after, invert(command))).toEqual(template)

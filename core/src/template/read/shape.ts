@@ -118,9 +118,7 @@ export const phaseShape = strictObject({
   id: idField('the phase’s id').required(),
   name: textField('the phase’s name', 80).required(),
   weeks: laterField('a number of weeks, or {"least", "most", "until"}').required(),
-  rotation: listField('session ids in the order in which they turn', limits.rotation)
-    .of(idField())
-    .required(),
+  rotation: listField('session ids in their order', limits.rotation).of(idField()).required(),
   perWeek: wholeField('sessions a week', 1, 14).required(),
   deloads: listField('deload adjustments', limits.deload, 0),
   ends: choiceField(['test day']),
@@ -154,7 +152,7 @@ export const whereShape = strictObject({
   days: strictObject({ from: dayField().required(), to: dayField().required() })
     .default(undefined)
     .meta({ expected: 'days like {"from": "2026-03-02", "to": "2026-03-08"}' }),
-  muscles: listField('muscles, worked foremost', muscles.length).of(choiceField(muscles)),
+  muscles: listField('muscles, by the muscle worked most', muscles.length).of(choiceField(muscles)),
   weeks: listField('weeks of the phase', limits.weeks).of(wholeField('a week of the phase', 1, limits.weeks)),
   sessions: listField('session ids', 50).of(idField()),
   slots: listField('slot ids', 200).of(idField()),
@@ -238,7 +236,7 @@ export const slotShape = strictObject({
 })
 
 export const setPrescriptionShape = strictObject({
-  id: idField('the group’s id, the same in every week'),
+  id: idField('the id of the sets, the same in every week'),
   sets: wholeField('sets', 1, limits.sets).required(),
   lift: liftField(),
   goal: laterField('a goal like {"reps": 5}').required(),

@@ -48,7 +48,7 @@ describe('signing in', () => {
     expect((await agent.get('/api/session')).body.seat).toBeNull()
   })
 
-  test('ends with the seat: a role that was taken away opens nothing any more', async () => {
+  test('ends with the seat: a role that was removed opens nothing any more', async () => {
     const who = await world.addStaff(gym, 'writer', 'Wes')
     const agent = await world.signIn(who)
     await agent.get('/api/templates').expect(200)

@@ -23,7 +23,7 @@ export async function listSeats({ db }: Scope, account: string): Promise<Seat[]>
 }
 
 /**
- * Whether a seat still belongs to the account: a role that was taken away ends with the next request. Answers the number of the gym's
+ * Whether a seat still belongs to the account: a role that was removed ends with the next request. Answers the number of the gym's
  * library, or nothing.
  */
 export async function findSeat({ db }: Scope, account: string, seat: Seat): Promise<number | undefined> {

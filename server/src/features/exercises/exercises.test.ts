@@ -92,7 +92,7 @@ describe('the gym’s own exercises', () => {
     ['no name', { name: ' ' }, 'name', /name, 1 to 80/],
     ['no muscle', { direct: [] }, 'direct', /1 to 8/],
     ['a muscle in full and by half', { indirect: ['quads'] }, '', /both in full and by half/],
-    ['a parent that is nowhere', { parent: { exercise: 'nothing', percent: 80 } }, 'parent', /derives/],
+    ['a parent that is nowhere', { parent: { exercise: 'nothing', percent: 80 } }, 'parent', /parent lift/],
     ['what no exercise has', { colour: 'green' }, 'colour', /one of the keys/],
   ])('with %s is refused beside its field', async (_, change, path, said) => {
     const { errors } = await add({ ...shove, name: 'Fresh', ...change }, 422)
@@ -191,12 +191,12 @@ describe('merging', () => {
     await add({ ...shove, name: 'Two' })
     const view: LibraryView = await add({ ...shove, name: 'Stack', tool: 'machine', reads: 'on the stack' })
     const [one, two, stack] = ['One', 'Two', 'Stack'].map((name) => idOf(view, name)) as [OwnId, OwnId, OwnId]
-    expect((await merge(stack, one, 422)).body.detail).toMatch(/differ in its tool and what its number means/)
+    expect((await merge(stack, one, 422)).body.detail).toMatch(/differ in the tool and what the load means/)
     await merge(one, one, 422)
     await merge(one, 'own:nobody', 422)
     await merge('own:nobody', one, 404)
     await merge(one, two)
-    expect((await merge(two, one, 422)).body.detail).toMatch(/merged into another itself/)
+    expect((await merge(two, one, 422)).body.detail).toMatch(/already merged into another/)
     await merge(two, 'frontSquat')
     const { exercises } = await listed()
     expect([exercises[one]?.mergedInto, exercises[two]?.mergedInto]).toEqual(['frontSquat', 'frontSquat'])

@@ -45,7 +45,7 @@ const merged = new WeakMap<Library, ReadonlyMap<OwnId, ExerciseId>>()
 export function refuseStrangers({ library }: Scope, document: unknown): void {
   const stranger = [...ownIdsIn(document)].find((id) => !(id in library))
   if (stranger === undefined) return
-  throw new Problem('noSuchExercise', 'One of these exercises is none of this gym’s.', [
+  throw new Problem('noSuchExercise', 'One of these exercises is not one of this gym’s.', [
     { path: '', message: `There is no exercise "${stranger}" here.` },
   ])
 }

@@ -45,7 +45,7 @@ export async function changeExercise(scope: Scope, id: string, given: GivenExerc
   if (field)
     refuse(
       field,
-      'This cannot be changed any more: plans were made with it. Add the exercise anew, and merge this one into it.',
+      'Plans use this value, so it cannot change. Add a new exercise, and merge this one into the new one.',
     )
   refuseUnfit(own, id as OwnId, after)
   return save(scope, own, { [id]: { ...after, ...(before.mergedInto && { mergedInto: before.mergedInto }) } })
@@ -66,7 +66,7 @@ export async function mergeExercise(scope: Scope, id: string, { into }: GivenMer
     return save(scope, own, { [id]: from })
   }
   const target = declaredAs(own, into)
-  if (!target || into === id) throw refuse('into', 'Choose the exercise that it is to be.')
+  if (!target || into === id) throw refuse('into', 'Choose the exercise to merge into.')
   const fault = mergeFault(from, target)
   if (fault) refuse('into', fault)
   const followers = (Object.entries(own) as [OwnId, OwnExercise][]).filter(([, one]) => one.mergedInto === id)
@@ -108,11 +108,11 @@ function refuseUnfit(own: OwnExercises, id: OwnId | null, given: OwnExercise): v
   if (isTaken) refuse('name', `There is an exercise called ${given.name} already.`)
   const isThere = (one: string) => one !== id && (one in own || one in builtIn)
   const lost = given.substitutes?.find((one) => !isThere(one))
-  if (lost !== undefined) refuse('substitutes', 'One of these is no exercise here.')
+  if (lost !== undefined) refuse('substitutes', 'One of these exercises does not exist here.')
   if (!given.parent) return
-  if (!isThere(given.parent.exercise)) refuse('parent', 'Choose the lift that it derives from.')
+  if (!isThere(given.parent.exercise)) refuse('parent', 'Choose the parent lift.')
   for (let at: string | undefined = given.parent.exercise; at; at = parentOf(own, at))
-    if (at === id) refuse('parent', 'That lift derives from this one.')
+    if (at === id) refuse('parent', 'That lift is a variation of this one.')
 }
 
 const parentOf = (own: OwnExercises, id: string): string | undefined => declaredAs(own, id)?.parent?.exercise

@@ -170,7 +170,7 @@ function knownRow(fact: Fact): MaxTableLine['known'] {
   ]
 }
 
-/** Stores lines of a sheet: those that are known already are passed over, so that a sheet may be brought in again. */
+/** Stores lines of a sheet: those that are already stored are passed over, so that a sheet may be brought in again. */
 export async function giveRows(
   scope: Scope,
   seat: Seat,

@@ -103,7 +103,7 @@ export async function giveFact(scope: MemberScope, { fact: given, today: day }: 
   })
   if (!fact) {
     const errors = issues.map((issue) => ({ path: issue.path, message: formatIssue(issue) }))
-    throw new Problem('notPossible', errors[0]?.message ?? 'This cannot be stored.', errors)
+    throw new Problem('notPossible', errors[0]?.message ?? 'This cannot be saved.', errors)
   }
   await touchMember(scope)
   await insertFact(scope, fact)

@@ -120,7 +120,7 @@ export async function viewChanges(scope: Scope, id: string): Promise<ChangesView
 
 /**
  * Publishes the draft as the next version to the chosen members, from a day: all of it or nothing. Members who are on the
- * template already change to the version from that day on, with their next plan week or their next session; the day must lie
+ * template already change to the version from that day on, with their next week or their next session; the day must lie
  * after the one from which they are on what they are on.
  */
 export async function publish(

@@ -249,7 +249,7 @@ describe('a version for members who are on the template', () => {
     to: { startLoad: { kg: 60, lb: 135 }, step: { kg: 5, lb: 10 }, misses: 3, resetBy: 10 },
   }
 
-  test('begins with their next plan week; the week that is begun is finished as it was', async () => {
+  test('begins with their next week; the week that is begun is finished as it was', async () => {
     const id = await add()
     const { someone, phone } = await begun(id)
     await send(id, sets(1, 3), sets(1, 3, 1), heavier).expect(200)

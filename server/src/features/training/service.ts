@@ -139,7 +139,7 @@ async function start(scope: MemberScope, operation: Of<'start'>): Promise<Operat
 
 async function logSet(scope: MemberScope, { id, session, rev, set }: Of<'set'>): Promise<OperationAnswer> {
   const log = await holdSession(scope, session)
-  if (!log) return { id, result: 'refused', reason: 'This session was never started here.' }
+  if (!log) return { id, result: 'refused', reason: 'This session was not started.' }
   const entry = { ...set, id: setLogId(session, set.slot, set.n), rev, change: id }
   const result = await appendSet(scope, log, entry)
   return result === 'conflict' ? { id, result, kept: entry.id } : { id, result }
@@ -151,7 +151,7 @@ async function answer(
   { id, session, rev, answers }: Of<'answers'>,
 ): Promise<OperationAnswer> {
   const log = await holdSession(scope, session)
-  if (!log) return { id, result: 'refused', reason: 'This session was never started here.' }
+  if (!log) return { id, result: 'refused', reason: 'This session was not started.' }
   const had = log.answers
   const entry = { ...answers, rev, change: id }
   if (had && !beats({ id, rev, change: id }, { id, rev: had.rev ?? 1, change: had.change }))
@@ -162,7 +162,7 @@ async function answer(
 
 async function close(scope: MemberScope, { id, session }: Of<'close'>): Promise<OperationAnswer> {
   const log = await holdSession(scope, session)
-  if (!log) return { id, result: 'refused', reason: 'This session was never started here.' }
+  if (!log) return { id, result: 'refused', reason: 'This session was not started.' }
   if (log.closed) return { id, result: 'already had' }
   await saveCopy(scope, { ...log, closed: true })
   return { id, result: 'stored' }

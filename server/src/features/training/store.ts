@@ -48,7 +48,7 @@ export async function insertSession({ db, gym, member }: MemberScope, log: Sessi
 
 /**
  * Appends a set and brings the session's copy up to date in the same transaction; the session's row is held, so two sets at
- * once take turns. Says whether the set was new, known already, or lost to one of the same revision that is kept.
+ * once take turns. Says whether the set was new, already stored, or lost to one of the same revision that is kept.
  */
 export async function appendSet(
   { db, gym }: Scope,

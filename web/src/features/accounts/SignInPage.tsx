@@ -31,8 +31,8 @@ export default function SignInPage() {
       <section className="self-center">
         <h1 className="text-5xl">Young Oak</h1>
         <p className="mt-4 max-w-md text-lg text-bark">
-          Strength programs written once, and every member’s loads worked out from their own logged maxes,
-          down to the plates.
+          Write a strength program once. Every member’s loads come from their own logged maxes, down to the
+          plates.
         </p>
         <p className="mt-6 max-w-md text-sm text-bark">
           Not medical advice. If you are new to lifting, coming back to it, pregnant, on medication or have a

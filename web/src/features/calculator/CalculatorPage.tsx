@@ -41,7 +41,7 @@ export default function CalculatorPage() {
       <section>
         <h1 className="text-3xl">Load calculator</h1>
         <p className="mt-1 text-bark">
-          From one good set to a max, and from that to loads. Nothing is stored.
+          From one good set to an e1RM, and from the e1RM to loads. Nothing is stored.
         </p>
         <div className="mt-4">
           <SetFields typed={typed} errors={given.errors} onType={put} autoFocus />
@@ -62,7 +62,7 @@ export default function CalculatorPage() {
         {max ? (
           <Loads max={max} table={table} onTable={setTable} />
         ) : (
-          <p className="mt-12 text-bark">The loads for 1 to 12 reps stand here as soon as there is a set.</p>
+          <p className="mt-12 text-bark">Enter a set to see the loads for 1 to 12 reps.</p>
         )}
       </section>
     </main>
@@ -71,7 +71,7 @@ export default function CalculatorPage() {
 
 type LoadsProps = { max: Load; table: RepTable; onTable: (table: RepTable) => void }
 
-/** Loads for 1 to 12 reps of a first fresh set, on the bar and plates of where a member trains, or else the usual ones. */
+/** Loads for 1 to 12 reps of a first fresh set, on the bar and plates of where a member trains, or else the usual bars. */
 function Loads({ max, table, onTable }: LoadsProps) {
   const { rack, where } = useRack(max.unit)
   const can = makeable(rack)
@@ -82,7 +82,7 @@ function Loads({ max, table, onTable }: LoadsProps) {
           1RM <span className="font-serif text-3xl font-semibold">{formatLoad(max)}</span>
         </p>
         <SelectField
-          label="Percents by"
+          label="Percentages by"
           value={table}
           onChange={(event) => onTable(event.target.value as RepTable)}
         >

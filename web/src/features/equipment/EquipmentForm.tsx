@@ -80,7 +80,7 @@ export function EquipmentForm({ has, isSaving, error, onSave }: Props) {
         </p>
       )}
       <Button type="submit" className="min-h-11 justify-self-start" disabled={isSaving}>
-        Save what there is
+        Save equipment
       </Button>
     </form>
   )
@@ -122,7 +122,7 @@ function UnitFields({ unit, draft, onChange }: UnitProps) {
           <Field
             key={tool}
             label={`${toolNames[tool]}, ${unit}`}
-            placeholder="not listed: the usual is assumed"
+            placeholder="not listed: usual loads are assumed"
             hint={tool === 'dumbbells' ? 'Loads, and runs of equal steps: 2-20 by 2; 22.5; 25' : undefined}
             value={draft.fixed[tool]}
             onChange={(event) => put({ fixed: { ...draft.fixed, [tool]: event.target.value } })}
@@ -180,7 +180,7 @@ function Plates({ unit, plates, onChange }: PlatesProps) {
         className="mt-1"
         onClick={() => onChange([...plates, { weight: '', pairs: '1' }])}
       >
-        <Plus size={16} className="inline" /> Another plate
+        <Plus size={16} className="inline" /> Add a plate
       </Button>
     </fieldset>
   )
@@ -200,13 +200,13 @@ function Machines({ unit, machines, onChange }: MachinesProps) {
     !machines.some(({ exercise }) => exercise === id)
   return (
     <fieldset className="grid gap-3">
-      <legend className="mb-1 text-sm font-medium">Machines with steps of their own</legend>
+      <legend className="mb-1 text-sm font-medium">Machines with their own steps</legend>
       {machines.map(({ exercise, loads }, i) => (
         <Field
           key={exercise}
           label={`${liftName(library, { exercise })}, ${unit}`}
           placeholder="7; 12; 19-75 by 7"
-          hint="Empty it to take it off the list."
+          hint="Clear the field to remove the machine."
           value={loads}
           onChange={(event) =>
             onChange(machines.map((one, k) => (k === i ? { ...one, loads: event.target.value } : one)))

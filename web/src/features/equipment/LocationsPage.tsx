@@ -33,8 +33,8 @@ export default function LocationsPage() {
     <main className="mx-auto w-full max-w-3xl px-4 py-6">
       <h1 className="text-3xl">Locations and equipment</h1>
       <p className="mt-1 text-bark">
-        Members’ loads are made of what stands here, from the day it is saved. What is not listed is assumed,
-        and they are told so.
+        Members’ loads are rounded to the equipment listed here, from the day it is saved. Where nothing is
+        listed, usual equipment is assumed and the member is told.
       </p>
       <ul className="mt-4 divide-y divide-line border-y border-line">
         {data.map((location) => (
@@ -49,14 +49,14 @@ export default function LocationsPage() {
         }}
       >
         <Field
-          label="Another location"
+          label="New location"
           value={name}
           error={fault}
           className="grow"
           onChange={(event) => setName(event.target.value)}
         />
         <Button type="submit" look="plain" className="mt-6 min-h-11" disabled={isAdding}>
-          Add it
+          Add location
         </Button>
       </form>
       <Toasts />
@@ -82,7 +82,7 @@ function Location({ location: { id, name, has } }: { location: LocationView }) {
             onSave={(own) =>
               void equip({ location: id, has: own, today: today() })
                 .unwrap()
-                .then(() => toast(`Saved. Loads at ${name} are made of it from today.`))
+                .then(() => toast(`Saved. Loads at ${name} use this equipment from today.`))
                 .catch(() => undefined)
             }
           />

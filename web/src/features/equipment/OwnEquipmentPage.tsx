@@ -25,14 +25,14 @@ export default function OwnEquipmentPage() {
   const set = async (change: { home?: string; unit?: Unit }) => {
     const answer = await choose({ ...change, today: today() })
     if (answer.error) toast.error(sayError(answer.error))
-    else toast('Saved. Your next session reads it.')
+    else toast('Saved. Your next session uses it.')
   }
   const own = data.locations.find(({ id }) => id === ownLocation)
   const home = data.locations.find(({ id }) => id === data.home)
   return (
     <main className="mx-auto w-full max-w-3xl px-4 py-6">
       <h1 className="text-3xl">Equipment</h1>
-      <p className="mt-1 text-bark">Your loads are rounded to what can be made where you train.</p>
+      <p className="mt-1 text-bark">Your loads are rounded to what you can load where you train.</p>
       <div className="mt-4 grid gap-3 sm:grid-cols-[1fr_8rem]">
         <SelectField
           label="I usually train at"
@@ -59,9 +59,9 @@ export default function OwnEquipmentPage() {
         </SelectField>
       </div>
       <section className="mt-8">
-        <h2 className="text-xl">What I have of my own</h2>
+        <h2 className="text-xl">My own equipment</h2>
         <p className="mb-3 text-sm text-bark">
-          Say what there is, then choose “My own” above, or for a single session on Today.
+          List your equipment, then choose “My own” above, or for one session on Today.
         </p>
         <EquipmentForm
           key={JSON.stringify(own?.has ?? null)}

@@ -69,7 +69,7 @@ describe('a fault is named in the words of the form', () => {
     [
       'a stack that is a word',
       { machines: [{ exercise: 'legPress' as const, loads: 'all' }] },
-      'A stack of its own, kg: loads like 2-20 by 2; 22.5; 25, not "all".',
+      'Its own stack, kg: loads like 2-20 by 2; 22.5; 25, not "all".',
     ],
   ])('%s', (_, own, fault) => expect(change(own)).toEqual({ faults: [fault] }))
 })

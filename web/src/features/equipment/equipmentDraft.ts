@@ -90,7 +90,7 @@ export function readDraft(library: Library, draft: EquipmentDraft): ReadDraft {
       if (loads.length) fixed.push({ tool, unit, loads })
     }
     for (const { exercise, loads: text } of one.machines) {
-      const loads = list(text, `A stack of its own, ${unit}`)
+      const loads = list(text, `Its own stack, ${unit}`)
       if (loads.length) fixed.push({ tool: 'machine', exercise, unit, loads })
     }
   }
@@ -111,5 +111,5 @@ const sayIssue = (issue: Parameters<typeof formatIssue>[0]): string => {
 export const toolNames: Record<FixedTool, string> = {
   dumbbells: 'Dumbbells, one hand',
   machine: 'Stacks and cables',
-  assistance: 'Help of an assistance machine',
+  assistance: 'Assistance machine',
 }

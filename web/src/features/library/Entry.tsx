@@ -55,7 +55,7 @@ export function Entry({ id, isOpen, onOpen, onFind, acts }: Props) {
           <p>{cue}</p>
           {caution && <p className="text-acorn">{caution}</p>}
           <p className="text-bark">
-            {sentence(tool)}; the number is {reads}.{suits && ` Suits ${suits}.`} Recovery {cost} of 5, spine{' '}
+            {sentence(tool)}; the load is {reads}.{suits && ` Suits ${suits}.`} Recovery {cost} of 5, spine{' '}
             {spine} of 5.
             {parent &&
               ` Begins at ${parent.percent}% of the ${liftName(library, { exercise: parent.exercise as ExerciseId }).toLowerCase()} max.`}

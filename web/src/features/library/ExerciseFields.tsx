@@ -50,7 +50,7 @@ export function Muscles({ draft: { shares }, error, onChange }: MusclesProps) {
               <option value="">–</option>
               <option value="half">half</option>
               <option value="full">in full</option>
-              <option value="foremost">foremost</option>
+              <option value="main">main</option>
             </select>
           </label>
         ))}
@@ -77,13 +77,13 @@ export function Substitutes({ chosen, own, error, onChange }: SubstitutesProps) 
   return (
     <div className="grid gap-2">
       <SelectField
-        label="Instead of it"
-        hint="What may stand in for it: another tool, or easier on a joint."
+        label="Substitutes"
+        hint="Exercises that can replace it: another tool, or easier on a joint."
         value=""
         error={error}
         onChange={(event) => event.target.value && onChange([...chosen, event.target.value])}
       >
-        <ExerciseOptions title="add one" fits={(id) => id !== own && !chosen.includes(id)} />
+        <ExerciseOptions title="add a substitute" fits={(id) => id !== own && !chosen.includes(id)} />
       </SelectField>
       <ul className="flex flex-wrap gap-2">
         {chosen.map((id) => (

@@ -49,11 +49,11 @@ export function ExerciseForm({ own, name, onClose }: Props) {
   const isBusy = adding.isLoading || changing.isLoading
   return (
     <Modal
-      title={own ? own.exercise.name : 'An exercise of your own'}
+      title={own ? own.exercise.name : 'Your own exercise'}
       about={
         isSettled
-          ? 'Plans were made with its tool, its number and its muscles, so these stay. To change them, add it anew and merge this one into it.'
-          : 'It counts, loads and is found like every other. Its tool, its number and its muscles are settled once it is added.'
+          ? 'Plans were made with the tool, its number and its muscles, so these stay. To change them, add it anew and merge this one into it.'
+          : 'Your exercise is counted, loaded and found like every other. Tool, load and muscles cannot change after you add it.'
       }
       isOpen
       isWide
@@ -98,7 +98,7 @@ export function ExerciseForm({ own, name, onClose }: Props) {
               ))}
             </SelectField>
             <SelectField
-              label="The number is"
+              label="The load is"
               value={draft.reads}
               onChange={(e) => put({ reads: e.target.value })}
             >
@@ -108,7 +108,7 @@ export function ExerciseForm({ own, name, onClose }: Props) {
             </SelectField>
             {draft.tool === 'barbell' && (
               <SelectField label="Bar" value={draft.bar} onChange={(e) => put({ bar: e.target.value })}>
-                <option value="">the usual one</option>
+                <option value="">the usual bar</option>
                 {specialBars.map((one) => (
                   <option key={one}>{one}</option>
                 ))}
@@ -164,8 +164,8 @@ export function ExerciseForm({ own, name, onClose }: Props) {
             onChange={(e) => put({ caution: e.target.value })}
           />
           <SelectField
-            label="Derives from"
-            hint="Offered to templates as the max to begin with, until there is one of its own."
+            label="Variation of"
+            hint="Offered to templates as the max to begin with, until it has its own."
             value={draft.parent}
             onChange={(e) => put({ parent: e.target.value })}
           >
@@ -176,7 +176,7 @@ export function ExerciseForm({ own, name, onClose }: Props) {
           </SelectField>
           {draft.parent && (
             <Field
-              label="Begins at, % of that max"
+              label="First max, % of the parent’s"
               inputMode="decimal"
               value={draft.percent}
               error={faults.parent}
@@ -200,7 +200,7 @@ export function ExerciseForm({ own, name, onClose }: Props) {
             Cancel
           </Button>
           <Button type="submit" disabled={isBusy}>
-            {own ? 'Keep it' : 'Add it'}
+            {own ? 'Save exercise' : 'Add exercise'}
           </Button>
         </div>
       </form>

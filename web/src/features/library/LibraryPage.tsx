@@ -78,8 +78,8 @@ export default function LibraryPage() {
       {found.length === 0 && (
         <p className="py-4 text-bark">
           {whose === 'own' && !Object.keys(own).length
-            ? 'Your gym has none of its own yet. Add what the library lacks.'
-            : 'None fits. Leave out a word, or choose any pattern.'}
+            ? 'Your gym has no own exercises yet. Add what the library does not have.'
+            : 'No exercise fits. Remove a word, or choose any pattern.'}
         </p>
       )}
       <ul className="mt-1 divide-y divide-line border-y border-line">

@@ -40,8 +40,8 @@ export function MergeDialog({ id, exercise, onClose }: Props) {
       onClose={onClose}
     >
       <SelectField
-        label="It becomes"
-        hint="Only exercises whose number means the same are listed."
+        label="Merge into"
+        hint="Only exercises whose load means the same are listed."
         value={into}
         error={error && sayError(error)}
         onChange={(event) => setInto(event.target.value)}

@@ -32,10 +32,10 @@ export function Merged({ exercises, isStaff }: { exercises: OwnExercises; isStaf
               <Button
                 look="quiet"
                 disabled={isLoading}
-                aria-label={`Take back: ${name}`}
+                aria-label={`Undo merge: ${name}`}
                 onClick={() => void takeBack(id)}
               >
-                Take back
+                Undo merge
               </Button>
             )}
           </li>

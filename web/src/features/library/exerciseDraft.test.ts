@@ -5,12 +5,12 @@ import { draftOf, emptyDraft, readDraft, type ExerciseDraft } from './exerciseDr
 const whole: ExerciseDraft = {
   ...emptyDraft('Slip squat'),
   pattern: 'squat',
-  shares: { glutes: 'full', quads: 'foremost', trunk: 'half' },
+  shares: { glutes: 'full', quads: 'main', trunk: 'half' },
   cue: ' Sit between the hips. ',
 }
 
 describe('an exercise that is typed', () => {
-  test('reads to what was meant: the foremost muscle first, spaces cut, nothing that was left empty', () => {
+  test('reads to what was meant: the main muscle first, spaces cut, nothing that was left empty', () => {
     expect(readDraft({ ...whole, from: '3', to: '8', cost: '4,5', perSide: true }).exercise).toEqual({
       name: 'Slip squat',
       pattern: 'squat',
@@ -29,8 +29,8 @@ describe('an exercise that is typed', () => {
   test.each<[string, Partial<ExerciseDraft>, string]>([
     ['no name', { name: ' ' }, 'name'],
     ['no pattern', { pattern: '' }, 'pattern'],
-    ['no foremost muscle', { shares: { quads: 'full' } }, 'direct'],
-    ['two foremost muscles', { shares: { quads: 'foremost', glutes: 'foremost' } }, 'direct'],
+    ['no main muscle', { shares: { quads: 'full' } }, 'direct'],
+    ['two main muscles', { shares: { quads: 'main', glutes: 'main' } }, 'direct'],
     ['reps the wrong way round', { from: '12', to: '6' }, 'reps'],
     ['reps that are no number', { from: 'few' }, 'reps'],
     ['half a rep', { from: '2.5' }, 'reps'],
@@ -54,7 +54,7 @@ describe('an exercise that is typed', () => {
     const { exercise } = readDraft(draftOf(known))
     const plain = ({ direct, indirect, ...rest }: OwnExercise) => ({
       ...rest,
-      foremost: direct[0],
+      main: direct[0],
       direct: [...direct].sort(),
       indirect: [...indirect].sort(),
     })

@@ -10,8 +10,8 @@ import { readOwnExercise } from '@young-oak/core/template'
 import { formatNumber } from '@young-oak/core/units'
 import { typedNumber } from '../../ui/typedNumber.ts'
 
-/** What a set counts for a muscle: nothing, half, in full; and the one that is worked foremost. */
-export type Share = '' | 'half' | 'full' | 'foremost'
+/** What a set counts for a muscle: nothing, half, in full; and the one that is worked main. */
+export type Share = '' | 'half' | 'full' | 'main'
 
 /** An exercise as it is typed: numbers as text until they are read. */
 export type ExerciseDraft = {
@@ -68,7 +68,7 @@ export function draftOf(exercise: OwnExercise): ExerciseDraft {
   const { direct, indirect, reps, parent, substitutes = [] } = exercise
   const shares = Object.fromEntries([
     ...indirect.map((muscle) => [muscle, 'half']),
-    ...direct.map((muscle, i) => [muscle, i === 0 ? 'foremost' : 'full']),
+    ...direct.map((muscle, i) => [muscle, i === 0 ? 'main' : 'full']),
   ])
   return {
     name: exercise.name,
@@ -104,7 +104,7 @@ export function readDraft(draft: ExerciseDraft): ReadExercise {
     pattern: draft.pattern,
     tool: draft.tool,
     reads: draft.reads,
-    direct: [...has('foremost'), ...has('full')],
+    direct: [...has('main'), ...has('full')],
     indirect: has('half'),
     reps: [typedNumber(draft.from), typedNumber(draft.to)],
     cost: typedNumber(draft.cost),
@@ -119,7 +119,7 @@ export function readDraft(draft: ExerciseDraft): ReadExercise {
     ...(draft.substitutes.length && { substitutes: draft.substitutes }),
   }
   const faults: Record<string, string> = {}
-  if (has('foremost').length !== 1) faults.direct = 'Choose the one muscle that it works foremost.'
+  if (has('main').length !== 1) faults.direct = 'Choose the muscle that the exercise works most.'
   const { exercise, issues = [] } = readOwnExercise(given)
   for (const { path } of issues) {
     const [field = ''] = path.split(/[.[]/)
@@ -129,9 +129,9 @@ export function readDraft(draft: ExerciseDraft): ReadExercise {
 }
 
 const saysOf: Record<string, string> = {
-  name: 'Give it a name, at most 80 characters.',
+  name: 'Enter a name of at most 80 characters.',
   pattern: 'Choose its pattern.',
-  direct: 'Choose the one muscle that it works foremost.',
+  direct: 'Choose the muscle that the exercise works most.',
   reps: 'Two whole numbers, the smaller one first.',
   cost: '0 to 5.',
   spine: '0 to 5.',

@@ -22,7 +22,7 @@ export function BodyWeight({ unit, body, member }: Props) {
     if (answer.error) return setFault(fieldErrors(answer.error)['load.value'] ?? sayError(answer.error))
     setFault(undefined)
     setTyped('')
-    toast('Saved. Loads on top of body weight read it from the next session.')
+    toast('Saved. Loads added to body weight use it from the next session.')
   }
   return (
     <form
@@ -39,7 +39,7 @@ export function BodyWeight({ unit, body, member }: Props) {
       <p className="text-sm text-bark">
         {body
           ? `${formatLoad(body.load)}, on ${formatDay(body.date)}. `
-          : 'Not known: needed only for pull-ups, dips and other lifts that have it as a part of their load. '}
+          : 'Not entered. Only pull-ups, dips and other body-weight lifts need it. '}
         Only {member === undefined ? 'you and your' : 'the member and the'} writer see it.
       </p>
       <div className="flex items-start gap-3">

@@ -43,22 +43,22 @@ export function BringIn({ isOpen, onClose, table }: Props) {
         setSent(null)
         dispatch(api.util.invalidateTags(['Training']))
         return setFault(
-          `${done} of ${rows.length} were stored. ${sayError(answer.error)} Import the spreadsheet again: rows that are stored are skipped.`,
+          `${done} of ${rows.length} were stored. ${sayError(answer.error)} Import the spreadsheet again: rows already stored are skipped.`,
         )
       }
     }
     setSent(null)
     dispatch(api.util.invalidateTags(['Training']))
     toast(
-      `${rows.length} ${rows.length === 1 ? 'max' : 'maxes'} stored. Each is read from the member’s next session.`,
+      `${rows.length} ${rows.length === 1 ? 'max' : 'maxes'} stored. They are used from each member’s next session.`,
     )
     close()
   }
   return (
     <Modal title="Import maxes" isOpen={isOpen} onClose={close}>
       <p className="text-sm text-bark">
-        The first line names the columns: {maxHeader.join(', ')}. Member, lift and load must be there, and kg
-        or lb with every load.
+        The first line names the columns: {maxHeader.join(', ')}. Member, lift and load are required, with kg
+        or lb for every load.
       </p>
       <label className="mt-3 block">
         <span className="mb-1 block text-sm font-medium">Paste from a spreadsheet</span>
@@ -118,9 +118,9 @@ function Understood({ reading, table }: { reading: MaxReading; table: MaxTableLi
     <>
       <p>
         <strong>{rows.length.toLocaleString('en')} to store</strong>
-        {known > 0 && `, ${known.toLocaleString('en')} known already`}
-        {doubled > 0 && `, ${doubled.toLocaleString('en')} said twice`}
-        {faults > 0 && `, ${faults.toLocaleString('en')} with a fault`}.
+        {known > 0 && `, ${known.toLocaleString('en')} already stored`}
+        {doubled > 0 && `, ${doubled.toLocaleString('en')} given twice`}
+        {faults > 0 && `, ${faults.toLocaleString('en')} with an error`}.
       </p>
       {doubtful > 0 && (
         <p className="mt-2 rounded bg-acorn-wash px-3 py-2 text-sm text-acorn">

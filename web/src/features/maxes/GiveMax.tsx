@@ -48,8 +48,8 @@ export function GiveMax({ unit, exercise, member, body }: Props) {
     )
     toast(
       isLower
-        ? 'Saved. It is below the max in force, so it waits until you accept it.'
-        : 'Saved. Your next session reads it.',
+        ? 'Saved. It is below the max in use, so loads change only after you accept it.'
+        : 'Saved. Your next session uses it.',
     )
   }
   const isOnBody =
@@ -58,14 +58,14 @@ export function GiveMax({ unit, exercise, member, body }: Props) {
   return (
     <form
       noValidate
-      aria-label="Give a max"
+      aria-label="Add a max"
       className="grid gap-4 rounded-lg border border-line bg-sheet p-5"
       onSubmit={(event) => {
         event.preventDefault()
         void submit()
       }}
     >
-      <h2 className="text-xl">Give a max</h2>
+      <h2 className="text-xl">Add a max</h2>
       <SelectField
         label="Lift"
         value={typed.exercise}
@@ -75,7 +75,7 @@ export function GiveMax({ unit, exercise, member, body }: Props) {
         <ExerciseOptions title="Choose a lift" fits={(exercise) => takesMax(library, { exercise })} />
       </SelectField>
       <Field
-        label="Variant, if it is one"
+        label="Variant (optional)"
         placeholder="paused, to a box…"
         value={typed.variant}
         error={faults.variant}
@@ -83,7 +83,7 @@ export function GiveMax({ unit, exercise, member, body }: Props) {
       />
       {isOnBody && (
         <p className="text-sm text-bark">
-          Give what was added to body weight: 0 for body weight alone, less than 0 for help.
+          Enter the load added to body weight: 0 for body weight alone, below 0 for assistance.
         </p>
       )}
       <SetFields

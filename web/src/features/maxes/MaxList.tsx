@@ -16,9 +16,7 @@ export function MaxList({ view: { maxes, needed }, whose }: { view: MaxesView; w
         </p>
       ))}
       {maxes.length === 0 && (
-        <p className="mt-4">
-          None yet. Give the first one here: a single, or a set of up to {mostReps} reps.
-        </p>
+        <p className="mt-4">None yet. Add the first max here: a single, or a set of up to {mostReps} reps.</p>
       )}
       <ul className="mt-4 divide-y divide-line border-y border-line">
         {maxes.map((max) => (
@@ -56,12 +54,12 @@ function UsedBySection({ usedBy }: { usedBy: UsedBy[] }) {
   return (
     <details className="col-span-2 text-sm text-bark">
       <summary className="inline-flex min-h-11 cursor-pointer items-center underline underline-offset-4">
-        {usedBy.length === 1 ? 'One thing depends' : `${usedBy.length} things depend`} on it
+        {usedBy.length === 1 ? 'One load depends' : `${usedBy.length} loads depend`} on it
       </summary>
       <ul>
         {usedBy.map((one) => (
           <li key={'ratio' in one ? one.ratio : `${one.program}/${one.session}/${one.slot}`}>
-            {'ratio' in one ? `${one.ratio}, tied to it by a ratio` : `${one.slot}, ${one.session}`}, in{' '}
+            {'ratio' in one ? `${one.ratio}, by a ratio of it` : `${one.slot}, ${one.session}`}, in{' '}
             {one.program}
           </li>
         ))}

@@ -52,13 +52,13 @@ export default function MaxTablePage() {
         </Button>
       </header>
       <p className="mt-1 text-bark">
-        In force on {formatDay(today())}. One that is marked is too old to trust. A name opens the member’s
+        In use on {formatDay(today())}. Marked maxes are too old to trust. Open a name for the member’s
         history.
       </p>
       {data.length === 0 && (
         <p className="mt-6">No member is assigned to you yet: the gym’s owner assigns them.</p>
       )}
-      {data.length > 0 && members.length === 0 && <p className="mt-6">Nobody of that name.</p>}
+      {data.length > 0 && members.length === 0 && <p className="mt-6">No member has that name.</p>}
       {members.length > 0 && (
         <div
           className="mt-4 max-h-[75dvh] overflow-auto border-y border-line"

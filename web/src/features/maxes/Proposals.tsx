@@ -20,17 +20,14 @@ export function Proposals({ proposals, member }: { proposals: ProposedMax[]; mem
     const given = { ...lift, ...set, formula: defaultFormula, date, today: today() }
     const answer = await give({ given, member })
     if (answer.error) toast.error(sayError(answer.error))
-    else
-      toast(
-        `${liftName(library, proposal)}: ${formatLoad(proposal.load)} is in force from your next session.`,
-      )
+    else toast(`${liftName(library, proposal)}: ${formatLoad(proposal.load)} is used from your next session.`)
   }
   return (
     <>
       <h2 className="mt-8 text-xl">Estimated maxes to accept</h2>
       <p className="text-sm text-bark">
-        Estimates from training by {formulaOf[defaultFormula].title}, and tests below the max in force. They
-        change no load until you accept them.
+        Estimates from training by {formulaOf[defaultFormula].title}, and tests below the max in use. No load
+        changes until you accept.
       </p>
       <ul className="mt-2 divide-y divide-line border-y border-line">
         {proposals.map((proposal) => (
@@ -39,7 +36,7 @@ export function Proposals({ proposals, member }: { proposals: ProposedMax[]; mem
               {maxName(library, proposal)}{' '}
               <span className="font-serif font-semibold">{formatLoad(proposal.load)}</span>
               <span className="block text-sm text-bark">
-                {proposal.from ? saySet(proposal.from) : 'a test below the max in force'} on{' '}
+                {proposal.from ? saySet(proposal.from) : 'a test below the max in use'} on{' '}
                 {formatDay(proposal.date)}
               </span>
             </span>

@@ -15,8 +15,8 @@ export default function MembersPage() {
       <h1 className="text-3xl">Members</h1>
       {isWriter && (
         <p className="mt-1 text-bark">
-          A name opens the member’s maxes, the last column what is advised and how they are. To see their
-          loads, open a template and choose them there.
+          Open a name for the member’s maxes, “progress” for advice and check-ins. To see a member’s loads,
+          open a template and choose the member.
         </p>
       )}
       {isLoading && <p className="mt-6 text-bark">Loading…</p>}

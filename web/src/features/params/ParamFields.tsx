@@ -1,11 +1,13 @@
+import { useId, useState } from 'react'
 import type { ObjectSchema } from 'yup'
+import type { Fields } from '@young-oak/core/words'
 import { Button } from '../../ui/Button.tsx'
 import { Field, SelectField } from '../../ui/Field.tsx'
-import { choiceLabels, labels } from './labels.ts'
-import { choicesOf, labelOf, listsOf, resizeList, type ParamDraft } from './paramDraft.ts'
+import { choicesOf, listsOf, resizeList, wordsOf, type ParamDraft } from './paramDraft.ts'
 
 type Props = {
-  schema: ObjectSchema<object>
+  /** A kind of progression, trigger, deload or change: what its parameters may be, and what they are called. */
+  kind: { params: ObjectSchema<object>; fields: Fields }
   typed: ParamDraft
   faults: Record<string, string>
   onType: (typed: ParamDraft) => void
@@ -14,55 +16,70 @@ type Props = {
 /** A field between others that stand in pairs of kg and lb. */
 const isAlone = (path: string): boolean => path === 'startLast' || path.endsWith('.percent')
 
-/** The fields of a rule's, a sign's or a recipe's parameters, drawn from their schema; lists grow and shrink. */
-export function ParamFields({ schema, typed, faults, onType }: Props) {
+/**
+ * The fields of a kind's parameters, with the hint of the one that is being filled in below them; a list grows and shrinks. What kind
+ * it is, is its key: a hint does not outlive the fields.
+ */
+export function ParamFields({ kind: { params, fields }, typed, faults, onType }: Props) {
+  const id = useId()
+  const [at, setAt] = useState(Object.keys(typed)[0])
   const put = (path: string, value: string) => onType({ ...typed, [path]: value })
+  const hintOf = (path: string) => ({ onFocus: () => setAt(path), 'aria-describedby': `${id}-hint` })
   return (
     <>
       {Object.entries(typed).map(([path, value]) => {
-        const choices = choicesOf(schema, path)
-        const label = labels[path] ?? labelOf(path)
-        return choices ? (
+        const { label, unit, choices = {} } = wordsOf(fields, path)
+        const allowed = choicesOf(params, path)
+        return allowed ? (
           <SelectField
             key={path}
             label={label}
             className="col-span-full"
             value={value}
             error={faults[path]}
+            {...hintOf(path)}
             onChange={(event) => put(path, event.target.value)}
           >
-            {choices.map((choice) => (
+            {allowed.map((choice) => (
               <option key={choice} value={choice}>
-                {choiceLabels[choice] ?? choice}
+                {choices[choice] ?? choice}
               </option>
             ))}
           </SelectField>
         ) : (
           <Field
             key={path}
-            label={label}
+            label={unit === null ? label : `${label}, ${unit}`}
             className={isAlone(path) ? 'col-span-full' : ''}
-            inputMode="decimal"
+            inputMode={unit === null ? 'text' : 'decimal'}
             value={value}
             error={faults[path]}
+            {...hintOf(path)}
             onChange={(event) => put(path, event.target.value)}
           />
         )
       })}
-      {Object.entries(listsOf(typed)).map(([list, count]) => (
-        <p key={list} className="col-span-full flex flex-wrap items-center gap-2 text-sm text-bark">
-          {labelOf(list)}: {count}
-          <Button look="plain" onClick={() => onType(resizeList(typed, list, 1))}>
-            One more
-          </Button>
-          <Button look="plain" disabled={count < 2} onClick={() => onType(resizeList(typed, list, -1))}>
-            One less
-          </Button>
-        </p>
-      ))}
+      {Object.entries(listsOf(typed)).map(([list, count]) => {
+        const name = wordsOf(fields, list).label.toLowerCase()
+        return (
+          <p key={list} className="col-span-full flex flex-wrap items-center gap-2 text-sm text-bark">
+            <Button look="plain" onClick={() => onType(resizeList(typed, list, 1))}>
+              Add {name} {count + 1}
+            </Button>
+            <Button look="plain" disabled={count < 2} onClick={() => onType(resizeList(typed, list, -1))}>
+              Remove {name} {count}
+            </Button>
+          </p>
+        )
+      })}
       {faults[''] && (
         <p role="alert" className="col-span-full text-brick">
           {faults['']}
+        </p>
+      )}
+      {at !== undefined && at in typed && (
+        <p id={`${id}-hint`} className="col-span-full min-h-10 text-sm text-bark">
+          {wordsOf(fields, at).hint}
         </p>
       )}
     </>

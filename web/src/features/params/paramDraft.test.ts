@@ -1,15 +1,20 @@
 import { describe, expect, test } from '@jest/globals'
+import { changeNames, changeOf } from '@young-oak/core/adjustments'
+import { deloadKinds, deloadOf } from '@young-oak/core/deloads'
 import { ruleKinds, ruleOf } from '@young-oak/core/progressions'
+import { triggerKinds, triggerOf } from '@young-oak/core/triggers'
+import type { Fields } from '@young-oak/core/words'
+import { reach, type ObjectSchema, type Schema } from 'yup'
 import {
   choicesOf,
   draftOf,
   faultsOf,
   fieldOf,
   flatten,
-  labelOf,
   listsOf,
   resizeList,
   unflatten,
+  wordsOf,
 } from './paramDraft.ts'
 
 const ladder = ruleOf.schemeLadder.examples[0]?.params as object
@@ -36,15 +41,7 @@ describe('the numbers of a rule as fields', () => {
     })
   })
 
-  test('fields are named in words, and found by the path of an error', () => {
-    expect(['resetBy', 'step.kg', 'schemes.0.step.kg', 'sides.2'].map(labelOf)).toEqual([
-      'Reset by',
-      'Step, kg',
-      'Scheme 1, step, kg',
-      'Side 3',
-    ])
-    expect(fieldOf('schemes[0].sets')).toBe('schemes.0.sets')
-  })
+  test('are found by the path of an error', () => expect(fieldOf('schemes[0].sets')).toBe('schemes.0.sets'))
 })
 
 describe('the fields of a rule', () => {
@@ -72,3 +69,43 @@ describe('the fields of a rule', () => {
     expect(faultsOf(params, { ...typed, startPercent: '70' })['']).toContain('exactly one of')
   })
 })
+
+type Kind = { params: ObjectSchema<object>; fields: Fields; examples: { params: object }[] }
+const kinds: [string, Kind][] = [
+  ...ruleKinds.map((kind) => [`progression ${kind}`, ruleOf[kind]] as [string, Kind]),
+  ...triggerKinds.map((kind) => [`trigger ${kind}`, triggerOf[kind]] as [string, Kind]),
+  ...deloadKinds.map((kind) => [`deload ${kind}`, deloadOf[kind]] as [string, Kind]),
+  ...changeNames.map((kind) => [`change ${kind}`, changeOf[kind]] as [string, Kind]),
+]
+
+describe('every parameter', () => {
+  test.each(kinds)('has a label, a unit and a hint in the file of its kind: %s', (_, kind) => {
+    const { params, fields, examples } = kind
+    const paths = examples.flatMap((example) => {
+      const typed = draftOf(params, example.params)
+      return [...Object.keys(typed), ...Object.keys(listsOf(typed))]
+    })
+    for (const path of paths) {
+      const { label, unit, hint, choices = {} } = wordsOf(fields, path)
+      expect([path, label]).not.toEqual([path, path])
+      expect(label).toMatch(/^[A-Z][^#]{2,44}$/)
+      expect(hint).toMatch(/^\S.{5,100}\.$/)
+      const allowed = choicesOf(params, path)
+      expect(unit !== null).toBe(isMeasured(params, path))
+      for (const choice of allowed && Object.keys(choices).length ? allowed : [])
+        expect(choices[choice]).toBeTruthy()
+    }
+    const named = new Set(paths.map((path) => path.replace(/\.\d+/g, '.#')))
+    expect(Object.keys(fields).filter((path) => !named.has(path))).toEqual([])
+  })
+})
+
+/** What is measured has a unit; what is chosen, named or listed has none. Steps have fields that their schema does not list. */
+function isMeasured(params: ObjectSchema<object>, path: string): boolean {
+  try {
+    const { type } = (reach(params, path.replace(/\.(\d+)/g, '[$1]')) as Schema).describe()
+    return type === 'number'
+  } catch {
+    return true
+  }
+}

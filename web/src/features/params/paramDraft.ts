@@ -1,3 +1,4 @@
+import { fieldWords, type Fields, type FieldWords } from '@young-oak/core/words'
 import { Checker } from '@young-oak/core/parsing'
 import type { ObjectSchema, SchemaDescription, SchemaObjectDescription } from 'yup'
 
@@ -102,14 +103,9 @@ export function resizeList(draft: ParamDraft, list: string, by: 1 | -1): ParamDr
   )
 }
 
-/** "step.kg" is "Step, kg"; "rungs.0.sets" is "WhyStep 1, sets". */
-export function labelOf(path: string): string {
-  const words = path
-    .replace(/s?\.(\d+)/g, (_, index: string) => ` ${Number(index) + 1}`)
-    .replaceAll('.', ', ')
-    .replace(/([A-Z])/g, (letter) => ` ${letter.toLowerCase()}`)
-  return words.charAt(0).toUpperCase() + words.slice(1)
-}
+/** What a field is called; each kind says it of every parameter, which a test sees to. */
+export const wordsOf = (fields: Fields, path: string): FieldWords =>
+  fieldWords(fields, path) ?? { label: path, unit: null, hint: '' }
 
 /** Yup's "rungs[0].sets" as the path of a field. */
 export const fieldOf = (path = ''): string => path.replace(/\[(\d+)\]/g, '.$1')

@@ -51,7 +51,9 @@ export function AdviceCard({ program, isOnly, taken, member }: Props) {
       )}
       {act && known && (
         <p role="status" className="mt-2 text-sm text-bark">
-          {known.taken ? 'You took this advice.' : 'You left this advice; it is asked again in a week.'}
+          {known.taken
+            ? 'You accepted this advice.'
+            : 'You dismissed this advice; it may come again in a week.'}
         </p>
       )}
       {act && !known && (
@@ -64,7 +66,7 @@ export function AdviceCard({ program, isOnly, taken, member }: Props) {
             className="min-h-11"
             disabled={isBusy}
             onClick={() =>
-              void give({ kind: 'adviceTaken', answer: advice.answer, taken: false }, 'Left as it is.')
+              void give({ kind: 'adviceTaken', answer: advice.answer, taken: false }, 'Advice dismissed.')
             }
           >
             Not now
@@ -105,7 +107,7 @@ function actionFor({ answer, suggest }: Advice, { phase }: Program): Action | nu
       }
     case 'skipPlanned':
       return {
-        label: 'Train on',
+        label: 'Train as written',
         done: 'The next planned deload is trained as a normal week.',
         facts: [{ kind: 'skipDeload' }],
       }

@@ -36,14 +36,14 @@ export function Ahead({ view, member }: Props) {
               {says};{' '}
               {back.length
                 ? `back over ${back.length === 1 ? 'a week' : `${back.length} weeks`} (${back.map((by) => `${by}%`.replace('-', '−')).join(', ')})`
-                : 'then straight back'}
+                : 'then full loads at once'}
             </span>
           </Entry>
         ))}
       </ul>
       {!view.events.length && !view.spells.length && (
         <p className="text-sm text-bark">
-          Nothing yet: a trip, exams, a holiday change what is wise to train.
+          Nothing yet. Add a trip, exams or a holiday: advice takes it into account.
         </p>
       )}
       <EventForm member={member} />
@@ -60,7 +60,7 @@ function Entry({ isBusy, onTakeBack, children }: EntryProps) {
     <li className="flex items-center gap-3 py-1">
       <span className="grow">{children}</span>
       <Button look="quiet" className="min-h-11" disabled={isBusy} onClick={onTakeBack}>
-        Take back
+        Undo
       </Button>
     </li>
   )
@@ -104,7 +104,7 @@ function EventForm({ member }: { member?: string }) {
   const save = async () => {
     const { what, name, on, to } = typed
     const fact = { kind: 'event', what, on, ...(name.trim() && { name: name.trim() }), ...(to && { to }) }
-    if (await give(fact, 'On the calendar.')) setTyped({ ...typed, name: '', to: '' })
+    if (await give(fact, 'Added to the calendar.')) setTyped({ ...typed, name: '', to: '' })
   }
   return (
     <SayForm title="Add an event" className="mt-2" submit="Save the event" isBusy={isBusy} onSubmit={save}>
@@ -118,7 +118,7 @@ function EventForm({ member }: { member?: string }) {
         ))}
       </SelectField>
       <Field
-        label="Called"
+        label="Name"
         value={typed.name}
         maxLength={80}
         onChange={(event) => put({ name: event.target.value })}
@@ -187,7 +187,7 @@ function MostSetsForm({ mostSets, member }: { mostSets: ProgressView['mostSets']
 }
 
 const returns: [string, number[]][] = [
-  ['straight back', []],
+  ['full loads at once', []],
   ['a week at 10% less', [-10]],
   ['two weeks, at 20% and 10% less', [-20, -10]],
 ]
@@ -254,11 +254,7 @@ function SpellForm({ member }: { member?: string }) {
             </option>
           ))}
       </SelectField>
-      <SelectField
-        label="Coming back"
-        value={typed.back}
-        onChange={(event) => put({ back: event.target.value })}
-      >
+      <SelectField label="Return" value={typed.back} onChange={(event) => put({ back: event.target.value })}>
         {returns.map(([said], i) => (
           <option key={said} value={i}>
             {said}

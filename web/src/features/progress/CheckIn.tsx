@@ -26,9 +26,11 @@ export function CheckIn({ view: { checkIn, about }, member }: Props) {
     <section aria-label="Check-in" className="rounded-lg border border-line bg-sheet p-4">
       <h2 className="text-xl">{member === undefined ? 'How are you?' : 'How are they?'}</h2>
       <p className="text-sm text-bark">
-        {checkIn ? `Last asked on ${formatDay(checkIn.date)}: ${sayCheckIn(checkIn)}.` : 'Never asked yet.'}{' '}
+        {checkIn
+          ? `Last check-in on ${formatDay(checkIn.date)}: ${sayCheckIn(checkIn)}.`
+          : 'No check-in yet.'}{' '}
         {member === undefined
-          ? 'Answer what you like; only you and your writer see it.'
+          ? 'Every answer is optional; only you and your writer see it.'
           : 'Health data: only the member and you see it.'}
       </p>
       <div className="mt-2 grid gap-1">
@@ -107,16 +109,16 @@ function Sore({ muscles: chosen, onChange }: { muscles: Muscle[]; onChange: (mus
 }
 
 const aboutWords = {
-  overForty: 'Forty or over',
-  deficit: 'Eating less than I use',
-  stress: 'A stressful time',
+  overForty: 'Aged forty or over',
+  deficit: 'Eating in a calorie deficit',
+  stress: 'Under stress',
 } as const
 
 /** Optional facts that make a deload come a little sooner; withheld, they count for nothing. */
 function About({ about, member }: { about: ProgressView['about']; member?: string }) {
   const { give, isBusy } = useGive(member)
   return (
-    <Details title="What else may count, if you like" className="mt-3">
+    <Details title="Also relevant (optional)" className="mt-3">
       {Object.entries(aboutWords).map(([key, words]) => (
         <Mark
           key={key}

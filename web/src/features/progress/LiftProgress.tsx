@@ -35,7 +35,7 @@ export function LiftProgress({ line: { lift, seen, targets }, blocks, unit, memb
         <EstimateChart seen={seen} target={soonest(targets)} unit={unit} label={liftName(library, lift)} />
       ) : (
         <p className="mt-1 text-sm text-bark">
-          {seen.length ? 'One day says nothing of a trend yet.' : 'No set has said anything of this max yet.'}
+          {seen.length ? 'One day is not a trend yet.' : 'No set gives an e1RM for this lift yet.'}
         </p>
       )}
       {targets.map((target) => (
@@ -82,12 +82,12 @@ const soonest = (targets: Target[]): Target | undefined =>
 const verdicts: Record<Target['verdict'], string> = {
   reached: 'Reached.',
   missed: 'Not reached by then.',
-  'already there': 'No more than was estimated when it was set: set a higher one.',
+  'already there': 'The goal is no higher than your e1RM on the day you set it: set a higher goal.',
   'on course': 'On course.',
-  'within reach': 'Possible, but more than the past weeks point to.',
-  'out of reach': 'More than the past weeks point to: give the goal more time, or lower it.',
+  'within reach': 'Possible, but faster than your past weeks.',
+  'out of reach': 'Much faster than your past weeks: set a later day, or a lower goal.',
   'cannot tell':
-    'Too little to tell: it takes four days of training over two weeks, and a day no more than twelve weeks ahead.',
+    'Too few data: a forecast needs four training days over two weeks, and a day within twelve weeks.',
 }
 
 type TargetProps = { target: Target; unit: Unit; isBusy: boolean; onGiveUp: () => void }
@@ -111,7 +111,7 @@ function SayTarget({ target, unit, isBusy, onGiveUp }: TargetProps) {
         {ownPerWeek &&
           `The last ${ownPerWeek.weeks} weeks brought ${perWeek(ownPerWeek.value)} (give or take ${formatNumber(ownPerWeek.error)}). `}
         {projected &&
-          `On the day: ${formatNumber(Math.round(projected.value))} ${unit}, 8 times in 10 between ${formatNumber(Math.round(projected.low))} and ${formatNumber(Math.round(projected.high))}, if it goes on so; gains slow down as one gets stronger.`}
+          `On the day: ${formatNumber(Math.round(projected.value))} ${unit}, 8 times in 10 between ${formatNumber(Math.round(projected.low))} and ${formatNumber(Math.round(projected.high))}, if the trend continues; gains slow down as you get stronger.`}
       </p>
       <Button
         look="quiet"
@@ -120,7 +120,7 @@ function SayTarget({ target, unit, isBusy, onGiveUp }: TargetProps) {
         aria-label={`Delete the goal: ${formatLoad(to)}${sayUntil(target)}`}
         onClick={onGiveUp}
       >
-        Give it up
+        Delete goal
       </Button>
     </div>
   )
@@ -187,7 +187,7 @@ function GoalForm({ unit, blocks, isBusy, onCancel, onSave }: GoalProps) {
       </SelectField>
       {typed.until === 'day' && (
         <Field
-          label="By (may be left out)"
+          label="By (optional)"
           type="date"
           className="col-span-2"
           value={typed.by}

@@ -13,15 +13,18 @@ export function Offers({ offers, member }: { offers: ProgressView['offers']; mem
           className="rounded-lg border border-acorn bg-acorn-wash p-4"
         >
           <p className="font-medium">{say}</p>
-          <p className="mt-1 text-sm">On offer: {next}</p>
+          <p className="mt-1 text-sm">Next: {next}</p>
           <Button
             className="mt-2 min-h-11"
             disabled={isBusy}
             onClick={() =>
-              void give({ kind: 'handover', progression, stage }, 'It goes on so from the next session.')
+              void give(
+                { kind: 'handover', progression, stage },
+                'The progression changes with the next session.',
+              )
             }
           >
-            Go on with it
+            Use the next progression
           </Button>
         </li>
       ))}

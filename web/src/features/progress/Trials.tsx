@@ -17,8 +17,8 @@ export function Trials({ view, member }: Props) {
     <section aria-label="Trials">
       <h2 className="text-xl">Trials</h2>
       <p className="text-sm text-bark">
-        Two test periods that differ in one thing, judged by the same measures. One person’s weeks often
-        cannot tell them apart; then the result says so.
+        Two periods of training that differ in one thing, compared by the same measures. One person’s weeks
+        are often too few to tell; then the result says so.
       </p>
       <div className="mt-2 grid gap-4">
         {view.trials.map((trial) => (
@@ -46,19 +46,19 @@ function TrialCard({ trial, unit, member }: { trial: Trial; unit: string; member
       .join(', ')
   const rows: [string, (side: Trial['result']['first']) => string][] = [
     ['Sessions', ({ sessions }) => String(sessions)],
-    ['Met what was asked', ({ hitPercent }) => (hitPercent === null ? 'nothing judged' : `${hitPercent}%`)],
+    ['Sets met as asked', ({ hitPercent }) => (hitPercent === null ? 'nothing judged' : `${hitPercent}%`)],
     ['How hard, 0 to 10', ({ hardness }) => (hardness === null ? 'not said' : String(hardness))],
-    ['Gain of the estimated max', gains],
+    ['Gain in e1RM', gains],
   ]
   const decide = (chosen: 'first' | 'second' | 'neither') =>
     give(
       { kind: 'decision', trial: id, chosen, note: `${note.trim() || result.say}`.slice(0, 500) },
-      'The decision is kept.',
+      'Decision saved.',
     )
   return (
     <article className="rounded-lg border border-line bg-sheet p-4">
       <h3 className="text-lg">{name}</h3>
-      <p className="text-sm text-bark">They differ in: {differs}</p>
+      <p className="text-sm text-bark">Difference: {differs}</p>
       <table className="mt-2 w-full text-sm">
         <thead className="text-left text-bark">
           <tr>
@@ -91,7 +91,7 @@ function TrialCard({ trial, unit, member }: { trial: Trial; unit: string; member
       ) : (
         <div className="mt-2">
           <Field
-            label="A note on the decision (may be left out)"
+            label="Note on the decision (optional)"
             value={note}
             maxLength={500}
             onChange={(event) => setNote(event.target.value)}
@@ -105,11 +105,11 @@ function TrialCard({ trial, unit, member }: { trial: Trial; unit: string; member
                 disabled={isBusy}
                 onClick={() => void decide(chosen)}
               >
-                {chosen === 'neither' ? 'Neither' : `Go on with the ${chosen}`}
+                {chosen === 'neither' ? 'Neither' : `Choose the ${chosen}`}
               </Button>
             ))}
             <Button look="quiet" className="min-h-11" disabled={isBusy} onClick={() => void takeBack(id)}>
-              Remove the trial
+              Delete comparison
             </Button>
           </p>
         </div>
@@ -139,13 +139,13 @@ function TrialForm({ view, member }: Props) {
       second: { from: secondFrom, to: secondTo },
       lifts: lifts.map(liftOfKey),
     }
-    if (!(await give(fact, 'The trial is set.'))) return
+    if (!(await give(fact, 'Comparison saved.'))) return
     setTyped(none)
     setLifts([])
   }
   if (!view.lifts.length) return null
   return (
-    <Details title="Set up a trial" className="mt-2">
+    <Details title="Set up a comparison" className="mt-2">
       <form
         className="grid grid-cols-2 gap-3"
         onSubmit={(event) => {
@@ -154,7 +154,7 @@ function TrialForm({ view, member }: Props) {
         }}
       >
         <Field
-          label="Called"
+          label="Name"
           required
           maxLength={80}
           className="col-span-2"
@@ -162,7 +162,7 @@ function TrialForm({ view, member }: Props) {
           onChange={(event) => put({ name: event.target.value })}
         />
         <Field
-          label="The one thing in which they differ"
+          label="The one difference"
           required
           maxLength={200}
           className="col-span-2"
@@ -171,9 +171,9 @@ function TrialForm({ view, member }: Props) {
         />
         {(
           [
-            ['firstFrom', 'First test period, from'],
+            ['firstFrom', 'First period, from'],
             ['firstTo', 'to'],
-            ['secondFrom', 'Second test period, from'],
+            ['secondFrom', 'Second period, from'],
             ['secondTo', 'to'],
           ] as const
         ).map(([key, label]) => (
@@ -187,7 +187,7 @@ function TrialForm({ view, member }: Props) {
           />
         ))}
         <fieldset className="col-span-2">
-          <legend className="text-sm font-medium">Judged by, at most {mostLifts} lifts</legend>
+          <legend className="text-sm font-medium">Compare by, at most {mostLifts} lifts</legend>
           <div className="grid gap-x-4 sm:grid-cols-3">
             {view.lifts.map(({ lift }) => {
               const key = liftKey(lift)
@@ -205,10 +205,10 @@ function TrialForm({ view, member }: Props) {
           </div>
         </fieldset>
         {!lifts.length && (
-          <p className="col-span-2 text-sm text-bark">Tick at least one lift to judge the test periods by.</p>
+          <p className="col-span-2 text-sm text-bark">Choose at least one lift to compare by.</p>
         )}
         <Button type="submit" look="plain" className="col-span-2 min-h-11" disabled={isBusy || !lifts.length}>
-          Set the trial
+          Save comparison
         </Button>
       </form>
     </Details>

@@ -115,8 +115,8 @@ function Workbench({ id, seat, isPublished }: { id: string; seat: string; isPubl
       <Notice />
       {hasFailed && (
         <p role="status" className="text-sm text-brick">
-          The loads could not be worked out: those shown are older than the draft. They are worked out again
-          with the next change.
+          The loads could not be worked out: those shown are older than the draft. The next change tries
+          again.
         </p>
       )}
       <SetAside />

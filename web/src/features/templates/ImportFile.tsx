@@ -87,12 +87,12 @@ function Kept({ kept: { template, leftOut }, isBusy, onTake }: KeptProps) {
   return (
     <div className="mt-2 border-t border-brick pt-2">
       <p>
-        The rest can be kept: {template.phases.length} {template.phases.length === 1 ? 'phase' : 'phases'},{' '}
-        {slots} {slots === 1 ? 'slot' : 'slots'}, {Object.keys(template.tracks).length} tracks, without{' '}
+        The rest can be imported: {template.phases.length} {template.phases.length === 1 ? 'phase' : 'phases'}
+        , {slots} {slots === 1 ? 'slot' : 'slots'}, {Object.keys(template.tracks).length} tracks, without{' '}
         {leftOut.join(', ')}.
       </p>
       <Button look="plain" className="mt-2" disabled={isBusy} onClick={onTake}>
-        Keep the rest
+        Import the rest
       </Button>
     </div>
   )

@@ -25,7 +25,7 @@ export function MemberChoice({ name, chosen, onChoose, error }: Props) {
           className="text-sm"
           onClick={() => onChoose(isAll ? [] : mine.map(({ id }) => id))}
         >
-          {isAll ? 'Nobody' : 'All of mine'}
+          {isAll ? 'Nobody' : 'All my members'}
         </Button>
       </legend>
       <ul className="mt-1 max-h-44 overflow-y-auto rounded-md border border-edge p-1">
@@ -40,7 +40,7 @@ export function MemberChoice({ name, chosen, onChoose, error }: Props) {
               />
               <span className="grow">{member.name}</span>
               <span className="text-sm text-bark">
-                {member.programs.includes(name) ? 'on it already' : member.programs.join(', ')}
+                {member.programs.includes(name) ? 'on the program already' : member.programs.join(', ')}
               </span>
             </label>
           </li>

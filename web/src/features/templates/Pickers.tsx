@@ -63,12 +63,12 @@ export const MemberPicker = memo(function MemberPicker({ member, onChoose, isRun
       </label>
       {member && error && <span className="text-brick">{error}</span>}
       {member && isRunning === true && (
-        <span className="text-bark" title="Weeks that were trained stay as they were shown.">
+        <span className="text-bark" title="Past weeks stay as they were shown.">
           on this program
         </span>
       )}
       {member && !member.startsWith('sample:') && isRunning === false && (
-        <span className="text-bark">not on it: as if starting today</span>
+        <span className="text-bark">not on the program: as if starting today</span>
       )}
     </div>
   )

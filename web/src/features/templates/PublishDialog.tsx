@@ -26,7 +26,7 @@ export function PublishDialog({ id, isOpen, isPublished, onPublished, onClose }:
       title="Publish"
       about={
         isPublished
-          ? 'What was trained stays as it was shown.'
+          ? 'Past sessions stay as they were shown.'
           : 'Members see their own loads from the start date on.'
       }
       isOpen={isOpen}
@@ -102,19 +102,19 @@ function PublishForm({ id, isPublished, onPublished, onClose }: Omit<Props, 'isO
         />
         {isPublished && (
           <SelectField
-            label="Members already on it change"
+            label="Members already on the program change"
             value={chosen.begins}
-            hint="A week that is begun is finished as it was, unless you choose the session."
+            hint="A started week is finished first, unless you choose the next session."
             onChange={(event) => put({ begins: event.target.value as Chosen['begins'] })}
           >
-            <option value="week">with their next plan week</option>
+            <option value="week">with their next week</option>
             <option value="session">with their next session</option>
           </SelectField>
         )}
         <SelectField
-          label="For new members, a week ends"
+          label="A week of a new member ends"
           value={chosen.clock}
-          hint={countsBack(draft) ? 'A test day needs dates.' : undefined}
+          hint={countsBack(draft) ? 'A test day needs weeks on dates.' : undefined}
           disabled={countsBack(draft)}
           onChange={(event) => put({ clock: event.target.value as Chosen['clock'] })}
         >
@@ -157,10 +157,10 @@ function TrackField({ draft, track, onChoose }: TrackProps) {
     <SelectField
       label="Track"
       value={track}
-      hint={track === 'keep' ? 'New members get it as it is written.' : undefined}
+      hint={track === 'keep' ? 'New members start the template as written.' : undefined}
       onChange={(event) => onChoose(event.target.value)}
     >
-      <option value="keep">leave as they are</option>
+      <option value="keep">keep each member’s track</option>
       <option value="">as written, for all of them</option>
       {tracks.map(([id, { name }]) => (
         <option key={id} value={id}>

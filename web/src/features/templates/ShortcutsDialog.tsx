@@ -3,24 +3,24 @@ import { Modal } from '../../ui/Modal.tsx'
 import { sheetKeys } from './sheet/sheetKeys.ts'
 
 const shortcuts: [string, string][] = [
-  ['Typing', 'replaces what stands in the cell; a whole line may be typed over any cell'],
-  ['Tab', 'keeps it and goes right'],
-  ['Alt + N', 'while typing a name that no exercise has: adds it to the gym’s own'],
+  ['Typing', 'replaces the cell; a whole line can be typed over any cell'],
+  ['Tab', 'saves the cell and moves right'],
+  ['Alt + N', 'while typing an unknown name: adds it to the gym’s own exercises'],
   ...sheetKeys.flatMap((one): [string, string][] => ('say' in one ? [[one.shown, one.say]] : [])),
   ['Ctrl + C, X, V', 'copy, cut and paste: cells, whole lines, and lines of a spreadsheet'],
-  ['Ctrl + Z, Ctrl + Y', 'undo, redo; the clock beside them lists what was done'],
-  ['Space on a load', 'why it is what it is'],
-  ['Ctrl + I', 'the inspector, or more room'],
+  ['Ctrl + Z, Ctrl + Y', 'undo, redo; the clock button lists past edits'],
+  ['Space on a load', 'how the load was worked out'],
+  ['Ctrl + I', 'show or hide the inspector'],
   ['?', 'this list'],
 ]
 
 const strip: [string, string][] = [
   ['Left, Right', 'the week before, the week after'],
-  ['+, −', 'its phase one week longer, shorter'],
+  ['+, −', 'make the phase one week longer, shorter'],
   ['L', 'make the week a deload; on a deload, undo'],
   ['S', 'split the phase after this week'],
-  ['R', 'repeat the phase behind itself'],
-  ['N', 'a new phase of four weeks behind it'],
+  ['R', 'repeat the phase after itself'],
+  ['N', 'add a phase of four weeks after this one'],
   ['Alt + Left, Right', 'move the phase earlier, later'],
 ]
 
@@ -32,8 +32,8 @@ export function ShortcutsDialog({ isOpen, onClose }: { isOpen: boolean; onClose:
       <List rows={strip} />
       <h3 className="mt-5 text-lg">What can be typed for sets</h3>
       <p className="text-sm text-bark">
-        Sets × reps @ load, then reserve, rest and the others in any order; several lines parted by
-        semicolons. A bare percent is of the training max where the template states one, else of the 1RM.
+        Sets × reps @ load, then RIR, rest and the others in any order; separate lines with semicolons. A bare
+        percentage is of the training max if the template has one, else of the 1RM.
       </p>
       <List rows={shorthandExamples.map(({ typed, say }) => [typed, say])} />
     </Modal>

@@ -34,7 +34,7 @@ export function StartDialog({ templates, onClose }: Props) {
   return (
     <Modal title="A new template" isOpen isWide={way === 'ours'} onClose={onClose}>
       <TabRow
-        label="How to begin"
+        label="Start from"
         id="way"
         tabs={ways}
         titles={titles}
@@ -64,7 +64,7 @@ function Empty({ isBusy, onStore }: StoreProps) {
   const save = () => {
     const [weeks, days] = [Number(typed.weeks), Number(typed.days)]
     const found: typeof faults = {}
-    if (!typed.name.trim()) found.name = 'Give it a name.'
+    if (!typed.name.trim()) found.name = 'Enter a name.'
     if (!Number.isInteger(weeks) || weeks < 1 || weeks > 60) found.weeks = '1 to 60.'
     if (!Number.isInteger(days) || days < 1 || days > 12) found.days = '1 to 12.'
     setFaults(found)
@@ -143,10 +143,10 @@ function Ours({ isBusy, onStore }: StoreProps) {
                 look="plain"
                 className="mt-2 text-sm"
                 disabled={isBusy}
-                aria-label={`Begin with ${title}`}
+                aria-label={`Start with ${title}`}
                 onClick={() => onStore(templateOf(starterOf[kind]))}
               >
-                Begin with it
+                Start with this file
               </Button>
             </li>
           )
@@ -160,7 +160,7 @@ function Copy({ templates, onStore }: { templates: TemplateLine[]; onStore: (tem
   const [chosen, setChosen] = useState(templates[0]?.id ?? '')
   const [load, { isFetching, error }] = api.useLazyTemplateQuery()
   const isAsked = useRef(false)
-  if (!templates.length) return <p className="text-bark">There is none to copy yet.</p>
+  if (!templates.length) return <p className="text-bark">There is no template to copy yet.</p>
   const copy = async () => {
     if (isAsked.current) return
     isAsked.current = true
@@ -178,11 +178,11 @@ function Copy({ templates, onStore }: { templates: TemplateLine[]; onStore: (tem
         ))}
       </SelectField>
       <p className="text-sm text-bark">
-        Copies the current draft. Members and versions stay with the original.
+        Copies the current draft. Members and published versions stay with the original.
       </p>
       {error && <p className="text-brick">{sayError(error)}</p>}
       <Button disabled={isFetching} onClick={() => void copy()}>
-        Copy it
+        Copy template
       </Button>
     </div>
   )

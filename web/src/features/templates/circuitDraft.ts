@@ -21,7 +21,7 @@ export function readCircuit(typed: CircuitDraft): { circuit: Circuit } | { fault
   const [rounds, minutes] = [typedNumber(typed.rounds), typedNumber(typed.minutes)]
   const hasCap = typed.minutes.trim() !== '' || typed.by === 'rounds'
   const faults: CircuitFaults = {
-    ...(!name && { name: 'Give it a name.' }),
+    ...(!name && { name: 'Enter a name.' }),
     ...(typed.by === 'time' && !isWhole(rounds, 1, 100) && { rounds: 'Whole rounds, 1 to 100.' }),
     ...(hasCap &&
       !(typeof minutes === 'number' && minutes >= 0.5 && minutes <= 120) && {

@@ -102,7 +102,7 @@ describe('two at once', () => {
     const state = run(edit(sets(3, 5)), merge({ revision: 8, answers: [], edits: [theirs(rest(90))] }))
     const cell = state.draft?.slots.bench?.rows.p?.[0]?.[0]
     expect([cell?.sets, cell?.rest, state.waiting.length, state.aside]).toEqual([5, 90, 1, []])
-    expect(state.notice).toBe('A change made elsewhere came in.')
+    expect(state.notice).toBe('A change made elsewhere received.')
     const undone = editor.reducer(state, undo())
     expect(undone.draft?.slots.bench?.rows.p?.[0]?.[0]).toMatchObject({ sets: 3, rest: 90 })
   })

@@ -231,7 +231,7 @@ function merged(state: Editor, { revision, answers, edits, draft: whole }: Edits
   if (!theirs.length && !failed.length && !whole) return { ...next, base }
   const joined = rebased({ ...next, base, aside: [...state.aside, ...failed] })
   const others = theirs.length
-    ? `${theirs.length === 1 ? 'A change' : `${theirs.length} changes`} made elsewhere came in.`
+    ? `${theirs.length === 1 ? 'A change' : `${theirs.length} changes`} made elsewhere received.`
     : state.notice
   return { ...joined, notice: others }
 }

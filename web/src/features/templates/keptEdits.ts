@@ -78,7 +78,7 @@ function asideNow(one: unknown, format: number): Aside {
 
 const unread = (says: string, index: number): Aside => ({
   id: `unread-${index}-${says.length}`,
-  name: 'An edit of another version of this page',
+  name: 'An edit from another version of this page',
   reason: 'This version cannot read the edit.',
   says,
 })

@@ -33,7 +33,7 @@ export function ComesNextList({ plan, session }: { plan: Plan; session: PlannedS
               {reason && <p className="text-sm text-bark">{sayReason(reason, then.groups[0])}</p>}
             </>
           ) : (
-            <p className="text-bark">Not again in the next weeks.</p>
+            <p className="text-bark">Not in the next weeks.</p>
           )}
         </li>
       ))}

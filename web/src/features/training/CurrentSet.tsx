@@ -90,7 +90,7 @@ export function CurrentSet({ slot, asked, of, before, isCorrection = false, foun
           )}
           {measure.hasMore && (
             <Stepper
-              label="And reps of the next round"
+              label="Reps in the next round"
               value={draft.more}
               step={1}
               onChange={(more) => put({ more })}

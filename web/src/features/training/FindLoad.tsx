@@ -44,7 +44,7 @@ export function FindLoad({ slot, group, sets, can, onTry, onOpen, isOpen, isAnew
   if (!isOpen)
     return (
       <Button size="thumb" look={isAnew ? 'plain' : 'main'} className="my-2 w-full" onClick={onOpen}>
-        {isAnew ? 'This max is old: find the load anew' : 'Find my load now'}
+        {isAnew ? 'This max is old: find the load again' : 'Find my load now'}
       </Button>
     )
   if (isFound)

@@ -21,9 +21,9 @@ export function Needs({ slot }: { slot: PlannedSlot }) {
   if (what === 'bodyWeight')
     return (
       <p className={box}>
-        Your body weight is a part of this load, and it is not known yet.{' '}
+        This load includes your body weight, which is not entered yet.{' '}
         <Link className={link} to="/maxes#body-weight">
-          Give it
+          Enter body weight
         </Link>
       </p>
     )
@@ -31,11 +31,11 @@ export function Needs({ slot }: { slot: PlannedSlot }) {
   const lift = need?.lift ?? group?.lift ?? slot
   return (
     <p className={box}>
-      No {liftName(library, lift).toLowerCase()} max yet, so no load.{' '}
+      No {liftName(library, lift).toLowerCase()} max yet, so there is no load.{' '}
       <Link className={link} to={`/maxes?lift=${lift.exercise}`}>
-        Give one
+        Add a max
       </Link>
-      , or find the load in the session itself.
+      , or find the load during the session.
     </p>
   )
 }

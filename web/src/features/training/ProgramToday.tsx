@@ -91,7 +91,7 @@ export function ProgramToday({ program, logs, day, evidence, locations, proposal
             />
           )}
           {!next && !closed && (
-            <p className="mt-6">Every week of this program is done. Ask your writer what comes next.</p>
+            <p className="mt-6">Every week of this program is done. Ask your coach what comes next.</p>
           )}
         </>
       )}
@@ -110,7 +110,7 @@ function LeftOut({ session: { slots, changes } }: { session: PlannedSession }) {
   return (
     <p className="mt-2 text-sm text-bark">
       {gone.length === 1 ? 'One exercise' : `${gone.length} exercises`} of this session{' '}
-      {gone.length === 1 ? 'is' : 'are'} not for you today (
+      {gone.length === 1 ? 'is' : 'are'} left out today (
       {[...new Set(gone.map(({ step }) => explain(step)))].join('; ')}).
     </p>
   )
@@ -241,7 +241,7 @@ function Closed({ plan, session, log, proposals }: ClosedProps) {
       {isRead ? (
         <ComesNextList plan={plan} session={session} />
       ) : (
-        <p className="mt-2">What comes next is worked out as soon as your sets have been sent.</p>
+        <p className="mt-2">The next session is worked out as soon as your sets are sent.</p>
       )}
       {fresh.length > 0 && <Proposals proposals={fresh} />}
       {log.sets.length > 0 && <AfterSession session={session} log={log} />}

@@ -18,7 +18,7 @@ export function AfterSession({ session, log }: Props) {
   return (
     <section aria-label="How was it" className="mt-4 border-t border-line pt-3">
       <h3 className="text-lg">How was it?</h3>
-      <p className="text-sm text-bark">Optional. Some programs give more or fewer sets by it.</p>
+      <p className="text-sm text-bark">Optional. Some programs adjust your sets by the answers.</p>
       <Choice
         label="How hard was it? (0 rest, 10 maximal)"
         value={hard === undefined ? '' : String(hard)}

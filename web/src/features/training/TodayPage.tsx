@@ -61,11 +61,11 @@ function NoProgram() {
     <section>
       <h1 className="text-2xl">No program yet</h1>
       <p className="mt-2 text-bark">
-        Your gym has not put you on a program. In the meantime,{' '}
+        Your gym has not started a program for you yet. Meanwhile,{' '}
         <Link className="underline" to="/maxes">
-          give your maxes
+          add your maxes
         </Link>
-        : your loads will be worked out from them.
+        : your loads are worked out from your maxes.
       </p>
     </section>
   )

@@ -1,13 +1,13 @@
 import type { SessionLog } from '@young-oak/core/member'
-import { foremostMuscle, type Library, type Muscle } from '@young-oak/core/library'
+import { mainMuscle, type Library, type Muscle } from '@young-oak/core/library'
 import type { Answers } from '@young-oak/core/progressions'
 import type { PlannedSession } from '@young-oak/core/plan'
 import { record } from '../../offline/useOutbox.ts'
 
-/** The muscles that a session works foremost, in its order, each once: those that its questions are about. */
+/** The muscles that a session works main, in its order, each once: those that its questions are about. */
 export function musclesOf(library: Library, { slots }: PlannedSession): Muscle[] {
-  const foremost = slots.filter(({ circuit }) => !circuit).map((slot) => foremostMuscle(library, slot))
-  return [...new Set(foremost)]
+  const main = slots.filter(({ circuit }) => !circuit).map((slot) => mainMuscle(library, slot))
+  return [...new Set(main)]
 }
 
 /** Records what was said of a session, with what was said before. */

@@ -109,8 +109,8 @@ describe('what was typed', () => {
     ['a load below nothing', { load: '-5' }, { load: 'A load is more than 0.' }],
     ['900 kg', { load: '900' }, { load: 'More than 500 kg is not taken: check the number.' }],
     ['no reps', { count: '' }, { count: 'Enter the reps.' }],
-    ['zero reps that were done', { count: '0' }, { count: 'None: tap Failed if you tried it.' }],
-    ['half a rep', { count: '4.5' }, { count: 'Reps are whole.' }],
+    ['zero reps that were done', { count: '0' }, { count: 'None: tap Failed if you tried the set.' }],
+    ['half a rep', { count: '4.5' }, { count: 'Reps are whole numbers.' }],
     ['twelve left', { left: '12' }, { left: 'Whole reps, 0 to 10.' }],
     ['more help than reps', { assisted: '6' }, { assisted: 'Whole reps, no more than were done.' }],
   ])('says beside its field what is wrong with %s', (_, change, errors) =>

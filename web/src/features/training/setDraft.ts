@@ -133,8 +133,8 @@ export function readDraft(
     Object.assign(errors, fault('load', loadSchema, { value: handled, unit }))
   const count = counts === 's' ? typedSeconds(draft.count) : typedNumber(draft.count)
   if (counts !== 'done') {
-    if (count === undefined) errors.count = counts === 'reps' ? 'Enter the reps.' : 'Enter how much it was.'
-    else if (count === 0 && state === 'done') errors.count = 'None: tap Failed if you tried it.'
+    if (count === undefined) errors.count = counts === 'reps' ? 'Enter the reps.' : 'Enter the amount.'
+    else if (count === 0 && state === 'done') errors.count = 'None: tap Failed if you tried the set.'
     else if (counts === 'reps') Object.assign(errors, fault('count', repsSchema, count))
     else if (typeof count !== 'number' || count < 0 || count > 100_000)
       errors.count = counts === 's' ? 'A time like 0:45 or 12:30.' : 'A number from 0 to 100,000.'

@@ -19,7 +19,7 @@ export const readsFully = (library: Library, lift: Lift): string => readsNote(li
 
 type DoneSet = LastTime['sets'][number] & Partial<Pick<SetLog, 'state' | 'pain'>>
 
-/** "60 kg", "+10 kg", "15 kg of help"; nothing where there was no load. */
+/** "60 kg", "+10 kg", "15 kg of assistance"; nothing where there was no load. */
 function sayLoad({ load, help }: DoneSet, isOnBody: boolean): string {
   if (!load || (isOnBody && !load.value)) return ''
   return isOnBody ? `${help ? '−' : '+'}${formatLoad(load)}` : formatLoad(load)

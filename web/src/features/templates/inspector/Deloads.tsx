@@ -127,7 +127,7 @@ function DeloadForm({ draft, phase, onClose }: { draft: Template; phase: Phase; 
       }}
     >
       <SelectField
-        label="Way"
+        label="Kind of deload"
         className="col-span-2"
         value={kind}
         onChange={(event) => choose(event.target.value as DeloadKind)}
@@ -139,15 +139,17 @@ function DeloadForm({ draft, phase, onClose }: { draft: Template; phase: Phase; 
         ))}
       </SelectField>
       <div className="col-span-2 text-sm text-bark">
-        <p className="text-ink">{isWhole ? sentence(to) : 'Incomplete: Add says what is missing.'}</p>
-        <p>Said for it: {saidFor}</p>
+        <p className="text-ink">
+          {isWhole ? sentence(to) : 'Incomplete: “Add deload” shows what is missing.'}
+        </p>
+        <p>For: {saidFor}</p>
         <p>Arguments against: {saidAgainst}</p>
       </div>
-      <ParamFields schema={params} typed={typed} faults={faults} onType={setTyped} />
+      <ParamFields key={kind} kind={deloadOf[kind]} typed={typed} faults={faults} onType={setTyped} />
       {!isTaper && (
         <fieldset className="col-span-2">
           <legend className="text-sm font-medium">
-            {phase.ends ? 'Weeks before the test, 0 is its own' : 'Weeks of the phase'}
+            {phase.ends ? 'Weeks before the test (0 is the test week)' : 'Weeks of the phase'}
           </legend>
           <div className="mt-1 flex flex-wrap gap-1">
             {Array.from({ length: weeks }, (_, i) => i + 1).map((week) => (
@@ -184,7 +186,7 @@ function DeloadForm({ draft, phase, onClose }: { draft: Template; phase: Phase; 
       {kind !== 'fewerDays' && (
         <fieldset className="col-span-2">
           <legend className="text-sm font-medium">
-            Muscle groups <span className="font-normal text-bark">(none chosen: everything)</span>
+            Muscle groups <span className="font-normal text-bark">(none chosen: all)</span>
           </legend>
           <div className="mt-1 flex flex-wrap gap-1">
             {muscles.map((muscle) => (
@@ -199,7 +201,7 @@ function DeloadForm({ draft, phase, onClose }: { draft: Template; phase: Phase; 
         </fieldset>
       )}
       <Button type="submit" className="col-span-2">
-        Add
+        Add deload
       </Button>
     </form>
   )

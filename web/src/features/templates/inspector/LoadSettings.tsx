@@ -34,13 +34,13 @@ export function LoadSettings({ draft }: { draft: Template }) {
       ? 'Percentages use the newest max'
       : `Percentages use the best max of ${maxes.weeks} weeks`,
     `too old after ${maxes.fresh ?? usualFresh} weeks`,
-    `percents for reps by the ${tableName(maxes.table ?? 'handbook')}`,
+    `percentages for reps by the ${tableName(maxes.table ?? 'handbook')}`,
     trainingMax === undefined ? 'no training max' : `training max ${formatNumber(trainingMax)}% of the 1RM`,
     roundingWords[rounding],
     missedWords[draft.missed],
     draft.away
       ? `after ${draft.away.weeks} weeks away the first week back is at ${formatNumber(draft.away.back).replace('-', '−')}%`
-      : 'after an absence the loads are as they stand',
+      : 'after an absence the loads are unchanged',
     policyWords[draft.deloadPolicy ?? 'both'],
     ...(maxes.ratios ?? []).map(
       ({ lift, of, percent }) =>
@@ -80,10 +80,10 @@ const roundingWords: Record<Way, string> = {
 }
 
 const missedWords: Record<Missed, string> = {
-  hold: 'what was missed of a week is given up, and rows wait for it',
-  drop: 'what was missed of a week is given up, and rows go on',
-  shift: 'what was missed of a week moves into the next',
-  repeat: 'a week that was missed in part is done again',
+  hold: 'missed sessions are skipped and the week’s sets come again',
+  drop: 'missed sessions are skipped and the next week follows',
+  shift: 'missed sessions move into the next week',
+  repeat: 'a week with a missed session is repeated',
 }
 const policyWords: Record<DeloadPolicy, string> = {
   planned: 'planned deloads only',
@@ -162,16 +162,16 @@ function SettingsForm({ draft, onClose }: { draft: Template; onClose: () => void
       }}
     >
       <SelectField
-        label="Percents read"
+        label="Percentages use"
         value={typed.use}
         onChange={(event) => put({ use: event.target.value })}
       >
         <option value="newest">the newest max</option>
-        <option value="best">the best of the last weeks</option>
+        <option value="best">the best max of recent weeks</option>
       </SelectField>
       {typed.use === 'best' ? (
         <Field
-          label="Weeks looked back"
+          label="Recent weeks, weeks"
           inputMode="numeric"
           value={typed.weeks}
           error={faults.weeks}
@@ -188,7 +188,7 @@ function SettingsForm({ draft, onClose }: { draft: Template; onClose: () => void
         onChange={(event) => put({ fresh: event.target.value })}
       />
       <SelectField
-        label="Percents for reps by"
+        label="Percentages for reps by"
         hint="Published tables differ by a few percent."
         value={typed.table}
         onChange={(event) => put({ table: event.target.value as RepTable })}
@@ -238,8 +238,8 @@ function SettingsForm({ draft, onClose }: { draft: Template; onClose: () => void
         />
       )}
       <SelectField
-        label="What was missed of a week"
-        hint="On a calendar, when its dates are over."
+        label="Missed sessions of a week"
+        hint="For members on the calendar, when the week is over."
         value={typed.missed}
         onChange={(event) => put({ missed: event.target.value as Missed })}
       >
@@ -261,7 +261,7 @@ function SettingsForm({ draft, onClose }: { draft: Template; onClose: () => void
         ))}
       </SelectField>
       <Field
-        label="A step back after weeks away"
+        label="Reduce loads after weeks away"
         hint="Empty: none"
         inputMode="numeric"
         value={typed.awayWeeks}
@@ -269,7 +269,7 @@ function SettingsForm({ draft, onClose }: { draft: Template; onClose: () => void
         onChange={(event) => put({ awayWeeks: event.target.value })}
       />
       <Field
-        label="Percent off in the first week back"
+        label="Reduction in the first week back, %"
         inputMode="numeric"
         value={typed.awayBack}
         error={faults.awayBack}
@@ -282,21 +282,21 @@ function SettingsForm({ draft, onClose }: { draft: Template; onClose: () => void
         onChange={(ratios) => put({ ratios })}
       />
       <Button type="submit" className="sm:col-span-2">
-        Keep
+        Save loads
       </Button>
     </form>
   )
 }
 
 const missedChoices: Record<Missed, string> = {
-  hold: 'is given up; rows wait for it',
-  drop: 'is given up; rows go on',
-  shift: 'moves into the next week',
-  repeat: 'has the whole week done again',
+  hold: 'are skipped; the week’s sets come again next week',
+  drop: 'are skipped; the next week follows',
+  shift: 'move into the next week',
+  repeat: 'make the whole week repeat',
 }
 const policyChoices: Record<DeloadPolicy, string> = {
   planned: 'planned deloads only',
-  reactive: 'as members are',
+  reactive: 'reactive deloads only',
   both: 'planned and reactive deloads',
 }
 

@@ -84,7 +84,7 @@ export function PhaseAspect({ draft, phase: id, week = 0 }: Props) {
       />
       {isLast && (
         <Mark
-          label="It ends with the test day, and weeks are counted back from it"
+          label="The phase ends with the test day; its weeks count back from the test day"
           isOn={phase.ends !== undefined}
           onChange={(isOn) => put(setTestDay(draft, isOn))}
         />
@@ -100,9 +100,9 @@ export function PhaseAspect({ draft, phase: id, week = 0 }: Props) {
             put(addPhase(draft, phase.id, { name: `Phase ${draft.phases.length + 1}`, weeks: 4 }, mint))
           }
         >
-          Add a phase behind it
+          Add a phase after this one
         </Small>
-        <Small onClick={() => put(repeatPhase(draft, phase.id, mint))}>Repeat it</Small>
+        <Small onClick={() => put(repeatPhase(draft, phase.id, mint))}>Repeat this phase</Small>
         <Small
           onClick={() => put(splitPhase(draft, phase.id, Math.min(Math.max(week + 1, 1), weeks - 1), mint))}
         >
@@ -110,7 +110,7 @@ export function PhaseAspect({ draft, phase: id, week = 0 }: Props) {
         </Small>
         <Small onClick={() => put(movePhase(draft, phase.id, -1))}>Earlier</Small>
         <Small onClick={() => put(movePhase(draft, phase.id, 1))}>Later</Small>
-        <Small onClick={() => put(removePhase(library, draft, phase.id))}>Remove it</Small>
+        <Small onClick={() => put(removePhase(library, draft, phase.id))}>Remove phase</Small>
       </div>
       <Deloads draft={draft} only={phase.id} />
     </section>
@@ -196,7 +196,7 @@ function LengthFields({ draft, phase, onSave }: LengthProps) {
         className="col-span-2 -ml-3.5 justify-self-start text-sm"
         onClick={() => onSave(weeks.least)}
       >
-        Give it fixed weeks
+        Use fixed weeks
       </Button>
     </fieldset>
   )

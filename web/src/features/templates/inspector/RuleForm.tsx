@@ -89,12 +89,12 @@ export function RuleForm({ draft, template, file, target, onClose }: Props) {
           ))}
         </SelectField>
         <p className="col-span-full text-sm text-bark">
-          {isWhole ? ruleOf[rule].sentence(to) : 'Incomplete: Save says what is missing.'}
+          {isWhole ? ruleOf[rule].sentence(to) : 'Incomplete: “Save progression” shows what is missing.'}
         </p>
-        <ParamFields schema={params} typed={typed} faults={faults} onType={setTyped} />
+        <ParamFields key={rule} kind={ruleOf[rule]} typed={typed} faults={faults} onType={setTyped} />
         {target.phase === undefined && <WaysFields ways={ways} hasNext={hasNext} onChange={setWays} />}
         <Button type="submit" className="col-span-full">
-          Keep
+          Save progression
         </Button>
       </form>
       <div className="min-w-0 border-t border-line pt-3 lg:border-t-0 lg:border-l lg:pt-0 lg:pl-6">
@@ -151,7 +151,8 @@ function WaysFields({ ways, hasNext, onChange }: WaysProps) {
             ))}
           </SelectField>
           <ParamFields
-            schema={triggerOf[sign].params}
+            key={sign}
+            kind={triggerOf[sign]}
             typed={typed}
             faults={faultsOf(triggerOf[sign].params, typed)}
             onType={(next) => put(sign, next)}

@@ -35,7 +35,7 @@ export function RulePreview({ draft, template, file, trial, slots }: Props) {
   const hasLoads = columns.some(({ weeks }) => weeks.some(({ text }) => /@ [\d.]/.test(text)))
   return (
     <section aria-label="Preview" className="min-w-0">
-      <h3 className="text-lg">What it comes to</h3>
+      <h3 className="text-lg">Loads and sets by week</h3>
       <p className="text-sm text-bark">
         For {file.name ?? 'this member'}, from today, all weeks that are left.
       </p>
@@ -50,7 +50,7 @@ export function RulePreview({ draft, template, file, trial, slots }: Props) {
           </SelectField>
         )}
         <SelectField
-          label="Misses, or away, in"
+          label="Misses or absence in"
           value={week}
           hint={isPast ? `Only ${left} ${left === 1 ? 'week is' : 'weeks are'} left.` : undefined}
           onChange={(event) => setWeek(Number(event.target.value))}
@@ -143,23 +143,23 @@ function WeekTable({ columns }: Pick<Forecast, 'columns'>) {
 /** Two ways of loading a slot: what each comes to in a week, in the mean, and where it comes nearest to the limit. */
 function Compare({ now, tried }: { now: WeekTally[]; tried: WeekTally[] }) {
   const rows: [string, (tally: WeekTally[]) => string][] = [
-    ['Reps in all', (tally) => formatNumber(sum(tally, ({ reps }) => reps))],
+    ['Total reps', (tally) => formatNumber(sum(tally, ({ reps }) => reps))],
     ['Sets in all', (tally) => formatNumber(sum(tally, ({ sets }) => sets))],
     ['Tonnage in all', sayTonnage],
     [
-      'Minutes of its sessions a week',
+      'Session minutes a week',
       (tally) => formatNumber(sum(tally, ({ minutes }) => minutes) / (tally.length || 1)),
     ],
-    ['Nearest to the limit', sayNearest],
+    ['Closest to the max', sayNearest],
   ]
   return (
     <table className="mt-4 w-full text-sm">
-      <caption className="text-left font-medium">Both schemes, if all goes to plan</caption>
+      <caption className="text-left font-medium">Now and changed, if all goes to plan</caption>
       <thead className="text-left text-bark">
         <tr>
           <td />
-          <th className="py-1 text-right font-medium">As it stands</th>
-          <th className="py-1 text-right font-medium">With this</th>
+          <th className="py-1 text-right font-medium">As it is now</th>
+          <th className="py-1 text-right font-medium">With this change</th>
         </tr>
       </thead>
       <tbody className="divide-y divide-line">

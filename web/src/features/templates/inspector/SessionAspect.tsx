@@ -84,7 +84,7 @@ export function SessionAspect({ draft, phase = '', session: id = '' }: Props) {
               </Tiny>
               {part.slots.length > 1 && (
                 <label className="flex items-center gap-2">
-                  Its exercises move up by one
+                  Its exercises move to the section before
                   <select
                     value={part.rotation ? `${part.rotation.by}/${part.rotation.every}` : ''}
                     onChange={(event) => {
@@ -135,10 +135,10 @@ export function SessionAspect({ draft, phase = '', session: id = '' }: Props) {
               'Add a session',
               () => addSession(draft, phase, `Session ${Object.keys(draft.sessions).length + 1}`, mint),
             ],
-            ['Copy it', () => copySession(draft, id, phase, mint)],
+            ['Copy session', () => copySession(draft, id, phase, mint)],
             ['Earlier', () => moveSession(draft, phase, id, -1)],
             ['Later', () => moveSession(draft, phase, id, 1)],
-            ['Remove it', () => removeSession(library, draft, id)],
+            ['Remove session', () => removeSession(library, draft, id)],
           ] as const
         ).map(([say, build]) => (
           <Button key={say} look="plain" className="text-sm" onClick={() => put(build())}>

@@ -24,7 +24,7 @@ import { usePut } from './usePut.ts'
 
 type Props = { draft: Template; selected: Selected; preview: Preview | null; memberName?: string }
 
-/** A slot: its exercise in words, what its lines say beside their cells, what it counts for, and the chosen member's loads with their why. */
+/** A slot: its exercise in words, what its lines say beside their cells, which muscles it counts for, and the chosen member's loads with their why. */
 export function SlotAspect({ draft, selected, preview, memberName }: Props) {
   const library = useLibrary()
   const { put, fault } = usePut(draft)
@@ -39,7 +39,7 @@ export function SlotAspect({ draft, selected, preview, memberName }: Props) {
         <h3 className="text-lg">{liftName(library, slot)}</h3>
         <p className="text-sm text-bark">
           {cue} {sentence(pattern)}
-          {suits && `, suits ${suits}`}; the number is {reads}. Recovery {cost} of 5, spine {spine} of 5.
+          {suits && `, suits ${suits}`}; the load is {reads}. Recovery {cost} of 5, spine {spine} of 5.
           {substitutes.length > 0 &&
             ` Instead: ${substitutes.map((one) => liftName(library, { exercise: one as Slot['exercise'] }).toLowerCase()).join(', ')}.`}
         </p>
@@ -50,7 +50,7 @@ export function SlotAspect({ draft, selected, preview, memberName }: Props) {
       {!slot.circuit && (
         <SavedField
           label="Variant"
-          hint="A grip, a stance, a range: a lift of its own, with its own max."
+          hint="A grip, a stance or a range of motion. It has its own max."
           value={slot.variant ?? ''}
           onSave={(to) => {
             const lift = liftOf({ exercise: slot.exercise, variant: to.slice(0, 60) || undefined })
@@ -66,7 +66,7 @@ export function SlotAspect({ draft, selected, preview, memberName }: Props) {
         }
       />
       <SelectField
-        label="Rows are chosen by"
+        label="Sets are chosen by"
         value={slot.by}
         onChange={(event) => put(setClock(library, draft, id, event.target.value as RowClock))}
       >
@@ -110,7 +110,7 @@ export function SlotAspect({ draft, selected, preview, memberName }: Props) {
 
 const clockWords: Record<RowClock, string> = {
   week: 'the week of the phase',
-  exposure: 'the exposure, and begin again after the last',
+  exposure: 'the exposure (first, second…), starting again after the last',
   day: 'the day of the week (day 1, day 2 …)',
   toTest: 'the weeks to the test day',
 }
@@ -121,7 +121,9 @@ type WhyProps = { slotId: string; selected: Selected; preview: Preview | null; m
 function MemberWhy({ slotId, selected, preview, memberName }: WhyProps) {
   if (!memberName)
     return (
-      <p className="text-sm text-bark">Choose whose loads are shown, above, to see the why of them here.</p>
+      <p className="text-sm text-bark">
+        Choose a member above (“Loads of”) to see how each load is worked out.
+      </p>
     )
   const planned = preview?.weeks
     .filter((week) => week.phase === selected.phase && week.phaseWeek === (selected.row ?? 0) + 1)
@@ -129,7 +131,7 @@ function MemberWhy({ slotId, selected, preview, memberName }: WhyProps) {
     .flatMap(({ slots }) => slots)
     .find(({ slot }) => slot === slotId)
   const groups = planned?.sets.filter(({ load }) => load) ?? []
-  if (!groups.length) return <p className="text-sm text-bark">{memberName} has no load here in this week.</p>
+  if (!groups.length) return <p className="text-sm text-bark">{memberName} has no load in this week.</p>
   return (
     <div className="text-sm">
       {groups.map((group) => (

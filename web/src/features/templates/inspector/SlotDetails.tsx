@@ -73,7 +73,7 @@ function Form({ draft, slotId, slot, groups, phase, row }: FormProps) {
       }
       const hasStop = (typed[keyOf(group.id, 'stop')] ?? '').trim() !== ''
       const hasLeast = (typed[keyOf(group.id, 'least')] ?? '').trim() !== ''
-      if (hasLeast && !hasStop) found[keyOf(group.id, 'stop')] = 'Say what ends the sets.'
+      if (hasLeast && !hasStop) found[keyOf(group.id, 'stop')] = 'Enter what ends the sets.'
     }
     setFaults(found)
     if (Object.keys(found).length) return
@@ -119,7 +119,7 @@ function Form({ draft, slotId, slot, groups, phase, row }: FormProps) {
         value={warmUp}
         onChange={(event) => setWarmUp(event.target.value as SlotChoice)}
       >
-        <option value="template">as the template says</option>
+        <option value="template">as in the template</option>
         {Object.entries(warmUpChoices).map(([choice, said]) => (
           <option key={choice} value={choice}>
             {said}
@@ -133,9 +133,9 @@ function Form({ draft, slotId, slot, groups, phase, row }: FormProps) {
           checked={isForAll}
           onChange={(event) => setForAll(event.target.checked)}
         />
-        In every week of the phase
+        Change every week of the phase
       </label>
-      <Button type="submit">Keep the details</Button>
+      <Button type="submit">Save details</Button>
     </form>
   )
 }
@@ -147,7 +147,7 @@ const slotChoice = ({ warmUp }: Slot): SlotChoice => {
   return choiceOf(warmUp === 'none' ? undefined : warmUp)
 }
 
-/** A ladder of a slot's own begins as the template's, or as the usual one. */
+/** A ladder of a slot's own begins as the template's, or as the usual bar. */
 function slotWarmUp(choice: SlotChoice, { warmUp }: Template): SlotWarmUp {
   if (choice === 'template') return null
   return warmUpOf(choice, ladderText(warmUp)) ?? 'none'

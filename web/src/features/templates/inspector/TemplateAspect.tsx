@@ -84,11 +84,7 @@ function Replace({ draft }: { draft: Template }) {
   return (
     <section aria-label="Replace an exercise" className="grid gap-2">
       <h3 className="text-lg">Replace an exercise</h3>
-      <SelectField
-        label="In place of"
-        value={liftKey(from)}
-        onChange={(event) => setChosen(event.target.value)}
-      >
+      <SelectField label="Replace" value={liftKey(from)} onChange={(event) => setChosen(event.target.value)}>
         {keys.map((key) => (
           <option key={key} value={key}>
             {liftName(library, liftOfKey(key))}
@@ -96,7 +92,7 @@ function Replace({ draft }: { draft: Template }) {
         ))}
       </SelectField>
       <Field
-        label="Put"
+        label="With"
         placeholder="a name, a muscle, a pattern"
         value={typed}
         onChange={(event) => setTyped(event.target.value)}

@@ -39,7 +39,7 @@ export function TrackAspect({ draft, selected }: Props) {
   return (
     <section aria-label="Tracks" className="grid gap-4">
       <p className="text-sm text-bark">
-        What is written in the sheet reaches every track. A track lists only what it changes of it.
+        Every track uses the sheet as written. A track lists only its changes.
       </p>
       <div className="flex flex-wrap gap-2">
         {tracks.map(([one, { name, changes }]) => (
@@ -78,7 +78,7 @@ export function TrackAspect({ draft, selected }: Props) {
               className="-ml-3.5 justify-self-start text-sm"
               onClick={() => put(onlyInTrack(library, draft, selected.slot as string, id, mint))}
             >
-              {liftName(library, slot)} only in this track
+              {liftName(library, slot)} Only in this track
             </Button>
           )}
           {isAdding ? (
@@ -121,8 +121,7 @@ type LinesProps = {
 
 function ChangeLines({ draft, changes, onRemove }: LinesProps) {
   const library = useLibrary()
-  if (!changes.length)
-    return <p className="text-sm text-bark">It changes nothing yet: everything as it is written.</p>
+  if (!changes.length) return <p className="text-sm text-bark">No changes yet: the track is as written.</p>
   return (
     <ul className="grid gap-1 text-sm">
       {changes.map((change) => {

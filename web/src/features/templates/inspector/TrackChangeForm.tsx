@@ -10,7 +10,7 @@ import {
 } from '@young-oak/core/adjustments'
 import {
   findExercises,
-  foremostMuscle,
+  mainMuscle,
   liftName,
   liftOf,
   muscles,
@@ -26,7 +26,7 @@ import type { Selected } from './selected.ts'
 
 type Props = { draft: Template; selected: Selected; onPut: (to: Adjustment) => void; onClose: () => void }
 
-/** What a track may change by itself; slots of its own come by "only in this track". */
+/** What a track may change by itself; slots of its own come by "Only in this track". */
 const kinds = [
   'scaleLoad',
   'points',
@@ -50,7 +50,7 @@ export function TrackChangeForm({ draft, selected, onPut, onClose }: Props) {
   const [place, setLocation] = useState<Place>(slot ? 'slot' : 'everywhere')
   const [phase, setPhase] = useState('')
   const [weeks, setWeeks] = useState('')
-  const [muscle, setMuscle] = useState<Muscle>(slot ? foremostMuscle(library, slot) : 'quads')
+  const [muscle, setMuscle] = useState<Muscle>(slot ? mainMuscle(library, slot) : 'quads')
   const [exercise, setExercise] = useState<{ words: string; id: ExerciseId | null }>({ words: '', id: null })
   const [sessions, setSessions] = useState<string[]>(draft.phases[0]?.rotation ?? [])
   const [faults, setFaults] = useState<Record<string, string>>({})
@@ -102,7 +102,7 @@ export function TrackChangeForm({ draft, selected, onPut, onClose }: Props) {
       }}
     >
       <SelectField
-        label="What it changes"
+        label="Kind of change"
         className="col-span-full"
         value={kind}
         onChange={(event) => choose(event.target.value as Kind)}
@@ -131,7 +131,7 @@ export function TrackChangeForm({ draft, selected, onPut, onClose }: Props) {
           />
         </div>
       ) : (
-        <ParamFields schema={params} typed={typed} faults={faults} onType={setTyped} />
+        <ParamFields key={kind} kind={changeOf[kind]} typed={typed} faults={faults} onType={setTyped} />
       )}
       {kind === 'rotation' && (
         <Sessions draft={draft} sessions={sessions} error={faults.rotation} onChange={setSessions} />
@@ -144,7 +144,9 @@ export function TrackChangeForm({ draft, selected, onPut, onClose }: Props) {
           onChange={(event) => setLocation(event.target.value as Place)}
         >
           {slot && <option value="slot">this slot: {liftName(library, slot)}</option>}
-          {slot && <option value="lift">every exercise of {liftName(library, slot).toLowerCase()}</option>}
+          {slot && (
+            <option value="lift">this lift everywhere: {liftName(library, slot).toLowerCase()}</option>
+          )}
           {selected.session && (
             <option value="session">the session {draft.sessions[selected.session]?.name}</option>
           )}
@@ -178,7 +180,7 @@ export function TrackChangeForm({ draft, selected, onPut, onClose }: Props) {
         error={faults.weeks}
         onChange={(event) => setWeeks(event.target.value)}
       />
-      <Button type="submit">Add it</Button>
+      <Button type="submit">Add change</Button>
       <Button look="plain" onClick={onClose}>
         Cancel
       </Button>

@@ -78,7 +78,7 @@ describe('a rule that follows', () => {
       { params: { startLast: 90 } },
     ])
   })
-  test('is offered, and taken away again with the sign and the offer', () => {
+  test('is offered, and removed again with the sign and the offer', () => {
     const at = { progression: 'squat', stage: 'one' }
     const until = { trigger: 'outgrown' as const, exposures: 6 }
     const offered = after(two, commandFor(two, at, linear(), { until, offers: true }))
@@ -90,7 +90,7 @@ describe('a rule that follows', () => {
 
 describe('a rule of one phase', () => {
   const at = { progression: 'squat', phase: 'q' }
-  test('begins as the first rule, stands once, is changed and taken away', () => {
+  test('begins as the first rule, stands once, is changed and removed', () => {
     expect(standsAt(draft, at)).toMatchObject({ isNew: true, rule: { rule: 'linear' } })
     const own = after(draft, commandFor(draft, at, linear({ misses: 1 }), {}))
     expect(standsAt(own, at)).toMatchObject({ isNew: false, rule: { params: { misses: 1 } } })

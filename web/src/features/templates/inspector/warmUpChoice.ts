@@ -28,7 +28,7 @@ export function choiceOf(warmUp: Template['warmUp']): WarmUpChoice {
   return warmUp.sets === 2 ? 'two' : 'three'
 }
 
-/** "bar × 10, 40 × 5, 60 × 3": the template's own ladder, or the usual one to begin with. */
+/** "bar × 10, 40 × 5, 60 × 3": the template's own ladder, or the usual bar to begin with. */
 export function ladderText(warmUp: Template['warmUp']): string {
   const ladder = warmUp?.kind === 'listed' ? warmUp : usualLadder
   if (ladder.kind !== 'listed') return ''

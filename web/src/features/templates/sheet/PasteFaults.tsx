@@ -8,12 +8,12 @@ export function PasteFaults({ pasted, onClose }: { pasted: Pasted; onClose: () =
   return (
     <Modal
       title={titleOf(pasted)}
-      about={`${lines} went in, and one undo takes them back.${faults.length ? ' The others stand here as they came.' : ''}`}
+      about={`${lines} pasted; one undo removes them.${faults.length ? ' The other lines are listed here unchanged.' : ''}`}
       isOpen
       onClose={onClose}
     >
       {unread.length > 0 && (
-        <p className="mb-2 text-sm">Columns that mean nothing here were left out: {unread.join(', ')}.</p>
+        <p className="mb-2 text-sm">Columns that are not used here were left out: {unread.join(', ')}.</p>
       )}
       <ul className="max-h-80 divide-y divide-line overflow-y-auto text-sm">
         {faults.map(({ line, text, fault }) => (
@@ -33,7 +33,7 @@ export function PasteFaults({ pasted, onClose }: { pasted: Pasted; onClose: () =
               void navigator.clipboard.writeText(faults.map(({ text }) => text).join('\n')).then(onClose)
             }
           >
-            Copy them and close
+            Copy lines and close
           </Button>
         )}
         <Button look="plain" onClick={onClose}>

@@ -150,12 +150,12 @@ function ColumnHead({ column, twin, planned, minutes, onInspect }: HeadProps) {
       </h2>
       <p className="min-h-5 text-xs text-bark">
         {column.toTest !== undefined && `${sayToTest(column.toTest)}. `}
-        {twin !== undefined && `The same cells as day ${twin}. `}
+        {twin !== undefined && `Same sets as day ${twin}. `}
         {planned?.date &&
           `${planned.status === 'skipped' ? 'Skipped' : 'Trained'} on ${formatDay(planned.date)}. `}
         {minutes > 0 && `About ${minutes} minutes. `}
-        {planned?.status === 'ahead' && 'Loads if every session before is a hit.'}
-        {planned?.status === 'next' && 'Comes next.'}
+        {planned?.status === 'ahead' && 'Loads if every session before it is a hit.'}
+        {planned?.status === 'next' && 'Next session.'}
       </p>
     </header>
   )

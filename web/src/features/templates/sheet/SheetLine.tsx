@@ -189,8 +189,8 @@ function titleOf(
   isFixed: boolean,
   inherits: boolean,
 ): string | undefined {
-  if (isFixed) return `${text}, fixed here; Delete gives it back to the progression`
-  if (isByRule && field !== 'load') return `${text}, until the progression writes its own`
+  if (isFixed) return `${text}, fixed here; press Delete to let the progression set it`
+  if (isByRule && field !== 'load') return `${text}, until the progression sets it`
   if (inherits) return `${text}, inherited from the session or phase`
   if (field === 'load' || field === 'goal') return text
   if (field === 'rir' && text) return `${text} RIR`

@@ -71,6 +71,6 @@ const AddUnknown = ({ name, onAct }: { name: string; onAct: LineActs }) => (
     onClick={() => onAct({ do: 'newExercise', name })}
     className="underline underline-offset-4"
   >
-    Alt + N adds it to your own.
+    Alt + N adds the exercise to your gym’s own.
   </button>
 )

@@ -167,14 +167,14 @@ export const WeekSheet = memo(function WeekSheet({
         <Modal title="Fill over computed cells?" isOpen onClose={() => state.answer(false)}>
           <p>
             {state.asked.byRule} {state.asked.byRule === 1 ? 'cell is' : 'cells are'} computed by a
-            progression in the later weeks. What is filled in replaces it there.
+            progression in the later weeks. Filling replaces those cells.
           </p>
           <div className="mt-4 flex gap-3">
             <Button autoFocus onClick={() => state.answer(true)}>
               Fill
             </Button>
             <Button look="plain" onClick={() => state.answer(false)}>
-              {state.asked.otherwise ? 'Only this week' : 'Leave them'}
+              {state.asked.otherwise ? 'Only this week' : 'Leave computed cells'}
             </Button>
           </div>
         </Modal>
@@ -207,7 +207,7 @@ const Legend = () => (
       <span className="font-semibold text-ink underline decoration-acorn decoration-2 underline-offset-4">
         4
       </span>{' '}
-      fixed where a progression would write; Delete gives it back
+      fixed in place of the progression; Delete removes the fix
     </span>
     <span>Type over a cell, or a whole line: back squat 5 x 5 @ 75% R2 rest 3:00</span>
   </p>

@@ -57,7 +57,7 @@ export function typeInto(
     const { slotId: slot, phase, row } = line
     return typeOverSlot(library, draft, { slot, phase, row }, text, fill, pick)
   }
-  if (!isCell(field)) return { fault: 'This is worked out from what is written: change the cells before it.' }
+  if (!isCell(field)) return { fault: 'This load is computed: change the cells before it.' }
   return typeCell(library, draft, line, field, text, fill)
 }
 

@@ -18,7 +18,7 @@ export const sheetKeys = [
     act: 'open',
     keys: ['Enter', 'F2'],
     shown: 'Enter or F2',
-    say: 'change the cell; Enter again keeps it and goes down',
+    say: 'edit the cell; Enter again saves and moves down',
   },
   {
     act: 'fill',
@@ -30,7 +30,7 @@ export const sheetKeys = [
     act: 'clear',
     keys: ['Delete', 'Backspace'],
     shown: 'Delete',
-    say: 'clear RIR or rest; give a load back to its progression; on an exercise, remove it',
+    say: 'clear RIR or rest; let the progression set a load again; on an exercise, remove the exercise',
   },
   {
     act: 'undoMark',
@@ -81,7 +81,7 @@ export const sheetKeys = [
     say: 'join the selected lines to a superset or giant set',
   },
   { act: 'circuit', keys: ['Alt+c'], shown: 'Alt + C', say: 'make one scored circuit of the selected lines' },
-  { act: 'part', keys: ['Alt+u'], shown: 'Alt + U', say: 'ungroup them' },
+  { act: 'part', keys: ['Alt+u'], shown: 'Alt + U', say: 'ungroup the superset' },
   { act: 'moreSets', keys: ['Alt+Enter'], shown: 'Alt + Enter', say: 'one more line of sets below this one' },
   { act: 'lessSets', keys: ['Shift+Delete'], shown: 'Shift + Delete', say: 'delete this line of sets' },
   {

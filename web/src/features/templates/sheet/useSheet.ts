@@ -151,7 +151,7 @@ export function useSheet({
       const known = knownProgression(draft, command.value.exercise)
       if (known && !command.value.uses.length)
         toast(
-          `${liftName(library, { exercise: command.value.exercise })} has a progression already. Alt + F on the line uses it.`,
+          `${liftName(library, { exercise: command.value.exercise })} has a progression already. Press Alt + F on the line to use it.`,
         )
       focus({ ...at, line: at.line + added })
     } else focus(next(columns, at))
@@ -177,7 +177,7 @@ export function useSheet({
   const beside = (by: -1 | 1, copies: boolean) => {
     const column = nextSession(columns, at.column, by)
     const target = column === null ? undefined : columns[column]
-    if (column === null || !target || !slots.length) return void toast('There is no session on that side.')
+    if (column === null || !target || !slots.length) return void toast('There is no session there.')
     const last = [...target.lines].reverse().find(({ kind }) => kind === 'new')
     if (last?.kind !== 'new') return
     const to = { session: target.session, section: last.part, after: last.after }
@@ -273,7 +273,7 @@ export function useSheet({
         return void toast(
           isOn
             ? 'This line uses the progression already.'
-            : 'The lift has no progression elsewhere. Add one in the inspector.',
+            : 'No other line of this lift has a progression. Add one in the inspector.',
         )
       put(followKnown(draft, line.slotId, known.progression))
     },

@@ -53,7 +53,7 @@ export const deloadOn: Act = (_draft, phase, week) => {
         { id: mint(), do: { kind: 'scaleLoad' as const, by: -10 }, where: { weeks: [week] } },
       ]
   if (phase.ends)
-    return { fault: 'Weeks before a test day are deloaded in the inspector, counted back from it.' }
+    return { fault: 'This phase counts back from the test day: add its deloads in the inspector.' }
   const command: Command = { do: 'setDeloads', phase: phase.id, from: phase.deloads, to }
   return command
 }
