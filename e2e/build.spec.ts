@@ -150,7 +150,7 @@ test('twelve weeks with three tracks are built from an empty page by the keyboar
     await page.getByLabel('Kind of change').focus()
     if (by === null) {
       await type('Left out')
-      await tabTo(/^Add it$/)
+      await tabTo(/^Add change$/)
     } else {
       await press('Tab', 'Control+a')
       await type(by)

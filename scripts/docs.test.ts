@@ -2,8 +2,13 @@ import { readFileSync } from 'node:fs'
 import { fixtureNames } from '../core/fixtures/read.ts'
 import { describe, expect, test } from '@jest/globals'
 import { Ajv2020 } from 'ajv/dist/2020.js'
-import { readOwnExercises, readTemplate } from '@young-oak/core/template'
+import { readMember } from '@young-oak/core/facts'
+import { formatIssue } from '@young-oak/core/parsing'
+import { readOwnExercises, readTemplate, type Template } from '@young-oak/core/template'
 import { generated } from './docs.ts'
+
+/** An example as it was parsed, before anything has read it. */
+type Json = ReturnType<typeof JSON.parse>
 
 const root = new URL('../', import.meta.url)
 const read = (path: string): string => readFileSync(new URL(path, root), 'utf8')
@@ -55,5 +60,44 @@ describe('the format documents', () => {
     for (const block of whole) expect(readTemplate(block).issues).toBeUndefined()
     const [brought] = blocks.filter((block) => block.exercises && block.format === undefined)
     expect(readOwnExercises(brought.exercises).issues).toEqual([])
+  })
+})
+
+describe('an example of a piece', () => {
+  const text = read('docs/template-format.md') + read('docs/member-format.md')
+  const pieces = [...text.matchAll(/```json (\w+)\n([\s\S]*?)```/g)].map(
+    ([, kind = '', piece = '']) => [kind, JSON.parse(piece) as object] as const,
+  )
+  const [whole = ''] = [...read('docs/template-format.md').matchAll(/```json\n([\s\S]*?)```/g)].map(
+    ([, block]) => block,
+  )
+
+  /** The whole example with the piece in its place. */
+  const put: Record<string, (file: Json, piece: object) => void> = {
+    phase: (file, piece) => Object.assign(file.phases[0], piece, { deloads: [] }),
+    adjustment: (file, piece) => (file.phases[0].deloads = [piece]),
+    slot: (file, piece) => (file.slots['a-squat'] = piece),
+    warmUp: (file, piece) => (file.warmUp = piece),
+    progression: (file, piece) => (file.progressions.squat = piece),
+    track: (file, piece) => (file.tracks.lighter = piece),
+  }
+
+  test('is there of each kind', () =>
+    expect([...new Set(pieces.map(([kind]) => kind))].sort()).toEqual([...Object.keys(put), 'set'].sort()))
+
+  test.each(pieces.filter(([kind]) => kind !== 'set'))('reads: %s %j', (kind, piece) => {
+    const file = JSON.parse(whole) as Json
+    put[kind]?.(file, piece)
+    for (const slot of Object.values(file.slots) as { rows: Record<string, unknown[]> }[])
+      if (kind === 'phase') slot.rows.build = (slot.rows.build ?? []).slice(0, 1)
+    expect((readTemplate(file).issues ?? []).map(formatIssue)).toEqual([])
+  })
+
+  test.each(pieces.filter(([kind]) => kind === 'set'))('reads: %s %j', (_, piece) => {
+    const template = readTemplate(JSON.parse(whole)).template as Template
+    const enrolments = [{ segments: [{ from: '2026-03-02' }] }]
+    const logs = [{ date: '2026-03-02', position: 1, sets: [piece] }]
+    const { issues = [] } = readMember({ format: 2, enrolments, facts: [], logs }, { template })
+    expect(issues.map(formatIssue)).toEqual([])
   })
 })

@@ -9,8 +9,8 @@ export const add = defineChange<{ slot: string; after: string }>({
   kind: 'add',
   title: 'One more slot',
   params: strictObject({
-    slot: idField('a slot that stands in no session').required(),
-    after: idField('the slot that it follows').required(),
+    slot: idField('a slot that is in no session').required(),
+    after: idField('the slot that it comes after').required(),
   }),
   lightens: () => false,
   names: ({ slot, after }) => [slot, after],

@@ -26,7 +26,7 @@ export const swap = defineChange<{ exercise: ExerciseId; variant?: string }>({
   messages: say.messages,
   examples: [
     {
-      say: 'front squats in place of what stood there',
+      say: 'front squats in place of the exercise',
       params: { exercise: 'frontSquat' },
       slot: { id: 'squat' },
       want: { id: 'squat', lift: { exercise: 'frontSquat' } },

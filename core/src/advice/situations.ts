@@ -295,7 +295,7 @@ export const situations: Situation[] = [
     sure: 'weak',
   },
   {
-    say: 'every lift stands still for weeks, nobody is tired, and another phase follows',
+    say: 'every lift is stalled for weeks without tiredness, and another phase follows',
     signals: {
       lifts: [lift('backSquat', flat), lift('benchPress', flat), lift('deadlift', flat)],
       phase: { weeksIn: 5, hasNext: true },
@@ -304,7 +304,7 @@ export const situations: Situation[] = [
     sure: 'likely',
   },
   {
-    say: 'two of three stand still after five weeks of the phase',
+    say: 'two of three lifts are stalled after five weeks of the phase',
     signals: {
       lifts: [lift('backSquat', flat), lift('benchPress', flat), lift('deadlift')],
       phase: { weeksIn: 5, hasNext: true },
@@ -313,7 +313,7 @@ export const situations: Situation[] = [
     sure: 'possible',
   },
   {
-    say: 'every lift stands still, but the phase has only begun',
+    say: 'every lift is stalled, but the phase has only begun',
     signals: {
       lifts: [lift('backSquat', flat), lift('benchPress', flat), lift('deadlift', flat)],
       phase: { weeksIn: 2, hasNext: true },

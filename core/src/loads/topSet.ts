@@ -16,7 +16,7 @@ export const topSet = defineSource<Params>({
   params: strictObject({
     percent: percentField(),
     drop: stepField(200),
-    slot: idField('a slot that stands before this one in the session'),
+    slot: idField('a slot that comes before this one in the session'),
     prescription: idField('the id of sets in it'),
   }).test(
     'fits',

@@ -67,6 +67,7 @@ export { type Difference, sayAdjustment, slotName, trackAt } from './compare/say
 export { sayIssue } from './compare/sayIssue.ts'
 export { readDraft, readPublished, readTemplate, type ReadTemplate } from './read/read.ts'
 export { readAdjustment, readChange } from './read/readAdjustment.ts'
+export { ownExerciseShape } from './read/exerciseShape.ts'
 export { readOwnExercise, readOwnExercises, settleExercises } from './read/readExercises.ts'
 export { salvageTemplate } from './read/salvage.ts'
 export { adjustmentFrom1, changeFrom1 } from './read/upgrades/template1.ts'

@@ -161,7 +161,7 @@ export const whereShape = strictObject({
 
 export const sessionShape = strictObject({
   name: textField('the session’s name', 80).required(),
-  sections: listField('parts', limits.sections).required(),
+  sections: listField('sections', limits.sections).required(),
   defaults: defaultsField(),
 })
 
