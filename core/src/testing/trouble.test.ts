@@ -297,7 +297,9 @@ describe('a member', () => {
       on,
     })
     expect(told({ facts: [...others, test('2026-02-01')] }).join()).toContain('is before the start')
-    expect(told({ facts: others }).join()).toContain('counts back from a test day, and no test day is entered')
+    expect(told({ facts: others }).join()).toContain(
+      'counts back from a test day, and no test day is entered',
+    )
     const facts = [...others, test('2026-03-08')]
     const passed = plan({ facts })
     expect(told({ facts }).join()).toContain('is before this phase starts')

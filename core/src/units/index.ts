@@ -1,3 +1,4 @@
+export { typedNumber } from './typedNumber.ts'
 export {
   type Amount,
   type AmountUnit,

@@ -1,6 +1,5 @@
 import { Minus, Plus } from 'lucide-react'
-import { formatNumber, formatSeconds, parseSeconds } from '@young-oak/core/units'
-import { typedNumber } from './typedNumber.ts'
+import { formatNumber, formatSeconds, parseSeconds, typedNumber } from '@young-oak/core/units'
 
 type Props = {
   label: string

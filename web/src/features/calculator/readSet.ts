@@ -1,6 +1,6 @@
+import { typedNumber } from '@young-oak/core/units'
 import { mostInReserve, mostRepsWarned } from '@young-oak/core/maxes'
 import type { Load } from '@young-oak/core/units'
-import { typedNumber } from '../../ui/typedNumber.ts'
 import type { TypedSet } from '../../ui/SetFields.tsx'
 
 type Read = {

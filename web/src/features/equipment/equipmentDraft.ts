@@ -11,8 +11,8 @@ import {
   type Rack,
   type SpecialBar,
   type Unit,
+  typedNumber,
 } from '@young-oak/core/units'
-import { typedNumber } from '../../ui/typedNumber.ts'
 
 /** What one unit of a place is typed as: numbers and lists as text, until they are read. */
 export type UnitDraft = {

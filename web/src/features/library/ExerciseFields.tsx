@@ -1,40 +1,100 @@
-import { useLibrary } from './useLibrary.ts'
 import { X } from 'lucide-react'
-import { liftName, muscles, type ExerciseId, type OwnId } from '@young-oak/core/library'
-import { SelectField } from '../../ui/Field.tsx'
-import type { ExerciseDraft, Share } from './exerciseDraft.ts'
+import { useFormContext, useWatch } from 'react-hook-form'
+import {
+  liftName,
+  muscles,
+  patterns,
+  readings,
+  takesMax,
+  tools,
+  type ExerciseId,
+  type OwnId,
+  type Tool,
+} from '@young-oak/core/library'
+import { specialBars } from '@young-oak/core/units'
+import { Field, SelectField } from '../../ui/Field.tsx'
+import { usualReads, type ExerciseDraft, type ExerciseField } from './exerciseDraft.ts'
 import { ExerciseOptions } from './ExerciseOptions.tsx'
+import { useLibrary } from './useLibrary.ts'
 
-export function Tick({
-  label,
-  is,
-  onChange,
-}: {
-  label: string
-  is: boolean
-  onChange: (is: boolean) => void
-}) {
+/** The form that the fields are in, with what is wrong with a field in words. */
+function useExerciseForm() {
+  const form = useFormContext<ExerciseDraft>()
+  const errors = form.formState.errors as Partial<Record<ExerciseField, { message?: string }>>
+  return { ...form, faultOf: (field: ExerciseField) => errors[field]?.message }
+}
+
+export function Names() {
+  const { register, faultOf } = useExerciseForm()
+  return (
+    <div className="grid gap-4 sm:grid-cols-[2fr_1fr]">
+      <Field label="Name" error={faultOf('name')} {...register('name')} />
+      <Field label="Also found by" hint="Other names for it." error={faultOf('also')} {...register('also')} />
+    </div>
+  )
+}
+
+/** What loads are computed from: settled once the exercise is there. */
+export function Kind() {
+  const { register, setValue, faultOf } = useExerciseForm()
+  const tool = useWatch<ExerciseDraft, 'tool'>({ name: 'tool' })
+  return (
+    <>
+      <div className="grid gap-4 sm:grid-cols-4">
+        <SelectField label="Pattern" error={faultOf('pattern')} {...register('pattern')}>
+          <option value="">choose</option>
+          {patterns.map((one) => (
+            <option key={one}>{one}</option>
+          ))}
+        </SelectField>
+        <SelectField
+          label="Tool"
+          {...register('tool', {
+            onChange: (event: { target: { value: Tool } }) =>
+              setValue('reads', usualReads[event.target.value]),
+          })}
+        >
+          {tools.map((one) => (
+            <option key={one}>{one}</option>
+          ))}
+        </SelectField>
+        <SelectField label="The load is" {...register('reads')}>
+          {readings.map((one) => (
+            <option key={one}>{one}</option>
+          ))}
+        </SelectField>
+        {tool === 'barbell' && (
+          <SelectField label="Bar" {...register('bar')}>
+            <option value="">the usual bar</option>
+            {specialBars.map((one) => (
+              <option key={one}>{one}</option>
+            ))}
+          </SelectField>
+        )}
+      </div>
+      <div className="flex flex-wrap gap-x-6 gap-y-2">
+        <Tick label="Held for a time" name="isHeld" />
+        <Tick label="One side at a time" name="perSide" />
+      </div>
+    </>
+  )
+}
+
+function Tick({ label, name }: { label: string; name: 'isHeld' | 'perSide' }) {
+  const { register } = useExerciseForm()
   return (
     <label className="flex min-h-11 items-center gap-2">
-      <input
-        type="checkbox"
-        checked={is}
-        onChange={(event) => onChange(event.target.checked)}
-        className="size-5"
-      />
+      <input type="checkbox" className="size-5 accent-leaf" {...register(name)} />
       {label}
     </label>
   )
 }
 
-type MusclesProps = {
-  draft: ExerciseDraft
-  error?: string
-  onChange: (shares: ExerciseDraft['shares']) => void
-}
-
 /** What a set counts for each muscle: in full, by half, or not. */
-export function Muscles({ draft: { shares }, error, onChange }: MusclesProps) {
+export function Muscles() {
+  const { register, faultOf } = useExerciseForm()
+  const shares = useWatch<ExerciseDraft, 'shares'>({ name: 'shares' })
+  const error = faultOf('direct')
   return (
     <fieldset aria-describedby={error && 'muscles-note'}>
       <legend className="text-sm font-medium">A set counts for</legend>
@@ -43,8 +103,7 @@ export function Muscles({ draft: { shares }, error, onChange }: MusclesProps) {
           <label key={muscle} className="flex items-center justify-between gap-2 text-sm">
             {muscle}
             <select
-              value={shares[muscle] ?? ''}
-              onChange={(event) => onChange({ ...shares, [muscle]: event.target.value as Share })}
+              {...register(`shares.${muscle}`)}
               className={`h-9 rounded border bg-sheet px-1 ${shares[muscle] ? 'border-leaf font-medium' : 'border-edge'}`}
             >
               <option value="">–</option>
@@ -64,24 +123,81 @@ export function Muscles({ draft: { shares }, error, onChange }: MusclesProps) {
   )
 }
 
-type SubstitutesProps = {
-  chosen: string[]
-  own?: OwnId
-  error?: string
-  onChange: (chosen: string[]) => void
+/** The range that it suits, and what it costs. */
+export function Suits() {
+  const { register, faultOf } = useExerciseForm()
+  const isHeld = useWatch<ExerciseDraft, 'isHeld'>({ name: 'isHeld' })
+  const unit = isHeld ? 'seconds' : 'reps'
+  return (
+    <div className="grid grid-cols-2 gap-4 sm:grid-cols-4">
+      <Field
+        label={`Suits from, ${unit}`}
+        inputMode="numeric"
+        error={faultOf('reps')}
+        {...register('from')}
+      />
+      <Field label={`Suits up to, ${unit}`} inputMode="numeric" {...register('to')} />
+      <Field
+        label="Recovery cost (0 none, 5 most)"
+        inputMode="decimal"
+        error={faultOf('cost')}
+        {...register('cost')}
+      />
+      <Field
+        label="Spine load (0 none, 5 most)"
+        inputMode="decimal"
+        error={faultOf('spine')}
+        {...register('spine')}
+      />
+    </div>
+  )
 }
 
-/** What may stand in for it: fewer tools, or easier on a joint. */
-export function Substitutes({ chosen, own, error, onChange }: SubstitutesProps) {
+/** How it is done, and the lift that it is a variation of. */
+export function Notes({ own }: { own?: OwnId }) {
   const library = useLibrary()
+  const { register, faultOf } = useExerciseForm()
+  const parent = useWatch<ExerciseDraft, 'parent'>({ name: 'parent' })
+  return (
+    <div className="grid gap-4 sm:grid-cols-2">
+      <Field label="Cue" error={faultOf('cue')} {...register('cue')} />
+      <Field label="Caution (optional)" error={faultOf('caution')} {...register('caution')} />
+      <SelectField
+        label="Variation of"
+        hint="Templates can use its max until the exercise has its own."
+        {...register('parent')}
+      >
+        <ExerciseOptions
+          title="no other lift"
+          fits={(exercise) => takesMax(library, { exercise }) && exercise !== own}
+        />
+      </SelectField>
+      {parent && (
+        <Field
+          label="First max, % of the parent’s"
+          inputMode="decimal"
+          error={faultOf('parent')}
+          {...register('percent')}
+        />
+      )}
+    </div>
+  )
+}
+
+/** What may replace it: fewer tools, or easier on a joint. */
+export function Substitutes({ own }: { own?: OwnId }) {
+  const library = useLibrary()
+  const { setValue, faultOf } = useExerciseForm()
+  const chosen = useWatch<ExerciseDraft, 'substitutes'>({ name: 'substitutes' })
+  const change = (to: string[]) => setValue('substitutes', to)
   return (
     <div className="grid gap-2">
       <SelectField
         label="Substitutes"
         hint="Exercises that can replace it: another tool, or easier on a joint."
         value=""
-        error={error}
-        onChange={(event) => event.target.value && onChange([...chosen, event.target.value])}
+        error={faultOf('substitutes')}
+        onChange={(event) => event.target.value && change([...chosen, event.target.value])}
       >
         <ExerciseOptions title="add a substitute" fits={(id) => id !== own && !chosen.includes(id)} />
       </SelectField>
@@ -91,8 +207,8 @@ export function Substitutes({ chosen, own, error, onChange }: SubstitutesProps) 
             {liftName(library, { exercise: id as ExerciseId })}
             <button
               type="button"
-              aria-label={`Take out ${liftName(library, { exercise: id as ExerciseId })}`}
-              onClick={() => onChange(chosen.filter((one) => one !== id))}
+              aria-label={`Remove ${liftName(library, { exercise: id as ExerciseId })}`}
+              onClick={() => change(chosen.filter((one) => one !== id))}
               className="grid size-9 place-items-center text-bark hover:text-ink"
             >
               <X size={14} />

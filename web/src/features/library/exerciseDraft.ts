@@ -7,10 +7,9 @@ import {
   type Tool,
 } from '@young-oak/core/library'
 import { readOwnExercise } from '@young-oak/core/template'
-import { formatNumber } from '@young-oak/core/units'
-import { typedNumber } from '../../ui/typedNumber.ts'
+import { formatNumber, typedNumber } from '@young-oak/core/units'
 
-/** What a set counts for a muscle: nothing, half, in full; and the one that is worked main. */
+/** What a set counts for a muscle: nothing, half, in full; and the main one. */
 export type Share = '' | 'half' | 'full' | 'main'
 
 /** An exercise as it is typed: numbers as text until they are read. */
@@ -34,6 +33,9 @@ export type ExerciseDraft = {
   percent: string
   substitutes: string[]
 }
+
+/** What a fault is of: what is typed, or what it is read to. */
+export type ExerciseField = keyof ExerciseDraft | 'direct' | 'reps'
 
 /** What the number means, most often, with each tool. */
 export const usualReads: Record<Tool, Reads> = {
@@ -132,12 +134,12 @@ const saysOf: Record<string, string> = {
   name: 'Enter a name of at most 80 characters.',
   pattern: 'Choose its pattern.',
   direct: 'Choose the muscle that the exercise works most.',
-  reps: 'Two whole numbers, the smaller one first.',
+  reps: 'Two whole numbers, the smaller first.',
   cost: '0 to 5.',
   spine: '0 to 5.',
   cue: 'Say in a few words how it is done well, at most 300 characters.',
   caution: 'At most 300 characters.',
   also: 'At most 200 characters.',
-  parent: 'A percent above 0, at most 150.',
+  parent: 'A percentage above 0, at most 150.',
   substitutes: 'At most 12.',
 }

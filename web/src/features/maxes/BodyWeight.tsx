@@ -1,12 +1,11 @@
 import { useState } from 'react'
 import { toast } from 'sonner'
 import type { MaxesView } from '@young-oak/api/maxes'
-import { formatDay, formatLoad, type Unit } from '@young-oak/core/units'
+import { formatDay, formatLoad, type Unit, typedNumber } from '@young-oak/core/units'
 import { api, fieldErrors, sayError } from '../../app/api.ts'
 import { today } from '../../app/today.ts'
 import { Button } from '../../ui/Button.tsx'
 import { Field } from '../../ui/Field.tsx'
-import { typedNumber } from '../../ui/typedNumber.ts'
 
 type Props = { unit: Unit; body: MaxesView['body']; member?: string }
 

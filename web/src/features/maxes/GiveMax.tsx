@@ -4,7 +4,7 @@ import { toast } from 'sonner'
 import { maxSchema, type GivenMax, type MaxesView } from '@young-oak/api/maxes'
 import { exerciseOf, isExercise, takesMax, type Library } from '@young-oak/core/library'
 import { defaultFormula, mostInReserve, type FormulaKind } from '@young-oak/core/maxes'
-import { addLoad, type Load, type Unit } from '@young-oak/core/units'
+import { addLoad, type Load, type Unit, typedNumber } from '@young-oak/core/units'
 import { ValidationError } from 'yup'
 import { ExerciseOptions } from '../library/ExerciseOptions.tsx'
 import { api, fieldErrors, sayError } from '../../app/api.ts'
@@ -13,7 +13,6 @@ import { SpreadPicture } from '../../charts/SpreadPicture.tsx'
 import { Button } from '../../ui/Button.tsx'
 import { Field, SelectField } from '../../ui/Field.tsx'
 import { SetFields, type TypedSet } from '../../ui/SetFields.tsx'
-import { typedNumber } from '../../ui/typedNumber.ts'
 
 type Typed = TypedSet & { exercise: string; variant: string; formula: FormulaKind; date: string }
 

@@ -4,12 +4,11 @@ import type { ProgressView } from '@young-oak/api/progress'
 import { liftName } from '@young-oak/core/library'
 import type { BlockOf } from '@young-oak/core/facts'
 import type { Block, Target } from '@young-oak/core/trends'
-import { formatDay, formatLoad, formatNumber, type Unit } from '@young-oak/core/units'
+import { formatDay, formatLoad, formatNumber, type Unit, typedNumber } from '@young-oak/core/units'
 import { today } from '../../app/today.ts'
 import { EstimateChart } from '../../charts/EstimateChart.tsx'
 import { Button } from '../../ui/Button.tsx'
 import { Field, SelectField } from '../../ui/Field.tsx'
-import { typedNumber } from '../../ui/typedNumber.ts'
 import { useGive } from './useGive.ts'
 
 type Line = ProgressView['lifts'][number]

@@ -1,5 +1,5 @@
 import './bringEditor.ts'
-import { useCallback, useDeferredValue, useEffect, useState } from 'react'
+import { useCallback, useDeferredValue, useEffect, useRef, useState } from 'react'
 import { useParams } from 'react-router'
 import type { MemberFile } from '@young-oak/api/members'
 import { nominalWeeks, weekAt } from '@young-oak/core/template'
@@ -12,9 +12,11 @@ import { Inspector } from './inspector/Inspector.tsx'
 import type { Aspect, Selected } from './inspector/selected.ts'
 import { keptEdits } from './keptEdits.ts'
 import { MemberPicker, NameField, TrackPicker } from './Pickers.tsx'
+import { Palette } from './Palette.tsx'
 import { PublishDialog } from './PublishDialog.tsx'
 import { sampleId, useSample } from './samples.ts'
 import { SetAside } from './SetAside.tsx'
+import type { ActName } from './sheet/acts/index.ts'
 import { Dragging } from './sheet/Dragging.tsx'
 import { WeekSheet } from './sheet/WeekSheet.tsx'
 import { ShortcutsDialog } from './ShortcutsDialog.tsx'
@@ -60,7 +62,7 @@ function Workbench({ id, seat, isPublished }: { id: string; seat: string; isPubl
   const lately = useDeferredValue(draft)
   const [week, setWeek] = useState(1)
   const [member, setMember] = useState('')
-  const [dialog, setDialog] = useState<'publish' | 'shortcuts' | null>(null)
+  const [dialog, setDialog] = useState<'publish' | 'shortcuts' | 'palette' | null>(null)
   const sample = useSample(lately, member)
   const { data: stored, error: fileError } = api.useMemberFileQuery(member, {
     skip: !member || sample !== null,
@@ -73,6 +75,7 @@ function Workbench({ id, seat, isPublished }: { id: string; seat: string; isPubl
   const [aspect, setAspect] = useState<Aspect>('slot')
   const [hasInspector, setInspector] = useState(true)
   const [hasPublished, setPublished] = useState(false)
+  const dispatch = useAppDispatch()
   const weeks = draft?.phases.reduce((sum, phase) => sum + nominalWeeks(phase), 0) ?? 0
   const chosen = Math.max(1, Math.min(week, weeks))
   const at = draft && weekAt(draft, chosen)
@@ -87,7 +90,9 @@ function Workbench({ id, seat, isPublished }: { id: string; seat: string; isPubl
   const help = useCallback(() => setDialog('shortcuts'), [])
   const toggle = useCallback(() => setInspector((is) => !is), [])
   const publish = useCallback(() => setDialog('publish'), [])
-  useShortcuts({ help, inspector: toggle })
+  const palette = useCallback(() => setDialog('palette'), [])
+  const runnerRef = useRef<((name: ActName) => void) | null>(null)
+  useShortcuts({ help, palette, inspector: toggle })
   const usual = useSample(lately, sampleId('strong')) as MemberFile
   const put = usePutOrSay()
   const inspect = useCallback((to: Selected) => {
@@ -136,6 +141,7 @@ function Workbench({ id, seat, isPublished }: { id: string; seat: string; isPubl
               track={track}
               onSelect={setSelected}
               onInspect={inspect}
+              runnerRef={runnerRef}
             />
           </Dragging>
         </div>
@@ -160,6 +166,18 @@ function Workbench({ id, seat, isPublished }: { id: string; seat: string; isPubl
         onClose={() => setDialog(null)}
       />
       <Toasts />
+      <Palette
+        isOpen={dialog === 'palette'}
+        commands={[
+          { label: 'Publish the template', run: publish },
+          { label: 'Undo', keys: 'Ctrl + Z', run: () => dispatch(undo()) },
+          { label: 'Redo', keys: 'Ctrl + Y', run: () => dispatch(redo()) },
+          { label: 'Show or hide the inspector', keys: 'Ctrl + I', run: toggle },
+          { label: 'Show the keyboard shortcuts', keys: '?', run: help },
+        ]}
+        onAct={(name) => runnerRef.current?.(name)}
+        onClose={() => setDialog(null)}
+      />
       <ShortcutsDialog isOpen={dialog === 'shortcuts'} onClose={() => setDialog(null)} />
     </main>
   )
@@ -180,7 +198,9 @@ function Notice() {
 }
 
 /** Keys that work wherever nothing is being typed. */
-function useShortcuts({ help, inspector }: { help: () => void; inspector: () => void }): void {
+type Shortcuts = { help: () => void; palette: () => void; inspector: () => void }
+
+function useShortcuts({ help, palette, inspector }: Shortcuts): void {
   const dispatch = useAppDispatch()
   useEffect(() => {
     const press = (event: KeyboardEvent) => {
@@ -193,11 +213,12 @@ function useShortcuts({ help, inspector }: { help: () => void; inspector: () => 
       if (command && key === 'z' && !event.shiftKey) dispatch(undo())
       else if (command && (key === 'y' || (key === 'z' && event.shiftKey))) dispatch(redo())
       else if (command && key === 'i') inspector()
+      else if (command && key === 'k') palette()
       else if (key === '?') help()
       else return
       event.preventDefault()
     }
     addEventListener('keydown', press)
     return () => removeEventListener('keydown', press)
-  }, [dispatch, help, inspector])
+  }, [dispatch, help, palette, inspector])
 }

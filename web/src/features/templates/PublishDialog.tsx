@@ -5,6 +5,7 @@ import { isDay, formatDay } from '@young-oak/core/units'
 import { api, fieldErrors, sayError } from '../../app/api.ts'
 import { useAppSelector } from '../../app/store.ts'
 import { nextMonday, today } from '../../app/today.ts'
+import { Acts } from '../../ui/Acts.tsx'
 import { Button } from '../../ui/Button.tsx'
 import { Field, SelectField } from '../../ui/Field.tsx'
 import { Modal } from '../../ui/Modal.tsx'
@@ -139,9 +140,18 @@ function PublishForm({ id, isPublished, onPublished, onClose }: Omit<Props, 'isO
           </ul>
         </div>
       )}
-      <Button type="submit" disabled={isLoading || waiting > 0}>
-        {waiting > 0 ? 'Saving the last edits…' : isLoading ? 'Publishing…' : `Publish to ${members.length}`}
-      </Button>
+      <Acts>
+        <Button look="plain" onClick={onClose}>
+          Cancel
+        </Button>
+        <Button type="submit" disabled={isLoading || waiting > 0}>
+          {waiting > 0
+            ? 'Saving the last edits…'
+            : isLoading
+              ? 'Publishing…'
+              : `Publish to ${members.length} ${members.length === 1 ? 'member' : 'members'}`}
+        </Button>
+      </Acts>
     </form>
   )
 }

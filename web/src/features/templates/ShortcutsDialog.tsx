@@ -1,15 +1,16 @@
 import { shorthandExamples } from '@young-oak/core/template'
 import { Modal } from '../../ui/Modal.tsx'
-import { sheetKeys } from './sheet/sheetKeys.ts'
+import { acts, type Act } from './sheet/acts/index.ts'
 
 const shortcuts: [string, string][] = [
   ['Typing', 'replaces the cell; a whole line can be typed over any cell'],
   ['Tab', 'saves the cell and moves right'],
   ['Alt + N', 'while typing an unknown name: adds it to the gym’s own exercises'],
-  ...sheetKeys.flatMap((one): [string, string][] => ('say' in one ? [[one.shown, one.say]] : [])),
+  ...acts.flatMap(({ shown, say }: Act): [string, string][] => (shown && say ? [[shown, say]] : [])),
   ['Ctrl + C, X, V', 'copy, cut and paste: cells, whole lines, and lines of a spreadsheet'],
   ['Ctrl + Z, Ctrl + Y', 'undo, redo; the clock button lists past edits'],
   ['Space on a load', 'how the load was worked out'],
+  ['Ctrl + K', 'find a command by its name'],
   ['Ctrl + I', 'show or hide the inspector'],
   ['?', 'this list'],
 ]

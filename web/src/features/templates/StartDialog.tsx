@@ -1,3 +1,7 @@
+import { yupResolver } from '@hookform/resolvers/yup'
+import { useForm } from 'react-hook-form'
+import { newTemplateSchema, type NewTemplate } from '@young-oak/api/forms/newTemplate'
+import { Acts } from '../../ui/Acts.tsx'
 import { useRef, useState } from 'react'
 import { useNavigate } from 'react-router'
 import type { TemplateLine } from '@young-oak/api/templates'
@@ -58,56 +62,38 @@ export function StartDialog({ templates, onClose }: Props) {
 type StoreProps = { isBusy: boolean; onStore: (template: Template) => void }
 
 function Empty({ isBusy, onStore }: StoreProps) {
-  const [typed, setTyped] = useState({ name: '', weeks: '12', days: '3' })
-  const [faults, setFaults] = useState<Partial<typeof typed>>({})
-  const put = (change: Partial<typeof typed>) => setTyped({ ...typed, ...change })
-  const save = () => {
-    const [weeks, days] = [Number(typed.weeks), Number(typed.days)]
-    const found: typeof faults = {}
-    if (!typed.name.trim()) found.name = 'Enter a name.'
-    if (!Number.isInteger(weeks) || weeks < 1 || weeks > 60) found.weeks = '1 to 60.'
-    if (!Number.isInteger(days) || days < 1 || days > 12) found.days = '1 to 12.'
-    setFaults(found)
-    if (!Object.keys(found).length)
-      onStore(emptyTemplate({ name: typed.name.trim().slice(0, 120), weeks, days }, mint))
-  }
+  const { register, handleSubmit, formState } = useForm<Typed, unknown, NewTemplate>({
+    // Numbers are typed as text, which the schema reads.
+    resolver: yupResolver(newTemplateSchema) as never,
+    defaultValues: { name: '', weeks: '12', days: '3' },
+  })
+  const { errors } = formState
   return (
     <form
       noValidate
       className="grid grid-cols-2 gap-4"
-      onSubmit={(event) => {
-        event.preventDefault()
-        save()
-      }}
+      onSubmit={(event) => void handleSubmit((given) => onStore(emptyTemplate(given, mint)))(event)}
     >
       <Field
         autoFocus
         label="Name"
         className="col-span-2"
-        value={typed.name}
-        error={faults.name}
-        onChange={(event) => put({ name: event.target.value })}
+        error={errors.name?.message}
+        {...register('name')}
       />
-      <Field
-        label="Weeks"
-        inputMode="numeric"
-        value={typed.weeks}
-        error={faults.weeks}
-        onChange={(event) => put({ weeks: event.target.value })}
-      />
-      <Field
-        label="Sessions a week"
-        inputMode="numeric"
-        value={typed.days}
-        error={faults.days}
-        onChange={(event) => put({ days: event.target.value })}
-      />
-      <Button type="submit" disabled={isBusy} className="col-span-2">
-        Begin
-      </Button>
+      <Field label="Weeks" inputMode="numeric" error={errors.weeks?.message} {...register('weeks')} />
+      <Field label="Sessions a week" inputMode="numeric" error={errors.days?.message} {...register('days')} />
+      <Acts>
+        <Button type="submit" disabled={isBusy}>
+          Create template
+        </Button>
+      </Acts>
     </form>
   )
 }
+
+/** What is typed: numbers as text until they are read. */
+type Typed = Record<keyof NewTemplate, string>
 
 /** Templates to begin with, each with whom it is for and both schools. */
 function Ours({ isBusy, onStore }: StoreProps) {

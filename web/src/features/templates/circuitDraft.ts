@@ -1,6 +1,5 @@
 import type { Circuit } from '@young-oak/core/template'
-import { formatNumber } from '@young-oak/core/units'
-import { typedNumber } from '../../ui/typedNumber.ts'
+import { formatNumber, typedNumber } from '@young-oak/core/units'
 
 /** A circuit as it is typed. */
 export type CircuitDraft = { name: string; by: Circuit['by']; rounds: string; minutes: string }

@@ -3,13 +3,19 @@ import { useState } from 'react'
 import type { PlannedSlot } from '@young-oak/core/plan'
 import type { SetLog, ShownSets } from '@young-oak/core/member'
 import { formatCircuit, formatHandled } from '@young-oak/core/views'
-import { formatNumber, formatSpan, lowest, type AmountUnit, type Load } from '@young-oak/core/units'
+import {
+  formatNumber,
+  formatSpan,
+  lowest,
+  type AmountUnit,
+  type Load,
+  typedNumber,
+} from '@young-oak/core/units'
 import { kindOf } from '@young-oak/core/goals'
 import { Button } from '../../ui/Button.tsx'
 import { Choice } from '../../ui/Choice.tsx'
 import { Mark } from '../../ui/Mark.tsx'
 import { Stepper } from '../../ui/Stepper.tsx'
-import { typedNumber } from '../../ui/typedNumber.ts'
 import { Why } from '../../ui/Why.tsx'
 import type { AskedSet } from './askedSets.ts'
 import { PlatePicture } from './PlatePicture.tsx'

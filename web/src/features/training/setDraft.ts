@@ -12,9 +12,9 @@ import {
   type AmountUnit,
   type Load,
   type Unit,
+  typedNumber,
 } from '@young-oak/core/units'
 import { ValidationError, type Schema } from 'yup'
-import { typedNumber } from '../../ui/typedNumber.ts'
 
 /** What was done in a set. */
 export type Result = Pick<

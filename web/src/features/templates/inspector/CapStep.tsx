@@ -1,5 +1,4 @@
-import { formatNumber, type Step } from '@young-oak/core/units'
-import { typedNumber } from '../../../ui/typedNumber.ts'
+import { formatNumber, type Step, typedNumber } from '@young-oak/core/units'
 import { SavedField } from './SavedField.tsx'
 
 type Props = { step: Step; onSave: (step: Step) => void }

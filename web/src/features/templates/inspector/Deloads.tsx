@@ -13,6 +13,7 @@ import {
   type Template,
 } from '@young-oak/core/template'
 import { useAppDispatch } from '../../../app/store.ts'
+import { Acts } from '../../../ui/Acts.tsx'
 import { Button } from '../../../ui/Button.tsx'
 import { SelectField } from '../../../ui/Field.tsx'
 import { Modal } from '../../../ui/Modal.tsx'
@@ -200,9 +201,12 @@ function DeloadForm({ draft, phase, onClose }: { draft: Template; phase: Phase; 
           </div>
         </fieldset>
       )}
-      <Button type="submit" className="col-span-2">
-        Add deload
-      </Button>
+      <Acts>
+        <Button look="plain" onClick={onClose}>
+          Cancel
+        </Button>
+        <Button type="submit">Add deload</Button>
+      </Acts>
     </form>
   )
 }

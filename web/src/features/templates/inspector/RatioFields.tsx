@@ -1,46 +1,11 @@
 import { useLibrary } from '../../library/useLibrary.ts'
 import { Plus, X } from 'lucide-react'
-import { isExercise, liftName, takesMax, type Library } from '@young-oak/core/library'
+import { liftName, takesMax } from '@young-oak/core/library'
 import type { Ratio } from '@young-oak/core/template'
-import { formatNumber } from '@young-oak/core/units'
 import { ExerciseOptions } from '../../library/ExerciseOptions.tsx'
 import { Button } from '../../../ui/Button.tsx'
 import { IconButton } from '../../../ui/IconButton.tsx'
-import { typedNumber } from '../../../ui/typedNumber.ts'
-
-/** A ratio as it is typed. */
-export type RatioDraft = { exercise: string; variant: string; percent: string; of: string; ofVariant: string }
-
-export const draftRatios = (ratios: Ratio[]): RatioDraft[] =>
-  ratios.map(({ lift, of, percent }) => ({
-    exercise: lift.exercise,
-    variant: lift.variant ?? '',
-    percent: formatNumber(percent),
-    of: of.exercise,
-    ofVariant: of.variant ?? '',
-  }))
-
-/** What was typed as ratios, or null where one of them is none. */
-export function readRatios(library: Library, drafts: RatioDraft[]): Ratio[] | null {
-  const ratios = drafts.flatMap(({ exercise, variant, percent, of, ofVariant }): Ratio[] => {
-    const value = typedNumber(percent)
-    if (
-      !isExercise(library, exercise) ||
-      !isExercise(library, of) ||
-      typeof value !== 'number' ||
-      !(value > 0 && value <= 150)
-    )
-      return []
-    return [
-      {
-        lift: { exercise, ...(variant.trim() && { variant: variant.trim() }) },
-        of: { exercise: of, ...(ofVariant.trim() && { variant: ofVariant.trim() }) },
-        percent: value,
-      },
-    ]
-  })
-  return ratios.length === drafts.length ? ratios : null
-}
+import { draftRatios, type RatioDraft } from './loadSettings.ts'
 
 type Props = {
   ratios: RatioDraft[]

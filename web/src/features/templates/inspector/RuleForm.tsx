@@ -5,6 +5,7 @@ import { ruleOf, type RuleKind } from '@young-oak/core/progressions'
 import { triggerKinds, triggerOf, type TriggerBasis, type TriggerKind } from '@young-oak/core/triggers'
 import { checkCommand, sayIssue, type RuleOfStage, type Template } from '@young-oak/core/template'
 import { useAppDispatch } from '../../../app/store.ts'
+import { Acts } from '../../../ui/Acts.tsx'
 import { Button } from '../../../ui/Button.tsx'
 import { SelectField } from '../../../ui/Field.tsx'
 import { Mark } from '../../../ui/Mark.tsx'
@@ -93,9 +94,12 @@ export function RuleForm({ draft, template, file, target, onClose }: Props) {
         </p>
         <ParamFields key={rule} kind={ruleOf[rule]} typed={typed} faults={faults} onType={setTyped} />
         {target.phase === undefined && <WaysFields ways={ways} hasNext={hasNext} onChange={setWays} />}
-        <Button type="submit" className="col-span-full">
-          Save progression
-        </Button>
+        <Acts>
+          <Button look="plain" onClick={onClose}>
+            Cancel
+          </Button>
+          <Button type="submit">Save progression</Button>
+        </Acts>
       </form>
       <div className="min-w-0 border-t border-line pt-3 lg:border-t-0 lg:border-l lg:pt-0 lg:pl-6">
         <RulePreview

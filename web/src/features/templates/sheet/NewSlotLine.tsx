@@ -3,7 +3,7 @@ import { memo } from 'react'
 import type { LineActs } from './lineActs.ts'
 import type { At, NewLine } from './sheet.ts'
 import { TypingCell, Understood } from './TypingCell.tsx'
-import type { Typing } from './useSheet.ts'
+import type { Typing } from './typing.ts'
 
 type NewProps = {
   line: NewLine
@@ -25,17 +25,17 @@ export const NewSlotLine = memo(function NewSlotLine({
   typing,
   onAct,
 }: NewProps) {
-  const { session, part, after } = line
+  const { session, section, after } = line
   const { setNodeRef, isOver } = useDroppable({
-    id: `end/${session}/${part}/${column}`,
-    data: { session, part, after },
+    id: `end/${session}/${section}/${column}`,
+    data: { session, section, after },
   })
   const at: At = { column, line: index, field: 0 }
   return (
     <div ref={setNodeRef} className={`border-t border-line pt-1 ${isOver ? 'border-t-2 border-leaf' : ''}`}>
       {typing ? (
         <>
-          <TypingCell name={`New line in ${part}`} width="w-full" typing={typing} onAct={onAct} />
+          <TypingCell name={`New line in ${section}`} width="w-full" typing={typing} onAct={onAct} />
           <Understood typing={typing} onAct={onAct} />
         </>
       ) : (
@@ -43,7 +43,7 @@ export const NewSlotLine = memo(function NewSlotLine({
           type="button"
           data-cell={`${column}-${index}-0`}
           tabIndex={isHere || isFirst ? 0 : -1}
-          onFocus={() => onAct({ do: 'focus', at, isMark: false })}
+          onFocus={() => onAct({ do: 'focus', at, selects: false })}
           onClick={() => onAct({ do: 'open', at })}
           className="h-7 w-full rounded-sm pl-6 text-left text-sm text-bark hover:bg-leaf-wash focus:bg-leaf-wash"
         >

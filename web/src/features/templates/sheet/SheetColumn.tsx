@@ -10,7 +10,7 @@ import type { At, Column, Range } from './sheet.ts'
 import type { LineActs } from './lineActs.ts'
 import { NewSlotLine } from './NewSlotLine.tsx'
 import { SheetLine } from './SheetLine.tsx'
-import type { Typing } from './useSheet.ts'
+import type { Typing } from './typing.ts'
 
 type Props = {
   column: Column
@@ -28,7 +28,7 @@ type Props = {
   onInspect: (selected: Selected) => void
 }
 
-/** One place of the week: its session's name, its parts, their lines. */
+/** One place of the week: its session's name, its sections, their lines. */
 export const SheetColumn = memo(function SheetColumn({
   column,
   index: c,
@@ -45,8 +45,8 @@ export const SheetColumn = memo(function SheetColumn({
 }: Props) {
   const isSpread = range !== null && (range.lines[0] < range.lines[1] || range.fields[0] < range.fields[1])
   const slots = new Map<Id, PlannedSession['slots'][number]>(planned?.slots.map((slot) => [slot.slot, slot]))
-  const firsts = column.parts.map((_, p) =>
-    column.parts.slice(0, p).reduce((sum, { lines }) => sum + lines.length, 0),
+  const firsts = column.sections.map((_, p) =>
+    column.sections.slice(0, p).reduce((sum, { lines }) => sum + lines.length, 0),
   )
   return (
     <section aria-label={`${column.name}, day ${column.inWeek}`} className="contain-layout">
@@ -57,15 +57,15 @@ export const SheetColumn = memo(function SheetColumn({
         minutes={isPreviewed ? minutes : 0}
         onInspect={() => onInspect({ phase: column.phase, session: column.session, what: 'session' })}
       />
-      {column.parts.map((part, p) => (
-        <div key={part.name}>
-          {(column.parts.length > 1 || part.minutes) && (
+      {column.sections.map((section, p) => (
+        <div key={section.name}>
+          {(column.sections.length > 1 || section.minutes) && (
             <p className="mt-2 text-xs tracking-wide text-bark">
-              {part.name}
-              {part.minutes && `, ${part.minutes} min`}
+              {section.name}
+              {section.minutes && `, ${section.minutes} min`}
             </p>
           )}
-          {part.lines.map((line, i) => {
+          {section.lines.map((line, i) => {
             const l = (firsts[p] ?? 0) + i
             const isHere = at?.line === l
             const isMarked = isSpread && l >= range.lines[0] && l <= range.lines[1]

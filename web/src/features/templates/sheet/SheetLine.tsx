@@ -21,7 +21,7 @@ import type { LineActs } from './lineActs.ts'
 import { sheetFields, type At, type Field, type SetsLine } from './sheet.ts'
 import { SlotHead } from './SlotHead.tsx'
 import { TypingCell, Understood } from './TypingCell.tsx'
-import type { Typing } from './useSheet.ts'
+import type { Typing } from './typing.ts'
 
 type Props = {
   line: SetsLine
@@ -81,10 +81,10 @@ export const SheetLine = memo(function SheetLine({
   const cell = (f: number) => ({
     'data-cell': `${column}-${index}-${f}`,
     tabIndex: field === f || (column === 0 && index === 0 && f === 1) ? 0 : -1,
-    onFocus: () => onAct({ do: 'focus', at: at(f), isMark: false }),
+    onFocus: () => onAct({ do: 'focus', at: at(f), selects: false }),
     onPointerDown: (event: { shiftKey: boolean; preventDefault(): void }) => {
       if (event.shiftKey) event.preventDefault()
-      onAct(event.shiftKey ? { do: 'focus', at: at(f), isMark: true } : { do: 'unmark' })
+      onAct(event.shiftKey ? { do: 'focus', at: at(f), selects: true } : { do: 'deselect' })
     },
     onDoubleClick: () => onAct({ do: 'open', at: at(f) }),
   })

@@ -7,7 +7,7 @@ import type { LineActs } from './lineActs.ts'
 import type { At, SetsLine } from './sheet.ts'
 import { SlotMenu } from './SlotMenu.tsx'
 import { TypingCell } from './TypingCell.tsx'
-import type { Typing } from './useSheet.ts'
+import type { Typing } from './typing.ts'
 
 type HeadProps = {
   line: SetsLine
@@ -23,10 +23,10 @@ type HeadProps = {
 /** The letter, by which the slot is dragged, and the exercise; another slot may be dropped above it. */
 export function SlotHead({ line, index, isMarked, cell, at, typing, onAct, onInspect }: HeadProps) {
   const library = useLibrary()
-  const { slot, slotId, session, part, phase, row, group } = line
+  const { slot, slotId, session, section, phase, row, group } = line
   const { own, isOver, handle } = useDragged({
     id: slotId,
-    over: { id: `at/${session}/${slotId}/${index}`, data: { session, part, after: slotId } },
+    over: { id: `at/${session}/${slotId}/${index}`, data: { session, section, after: slotId } },
   })
   const name = slot.circuit
     ? `${slot.circuit.name}: ${formatCircuit(slot.circuit)}`
@@ -62,6 +62,7 @@ export function SlotHead({ line, index, isMarked, cell, at, typing, onAct, onIns
         </button>
       )}
       <SlotMenu
+        id={`${at.column}-${slotId}`}
         lift={liftName(library, slot)}
         onAct={(act) => onAct({ do: 'act', at, act })}
         onInspect={(what) => onInspect({ phase, session, slot: slotId, group: group.id, row, what })}

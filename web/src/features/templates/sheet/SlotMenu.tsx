@@ -1,15 +1,22 @@
 import { EllipsisVertical } from 'lucide-react'
 import { DropdownMenu } from 'radix-ui'
 import type { Aspect } from '../inspector/selected.ts'
-import { sheetKeys, type SheetAct } from './sheetKeys.ts'
+import { acts, keyOf, type Act, type ActName } from './acts/index.ts'
 
-type Props = { lift: string; onAct: (act: SheetAct) => void; onInspect: (what: Aspect) => void }
+type Props = {
+  /** Names the menu for the key that opens it. */
+  id: string
+  lift: string
+  onAct: (act: ActName) => void
+  onInspect: (what: Aspect) => void
+}
 
-/** What can be done with a slot as a whole by the pointer; each is a key of the sheet as well. */
-export function SlotMenu({ lift, onAct, onInspect }: Props) {
+/** What can be done with an exercise as a whole; Shift + F10 opens it from the line. */
+export function SlotMenu({ id, lift, onAct, onInspect }: Props) {
   return (
     <DropdownMenu.Root>
       <DropdownMenu.Trigger
+        data-menu={id}
         aria-label={`More for ${lift}`}
         tabIndex={-1}
         className="rounded p-1 text-bark hover:bg-leaf-wash"
@@ -24,30 +31,17 @@ export function SlotMenu({ lift, onAct, onInspect }: Props) {
         >
           <Item onSelect={() => onInspect('slot')}>Details: tempo, sides, bands…</Item>
           <Item onSelect={() => onInspect('progression')}>Progression and rotation…</Item>
-          {pointed.map(({ say, act }) => (
-            <Item key={say} keys={keysOf(act)} onSelect={() => onAct(act)}>
-              {say}
-            </Item>
-          ))}
+          {acts.map((act: Act & { name: ActName }) =>
+            act.inMenu === undefined ? null : (
+              <Item key={act.name} keys={keyOf(act)} onSelect={() => onAct(act.name)}>
+                {act.inMenu}
+              </Item>
+            ),
+          )}
         </DropdownMenu.Content>
       </DropdownMenu.Portal>
     </DropdownMenu.Root>
   )
-}
-
-const pointed: { say: string; act: SheetAct }[] = [
-  { say: 'Change the exercise', act: 'open' },
-  { say: 'One more line of sets', act: 'moreSets' },
-  { say: 'Copy below', act: 'copySlot' },
-  { say: 'Move up', act: 'up' },
-  { say: 'Move down', act: 'down' },
-  { say: 'Remove from superset', act: 'part' },
-  { say: 'Remove this exercise', act: 'clear' },
-]
-
-const keysOf = (act: SheetAct): string => {
-  const known = sheetKeys.find((one) => one.act === act)
-  return known?.keys[0]?.replace('Arrow', '').replace(/\+/g, ' + ') ?? ''
 }
 
 type ItemProps = { onSelect: () => void; keys?: string; children: string }

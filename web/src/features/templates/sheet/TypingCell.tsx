@@ -2,7 +2,7 @@ import { useLibrary } from '../../library/useLibrary.ts'
 import { useEffect, useRef } from 'react'
 import { liftName, type ExerciseId } from '@young-oak/core/library'
 import type { LineActs } from './lineActs.ts'
-import type { Typing } from './useSheet.ts'
+import type { Typing } from './typing.ts'
 
 type TypingProps = { name: string; width: string; typing: Typing; onAct: LineActs }
 

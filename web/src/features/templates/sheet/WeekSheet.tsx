@@ -8,6 +8,7 @@ import {
   useMemo,
   useRef,
   useState,
+  type RefObject,
 } from 'react'
 import type { Id } from '@young-oak/core/parsing'
 import { minutesOf } from '@young-oak/core/views'
@@ -21,6 +22,7 @@ import { CircuitDialog } from './CircuitDialog.tsx'
 import { PasteFaults } from './PasteFaults.tsx'
 import { columnsOf, keepColumns, lineAt, plannedAt, type Column } from './sheet.ts'
 import { SheetColumn } from './SheetColumn.tsx'
+import type { ActName } from './acts/index.ts'
 import type { LineActs } from './lineActs.ts'
 import { useSheet } from './useSheet.ts'
 
@@ -39,6 +41,8 @@ type Props = {
   onSelect: (selected: Selected) => void
   /** Opens the inspector on it. */
   onInspect: (selected: Selected) => void
+  /** Where the palette finds how to act on the cell under the keyboard. */
+  runnerRef: RefObject<((name: ActName) => void) | null>
 }
 
 /** The week's sessions side by side, edited in place by keyboard. */
@@ -53,6 +57,7 @@ export const WeekSheet = memo(function WeekSheet({
   track,
   onSelect,
   onInspect,
+  runnerRef,
 }: Props) {
   const library = useLibrary()
   const [columns, setColumns] = useState(() => columnsOf(library, draft, week, track))
@@ -99,23 +104,24 @@ export const WeekSheet = memo(function WeekSheet({
   const now = useRef(state)
   useLayoutEffect(() => {
     now.current = state
+    runnerRef.current = state.act
   })
   /** The same function through all renderings, so that lines that did not change are not drawn anew. */
   const onAct = useCallback<LineActs>((act) => {
-    const { setAt, see, leave, unmark } = now.current
-    if (act.do === 'focus') setAt(act.at, act.isMark)
+    const { goTo, see, leave, deselect } = now.current
+    if (act.do === 'focus') goTo(act.at, act.selects)
     else if (act.do === 'open') {
       leave()
-      unmark()
-      setAt(act.at)
-      requestAnimationFrame(() => now.current.openCell())
+      deselect()
+      goTo(act.at)
+      requestAnimationFrame(() => now.current.open())
     } else if (act.do === 'type') see(act.text)
     else if (act.do === 'leave') leave()
     else if (act.do === 'newExercise') setFresh(act.name)
-    else if (act.do === 'unmark') unmark()
+    else if (act.do === 'deselect') deselect()
     else {
-      unmark()
-      setAt(act.at)
+      deselect()
+      goTo(act.at)
       requestAnimationFrame(() => now.current.act(act.act))
     }
   }, [])

@@ -1,13 +1,13 @@
 import type { At } from './sheet.ts'
-import type { SheetAct } from './sheetKeys.ts'
+import type { ActName } from './acts/index.ts'
 
 /** What a line asks of the sheet. */
 export type LineAct =
-  | { do: 'focus'; at: At; isMark: boolean }
+  | { do: 'focus'; at: At; selects: boolean }
   | { do: 'open'; at: At }
-  | { do: 'act'; at: At; act: SheetAct }
+  | { do: 'act'; at: At; act: ActName }
   | { do: 'type'; text: string }
   | { do: 'leave' }
   | { do: 'newExercise'; name: string }
-  | { do: 'unmark' }
+  | { do: 'deselect' }
 export type LineActs = (act: LineAct) => void

@@ -64,8 +64,8 @@ describe('the columns of a week', () => {
       ['press', 0, 1],
       ['plank', 1, 2],
     ])
-    expect(a?.parts.map(({ name, lines }) => [name, lines.length])).toEqual([
-      // The empty line at the end of each part is where a new slot is typed.
+    expect(a?.sections.map(({ name, lines }) => [name, lines.length])).toEqual([
+      // The empty line at the end of each section is where a new slot is typed.
       ['Main', 2],
       ['After', 2],
     ])

@@ -28,7 +28,7 @@ export type Column = {
   inWeek: number
   session: Id
   name: string
-  parts: { name: string; minutes?: number; lines: Line[] }[]
+  sections: { name: string; minutes?: number; lines: Line[] }[]
   lines: Line[]
 }
 
@@ -37,7 +37,7 @@ export type SetsLine = {
   kind: 'sets'
   key: string
   session: Id
-  part: string
+  section: string
   slotId: Id
   letter: string
   slot: Slot
@@ -59,8 +59,8 @@ export type SetsLine = {
   rows: number
 }
 
-/** The empty line at the end of a part, where a new slot is typed. */
-export type NewLine = { kind: 'new'; key: string; session: Id; part: string; after: Id; phase: Id }
+/** The empty line at the end of a section, where a new slot is typed. */
+export type NewLine = { kind: 'new'; key: string; session: Id; section: string; after: Id; phase: Id }
 export type Line = SetsLine | NewLine
 
 /** The cells of a line from left to right; the last is the chosen member's load. */
@@ -78,20 +78,24 @@ export function columnsOf(library: Library, template: Template, week: number, tr
       const session = template.sessions[id]
       const ids = session ? inTurn(session, place) : []
       const letters = lettersOf(ids.map((slotId) => ({ id: slotId, slot: template.slots[slotId] ?? {} })))
-      const parts = (session?.sections ?? []).map((part) => {
-        const order = partInTurn(part, place)
+      const sections = (session?.sections ?? []).map((section) => {
+        const order = partInTurn(section, place)
         const lines = order.flatMap((slotId): Line[] =>
-          linesOf(library, template, place, part.name, slotId, letters[slotId] ?? '', track),
+          linesOf(library, template, place, section.name, slotId, letters[slotId] ?? '', track),
         )
         const last: NewLine = {
           kind: 'new',
-          key: `new/${part.name}`,
+          key: `new/${section.name}`,
           session: id,
-          part: part.name,
-          after: part.slots[part.slots.length - 1] ?? '',
+          section: section.name,
+          after: section.slots[section.slots.length - 1] ?? '',
           phase: phase.id,
         }
-        return { name: part.name, ...(part.minutes && { minutes: part.minutes }), lines: [...lines, last] }
+        return {
+          name: section.name,
+          ...(section.minutes && { minutes: section.minutes }),
+          lines: [...lines, last],
+        }
       })
       return {
         position,
@@ -101,8 +105,8 @@ export function columnsOf(library: Library, template: Template, week: number, tr
         inWeek,
         session: id,
         name: session?.name ?? id,
-        parts,
-        lines: parts.flatMap(({ lines }) => lines),
+        sections,
+        lines: sections.flatMap(({ lines }) => lines),
       }
     })
 }
@@ -111,7 +115,7 @@ function linesOf(
   library: Library,
   template: Template,
   place: Place,
-  part: string,
+  section: string,
   slotId: Id,
   letter: string,
   track: Id,
@@ -132,7 +136,7 @@ function linesOf(
     kind: 'sets',
     key: `${slotId}/${group.id}`,
     session,
-    part,
+    section,
     slotId,
     letter,
     slot,
@@ -182,19 +186,19 @@ export function keepColumns(was: Column[], now: Column[]): Column[] {
       const old = known.get(line.key)
       return old && isSameLine(old, line) ? old : line
     }
-    const parts = column.parts.map((part) => ({ ...part, lines: part.lines.map(keep) }))
-    const lines = parts.flatMap((part) => part.lines)
+    const sections = column.sections.map((section) => ({ ...section, lines: section.lines.map(keep) }))
+    const lines = sections.flatMap((section) => section.lines)
     const isSame =
       lines.length === before.lines.length &&
       lines.every((line, i) => line === before.lines[i]) &&
       JSON.stringify(headOf(column)) === JSON.stringify(headOf(before))
-    return isSame ? before : { ...column, parts, lines }
+    return isSame ? before : { ...column, sections, lines }
   })
 }
 
-const headOf = ({ lines: _, parts, ...head }: Column) => [
+const headOf = ({ lines: _, sections, ...head }: Column) => [
   head,
-  parts.map(({ name, minutes, lines }) => [name, minutes, lines.length]),
+  sections.map(({ name, minutes, lines }) => [name, minutes, lines.length]),
 ]
 
 function isSameLine(a: Line, b: Line): boolean {
@@ -206,7 +210,7 @@ function isSameLine(a: Line, b: Line): boolean {
     a.row === b.row &&
     a.phase === b.phase &&
     a.session === b.session &&
-    a.part === b.part &&
+    a.section === b.section &&
     a.rules === b.rules &&
     a.marks.join() === b.marks.join() &&
     a.byRule.join() === b.byRule.join() &&

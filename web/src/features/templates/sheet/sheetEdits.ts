@@ -49,8 +49,8 @@ export function typeInto(
   if (!line) return { fault: 'There is no line here.' }
   if (line.kind === 'new') {
     if (!text.trim()) return { command: null, understood: '' }
-    const { session, part, after } = line
-    return typeNewSlot(library, draft, { session, section: part, after }, text, mint, pick)
+    const { session, section, after } = line
+    return typeNewSlot(library, draft, { session, section: section, after }, text, mint, pick)
   }
   const field = sheetFields[at.field]
   if (field === 'exercise') {
@@ -205,11 +205,11 @@ export function pasteAt(
   const line = lineAt(columns, at)
   if (!line) return { command: null, lines: 0, faults: [] }
   if (line.kind === 'new' || at.field === 0) {
-    const { session, part } = line
+    const { session, section } = line
     return pasteSlots(
       library,
       draft,
-      { session, section: part, after: line.kind === 'new' ? line.after : line.slotId },
+      { session, section: section, after: line.kind === 'new' ? line.after : line.slotId },
       rows,
       mint,
     )
