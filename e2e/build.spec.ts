@@ -86,14 +86,14 @@ test('twelve weeks with three tracks are built from an empty page by the keyboar
     for (const line of lines) {
       await type(line)
       await press('Enter')
-      await expect(page.getByRole('textbox', { name: /New line/ })).toBeHidden()
+      await expect(page.getByRole('combobox', { name: /New line/ })).toBeHidden()
     }
     if (i < sessions.length - 1) {
       await press('ArrowRight')
       await expect.poll(() => focused(page)).toBe('Add an exercise')
     }
   }
-  await expect(page.getByRole('button', { name: 'Exercise: Lateral raise' })).toBeVisible()
+  await expect(page.getByRole('gridcell', { name: 'Exercise: Lateral raise' })).toBeVisible()
 
   // The last two lines of the third session become a superset.
   await press('ArrowUp', 'Shift+ArrowUp', 'Alt+j')
@@ -109,7 +109,7 @@ test('twelve weeks with three tracks are built from an empty page by the keyboar
     await press('PageDown', 'PageDown', 'PageDown', 'PageDown')
     await type(load)
     await press('Shift+Enter')
-    await expect(page.getByRole('button', { name: `Load of Back squat: ${load}` })).toBeVisible()
+    await expect(page.getByRole('gridcell', { name: `Load of Back squat: ${load}` })).toBeVisible()
   }
 
   // Three phases of the twelve weeks, and a deload at the end of each, on the strip.

@@ -1,6 +1,6 @@
 import AxeBuilder from '@axe-core/playwright'
 import { expect, test, type Page } from './site.ts'
-import { enter, inspect, phone } from './people.ts'
+import { enter, inspect, phone, pickExercise } from './people.ts'
 
 /** Signs in as somebody whom the page does not offer. */
 async function enterAs(page: Page, name: string): Promise<void> {
@@ -110,7 +110,7 @@ test('plates make the loads: a place is equipped, a session is trained elsewhere
   page,
 }) => {
   await enterAs(page, 'ona')
-  const first = page.getByRole('button', { name: /^Why / }).first()
+  const first = page.getByRole('button', { name: /: how it was worked out$/ }).first()
   await expect(first).toBeVisible()
   const home = await first.textContent()
   await page.getByLabel('Location').selectOption({ label: 'A hotel on the road' })
@@ -170,21 +170,22 @@ test('a writer sets how loads are made, says more of a line, and sees minutes fo
   await expect.poll(minutes).toBeGreaterThan(light)
   await inspect(page, 'Template')
   const loads = page.getByRole('region', { name: 'Loads', exact: true })
-  await loads.getByRole('button', { name: 'Change' }).click()
+  await loads.getByRole('button', { name: 'Change load settings' }).click()
   await page.getByLabel('Training max, % of the 1RM').fill('')
   await page.getByRole('button', { name: 'Save loads' }).click()
-  await expect(page.getByText('Loads of this template are percents of it.')).toBeVisible()
+  await expect(page.getByText('Loads of this template are percentages of it.')).toBeVisible()
   await page.getByLabel('Training max, % of the 1RM').fill('90')
   await page.getByLabel('Percentages for reps by').selectOption('epley')
   await page.getByLabel('Warm-up before a lift').selectOption('two')
   await page.getByRole('button', { name: 'Tie a lift' }).click()
   await page.getByRole('button', { name: 'Save loads' }).click()
-  await expect(page.getByText('Each needs two lifts and a percent above 0, at most 150.')).toBeVisible()
-  await page.getByLabel('Lift 1', { exact: true }).selectOption('frontSquat')
-  await page.getByLabel('Of lift 1', { exact: true }).selectOption('backSquat')
+  await expect(page.getByText('Each needs two lifts and a percentage above 0, at most 150.')).toBeVisible()
+  await pickExercise(page, 'Lift 1', 'Front squat')
+  await pickExercise(page, 'Of lift 1', 'Back squat')
   await page.getByRole('button', { name: 'Save loads' }).click()
-  await expect(loads).toContainText('Epley, inverted; training max 90% of the 1RM')
-  await expect(loads).toContainText('Two lighter sets before the first work set.')
+  await expect(loads).toContainText('Percentages for reps by the Epley, inverted')
+  await expect(loads).toContainText('Training max 90% of the 1RM')
+  await expect(loads).toContainText('Two lighter sets before the first work set')
   await expect(loads).toContainText('Front squat at 85% of the back squat max until it has one')
   await page.getByRole('button', { name: 'More for Romanian deadlift' }).click()
   await page.getByRole('menuitem', { name: /^Details/ }).click()
@@ -199,7 +200,7 @@ test('a writer sets how loads are made, says more of a line, and sees minutes fo
   await page.getByRole('button', { name: 'Undo' }).click()
   await expect(page.getByText('tempo 31X0')).toBeHidden()
   await inspect(page, 'Template')
-  await expect(loads).toContainText('training max 95% of the 1RM')
+  await expect(loads).toContainText('Training max 95% of the 1RM')
   await expect(page.getByText('Saved', { exact: true })).toBeVisible()
 })
 

@@ -10,10 +10,10 @@ test('from a cell in a template to a logged set, and back', async ({ browser }) 
 
   await desk.getByLabel('Loads of').selectOption({ label: 'Nell Saltby' })
   const first = desk.getByRole('region', { name: 'Slipway day, day 1' })
-  await expect(first.getByRole('button', { name: 'Why 60 kg' })).toBeVisible()
+  await expect(first.getByRole('gridcell', { name: /60 kg: how/ })).toBeVisible()
   // Nell gave a bench press of 5 reps: 75% of its estimate stands beside the line, and moves with the percent.
-  const percent = first.getByRole('button', { name: 'Load of Bench press: 75%' })
-  const loads = first.getByRole('button', { name: /^Why / })
+  const percent = first.getByRole('gridcell', { name: 'Load of Bench press: 75%' })
+  const loads = first.getByRole('gridcell', { name: /: how it was worked out$/ })
   const before = await loads.nth(1).textContent()
   await percent.focus()
   await desk.keyboard.type('85')
@@ -22,7 +22,7 @@ test('from a cell in a template to a logged set, and back', async ({ browser }) 
   await expect(loads.nth(1)).toHaveText(before ?? '')
   await desk.keyboard.type('85')
   await desk.keyboard.press('Enter')
-  await expect(first.getByRole('button', { name: 'Load of Bench press: 85%' })).toBeVisible()
+  await expect(first.getByRole('gridcell', { name: 'Load of Bench press: 85%' })).toBeVisible()
   await expect(loads.nth(1)).not.toHaveText(before ?? '')
   await expect(desk.getByText('Saved', { exact: true })).toBeVisible()
 
@@ -72,7 +72,7 @@ test('from a cell in a template to a logged set, and back', async ({ browser }) 
   await desk.getByLabel('Loads of').selectOption({ label: 'Nell Saltby' })
   await expect(desk.getByText('on this program')).toBeVisible()
   await expect(
-    desk.getByRole('region', { name: 'Slipway day, day 2' }).getByRole('button', { name: 'Why 62.5 kg' }),
+    desk.getByRole('region', { name: 'Slipway day, day 2' }).getByRole('gridcell', { name: /62\.5 kg: how/ }),
   ).toBeVisible()
   await Promise.all([desk.close(), hand.close()])
 })

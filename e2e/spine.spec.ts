@@ -50,7 +50,7 @@ test('a track is told line by line, tried on a member, and published to one, who
   await desk.getByLabel('Loads of').selectOption({ label: 'Hal Tideman' })
   const load = desk
     .getByRole('region', { name: 'Bench day, day 1' })
-    .getByRole('button', { name: /^Why / })
+    .getByRole('gridcell', { name: /: how it was worked out$/ })
     .first()
   const plain = Number.parseFloat((await load.textContent()) ?? '')
   await desk.getByRole('combobox', { name: /^Track/ }).selectOption({ label: 'Lighter' })
@@ -73,7 +73,10 @@ test('a track is told line by line, tried on a member, and published to one, who
   const program = hand.locator('section').filter({ hasText: 'Tracks to try' }).first()
   await expect(program.getByText('Tracks to try, Lighter')).toBeVisible()
   await expect(program.getByText(/left out today \(track Lighter: left out\)/)).toBeVisible()
-  await program.getByRole('button', { name: /^Why / }).first().click()
+  await program
+    .getByRole('button', { name: /: how it was worked out$/ })
+    .first()
+    .click()
   await expect(hand.getByText('Track Lighter: load −10%')).toBeVisible()
   await hand.keyboard.press('Escape')
 
@@ -98,7 +101,7 @@ test('what a new version changes is listed before it is published', async ({ pag
   await page.getByRole('button', { name: 'Publish…' }).click()
   await page.getByRole('dialog').getByLabel('From', { exact: true }).fill('2026-01-05')
   await publish(/Version 1 is published to 1 member/)
-  await page.getByRole('button', { name: 'Load of Bench press: 80%' }).focus()
+  await page.getByRole('gridcell', { name: 'Load of Bench press: 80%' }).focus()
   await page.keyboard.type('82.5')
   await page.keyboard.press('Shift+Enter')
   await expect(page.getByText('Saved', { exact: true })).toBeVisible()

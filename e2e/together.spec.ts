@@ -4,7 +4,7 @@ import { enter, importTemplate, templateFile } from './people.ts'
 const bench = (page: Page, what: string) =>
   page
     .getByRole('region', { name: 'Slipway day, day 1' })
-    .getByRole('button', { name: new RegExp(`^${what} of Bench press`) })
+    .getByRole('gridcell', { name: new RegExp(`^${what} of Bench press`) })
 const set = async (page: Page, what: string, to: string) => {
   await bench(page, what).focus()
   await page.keyboard.type(to)

@@ -32,22 +32,31 @@ async function takeWriter(browser: Browser): Promise<void> {
   await page.getByRole('link', { name: 'Estuary waves' }).click()
   await page.getByLabel('Loads of').selectOption({ label: 'Rafe Otterby' })
   await page.getByRole('button', { name: /^Week 7,/ }).click()
-  await page.getByRole('button', { name: /^Why / }).nth(3).waitFor()
   await page
-    .getByRole('button', { name: /^Load of Back squat/ })
+    .getByRole('gridcell', { name: /: how it was worked out$/ })
+    .nth(3)
+    .waitFor()
+  await page
+    .getByRole('gridcell', { name: /^Load of Back squat/ })
     .first()
     .focus()
   await page.getByRole('region', { name: 'Exercise Back squat' }).waitFor()
   await shoot(page, 'workbench')
   await page.getByRole('button', { name: /^Week 8,/ }).click()
-  await page.getByRole('button', { name: /^Why / }).first().click()
+  await page
+    .getByRole('gridcell', { name: /: how it was worked out$/ })
+    .first()
+    .click()
   await shoot(page, 'why')
   await page.keyboard.press('Escape')
   await page.getByRole('link', { name: 'Templates' }).click()
   await page.getByRole('link', { name: 'Regatta ladder' }).click()
   await page.getByLabel('Loads of').selectOption({ label: 'Silas Coble' })
   await page.getByRole('button', { name: /^Week 6,/ }).click()
-  await page.getByRole('button', { name: /^Why / }).nth(3).waitFor()
+  await page
+    .getByRole('gridcell', { name: /: how it was worked out$/ })
+    .nth(3)
+    .waitFor()
   await page.getByRole('tab', { name: 'Tracks' }).click()
   await page.getByRole('combobox', { name: /^Track/ }).selectOption({ index: 1 })
   await shoot(page, 'tracks')
@@ -104,10 +113,10 @@ const pasted = [
 /** Publishing with two cells changed, which are given back afterwards. */
 async function publishing(page: Page): Promise<void> {
   await page.getByRole('button', { name: /^Week 10,/ }).click()
-  await page.getByRole('button', { name: /^Load of Back squat: 90%/ }).focus()
+  await page.getByRole('gridcell', { name: /^Load of Back squat: 90%/ }).focus()
   await page.keyboard.type('88')
   await page.keyboard.press('Enter')
-  await page.getByRole('button', { name: /^Rest of Deadlift: 4:00/ }).focus()
+  await page.getByRole('gridcell', { name: /^Rest of Deadlift: 4:00/ }).focus()
   await page.keyboard.type('5 min')
   await page.keyboard.press('Shift+Enter')
   await page.getByText('Saved', { exact: true }).waitFor()
@@ -164,7 +173,10 @@ async function takeMember(browser: Browser): Promise<void> {
   await shoot(seeker, 'find-phone')
   const racer = await enter(browser, 'Tamsin', phone)
   await racer.getByRole('button', { name: /^Start / }).waitFor()
-  await racer.getByRole('button', { name: /^Why / }).first().click()
+  await racer
+    .getByRole('button', { name: /: how it was worked out$/ })
+    .first()
+    .click()
   await shoot(racer, 'countdown-phone')
 }
 

@@ -67,7 +67,10 @@ export async function benchEditing(base: string, email: string, password: string
 async function open(page: Page, id: string): Promise<void> {
   await page.goto(`/templates/${id}`)
   await page.getByLabel('Loads of').selectOption({ label: 'a strong lifter, made up' })
-  await page.getByRole('button', { name: /^Why / }).first().waitFor()
+  await page
+    .getByRole('button', { name: /: how it was worked out$/ })
+    .first()
+    .waitFor()
 }
 
 /** Types a percent into cells one after the other, as a writer does, and waits each time for the load to follow. */

@@ -1,8 +1,10 @@
+import { useTitle } from './useTitle.ts'
 import { Link } from 'react-router'
 import { Button } from '../ui/Button.tsx'
 
 /** What stands where a page failed: never a blank one. */
 export function PageError() {
+  useTitle('This page did not work')
   return (
     <main className="mx-auto max-w-lg p-8">
       <h1 className="text-2xl">This page did not work</h1>

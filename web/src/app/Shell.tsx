@@ -1,9 +1,10 @@
 import { LogOut, Moon, Sun } from 'lucide-react'
-import { useState } from 'react'
-import { NavLink, Navigate, Outlet, useNavigate } from 'react-router'
+import { useEffect, useRef, useState } from 'react'
+import { NavLink, Navigate, Outlet, useLocation, useNavigate } from 'react-router'
 import type { SeatView } from '@young-oak/api/accounts'
 import { clearOutbox } from '../offline/outboxSlice.ts'
 import { useOutbox } from '../offline/useOutbox.ts'
+import { Announcer } from '../ui/Announcer.tsx'
 import { Button } from '../ui/Button.tsx'
 import { IconButton } from '../ui/IconButton.tsx'
 import { api, sayError } from './api.ts'
@@ -53,6 +54,7 @@ export function Home() {
 function Frame({ seat, seats }: { seat: SeatView; seats: SeatView[] }) {
   return (
     <div className="flex min-h-dvh flex-col">
+      <SkipLink />
       <header className="flex flex-wrap items-center gap-x-1 gap-y-1 border-b border-line px-3 py-1 sm:gap-x-6 sm:px-4 sm:py-2">
         <NavLink to="/" className="hidden font-serif text-lg font-semibold text-ink sm:inline">
           Young Oak
@@ -80,6 +82,40 @@ function Frame({ seat, seats }: { seat: SeatView; seats: SeatView[] }) {
           <SignOutButton />
         </div>
       </header>
+      <Content />
+      <Announcer />
+    </div>
+  )
+}
+
+const contentId = 'content'
+const goToContent = () => document.getElementById(contentId)?.focus()
+
+/** The first thing that the keyboard comes to: past the pages, to what is on this one. */
+const SkipLink = () => (
+  <a
+    href={`#${contentId}`}
+    onClick={(event) => {
+      event.preventDefault()
+      goToContent()
+    }}
+    className="sr-only rounded bg-leaf px-4 py-2 text-leaf-ink focus:not-sr-only focus:absolute focus:top-1 focus:left-1 focus:z-50"
+  >
+    Skip to content
+  </a>
+)
+
+/** The page itself; the keyboard is at its beginning whenever another one opens. */
+function Content() {
+  const { pathname } = useLocation()
+  const before = useRef(pathname)
+  useEffect(() => {
+    if (before.current === pathname) return
+    before.current = pathname
+    goToContent()
+  }, [pathname])
+  return (
+    <div id={contentId} tabIndex={-1} className="flex grow flex-col outline-none">
       <Outlet />
     </div>
   )

@@ -35,7 +35,7 @@ export function TabRow<T extends string>({
     <div
       role="tablist"
       aria-label={label}
-      className={`flex flex-wrap gap-x-1 border-b border-line ${className}`}
+      className={`flex flex-wrap gap-x-2 border-b border-line ${className}`}
     >
       {tabs.map((tab) => (
         <button
@@ -48,7 +48,7 @@ export function TabRow<T extends string>({
           tabIndex={tab === chosen ? 0 : -1}
           onClick={() => onChoose(tab)}
           onKeyDown={(event) => press(event, tab)}
-          className={`-mb-px min-h-9 border-b-2 px-1.5 ${tab === chosen ? 'border-leaf font-semibold' : 'border-transparent text-bark hover:text-ink'}`}
+          className={`-mb-px min-h-9 border-b-2 px-0.5 ${tab === chosen ? 'border-leaf font-semibold' : 'border-transparent text-bark hover:text-ink'}`}
         >
           {titles[tab]}
         </button>

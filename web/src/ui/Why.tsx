@@ -1,17 +1,24 @@
 import { Popover } from 'radix-ui'
-import type { ComponentProps } from 'react'
+import { useId, type ComponentProps } from 'react'
 import type { WhyStep } from '@young-oak/core/words'
 import { explain } from '@young-oak/core/explain'
 
-type Props = ComponentProps<'button'> & { title: string; steps: WhyStep[] }
+type Props = ComponentProps<'button'> & {
+  /** The load that is explained. */
+  title: string
+  steps: WhyStep[]
+  /** What is read out in its place, where more is shown than the load: "3 × 5 @ 110 kg". */
+  says?: string
+}
 
 /** A load that says why: its ladder from the max to the plates, on a click or a key. */
-export function Why({ title, steps, children, className = '', ...trigger }: Props) {
+export function Why({ title, steps, says = title, children, className = '', ...trigger }: Props) {
+  const id = useId()
   if (!steps.length) return <span className={className}>{children}</span>
   return (
     <Popover.Root>
       <Popover.Trigger
-        aria-label={`Why ${title}`}
+        aria-label={`${says}: how it was worked out`}
         className={`rounded underline decoration-edge decoration-dotted underline-offset-4 hover:decoration-leaf ${className}`}
         {...trigger}
       >
@@ -19,11 +26,14 @@ export function Why({ title, steps, children, className = '', ...trigger }: Prop
       </Popover.Trigger>
       <Popover.Portal>
         <Popover.Content
+          aria-labelledby={id}
           sideOffset={6}
           collisionPadding={12}
           className="z-50 w-[min(24rem,92vw)] rounded-lg border border-edge bg-sheet p-4 text-ink"
         >
-          <p className="font-serif font-semibold">Why {title}</p>
+          <p id={id} className="font-serif font-semibold">
+            How {title} was worked out
+          </p>
           <ol className="mt-2 border-l-2 border-leaf">
             {steps.map((step, i) => (
               <li

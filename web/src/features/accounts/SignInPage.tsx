@@ -1,3 +1,4 @@
+import { useTitle } from '../../app/useTitle.ts'
 import { yupResolver } from '@hookform/resolvers/yup'
 import { useState } from 'react'
 import { useForm } from 'react-hook-form'
@@ -9,6 +10,7 @@ import { Button } from '../../ui/Button.tsx'
 import { Field } from '../../ui/Field.tsx'
 
 export default function SignInPage() {
+  useTitle('Sign in')
   const [isAway, setAway] = useState(false)
   // What could not be read is asked for until it is there: this page is where somebody waits for the server.
   const { data, error: away } = api.useSessionQuery(undefined, { pollingInterval: isAway ? 3000 : 0 })

@@ -1,3 +1,4 @@
+import { useTitle } from '../../app/useTitle.ts'
 import { useState } from 'react'
 import {
   defaultFormula,
@@ -30,6 +31,7 @@ import { readSet } from './readSet.ts'
 
 /** A set in, a max and the loads for 1 to 12 reps out: for anybody, kept nowhere. */
 export default function CalculatorPage() {
+  useTitle('Load calculator')
   const [typed, setTyped] = useState<TypedSet>({ load: '', reps: '5', reserve: '0', unit: 'kg' })
   const [formula, setFormula] = useState<FormulaKind>(defaultFormula)
   const [table, setTable] = useState<RepTable>('handbook')

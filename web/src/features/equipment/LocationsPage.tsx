@@ -1,3 +1,4 @@
+import { useTitle } from '../../app/useTitle.ts'
 import { useState } from 'react'
 import { toast } from 'sonner'
 import type { LocationView } from '@young-oak/api/equipment'
@@ -11,6 +12,7 @@ import { sayHas } from './sayHas.ts'
 
 /** The gym's places, and what each has: loads of everybody who trains there are made of it. */
 export default function LocationsPage() {
+  useTitle('Locations and equipment')
   const { data, error, isLoading, refetch } = api.useLocationsQuery(today())
   const [name, setName] = useState('')
   const [fault, setFault] = useState<string>()

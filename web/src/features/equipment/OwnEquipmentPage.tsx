@@ -1,3 +1,4 @@
+import { useTitle } from '../../app/useTitle.ts'
 import { toast } from 'sonner'
 import { ownLocation } from '@young-oak/api/equipment'
 import type { Unit } from '@young-oak/core/units'
@@ -11,6 +12,7 @@ import { sayHas } from './sayHas.ts'
 
 /** Where a member trains, in which unit, and what they have of their own. */
 export default function OwnEquipmentPage() {
+  useTitle('Equipment')
   const { data, error, isLoading, refetch } = api.useOwnEquipmentQuery(today())
   const [choose, { isLoading: isChoosing }] = api.useChooseSettingMutation()
   const [equip, { isLoading: isSaving, error: fault }] = api.useEquipOwnMutation()

@@ -14,7 +14,7 @@ import {
 import { specialBars } from '@young-oak/core/units'
 import { Field, SelectField } from '../../ui/Field.tsx'
 import { usualReads, type ExerciseDraft, type ExerciseField } from './exerciseDraft.ts'
-import { ExerciseOptions } from './ExerciseOptions.tsx'
+import { ExercisePicker } from './ExercisePicker.tsx'
 import { useLibrary } from './useLibrary.ts'
 
 /** The form that the fields are in, with what is wrong with a field in words. */
@@ -156,22 +156,21 @@ export function Suits() {
 /** How it is done, and the lift that it is a variation of. */
 export function Notes({ own }: { own?: OwnId }) {
   const library = useLibrary()
-  const { register, faultOf } = useExerciseForm()
+  const { register, setValue, faultOf } = useExerciseForm()
   const parent = useWatch<ExerciseDraft, 'parent'>({ name: 'parent' })
   return (
     <div className="grid gap-4 sm:grid-cols-2">
       <Field label="Cue" error={faultOf('cue')} {...register('cue')} />
       <Field label="Caution (optional)" error={faultOf('caution')} {...register('caution')} />
-      <SelectField
+      <ExercisePicker
         label="Variation of"
         hint="Templates can use its max until the exercise has its own."
-        {...register('parent')}
-      >
-        <ExerciseOptions
-          title="no other lift"
-          fits={(exercise) => takesMax(library, { exercise }) && exercise !== own}
-        />
-      </SelectField>
+        placeholder="no other lift"
+        isOptional
+        value={parent}
+        fits={(exercise) => takesMax(library, { exercise }) && exercise !== own}
+        onChoose={(to) => setValue('parent', to)}
+      />
       {parent && (
         <Field
           label="First max, % of the parent’s"
@@ -192,15 +191,15 @@ export function Substitutes({ own }: { own?: OwnId }) {
   const change = (to: string[]) => setValue('substitutes', to)
   return (
     <div className="grid gap-2">
-      <SelectField
+      <ExercisePicker
         label="Substitutes"
         hint="Exercises that can replace it: another tool, or easier on a joint."
+        placeholder="add a substitute"
         value=""
         error={faultOf('substitutes')}
-        onChange={(event) => event.target.value && change([...chosen, event.target.value])}
-      >
-        <ExerciseOptions title="add a substitute" fits={(id) => id !== own && !chosen.includes(id)} />
-      </SelectField>
+        fits={(id) => id !== own && !chosen.includes(id)}
+        onChoose={(id) => id && change([...chosen, id])}
+      />
       <ul className="flex flex-wrap gap-2">
         {chosen.map((id) => (
           <li key={id} className="flex items-center rounded border border-edge pl-2 text-sm">

@@ -1,3 +1,4 @@
+import { useTitle } from '../../app/useTitle.ts'
 import { useLibrary } from './useLibrary.ts'
 import { useDeferredValue, useState } from 'react'
 import {
@@ -21,6 +22,7 @@ import { Entry } from './Entry.tsx'
 
 /** Every exercise that templates may use: found by any word, a muscle or a pattern, each with what is said of it. */
 export default function LibraryPage() {
+  useTitle('Exercises')
   const library = useLibrary()
   const [typed, setTyped] = useState('')
   const [pattern, setPattern] = useState('')

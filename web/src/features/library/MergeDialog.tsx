@@ -11,9 +11,8 @@ import {
 } from '@young-oak/core/library'
 import { api, sayError } from '../../app/api.ts'
 import { Button } from '../../ui/Button.tsx'
-import { SelectField } from '../../ui/Field.tsx'
 import { Modal } from '../../ui/Modal.tsx'
-import { ExerciseOptions } from './ExerciseOptions.tsx'
+import { ExercisePicker } from './ExercisePicker.tsx'
 
 type Props = { id: OwnId; exercise: OwnExercise; onClose: () => void }
 
@@ -35,25 +34,25 @@ export function MergeDialog({ id, exercise, onClose }: Props) {
   return (
     <Modal
       title={`Merge ${exercise.name}`}
-      about="Templates, maxes and everything that was logged under it are read as the other exercise from now on. What members were shown stays as it was. It can be taken back."
+      about="Templates, maxes and everything that was logged under it are read as the other exercise from now on. Past sessions stay as they were shown. The merge can be undone."
       isOpen
       onClose={onClose}
     >
-      <SelectField
+      <ExercisePicker
         label="Merge into"
         hint="Only exercises whose load means the same are listed."
+        placeholder="choose an exercise"
         value={into}
         error={error && sayError(error)}
-        onChange={(event) => setInto(event.target.value)}
-      >
-        <ExerciseOptions title="choose an exercise" fits={fits} />
-      </SelectField>
+        fits={fits}
+        onChoose={setInto}
+      />
       <div className="mt-4 flex justify-end gap-2">
-        <Button look="quiet" onClick={onClose}>
+        <Button look="plain" onClick={onClose}>
           Cancel
         </Button>
         <Button disabled={!into || isLoading} onClick={() => void save()}>
-          Merge
+          Merge exercises
         </Button>
       </div>
     </Modal>

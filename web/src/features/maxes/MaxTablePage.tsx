@@ -1,27 +1,29 @@
+import { useTitle } from '../../app/useTitle.ts'
 import { useLibrary } from '../library/useLibrary.ts'
 import { useMemo, useState } from 'react'
 import { Link } from 'react-router'
 import type { MaxTableLine } from '@young-oak/api/maxes'
 import { compareLifts, liftKey, maxName, type Lift, type Library } from '@young-oak/core/library'
-import { formatDay, formatLoad } from '@young-oak/core/units'
+import { formatDay, formatLoad, inUnit } from '@young-oak/core/units'
 import { api, sayError } from '../../app/api.ts'
 import { today } from '../../app/today.ts'
 import { Button } from '../../ui/Button.tsx'
+import { DataTable, type DataColumn } from '../../ui/DataTable.tsx'
 import { Toasts } from '../../ui/Toasts.tsx'
 import { BringIn } from './BringIn.tsx'
 import { saveSheet } from './saveSheet.ts'
 
-/** Members that are shown before more are asked for. */
-const atOnce = 200
-
 /** The maxes in force of all of a writer's members, side by side; in and out as a sheet. */
 export default function MaxTablePage() {
+  useTitle('Maxes of your members')
   const library = useLibrary()
   const { data, error, isLoading, refetch } = api.useMaxTableQuery(today())
   const [isBringing, setBringing] = useState(false)
   const [wanted, setWanted] = useState('')
-  const [shown, setShown] = useState(atOnce)
-  const lifts = useMemo(() => liftsOf(library, data), [library, data])
+  const columns = useMemo(
+    () => [memberColumn, ...liftsOf(library, data).map((lift) => columnOf(library, lift))],
+    [library, data],
+  )
   if (isLoading) return <p className="p-6 text-bark">Loading…</p>
   if (!data) {
     return (
@@ -31,8 +33,7 @@ export default function MaxTablePage() {
       </main>
     )
   }
-  const found = data.filter(({ name }) => name.toLowerCase().includes(wanted.trim().toLowerCase()))
-  const members = found.slice(0, shown)
+  const members = data.filter(({ name }) => name.toLowerCase().includes(wanted.trim().toLowerCase()))
   return (
     <main className="mx-auto w-full max-w-7xl px-4 py-6">
       <header className="flex flex-wrap items-end gap-3">
@@ -60,40 +61,7 @@ export default function MaxTablePage() {
       )}
       {data.length > 0 && members.length === 0 && <p className="mt-6">No member has that name.</p>}
       {members.length > 0 && (
-        <div
-          className="mt-4 max-h-[75dvh] overflow-auto border-y border-line"
-          tabIndex={0}
-          role="region"
-          aria-label="Maxes"
-        >
-          <table className="w-full border-separate border-spacing-0">
-            <thead>
-              <tr className="text-sm text-bark">
-                <th className="sticky top-0 left-0 z-20 border-b border-line bg-paper py-2 pr-4 text-left font-medium">
-                  Member
-                </th>
-                {lifts.map((lift) => (
-                  <th
-                    key={liftKey(lift)}
-                    className="sticky top-0 z-10 border-b border-line bg-paper px-3 py-2 text-right align-bottom font-medium"
-                  >
-                    {maxName(library, lift)}
-                  </th>
-                ))}
-              </tr>
-            </thead>
-            <tbody>
-              {members.map((member) => (
-                <MemberRow key={member.id} member={member} lifts={lifts} />
-              ))}
-            </tbody>
-          </table>
-        </div>
-      )}
-      {found.length > members.length && (
-        <Button look="quiet" className="mt-2" onClick={() => setShown(shown + atOnce)}>
-          Show {Math.min(atOnce, found.length - members.length)} more of {found.length}
-        </Button>
+        <DataTable label="Maxes" rows={members} columns={columns} keyOf={keyOf} isLong />
       )}
       <BringIn isOpen={isBringing} onClose={() => setBringing(false)} table={data} />
       <Toasts />
@@ -101,40 +69,48 @@ export default function MaxTablePage() {
   )
 }
 
-type RowProps = { member: MaxTableLine; lifts: Lift[] }
+const keyOf = ({ id }: MaxTableLine): string => id
 
-function MemberRow({ member: { id, name, maxes }, lifts }: RowProps) {
+const memberColumn: DataColumn<MaxTableLine> = {
+  id: 'member',
+  title: 'Member',
+  sortBy: ({ name }) => name,
+  cell: ({ id, name }) => (
+    <Link
+      to={`/members/${id}/maxes`}
+      className="font-medium whitespace-nowrap underline decoration-edge underline-offset-4"
+    >
+      {name}
+    </Link>
+  ),
+}
+
+/** The members' maxes of a lift; sorted in kilograms, shown in each one's unit. */
+const columnOf = (library: Library, lift: Lift): DataColumn<MaxTableLine> => {
+  const maxOf = ({ maxes }: MaxTableLine) => maxes.find((one) => liftKey(one) === liftKey(lift))
+  return {
+    id: liftKey(lift),
+    title: maxName(library, lift),
+    isNumber: true,
+    sortBy: (line) => {
+      const max = maxOf(line)
+      return max ? inUnit(max.load, 'kg').value : -1
+    },
+    cell: (line) => <Max max={maxOf(line)} />,
+  }
+}
+
+function Max({ max }: { max: MaxTableLine['maxes'][number] | undefined }) {
+  if (!max) return <span className="text-bark">none</span>
   return (
-    <tr>
-      <th className="sticky left-0 border-b border-line bg-paper py-1.5 pr-4 text-left font-medium whitespace-nowrap">
-        <Link to={`/members/${id}/maxes`} className="underline decoration-edge underline-offset-4">
-          {name}
-        </Link>
-      </th>
-      {lifts.map((lift) => {
-        const max = maxes.find((one) => liftKey(one) === liftKey(lift))
-        return (
-          <td
-            key={liftKey(lift)}
-            className="border-b border-line px-3 py-1.5 text-right font-serif font-semibold whitespace-nowrap"
-            title={max && `Of ${formatDay(max.date)}`}
-          >
-            {max ? (
-              <>
-                {max.staleWeeks !== undefined && (
-                  <span className="mr-1 rounded bg-acorn-wash px-1 font-sans text-xs font-normal text-acorn">
-                    {max.staleWeeks} weeks
-                  </span>
-                )}
-                {formatLoad(max.load)}
-              </>
-            ) : (
-              <span className="font-sans font-normal text-bark">none</span>
-            )}
-          </td>
-        )
-      })}
-    </tr>
+    <span className="font-serif font-semibold whitespace-nowrap" title={`Of ${formatDay(max.date)}`}>
+      {max.staleWeeks !== undefined && (
+        <span className="mr-1 rounded bg-acorn-wash px-1 font-sans text-xs font-normal text-acorn">
+          {max.staleWeeks} weeks
+        </span>
+      )}
+      {formatLoad(max.load)}
+    </span>
   )
 }
 

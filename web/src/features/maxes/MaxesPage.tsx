@@ -1,3 +1,4 @@
+import { useTitle } from '../../app/useTitle.ts'
 import { Link, useParams, useSearchParams } from 'react-router'
 import { api, sayError } from '../../app/api.ts'
 import { today } from '../../app/today.ts'
@@ -14,6 +15,8 @@ export default function MaxesPage() {
   const { data, error, isLoading, refetch } = api.useMaxesQuery({ day: today(), member })
   const { data: members } = api.useMembersQuery(undefined, { skip: member === undefined })
   const [search] = useSearchParams()
+  const name = members?.find(({ id }) => id === member)?.name
+  useTitle(name ? `Maxes of ${name}` : 'Maxes')
   if (isLoading) return <p className="p-6 text-bark">Loading…</p>
   if (!data) {
     return (
@@ -25,7 +28,6 @@ export default function MaxesPage() {
     )
   }
   const wanted = search.get('lift') ?? data.needed[0]?.exercise ?? ''
-  const name = members?.find(({ id }) => id === member)?.name
   return (
     <main className="mx-auto grid w-full max-w-5xl gap-10 px-4 py-6 md:grid-cols-2">
       <section>

@@ -1,10 +1,14 @@
+import { useTitle } from '../../app/useTitle.ts'
 import { Link } from 'react-router'
+import type { MemberLine } from '@young-oak/api/members'
 import { formatDay } from '@young-oak/core/units'
 import { api, sayError } from '../../app/api.ts'
 import { Button } from '../../ui/Button.tsx'
+import { DataTable, type DataColumn } from '../../ui/DataTable.tsx'
 
 /** Who is here and how often: attendance for owners and writers; loads open in a template, for the assigned writer. */
 export default function MembersPage() {
+  useTitle('Members')
   const { data: session } = api.useSessionQuery()
   const { data, error, isLoading, refetch } = api.useMembersQuery(undefined, {
     refetchOnMountOrArgChange: true,
@@ -30,52 +34,66 @@ export default function MembersPage() {
       )}
       {data?.length === 0 && <p className="mt-6 text-bark">No members yet.</p>}
       {data && data.length > 0 && (
-        <table className="mt-6 w-full">
-          <thead className="text-left text-sm text-bark">
-            <tr>
-              <th className="py-2 font-medium">Name</th>
-              <th className="py-2 font-medium">On</th>
-              <th className="py-2 text-right font-medium">Sessions, last 28 days</th>
-              <th className="py-2 pl-6 font-medium">Last session</th>
-              {isWriter && <th className="py-2 font-medium">Yours</th>}
-            </tr>
-          </thead>
-          <tbody className="divide-y divide-line border-y border-line">
-            {data.map(({ id, name, programs, lastSession, sessionsIn28Days, isMine }) => (
-              <tr key={id}>
-                <td className="py-2 font-medium">
-                  {isMine ? (
-                    <Link
-                      to={`/members/${id}/maxes`}
-                      className="underline decoration-edge underline-offset-4"
-                    >
-                      {name}
-                    </Link>
-                  ) : (
-                    name
-                  )}
-                </td>
-                <td className="py-2">{programs.join(', ') || 'no program'}</td>
-                <td className="py-2 text-right">{sessionsIn28Days}</td>
-                <td className="py-2 pl-6">{lastSession ? formatDay(lastSession) : 'never'}</td>
-                {isWriter && (
-                  <td className="py-2">
-                    {isMine && (
-                      <Link
-                        to={`/members/${id}/progress`}
-                        aria-label={`Progress of ${name}`}
-                        className="underline decoration-edge underline-offset-4"
-                      >
-                        progress
-                      </Link>
-                    )}
-                  </td>
-                )}
-              </tr>
-            ))}
-          </tbody>
-        </table>
+        <DataTable
+          label="Members"
+          rows={data}
+          columns={isWriter ? [...columns, progressColumn] : columns}
+          keyOf={keyOf}
+          isLong
+        />
       )}
     </main>
   )
+}
+
+const keyOf = ({ id }: MemberLine): string => id
+const link = 'underline decoration-edge underline-offset-4'
+
+const columns: DataColumn<MemberLine>[] = [
+  {
+    id: 'name',
+    title: 'Name',
+    sortBy: ({ name }) => name,
+    cell: ({ id, name, isMine }) => (
+      <span className="font-medium">
+        {isMine ? (
+          <Link to={`/members/${id}/maxes`} className={link}>
+            {name}
+          </Link>
+        ) : (
+          name
+        )}
+      </span>
+    ),
+  },
+  {
+    id: 'programs',
+    title: 'Program',
+    sortBy: ({ programs }) => programs.join(', '),
+    cell: ({ programs }) => programs.join(', ') || 'no program',
+  },
+  {
+    id: 'sessions',
+    title: 'Sessions, last 28 days',
+    isNumber: true,
+    sortBy: ({ sessionsIn28Days }) => sessionsIn28Days,
+    cell: ({ sessionsIn28Days }) => sessionsIn28Days,
+  },
+  {
+    id: 'last',
+    title: 'Last session',
+    sortBy: ({ lastSession }) => lastSession ?? '',
+    cell: ({ lastSession }) => (lastSession ? formatDay(lastSession) : 'never'),
+  },
+]
+
+const progressColumn: DataColumn<MemberLine> = {
+  id: 'progress',
+  title: 'Progress',
+  cell: ({ id, name, isMine }) =>
+    isMine && (
+      <Link to={`/members/${id}/progress`} aria-label={`Progress of ${name}`} className={link}>
+        progress
+      </Link>
+    ),
 }

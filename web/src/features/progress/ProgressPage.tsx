@@ -1,3 +1,4 @@
+import { useTitle } from '../../app/useTitle.ts'
 import { Link, useParams } from 'react-router'
 import { api, sayError } from '../../app/api.ts'
 import { today } from '../../app/today.ts'
@@ -19,6 +20,8 @@ export default function ProgressPage() {
     { refetchOnMountOrArgChange: true },
   )
   const { data: members } = api.useMembersQuery(undefined, { skip: member === undefined })
+  const name = members?.find(({ id }) => id === member)?.name
+  useTitle(name ? `Progress of ${name}` : 'Progress')
   if (isLoading) return <p className="p-6 text-bark">Loading…</p>
   if (!data) {
     return (
@@ -29,7 +32,6 @@ export default function ProgressPage() {
       </main>
     )
   }
-  const name = members?.find(({ id }) => id === member)?.name
   return (
     <main className="mx-auto grid w-full max-w-5xl gap-6 px-4 py-6">
       <header>

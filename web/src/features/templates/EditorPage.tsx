@@ -5,6 +5,7 @@ import type { MemberFile } from '@young-oak/api/members'
 import { nominalWeeks, weekAt } from '@young-oak/core/template'
 import { api, sayError } from '../../app/api.ts'
 import { useAppDispatch, useAppSelector, useAppStore } from '../../app/store.ts'
+import { useTitle } from '../../app/useTitle.ts'
 import { Button } from '../../ui/Button.tsx'
 import { Toasts } from '../../ui/Toasts.tsx'
 import { closeDraft, dismissNotice, openDraft, redo, undo } from './editorSlice.ts'
@@ -22,6 +23,7 @@ import { WeekSheet } from './sheet/WeekSheet.tsx'
 import { ShortcutsDialog } from './ShortcutsDialog.tsx'
 import { SeasonStrip } from './strip/SeasonStrip.tsx'
 import { Tools } from './Tools.tsx'
+import { useAnnounceEdits } from './useAnnounceEdits.ts'
 import { useAutosave } from './useAutosave.ts'
 import { usePlanner } from './usePlanner.ts'
 import { usePutOrSay } from './usePutOrSay.ts'
@@ -76,6 +78,8 @@ function Workbench({ id, seat, isPublished }: { id: string; seat: string; isPubl
   const [hasInspector, setInspector] = useState(true)
   const [hasPublished, setPublished] = useState(false)
   const dispatch = useAppDispatch()
+  useTitle(draft?.name ?? 'Template')
+  useAnnounceEdits()
   const weeks = draft?.phases.reduce((sum, phase) => sum + nominalWeeks(phase), 0) ?? 0
   const chosen = Math.max(1, Math.min(week, weeks))
   const at = draft && weekAt(draft, chosen)
@@ -126,7 +130,7 @@ function Workbench({ id, seat, isPublished }: { id: string; seat: string; isPubl
       )}
       <SetAside />
       <SeasonStrip draft={lately} seasons={seasons} current={chosen} onChoose={setWeek} onPut={put} />
-      <div className={hasInspector ? 'grid gap-4 xl:grid-cols-[minmax(0,1fr)_23rem]' : ''}>
+      <div className={hasInspector ? 'grid gap-4 xl:grid-cols-[minmax(0,1fr)_25rem]' : ''}>
         <div className="min-w-0">
           <Dragging onPut={put}>
             <WeekSheet

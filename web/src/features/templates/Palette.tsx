@@ -22,10 +22,9 @@ export function Palette({ isOpen, commands, onAct, onClose }: Props) {
   }
   return (
     <Modal title="Commands" isOpen={isOpen} onClose={onClose}>
-      <Command label="Commands" loop>
+      <Command label="Find a command" loop>
         <Command.Input
           autoFocus
-          aria-label="Find a command"
           placeholder="Find a command"
           className="min-h-11 w-full rounded-md border border-edge bg-sheet px-3 text-ink"
         />

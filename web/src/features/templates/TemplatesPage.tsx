@@ -1,12 +1,16 @@
+import { useTitle } from '../../app/useTitle.ts'
 import { useState } from 'react'
 import { Link } from 'react-router'
+import type { TemplateLine } from '@young-oak/api/templates'
 import { api, sayError } from '../../app/api.ts'
 import { Button } from '../../ui/Button.tsx'
+import { DataTable, type DataColumn } from '../../ui/DataTable.tsx'
 import { ImportFile } from './ImportFile.tsx'
 import { StartDialog } from './StartDialog.tsx'
 
 /** All templates of the gym, and the ways to a new one. */
 export default function TemplatesPage() {
+  useTitle('Templates')
   const { data, error, isLoading, refetch } = api.useTemplatesQuery(undefined, {
     refetchOnMountOrArgChange: true,
   })
@@ -36,44 +40,64 @@ export default function TemplatesPage() {
           No templates yet. Start with an empty template, or with one of ten ready-made ones.
         </p>
       )}
-      {data && data.length > 0 && (
-        <div className="mt-6 overflow-x-auto">
-          <table className="w-full">
-            <thead className="text-left text-sm text-bark">
-              <tr>
-                <th className="py-2 font-medium">Name</th>
-                <th className="py-2 pl-3 text-right font-medium">Weeks</th>
-                <th className="py-2 pl-3 text-right font-medium">Sessions a week</th>
-                <th className="py-2 pl-3 text-right font-medium">Exercises</th>
-                <th className="py-2 pl-3 text-right font-medium">Members</th>
-                <th className="py-2 pl-6 font-medium">Published</th>
-              </tr>
-            </thead>
-            <tbody className="divide-y divide-line border-y border-line">
-              {data.map(({ id, name, weeks, perWeek, slots, members, version, changedSince }) => (
-                <tr key={id}>
-                  <td className="py-3">
-                    <Link
-                      to={`/templates/${id}`}
-                      className="font-serif text-lg font-semibold underline decoration-line underline-offset-4 hover:decoration-leaf"
-                    >
-                      {name}
-                    </Link>
-                  </td>
-                  <td className="py-3 text-right">{weeks}</td>
-                  <td className="py-3 text-right">{perWeek}</td>
-                  <td className="py-3 text-right">{slots}</td>
-                  <td className="py-3 text-right">{members}</td>
-                  <td className="py-3 pl-6 text-sm">
-                    {version === null ? 'Not yet' : `Version ${version}`}
-                    {version !== null && changedSince && <span className="text-acorn">, changed since</span>}
-                  </td>
-                </tr>
-              ))}
-            </tbody>
-          </table>
-        </div>
-      )}
+      {data && data.length > 0 && <DataTable label="Templates" rows={data} columns={columns} keyOf={keyOf} />}
     </main>
   )
 }
+
+const keyOf = ({ id }: TemplateLine): string => id
+
+const columns: DataColumn<TemplateLine>[] = [
+  {
+    id: 'name',
+    title: 'Name',
+    sortBy: ({ name }) => name,
+    cell: ({ id, name }) => (
+      <Link
+        to={`/templates/${id}`}
+        className="font-serif text-lg font-semibold underline decoration-line underline-offset-4 hover:decoration-leaf"
+      >
+        {name}
+      </Link>
+    ),
+  },
+  {
+    id: 'weeks',
+    title: 'Weeks',
+    isNumber: true,
+    sortBy: ({ weeks }) => weeks,
+    cell: ({ weeks }) => weeks,
+  },
+  {
+    id: 'perWeek',
+    title: 'Sessions a week',
+    isNumber: true,
+    sortBy: ({ perWeek }) => perWeek,
+    cell: ({ perWeek }) => perWeek,
+  },
+  {
+    id: 'slots',
+    title: 'Exercises',
+    isNumber: true,
+    sortBy: ({ slots }) => slots,
+    cell: ({ slots }) => slots,
+  },
+  {
+    id: 'members',
+    title: 'Members',
+    isNumber: true,
+    sortBy: ({ members }) => members,
+    cell: ({ members }) => members,
+  },
+  {
+    id: 'version',
+    title: 'Published',
+    sortBy: ({ version }) => version ?? 0,
+    cell: ({ version, changedSince }) => (
+      <span className="text-sm">
+        {version === null ? 'Not yet' : `Version ${version}`}
+        {version !== null && changedSince && <span className="text-acorn">, changed since</span>}
+      </span>
+    ),
+  },
+]

@@ -25,6 +25,7 @@ export function ComesNextList({ plan, session }: { plan: Plan; session: PlannedS
                 <Why
                   title={then.groups[0]?.load ? formatLoad(then.groups[0].load) : ''}
                   steps={then.groups[0]?.why ?? []}
+                  says={formatSetsShown(library, then.groups)}
                   className="font-medium"
                 >
                   {formatSetsShown(library, then.groups)}

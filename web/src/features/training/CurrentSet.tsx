@@ -1,5 +1,6 @@
 import { useLibrary } from '../library/useLibrary.ts'
-import { useState } from 'react'
+import { useRef, useState } from 'react'
+import { liftName } from '@young-oak/core/library'
 import type { PlannedSlot } from '@young-oak/core/plan'
 import type { SetLog, ShownSets } from '@young-oak/core/member'
 import { formatCircuit, formatHandled } from '@young-oak/core/views'
@@ -31,11 +32,22 @@ type Props = {
   isCorrection?: boolean
   /** A load that was found by ramping up to it, in place of one that is asked of an old max. */
   found?: Load
+  /** Where the keyboard goes on with the session. */
+  isNext?: boolean
   onLog: (result: Result) => void
 }
 
 /** The set to do now: its load and plates large, one tap to log it as prescribed, small steps to change it. */
-export function CurrentSet({ slot, asked, of, before, isCorrection = false, found, onLog }: Props) {
+export function CurrentSet({
+  slot,
+  asked,
+  of,
+  before,
+  isCorrection = false,
+  found,
+  isNext = false,
+  onLog,
+}: Props) {
   const library = useLibrary()
   const { n, group, isPlus } = asked
   const measure = measureOf(library, slot, group, before)
@@ -56,13 +68,24 @@ export function CurrentSet({ slot, asked, of, before, isCorrection = false, foun
     if (read.result) onLog(read.result)
   }
   const step = unit === 'kg' ? 2.5 : 5
+  const main = isChanging ? (isCorrection ? 'Save the correction' : 'Log this set') : sayDone(group)
+  const fields = useRef<HTMLDivElement>(null)
+  // Whoever changes the set goes on in its first field.
+  const change = () => {
+    setChanging(true)
+    requestAnimationFrame(() => fields.current?.querySelector('input')?.focus())
+  }
   return (
     <div className="mt-2 sm:ml-8">
       <p className="text-sm text-bark">{sayAbout(group, n, of, isPlus, isCorrection)}</p>
       {!isChanging && (
         <p className="font-serif text-4xl font-semibold">
           {group.load && (
-            <Why title={formatHandled(group, group.load)} steps={group.why}>
+            <Why
+              title={formatHandled(group, group.load)}
+              steps={group.why}
+              says={`${formatHandled(group, group.load)} × ${sayAsked(group)}`}
+            >
               {formatHandled(group, group.load)}
             </Why>
           )}
@@ -71,7 +94,7 @@ export function CurrentSet({ slot, asked, of, before, isCorrection = false, foun
         </p>
       )}
       {isChanging && (
-        <div className="mt-1 flex flex-wrap gap-4">
+        <div ref={fields} className="mt-1 flex flex-wrap gap-4">
           {isLoaded && (
             <Stepper
               label={
@@ -117,16 +140,22 @@ export function CurrentSet({ slot, asked, of, before, isCorrection = false, foun
         <PlatePicture side={group.side} bar={group.bar} unit={group.load.unit} />
       )}
       <div className="mt-3 flex flex-wrap gap-3">
-        <Button size="thumb" className="grow" onClick={() => log('done')}>
-          {isChanging ? (isCorrection ? 'Save the correction' : 'Log this set') : sayDone(group)}
+        <Button
+          size="thumb"
+          className="grow"
+          data-work={isNext || undefined}
+          aria-label={`${main}: set ${n} of ${of}, ${slot.circuit?.name ?? liftName(library, slot)}`}
+          onClick={() => log('done')}
+        >
+          {main}
         </Button>
         {!isChanging && (
-          <Button size="thumb" look="plain" onClick={() => setChanging(true)}>
+          <Button size="thumb" look="plain" aria-label={`Change set ${n}`} onClick={change}>
             Change
           </Button>
         )}
         {isChanging && (
-          <Button size="thumb" look="plain" onClick={() => log('failed')}>
+          <Button size="thumb" look="plain" aria-label={`Failed set ${n}`} onClick={() => log('failed')}>
             Failed
           </Button>
         )}

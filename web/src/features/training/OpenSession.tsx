@@ -1,17 +1,21 @@
 import { useLibrary } from '../library/useLibrary.ts'
 import { useMemo, useState } from 'react'
 import { loadingAt, type Evidence } from '@young-oak/core/evidence'
-import { exerciseOf, type Library } from '@young-oak/core/library'
+import { exerciseOf, liftName, type Library } from '@young-oak/core/library'
+import { formatSeconds } from '@young-oak/core/units'
 import type { SessionLog } from '@young-oak/core/member'
-import { followToday, type PlannedSession, type PlannedSlot } from '@young-oak/core/plan'
+import type { PlannedSession, PlannedSlot } from '@young-oak/core/plan'
 import { record } from '../../offline/useOutbox.ts'
+import { announce } from '../../ui/announce.ts'
 import { Button } from '../../ui/Button.tsx'
 import { askedSets, type AskedSet } from './askedSets.ts'
+import { followLogged } from './followLogged.ts'
 import { recordSet } from './recordSet.ts'
 import { StillSore } from './SessionQuestions.tsx'
 import { RestTimer } from './RestTimer.tsx'
 import type { Result } from './setDraft.ts'
 import { SlotCard } from './SlotCard.tsx'
+import { sayDone } from './words.ts'
 
 type Props = { session: PlannedSession; log: SessionLog; evidence: Evidence }
 
@@ -34,6 +38,7 @@ export function OpenSession({ session: asShown, log, evidence }: Props) {
 
   const logSet = (slot: PlannedSlot, asked: AskedSet, result: Result) => {
     recordSet(log, slot, asked, result)
+    announce(sayLogged(library, slot, asked, result))
     choose(null)
     setRest(asked.group.rest ? startRest(asked.group.rest) : null)
   }
@@ -60,6 +65,7 @@ export function OpenSession({ session: asShown, log, evidence }: Props) {
       <Button
         size="thumb"
         look={allDone ? 'main' : 'plain'}
+        data-work={allDone || undefined}
         className="mt-6 w-full"
         onClick={() => {
           const left = session.slots.flatMap((slot) =>
@@ -83,31 +89,16 @@ export function OpenSession({ session: asShown, log, evidence }: Props) {
   )
 }
 
+/** "Set 1 of Back squat logged: 110 kg × 5. Rest 3:00." */
+function sayLogged(library: Library, slot: PlannedSlot, { n, group }: AskedSet, result: Result): string {
+  const isOnBody = exerciseOf(library, slot).tool === 'body weight'
+  const name = slot.circuit?.name ?? liftName(library, slot)
+  const rest = group.rest ? ` Rest ${formatSeconds(group.rest)}.` : ''
+  return `Set ${n} of ${name} logged: ${sayDone(result, isOnBody)}.${rest}`
+}
+
 /** A load is looked for on a bar, in the hand or on a stack; a circuit is no place for it. */
 const canFind = (library: Library, slot: PlannedSlot): boolean =>
   !slot.circuit && exerciseOf(library, slot).tool !== 'body weight'
-
-/** Back-offs and drops follow what this phone has logged, before the server knows of it. */
-function followLogged(
-  library: Library,
-  session: PlannedSession,
-  log: SessionLog,
-  evidence: Evidence,
-): PlannedSession {
-  if (!session.slots.some(({ sets: groups }) => groups.some(({ today }) => today))) return session
-  const bars = session.slots.map(({ slot, sets: groups }) => ({
-    slot,
-    groups,
-    sets: log.sets.filter((set) => set.slot === slot),
-  }))
-  const lifts = new Map(session.slots.map((slot) => [slot.slot, slot]))
-  const groups = followToday(bars, (id) =>
-    loadingAt(library, evidence, log.location, lifts.get(id) as PlannedSlot),
-  )
-  return {
-    ...session,
-    slots: session.slots.map((slot, i) => ({ ...slot, groups: groups[i] ?? slot.sets })),
-  }
-}
 
 const startRest = (seconds: number) => ({ from: Date.now(), seconds })

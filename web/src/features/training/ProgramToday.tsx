@@ -1,4 +1,4 @@
-import { useState } from 'react'
+import { useRef, useState } from 'react'
 import { Check } from 'lucide-react'
 import type { TodayView } from '@young-oak/api/training'
 import type { Plan, PlannedSession, PlannedWeek } from '@young-oak/core/plan'
@@ -19,6 +19,7 @@ import { recordSet } from './recordSet.ts'
 import { AfterSession } from './SessionQuestions.tsx'
 import { SlotCard } from './SlotCard.tsx'
 import { SlotPreview } from './SlotPreview.tsx'
+import { useWorkFocus, workOf } from './useWorkFocus.ts'
 
 type Props = {
   program: TodayView['programs'][number]
@@ -45,8 +46,10 @@ export function ProgramToday({ program, logs, day, evidence, locations, proposal
   })
   const next = sessions.find((place) => place.status === 'next' && place !== closed)
   const week = weekOf(plan, open ?? next ?? closed)
+  const section = useRef<HTMLElement>(null)
+  useWorkFocus(section, workOf(open && logOf(open), closed))
   return (
-    <section className="mb-10">
+    <section ref={section} className="mb-10">
       <header className="flex items-center gap-4">
         <GrowthRings done={(week?.week ?? plan.lastWeek + 1) - 1} of={plan.lastWeek} />
         <div>
@@ -237,7 +240,9 @@ function Closed({ plan, session, log, proposals }: ClosedProps) {
   const isRead = session.status === 'trained' || session.status === 'skipped'
   return (
     <article className="mt-6 rounded-lg border border-leaf bg-leaf-wash p-4">
-      <h2 className="text-2xl">{session.name} is done</h2>
+      <h2 data-work tabIndex={-1} className="text-2xl outline-none">
+        {session.name} is done
+      </h2>
       {isRead ? (
         <ComesNextList plan={plan} session={session} />
       ) : (

@@ -2,7 +2,7 @@ import { useLibrary } from '../library/useLibrary.ts'
 import { useState } from 'react'
 import { Check, X } from 'lucide-react'
 import type { PlannedSlot } from '@young-oak/core/plan'
-import { exerciseOf, liftName } from '@young-oak/core/library'
+import { exerciseOf, liftName, type Library } from '@young-oak/core/library'
 import type { SetLog } from '@young-oak/core/member'
 import { formatCircuit, formatSetsShown } from '@young-oak/core/views'
 import type { Makeable } from '@young-oak/core/units'
@@ -37,6 +37,7 @@ export function SlotCard({ slot, sets, isCurrent, onOpen, onLog, can }: Props) {
   const last = sets.filter((set) => !isTry(set)).sort((a, b) => b.n - a.n)[0]
   const before = last ?? (found?.isFound ? ({ load: found.load } as SetLog) : undefined)
   const isOnBody = exerciseOf(library, slot).tool === 'body weight'
+  const logged = sets.filter((set) => !isTry(set)).length
   return (
     <li className="py-4" aria-current={isCurrent ? 'step' : undefined}>
       <button
@@ -44,6 +45,7 @@ export function SlotCard({ slot, sets, isCurrent, onOpen, onLog, can }: Props) {
         onClick={onOpen}
         className="flex min-h-11 w-full items-baseline gap-3 text-left"
         aria-expanded={isCurrent}
+        aria-label={nameOf(library, slot, logged, asked.length)}
       >
         <span className="w-5 shrink-0 text-sm text-bark">{slot.letter}</span>
         <span className="grow">
@@ -56,7 +58,7 @@ export function SlotCard({ slot, sets, isCurrent, onOpen, onLog, can }: Props) {
           </span>
         </span>
         <span className="shrink-0 text-sm whitespace-nowrap text-bark">
-          {sets.filter((set) => !isTry(set)).length} of {asked.length}
+          {logged} of {asked.length}
         </span>
       </button>
       {!found?.isFound && <Needs slot={slot} />}
@@ -83,12 +85,25 @@ export function SlotCard({ slot, sets, isCurrent, onOpen, onLog, can }: Props) {
           of={asked.length}
           before={before}
           found={missing && missing === old && found?.isFound ? found.load : undefined}
+          isNext
           onLog={(result) => onLog(current, result)}
         />
       )}
     </li>
   )
 }
+
+/** "A, Back squat, 3 × 5 @ 110 kg, 1 of 3 sets logged". */
+const nameOf = (library: Library, slot: PlannedSlot, logged: number, of: number): string =>
+  [
+    slot.letter,
+    slot.circuit?.name ?? liftName(library, slot),
+    slot.circuit && formatCircuit(slot.circuit),
+    formatSetsShown(library, slot.sets),
+    `${logged} of ${of} ${of === 1 ? 'set' : 'sets'} logged`,
+  ]
+    .filter(Boolean)
+    .join(', ')
 
 type LoggedProps = {
   asked: AskedSet[]

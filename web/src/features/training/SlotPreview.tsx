@@ -22,6 +22,7 @@ export function SlotPreview({ slot }: { slot: PlannedSlot }) {
             <Why
               title={group.load ? formatHandled(group, group.load) : ''}
               steps={group.load ? group.why : []}
+              says={formatGroup(library, group)}
             >
               {formatGroup(library, group)}
             </Why>

@@ -1,3 +1,4 @@
+import { useTitle } from '../../app/useTitle.ts'
 import { useLibrary } from '../library/useLibrary.ts'
 import { Link } from 'react-router'
 import type { TodayView } from '@young-oak/api/training'
@@ -13,6 +14,7 @@ import { ProgramToday } from './ProgramToday.tsx'
 
 /** The member's own screen: what to lift now, what it was last time, and what comes next. */
 export default function TodayPage() {
+  useTitle('Today')
   const day = today()
   const location = useAppSelector((state) => state.location.at)
   const { data, error, isLoading, refetch } = api.useTodayQuery(

@@ -22,7 +22,7 @@ export function WarmUps({ sets }: { sets: NonNullable<PlannedSlot['warmUps']> })
               <span className="sr-only">Warm-up set {i + 1}</span>
             </label>
             <span className="font-serif text-lg font-semibold">
-              <Why title={formatLoad(load)} steps={why}>
+              <Why title={formatLoad(load)} steps={why} says={`${formatLoad(load)} × ${reps}`}>
                 {formatLoad(load)}
               </Why>{' '}
               × {reps}

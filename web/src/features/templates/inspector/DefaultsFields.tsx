@@ -15,8 +15,7 @@ export function DefaultsFields({ defaults = {}, of, onSave }: Props) {
   return (
     <fieldset className="grid grid-cols-3 gap-3">
       <legend className="mb-1 text-sm font-medium">
-        Defaults for the exercises of this {of}{' '}
-        <span className="font-normal text-bark">(empty: nothing)</span>
+        Defaults for exercises of the {of} without their own (empty: none)
       </legend>
       <SavedField
         label="RIR"

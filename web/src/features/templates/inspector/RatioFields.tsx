@@ -1,8 +1,8 @@
 import { useLibrary } from '../../library/useLibrary.ts'
 import { Plus, X } from 'lucide-react'
-import { liftName, takesMax } from '@young-oak/core/library'
+import { liftName, takesMax, type ExerciseId } from '@young-oak/core/library'
 import type { Ratio } from '@young-oak/core/template'
-import { ExerciseOptions } from '../../library/ExerciseOptions.tsx'
+import { ExercisePicker } from '../../library/ExercisePicker.tsx'
 import { Button } from '../../../ui/Button.tsx'
 import { IconButton } from '../../../ui/IconButton.tsx'
 import { draftRatios, type RatioDraft } from './loadSettings.ts'
@@ -18,6 +18,7 @@ type Props = {
 /** Lifts that read a percent of another lift's max until they have one of their own. */
 export function RatioFields({ ratios, offered, error, onChange }: Props) {
   const library = useLibrary()
+  const fits = (exercise: ExerciseId) => takesMax(library, { exercise })
   const isTied = ({ lift }: Ratio) =>
     ratios.some(({ exercise, variant }) => exercise === lift.exercise && !variant)
   const more = offered.filter((one) => !isTied(one))
@@ -32,10 +33,13 @@ export function RatioFields({ ratios, offered, error, onChange }: Props) {
       <ul className="grid gap-2">
         {ratios.map(({ exercise, variant, percent, of, ofVariant }, i) => (
           <li key={i} className="flex flex-wrap items-center gap-2">
-            <LiftSelect
+            <ExercisePicker
               label={`Lift ${i + 1}`}
+              isBare
+              placeholder="choose a lift"
               value={exercise}
-              onChange={(id) => change(i, { exercise: id })}
+              fits={fits}
+              onChoose={(id) => change(i, { exercise: id })}
             />
             <input
               aria-label={`Variant of lift ${i + 1}`}
@@ -53,7 +57,14 @@ export function RatioFields({ ratios, offered, error, onChange }: Props) {
               className={`${box} w-16 text-right`}
             />
             <span>% of</span>
-            <LiftSelect label={`Of lift ${i + 1}`} value={of} onChange={(id) => change(i, { of: id })} />
+            <ExercisePicker
+              label={`Of lift ${i + 1}`}
+              isBare
+              placeholder="choose a lift"
+              value={of}
+              fits={fits}
+              onChoose={(id) => change(i, { of: id })}
+            />
             <input
               aria-label={`Variant of the other lift ${i + 1}`}
               placeholder="variant"
@@ -89,27 +100,5 @@ export function RatioFields({ ratios, offered, error, onChange }: Props) {
         </p>
       )}
     </fieldset>
-  )
-}
-
-function LiftSelect({
-  label,
-  value,
-  onChange,
-}: {
-  label: string
-  value: string
-  onChange: (id: string) => void
-}) {
-  const library = useLibrary()
-  return (
-    <select
-      aria-label={label}
-      value={value}
-      onChange={(event) => onChange(event.target.value)}
-      className="h-11 w-44 rounded-md border border-edge bg-paper px-2"
-    >
-      <ExerciseOptions title="choose a lift" fits={(exercise) => takesMax(library, { exercise })} />
-    </select>
   )
 }

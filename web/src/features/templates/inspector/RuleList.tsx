@@ -21,7 +21,7 @@ export function RuleList({ draft, template, file, only }: Props) {
   const dispatch = useAppDispatch()
   const [open, setOpen] = useState<Target | null>(null)
   const progressions = Object.entries(draft.progressions).filter(([id]) => !only || only.includes(id))
-  const turning = only ? [] : Object.values(draft.slots).filter(({ rotation: turns }) => turns)
+  const turning = only ? [] : Object.values(draft.slots).filter(({ rotation }) => rotation)
   if (!progressions.length && !turning.length) return null
   const put = (command: Command | null) => command && dispatch(edit(command))
   return (
@@ -40,6 +40,7 @@ export function RuleList({ draft, template, file, only }: Props) {
                   <Button
                     look="quiet"
                     className="min-h-0"
+                    aria-label={`Change the progression of ${liftsOf(library, draft, id)}, stage ${i + 1}`}
                     onClick={() => setOpen({ progression: id, stage })}
                   >
                     Change
@@ -79,6 +80,7 @@ export function RuleList({ draft, template, file, only }: Props) {
                   <Button
                     look="quiet"
                     className="min-h-0"
+                    aria-label={`Change the progression of ${liftsOf(library, draft, id)} in ${phaseName(draft, phase)}`}
                     onClick={() => setOpen({ progression: id, phase })}
                   >
                     Change
@@ -86,6 +88,7 @@ export function RuleList({ draft, template, file, only }: Props) {
                   <Button
                     look="quiet"
                     className="ml-3 min-h-0"
+                    aria-label={`Remove the progression of ${liftsOf(library, draft, id)} in ${phaseName(draft, phase)}`}
                     onClick={() => put(removePhaseRule(draft, id, phase))}
                   >
                     Remove
@@ -128,7 +131,7 @@ const phaseName = ({ phases }: Template, id: Id): string =>
 
 const liftsOf = (library: Library, draft: Template, id: string): string => {
   const names = Object.values(draft.slots)
-    .filter(({ uses: follows }) => follows.some(({ progression }) => progression === id))
+    .filter(({ uses }) => uses.some(({ progression }) => progression === id))
     .map((slot) => liftName(library, slot))
   return [...new Set(names)].join(', ')
 }

@@ -3,7 +3,9 @@ import { addSession, copySession, moveSession, removeSession } from '@young-oak/
 import type { Section, Template } from '@young-oak/core/template'
 import { Button } from '../../../ui/Button.tsx'
 import { mint } from '../mint.ts'
+import { Answers } from './Answers.tsx'
 import { DefaultsFields } from './DefaultsFields.tsx'
+import { sayDefaults } from './sayDefaults.ts'
 import { sayWhole, Tiny } from './PhaseAspect.tsx'
 import { SavedField } from './SavedField.tsx'
 import { usePut } from './usePut.ts'
@@ -63,7 +65,7 @@ export function SessionAspect({ draft, phase = '', session: id = '' }: Props) {
             </div>
             <div className="flex flex-wrap items-center gap-3 text-sm">
               <span className="text-bark">
-                {part.slots.length} {part.slots.length === 1 ? 'slot' : 'slots'}
+                {part.slots.length} {part.slots.length === 1 ? 'exercise' : 'exercises'}
               </span>
               <Tiny label={`${part.name}, earlier`} isOff={i === 0} onClick={() => swap(i, -1)}>
                 up
@@ -84,7 +86,7 @@ export function SessionAspect({ draft, phase = '', session: id = '' }: Props) {
               </Tiny>
               {part.slots.length > 1 && (
                 <label className="flex items-center gap-2">
-                  Its exercises move to the section before
+                  Rotate exercises
                   <select
                     value={part.rotation ? `${part.rotation.by}/${part.rotation.every}` : ''}
                     onChange={(event) => {
@@ -96,7 +98,7 @@ export function SessionAspect({ draft, phase = '', session: id = '' }: Props) {
                     className="min-h-8 rounded-md border border-edge bg-sheet px-1"
                   >
                     <option value="">never</option>
-                    <option value="place/1">each day of the week</option>
+                    <option value="day/1">each day of the week</option>
                     {[1, 2, 3, 4].map((every) => (
                       <option key={every} value={`week/${every}`}>
                         {every === 1 ? 'each week' : `every ${every} weeks`}
@@ -116,12 +118,29 @@ export function SessionAspect({ draft, phase = '', session: id = '' }: Props) {
           Add a section
         </Button>
       </fieldset>
-      <DefaultsFields
-        defaults={session.defaults}
-        of="session"
-        onSave={(to) =>
-          put({ do: 'setSession', session: id, field: 'defaults', from: session.defaults ?? null, to })
-        }
+      <Answers
+        key={id}
+        answers={[
+          {
+            name: 'defaults for its exercises',
+            said: sayDefaults(session.defaults, 'session'),
+            field: (
+              <DefaultsFields
+                defaults={session.defaults}
+                of="session"
+                onSave={(to) =>
+                  put({
+                    do: 'setSession',
+                    session: id,
+                    field: 'defaults',
+                    from: session.defaults ?? null,
+                    to,
+                  })
+                }
+              />
+            ),
+          },
+        ]}
       />
       {fault && (
         <p role="alert" className="rounded bg-brick-wash px-2 py-1 text-sm text-brick">

@@ -6,19 +6,23 @@ import {
   muscles,
   saySuits,
   setCounts,
+  type Library,
   type Muscle,
 } from '@young-oak/core/library'
 import { setClock } from '@young-oak/core/editing'
 import { explain } from '@young-oak/core/explain'
-import { formatHandled } from '@young-oak/core/views'
+import { formatNumber } from '@young-oak/core/units'
+import { formatCircuit, formatHandled } from '@young-oak/core/views'
 import { rowClocks, sayAdjustment, type RowClock, type Slot, type Template } from '@young-oak/core/template'
 import { SelectField } from '../../../ui/Field.tsx'
 import { sentence } from '../../../ui/Why.tsx'
 import type { Preview } from '../../../workers/planner.ts'
 import { CircuitForm } from '../CircuitForm.tsx'
+import { Answers, type Answer } from './Answers.tsx'
 import { CapStep } from './CapStep.tsx'
 import { SavedField } from './SavedField.tsx'
 import type { Selected } from './selected.ts'
+import { sayDetails } from './slotDetails.ts'
 import { SlotDetails } from './SlotDetails.tsx'
 import { usePut } from './usePut.ts'
 
@@ -28,7 +32,7 @@ type Props = { draft: Template; selected: Selected; preview: Preview | null; mem
 export function SlotAspect({ draft, selected, preview, memberName }: Props) {
   const library = useLibrary()
   const { put, fault } = usePut(draft)
-  const { slot: id = '', phase = '', row = 0 } = selected
+  const { slot: id = '' } = selected
   const slot = draft.slots[id]
   if (!slot) return <p className="text-bark">Select a line of the sheet to see its exercise.</p>
   const { cue, caution, pattern, cost, spine, reads, substitutes = [] } = exerciseOf(library, slot)
@@ -47,71 +51,130 @@ export function SlotAspect({ draft, selected, preview, memberName }: Props) {
       </div>
       <MemberWhy slotId={id} selected={selected} preview={preview} memberName={memberName} />
       <Tracks draft={draft} slotId={id} />
-      {!slot.circuit && (
-        <SavedField
-          label="Variant"
-          hint="A grip, a stance or a range of motion. It has its own max."
-          value={slot.variant ?? ''}
-          onSave={(to) => {
-            const lift = liftOf({ exercise: slot.exercise, variant: to.slice(0, 60) || undefined })
-            void put({ do: 'setExercise', slot: id, from: liftOf(slot), to: lift })
-          }}
-        />
-      )}
-      <SavedField
-        label="Note for the member"
-        value={slot.note ?? ''}
-        onSave={(to) =>
-          void put({ do: 'setSlotField', slot: id, field: 'note', from: slot.note ?? null, to: to || null })
-        }
-      />
-      <SelectField
-        label="Sets are chosen by"
-        value={slot.by}
-        onChange={(event) => put(setClock(library, draft, id, event.target.value as RowClock))}
-      >
-        {rowClocks.map((clock) => (
-          <option key={clock} value={clock}>
-            {clockWords[clock]}
-          </option>
-        ))}
-      </SelectField>
-      {slot.by === 'toTest' && slot.capStep && (
-        <CapStep
-          step={slot.capStep}
-          onSave={(to) =>
-            void put({ do: 'setSlotField', slot: id, field: 'capStep', from: slot.capStep ?? null, to })
-          }
-        />
-      )}
-      {slot.circuit && (
-        <CircuitForm
-          key={JSON.stringify([id, slot.circuit])}
-          circuit={slot.circuit}
-          submit="Keep the circuit"
-          onSave={(to) =>
-            void put({ do: 'setSlotField', slot: id, field: 'circuit', from: slot.circuit ?? null, to })
-          }
-        />
-      )}
-      <Counts
-        slot={slot}
-        onSave={(to) => put({ do: 'setSlotField', slot: id, field: 'counts', from: slot.counts ?? null, to })}
-      />
+      <Answers key={id} answers={answersOf(library, { draft, selected, slot, put })} />
       {fault && (
         <p role="alert" className="text-sm text-brick">
           {fault}
         </p>
       )}
-      <SlotDetails draft={draft} slotId={id} phase={phase} row={row} />
     </section>
   )
+}
+
+type AnswersOf = { draft: Template; selected: Selected; slot: Slot; put: ReturnType<typeof usePut>['put'] }
+
+/** What can be set of a slot, and what is. */
+function answersOf(library: Library, { draft, selected, slot, put }: AnswersOf): Answer[] {
+  const { slot: id = '', phase = '', row = 0 } = selected
+  const { variant, note, by, capStep, circuit, counts } = slot
+  return [
+    ...(circuit
+      ? [
+          {
+            name: 'circuit',
+            said: `Circuit: ${circuit.name}, ${formatCircuit(circuit)}`,
+            field: (
+              <CircuitForm
+                key={JSON.stringify([id, circuit])}
+                circuit={circuit}
+                submit="Save circuit"
+                onSave={(to) =>
+                  void put({ do: 'setSlotField', slot: id, field: 'circuit', from: circuit, to })
+                }
+              />
+            ),
+          },
+        ]
+      : [
+          {
+            name: 'variant',
+            said: variant ? `Variant: ${variant}` : null,
+            field: (
+              <SavedField
+                label="Variant"
+                hint="A grip, a stance or a range of motion. It has its own max."
+                value={variant ?? ''}
+                onSave={(to) => {
+                  const lift = liftOf({ exercise: slot.exercise, variant: to.slice(0, 60) || undefined })
+                  void put({ do: 'setExercise', slot: id, from: liftOf(slot), to: lift })
+                }}
+              />
+            ),
+          },
+        ]),
+    {
+      name: 'note',
+      said: note ? `Note for the member: ${note}` : null,
+      field: (
+        <SavedField
+          label="Note for the member"
+          value={note ?? ''}
+          onSave={(to) =>
+            void put({ do: 'setSlotField', slot: id, field: 'note', from: note ?? null, to: to || null })
+          }
+        />
+      ),
+    },
+    {
+      name: 'how sets are chosen',
+      said: by === 'week' ? null : `Sets are chosen by ${clockWords[by]}`,
+      field: (
+        <SelectField
+          label="Sets are chosen by"
+          value={by}
+          onChange={(event) => put(setClock(library, draft, id, event.target.value as RowClock))}
+        >
+          {rowClocks.map((clock) => (
+            <option key={clock} value={clock}>
+              {clockWords[clock]}
+            </option>
+          ))}
+        </SelectField>
+      ),
+    },
+    ...(by === 'toTest' && capStep
+      ? [
+          {
+            name: 'cap',
+            said: `Capped at ${formatNumber(capStep.kg)} kg (${formatNumber(capStep.lb)} lb) above the heaviest load trained in the phase`,
+            field: (
+              <CapStep
+                step={capStep}
+                onSave={(to) =>
+                  void put({ do: 'setSlotField', slot: id, field: 'capStep', from: capStep, to })
+                }
+              />
+            ),
+          },
+        ]
+      : []),
+    {
+      name: 'muscles',
+      said: counts
+        ? `A set counts for ${Object.entries(counts)
+            .map(([muscle, count]) => `${muscle} ${formatNumber(count)}`)
+            .join(', ')}`
+        : null,
+      field: (
+        <Counts
+          slot={slot}
+          onSave={(to) => put({ do: 'setSlotField', slot: id, field: 'counts', from: counts ?? null, to })}
+        />
+      ),
+    },
+    {
+      name: 'details of the sets',
+      said: sayDetails(library, slot, phase, row),
+      isOpen: selected.opens === 'details',
+      field: <SlotDetails draft={draft} slotId={id} phase={phase} row={row} />,
+    },
+  ]
 }
 
 const clockWords: Record<RowClock, string> = {
   week: 'the week of the phase',
   exposure: 'the exposure (first, second…), starting again after the last',
-  day: 'the day of the week (day 1, day 2 …)',
+  day: 'the day of the week (day 1, day 2…)',
   toTest: 'the weeks to the test day',
 }
 
@@ -193,7 +256,7 @@ function Counts({ slot, onSave }: CountProps) {
                 {[1, 0.5, 0].map((count) => (
                   <option key={count} value={count}>
                     {count}
-                    {count === setCounts(library, slot, muscle) ? '' : ' (own)'}
+                    {count === setCounts(library, slot, muscle) ? ' (usual)' : ''}
                   </option>
                 ))}
               </select>
@@ -202,7 +265,7 @@ function Counts({ slot, onSave }: CountProps) {
         ))}
       </ul>
       <select
-        aria-label="Count it for another muscle"
+        aria-label="Count sets for another muscle"
         value=""
         onChange={(event) => event.target.value && set(event.target.value as Muscle, 0.5)}
         className="mt-1 min-h-8 rounded-md border border-edge bg-sheet px-1 text-sm"

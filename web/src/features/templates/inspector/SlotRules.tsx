@@ -1,6 +1,6 @@
 import { useLibrary } from '../../library/useLibrary.ts'
 import { useState } from 'react'
-import { exerciseOf, liftName, type ExerciseId, type Library } from '@young-oak/core/library'
+import { exerciseOf, liftName, type Library } from '@young-oak/core/library'
 import { ruleKinds, ruleOf, type RuleKind } from '@young-oak/core/progressions'
 import {
   checkCommand,
@@ -11,7 +11,7 @@ import {
   type SlotRotation,
   type Template,
 } from '@young-oak/core/template'
-import { ExerciseOptions } from '../../library/ExerciseOptions.tsx'
+import { ExercisePicker } from '../../library/ExercisePicker.tsx'
 import { useAppDispatch } from '../../../app/store.ts'
 import { Button } from '../../../ui/Button.tsx'
 import { SelectField } from '../../../ui/Field.tsx'
@@ -118,9 +118,7 @@ export function SlotRules({ draft, slotId, slot }: { draft: Template; slotId: st
 }
 
 const nameOf = (library: Library, { slots, progressions }: Template, id: string): string => {
-  const lifts = Object.values(slots).filter(({ uses: follows }) =>
-    follows.some(({ progression }) => progression === id),
-  )
+  const lifts = Object.values(slots).filter(({ uses }) => uses.some(({ progression }) => progression === id))
   const stage = progressions[id]?.stages[0]
   return `${[...new Set(lifts.map((slot) => liftName(library, slot)))].join(', ')}: ${stage ? ruleOf[stage.rule].title : ''}`
 }
@@ -145,26 +143,20 @@ function Turns({ slot, onPut }: { slot: Slot; onPut: (turns: SlotRotation | null
             className="min-h-0"
             onClick={() => onPut({ ...turns, with: turns.with.filter((_, j) => j !== i) })}
           >
-            Take out
+            Remove from the rotation
           </Button>
         </p>
       ))}
-      <SelectField
+      <ExercisePicker
         label="Add an exercise to the rotation"
+        placeholder="choose a lift"
         value=""
-        onChange={(event) => {
-          const exercise = event.target.value as ExerciseId
-          if (exercise) onPut({ ...turns, with: [...turns.with, { exercise }] })
-        }}
-      >
-        <ExerciseOptions
-          title="choose a lift"
-          fits={(exercise) =>
-            exerciseOf(library, { exercise }).tool === exerciseOf(library, slot).tool &&
-            exercise !== slot.exercise
-          }
-        />
-      </SelectField>
+        fits={(exercise) =>
+          exerciseOf(library, { exercise }).tool === exerciseOf(library, slot).tool &&
+          exercise !== slot.exercise
+        }
+        onChoose={(exercise) => exercise && onPut({ ...turns, with: [...turns.with, { exercise }] })}
+      />
       {turns.with.length > 0 && (
         <div className="grid grid-cols-2 gap-3">
           <SelectField

@@ -8,6 +8,8 @@ export type Selected = {
   group?: Id
   row?: number
   what?: Aspect
+  /** A setting that is opened at once. */
+  opens?: 'details'
 }
 
 /** What the inspector speaks of, from the whole to the part. */

@@ -32,7 +32,11 @@ export const NewSlotLine = memo(function NewSlotLine({
   })
   const at: At = { column, line: index, field: 0 }
   return (
-    <div ref={setNodeRef} className={`border-t border-line pt-1 ${isOver ? 'border-t-2 border-leaf' : ''}`}>
+    <div
+      ref={setNodeRef}
+      role="row"
+      className={`border-t border-line pt-1 ${isOver ? 'border-t-2 border-leaf' : ''}`}
+    >
       {typing ? (
         <>
           <TypingCell name={`New line in ${section}`} width="w-full" typing={typing} onAct={onAct} />
@@ -41,6 +45,8 @@ export const NewSlotLine = memo(function NewSlotLine({
       ) : (
         <button
           type="button"
+          role="gridcell"
+          aria-colindex={1}
           data-cell={`${column}-${index}-0`}
           tabIndex={isHere || isFirst ? 0 : -1}
           onFocus={() => onAct({ do: 'focus', at, selects: false })}

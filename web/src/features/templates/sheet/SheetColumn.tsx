@@ -6,7 +6,7 @@ import { formatDay } from '@young-oak/core/units'
 import type { Selected } from '../inspector/selected.ts'
 import type { DraggedSession } from './Dragging.tsx'
 import { DragHandle, useDragged } from './useDragged.tsx'
-import type { At, Column, Range } from './sheet.ts'
+import { fieldNames, sheetFields, type At, type Column, type Range } from './sheet.ts'
 import type { LineActs } from './lineActs.ts'
 import { NewSlotLine } from './NewSlotLine.tsx'
 import { SheetLine } from './SheetLine.tsx'
@@ -15,6 +15,7 @@ import type { Typing } from './typing.ts'
 type Props = {
   column: Column
   index: number
+  week: number
   twin?: number
   /** Where the keyboard is, and what is marked, where it is in this column. */
   at: At | null
@@ -32,6 +33,7 @@ type Props = {
 export const SheetColumn = memo(function SheetColumn({
   column,
   index: c,
+  week,
   twin,
   at,
   range,
@@ -57,54 +59,73 @@ export const SheetColumn = memo(function SheetColumn({
         minutes={isPreviewed ? minutes : 0}
         onInspect={() => onInspect({ phase: column.phase, session: column.session, what: 'session' })}
       />
-      {column.sections.map((section, p) => (
-        <div key={section.name}>
-          {(column.sections.length > 1 || section.minutes) && (
-            <p className="mt-2 text-xs tracking-wide text-bark">
-              {section.name}
-              {section.minutes && `, ${section.minutes} min`}
-            </p>
-          )}
-          {section.lines.map((line, i) => {
-            const l = (firsts[p] ?? 0) + i
-            const isHere = at?.line === l
-            const isMarked = isSpread && l >= range.lines[0] && l <= range.lines[1]
-            if (line.kind === 'new')
+      <div
+        role="grid"
+        aria-label={`${column.name}, day ${column.inWeek}, week ${week}`}
+        aria-multiselectable
+        aria-colcount={sheetFields.length}
+      >
+        <HeadRow />
+        {column.sections.map((section, p) => (
+          <div key={section.name} role="rowgroup" aria-label={section.name}>
+            {(column.sections.length > 1 || section.minutes) && (
+              <p aria-hidden className="mt-2 text-xs tracking-wide text-bark">
+                {section.name}
+                {section.minutes && `, ${section.minutes} min`}
+              </p>
+            )}
+            {section.lines.map((line, i) => {
+              const l = (firsts[p] ?? 0) + i
+              const isHere = at?.line === l
+              const isMarked = isSpread && l >= range.lines[0] && l <= range.lines[1]
+              if (line.kind === 'new')
+                return (
+                  <NewSlotLine
+                    key={line.key}
+                    line={line}
+                    column={c}
+                    index={l}
+                    isFirst={c === 0 && l === 0}
+                    isHere={isHere}
+                    typing={isHere ? typing : null}
+                    onAct={onAct}
+                  />
+                )
               return (
-                <NewSlotLine
+                <SheetLine
                   key={line.key}
                   line={line}
+                  table={table}
+                  planned={slots.get(line.slotId)}
+                  isPreviewed={isPreviewed}
                   column={c}
                   index={l}
-                  isFirst={c === 0 && l === 0}
-                  isHere={isHere}
+                  field={isHere ? at.field : null}
+                  markedFrom={isMarked ? range.fields[0] : null}
+                  markedTo={isMarked ? range.fields[1] : null}
                   typing={isHere ? typing : null}
                   onAct={onAct}
+                  onInspect={onInspect}
                 />
               )
-            return (
-              <SheetLine
-                key={line.key}
-                line={line}
-                table={table}
-                planned={slots.get(line.slotId)}
-                isPreviewed={isPreviewed}
-                column={c}
-                index={l}
-                field={isHere ? at.field : null}
-                markedFrom={isMarked ? range.fields[0] : null}
-                markedTo={isMarked ? range.fields[1] : null}
-                typing={isHere ? typing : null}
-                onAct={onAct}
-                onInspect={onInspect}
-              />
-            )
-          })}
-        </div>
-      ))}
+            })}
+          </div>
+        ))}
+      </div>
     </section>
   )
 })
+
+/** The names of the columns, for those who hear the sheet: a sighted reader knows 3 × 5 @ 75%. */
+const HeadRow = () => (
+  <div role="row" className="sr-only">
+    {sheetFields.map((field, i) => (
+      <span key={field} role="columnheader" aria-colindex={i + 1}>
+        {fieldNames[field]}
+      </span>
+    ))}
+  </div>
+)
 
 /** Counted back from the test day: a member’s own date decides when it is. */
 const sayToTest = (weeks: number): string =>

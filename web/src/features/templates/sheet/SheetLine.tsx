@@ -1,7 +1,7 @@
 import { useLibrary } from '../../library/useLibrary.ts'
 import { memo } from 'react'
 import type { PlannedSlot } from '@young-oak/core/plan'
-import { liftName } from '@young-oak/core/library'
+import { liftName, type Library } from '@young-oak/core/library'
 import { waysTo } from '@young-oak/core/loads'
 import type { RepTable } from '@young-oak/core/maxes'
 import type { ShownSets } from '@young-oak/core/member'
@@ -18,8 +18,9 @@ import { formatNumber } from '@young-oak/core/units'
 import { Why } from '../../../ui/Why.tsx'
 import type { Selected } from '../inspector/selected.ts'
 import type { LineActs } from './lineActs.ts'
-import { sheetFields, type At, type Field, type SetsLine } from './sheet.ts'
+import { fieldNames, sheetFields, type At, type SetsLine } from './sheet.ts'
 import { SlotHead } from './SlotHead.tsx'
+import { Aside } from './Aside.tsx'
 import { TypingCell, Understood } from './TypingCell.tsx'
 import type { Typing } from './typing.ts'
 
@@ -47,15 +48,6 @@ const widths: Record<SheetField, string> = {
   rir: 'min-w-6 shrink-0 text-right',
   rest: 'min-w-8 shrink-0 text-right',
 }
-const names: Record<Field, string> = {
-  exercise: 'Exercise',
-  sets: 'Sets',
-  goal: 'Reps',
-  load: 'Load',
-  rir: 'RIR',
-  rest: 'Rest',
-  member: 'Load of the member',
-}
 const loadField = sheetFields.indexOf('member')
 
 /** A line of the sheet: "3 × 5 @ 75%", reserve, rest, and the chosen member's load at the right. */
@@ -79,6 +71,9 @@ export const SheetLine = memo(function SheetLine({
   const isMarked = (f: number) => markedFrom !== null && markedTo !== null && f >= markedFrom && f <= markedTo
   const at = (f: number): At => ({ column, line: index, field: f })
   const cell = (f: number) => ({
+    role: 'gridcell',
+    'aria-colindex': f + 1,
+    'aria-selected': isMarked(f),
     'data-cell': `${column}-${index}-${f}`,
     tabIndex: field === f || (column === 0 && index === 0 && f === 1) ? 0 : -1,
     onFocus: () => onAct({ do: 'focus', at: at(f), selects: false }),
@@ -104,10 +99,12 @@ export const SheetLine = memo(function SheetLine({
         />
       )}
       {isFirst && line.marks.length > 0 && (
-        <p className="border-l-2 border-mist pl-2 text-xs text-mist">In the track: {line.marks.join('; ')}</p>
+        <Aside className="border-l-2 border-mist pl-2 text-xs text-mist">
+          In the track: {line.marks.join('; ')}
+        </Aside>
       )}
-      {group.lift && <p className="pl-3.5 text-sm">{liftName(library, group.lift)}</p>}
-      <div className="flex items-center pb-1 text-[0.8125rem]">
+      {group.lift && <Aside className="pl-3.5 text-sm">{liftName(library, group.lift)}</Aside>}
+      <div role="row" className="flex items-center pb-1 text-[0.8125rem]">
         {cellFields.map((one) => {
           const f = sheetFields.indexOf(one)
           const inherits = one in has
@@ -122,7 +119,7 @@ export const SheetLine = memo(function SheetLine({
               {one === 'load' && <span className="text-bark">@</span>}
               {field === f && typing ? (
                 <TypingCell
-                  name={`${names[one]} of ${liftName(library, group.lift ?? slot)}`}
+                  name={`${fieldNames[one]} of ${liftName(library, group.lift ?? slot)}`}
                   width={widths[one]}
                   typing={typing}
                   onAct={onAct}
@@ -132,7 +129,7 @@ export const SheetLine = memo(function SheetLine({
                   type="button"
                   {...cell(f)}
                   title={titleOf(one, text, isByRule, isFixed, inherits)}
-                  aria-label={`${names[one]} of ${liftName(library, group.lift ?? slot)}: ${text || 'empty'}${inherits ? ', inherited' : ''}${isFixed ? ', fixed' : ''}`}
+                  aria-label={`${fieldNames[one]} of ${liftName(library, group.lift ?? slot)}: ${text || 'empty'}${asked ? sayInstead(library, one, group, asked) : ''}${inherits ? ', inherited' : ''}${isFixed ? ', fixed' : ''}`}
                   className={`h-7 truncate rounded-sm px-0.5 focus:bg-leaf-wash ${widths[one]} ${isByRule ? 'text-mist italic' : ''} ${isFixed ? 'font-semibold underline decoration-acorn decoration-2 underline-offset-4' : ''} ${inherits ? 'text-bark underline decoration-edge decoration-dotted underline-offset-4' : ''} ${isMarked(f) ? 'bg-leaf-wash outline outline-leaf' : 'hover:bg-leaf-wash'}`}
                 >
                   {shown(one, text)}
@@ -150,13 +147,33 @@ export const SheetLine = memo(function SheetLine({
   )
 })
 
-/** What the chosen member is asked in place of the sets or reps that are written. */
-function Instead({ field, group, asked }: { field: SheetField; group: SetPrescription; asked: ShownSets }) {
-  const library = useLibrary()
+/** The cell as the chosen member is asked it, where that is another than is written. */
+function insteadOf(
+  library: Library,
+  field: SheetField,
+  group: SetPrescription,
+  asked: ShownSets,
+): string | null {
   if (field !== 'sets' && field !== 'goal') return null
   const goal = asked.goal ?? { reps: asked.reps ?? 1, ...(asked.amrap && { amrap: asked.amrap }) }
   const own = formatCell(library, field, { ...group, sets: asked.sets, goal })
-  return own === formatCell(library, field, group) ? null : <span className="text-mist">→{own}</span>
+  return own === formatCell(library, field, group) ? null : own
+}
+
+const sayInstead = (
+  library: Library,
+  field: SheetField,
+  group: SetPrescription,
+  asked: ShownSets,
+): string => {
+  const own = insteadOf(library, field, group, asked)
+  return own === null ? '' : `, ${own} for the member`
+}
+
+function Instead({ field, group, asked }: { field: SheetField; group: SetPrescription; asked: ShownSets }) {
+  const library = useLibrary()
+  const own = insteadOf(library, field, group, asked)
+  return own === null ? null : <span className="text-mist">→{own}</span>
 }
 
 /** What else the line says, under its cells: tempo, sides, style, bands; and ways to a tonnage. */
@@ -178,7 +195,7 @@ function Said({ group, has, table }: { group: SetPrescription; has: SetsLine['ha
     )
   }
   if (!said.length) return null
-  return <p className="pb-1 pl-3.5 text-xs text-bark">{said.join('; ')}</p>
+  return <Aside className="pb-1 pl-3.5 text-xs text-bark">{said.join('; ')}</Aside>
 }
 
 /** What a cell that is too narrow or too short for its meaning says at length. */
@@ -206,6 +223,7 @@ type LoadProps = { line: SetsLine; planned?: PlannedSlot; isPreviewed: boolean; 
 
 /** The member's load for this line, with its why; or what it lacks. Either can be reached by the keyboard. */
 function MemberLoad({ line, planned, isPreviewed, cell }: LoadProps) {
+  const library = useLibrary()
   const group = planned?.sets.find((one) => one.prescription === line.group.id)
   const load = isPreviewed ? group?.load : undefined
   if (group && load) {
@@ -214,6 +232,7 @@ function MemberLoad({ line, planned, isPreviewed, cell }: LoadProps) {
         {...cell}
         title={formatHandled(group, load)}
         steps={group.why}
+        says={`Load of the member, ${liftName(library, line.group.lift ?? line.slot)}: ${formatHandled(group, load)}`}
         className="min-w-14 text-right font-serif font-semibold whitespace-nowrap"
       >
         {formatHandled(group, load)}

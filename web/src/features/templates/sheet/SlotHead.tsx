@@ -32,7 +32,11 @@ export function SlotHead({ line, index, isMarked, cell, at, typing, onAct, onIns
     ? `${slot.circuit.name}: ${formatCircuit(slot.circuit)}`
     : liftName(library, line.lift)
   return (
-    <div {...own} className={`flex items-baseline gap-1.5 ${isOver ? 'border-b-2 border-leaf' : ''}`}>
+    <div
+      {...own}
+      role="row"
+      className={`flex items-baseline gap-1.5 ${isOver ? 'border-b-2 border-leaf' : ''}`}
+    >
       <DragHandle
         handle={handle}
         label={`Line ${line.letter}`}
@@ -55,18 +59,30 @@ export function SlotHead({ line, index, isMarked, cell, at, typing, onAct, onIns
           type="button"
           {...cell}
           title={line.rules || undefined}
-          aria-label={`Exercise: ${name}`}
+          aria-label={`Exercise: ${name}${line.letter.length > 1 ? `, ${line.letter} of a superset` : ''}`}
           className={`min-w-0 grow truncate rounded-sm text-left font-medium focus:bg-leaf-wash ${isMarked ? 'bg-leaf-wash outline outline-leaf' : 'hover:bg-leaf-wash'}`}
         >
           {name}
         </button>
       )}
-      <SlotMenu
-        id={`${at.column}-${slotId}`}
-        lift={liftName(library, slot)}
-        onAct={(act) => onAct({ do: 'act', at, act })}
-        onInspect={(what) => onInspect({ phase, session, slot: slotId, group: group.id, row, what })}
-      />
+      <span role="gridcell">
+        <SlotMenu
+          id={`${at.column}-${slotId}`}
+          lift={liftName(library, slot)}
+          onAct={(act) => onAct({ do: 'act', at, act })}
+          onInspect={(what) =>
+            onInspect({
+              phase,
+              session,
+              slot: slotId,
+              group: group.id,
+              row,
+              what,
+              ...(what === 'slot' && { opens: 'details' }),
+            })
+          }
+        />
+      </span>
     </div>
   )
 }

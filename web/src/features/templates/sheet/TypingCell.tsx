@@ -1,8 +1,14 @@
 import { useLibrary } from '../../library/useLibrary.ts'
 import { useEffect, useRef } from 'react'
-import { liftName, type ExerciseId } from '@young-oak/core/library'
+import { liftName } from '@young-oak/core/library'
+import { Aside } from './Aside.tsx'
 import type { LineActs } from './lineActs.ts'
 import type { Typing } from './typing.ts'
+
+const listId = 'sheet-exercises'
+const understoodId = 'sheet-understood'
+const optionId = (i: number): string => `sheet-exercise-${i}`
+const hasOthers = ({ found = [] }: Typing): boolean => found.length > 1
 
 type TypingProps = { name: string; width: string; typing: Typing; onAct: LineActs }
 
@@ -18,47 +24,80 @@ export function TypingCell({ name, width, typing, onAct }: TypingProps) {
   // A line typed into a narrow cell needs room to be read.
   const isLong = typing.text.length > 6 && width !== 'w-full'
   return (
-    <input
-      ref={input}
-      aria-label={name}
-      aria-invalid={Boolean(typing.error)}
-      value={typing.text}
-      onChange={(event) => onAct({ do: 'type', text: event.target.value })}
-      onBlur={() => onAct({ do: 'leave' })}
-      className={`h-7 rounded-sm border bg-paper px-0.5 ${isLong ? 'w-56 text-left' : width} ${typing.error ? 'border-brick' : 'border-leaf'}`}
-    />
+    <span role="gridcell" className={width === 'w-full' ? 'block w-full' : ''}>
+      <input
+        ref={input}
+        role="combobox"
+        aria-label={name}
+        aria-autocomplete="list"
+        aria-expanded={hasOthers(typing)}
+        aria-controls={hasOthers(typing) ? listId : undefined}
+        aria-activedescendant={hasOthers(typing) ? optionId(typing.pick ?? 0) : undefined}
+        aria-describedby={understoodId}
+        aria-invalid={Boolean(typing.error)}
+        value={typing.text}
+        onChange={(event) => onAct({ do: 'type', text: event.target.value })}
+        onBlur={() => onAct({ do: 'leave' })}
+        className={`h-7 rounded-sm border bg-paper px-0.5 ${isLong ? 'w-56 text-left' : width} ${typing.error ? 'border-brick' : 'border-leaf'}`}
+      />
+    </span>
   )
 }
 
 /** What the words come to, or what is wrong with them; and what else they may mean. */
-export function Understood({ typing, onAct }: { typing: Typing; onAct: LineActs }) {
+export const Understood = (props: UnderstoodProps) => (
+  <Aside>
+    <Words {...props} />
+  </Aside>
+)
+
+type UnderstoodProps = { typing: Typing; onAct: LineActs }
+
+function Words({ typing, onAct }: UnderstoodProps) {
   const library = useLibrary()
   const { error, unknown, understood, found = [], pick = 0 } = typing
   const adds = unknown !== undefined && <AddUnknown name={unknown} onAct={onAct} />
   if (error !== undefined)
     return (
-      <p role="alert" className="my-1 ml-4 rounded bg-brick-wash px-2 py-1 text-sm text-brick">
+      <p
+        id={understoodId}
+        role="alert"
+        className="my-1 ml-4 rounded bg-brick-wash px-2 py-1 text-sm text-brick"
+      >
         {error} {adds}
       </p>
     )
   if (adds)
     return (
-      <p className="my-1 ml-4 text-xs text-bark">
+      <p id={understoodId} role="status" className="my-1 ml-4 text-xs text-bark">
         No exercise is called “{unknown}”. {adds}
       </p>
     )
   if (!understood) return null
-  const others = found.filter((_, i) => i !== pick)
   return (
-    <p className="my-1 ml-4 text-xs text-bark">
-      <span className="text-leaf">{understood}</span>
-      {others.length > 0 && (
-        <span>
-          {' '}
-          Down for: {others.map((id: ExerciseId) => liftName(library, { exercise: id })).join(', ')}
-        </span>
+    <div className="my-1 ml-4 text-xs text-bark">
+      <p id={understoodId} role="status" className="text-leaf">
+        {understood}
+      </p>
+      {hasOthers(typing) && (
+        <>
+          <p aria-hidden>Arrow down for another exercise:</p>
+          <ul id={listId} role="listbox" aria-label="Exercises that the words may mean">
+            {found.map((id, i) => (
+              <li
+                key={id}
+                id={optionId(i)}
+                role="option"
+                aria-selected={i === pick}
+                className={i === pick ? 'font-medium text-ink' : ''}
+              >
+                {liftName(library, { exercise: id })}
+              </li>
+            ))}
+          </ul>
+        </>
       )}
-    </p>
+    </div>
   )
 }
 

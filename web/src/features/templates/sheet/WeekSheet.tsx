@@ -146,6 +146,7 @@ export const WeekSheet = memo(function WeekSheet({
             key={one.position}
             column={one}
             index={c}
+            week={week}
             twin={twinOf(columns, one)}
             at={at.column === c ? at : null}
             range={range.column === c ? range : null}

@@ -66,6 +66,18 @@ export type Line = SetsLine | NewLine
 /** The cells of a line from left to right; the last is the chosen member's load. */
 export const sheetFields = ['exercise', ...cellFields, 'member'] as const
 export type Field = (typeof sheetFields)[number]
+
+/** What the cells are called to those who hear them. */
+export const fieldNames: Record<Field, string> = {
+  exercise: 'Exercise',
+  sets: 'Sets',
+  goal: 'Reps',
+  load: 'Load',
+  rir: 'RIR',
+  rest: 'Rest',
+  member: 'Load of the member',
+}
+
 export const isCell = (field: Field | undefined): field is SheetField =>
   field !== undefined && field !== 'exercise' && field !== 'member'
 

@@ -33,8 +33,9 @@ export const DragHandle = ({ handle, label, title, className, children }: Handle
   <span
     {...handle}
     tabIndex={-1}
-    role="img"
-    aria-label={label}
+    role={undefined}
+    aria-hidden
+    data-handle={label}
     title={title}
     className={`cursor-grab touch-none text-bark ${className}`}
   >

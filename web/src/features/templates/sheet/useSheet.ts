@@ -4,6 +4,7 @@ import type { Id } from '@young-oak/core/parsing'
 import type { Built } from '@young-oak/core/editing'
 import type { Command, Template } from '@young-oak/core/template'
 import { useLibrary } from '../../library/useLibrary.ts'
+import { announce } from '../../../ui/announce.ts'
 import { usePutOrSay } from '../usePutOrSay.ts'
 import { actOf, type ActName, type Outcome, type SheetView } from './acts/index.ts'
 import { lineAt, rangeOf, type At, type Column } from './sheet.ts'
@@ -50,6 +51,8 @@ export function useSheet({ draft, columns, week, weeks, sheet, ...tell }: Props)
     if (outcome.circuit) tell.onCircuit(outcome.circuit)
     if (outcome.newExercise !== undefined) tell.onNewExercise(outcome.newExercise)
     if (outcome.menu) openMenu(sheet.current, columns, at)
+    const told = sayChange(view, outcome)
+    if (told) announce(told)
     if (outcome.at || outcome.put || outcome.week !== undefined) isToFocus.current = !outcome.typing
     setState(after(state, outcome))
     return true
@@ -112,6 +115,15 @@ export function useSheet({ draft, columns, week, weeks, sheet, ...tell }: Props)
     happen(outcome)
     isToFocus.current = false
   }
+}
+
+/** What somebody who works by ear is told of: another week, and how much is selected. Steps of the draft are said by their names. */
+function sayChange({ at, weeks }: SheetView, outcome: Outcome): string | null {
+  if (outcome.week !== undefined) return `Week ${outcome.week} of ${weeks}`
+  if (!outcome.anchor) return null
+  const { lines, fields } = rangeOf(outcome.at ?? at, outcome.anchor)
+  const count = (lines[1] - lines[0] + 1) * (fields[1] - fields[0] + 1)
+  return `${count} ${count === 1 ? 'cell' : 'cells'} selected`
 }
 
 const cellElement = (sheet: HTMLElement | null, columns: Column[], at: At) => {
