@@ -140,18 +140,19 @@ test.describe('on a phone', () => {
     await page.getByRole('link', { name: 'Progress' }).click()
     const check = page.getByRole('region', { name: 'Check-in' })
     await expect(check.getByText('No check-in yet.')).toBeVisible()
+    await check.getByText('Check in', { exact: true }).click()
     expect(await faults(page)).toEqual([])
     await check
       .getByRole('group', { name: /Freshness/ })
       .getByRole('button', { name: '1' })
       .click()
     await check.getByRole('group', { name: 'Joints' }).getByRole('button', { name: 'achy' }).click()
-    await check.getByRole('button', { name: 'Save' }).click()
+    await check.getByRole('button', { name: 'Save check-in' }).click()
     await expect(page.getByText('freshness is 1 of 5')).toBeVisible()
     await expect(page.getByText('joints ache')).toBeVisible()
     await expect(page.getByText(/How sure: /)).toBeVisible()
     await check.getByRole('group', { name: 'Joints' }).getByRole('button', { name: 'painful' }).click()
-    await check.getByRole('button', { name: 'Save' }).click()
+    await check.getByRole('button', { name: 'Save check-in' }).click()
     await expect(
       page.getByRole('heading', { name: /stop what hurts, log it, and see a licensed professional/ }),
     ).toBeVisible()
@@ -210,7 +211,7 @@ test.describe('on a phone', () => {
   }) => {
     await enter(page, 'Isla')
     await page.getByRole('link', { name: 'Progress' }).click()
-    const trials = page.getByRole('region', { name: 'Trials' })
+    const trials = page.getByRole('region', { name: 'Comparisons' })
     await trials.getByText('Set up a comparison').click()
     await trials.getByLabel('Name').fill('Early or late')
     await trials.getByLabel('The one difference').fill('mornings, then evenings')
@@ -235,11 +236,7 @@ test.describe('on a phone', () => {
     page,
   }) => {
     await enter(page, 'Tamsin')
-    const start = page.getByRole('button', { name: /^Start (?!earlier)/ })
-    const early = page.getByRole('button', { name: 'Start earlier' })
-    await expect(start.or(early).first()).toBeVisible()
-    if (await early.isVisible()) await early.click()
-    await start.click()
+    await page.getByRole('button', { name: /^Start / }).click()
     await page.getByText('Sore from last time?').click()
     await page.getByRole('button', { name: 'still sore' }).first().click()
     await page.getByRole('button', { name: /^Change set/ }).click()

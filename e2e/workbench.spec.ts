@@ -316,7 +316,10 @@ test('a circuit is scored otherwise after it was made', async ({ page }) => {
   await made.focus()
   await inspect(page, 'Exercise')
   const circuit = page.getByRole('form', { name: 'Circuit' })
-  await page.getByText(/^Circuit: /).click()
+  await page
+    .locator('summary')
+    .filter({ hasText: /^Circuit: / })
+    .click()
   await expect(circuit.getByLabel('Rounds')).toHaveValue('4')
   await circuit.getByLabel('Scored by').selectOption('rounds')
   await circuit.getByLabel('Minutes').fill('8')
@@ -325,7 +328,10 @@ test('a circuit is scored otherwise after it was made', async ({ page }) => {
   await page.reload()
   await made.focus()
   await inspect(page, 'Exercise')
-  await page.getByText(/^Circuit: /).click()
+  await page
+    .locator('summary')
+    .filter({ hasText: /^Circuit: / })
+    .click()
   await expect(circuit.getByLabel('Minutes')).toHaveValue('8')
 })
 

@@ -27,6 +27,15 @@ export type Pattern = (typeof patterns)[number]
 export const readings = ['total', 'per hand', 'per side', 'added', 'on the stack'] as const
 export type Reads = (typeof readings)[number]
 
+/** What the number means, in words: "load per hand". */
+export const readingWords: Record<Reads, string> = {
+  total: 'total load, bar included',
+  'per hand': 'load per hand',
+  'per side': 'load per side',
+  added: 'load added to body weight',
+  'on the stack': 'load on the stack',
+}
+
 export const muscles = [
   'quads',
   'hamstrings',

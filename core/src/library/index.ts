@@ -4,6 +4,7 @@ export {
   muscles,
   patterns,
   readings,
+  readingWords,
   type Reads,
   saySuits,
   type Tool,

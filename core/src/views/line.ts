@@ -50,7 +50,10 @@ const styleWords: Record<SetStyle, string> = {
 function formatSets({ sets, reps, amrap: plus, goal, least }: ShownSets): string {
   const asked = goal ? kindOf(goal).cell(goal) : formatSpan(reps ?? 1)
   if (goal && !kindOf(goal).meetsTogether && sets === 1) return asked
-  if (goal && kindOf(goal).meetsTogether) return `${asked} within ${sets} ${sets === 1 ? 'set' : 'sets'}`
+  if (goal && kindOf(goal).meetsTogether) {
+    const what = 'totalReps' in goal ? `${goal.totalReps} total reps` : asked
+    return `${what} within ${sets} ${sets === 1 ? 'set' : 'sets'}`
+  }
   if (!plus) return `${least ? `${least}-${sets}` : sets} × ${asked}`
   return sets === 1 ? `1 × ${asked}+` : `${sets - 1} × ${asked}, ${asked}+`
 }

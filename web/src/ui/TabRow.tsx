@@ -35,7 +35,7 @@ export function TabRow<T extends string>({
     <div
       role="tablist"
       aria-label={label}
-      className={`flex flex-wrap gap-x-2 border-b border-line ${className}`}
+      className={`flex flex-wrap gap-x-1 border-b border-line ${className}`}
     >
       {tabs.map((tab) => (
         <button

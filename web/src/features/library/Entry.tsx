@@ -1,5 +1,12 @@
 import { useLibrary } from './useLibrary.ts'
-import { exerciseOf, isOwnId, liftName, saySuits, type ExerciseId } from '@young-oak/core/library'
+import {
+  exerciseOf,
+  isOwnId,
+  liftName,
+  saySuits,
+  type ExerciseId,
+  readingWords,
+} from '@young-oak/core/library'
 import { Button } from '../../ui/Button.tsx'
 import { sentence } from '../../ui/Why.tsx'
 
@@ -55,14 +62,14 @@ export function Entry({ id, isOpen, onOpen, onFind, acts }: Props) {
           <p>{cue}</p>
           {caution && <p className="text-acorn">{caution}</p>}
           <p className="text-bark">
-            {sentence(tool)}; the load is {reads}.{suits && ` Suits ${suits}.`} Recovery {cost} of 5, spine{' '}
-            {spine} of 5.
+            {sentence(tool)}; {readingWords[reads]}.{suits && ` Suits ${suits}.`} Recovery cost {cost} of 5,
+            spine load {spine} of 5.
             {parent &&
               ` Begins at ${parent.percent}% of the ${liftName(library, { exercise: parent.exercise as ExerciseId }).toLowerCase()} max.`}
           </p>
           {substitutes.length > 0 && (
             <p className="text-bark">
-              Instead:{' '}
+              Substitutes:{' '}
               {substitutes.map((one, i) => (
                 <span key={one}>
                   {i > 0 && ', '}

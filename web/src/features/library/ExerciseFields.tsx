@@ -5,6 +5,7 @@ import {
   muscles,
   patterns,
   readings,
+  readingWords,
   takesMax,
   tools,
   type ExerciseId,
@@ -58,9 +59,11 @@ export function Kind() {
             <option key={one}>{one}</option>
           ))}
         </SelectField>
-        <SelectField label="The load is" {...register('reads')}>
+        <SelectField label="The number means" {...register('reads')}>
           {readings.map((one) => (
-            <option key={one}>{one}</option>
+            <option key={one} value={one}>
+              {readingWords[one]}
+            </option>
           ))}
         </SelectField>
         {tool === 'barbell' && (

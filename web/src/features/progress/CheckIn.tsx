@@ -20,7 +20,7 @@ export function CheckIn({ view: { checkIn, about }, member }: Props) {
   const isEmpty = Object.values(said).every((one) => one === undefined)
   const number = (value: string) => (value ? Number(value) : undefined)
   const save = async () => {
-    if (await give({ kind: 'checkIn', ...said }, 'Noted.')) setSaid({})
+    if (await give({ kind: 'checkIn', ...said }, 'Check-in saved.')) setSaid({})
   }
   return (
     <section aria-label="Check-in" className="rounded-lg border border-line bg-sheet p-4">
@@ -33,41 +33,43 @@ export function CheckIn({ view: { checkIn, about }, member }: Props) {
           ? 'Every answer is optional; only you and your writer see it.'
           : 'Health data: only the member and you see it.'}
       </p>
-      <div className="mt-2 grid gap-1">
-        <Choice
-          label="Sleep (1 poor, 5 good)"
-          value={String(said.sleep ?? '') as string}
-          choices={scale}
-          onChange={(value) => setSaid({ ...said, sleep: number(value) })}
-        />
-        <Choice
-          label="Mood (1 poor, 5 good)"
-          value={String(said.mood ?? '')}
-          choices={scale}
-          onChange={(value) => setSaid({ ...said, mood: number(value) })}
-        />
-        <Choice
-          label="Freshness (1 worn out, 5 fresh)"
-          value={String(said.freshness ?? '')}
-          choices={scale}
-          onChange={(value) => setSaid({ ...said, freshness: number(value) })}
-        />
-        <Choice
-          label="Joints"
-          value={said.joints ?? ''}
-          choices={jointAnswers.map((one) => [one, one] as const)}
-          onChange={(joints) => setSaid({ ...said, joints: joints || undefined })}
-        />
-      </div>
-      {said.joints === 'painful' && (
-        <p className="rounded bg-brick-wash px-3 py-2 text-sm text-brick">
-          Sharp, radiating or joint pain: stop what hurts, and see a licensed professional.
-        </p>
-      )}
-      <Sore muscles={said.sore ?? []} onChange={(sore) => setSaid({ ...said, sore })} />
-      <Button className="mt-3 min-h-11 w-full" disabled={isBusy || isEmpty} onClick={() => void save()}>
-        Save
-      </Button>
+      <Details title="Check in">
+        <div className="mt-2 grid gap-1">
+          <Choice
+            label="Sleep (1 poor, 5 good)"
+            value={String(said.sleep ?? '') as string}
+            choices={scale}
+            onChange={(value) => setSaid({ ...said, sleep: number(value) })}
+          />
+          <Choice
+            label="Mood (1 poor, 5 good)"
+            value={String(said.mood ?? '')}
+            choices={scale}
+            onChange={(value) => setSaid({ ...said, mood: number(value) })}
+          />
+          <Choice
+            label="Freshness (1 worn out, 5 fresh)"
+            value={String(said.freshness ?? '')}
+            choices={scale}
+            onChange={(value) => setSaid({ ...said, freshness: number(value) })}
+          />
+          <Choice
+            label="Joints"
+            value={said.joints ?? ''}
+            choices={jointAnswers.map((one) => [one, one] as const)}
+            onChange={(joints) => setSaid({ ...said, joints: joints || undefined })}
+          />
+        </div>
+        {said.joints === 'painful' && (
+          <p className="rounded bg-brick-wash px-3 py-2 text-sm text-brick">
+            Sharp, radiating or joint pain: stop what hurts, and see a licensed professional.
+          </p>
+        )}
+        <Sore muscles={said.sore ?? []} onChange={(sore) => setSaid({ ...said, sore })} />
+        <Button className="mt-3 min-h-11 w-full" disabled={isBusy || isEmpty} onClick={() => void save()}>
+          Save check-in
+        </Button>
+      </Details>
       <About about={about} member={member} />
     </section>
   )
@@ -81,7 +83,7 @@ export function sayCheckIn({ sleep, mood, freshness, joints, sore }: Said): stri
     joints && `joints ${joints}`,
     sore?.length && `sore: ${sore.join(', ')}`,
   ].filter(Boolean)
-  return parts.join(', ') || 'nothing said'
+  return parts.join(', ') || 'no answers'
 }
 
 function Sore({ muscles: chosen, onChange }: { muscles: Muscle[]; onChange: (muscles: Muscle[]) => void }) {
@@ -125,7 +127,7 @@ function About({ about, member }: { about: ProgressView['about']; member?: strin
           label={words}
           isDisabled={isBusy}
           isOn={about[key as keyof typeof aboutWords] === true}
-          onChange={(isOn) => void give({ kind: 'about', ...about, [key]: isOn }, 'Noted.')}
+          onChange={(isOn) => void give({ kind: 'about', ...about, [key]: isOn }, 'Check-in saved.')}
         />
       ))}
     </Details>

@@ -26,7 +26,7 @@ export function LiftProgress({ line: { lift, seen, targets }, blocks, unit, memb
         <h3 className="grow text-lg">{liftName(library, lift)}</h3>
         {last && (
           <span className="text-bark">
-            {formatNumber(last.value)} {unit} estimated, {formatDay(last.date)}
+            e1RM {sayEstimate(last.value, unit)}, {formatDay(last.date)}
           </span>
         )}
       </header>
@@ -71,6 +71,10 @@ export function LiftProgress({ line: { lift, seen, targets }, blocks, unit, memb
     </article>
   )
 }
+
+/** No more digits than a bar can hold: half a kilogram, or a pound. */
+const sayEstimate = (value: number, unit: Unit): string =>
+  `${formatNumber(unit === 'kg' ? Math.round(value * 2) / 2 : Math.round(value))} ${unit}`
 
 /** The goal that is due next is the one that is drawn. */
 const soonest = (targets: Target[]): Target | undefined =>

@@ -53,10 +53,6 @@ export default function ProgressPage() {
       ))}
       {data.programs.length === 0 && <p className="text-bark">No program yet, so no advice.</p>}
       {data.offers.length > 0 && <Offers offers={data.offers} member={member} />}
-      <div className="grid content-start gap-6 md:grid-cols-2">
-        <CheckIn view={data} member={member} />
-        <Ahead view={data} member={member} />
-      </div>
       <section aria-label="Lifts">
         <h2 className="text-xl">Lifts</h2>
         {data.misfits.map((say) => (
@@ -79,6 +75,10 @@ export default function ProgressPage() {
           ))}
         </div>
       </section>
+      <div className="grid content-start gap-6 md:grid-cols-2">
+        <CheckIn view={data} member={member} />
+        <Ahead view={data} member={member} />
+      </div>
       <Trials view={data} member={member} />
       <p className="border-t border-line pt-4 text-sm text-bark">
         Not medical advice. New or returning to training, or with a condition, pregnancy or medication: see a

@@ -14,8 +14,8 @@ type Props = { view: ProgressView; member?: string }
 /** Trials: two spells that differ in one thing, side by side by the same measures, ending in a decision that is kept. */
 export function Trials({ view, member }: Props) {
   return (
-    <section aria-label="Trials">
-      <h2 className="text-xl">Trials</h2>
+    <section aria-label="Comparisons">
+      <h2 className="text-xl">Comparisons</h2>
       <p className="text-sm text-bark">
         Two periods of training that differ in one thing, compared by the same measures. One person’s weeks
         are often too few to tell; then the result says so.

@@ -17,7 +17,7 @@ export function MemberChoice({ name, chosen, onChoose, error }: Props) {
         <span className="grow">To</span>
         {running.length > 0 && (
           <Button look="quiet" className="text-sm" onClick={() => onChoose(running.map(({ id }) => id))}>
-            The {running.length} on it
+            The {running.length} on this program
           </Button>
         )}
         <Button
@@ -40,7 +40,7 @@ export function MemberChoice({ name, chosen, onChoose, error }: Props) {
               />
               <span className="grow">{member.name}</span>
               <span className="text-sm text-bark">
-                {member.programs.includes(name) ? 'on the program already' : member.programs.join(', ')}
+                {member.programs.includes(name) ? 'on this program' : member.programs.join(', ')}
               </span>
             </label>
           </li>

@@ -11,8 +11,13 @@ export function useAnnounceEdits(): void {
     const was = before.current
     before.current = { done, undone }
     const [last, next] = [done[done.length - 1], undone[undone.length - 1]]
+    const redoes = was.undone[was.undone.length - 1]
     if (undone.length > was.undone.length && next) announce(`Undone: ${next.name}`)
     else if (last && last !== was.done[was.done.length - 1])
-      announce(undone.length < was.undone.length && undone.length > 0 ? `Redone: ${last.name}` : last.name)
+      announce(
+        undone.length === was.undone.length - 1 && redoes?.name === last.name
+          ? `Redone: ${last.name}`
+          : last.name,
+      )
   }, [done, undone])
 }

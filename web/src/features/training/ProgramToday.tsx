@@ -1,4 +1,4 @@
-import { useRef, useState } from 'react'
+import { useRef } from 'react'
 import { Check } from 'lucide-react'
 import type { TodayView } from '@young-oak/api/training'
 import type { Plan, PlannedSession, PlannedWeek } from '@young-oak/core/plan'
@@ -133,7 +133,8 @@ function WeekLine({ week, current }: { week: PlannedWeek; current?: PlannedSessi
           className={`flex items-center gap-1 rounded-full border px-3 py-1 ${place === current ? 'border-leaf bg-leaf-wash font-medium' : 'border-line text-bark'}`}
         >
           {place.status === 'trained' && <Check size={14} aria-label="done" />}
-          {place.name}
+          Day {place.inWeek}: {place.name}
+          {place.date && <span className="font-normal text-bark">, {formatDay(place.date)}</span>}
           {(place.status === 'skipped' || place.status === 'dropped') && ' (skipped)'}
         </li>
       ))}
@@ -156,46 +157,40 @@ type NextProps = {
 
 function Next({ session, start, isFirst, day, enrolment, isAgain, note, locations, home }: NextProps) {
   const location = useAppSelector((state) => state.location.at)
-  const [isEarly, setEarly] = useState(false)
-  const waits = start > day && !isEarly
+  const waits = start > day
   return (
     <article className="mt-6">
       <h1 className="text-3xl">{isAgain ? `Next time: ${session.name}` : session.name}</h1>
       {note && !isAgain && <p className="mt-1 text-bark">{note}</p>}
       {waits && (
         <p className="mt-2 rounded bg-mist-wash p-3 text-mist">
-          {isFirst ? 'This program starts' : 'The next week begins'} on {formatDay(start)}.{' '}
-          <button type="button" className="underline" onClick={() => setEarly(true)}>
-            Start earlier
-          </button>
+          {isFirst ? 'This program starts' : 'The next week begins'} on {formatDay(start)}.
         </p>
       )}
-      {!waits && <WhereToday locations={locations} home={home} location={location} />}
+      <WhereToday locations={locations} home={home} location={location} />
       <ol className="mt-3 divide-y divide-line">
         {session.slots.map((slot) => (
           <SlotPreview key={slot.slot} slot={slot} />
         ))}
       </ol>
       <LeftOut session={session} />
-      {!waits && (
-        <Button
-          size="thumb"
-          look={isAgain ? 'plain' : 'main'}
-          className={`w-full ${isAgain ? 'mt-5' : 'sticky bottom-3 mt-5'}`}
-          onClick={() =>
-            record({
-              kind: 'start',
-              enrolment,
-              position: session.position,
-              attempt: session.attempt,
-              date: day,
-              ...(location !== undefined && { location }),
-            })
-          }
-        >
-          Start {session.name}
-        </Button>
-      )}
+      <Button
+        size="thumb"
+        look={isAgain || waits ? 'plain' : 'main'}
+        className={`w-full ${isAgain || waits ? 'mt-5' : 'sticky bottom-3 mt-5'}`}
+        onClick={() =>
+          record({
+            kind: 'start',
+            enrolment,
+            position: session.position,
+            attempt: session.attempt,
+            date: day,
+            ...(location !== undefined && { location }),
+          })
+        }
+      >
+        {waits ? `Start ${session.name} early, today` : `Start ${session.name}`}
+      </Button>
     </article>
   )
 }

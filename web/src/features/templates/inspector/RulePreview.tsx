@@ -36,9 +36,7 @@ export function RulePreview({ draft, template, file, trial, slots }: Props) {
   return (
     <section aria-label="Preview" className="min-w-0">
       <h3 className="text-lg">Loads and sets by week</h3>
-      <p className="text-sm text-bark">
-        For {file.name ?? 'this member'}, from today, all weeks that are left.
-      </p>
+      <p className="text-sm text-bark">For {file.name ?? 'this member'}, from today, all remaining weeks.</p>
       <div className="mt-2 grid grid-cols-2 gap-3">
         {slots.length > 1 && (
           <SelectField label="Exercise" value={slot} onChange={(event) => setSlot(event.target.value)}>

@@ -4,6 +4,7 @@ import {
   liftName,
   liftOf,
   muscles,
+  readingWords,
   saySuits,
   setCounts,
   type Library,
@@ -43,9 +44,10 @@ export function SlotAspect({ draft, selected, preview, memberName }: Props) {
         <h3 className="text-lg">{liftName(library, slot)}</h3>
         <p className="text-sm text-bark">
           {cue} {sentence(pattern)}
-          {suits && `, suits ${suits}`}; the load is {reads}. Recovery {cost} of 5, spine {spine} of 5.
+          {suits && `, suits ${suits}`}; {readingWords[reads]}. Recovery cost {cost} of 5, spine load {spine}{' '}
+          of 5.
           {substitutes.length > 0 &&
-            ` Instead: ${substitutes.map((one) => liftName(library, { exercise: one as Slot['exercise'] }).toLowerCase()).join(', ')}.`}
+            ` Substitutes: ${substitutes.map((one) => liftName(library, { exercise: one as Slot['exercise'] }).toLowerCase()).join(', ')}.`}
         </p>
         {caution && <p className="mt-1 text-sm text-acorn">{caution}</p>}
       </div>

@@ -43,9 +43,9 @@ type Props = {
 
 const widths: Record<SheetField, string> = {
   sets: 'min-w-6 shrink-0 text-right',
-  goal: 'min-w-11 max-w-28 shrink-0 text-left',
+  goal: 'min-w-8 max-w-28 shrink-0 text-left',
   load: 'w-full text-left',
-  rir: 'min-w-6 shrink-0 text-right',
+  rir: 'min-w-5 shrink-0 text-right',
   rest: 'min-w-8 shrink-0 text-right',
 }
 const loadField = sheetFields.indexOf('member')
@@ -233,7 +233,7 @@ function MemberLoad({ line, planned, isPreviewed, cell }: LoadProps) {
         title={formatHandled(group, load)}
         steps={group.why}
         says={`Load of the member, ${liftName(library, line.group.lift ?? line.slot)}: ${formatHandled(group, load)}`}
-        className="min-w-14 text-right font-serif font-semibold whitespace-nowrap"
+        className="min-w-12 text-right font-serif font-semibold whitespace-nowrap"
       >
         {formatHandled(group, load)}
       </Why>
@@ -242,7 +242,7 @@ function MemberLoad({ line, planned, isPreviewed, cell }: LoadProps) {
   return (
     <span
       {...cell}
-      className={`h-5 rounded-sm text-right whitespace-nowrap text-acorn ${isPreviewed ? 'min-w-14' : 'min-w-2'}`}
+      className={`h-5 rounded-sm text-right whitespace-nowrap text-acorn ${isPreviewed ? 'min-w-12' : 'min-w-2'}`}
     >
       {isPreviewed &&
         group?.missing &&
