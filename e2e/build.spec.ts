@@ -182,7 +182,9 @@ test('twelve weeks with three tracks are built from an empty page by the keyboar
   const squat = Object.values(template?.slots ?? {}).find(({ exercise }) => exercise === 'backSquat')
   expect(
     template?.phases.map((phase) =>
-      squat?.rows[phase.id]?.map(([group]) => (group?.load.of === 'max' ? group.load.percent : 0)),
+      squat?.rows[phase.id]?.map(([prescribed]) =>
+        prescribed?.load.of === 'max' ? prescribed.load.percent : 0,
+      ),
     ),
   ).toEqual([
     [75, 75, 75, 75],

@@ -70,7 +70,7 @@ function asked(template: Template, suppose?: Supposed): string[] {
     const left = slot.sets[0]?.rir
     const variant = slot.variant ? `${slot.variant}: ` : ''
     const became = slot.supposed === 'miss' || slot.supposed === 'skip' ? ` (${slot.supposed})` : ''
-    return `${variant}${slot.sets.map((group) => formatGroup(library, group)).join(', ')}${left === undefined ? '' : ` @ ${left} RIR`}${became}`
+    return `${variant}${slot.sets.map((prescribed) => formatGroup(library, prescribed)).join(', ')}${left === undefined ? '' : ` @ ${left} RIR`}${became}`
   })
 }
 

@@ -113,7 +113,7 @@ function printSession(library: Library, session: PlannedSession, withWhy: boolea
         )
     })
     if (slot.warmUps) print(`     ${' '.repeat(widest)}  warm-up ${formatWarmUps(slot.warmUps)}`)
-    if (withWhy) for (const group of slot.sets) printWhy(library, group)
+    if (withWhy) for (const prescribed of slot.sets) printWhy(library, prescribed)
   }
   const lines = new Set(session.slots.map(({ slot }) => slot))
   for (const { slot, step } of session.changes) if (!lines.has(slot)) print(`     ${slot}: ${explain(step)}`)
@@ -123,8 +123,10 @@ const nameOf = (library: Library, slot: PlannedSession['slots'][number]): string
   slot.circuit?.name ?? liftName(library, slot)
 
 /** ": 5, 5, 4" for the reps of what was done, "?" where none were noted, with the loads where they were not the ones asked. */
-function sayDone({ done = [], sets: groups }: PlannedSession['slots'][number]): string {
-  const asked = groups.flatMap((group) => Array.from({ length: group.sets }, () => group.load))
+function sayDone({ done = [], sets: prescriptions }: PlannedSession['slots'][number]): string {
+  const asked = prescriptions.flatMap((prescribed) =>
+    Array.from({ length: prescribed.sets }, () => prescribed.load),
+  )
   const reps = done.map(({ load, amount, reps = '?', n, state }) => {
     if (amount) return formatAmount(amount)
     const own = asked[n - 1]
@@ -134,10 +136,10 @@ function sayDone({ done = [], sets: groups }: PlannedSession['slots'][number]): 
   return reps.length ? `: ${reps.join(', ')}` : ''
 }
 
-function printWhy(library: Library, group: Parameters<typeof formatGroup>[1]): void {
-  if (!group.why.length) return
-  print(`       ${formatGroup(library, group)}`)
-  for (const step of group.why) print(`         - ${explain(step)}`)
+function printWhy(library: Library, prescribed: Parameters<typeof formatGroup>[1]): void {
+  if (!prescribed.why.length) return
+  print(`       ${formatGroup(library, prescribed)}`)
+  for (const step of prescribed.why) print(`         - ${explain(step)}`)
 }
 
 function readArguments() {

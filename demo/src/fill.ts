@@ -84,7 +84,7 @@ async function fill(db: Db, today: Day): Promise<void> {
     const [row] = await db('staff').insert({ gym_id: gymId, account_id, name, role }).returning('id')
     seats[email] = row.id
   }
-  const groups = [
+  const prescriptions = [
     {
       people: beginners,
       template: tidewayBase,
@@ -116,7 +116,7 @@ async function fill(db: Db, today: Day): Promise<void> {
       testDay: addDays(start, daysToTest),
     },
   ]
-  for (const group of groups) await fillGroup(db, gymId, { ...group, start, today, password })
+  for (const prescribed of prescriptions) await fillSets(db, gymId, { ...prescribed, start, today, password })
 }
 
 type Group = {
@@ -133,7 +133,7 @@ type Group = {
 }
 
 /** A template, its first version, and the members who train on it. */
-async function fillGroup(
+async function fillSets(
   db: Db,
   gymId: string,
   { people, template, writer, weekdays, seed, clock, testDay, start, today, password }: Group,

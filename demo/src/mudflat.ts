@@ -110,8 +110,8 @@ export const mudflatSets: Template = {
   tracks: {},
 }
 
-function everyWeek(group: Slot['rows'][string][number][number]): Slot['rows'] {
-  return { p: Array.from({ length: weeks }, () => [group]) }
+function everyWeek(prescribed: Slot['rows'][string][number][number]): Slot['rows'] {
+  return { p: Array.from({ length: weeks }, () => [prescribed]) }
 }
 
 function slot(
@@ -125,7 +125,7 @@ function slot(
   return {
     exercise,
     by: 'week',
-    uses: uses,
+    uses,
     rows: everyWeek({ id: 'work', sets, goal: { reps }, load, ...rir, rest: 120 }),
   }
 }

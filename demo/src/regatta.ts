@@ -59,51 +59,51 @@ export const regattaLadder: Template = {
       ...bare,
       exercise: 'benchPress',
       rows: build([
-        group('top', 1, 5, { of: 'max', percent: 82 }, 180, { kind: 'top' }),
-        group('back', 3, 5, { of: 'topSet', percent: 90 }, 150, { kind: 'backOff' }),
+        prescribed('top', 1, 5, { of: 'max', percent: 82 }, 180, { kind: 'top' }),
+        prescribed('back', 3, 5, { of: 'topSet', percent: 90 }, 150, { kind: 'backOff' }),
       ]),
     },
     'v-pull': { ...bare, exercise: 'benchPull', rows: waves(72, 6) },
     'v-knee': {
       ...bare,
       exercise: 'hangingKneeRaise',
-      rows: build([group('work', 3, 10, { of: 'none' }, 60)]),
+      rows: build([prescribed('work', 3, 10, { of: 'none' }, 60)]),
     },
     'e-squat': squat('light', 2, 5, { of: 'role', role: 'volume', percent: 80 }, 120),
     'e-press': {
       exercise: 'overheadPress',
       by: 'week',
       uses: [{ progression: 'press', role: 'main' }],
-      rows: build([group('work', 3, { from: 6, to: 8 }, { of: 'progression' }, 150)]),
+      rows: build([prescribed('work', 3, { from: 6, to: 8 }, { of: 'progression' }, 150)]),
     },
-    'e-chin': { ...bare, exercise: 'chinUp', rows: build([group('work', 3, 6, { of: 'none' }, 120)]) },
-    'e-lunge': { ...bare, exercise: 'lunge', rows: build([group('work', 2, 10, { of: 'free' }, 60)]) },
+    'e-chin': { ...bare, exercise: 'chinUp', rows: build([prescribed('work', 3, 6, { of: 'none' }, 120)]) },
+    'e-lunge': { ...bare, exercise: 'lunge', rows: build([prescribed('work', 2, 10, { of: 'free' }, 60)]) },
     'h-squat': squat('heavy', 1, 5, { of: 'progression' }, 240),
     'h-dead': {
       exercise: 'deadlift',
       by: 'week',
       uses: [{ progression: 'deadlift', role: 'main' }],
-      rows: build([group('work', 1, 5, { of: 'progression' }, 240)]),
+      rows: build([prescribed('work', 1, 5, { of: 'progression' }, 240)]),
     },
-    'h-row': { ...bare, exercise: 'barbellRow', rows: build([group('work', 3, 8, { of: 'free' }, 90)]) },
+    'h-row': { ...bare, exercise: 'barbellRow', rows: build([prescribed('work', 3, 8, { of: 'free' }, 90)]) },
     't1-squat': countdown('backSquat'),
     't1-bench': countdown('benchPress'),
     't1-knee': {
       ...bare,
       exercise: 'hangingKneeRaise',
-      rows: { countdown: Array.from({ length: 6 }, () => [group('work', 2, 10, { of: 'none' }, 60)]) },
+      rows: { countdown: Array.from({ length: 6 }, () => [prescribed('work', 2, 10, { of: 'none' }, 60)]) },
     },
     't2-dead': countdown('deadlift'),
     't2-pull': countdown('benchPull'),
     't2-row': {
       ...bare,
       exercise: 'seatedCableRow',
-      rows: { countdown: Array.from({ length: 6 }, () => [group('work', 2, 10, { of: 'free' }, 60)]) },
+      rows: { countdown: Array.from({ length: 6 }, () => [prescribed('work', 2, 10, { of: 'free' }, 60)]) },
     },
     'extra-split': {
       ...bare,
       exercise: 'splitSquat',
-      rows: build([group('work', 2, 8, { of: 'free' }, 90)]),
+      rows: build([prescribed('work', 2, 8, { of: 'free' }, 90)]),
     },
   },
   progressions: {
@@ -189,7 +189,7 @@ export const regattaLadder: Template = {
   },
 }
 
-function group(
+function prescribed(
   id: string,
   sets: number,
   reps: Span,
@@ -209,7 +209,7 @@ function squat(role: string, sets: number, reps: number, load: SetPrescription['
     exercise: 'backSquat',
     by: 'week',
     uses: [{ progression: 'squat', role }],
-    rows: build([group('work', sets, reps, load, rest)]),
+    rows: build([prescribed('work', sets, reps, load, rest)]),
   }
 }
 
@@ -217,7 +217,7 @@ function squat(role: string, sets: number, reps: number, load: SetPrescription['
 function waves(from: number, reps: number): Slot['rows'] {
   return {
     build: Array.from({ length: 6 }, (_, week) => [
-      group('work', 4, reps - Math.floor(week / 2), { of: 'max', percent: from + 2.5 * week }, 150),
+      prescribed('work', 4, reps - Math.floor(week / 2), { of: 'max', percent: from + 2.5 * week }, 150),
     ]),
   }
 }
@@ -238,8 +238,8 @@ function countdown(exercise: Exercise): Slot {
     capStep: { kg: 5, lb: 10 },
     rows: {
       countdown: [
-        ...rows.map(([sets, reps, percent]) => [group('work', sets, reps, { of: 'max', percent }, 240)]),
-        [group('test', 1, 1, { of: 'max', percent: 102 }, 300, { kind: 'test' })],
+        ...rows.map(([sets, reps, percent]) => [prescribed('work', sets, reps, { of: 'max', percent }, 240)]),
+        [prescribed('test', 1, 1, { of: 'max', percent: 102 }, 300, { kind: 'test' })],
       ],
     },
   }

@@ -139,20 +139,23 @@ function train(
       })
       if (slot.circuit)
         return [{ ...entry(1), amount: { value: 540 + Math.round(dice() * 150), unit: 's' as const } }]
-      const asked = slot.sets.flatMap((group) =>
-        Array.from({ length: group.sets }, (_, i) => ({ group, isLast: i === group.sets - 1 })),
+      const asked = slot.sets.flatMap((prescribed) =>
+        Array.from({ length: prescribed.sets }, (_, i) => ({
+          group: prescribed,
+          isLast: i === prescribed.sets - 1,
+        })),
       )
       const mood = (dice() - 0.5) * 2
-      return asked.map(({ group, isLast }, i): SetLog => {
-        const load = group.load ?? chosenLoad(slot.exercise, person, group)
-        const { help, style, goal } = group
+      return asked.map(({ group: prescribed, isLast }, i): SetLog => {
+        const load = prescribed.load ?? chosenLoad(slot.exercise, person, prescribed)
+        const { help, style, goal } = prescribed
         const handled = { ...(load && { load }), ...(help && { help }), ...(style && { style }) }
         if (goal && 'seconds' in goal && !('most' in goal))
           return { ...entry(i + 1), amount: { value: lowest(goal.seconds), unit: 's' } }
         return {
           ...entry(i + 1),
           ...handled,
-          ...repsDone(slot.exercise, person, group, load, weeks, i, mood, isLast),
+          ...repsDone(slot.exercise, person, prescribed, load, weeks, i, mood, isLast),
         }
       })
     }),
@@ -178,7 +181,7 @@ function answersOf({ slots }: PlannedSession, weeks: number, dice: Dice): Sessio
 function repsDone(
   exercise: ExerciseId,
   person: Person,
-  group: ShownSets,
+  prescribed: ShownSets,
   load: Load | null,
   weeks: number,
   set: number,
@@ -186,17 +189,20 @@ function repsDone(
   isLast: boolean,
 ): Pick<SetLog, 'reps' | 'rir'> {
   // A total is shared out over the sets that there are.
-  const shared = group.goal && 'totalReps' in group.goal ? Math.ceil(group.goal.totalReps / group.sets) : 1
-  const [from, to] = [lowest(group.reps ?? shared), highest(group.reps ?? shared)]
+  const shared =
+    prescribed.goal && 'totalReps' in prescribed.goal
+      ? Math.ceil(prescribed.goal.totalReps / prescribed.sets)
+      : 1
+  const [from, to] = [lowest(prescribed.reps ?? shared), highest(prescribed.reps ?? shared)]
   const max = maxOf(exercise, person)
-  if (!load || !max || !group.load)
+  if (!load || !max || !prescribed.load)
     return { reps: Math.max(from, Math.min(to, Math.round(to - set / 2 + mood))) }
   const now = max * (1 + (person.growth * weeks) / 100)
   const possible = Math.floor(30 * (now / inUnit(load, 'kg').value - 1) - set * 0.4 + mood)
-  const wanted = group.amrap && isLast ? Math.max(from, possible - 1) : to
+  const wanted = prescribed.amrap && isLast ? Math.max(from, possible - 1) : to
   const reps = Math.max(1, Math.min(wanted, possible))
   // Those who are asked to leave some say how many they had left.
-  return group.rir === undefined ? { reps } : { reps, rir: Math.max(0, Math.min(5, possible - reps)) }
+  return prescribed.rir === undefined ? { reps } : { reps, rir: Math.max(0, Math.min(5, possible - reps)) }
 }
 
 function maxOf(exercise: ExerciseId, person: Person): number | null {
@@ -212,8 +218,8 @@ function maxOf(exercise: ExerciseId, person: Person): number | null {
 }
 
 /** What a member picks where the load is theirs: a share of the bench or squat, in whole dumbbells or pins. */
-function chosenLoad(exercise: ExerciseId, person: Person, group: ShownSets): Load | null {
-  if (group.missing) return { value: person.unit === 'lb' ? 135 : 50, unit: person.unit ?? 'kg' }
+function chosenLoad(exercise: ExerciseId, person: Person, prescribed: ShownSets): Load | null {
+  if (prescribed.missing) return { value: person.unit === 'lb' ? 135 : 50, unit: person.unit ?? 'kg' }
   const shares: Partial<Record<ExerciseId, [number, number]>> = {
     lunge: [person.squat * 0.12, 2],
     splitSquat: [person.squat * 0.14, 2],

@@ -220,8 +220,8 @@ function rows(
   return { exercise, by: 'week', uses: [], rows: bothPhases([week(), week(), week(), week()]) }
 }
 
-function fourTimes(group: SetPrescription): SetPrescription[][] {
-  return Array.from({ length: 4 }, () => [group])
+function fourTimes(prescribed: SetPrescription): SetPrescription[][] {
+  return Array.from({ length: 4 }, () => [prescribed])
 }
 
 /** One scored thing at the end of a session. */
@@ -276,28 +276,28 @@ function ruled(
   }
 }
 
-function free(exercise: Slot['exercise'], group: string, sets: number, reps: number): Slot {
+function free(exercise: Slot['exercise'], prescribed: string, sets: number, reps: number): Slot {
   return {
     exercise,
-    superset: group,
+    superset: prescribed,
     by: 'week',
     uses: [],
     rows: tenWeeks({ id: 'work', sets, goal: { reps }, load: { of: 'free' }, rir: 3, rest: 60 }),
   }
 }
 
-function bare(exercise: Slot['exercise'], group: string, sets: number, reps: number): Slot {
+function bare(exercise: Slot['exercise'], prescribed: string, sets: number, reps: number): Slot {
   return {
     exercise,
-    superset: group,
+    superset: prescribed,
     by: 'week',
     uses: [],
     rows: tenWeeks({ id: 'work', sets, goal: { reps }, load: { of: 'none' }, rest: 60 }),
   }
 }
 
-function tenWeeks(group: SetPrescription): Slot['rows'] {
-  return { base: Array.from({ length: 10 }, () => [group]) }
+function tenWeeks(prescribed: SetPrescription): Slot['rows'] {
+  return { base: Array.from({ length: 10 }, () => [prescribed]) }
 }
 
 function linear(startPercent: number, kg: number, lb: number): Template['progressions'][string] {

@@ -109,8 +109,8 @@ function train(
     const place = plan.weeks.flatMap(({ places }) => places).find(({ position }) => position === plan.next)
     if (!place) break
     const id = sessionLogId('e', place.position, 1)
-    const sets = place.slots.flatMap(({ slot, exercise, sets: groups }) =>
-      groups.flatMap(({ sets: count, load }) =>
+    const sets = place.slots.flatMap(({ slot, exercise, sets: prescriptions }) =>
+      prescriptions.flatMap(({ sets: count, load }) =>
         Array.from({ length: count }, (_, n): SetLog => ({
           id: setLogId(id, slot, n + 1),
           rev: 1,

@@ -58,8 +58,8 @@ async function open(base: string, email: string, password: string): Promise<Phon
   const session = `${enrolment}:${place.position}:${place.attempt}`
   const { position, attempt } = place
   await operate(base, cookie, { kind: 'start', enrolment, position, attempt, date: day })
-  const sets = place.slots.flatMap(({ slot, exercise, sets: groups }) =>
-    groups.flatMap(({ sets: count, load }) =>
+  const sets = place.slots.flatMap(({ slot, exercise, sets: prescriptions }) =>
+    prescriptions.flatMap(({ sets: count, load }) =>
       Array.from({ length: count }, (_, n) => ({
         slot,
         n: n + 1,

@@ -1,7 +1,7 @@
 import type { Need } from '@young-oak/core/loads'
 import type { Plan, PlannedSession, PlannedSlot, PlannedWeek } from '@young-oak/core/plan'
 import { lift, liftKeys } from './lifts.ts'
-import { whyStep, shownGroup, circuit, warmUp, lastTime } from './shown.ts'
+import { whyStep, shownSets, circuit, warmUp, lastTime } from './shown.ts'
 import { setLog } from './logs.ts'
 import { exact, choice, count, date, left, list, orNull, text, yesOrNo, type Reads } from './reads.ts'
 
@@ -23,8 +23,8 @@ const plannedSlot = () =>
       deload: yesOrNo(),
       circuit: left(circuit()),
       warmUps: left(list(warmUp())),
-      sets: list(shownGroup()),
-      withoutDeload: left(list(shownGroup())),
+      sets: list(shownSets()),
+      withoutDeload: left(list(shownSets())),
       needs: list(need()),
       last: left(lastTime()),
       verdict: left(verdict()),

@@ -75,7 +75,7 @@ const written = (field: keyof typeof setPrescriptionShape.fields) => {
   ) as never
 }
 
-export const shownGroup = () =>
+export const shownSets = () =>
   exact<ShownSets>(
     {
       lift: left(lift()),
@@ -146,7 +146,7 @@ const shownSlot = () =>
     deload: left(isTrue()),
     circuit: left(circuit()),
     warmUps: left(list(warmUp())),
-    sets: list(shownGroup()),
+    sets: list(shownSets()),
   })
 export const shown = () =>
   exact<Shown>(

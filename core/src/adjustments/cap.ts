@@ -19,9 +19,9 @@ export const cap = defineChange<{ at: Step }>({
   sentence: ({ at }) =>
     `at most ${formatLoad({ value: at.kg, unit: 'kg' })} (${formatLoad({ value: at.lb, unit: 'lb' })})`,
   /** The lowest of several caps stands; it says itself where it bites, once the load is known. */
-  onSets(group, { at }, author) {
-    if (group.percent === null || (group.cap && group.cap.at.kg <= at.kg)) return null
-    return { now: { ...group, cap: { at, author } } }
+  onSets(prescribed, { at }, author) {
+    if (prescribed.percent === null || (prescribed.cap && prescribed.cap.at.kg <= at.kg)) return null
+    return { now: { ...prescribed, cap: { at, author } } }
   },
   messages: sayCap.messages,
   examples: [

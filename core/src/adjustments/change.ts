@@ -49,7 +49,7 @@ export type ChangeKind<P> = {
   onSession?(lines: LineDraft[], params: P, author: string): Changed<LineDraft[]>
   /** The slot's line as changed, or `now: null` where it falls away. */
   onSlot?(line: LineDraft, params: P, author: string, library: Library): Changed<LineDraft | null>
-  onSets?(group: SetsDraft, params: P, author: string): Changed<SetsDraft>
+  onSets?(prescribed: SetsDraft, params: P, author: string): Changed<SetsDraft>
   messages: Messages
   examples: ChangeExample<P>[]
 }

@@ -29,14 +29,14 @@ export const highReps = defineChange<Params>({
     by: { label: 'Change the load by', unit: '%', hint: '−50 halves the load.' },
   },
   sentence: ({ from, to, rir, by }) => `one set of ${from}-${to}, stop with ${rir} RIR, load ${signed(by)}%`,
-  onSets(group, { from, to, rir, by }, author) {
-    if (!group.reps) return null
+  onSets(prescribed, { from, to, rir, by }, author) {
+    if (!prescribed.reps) return null
     const now = {
-      ...group,
+      ...prescribed,
       sets: 1,
       reps: { from, to },
-      rir: Math.max(rir, group.rir ?? 0),
-      scale: snap((group.scale * (100 + by)) / 100),
+      rir: Math.max(rir, prescribed.rir ?? 0),
+      scale: snap((prescribed.scale * (100 + by)) / 100),
     }
     return { now, step: say('highReps.set', { author, from, to, rir, by: signed(by) }) }
   },

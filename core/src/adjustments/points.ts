@@ -16,11 +16,11 @@ export const points = defineChange<{ by: number }>({
     by: { label: 'Change the percentage by', unit: 'points', hint: '−10 turns 80% into 70%.' },
   },
   sentence: ({ by }) => `${signed(by)} points of percent`,
-  onSets(group, { by }, author) {
-    if (group.percent === null) return null
-    const percent = Math.max(1, snap(group.percent + by))
-    const data = { author, by: signed(by), from: group.percent, percent }
-    return { now: { ...group, percent }, step: say('points.by', data) }
+  onSets(prescribed, { by }, author) {
+    if (prescribed.percent === null) return null
+    const percent = Math.max(1, snap(prescribed.percent + by))
+    const data = { author, by: signed(by), from: prescribed.percent, percent }
+    return { now: { ...prescribed, percent }, step: say('points.by', data) }
   },
   messages: say.messages,
   examples: [

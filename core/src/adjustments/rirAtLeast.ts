@@ -14,9 +14,9 @@ export const rirAtLeast = defineChange<{ rir: number }>({
     rir: { label: 'Stop with at least', unit: 'RIR', hint: 'Sets with more RIR stay as written.' },
   },
   sentence: ({ rir }) => `stop with at least ${rir} RIR`,
-  onSets(group, { rir }, author) {
-    if (group.rir !== undefined && group.rir >= rir) return null
-    return { now: { ...group, rir }, step: say('rirAtLeast.rir', { author, rir }) }
+  onSets(prescribed, { rir }, author) {
+    if (prescribed.rir !== undefined && prescribed.rir >= rir) return null
+    return { now: { ...prescribed, rir }, step: say('rirAtLeast.rir', { author, rir }) }
   },
   messages: say.messages,
   examples: [

@@ -16,10 +16,10 @@ export const scaleLoad = defineChange<{ by: number }>({
     by: { label: 'Change the load by', unit: '%', hint: '−10 makes 100 kg 90 kg.' },
   },
   sentence: ({ by }) => `load ${signed(by)}%`,
-  onSets(group, { by }, author) {
-    if (group.percent === null) return null
-    const scale = snap((group.scale * (100 + by)) / 100)
-    return { now: { ...group, scale }, step: say('scaleLoad.by', { author, by: signed(by) }) }
+  onSets(prescribed, { by }, author) {
+    if (prescribed.percent === null) return null
+    const scale = snap((prescribed.scale * (100 + by)) / 100)
+    return { now: { ...prescribed, scale }, step: say('scaleLoad.by', { author, by: signed(by) }) }
   },
   messages: say.messages,
   examples: [

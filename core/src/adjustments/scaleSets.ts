@@ -26,11 +26,11 @@ export const scaleSets = defineChange<{ by: number; round: 'up' | 'down' | 'near
     },
   },
   sentence: ({ by }) => `sets ${signed(by)}%`,
-  onSets(group, { by, round }, author) {
-    const sets = Math.max(1, toWhole[round](snap((group.sets * (100 + by)) / 100)))
-    if (sets === group.sets) return null
-    const data = { author, from: group.sets, sets }
-    return { now: { ...group, sets }, step: say('scaleSets.by', data) }
+  onSets(prescribed, { by, round }, author) {
+    const sets = Math.max(1, toWhole[round](snap((prescribed.sets * (100 + by)) / 100)))
+    if (sets === prescribed.sets) return null
+    const data = { author, from: prescribed.sets, sets }
+    return { now: { ...prescribed, sets }, step: say('scaleSets.by', data) }
   },
   messages: say.messages,
   examples: [

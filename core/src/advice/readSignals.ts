@@ -90,7 +90,7 @@ function heardIn(log: SessionLog, evidence: Evidence): Heard[] {
     const sets = log.sets.filter((set) => set.slot === slot).sort((a, b) => a.n - b.n)
     const verdict = judge(shown, shown.sets, sets, shown.deload === true)
     if (shown.circuit || verdict === 'deload' || verdict === 'skip') return []
-    const body = shown.sets.some((group) => group.body) ? evidence.body?.load : undefined
+    const body = shown.sets.some((prescribed) => prescribed.body) ? evidence.body?.load : undefined
     const top = topSet(sets.filter(isDone), body)
     const { exercise, variant } = shown
     const asked = shown.sets.find(({ rir }) => rir !== undefined)?.rir

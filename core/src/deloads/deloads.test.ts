@@ -26,7 +26,7 @@ const max = (exercise: 'backSquat' | 'benchPress', value: number): Fact => ({
   how: 'tested',
 })
 
-const group = fc.record({
+const prescribed = fc.record({
   sets: fc.integer({ min: 1, max: 8 }),
   reps: fc.integer({ min: 1, max: 30 }),
   percent: fc.integer({ min: 30, max: 100 }),
@@ -40,8 +40,8 @@ const placed = fc.constantFrom(
 
 type Group = { sets: number; reps: number; percent: number; rir?: number }
 
-function planned(groups: Group[], deload: object[], value: number): PlannedWeek | undefined {
-  const rows = groups.map(({ sets, reps, percent, rir }, i) => ({
+function planned(prescriptions: Group[], deload: object[], value: number): PlannedWeek | undefined {
+  const rows = prescriptions.map(({ sets, reps, percent, rir }, i) => ({
     id: String(i),
     sets,
     goal: { reps },
@@ -71,11 +71,11 @@ test('a deload raises none of load, hard sets or effort of any slot, and lowers 
   fc.assert(
     fc.property(
       placed,
-      fc.array(group, { minLength: 1, maxLength: 3 }),
+      fc.array(prescribed, { minLength: 1, maxLength: 3 }),
       fc.integer({ min: 40, max: 250 }),
-      ({ kind, params }, groups, value) => {
+      ({ kind, params }, prescriptions, value) => {
         const deload = placeDeload(kind, params, { weeks: [1] }, (n) => `l${n}`)
-        const week = planned(groups, deload, value)
+        const week = planned(prescriptions, deload, value)
         const places = week?.places ?? []
         let isLower = places.length < 3
         for (const { slots } of places) {
@@ -94,9 +94,9 @@ test('a deload raises none of load, hard sets or effort of any slot, and lowers 
         }
         // What is at its least already cannot be lowered: one set, the empty bar, plenty left.
         const canBe: Record<string, boolean> = {
-          sets: groups.some(({ sets }) => sets > 1),
-          load: groups.some(({ percent }) => (value * percent) / 100 > 60),
-          left: groups.some(({ rir = 0 }) => rir < 4),
+          sets: prescriptions.some(({ sets }) => sets > 1),
+          load: prescriptions.some(({ percent }) => (value * percent) / 100 > 60),
+          left: prescriptions.some(({ rir = 0 }) => rir < 4),
         }
         const lowers: Partial<Record<typeof kind, string[]>> = {
           percentDown: ['load'],
@@ -150,8 +150,8 @@ function heaviestNext({ weeks }: Plan): Record<string, Load> {
   const found: Record<string, Load> = {}
   for (const { slots, status } of weeks.flatMap(({ places }) => places)) {
     if (status !== 'next' && status !== 'ahead') continue
-    for (const { slot, sets: groups } of slots) {
-      const loads = groups.flatMap(({ load }) => load ?? [])
+    for (const { slot, sets: prescriptions } of slots) {
+      const loads = prescriptions.flatMap(({ load }) => load ?? [])
       if (loads.length) found[slot] ??= loads.reduce((a, b) => (compareLoads(b, a) > 0 ? b : a))
     }
   }

@@ -21,16 +21,16 @@ export function setCells(
 ): Command[] {
   const slot = draft.slots[id]
   return rows.flatMap((row): Command[] => {
-    const groups = slot?.rows[phase]?.[row]
-    const group = groups?.find((one) => one.id === line)
-    if (!slot || !groups || !group) return []
+    const prescriptions = slot?.rows[phase]?.[row]
+    const prescribed = prescriptions?.find((one) => one.id === line)
+    if (!slot || !prescriptions || !prescribed) return []
     const cell = { do: 'setCell', slot: id, phase, row, prescription: line } as const
-    const from: Cell = group[field] ?? null
+    const from: Cell = prescribed[field] ?? null
     const set: Command[] = JSON.stringify(from) === JSON.stringify(to) ? [] : [{ ...cell, field, from, to }]
-    if (!isFixable(field) || group.fixed?.includes(field)) return set
-    if (!rulesCells(draft, slot, groups, group).includes(field)) return set
-    const fixed = fixable.filter((one) => one === field || group.fixed?.includes(one))
-    return [...set, { ...cell, field: 'fixed', from: group.fixed ?? null, to: fixed }]
+    if (!isFixable(field) || prescribed.fixed?.includes(field)) return set
+    if (!rulesCells(draft, slot, prescriptions, prescribed).includes(field)) return set
+    const fixed = fixable.filter((one) => one === field || prescribed.fixed?.includes(one))
+    return [...set, { ...cell, field: 'fixed', from: prescribed.fixed ?? null, to: fixed }]
   })
 }
 
@@ -41,14 +41,17 @@ export function giveBack(
   field: Fixable,
 ): Command[] {
   const rows = draft.slots[id]?.rows[phase] ?? []
-  const inRow = (groups: (typeof rows)[number] | undefined) => groups?.find((one) => one.id === line)
-  const group = inRow(rows[row])
-  if (!group?.fixed?.includes(field)) return []
+  const inRow = (prescriptions: (typeof rows)[number] | undefined) =>
+    prescriptions?.find((one) => one.id === line)
+  const prescribed = inRow(rows[row])
+  if (!prescribed?.fixed?.includes(field)) return []
   const cell = { do: 'setCell', slot: id, phase, row, prescription: line } as const
-  const left = group.fixed.filter((one) => one !== field)
-  const free: Command = { ...cell, field: 'fixed', from: group.fixed, to: left.length ? left : null }
-  const like = rows.flatMap((groups) => inRow(groups) ?? []).find(({ fixed }) => !fixed?.includes(field))
-  const [was, is]: [Cell, Cell] = [group[field] ?? null, like?.[field] ?? null]
+  const left = prescribed.fixed.filter((one) => one !== field)
+  const free: Command = { ...cell, field: 'fixed', from: prescribed.fixed, to: left.length ? left : null }
+  const like = rows
+    .flatMap((prescriptions) => inRow(prescriptions) ?? [])
+    .find(({ fixed }) => !fixed?.includes(field))
+  const [was, is]: [Cell, Cell] = [prescribed[field] ?? null, like?.[field] ?? null]
   if (!like || JSON.stringify(was) === JSON.stringify(is)) return [free]
   return [free, { ...cell, field, from: was, to: is }]
 }

@@ -4,7 +4,7 @@ import { fixtureNames, readFixture } from '../../fixtures/read.ts'
 import { addSession, copySession, moveSession, placeSession } from './sessions.ts'
 import { copySlots, newSlot, nudgeSlot } from './slots.ts'
 import { isFault, type Built, type Mint } from './built.ts'
-import { joinSlots, makeCircuit, partSlots } from './joinSlots.ts'
+import { joinSlots, makeCircuit, ungroupSlots } from './joinSlots.ts'
 import { removeSession } from './removeSession.ts'
 import { removeSlots } from './removeSlots.ts'
 import { replaceExercise } from './replaceExercise.ts'
@@ -72,7 +72,7 @@ const steps: Record<string, (draft: Template, mint: Mint) => Built> = {
   },
   'a slot removed': (draft) => removeSlots(library, draft, firstSlots(draft).slice(-1)),
   'slots joined': (draft) => joinSlots(library, draft, firstSlots(draft).slice(0, 2)),
-  'slots parted': (draft) => partSlots(library, draft, firstSlots(draft)),
+  'slots parted': (draft) => ungroupSlots(library, draft, firstSlots(draft)),
   'a circuit made': (draft, mint) =>
     makeCircuit(
       library,
@@ -199,10 +199,10 @@ describe('one draft', () => {
 
   test('the last use of a progression takes it along, and undo brings both back', () => {
     const [id] = Object.entries(draft.progressions)[0] as [string, unknown]
-    const followers = Object.entries(draft.slots).flatMap(([slot, { uses: follows }]) =>
-      follows.some(({ progression }) => progression === id) ? [slot] : [],
+    const users = Object.entries(draft.slots).flatMap(([slot, { uses }]) =>
+      uses.some(({ progression }) => progression === id) ? [slot] : [],
     )
-    const built = removeSlots(library, draft, followers)
+    const built = removeSlots(library, draft, users)
     if (isFault(built)) throw new Error(built.fault)
     const after = applied(draft, built)
     expect(after.progressions[id]).toBeUndefined()

@@ -2,7 +2,7 @@ export { type Built, faultOf, type Mint } from './built.ts'
 export { giveBack, isFixable, setCells } from './cells.ts'
 export { setClock } from './clock.ts'
 export { emptyTemplate } from './empty.ts'
-export { joinSlots, makeCircuit, partSlots } from './joinSlots.ts'
+export { joinSlots, makeCircuit, ungroupSlots as partSlots } from './joinSlots.ts'
 export {
   addSets,
   knownProgression,

@@ -25,12 +25,12 @@ export function joinSlots(library: Library, draft: Template, ids: Id[]): Built {
   const taken = new Set(
     slotsOf(session).flatMap((id) => (ids.includes(id) ? [] : (draft.slots[id]?.superset ?? []))),
   )
-  const group = letters.find((letter) => !taken.has(letter)) as string
+  const prescribed = letters.find((letter) => !taken.has(letter)) as string
   const moved = moveSlots(library, draft, others, { ...spot, after: first })
   const brought = isFault(moved) ? [] : moved.do === 'several' ? moved.commands : [moved]
   const joined = ids.flatMap((slot): Command[] => {
     const from = draft.slots[slot]?.superset ?? null
-    return from === group ? [] : [{ do: 'setSlotField', slot, field: 'superset', from, to: group }]
+    return from === prescribed ? [] : [{ do: 'setSlotField', slot, field: 'superset', from, to: prescribed }]
   })
   return step(`Joined: ${names(library, draft, ids)}`, [...brought, ...joined])
 }
@@ -38,7 +38,7 @@ export function joinSlots(library: Library, draft: Template, ids: Id[]): Built {
 const letters = Array.from({ length: 26 }, (_, i) => String.fromCharCode(65 + i))
 
 /** Slots each by itself again. */
-export function partSlots(library: Library, draft: Template, ids: Id[]): Built {
+export function ungroupSlots(library: Library, draft: Template, ids: Id[]): Built {
   const commands = ids.flatMap((slot): Command[] => {
     const from = draft.slots[slot]?.superset
     return from === undefined ? [] : [{ do: 'setSlotField', slot, field: 'superset', from, to: null }]
@@ -59,7 +59,7 @@ export function makeCircuit(
   const slots = ids.map((id) => draft.slots[id])
   if (!spot || !slots.every((slot) => slot !== undefined)) return noSlot
   if (slots.some(({ circuit: own }) => own)) return { fault: 'One of these lines is a circuit already.' }
-  const ruled = slots.find(({ uses: follows }) => follows.length)
+  const ruled = slots.find(({ uses }) => uses.length)
   if (ruled)
     return {
       fault: `${liftName(library, ruled)} uses a progression: a circuit has one score, so it cannot use one.`,
@@ -77,9 +77,9 @@ export function makeCircuit(
       const list = Array.from({ length: count }, (_, row) =>
         slots.flatMap((slot, i) =>
           (slot.rows[id]?.[Math.min(row, (slot.rows[id]?.length ?? 1) - 1)] ?? []).map(
-            (group): SetPrescription => ({
-              ...group,
-              id: `${i + 1}.${group.id}`,
+            (prescribed): SetPrescription => ({
+              ...prescribed,
+              id: `${i + 1}.${prescribed.id}`,
               lift: liftOf(slot),
               sets: 1,
             }),

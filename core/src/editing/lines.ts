@@ -43,7 +43,7 @@ export function typeNewSlot(
   const bare: Slot = {
     ...newSlot(draft, at.session, exercise, []),
     ...(line.variant && { variant: line.variant }),
-    uses: followsFor(draft, exercise, line.sets),
+    uses: usesFor(draft, exercise, line.sets),
   }
   const sets = line.sets
     ? readSets(library, line.sets, [], bare, draft)
@@ -94,7 +94,7 @@ export function rowCommands(
   phase: Id,
   row: number,
   fill: boolean,
-  change: (groups: SetPrescription[]) => SetPrescription[],
+  change: (prescriptions: SetPrescription[]) => SetPrescription[],
 ): Command[] {
   const list = slot.rows[phase] ?? []
   const commands: Command[] = []
@@ -120,31 +120,37 @@ export function addSets(library: Library, draft: Template, slot: Id, phase: Id, 
   while (taken.has(String(n))) n += 1
   return step(
     `${slotName(library, draft, slot)}: one more line of sets`,
-    rowCommands(own, slot, phase, 0, true, (groups) => {
+    rowCommands(own, slot, phase, 0, true, (prescriptions) => {
       const place = Math.max(
-        groups.findIndex(({ id }) => id === below),
+        prescriptions.findIndex(({ id }) => id === below),
         0,
       )
-      const { kind: _, ...like } = groups[place] as SetPrescription
-      return [...groups.slice(0, place + 1), { ...like, id: String(n) }, ...groups.slice(place + 1)]
+      const { kind: _, ...like } = prescriptions[place] as SetPrescription
+      return [
+        ...prescriptions.slice(0, place + 1),
+        { ...like, id: String(n) },
+        ...prescriptions.slice(place + 1),
+      ]
     }),
   )
 }
 
 /** A line of sets out of every row of the phase. */
-export function removeSets(library: Library, draft: Template, slot: Id, phase: Id, group: Id): Built {
+export function removeSets(library: Library, draft: Template, slot: Id, phase: Id, prescribed: Id): Built {
   const own = draft.slots[slot]
   if (!own) return { fault: 'This exercise is no longer there.' }
-  if (own.rows[phase]?.some((groups) => groups.every(({ id }) => id === group)))
+  if (own.rows[phase]?.some((prescriptions) => prescriptions.every(({ id }) => id === prescribed)))
     return { fault: 'This is the only line of sets in some week: remove the exercise, or change the line.' }
   return step(
     `${slotName(library, draft, slot)}: a line of sets removed`,
-    rowCommands(own, slot, phase, 0, true, (groups) => groups.filter(({ id }) => id !== group)),
+    rowCommands(own, slot, phase, 0, true, (prescriptions) =>
+      prescriptions.filter(({ id }) => id !== prescribed),
+    ),
   )
 }
 
 /** The progression that a lift has already, where sets speak of a rule. */
-function followsFor(draft: Template, exercise: ExerciseId, sets: string): Slot['uses'] {
+function usesFor(draft: Template, exercise: ExerciseId, sets: string): Slot['uses'] {
   if (!/\b(rule|progression)\b/i.test(sets)) return []
   const known = knownProgression(draft, exercise)
   return known ? [known] : []
@@ -154,7 +160,7 @@ function followsFor(draft: Template, exercise: ExerciseId, sets: string): Slot['
 export function knownProgression(draft: Template, exercise: ExerciseId): Slot['uses'][number] | undefined {
   return Object.values(draft.slots)
     .filter((slot) => slot.exercise === exercise && !slot.variant)
-    .flatMap(({ uses: follows }) => follows)
+    .flatMap(({ uses }) => uses)
     .find(({ progression }) => rulesOf(draft.progressions[progression]).length > 0)
 }
 

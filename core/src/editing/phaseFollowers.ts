@@ -23,7 +23,7 @@ export function trimWeeks(draft: Template, phase: Phase, weeks: number): Command
 }
 
 /** A phase that begins where another was cut, or that repeats it: what acted on the other's weeks acts on the same weeks still. */
-export function followSplit(
+export function withSplit(
   draft: Template,
   phase: Id,
   { id, after }: { id: Id; after: number },

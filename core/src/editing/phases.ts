@@ -17,7 +17,7 @@ import {
 } from '../template/index.ts'
 import { isFault, step, type Built, type Mint } from './built.ts'
 import { removeSession } from './removeSession.ts'
-import { followSplit, forgetPhase, trimWeeks } from './phaseFollowers.ts'
+import { withSplit, forgetPhase, trimWeeks } from './phaseFollowers.ts'
 
 /** A phase behind another with its sessions, each slot beginning with the sets that the other ended with. */
 export function addPhase(
@@ -105,7 +105,7 @@ export function splitPhase(draft: Template, phase: Id, weeks: number, mint: Mint
       value: withEnd(own, value),
       rows: { ...rowsOf(draft, phase), ...tail },
     },
-    ...followSplit(draft, phase, { id, after: weeks }, mint),
+    ...withSplit(draft, phase, { id, after: weeks }, mint),
   ])
 }
 
@@ -137,7 +137,7 @@ export function repeatPhase(draft: Template, phase: Id, mint: Mint): Built {
   return step(`${own.name} repeated`, [
     ...endMoved(own),
     { do: 'addPhase', phase: id, after: phase, value: withEnd(own, value), rows: rowsOf(draft, phase) },
-    ...followSplit(draft, phase, { id, after: 0 }, mint),
+    ...withSplit(draft, phase, { id, after: 0 }, mint),
   ])
 }
 
@@ -209,7 +209,7 @@ export function rowsFor({ sessions, slots }: Template, session: Id, phase: Phase
       const slot = slots[id]
       if (!slot || slot.rows[phase.id]) return []
       const known = Object.values(slot.rows).at(-1) ?? []
-      const last = known[known.length - 1] ?? [plainGroup()]
+      const last = known[known.length - 1] ?? [plainSets()]
       const list = slot.by === 'week' ? Array.from({ length: rowWeeks(phase) }, () => last) : known
       return [
         { do: 'setSlot', slot: id, from: slot, to: { ...slot, rows: { ...slot.rows, [phase.id]: list } } },
@@ -219,7 +219,7 @@ export function rowsFor({ sessions, slots }: Template, session: Id, phase: Phase
 }
 
 /** Three sets of eight, of any load. */
-export const plainGroup = (): SetPrescription => ({
+export const plainSets = (): SetPrescription => ({
   id: 'work',
   sets: 3,
   goal: { reps: 8 },

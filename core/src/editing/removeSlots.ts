@@ -72,9 +72,7 @@ export function removal(
     if (from.some(({ rotation: turns, slots }) => turns && slots.length < 2))
       commands.push({ do: 'setSections', session, from, to })
   }
-  const followed = new Set(
-    Object.values(now.slots).flatMap(({ uses: follows }) => follows.map((one) => one.progression)),
-  )
+  const followed = new Set(Object.values(now.slots).flatMap(({ uses }) => uses.map((one) => one.progression)))
   const left = ids.flatMap((id) => draft.slots[id]?.uses.map((one) => one.progression) ?? [])
   for (const progression of new Set(left)) {
     const from = draft.progressions[progression]

@@ -13,7 +13,9 @@ export function replaceExercise(library: Library, draft: Template, from: Lift, t
     if (!lines && !turns) return isIt(own) ? [{ do: 'setExercise', slot, from: liftOf(own), to }] : []
     const rows = Object.entries(own.rows).map(([phase, list]) => [
       phase,
-      list.map((row) => row.map((group) => (isIt(group.lift) ? { ...group, lift: to } : group))),
+      list.map((row) =>
+        row.map((prescribed) => (isIt(prescribed.lift) ? { ...prescribed, lift: to } : prescribed)),
+      ),
     ])
     const { exercise, variant, ...rest } = own
     const changed: Slot = {

@@ -18,11 +18,16 @@ import { names, noSlot, step, type Built, type Mint } from './built.ts'
 import { readsSlots } from './reads.ts'
 
 /** A slot with the same sets in every week of every phase that its session has a part in. */
-export function newSlot(draft: Template, session: Id, exercise: ExerciseId, groups: SetPrescription[]): Slot {
+export function newSlot(
+  draft: Template,
+  session: Id,
+  exercise: ExerciseId,
+  prescriptions: SetPrescription[],
+): Slot {
   const rows: Slot['rows'] = {}
   for (const phase of draft.phases)
     if (phase.rotation.includes(session))
-      rows[phase.id] = Array.from({ length: rowWeeks(phase) }, () => groups)
+      rows[phase.id] = Array.from({ length: rowWeeks(phase) }, () => prescriptions)
   return { exercise, by: 'week', uses: [], rows }
 }
 
@@ -114,12 +119,12 @@ function within({ phases }: Template, session: Id, slot: Slot): Slot {
 
 /** A copied slot whose loads read copies of the slots that the first one read. */
 export function reading(slot: Slot, ids: ReadonlyMap<Id, Id>): Slot {
-  const renamed = (group: SetPrescription): SetPrescription => {
-    const { slot: other } = sourceOf[group.load.of].reads?.(group.load) ?? {}
+  const renamed = (prescribed: SetPrescription): SetPrescription => {
+    const { slot: other } = sourceOf[prescribed.load.of].reads?.(prescribed.load) ?? {}
     const to = other === undefined ? undefined : ids.get(other)
     return to === undefined
-      ? group
-      : { ...group, load: { ...group.load, slot: to } as SetPrescription['load'] }
+      ? prescribed
+      : { ...prescribed, load: { ...prescribed.load, slot: to } as SetPrescription['load'] }
   }
   const rows = Object.entries(slot.rows).map(([phase, list]) => [phase, list.map((row) => row.map(renamed))])
   return { ...slot, rows: Object.fromEntries(rows) }

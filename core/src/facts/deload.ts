@@ -54,8 +54,8 @@ export const deload = defineFact<DeloadFact, { deloads: OwnDeload[] }>({
   },
   none: { deloads: [] },
   learn({ deloads }, { id, actsFrom, changes, muscles: only, shift, weeks = 1, back = [] }) {
-    const spell = { id, from: actsFrom, changes, ...(only && { muscles: only }), shift, weeks, back }
-    return { deloads: [...deloads, spell] }
+    const ownDeload = { id, from: actsFrom, changes, ...(only && { muscles: only }), shift, weeks, back }
+    return { deloads: [...deloads, ownDeload] }
   },
   examples: [
     {

@@ -35,21 +35,21 @@ export const topSet = defineSource<Params>({
     return percent === null ? null : { percent }
   },
   price({ today }, { percent = 100, drop, slot, prescription }) {
-    const follows = {
+    const uses = {
       percent,
       ...(drop && { drop }),
       ...(slot && { slot }),
       ...(prescription && { prescription }),
     }
     const top = today?.(slot, prescription)
-    if (!top) return { later: follows, steps: [sayTopSet('topSet.later', {})] }
+    if (!top) return { later: uses, steps: [sayTopSet('topSet.later', {})] }
     const minus = drop && { value: drop[top.unit], unit: top.unit }
     return {
       base: top,
       percent,
       ...(minus && { minus }),
       isScaled: true,
-      today: follows,
+      today: uses,
       steps: [sayTopSet('topSet.asked', { load: top }), topSetStep(percent, minus)],
     }
   },

@@ -8,32 +8,32 @@ export const mostReps = 12
 export const mostRepsWarned = 20
 
 /** Reps left in reserve above this are not trusted, and the set gives no estimate. */
-export const mostInReserve = 4
+export const mostRir = 4
 
 /**
  * The estimated one-rep max of a set, in the load's unit, cut to 0.0001; null where no estimate may be made.
  * A single is the max itself, by no formula. Reps left in reserve count as reps (5 reps with 2 left count as 7).
  * 100 kg × 5 by Epley is 116.6667 kg.
  */
-export function estimate(load: Load, reps: number, kind: FormulaKind, inReserve = 0): Load | null {
-  const counted = reps + inReserve
-  if (!(reps >= 1) || inReserve > mostInReserve || counted > mostRepsWarned) return null
+export function estimate(load: Load, reps: number, kind: FormulaKind, rir = 0): Load | null {
+  const counted = reps + rir
+  if (!(reps >= 1) || rir > mostRir || counted > mostRepsWarned) return null
   if (counted === 1) return load
   return { value: snap(load.value * formulaOf[kind].factor(counted)), unit: load.unit }
 }
 
 /** Whether a set has too many reps for its estimate to be taken without a warning. */
-export const isDoubtful = (reps: number, inReserve = 0): boolean => reps + inReserve > mostReps
+export const isDoubtful = (reps: number, rir = 0): boolean => reps + rir > mostReps
 
 /** What every formula makes of a set, lowest first, and how far they part, in percent of the lowest; null where none may. */
 export function spread(
   load: Load,
   reps: number,
-  inReserve = 0,
+  rir = 0,
 ): { estimates: { kind: FormulaKind; load: Load }[]; percent: number } | null {
   const estimates = formulaKinds
     .flatMap((kind) => {
-      const made = estimate(load, reps, kind, inReserve)
+      const made = estimate(load, reps, kind, rir)
       return made ? [{ kind, load: made }] : []
     })
     .sort((a, b) => a.load.value - b.load.value)

@@ -1,5 +1,5 @@
 import { lastAtOrBelow, round, scale, type Load, type Makeable } from '../units/index.ts'
-import { estimate, mostInReserve } from './estimate.ts'
+import { estimate, mostRir } from './estimate.ts'
 import { defaultFormula } from './registry.ts'
 import { mostTableReps, percentFor, type RepTable } from './table.ts'
 
@@ -28,7 +28,7 @@ export function findLoad(tries: Try[], asked: Effort, can: Makeable, table: RepT
   const last = tries[tries.length - 1]
   if (!last) return { load: { value: can.loads[0] ?? 0, unit: can.unit }, isFound: false }
   const most = upTo(scale(last.load, 100 + largestStep(last.left)), last.load, can)
-  if (last.left > mostInReserve) return { load: most, isFound: most.value === last.load.value }
+  if (last.left > mostRir) return { load: most, isFound: most.value === last.load.value }
   const max = estimate(last.load, last.reps, defaultFormula, last.left)
   if (!max) return { load: most, isFound: false }
   const reps = Math.min(asked.reps + asked.left, mostTableReps)

@@ -1,4 +1,11 @@
-export { estimate, isDoubtful, mostInReserve, mostReps, mostRepsWarned, spread } from './estimate.ts'
+export {
+  estimate,
+  isDoubtful,
+  mostRir as mostInReserve,
+  mostReps,
+  mostRepsWarned,
+  spread,
+} from './estimate.ts'
 export { findLoad, type Found, type Try } from './findLoad.ts'
 export { defaultFormula, type FormulaKind, formulaKinds, formulaOf } from './registry.ts'
 export { mostTableReps, percentFor, type RepTable, repTables, repTableTitle } from './table.ts'

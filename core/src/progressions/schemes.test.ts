@@ -21,12 +21,12 @@ const total: Group = { id: 'total', sets: 4, goal: { totalReps: 20 }, load: { of
 
 const count: Group = { id: 'count', sets: 1, goal: { most: 'reps', seconds: 300 }, load: { of: 'none' } }
 
-const file = (rule: string, params: object, groups: Group[] = [byRule], weeks = 8) => ({
+const file = (rule: string, params: object, prescriptions: Group[] = [byRule], weeks = 8) => ({
   format: 2,
   name: 'One lift',
   phases: [{ id: 'p', name: 'Block', weeks, rotation: ['a'], perWeek: 1 }],
   sessions: { a: { name: 'A', sections: [{ name: 'Main', slots: ['squat'] }] } },
-  slots: { squat: { exercise: 'backSquat', uses: [{ progression: 'squat' }], rows: { p: [groups] } } },
+  slots: { squat: { exercise: 'backSquat', uses: [{ progression: 'squat' }], rows: { p: [prescriptions] } } },
   progressions: { squat: { stages: [{ id: 'one', rule, params }] } },
 })
 const paramsOf = (rule: RuleKind) => ruleOf[rule].examples[0]?.params as object
@@ -82,8 +82,8 @@ function train(template: Template, doings: ('hit' | 'short')[]): SessionLog[] {
   doings.forEach((doing, i) => {
     const date = dayOf(i + 1)
     const made = plan({ v: template }, logs, date)
-    const groups = squatIn(made, i + 1)?.sets ?? []
-    const asked = groups.flatMap(({ sets, reps, load, goal }) =>
+    const prescriptions = squatIn(made, i + 1)?.sets ?? []
+    const asked = prescriptions.flatMap(({ sets, reps, load, goal }) =>
       Array.from({ length: sets }, () => ({
         load,
         reps: repsFor(goal, sets, reps),
@@ -146,7 +146,7 @@ describe.each(kinds)('%s', (kind) => {
         expect(plan({ v: template }, shuffled, today)).toEqual(made)
         for (const { places } of made.weeks)
           for (const { sets, load, reps } of places.flatMap(({ slots }) =>
-            slots.flatMap(({ sets: groups }) => groups),
+            slots.flatMap(({ sets: prescriptions }) => prescriptions),
           )) {
             expect(sets).toBeGreaterThan(0)
             if (reps !== null) expect(reps).toBeGreaterThan(0)
@@ -180,8 +180,10 @@ describe('growing squares', () => {
       step: { kg: 2.5, lb: 5 },
       lowerBy: 20,
     }
-    const [group] = squatIn(plan({ v: templateOf('growingSquares', params) }, [], start), 1)?.sets ?? []
-    expect((group?.sets ?? 0) * (group?.reps as number) * (group?.load?.value ?? 0)).toBe(tonnage)
+    const [prescribed] = squatIn(plan({ v: templateOf('growingSquares', params) }, [], start), 1)?.sets ?? []
+    expect((prescribed?.sets ?? 0) * (prescribed?.reps as number) * (prescribed?.load?.value ?? 0)).toBe(
+      tonnage,
+    )
   })
 
   test('a new version with fewer squares goes on with what there is', () => {
@@ -232,9 +234,10 @@ describe('records in turn', () => {
       { from: start, version: 'v' },
       { from: dayOf(2), version: 'w' },
     ]
-    const groups = squatIn(plan(versions, train(versions.v, ['hit']), dayOf(2), segments), 2)?.sets ?? []
-    expect(groups[0]?.target).toEqual({ value: 123.125, unit: 'kg' })
-    expect(groups[0]?.reps).toBe(1)
+    const prescriptions =
+      squatIn(plan(versions, train(versions.v, ['hit']), dayOf(2), segments), 2)?.sets ?? []
+    expect(prescriptions[0]?.target).toEqual({ value: 123.125, unit: 'kg' })
+    expect(prescriptions[0]?.reps).toBe(1)
   })
 })
 
@@ -251,15 +254,15 @@ describe('another rule from a new version on', () => {
       { from: start, version: 'v' },
       { from: dayOf(3), version: 'w' },
     ]
-    const groups = squatIn(plan(versions, logs, dayOf(3), segments), 3)?.sets ?? []
-    expect(formatSetsShown(library, groups)).toBe('4 × 8 @ 90 kg')
-    expect(groups[0]?.why.map(({ id }) => id)).toContain('stage.version')
+    const prescriptions = squatIn(plan(versions, logs, dayOf(3), segments), 3)?.sets ?? []
+    expect(formatSetsShown(library, prescriptions)).toBe('4 × 8 @ 90 kg')
+    expect(prescriptions[0]?.why.map(({ id }) => id)).toContain('stage.version')
   })
 })
 
 describe('what a rule needs is said at its place', () => {
-  const places = (rule: RuleKind, params: object, groups?: Group[]) =>
-    (readTemplate(file(rule, params, groups)).issues ?? []).map(
+  const places = (rule: RuleKind, params: object, prescriptions?: Group[]) =>
+    (readTemplate(file(rule, params, prescriptions)).issues ?? []).map(
       ({ path, expected }) => `${path}: ${expected}`,
     )
 
@@ -342,7 +345,7 @@ describe('what a rule needs is said at its place', () => {
     ],
   ]
 
-  test.each(faults)('%s', (_, rule, params, groups, want) =>
-    expect(places(rule, params, groups)).toContainEqual(expect.stringContaining(want)),
+  test.each(faults)('%s', (_, rule, params, prescriptions, want) =>
+    expect(places(rule, params, prescriptions)).toContainEqual(expect.stringContaining(want)),
   )
 })

@@ -110,11 +110,11 @@ export function templateOf(start: Starter): Template {
 }
 
 function slotOf(base: Template, line: string, phases: Phase[]): Slot {
-  const [, follows, text = ''] = /^\+?\s*(?:([\w/-]+):\s+)?(.+)$/.exec(line) ?? []
+  const [, uses, text = ''] = /^\+?\s*(?:([\w/-]+):\s+)?(.+)$/.exec(line) ?? []
   const begins = text.search(/\s\d/)
   const exercise = exerciseNamed(library, begins < 0 ? text : text.slice(0, begins))
   if (!exercise) throw new Error(`unknown exercise in the start line "${line}"`)
-  const [progression, role = 'main'] = follows?.split('/') ?? []
+  const [progression, role = 'main'] = uses?.split('/') ?? []
   const slot: Slot = { exercise, by: 'week', uses: progression ? [{ progression, role }] : [], rows: {} }
   const byPhase = text.slice(begins).split('|')
   phases.forEach((phase, i) => {

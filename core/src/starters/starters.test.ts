@@ -35,12 +35,12 @@ describe('templates to begin with', () => {
           versions: { v: template },
           when: { today: day, through: 'end' },
         })
-        const groups =
+        const prescriptions =
           plans.e?.weeks.flatMap(({ places }) =>
             places.flatMap(({ slots }) => slots.flatMap((slot) => slot.sets)),
           ) ?? []
-        expect(groups.length).toBeGreaterThan(50)
-        for (const { load, missing } of groups) {
+        expect(prescriptions.length).toBeGreaterThan(50)
+        for (const { load, missing } of prescriptions) {
           expect(missing).toBeFalsy()
           if (load) expect(load.value).toBeGreaterThan(0)
         }

@@ -41,13 +41,13 @@ export function rulesCells(
   { progressions }: Pick<Template, 'progressions'>,
   { uses }: { uses: Use[] },
   row: SetPrescription[],
-  group: SetPrescription,
+  prescribed: SetPrescription,
 ): Fixable[] {
-  if (!takesScheme(row, group)) return []
+  if (!takesScheme(row, prescribed)) return []
   const rules = uses.flatMap(({ progression }) => rulesOf(progressions[progression]))
   const writing = rules
     .map(({ rule }) => ruleOf[rule])
-    .filter(({ carriedBy }) => !carriedBy || carriedBy.fits(group.goal))
+    .filter(({ carriedBy }) => !carriedBy || carriedBy.fits(prescribed.goal))
   return fixable.filter((cell) =>
     writing.some(({ writes, adds }) => writes.includes(writtenIn[cell]) && !adds?.includes(writtenIn[cell])),
   )
@@ -58,5 +58,6 @@ export const cellsByRule = (
   template: Pick<Template, 'progressions'>,
   slot: Slot,
   row: SetPrescription[],
-  group: SetPrescription,
-): Fixable[] => rulesCells(template, slot, row, group).filter((cell) => !group.fixed?.includes(cell))
+  prescribed: SetPrescription,
+): Fixable[] =>
+  rulesCells(template, slot, row, prescribed).filter((cell) => !prescribed.fixed?.includes(cell))

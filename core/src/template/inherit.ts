@@ -11,22 +11,22 @@ export function inherit(
   phase: Pick<Phase, 'defaults'>,
 ): SetPrescription[] {
   if (!session?.defaults && !phase.defaults) return row
-  return row.map((group) => ({ ...inherited(group, session, phase), ...group }))
+  return row.map((prescribed) => ({ ...inherited(prescribed, session, phase), ...prescribed }))
 }
 
 /** What a group has from its session and phase, and not of its own. */
 export function inherited(
-  group: SetPrescription,
+  prescribed: SetPrescription,
   session: Pick<Session, 'defaults'> | undefined,
   phase: Pick<Phase, 'defaults'>,
 ): Defaults {
   const given = { ...phase.defaults, ...session?.defaults }
-  const kind = kindOf(group.goal)
-  const isOfReps = kind.logs(group.goal) === 'reps'
-  const isTask = kind.logs(group.goal) === 'done'
+  const kind = kindOf(prescribed.goal)
+  const isOfReps = kind.logs(prescribed.goal) === 'reps'
+  const isTask = kind.logs(prescribed.goal) === 'done'
   return {
-    ...(given.rir !== undefined && group.rir === undefined && isOfReps && { rir: given.rir }),
-    ...(given.tempo !== undefined && group.tempo === undefined && isOfReps && { tempo: given.tempo }),
-    ...(given.rest !== undefined && group.rest === undefined && !isTask && { rest: given.rest }),
+    ...(given.rir !== undefined && prescribed.rir === undefined && isOfReps && { rir: given.rir }),
+    ...(given.tempo !== undefined && prescribed.tempo === undefined && isOfReps && { tempo: given.tempo }),
+    ...(given.rest !== undefined && prescribed.rest === undefined && !isTask && { rest: given.rest }),
   }
 }

@@ -19,10 +19,10 @@ function letter(lines: Lines): Record<Id, string> {
   const runs: Id[][] = []
   let open: string | undefined
   for (const { id, slot } of lines) {
-    const { superset: group } = slot
-    if (group !== undefined && group === open) runs[runs.length - 1]?.push(id)
+    const { superset: prescribed } = slot
+    if (prescribed !== undefined && prescribed === open) runs[runs.length - 1]?.push(id)
     else runs.push([id])
-    open = group
+    open = prescribed
   }
   const letters: Record<Id, string> = {}
   runs.forEach((run, i) => {

@@ -54,14 +54,14 @@ function ask(
   rack: Rack,
   body?: Load,
 ): ShownSets {
-  const group = { sets: 3, goal: { reps: 5 }, load, ...(over && { over }) }
+  const prescribed = { sets: 3, goal: { reps: 5 }, load, ...(over && { over }) }
   const { template, issues } = readTemplate({
     format: 2,
     name: 'One load',
     trainingMax: 90,
     phases: [{ id: 'p', name: 'P', weeks: 1, rotation: ['a'], perWeek: 1 }],
     sessions: { a: { name: 'A', sections: [{ name: 'Main', slots: ['s'] }] } },
-    slots: { s: { exercise, rows: { p: [[group]] } } },
+    slots: { s: { exercise, rows: { p: [[prescribed]] } } },
     tracks: {
       t: { name: 'T', changes: changes.map((change, i) => ({ id: String(i), do: change, where: {} })) },
     },

@@ -47,8 +47,8 @@ test(`seed ${seed}: ${count} pairs are planned, and every load can be made`, () 
 function faultOf({ plans }: Planned, racks: Record<'kg' | 'lb', ReturnType<typeof makeable>>): string | null {
   for (const { week, places } of Object.values(plans).flatMap(({ weeks }) => weeks))
     for (const { slots, inWeek } of places)
-      for (const { slot, exercise, sets: groups } of slots)
-        for (const { sets, load, target, reps, rir, why, lift } of groups) {
+      for (const { slot, exercise, sets: prescriptions } of slots)
+        for (const { sets, load, target, reps, rir, why, lift } of prescriptions) {
           const at = `week ${week}, day ${inWeek}, ${slot}`
           if (!(sets >= 1) || !Number.isInteger(sets)) return `${at}: ${sets} sets`
           if (JSON.stringify([load, target, reps, rir]).includes('NaN')) return `${at}: NaN`

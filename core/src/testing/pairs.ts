@@ -105,7 +105,8 @@ function phaseOf(dice: Dice, id: string) {
 type MadeSlot = { id: string; slot: Record<string, unknown>; progressions: Record<string, unknown> }
 
 function slotOf(dice: Dice, id: string, phases: string[]): MadeSlot {
-  const rows = (groups: object[]) => Object.fromEntries(phases.map((phase) => [phase, [groups]]))
+  const rows = (prescriptions: object[]) =>
+    Object.fromEntries(phases.map((phase) => [phase, [prescriptions]]))
   if (dice.maybe(0.3)) {
     const load = dice.among<object>([
       { of: 'max', percent: 50 + dice.upTo(50) },
@@ -115,18 +116,18 @@ function slotOf(dice: Dice, id: string, phases: string[]): MadeSlot {
       { of: 'lastTime' },
       { of: 'free' },
     ])
-    const group = { sets: 1 + dice.upTo(4), goal: { reps: 1 + dice.upTo(11) }, load, rir: dice.upTo(4) }
+    const prescribed = { sets: 1 + dice.upTo(4), goal: { reps: 1 + dice.upTo(11) }, load, rir: dice.upTo(4) }
     const rotation = dice.maybe(0.3) && {
       rotation: { with: [{ exercise: 'frontSquat' }], by: 'week', every: 1 },
     }
     return {
       id,
-      slot: { exercise: dice.among([...bars, ...others]), ...rotation, rows: rows([group]) },
+      slot: { exercise: dice.among([...bars, ...others]), ...rotation, rows: rows([prescribed]) },
       progressions: {},
     }
   }
   const rule = dice.among(ruleKinds)
-  const { groups, exercise } = carrierOf(dice, rule)
+  const { groups: prescriptions, exercise } = carrierOf(dice, rule)
   const progression = `${id}-p`
   return {
     id,
@@ -138,7 +139,7 @@ function slotOf(dice: Dice, id: string, phases: string[]): MadeSlot {
           role: sampleRole(rule),
         },
       ],
-      rows: rows(groups),
+      rows: rows(prescriptions),
     },
     progressions: { [progression]: progressionOf(dice, rule, phases) },
   }

@@ -87,19 +87,19 @@ function train(template: Template, base: Fact[], doing: Doing[]): Member {
       ordinal: 1,
       closed: true,
       shown: snapshot(now, now.next) ?? undefined,
-      sets: (session?.slots ?? []).flatMap(({ slot, exercise, sets: groups }) =>
-        groups
-          .flatMap((group) => Array.from({ length: group.sets }, () => group))
-          .map((group, n) => ({
+      sets: (session?.slots ?? []).flatMap(({ slot, exercise, sets: prescriptions }) =>
+        prescriptions
+          .flatMap((prescribed) => Array.from({ length: prescribed.sets }, () => prescribed))
+          .map((prescribed, n) => ({
             id: `e:${now.next}:1:${slot}:${n + 1}`,
             rev: 1,
             slot,
             n: n + 1,
             exercise,
             state: what === 'nothing' ? ('notDone' as const) : ('done' as const),
-            ...(group.load && { load: group.load }),
-            ...(group.help && { help: group.help }),
-            ...(group.goal && { amount: { value: 60, unit: 's' as const } }),
+            ...(prescribed.load && { load: prescribed.load }),
+            ...(prescribed.help && { help: prescribed.help }),
+            ...(prescribed.goal && { amount: { value: 60, unit: 's' as const } }),
             reps: what === 'nothing' ? 0 : what === 'short' && n ? 1 : 12,
           })),
       ),
@@ -184,9 +184,9 @@ describe('every plan', () => {
         const can = makeable(usualRack[unit])
         for (const { places } of plan(template, member, addDays(start, 40)).weeks) {
           for (const { slots } of places) {
-            for (const { exercise, sets: groups, warmUps = [] } of slots) {
+            for (const { exercise, sets: prescriptions, warmUps = [] } of slots) {
               for (const { load, lift, body, why } of [
-                ...groups,
+                ...prescriptions,
                 ...warmUps.map((set) => ({ ...set, lift: undefined, body: undefined })),
               ]) {
                 expect(why.map(explain).join()).not.toMatch(/NaN|undefined/)
@@ -320,7 +320,7 @@ describe('every plan', () => {
             .filter(({ status }) => status === 'next' || status === 'ahead')
           return places
             .flatMap(({ slots }) => slots.filter(({ exercise }) => exercise === 'backSquat'))
-            .map(({ sets: groups }) => formatSetsShown(library, groups))
+            .map(({ sets: prescriptions }) => formatSetsShown(library, prescriptions))
         }
         expect(ahead([...kept, 'nothing'])[0]).toEqual(ahead(kept)[0])
       }),
@@ -435,7 +435,9 @@ describe('a member', () => {
 const lines = (made: Plan): string[] =>
   made.weeks.flatMap(({ places }) =>
     places.flatMap(({ slots }) =>
-      slots.map(({ sets: groups, verdict }) => `${formatSetsShown(library, groups)} ${verdict}`),
+      slots.map(
+        ({ sets: prescriptions, verdict }) => `${formatSetsShown(library, prescriptions)} ${verdict}`,
+      ),
     ),
   )
 

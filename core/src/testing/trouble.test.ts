@@ -319,7 +319,9 @@ describe('a member', () => {
     const lines = ({ plans }: Planned) =>
       plans.enrolment?.weeks.flatMap(({ places }) =>
         places.flatMap(({ slots }) =>
-          slots.map(({ sets: groups, verdict }) => `${formatSetsShown(library, groups)} ${verdict}`),
+          slots.map(
+            ({ sets: prescriptions, verdict }) => `${formatSetsShown(library, prescriptions)} ${verdict}`,
+          ),
         ),
       )
     expect(

@@ -161,7 +161,7 @@ describe('a trial', () => {
     ],
     answers: { hard: 7 },
   })
-  const spells = {
+  const ownDeloads = {
     first: { from: start, to: addDays(start, 34) },
     second: { from: addDays(start, 35), to: addDays(start, 69) },
     lifts: [{ exercise: 'backSquat' as const }],
@@ -173,7 +173,7 @@ describe('a trial', () => {
   ]
 
   test('tells them apart where every band does, and says by how much', () => {
-    const result = judgeTrial(library, spells, run(0.5, 2.5, 0.1), 'kg')
+    const result = judgeTrial(library, ownDeloads, run(0.5, 2.5, 0.1), 'kg')
     expect(result.better).toBe('second')
     // Five reps stand for 35 ÷ 30 of the load: two kilos a week more on the bar are 2.33 of the max.
     expect(result.differences[0]?.value).toBeCloseTo(2.33, 1)
@@ -181,8 +181,8 @@ describe('a trial', () => {
     expect(result.say).toContain('The second period was better')
   })
   test('says that it cannot tell where the scatter hides it, or there is too little', () => {
-    expect(judgeTrial(library, spells, run(0.5, 1, 5), 'kg').better).toBe('cannot tell')
-    const few = judgeTrial(library, spells, run(0.5, 2.5, 0.1).slice(0, 6), 'kg')
+    expect(judgeTrial(library, ownDeloads, run(0.5, 1, 5), 'kg').better).toBe('cannot tell')
+    const few = judgeTrial(library, ownDeloads, run(0.5, 2.5, 0.1).slice(0, 6), 'kg')
     expect([few.better, few.say]).toEqual(['cannot tell', expect.stringContaining('too few sessions')])
   })
   test('reads days of training, the best of each, and none that were light', () => {

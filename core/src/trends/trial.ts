@@ -41,7 +41,9 @@ export function judgeTrial(
   unit: Unit,
   body?: Load,
 ): TrialResult {
-  const [before, after] = [first, second].map((spell) => measure(library, spell, lifts, logs, unit, body))
+  const [before, after] = [first, second].map((ownDeload) =>
+    measure(library, ownDeload, lifts, logs, unit, body),
+  )
   const differences = lifts.map((_, i) => difference(before?.gains[i] ?? null, after?.gains[i] ?? null))
   const told = differences.filter((one) => one !== null)
   const better =

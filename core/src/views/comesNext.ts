@@ -21,7 +21,7 @@ export function comesNext(plan: Plan, session: PlannedSession): ComesNext[] {
       .map((place) => ({ ...place, week })),
   )
   return session.slots
-    .filter(({ sets: groups }) => groups.some(({ load }) => load))
+    .filter(({ sets: prescriptions }) => prescriptions.some(({ load }) => load))
     .map((slot) => {
       for (const { position, week, inWeek, name, slots } of later) {
         const same = slots.find(

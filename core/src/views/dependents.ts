@@ -45,9 +45,11 @@ export function offeredRatios(library: Library, template: Template): Ratio[] {
 
 /** The lifts whose maxes a slot's loads are worked out from. */
 function readsOf({ progressions }: Template, slot: Slot): Lift[] {
-  const groups: SetPrescription[] = Object.values(slot.rows).flat(2)
-  const direct = groups.flatMap(({ load, lift }) => sourceOf[load.of].readsMax?.(lift ?? slot, load) ?? [])
-  const isRuled = groups.some(({ load }) => load.of === 'progression') && slot.uses.some(startsFromMax)
+  const prescriptions: SetPrescription[] = Object.values(slot.rows).flat(2)
+  const direct = prescriptions.flatMap(
+    ({ load, lift }) => sourceOf[load.of].readsMax?.(lift ?? slot, load) ?? [],
+  )
+  const isRuled = prescriptions.some(({ load }) => load.of === 'progression') && slot.uses.some(startsFromMax)
   return isRuled ? [...direct, slot] : direct
 
   function startsFromMax({ progression }: { progression: Id }): boolean {

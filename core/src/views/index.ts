@@ -4,7 +4,7 @@ export { eventsOfWeeks } from './eventWeeks.ts'
 export { lighterThan, sayLighter } from './lighter.ts'
 export {
   formatCircuit,
-  formatGroup,
+  formatPrescribed as formatGroup,
   formatSetsShown,
   formatHandled,
   formatWarmUps,

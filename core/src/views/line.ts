@@ -7,24 +7,25 @@ import { formatLoad, formatNumber, formatSeconds, formatSpan } from '../units/in
 import type { WarmUpSet } from '../warmups/index.ts'
 
 /** A slot's groups in trade shorthand: "3 × 5 @ 62.5 kg, 1 × 5+ @ 70 kg"; a missing load is "?". */
-export const formatSetsShown = (library: Library, groups: ShownSets[]): string =>
-  groups.map((group) => formatGroup(library, group)).join(', ')
+export const formatSetsShown = (library: Library, prescriptions: ShownSets[]): string =>
+  prescriptions.map((prescribed) => formatPrescribed(library, prescribed)).join(', ')
 
 /** "2 × 5, 5+ @ 70 kg": the last set of a plus group is the one with the plus; then tempo, bands and what else was said. */
-export function formatGroup(library: Library, group: ShownSets): string {
-  const { load, missing } = group
-  const at = load ? ` @ ${formatHandled(group, load)}` : missing ? ' @ ?' : ''
+export function formatPrescribed(library: Library, prescribed: ShownSets): string {
+  const { load, missing } = prescribed
+  const at = load ? ` @ ${formatHandled(prescribed, load)}` : missing ? ' @ ?' : ''
   const said = [
-    group.perSide && 'each side',
-    group.option && `or ${group.option.percent}% of the reps ${group.option.say}`,
-    group.bands && `with ${group.bands}`,
-    group.tempo && `tempo ${group.tempo}`,
-    group.style && styleWords[group.style],
-    group.stop && `stop when ${group.stop}`,
+    prescribed.perSide && 'each side',
+    prescribed.option && `or ${prescribed.option.percent}% of the reps ${prescribed.option.say}`,
+    prescribed.bands && `with ${prescribed.bands}`,
+    prescribed.tempo && `tempo ${prescribed.tempo}`,
+    prescribed.style && styleWords[prescribed.style],
+    prescribed.stop && `stop when ${prescribed.stop}`,
   ].filter(Boolean)
-  return [`${group.lift ? formatLine(library, group, group.lift) : formatSets(group)}${at}`, ...said].join(
-    ', ',
-  )
+  return [
+    `${prescribed.lift ? formatLine(library, prescribed, prescribed.lift) : formatSets(prescribed)}${at}`,
+    ...said,
+  ].join(', ')
 }
 
 /** "10 dumbbell row": a line of a circuit. */

@@ -8,7 +8,7 @@ import { minutesOf } from './minutes.ts'
 const library = {}
 
 const start = '2026-03-02'
-const group = (more: object) => ({
+const prescribed = (more: object) => ({
   sets: 3,
   goal: { reps: 5 },
   load: { of: 'max', percent: 75 },
@@ -38,7 +38,7 @@ const templateOf = (slots: object, sections: object[]): Template => {
 const slot = (exercise: string, more: object, own: object = {}) => ({
   exercise,
   ...own,
-  rows: { p: [[group(more)]] },
+  rows: { p: [[prescribed(more)]] },
 })
 const sessionOf = (template: Template, strength: Strength): PlannedSession => {
   const member = sampleMember(library, template, strength, start)

@@ -17,9 +17,9 @@ const setUp: Record<Tool, number> = { barbell: 90, dumbbells: 30, machine: 30, '
 
 /** What of a planned slot tells on its minutes. */
 export type MinutesOf = Pick<PlannedSlot, 'slot' | 'exercise' | 'warmUps' | 'circuit'> & {
-  sets: TimedGroup[]
+  sets: TimedSets[]
 }
-type TimedGroup = Pick<ShownSets, 'sets' | 'reps' | 'perSide' | 'tempo' | 'rest' | 'roundRest'> & {
+type TimedSets = Pick<ShownSets, 'sets' | 'reps' | 'perSide' | 'tempo' | 'rest' | 'roundRest'> & {
   goal?: Goal
 }
 
@@ -43,23 +43,23 @@ function secondsOf(library: Library, slot: MinutesOf): number {
     (sum, { reps }) => sum + reps * usual.aRep + usual.warmUpRest,
     0,
   )
-  const sets = slot.sets.reduce((sum, group) => sum + secondsOfGroup(group), 0)
+  const sets = slot.sets.reduce((sum, prescribed) => sum + secondsOfSets(prescribed), 0)
   const last = slot.sets.at(-1)
   // The rest after the last set is spent on the way to the next exercise.
   return setUp[exerciseOf(library, slot).tool] + warmUps + sets - (last ? (last.rest ?? usual.rest) : 0)
 }
 
-function secondsOfGroup(group: TimedGroup): number {
-  const { sets, reps, goal, perSide, tempo, rest = usual.rest, roundRest = 0 } = group
+function secondsOfSets(prescribed: TimedSets): number {
+  const { sets, reps, goal, perSide, tempo, rest = usual.rest, roundRest = 0 } = prescribed
   const asked: Goal = goal ?? { reps: reps ?? 1 }
   const aSet = kindOf(asked).seconds(asked, tempo ? aRepAt(tempo) : usual.aRep) ?? usual.aSet
   return sets * (aSet * (perSide ? 2 : 1) + rest + roundRest)
 }
 
 /** Its cap; or its rounds of lines done one after the other, without rest. */
-function secondsOfCircuit({ rounds = 1, capSeconds }: Circuit, lines: TimedGroup[]): number {
+function secondsOfCircuit({ rounds = 1, capSeconds }: Circuit, lines: TimedSets[]): number {
   const aRound = lines.reduce(
-    (sum, line) => sum + secondsOfGroup({ ...line, sets: 1, rest: 0, roundRest: 0 }),
+    (sum, line) => sum + secondsOfSets({ ...line, sets: 1, rest: 0, roundRest: 0 }),
     0,
   )
   return capSeconds ?? rounds * aRound

@@ -84,11 +84,13 @@ function hasSetsByRule({ sessions, slots, progressions }: Template, session: Id)
 }
 
 /** What of a slot counts as hard sets: conditioning has minutes of its own and is none. */
-const hardOf = (library: Library, { lift, groups }: Asked): GroupAsked[] =>
-  groups.filter(({ group }) => exerciseOf(library, group.lift ?? lift).pattern !== 'conditioning')
+const hardOf = (library: Library, { lift, groups: prescriptions }: Asked): SetsAsked[] =>
+  prescriptions.filter(
+    ({ group: prescribed }) => exerciseOf(library, prescribed.lift ?? lift).pattern !== 'conditioning',
+  )
 
-type Asked = { id: Id; lift: Lift; circuit?: Circuit; groups: GroupAsked[] }
-type GroupAsked = { group: SetPrescription; sets: number; percent: number | null; lifts: number }
+type Asked = { id: Id; lift: Lift; circuit?: Circuit; groups: SetsAsked[] }
+type SetsAsked = { group: SetPrescription; sets: number; percent: number | null; lifts: number }
 
 /** What each slot of a place asks, after what the track and deloads change of it. */
 function slotsAt(library: Library, template: Template, place: Place, track: Id | null): Asked[] {
@@ -126,34 +128,38 @@ function slotAt(library: Library, template: Template, place: Place, id: Id, chan
   }
   if (!slot || !line) return []
   const row = slot.rows[place.phase.id]?.[rowOnPaper(slot, place)] ?? []
-  const groups = inherit(row, template.sessions[place.session], place.phase).map((group): GroupAsked => {
-    const stated = percentOf(template, group)
-    const { sets, percent, scale } = changes.reduce<GroupDraft>(
-      (draft, { adjustment: { do: change }, label }) =>
-        changeOf[change.kind].onSets?.(draft, change, label)?.now ?? draft,
-      { sets: hardSets(group), percent: stated?.percent ?? null, scale: 100 },
-    )
-    const reps = kindOf(group.goal).reps(group.goal)
-    return {
-      group,
-      sets,
-      percent: stated && percent !== null ? (percent * scale * stated.of) / 10000 : null,
-      lifts: reps === null ? 0 : lowest(reps),
-    }
-  })
-  return [{ id, lift: line.lift ?? slot, ...(slot.circuit && { circuit: slot.circuit }), groups }]
+  const prescriptions = inherit(row, template.sessions[place.session], place.phase).map(
+    (prescribed): SetsAsked => {
+      const stated = percentOf(template, prescribed)
+      const { sets, percent, scale } = changes.reduce<GroupDraft>(
+        (draft, { adjustment: { do: change }, label }) =>
+          changeOf[change.kind].onSets?.(draft, change, label)?.now ?? draft,
+        { sets: hardSets(prescribed), percent: stated?.percent ?? null, scale: 100 },
+      )
+      const reps = kindOf(prescribed.goal).reps(prescribed.goal)
+      return {
+        group: prescribed,
+        sets,
+        percent: stated && percent !== null ? (percent * scale * stated.of) / 10000 : null,
+        lifts: reps === null ? 0 : lowest(reps),
+      }
+    },
+  )
+  return [
+    { id, lift: line.lift ?? slot, ...(slot.circuit && { circuit: slot.circuit }), groups: prescriptions },
+  ]
 }
 const noLift: Lift = { exercise: 'plank' }
 
 /** A session's minutes as it is written, without warm-ups. */
 function minutesOnPaper(library: Library, template: Template, session: Id, asked: Asked[]): number {
-  const slots = asked.map(({ id, lift, circuit, groups }) => ({
+  const slots = asked.map(({ id, lift, circuit, groups: prescriptions }) => ({
     slot: id,
     exercise: lift.exercise,
     ...(circuit && { circuit }),
-    sets: groups.map(({ group, sets }) => ({
-      ...group,
-      sets: kindOf(group.goal).logs(group.goal) === 'reps' ? sets : group.sets,
+    sets: prescriptions.map(({ group: prescribed, sets }) => ({
+      ...prescribed,
+      sets: kindOf(prescribed.goal).logs(prescribed.goal) === 'reps' ? sets : prescribed.sets,
       reps: null,
     })),
   }))

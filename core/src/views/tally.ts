@@ -49,12 +49,15 @@ export function tallyOf(
 function sumOf(slots: PlannedSlot[]): Pick<WeekTally, 'sets' | 'reps' | 'tonnage'> {
   let [sets, reps] = [0, 0]
   let tonnage: Load | null = null
-  for (const group of slots.flatMap(({ sets: groups }) => groups)) {
-    const each = highest((group.goal ? kindOf(group.goal).reps(group.goal) : group.reps) ?? 0)
-    const whole = group.goal && 'totalReps' in group.goal ? group.goal.totalReps : group.sets * each
-    sets += group.sets
+  for (const prescribed of slots.flatMap(({ sets: prescriptions }) => prescriptions)) {
+    const each = highest(
+      (prescribed.goal ? kindOf(prescribed.goal).reps(prescribed.goal) : prescribed.reps) ?? 0,
+    )
+    const whole =
+      prescribed.goal && 'totalReps' in prescribed.goal ? prescribed.goal.totalReps : prescribed.sets * each
+    sets += prescribed.sets
     reps += whole
-    const load = totalOf(group, group)
+    const load = totalOf(prescribed, prescribed)
     if (load && whole) {
       const more = scale(load, 100 * whole)
       tonnage = tonnage ? addLoad(tonnage, more) : more
@@ -65,10 +68,12 @@ function sumOf(slots: PlannedSlot[]): Pick<WeekTally, 'sets' | 'reps' | 'tonnage
 
 /** By the default formula. Sets that no formula takes say nothing. */
 function nearest(slots: PlannedSlot[], max: Load): number | null {
-  const seen = slots.flatMap(({ sets: groups }) =>
-    groups.flatMap((group) => {
-      const load = totalOf(group, group)
-      const reps = highest((group.goal ? kindOf(group.goal).reps(group.goal) : group.reps) ?? 0)
+  const seen = slots.flatMap(({ sets: prescriptions }) =>
+    prescriptions.flatMap((prescribed) => {
+      const load = totalOf(prescribed, prescribed)
+      const reps = highest(
+        (prescribed.goal ? kindOf(prescribed.goal).reps(prescribed.goal) : prescribed.reps) ?? 0,
+      )
       if (!load || !reps) return []
       const stands = estimate(load, reps, defaultFormula, 0)
       return stands ? [inUnit(stands, max.unit).value] : []

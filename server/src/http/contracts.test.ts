@@ -99,7 +99,7 @@ beforeAll(async () => {
   await state({ kind: 'about', stress: true })
   await state({ kind: 'mostSets', muscle: 'quads', sets: 12 })
   await state({ kind: 'adviceTaken', answer: 'deload', taken: false })
-  const spells = {
+  const ownDeloads = {
     first: { from: '2026-01-05', to: '2026-02-01' },
     second: { from: '2026-02-02', to: '2026-03-01' },
   }
@@ -107,7 +107,7 @@ beforeAll(async () => {
     kind: 'trial',
     name: 'Rests',
     differs: 'longer',
-    ...spells,
+    ...ownDeloads,
     lifts: [{ exercise: 'backSquat' }],
   })
   await both('progress', {}, 'get')

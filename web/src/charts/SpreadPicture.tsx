@@ -18,9 +18,9 @@ type Props = {
 }
 
 /** What each formula makes of a set, on one scale, lowest first: how far they part is seen, and one of them is chosen. */
-export function SpreadPicture({ load, reps, inReserve = 0, chosen, onChoose }: Props) {
-  if (reps + inReserve === 1) return <p>A single is the 1RM itself: {formatLoad(load)}.</p>
-  const made = spread(load, reps, inReserve)
+export function SpreadPicture({ load, reps, inReserve: rir = 0, chosen, onChoose }: Props) {
+  if (reps + rir === 1) return <p>A single is the 1RM itself: {formatLoad(load)}.</p>
+  const made = spread(load, reps, rir)
   if (!made) return <p className="text-acorn">No estimate from more than {mostRepsWarned} reps.</p>
   const { estimates, percent } = made
   const [lowest, highest] = [estimates[0]?.load.value ?? 0, estimates.at(-1)?.load.value ?? 1]
@@ -64,7 +64,7 @@ export function SpreadPicture({ load, reps, inReserve = 0, chosen, onChoose }: P
           </label>
         ))}
       </div>
-      {isDoubtful(reps, inReserve) && (
+      {isDoubtful(reps, rir) && (
         <p className="mt-2 rounded bg-acorn-wash px-3 py-2 text-sm text-acorn">
           Above {mostReps} reps the formulas differ too much to rely on: a heavier set tells more.
         </p>

@@ -200,9 +200,9 @@ function weeksOf(library: Library, plan: Plan | undefined, slot: Id, written: Li
     )
     const [first] = own
     if (!first) return []
-    const groups = own.flatMap((one) => one.sets)
-    const loads = groups.flatMap(({ load }) => (load ? [load.value] : []))
-    const counted = groups.reduce((sum, { sets }) => sum + sets, 0)
+    const prescriptions = own.flatMap((one) => one.sets)
+    const loads = prescriptions.flatMap(({ load }) => (load ? [load.value] : []))
+    const counted = prescriptions.reduce((sum, { sets }) => sum + sets, 0)
     const isOther = written && liftKey(first) !== liftKey(written)
     const lift = isOther
       ? `${first.exercise === written.exercise ? first.variant : liftName(library, first)}: `

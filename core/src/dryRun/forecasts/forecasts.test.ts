@@ -53,8 +53,8 @@ function loads(suppose: Supposed, template = templateOf(), clock?: 'calendar'): 
   return (plans.e?.weeks ?? []).flatMap(({ places }) =>
     places.flatMap(({ slots }) =>
       slots.map(
-        ({ sets: groups, supposed }) =>
-          `${formatSetsShown(library, groups)}${supposed ? ` ${supposed}` : ''}`,
+        ({ sets: prescriptions, supposed }) =>
+          `${formatSetsShown(library, prescriptions)}${supposed ? ` ${supposed}` : ''}`,
       ),
     ),
   )

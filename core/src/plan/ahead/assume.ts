@@ -10,15 +10,15 @@ export function assume(situation: Situation, asked: Prescribed[], doing: Doing =
   if (doing !== 'asked') {
     const outcomes = asked.map((prescribed): Outcome => {
       const done = supposedSets(prescribed, doing)
-      const { slot, groups, deload } = prescribed
-      return { prescribed, done, verdict: judge(slot, groups, done, deload) }
+      const { slot, groups: prescriptions, deload } = prescribed
+      return { prescribed, done, verdict: judge(slot, prescriptions, done, deload) }
     })
     advance(situation, outcomes, situation.day, situation.place.position)
     return outcomes
   }
   const outcomes = asked.map((prescribed): Outcome => {
-    const { groups, deload } = prescribed
-    const isProven = !groups.some(({ missing, short }) => missing || short)
+    const { groups: prescriptions, deload } = prescribed
+    const isProven = !prescriptions.some(({ missing, short }) => missing || short)
     return { prescribed, verdict: deload ? 'deload' : isProven ? 'hit' : 'not comparable', done: [] }
   })
   advance(situation, outcomes, null, situation.place.position)

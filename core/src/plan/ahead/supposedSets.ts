@@ -8,25 +8,28 @@ import type { Prescribed } from '../state/situation.ts'
 const moreReps = 2
 
 /** The sets of a slot as a preview supposes them: the last one short of what is asked, or all of them beyond it. */
-export function supposedSets({ id, slot, groups }: Prescribed, doing: Exclude<Doing, 'asked'>): SetLog[] {
+export function supposedSets(
+  { id, slot, groups: prescriptions }: Prescribed,
+  doing: Exclude<Doing, 'asked'>,
+): SetLog[] {
   if (doing === 'nothing') return []
-  const all = groups.flatMap((group) => Array.from({ length: group.sets }, () => group))
-  return all.map((group, i): SetLog => {
+  const all = prescriptions.flatMap((prescribed) => Array.from({ length: prescribed.sets }, () => prescribed))
+  return all.map((prescribed, i): SetLog => {
     const isShort = doing === 'short' && i === all.length - 1
     return {
       id: `${id}:${i + 1}`,
       rev: 1,
       slot: id,
       n: i + 1,
-      exercise: group.lift?.exercise ?? slot.exercise,
-      ...((group.lift ? group.lift.variant : slot.variant) && {
-        variant: group.lift?.variant ?? slot.variant,
+      exercise: prescribed.lift?.exercise ?? slot.exercise,
+      ...((prescribed.lift ? prescribed.lift.variant : slot.variant) && {
+        variant: prescribed.lift?.variant ?? slot.variant,
       }),
       state: isShort ? 'failed' : 'done',
-      ...(group.load && { load: group.load }),
-      ...(group.help && { help: group.help }),
-      ...(group.rir !== undefined && { rir: group.rir }),
-      ...countOf(group, isShort ? 'short' : doing),
+      ...(prescribed.load && { load: prescribed.load }),
+      ...(prescribed.help && { help: prescribed.help }),
+      ...(prescribed.rir !== undefined && { rir: prescribed.rir }),
+      ...countOf(prescribed, isShort ? 'short' : doing),
     }
   })
 }

@@ -38,22 +38,26 @@ export function changesOf(
 ): Authored[] {
   const track = trackChanges(template, week.track)
   const own = evidence.deloads.find(({ id }) => id === week.deload)
-  const spell = own && { deload: own, at: week.deloadAt ?? 0 }
-  const deload = plannedDeload(phase, spell, week.skips !== undefined)
+  const ownDeload = own && { deload: own, at: week.deloadAt ?? 0 }
+  const deload = plannedDeload(phase, ownDeload, week.skips !== undefined)
   if (week.deload === null && !isBack && !evidence.own.length)
     return track.length ? [...track, ...deload] : deload
   return [
     ...track,
     ...deload,
-    ...(spell ? spellChanges(spell) : []),
+    ...(ownDeload ? ownDeloadChanges(ownDeload) : []),
     ...(isBack && template.away ? [firstWeekBack(template.away.back)] : []),
     ...evidence.own.map((adjustment): Authored => ({ adjustment, author: 'own', label: 'custom change' })),
   ]
 }
 
 /** A phase's own deloads: none where the member trains on, or has a deload of their own of everything in its place. */
-export function plannedDeload(phase: Phase, spell: OwnDeload | undefined, skipsDeload: boolean): Authored[] {
-  const isReplaced = spell && !spell.deload.muscles && !isReturn(spell)
+export function plannedDeload(
+  phase: Phase,
+  ownDeload: OwnDeload | undefined,
+  skipsDeload: boolean,
+): Authored[] {
+  const isReplaced = ownDeload && !ownDeload.deload.muscles && !isReturn(ownDeload)
   return skipsDeload || isReplaced ? none : authoredOnce(phase, phase.deloads, 'deload', 'deload')
 }
 
@@ -64,8 +68,8 @@ export type OwnDeload = { deload: Evidence['deloads'][number]; at: number }
 export const isReturn = ({ deload, at }: OwnDeload): boolean => at >= deload.weeks
 
 /** What a week of a spell changes: the deloads' custom changes, then less and less off the load. */
-export function spellChanges(spell: OwnDeload): Authored[] {
-  const { deload, at } = spell
+export function ownDeloadChanges(ownDeload: OwnDeload): Authored[] {
+  const { deload, at } = ownDeload
   const { muscles } = deload
   const where = muscles ? { muscles } : {}
   const by = deload.back[at - deload.weeks]

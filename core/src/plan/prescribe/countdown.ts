@@ -20,29 +20,29 @@ export function capped(
   slot: Slot,
   row: number,
   known: Known,
-  groups: ShownSets[],
+  prescriptions: ShownSets[],
   loading: Loading,
 ): ShownSets[] {
   const trained = state.heaviest[rowsKey(place.phase.id, id)]
   const step = slot.capStep
   const base = trained ?? (row > 0 && place.phaseWeek > 1 ? firstRowLoad(slot, place.phase.id, known) : null)
-  if (!base || !step) return groups
+  if (!base || !step) return prescriptions
   const most = addStep(inUnit(base, loading.here.unit), step)
-  return groups.map((group) => {
-    const asked = totalOf(group, group)
-    if (!asked || compareLoads(asked, most) <= 0) return group
+  return prescriptions.map((prescribed) => {
+    const asked = totalOf(prescribed, prescribed)
+    if (!asked || compareLoads(asked, most) <= 0) return prescribed
     const made = make(most, loading, 'down')
-    const why = group.why.filter(({ id: step }) => !(step in showMessages))
+    const why = prescribed.why.filter(({ id: step }) => !(step in showMessages))
     const step = { id: trained ? 'row.capped' : 'row.cappedFirst', data: { heaviest: base, load: most } }
-    return { ...withLoad(group, made), why: [...why, step, ...made.steps] }
+    return { ...withLoad(prescribed, made), why: [...why, step, ...made.steps] }
   })
 }
 
 function firstRowLoad(slot: Slot, phase: Id, known: Known): Load | null {
   let heaviest: Load | null = null
-  for (const group of slot.rows[phase]?.[0] ?? []) {
-    const { load } = group
-    const priced = sourceOf[load.of].price({ ...known, asked: askedOf(group) }, load)
+  for (const prescribed of slot.rows[phase]?.[0] ?? []) {
+    const { load } = prescribed
+    const priced = sourceOf[load.of].price({ ...known, asked: askedOf(prescribed) }, load)
     if (!priced || isNeed(priced) || isLater(priced)) continue
     const meant = scale(priced.base, priced.percent)
     if (!heaviest || compareLoads(meant, heaviest) > 0) heaviest = meant

@@ -4,7 +4,12 @@ import { makeable, makeableOnBody, usualFixed, usualRack, type Load } from '../.
 import { followToday, heaviestOf, totalOf, type OnTheBar } from './onTheBar.ts'
 
 const kg = (value: number): Load => ({ value, unit: 'kg' })
-const group = (id: string, sets: number, load: Load | null, change: Partial<ShownSets> = {}): ShownSets => ({
+const prescribed = (
+  id: string,
+  sets: number,
+  load: Load | null,
+  change: Partial<ShownSets> = {},
+): ShownSets => ({
   prescription: id,
   sets,
   reps: 5,
@@ -24,8 +29,8 @@ const set = (n: number, load: Load | undefined, change: Partial<SetLog> = {}): S
   ...(load && { load }),
   ...change,
 })
-const top = group('top', 1, kg(100))
-const back = group('back', 2, kg(90), { today: { percent: 90, way: 'nearest' } })
+const top = prescribed('top', 1, kg(100))
+const back = prescribed('back', 2, kg(90), { today: { percent: 90, way: 'nearest' } })
 const bar = (sets: SetLog[]): OnTheBar => ({ slot: 's', groups: [top, back], sets })
 const home = { here: makeable(usualRack.kg), home: makeable(usualRack.kg) }
 
@@ -46,7 +51,7 @@ describe('the heaviest load on the bar', () => {
     expect(heaviestOf(bar([set(1, kg(95)), set(51, kg(140))]))).toEqual(kg(95))
   })
   test('on top of body weight is the whole, and nothing on top is the body alone', () => {
-    const pullUp = group('a', 2, kg(10), { body: kg(80) })
+    const pullUp = prescribed('a', 2, kg(10), { body: kg(80) })
     const lifted = [set(1, kg(12.5)), set(2, undefined)]
     expect(heaviestOf({ slot: 's', groups: [pullUp], sets: lifted })).toEqual(kg(92.5))
     expect(totalOf(pullUp, { load: kg(15), help: true })).toEqual(kg(65))
@@ -64,7 +69,7 @@ describe('back-offs', () => {
     expect(made?.side).toEqual([25, 10, 1.25])
   })
   test('with a fixed drop stand so much below it', () => {
-    const drop = group('back', 2, kg(80), {
+    const drop = prescribed('back', 2, kg(80), {
       today: { percent: 100, drop: { kg: 20, lb: 40 }, way: 'nearest' },
     })
     const session = [{ slot: 's', groups: [top, drop], sets: [set(1, kg(105))] }]
@@ -72,8 +77,8 @@ describe('back-offs', () => {
   })
   test('on top of body weight are a part of the whole: 90% of 80 + 20 is 10 added', () => {
     const body = { body: kg(80) }
-    const heavy = group('top', 1, kg(15), body)
-    const deload = group('back', 2, null, { ...body, today: { percent: 90, way: 'nearest' } })
+    const heavy = prescribed('top', 1, kg(15), body)
+    const deload = prescribed('back', 2, null, { ...body, today: { percent: 90, way: 'nearest' } })
     const can = makeableOnBody(usualRack.kg, usualFixed.assistance.kg)
     const session = [{ slot: 's', groups: [heavy, deload], sets: [set(1, kg(20))] }]
     expect(followToday(session, () => ({ here: can, home: can }))[0]?.[1]).toMatchObject({
@@ -82,7 +87,7 @@ describe('back-offs', () => {
     })
   })
   test('follow another slot of the session where they name it', () => {
-    const other = group('b', 2, kg(50), { today: { percent: 50, slot: 's', way: 'down' } })
+    const other = prescribed('b', 2, kg(50), { today: { percent: 50, slot: 's', way: 'down' } })
     const session = [bar([set(1, kg(105))]), { slot: 't', groups: [other], sets: [] }]
     expect(followToday(session, () => home)[1]?.[0]?.load).toEqual(kg(52.5))
   })

@@ -12,23 +12,27 @@ export type OnTheBar = { slot: Id; groups: ShownSets[]; sets: SetLog[]; lift?: s
  * The heaviest load of the groups on the bar: logged where it was done, else as asked (not with `isLifted`). Null where none is
  * known.
  */
-export function heaviestOf({ groups, sets }: OnTheBar, only?: Id, isLifted = false): Load | null {
+export function heaviestOf(
+  { groups: prescriptions, sets }: OnTheBar,
+  only?: Id,
+  isLifted = false,
+): Load | null {
   let heaviest: Load | null = null
   let n = 0
-  for (const group of groups) {
-    const { sets: count } = group
+  for (const prescribed of prescriptions) {
+    const { sets: count } = prescribed
     const own = sets.filter((set) => set.n > n && set.n <= n + count && isDone(set))
     n += count
-    if (only !== undefined && group.prescription !== only) continue
-    const lifted = own.flatMap((set) => totalOf(group, set) ?? [])
-    const asked = isLifted || lifted.length ? null : totalOf(group, group)
+    if (only !== undefined && prescribed.prescription !== only) continue
+    const lifted = own.flatMap((set) => totalOf(prescribed, set) ?? [])
+    const asked = isLifted || lifted.length ? null : totalOf(prescribed, prescribed)
     for (const load of asked ? [asked] : lifted) heaviest = heavier(heaviest, load)
   }
   return heaviest
 }
 
 /** Reps times load of all sets of a slot: those that were done, or as they are asked where nothing is logged yet. */
-export function tonnageOf({ groups, sets }: OnTheBar, isLifted: boolean): Load | null {
+export function tonnageOf({ groups: prescriptions, sets }: OnTheBar, isLifted: boolean): Load | null {
   let sum: Load | null = null
   const add = (load: Load | null, reps: number) => {
     if (!load || !reps) return
@@ -36,11 +40,12 @@ export function tonnageOf({ groups, sets }: OnTheBar, isLifted: boolean): Load |
     sum = sum ? addLoad(sum, more) : more
   }
   let before = 0
-  for (const group of groups) {
-    const own = sets.filter((set) => set.n > before && set.n <= before + group.sets && isDone(set))
-    before += group.sets
-    for (const set of own) add(totalOf(group, set), set.reps ?? 0)
-    if (!own.length && !isLifted) add(totalOf(group, group), group.sets * lowest(group.reps ?? 0))
+  for (const prescribed of prescriptions) {
+    const own = sets.filter((set) => set.n > before && set.n <= before + prescribed.sets && isDone(set))
+    before += prescribed.sets
+    for (const set of own) add(totalOf(prescribed, set), set.reps ?? 0)
+    if (!own.length && !isLifted)
+      add(totalOf(prescribed, prescribed), prescribed.sets * lowest(prescribed.reps ?? 0))
   }
   return sum
 }
@@ -61,25 +66,25 @@ export function totalOf(
  */
 export function followToday(session: OnTheBar[], loadingOf: (slot: Id) => Loading): ShownSets[][] {
   const made: OnTheBar[] = []
-  for (const { slot, groups, sets } of session) {
+  for (const { slot, groups: prescriptions, sets } of session) {
     const own: OnTheBar = { slot, groups: [], sets }
     made.push(own)
-    for (const group of groups)
-      own.groups.push(group.today ? follow(group, made, own, loadingOf(slot)) : group)
+    for (const prescribed of prescriptions)
+      own.groups.push(prescribed.today ? follow(prescribed, made, own, loadingOf(slot)) : prescribed)
   }
-  return made.map(({ groups }) => groups)
+  return made.map(({ groups: prescriptions }) => prescriptions)
 }
 
-function follow(group: ShownSets, before: OnTheBar[], own: OnTheBar, loading: Loading): ShownSets {
-  const { percent, drop, slot, prescription: only, way } = group.today as NonNullable<ShownSets['today']>
+function follow(prescribed: ShownSets, before: OnTheBar[], own: OnTheBar, loading: Loading): ShownSets {
+  const { percent, drop, slot, prescription: only, way } = prescribed.today as NonNullable<ShownSets['today']>
   const read = slot === undefined ? own : before.find((one) => one.slot === slot)
   const top = read ? heaviestOf(read, only, true) : null
-  if (!top) return group
+  if (!top) return prescribed
   const minus = drop && { value: drop[top.unit], unit: top.unit }
   const meant = less(scale(top, percent), minus)
-  const made = make(meant, group.body ? { ...loading, body: group.body } : loading, way)
+  const made = make(meant, prescribed.body ? { ...loading, body: prescribed.body } : loading, way)
   const why = [sayTopSet('topSet.done', { load: top }), topSetStep(percent, minus), ...made.steps]
-  return { ...withLoad(group, made), target: meant, why }
+  return { ...withLoad(prescribed, made), target: meant, why }
 }
 
 /** A load less another, never below nothing. */

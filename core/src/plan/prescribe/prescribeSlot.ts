@@ -76,20 +76,24 @@ export function prescribeSlot(
     template.sessions[place.session],
     place.phase,
   )
-  for (const group of withScheme(written, asked)) {
-    if (group.lift) {
-      own.groups.push(showLine(situation, spot, possible, { known, opening, made }, group, group.lift))
+  for (const prescribed of withScheme(written, asked)) {
+    if (prescribed.lift) {
+      own.groups.push(
+        showLine(situation, spot, possible, { known, opening, made }, prescribed, prescribed.lift),
+      )
       continue
     }
-    const sets = group.sets + (group.fixed?.includes('sets') ? 0 : asked.moreSets)
-    known.asked = askedOf({ ...group, sets })
-    known.last = () => lastLoad(situation, id, group.id, slot)
+    const sets = prescribed.sets + (prescribed.fixed?.includes('sets') ? 0 : asked.moreSets)
+    known.asked = askedOf({ ...prescribed, sets })
+    known.last = () => lastLoad(situation, id, prescribed.id, slot)
     const priced = isLoaded
-      ? needsBody(library, sourceOf[group.load.of].price(known, group.load), slot, loading)
+      ? needsBody(library, sourceOf[prescribed.load.of].price(known, prescribed.load), slot, loading)
       : null
     if (priced && isNeed(priced) && !made.needs.length)
       made.needs.push({ ...priced, lift: liftOf(priced.lift) })
-    own.groups.push(showSets(group, sets, priced, opening, changes, loading, wayOf(template, group, deload)))
+    own.groups.push(
+      showSets(prescribed, sets, priced, opening, changes, loading, wayOf(template, prescribed, deload)),
+    )
   }
   if (slot.by === 'toTest') made.groups = capped(situation, id, slot, row, known, own.groups, loading)
   if (asked.load && !isNeed(asked.load)) made.ruled = asked.load.base
@@ -102,28 +106,28 @@ function showLine(
   spot: Spot,
   possible: Authored[],
   { known, opening, made }: { known: Known; opening: WhyStep[]; made: Prescribed },
-  group: SetPrescription,
+  prescribed: SetPrescription,
   lift: Lift,
 ): ShownSets {
   const loading = loadingAt(library, evidence, at, lift)
   const changes = acting(possible, { ...spot, slot: slotWith(library, made.id, lift) })
   const max = maxFor(library, evidence, lift, template.maxes, day)
-  const own: Known = { ...known, lift, max, unit: loading.here.unit, asked: askedOf(group) }
-  const priced = needsBody(library, sourceOf[group.load.of].price(own, group.load), lift, loading)
+  const own: Known = { ...known, lift, max, unit: loading.here.unit, asked: askedOf(prescribed) }
+  const priced = needsBody(library, sourceOf[prescribed.load.of].price(own, prescribed.load), lift, loading)
   if (priced && isNeed(priced) && !made.needs.length)
     made.needs.push({ ...priced, lift: liftOf(priced.lift) })
-  const way = wayOf(template, group, changes.some(isDeload))
-  return showSets(group, group.sets, priced, opening, changes, loading, way)
+  const way = wayOf(template, prescribed, changes.some(isDeload))
+  return showSets(prescribed, prescribed.sets, priced, opening, changes, loading, way)
 }
 
 /** The ramp to a slot's first load, after what was trained before it; none for a lift that is warm already. */
 export function warmUpsFor(
   { library, template, evidence, at }: Situation,
-  { slot, groups }: Prescribed,
+  { slot, groups: prescriptions }: Prescribed,
   trained: Lift[],
 ): WarmUpSet[] | undefined {
   const rule = slot.warmUp ?? template.warmUp
-  const work = groups.find(({ load }) => load)?.load
+  const work = prescriptions.find(({ load }) => load)?.load
   const { tool } = exerciseOf(library, slot)
   if (!rule || rule === 'none' || slot.circuit || !work || tool === 'body weight') return undefined
   if (trained.some((lift) => liftKey(lift) === liftKey(slot))) return undefined
@@ -160,10 +164,10 @@ function movedSoFar({ state, place }: Situation, lift: Lift, before: OnTheBar[])
 function lastLoad(
   { library, state, evidence }: Situation,
   slot: Id,
-  group: Id,
+  prescribed: Id,
   lift: Slot,
 ): ReturnType<NonNullable<Known['last']>> {
-  const here = state.lastLoads[lastKey(slot, group, lift)]
+  const here = state.lastLoads[lastKey(slot, prescribed, lift)]
   if (here) return { ...here, isSamePlace: true }
   const last = evidence.last[liftKey(lift)]
   if (!last) return null

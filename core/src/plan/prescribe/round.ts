@@ -73,23 +73,23 @@ export function make(meant: Load, { here, home, body }: Loading, way: Way): Made
 }
 
 /** A group with the load that was made for it, in place of the one that it had. */
-export function withLoad(group: ShownSets, made: Made): ShownSets {
-  const { side: _, bar: __, hung: ___, help: ____, short: _____, ...rest } = group
+export function withLoad(prescribed: ShownSets, made: Made): ShownSets {
+  const { side: _, bar: __, hung: ___, help: ____, short: _____, ...rest } = prescribed
   return putLoad(rest, made)
 }
 
 /** Puts a load on a group that is just being made and has none yet. */
-export function putLoad(group: ShownSets, { load, help, parts, short }: Made): ShownSets {
-  group.load = load
-  if (help) group.help = true
+export function putLoad(prescribed: ShownSets, { load, help, parts, short }: Made): ShownSets {
+  prescribed.load = load
+  if (help) prescribed.help = true
   else if (parts?.bar === undefined) {
-    if (parts) group.hung = parts.plates
+    if (parts) prescribed.hung = parts.plates
   } else {
-    group.side = parts.plates
-    group.bar = parts.bar
+    prescribed.side = parts.plates
+    prescribed.bar = parts.bar
   }
-  if (short) group.short = true
-  return group
+  if (short) prescribed.short = true
+  return prescribed
 }
 
 /** What has to go on top of body weight, below zero for help. */

@@ -15,7 +15,7 @@ import { make, putLoad, type Made } from './round.ts'
  * that are written and those that a rule adds; `opening` are the rungs that stand before the price's own.
  */
 export function showSets(
-  group: SetPrescription,
+  prescribed: SetPrescription,
   sets: number,
   priced: Priced | Later | Need | null,
   opening: WhyStep[],
@@ -26,8 +26,8 @@ export function showSets(
   const price = priced && !isNeed(priced) && !isLater(priced) ? priced : null
   const steps = [...opening]
   if (priced && !isNeed(priced)) steps.push(...priced.steps)
-  const { draft, isOwn } = changeGroup(group, sets, price, changes, steps)
-  const shown = asAsked(group, draft)
+  const { draft, isOwn } = changeSets(prescribed, sets, price, changes, steps)
+  const shown = asAsked(prescribed, draft)
   if (loading.body) shown.body = loading.body
   const today = price ? price.today : priced && isLater(priced) ? priced.later : undefined
   if (today) shown.today = { ...today, way }
@@ -37,13 +37,13 @@ export function showSets(
     return shown
   }
   const whole = less(multiply(price.base, draft.percent, draft.scale), price.minus)
-  const most = group.over || group.kind === 'test' ? undefined : price.most
+  const most = prescribed.over || prescribed.kind === 'test' ? undefined : price.most
   const capped = draft.cap && { value: draft.cap.at[loading.here.unit], unit: loading.here.unit }
   const meant = limit(held(whole, most, steps), capped, steps, draft.cap?.author)
   const made = makeWithin([most, capped], meant, loading, way)
   steps.push(...made.steps)
   shown.target = less(scale(price.base, price.percent), price.minus)
-  const isRuled = group.load.of === 'progression'
+  const isRuled = prescribed.load.of === 'progression'
   if (isRuled) shown.ruled = price.base
   const short = made.short || (isRuled && (isOwn || meant !== whole))
   if (short) shown.short = true
@@ -59,14 +59,21 @@ export const askedOf = ({ sets, goal, rir, rest }: SetPrescription): NonNullable
 })
 
 /** The group as it is asked, but for its load. */
-function asAsked(group: SetPrescription, { sets, rir, reps }: GroupDraft): ShownSets {
-  const shown: ShownSets = { prescription: group.id, sets, reps: null, target: null, load: null, why: [] }
-  if ('reps' in group.goal) {
-    shown.reps = reps ?? group.goal.reps
-    if (group.goal.amrap && reps === group.goal.reps) shown.amrap = group.goal.amrap
-  } else shown.goal = group.goal
-  for (const key in group)
-    if (asWritten.has(key)) Object.assign(shown, { [key]: group[key as keyof AsWritten] })
+function asAsked(prescribed: SetPrescription, { sets, rir, reps }: GroupDraft): ShownSets {
+  const shown: ShownSets = {
+    prescription: prescribed.id,
+    sets,
+    reps: null,
+    target: null,
+    load: null,
+    why: [],
+  }
+  if ('reps' in prescribed.goal) {
+    shown.reps = reps ?? prescribed.goal.reps
+    if (prescribed.goal.amrap && reps === prescribed.goal.reps) shown.amrap = prescribed.goal.amrap
+  } else shown.goal = prescribed.goal
+  for (const key in prescribed)
+    if (asWritten.has(key)) Object.assign(shown, { [key]: prescribed[key as keyof AsWritten] })
   if (rir !== undefined) shown.rir = rir
   return shown
 }
@@ -86,20 +93,20 @@ const asWritten = new Set<string>([
 ] satisfies (keyof AsWritten)[])
 
 /** Lets the changes act on a group in their order, each with its rung; says whether the member's own touched its load. */
-function changeGroup(
-  group: SetPrescription,
+function changeSets(
+  prescribed: SetPrescription,
   sets: number,
   price: Priced | null,
   changes: Authored[],
   steps: WhyStep[],
 ): { draft: GroupDraft; isOwn: boolean } {
-  const isRuled = group.load.of === 'progression'
+  const isRuled = prescribed.load.of === 'progression'
   let draft: GroupDraft = {
     sets,
     percent: price?.percent ?? null,
     scale: 100,
-    rir: group.rir,
-    ...('reps' in group.goal && { reps: group.goal.reps }),
+    rir: prescribed.rir,
+    ...('reps' in prescribed.goal && { reps: prescribed.goal.reps }),
   }
   let isOwn = false
   for (const { adjustment, author, label } of changes) {

@@ -10,18 +10,22 @@ import type { Asked } from '../progress/progress.ts'
 export function withScheme(row: SetPrescription[], asked: Asked): SetPrescription[] {
   const { goal, sets, amount, moreReps, rir } = asked
   if (!goal && !sets && !amount && !moreReps && rir === undefined) return row
-  const made = row.map((group) => {
-    if (!takesScheme(row, group)) return group
-    const isFree = (cell: Fixable) => !group.fixed?.includes(cell)
-    const next = { ...group, ...(rir !== undefined && isFree('rir') && { rir }) }
+  const made = row.map((prescribed) => {
+    if (!takesScheme(row, prescribed)) return prescribed
+    const isFree = (cell: Fixable) => !prescribed.fixed?.includes(cell)
+    const next = { ...prescribed, ...(rir !== undefined && isFree('rir') && { rir }) }
     if (goal) {
-      if (keyOf(group.goal) !== keyOf(goal)) return next
+      if (keyOf(prescribed.goal) !== keyOf(goal)) return next
       const own = isFree('goal') ? { ...next, goal } : next
-      return isFree('sets') ? ofSets(own, sets ?? group.sets) : own
+      return isFree('sets') ? ofSets(own, sets ?? prescribed.sets) : own
     }
     if (!isFree('goal')) return next
-    if (amount) return { ...next, goal: kindOf(group.goal).withAmount?.(group.goal, amount) ?? group.goal }
-    if (moreReps) return { ...next, goal: moreOf(group.goal, moreReps) }
+    if (amount)
+      return {
+        ...next,
+        goal: kindOf(prescribed.goal).withAmount?.(prescribed.goal, amount) ?? prescribed.goal,
+      }
+    if (moreReps) return { ...next, goal: moreOf(prescribed.goal, moreReps) }
     return next
   })
   return sets && !goal ? withSets(made, sets) : made
@@ -31,15 +35,15 @@ export function withScheme(row: SetPrescription[], asked: Asked): SetPrescriptio
 function withSets(row: SetPrescription[], sets: number): SetPrescription[] {
   const at = Math.max(
     0,
-    row.findIndex((group) => takesScheme(row, group) && group.kind === undefined),
+    row.findIndex((prescribed) => takesScheme(row, prescribed) && prescribed.kind === undefined),
   )
   if (row[at]?.fixed?.includes('sets')) return row
-  const others = row.reduce((sum, group, i) => (i === at ? sum : sum + group.sets), 0)
-  return row.map((group, i) => (i === at ? ofSets(group, Math.max(1, sets - others)) : group))
+  const others = row.reduce((sum, prescribed, i) => (i === at ? sum : sum + prescribed.sets), 0)
+  return row.map((prescribed, i) => (i === at ? ofSets(prescribed, Math.max(1, sets - others)) : prescribed))
 }
 
-function ofSets(group: SetPrescription, sets: number): SetPrescription {
-  const { least, stop, ...rest } = group
+function ofSets(prescribed: SetPrescription, sets: number): SetPrescription {
+  const { least, stop, ...rest } = prescribed
   const signed = least !== undefined && least <= sets && { least, stop }
   return { ...rest, sets, ...signed }
 }

@@ -65,12 +65,13 @@ function plan(progression: object, sets: Partial<SetLog>[], facts: Fact[] = []):
     when: { today, through: 'end' },
   })
 }
-const groups = ({ plans }: Planned) =>
+const prescriptions = ({ plans }: Planned) =>
   (plans.e?.weeks ?? []).flatMap(({ places }) =>
     places.flatMap(({ slots }) => slots.flatMap((slot) => slot.sets)),
   )
-const loads = (planned: Planned) => groups(planned).map(({ load }) => load?.value)
-const why = (planned: Planned, week: number) => (groups(planned)[week - 1]?.why ?? []).map(explain).join('; ')
+const loads = (planned: Planned) => prescriptions(planned).map(({ load }) => load?.value)
+const why = (planned: Planned, week: number) =>
+  (prescriptions(planned)[week - 1]?.why ?? []).map(explain).join('; ')
 const kg = (value: number) => ({ load: { value, unit: 'kg' as const } })
 
 describe('a phase with a rule of its own', () => {

@@ -55,7 +55,7 @@ function setsOf(on?: string, facts: Fact[] = []): number[] {
     when,
   })
   return (plans.e?.weeks[0]?.places ?? []).flatMap(({ slots }) =>
-    slots.map(({ sets: groups }) => groups[0]?.sets ?? 0),
+    slots.map(({ sets: prescriptions }) => prescriptions[0]?.sets ?? 0),
   )
 }
 

@@ -41,7 +41,7 @@ export function advance(
   for (const { prescribed, verdict, done } of worked) {
     const key = rowsKey(place.phase.id, prescribed.id)
     const isExposure = verdict === 'hit' || verdict === 'miss'
-    const { slot, row, groups } = prescribed
+    const { slot, row, groups: prescriptions } = prescribed
     if (verdict !== 'deload' && slot.by === 'week')
       state.rows[key] = trainedRow(state.rows[key], row, place.week)
     if (isExposure && slot.by === 'exposure') state.exposures[key] = (state.exposures[key] ?? 0) + 1
@@ -50,11 +50,15 @@ export function advance(
         state,
         place.week,
         slot,
-        tonnageOf({ slot: prescribed.id, groups, sets: done }, date !== null),
+        tonnageOf({ slot: prescribed.id, groups: prescriptions, sets: done }, date !== null),
       )
     if (verdict !== 'deload') keepLast(state, prescribed, done, date)
     if (isExposure && slot.by === 'toTest') {
-      const top = heaviestOf({ slot: prescribed.id, groups, sets: done }, undefined, date !== null)
+      const top = heaviestOf(
+        { slot: prescribed.id, groups: prescriptions, sets: done },
+        undefined,
+        date !== null,
+      )
       if (top) state.heaviest[key] = heavier(state.heaviest[key], top)
     }
     if (slot.uses.length) feed(situation, { prescribed, verdict, done }, date, answers)
@@ -64,14 +68,14 @@ export function advance(
 /** Keeps the load of groups that are asked again at last time's load. */
 function keepLast(
   state: FoldState,
-  { id, slot, groups }: Outcome['prescribed'],
+  { id, slot, groups: prescriptions }: Outcome['prescribed'],
   done: SetLog[],
   date: Day | null,
 ): void {
   if (!date) return
-  for (const group of askedAsLast(slot)) {
-    const load = heaviestOf({ slot: id, groups, sets: done }, group, true)
-    if (load) state.lastLoads[lastKey(id, group, slot)] = { load, date }
+  for (const prescribed of askedAsLast(slot)) {
+    const load = heaviestOf({ slot: id, groups: prescriptions, sets: done }, prescribed, true)
+    if (load) state.lastLoads[lastKey(id, prescribed, slot)] = { load, date }
   }
 }
 
@@ -101,17 +105,17 @@ function keepMoved(state: FoldState, week: number, lift: Slot, more: Load | null
 
 /** The groups of a slot whose load is last time's, in whatever row. */
 function askedAsLast({ rows }: Slot): Id[] {
-  const known = lastGroups.get(rows)
+  const known = lastSets.get(rows)
   if (known) return known
   const made = new Set<Id>()
   for (const { id, load } of Object.values(rows).flat(2)) if (load.of === 'lastTime') made.add(id)
   const list = [...made]
-  lastGroups.set(rows, list)
+  lastSets.set(rows, list)
   return list
 }
 
 /** Rows that have been read are never changed in place, so what is found in them is kept beside them. */
-const lastGroups = new WeakMap<Slot['rows'], Id[]>()
+const lastSets = new WeakMap<Slot['rows'], Id[]>()
 
 function takePlace(state: FoldState, position: number, isTrained: boolean): void {
   const { course } = state
@@ -129,7 +133,7 @@ function feed(
   answers: Answers | undefined,
 ): void {
   const { library, template, state, evidence, place } = situation
-  const { id, slot, row, groups, first } = prescribed
+  const { id, slot, row, groups: prescriptions, first } = prescribed
   const { here, body } = loadingAt(library, evidence, undefined, slot)
   const known = ruleInputs(situation, id, slot, { body, unit: here.unit, first })
   const hand = handOf(library, evidence, slot)
@@ -137,17 +141,17 @@ function feed(
   for (const { progression, role } of rolesAt(slot, place.inWeek)) {
     if (isRead(template, progression))
       keepRole(state, place, progression, role, { prescribed, verdict, done }, date)
-    const ruled = groups.find((group) => group.ruled)
+    const ruled = prescriptions.find((prescribed) => prescribed.ruled)
     const counted = heard(verdict, ruled?.ruled, prescribed.ruled)
     if (!counted) continue
-    const own = carrier(template, progression, groups) ?? ruled
+    const own = carrier(template, progression, prescriptions) ?? ruled
     const exposure: Exposure = {
       date,
       at: { week: place.week, inWeek: place.inWeek },
       role,
       ...counted,
-      ...heardOf(groups, own, done),
-      ...(readsTop(template, progression) && topOf(own ? setsOfGroup(groups, own, done) : [], body)),
+      ...heardOf(prescriptions, own, done),
+      ...(readsTop(template, progression) && topOf(own ? setsOf(prescriptions, own, done) : [], body)),
       ...(answers && { answers }),
     }
     progress(template, state, { progression, lift: slot, exposure, fixed }, known, hand)
@@ -160,34 +164,35 @@ const fixedIn = (row: SetPrescription[]): readonly Fixable[] =>
 const nothing: readonly Fixable[] = []
 
 /** The group whose goal a progression without loads writes. */
-function carrier({ progressions }: Template, id: Id, groups: ShownSets[]): ShownSets | undefined {
+function carrier({ progressions }: Template, id: Id, prescriptions: ShownSets[]): ShownSets | undefined {
   const rules = rulesOf(progressions[id]).map(({ rule }) => ruleOf[rule])
   if (rules.some(({ writes }) => writes.includes('load'))) return undefined
-  return groups.find(({ goal, reps }) =>
+  return prescriptions.find(({ goal, reps }) =>
     rules.some(({ carriedBy }) => carriedBy?.fits(goal ?? { reps: reps ?? 1 })),
   )
 }
 
 /** What the sets of a slot tell its rule: those of the group that it loads, or whose goal it writes. */
 function heardOf(
-  groups: ShownSets[],
+  prescriptions: ShownSets[],
   own: ShownSets | undefined,
   done: SetLog[],
 ): Pick<Exposure, 'asked' | 'reps' | 'amrap' | 'askedRir' | 'rir' | 'technique' | 'ended'> {
-  const sets = own ? setsOfGroup(groups, own, done).filter(isDone) : []
+  const sets = own ? setsOf(prescriptions, own, done).filter(isDone) : []
   const technique = markOf(done)
-  const isEnded = groups.some(
-    (group) =>
-      group.stop !== undefined && setsOfGroup(groups, group, done).filter(isDone).length < group.sets,
+  const isEnded = prescriptions.some(
+    (prescribed) =>
+      prescribed.stop !== undefined &&
+      setsOf(prescriptions, prescribed, done).filter(isDone).length < prescribed.sets,
   )
   return {
-    asked: own?.reps ?? groups[0]?.reps ?? 1,
+    asked: own?.reps ?? prescriptions[0]?.reps ?? 1,
     reps: sets.map((set) => set.reps ?? set.amount?.value ?? 0),
     ...(own?.rir !== undefined && { askedRir: own.rir }),
     ...(sets.some(({ rir }) => rir !== undefined) && { rir: sets.map(({ rir }) => rir ?? null) }),
     ...(technique && { technique }),
     ...(isEnded && { ended: true }),
-    ...plusDone(groups, done),
+    ...plusDone(prescriptions, done),
   }
 }
 
@@ -200,9 +205,11 @@ function topOf(sets: SetLog[], body: Load | undefined): Pick<Exposure, 'top'> {
 }
 
 /** The logged sets of a group, by their numbers. */
-function setsOfGroup(groups: ShownSets[], group: ShownSets, done: SetLog[]): SetLog[] {
-  const before = groups.slice(0, groups.indexOf(group)).reduce((sum, { sets }) => sum + sets, 0)
-  return done.filter(({ n }) => n > before && n <= before + group.sets)
+function setsOf(prescriptions: ShownSets[], prescribed: ShownSets, done: SetLog[]): SetLog[] {
+  const before = prescriptions
+    .slice(0, prescriptions.indexOf(prescribed))
+    .reduce((sum, { sets }) => sum + sets, 0)
+  return done.filter(({ n }) => n > before && n <= before + prescribed.sets)
 }
 
 function markOf(done: SetLog[]): Exposure['technique'] {
@@ -211,14 +218,19 @@ function markOf(done: SetLog[]): Exposure['technique'] {
 }
 
 /** The reps of the AMRAP set that a progression loads, where there is one and something was logged of it. */
-function plusDone(groups: ShownSets[], done: SetLog[]): Partial<Pick<Exposure, 'amrap' | 'asked'>> {
-  const group = groups.find(({ ruled, amrap: plus }) => ruled && plus)
-  if (!group) return {}
-  const last = setsOfGroup(groups, group, done).at(-1)
-  const before = groups.slice(0, groups.indexOf(group) + 1).reduce((sum, { sets }) => sum + sets, 0)
+function plusDone(prescriptions: ShownSets[], done: SetLog[]): Partial<Pick<Exposure, 'amrap' | 'asked'>> {
+  const prescribed = prescriptions.find(({ ruled, amrap: plus }) => ruled && plus)
+  if (!prescribed) return {}
+  const last = setsOf(prescriptions, prescribed, done).at(-1)
+  const before = prescriptions
+    .slice(0, prescriptions.indexOf(prescribed) + 1)
+    .reduce((sum, { sets }) => sum + sets, 0)
   const set = last?.n === before ? last : undefined
   const plus = set?.state === 'failed' ? (set.reps ?? 0) : set && isDone(set) ? set.reps : undefined
-  return { ...(group.reps !== null && { asked: group.reps }), ...(plus !== undefined && { amrap: plus }) }
+  return {
+    ...(prescribed.reps !== null && { asked: prescribed.reps }),
+    ...(plus !== undefined && { amrap: plus }),
+  }
 }
 
 /** Only a rule of several roles has loads that one role reads of another. */
@@ -241,8 +253,8 @@ function keepRole(
   { prescribed, verdict, done }: Outcome,
   date: Day | null,
 ): void {
-  const { id, slot, groups } = prescribed
-  const load = heaviestOf({ slot: id, groups, sets: done })
+  const { id, slot, groups: prescriptions } = prescribed
+  const load = heaviestOf({ slot: id, groups: prescriptions, sets: done })
   if (!load) return
   const key = `${progressionKey(progression, slot)}/${role}`
   state.roles[key] = {

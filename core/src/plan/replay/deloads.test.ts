@@ -156,11 +156,11 @@ describe('a phase', () => {
 })
 
 describe('a deload of the member’s own', () => {
-  const spell = (shift: boolean, back: number[] = []): Fact =>
+  const ownDeload = (shift: boolean, back: number[] = []): Fact =>
     fact(4, { kind: 'deload', changes: [{ kind: 'scaleLoad', by: -40 }], shift, weeks: 2, back })
 
   test('is put in before the plan’s weeks, which then stand whole, and comes back in steps', () => {
-    expect(weeks([spell(true, [-10])], first, addDays(start, 4))).toEqual([
+    expect(weeks([ownDeload(true, [-10])], first, addDays(start, 4))).toEqual([
       '1: ✓ ✓',
       '2: 45 45',
       '3: 45 45',
@@ -173,13 +173,13 @@ describe('a deload of the member’s own', () => {
     ])
   })
   test('on a calendar makes the plan’s own weeks light in place of what it has there, and the plan no longer', () => {
-    const all = weeks([spell(false)], first, addDays(start, 4), 'calendar')
+    const all = weeks([ownDeload(false)], first, addDays(start, 4), 'calendar')
     expect(all.slice(1, 4)).toEqual(['2: 45 45', '3: 45 45', '4: 60'])
     expect(all).toHaveLength(6)
   })
   test('is the same in whatever order its entries arrive', () => {
     const facts = [
-      spell(true, [-10]),
+      ownDeload(true, [-10]),
       fact(4, { kind: 'skipDeload' }),
       fact(5, { kind: 'nextPhase', phase: 'p' }),
     ]

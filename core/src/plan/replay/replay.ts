@@ -60,23 +60,23 @@ export function situationAt(
 
 /** What was asked, with the loads that follow today's top set worked out from what was lifted. */
 function followed(library: Library, asked: Prescribed[], log: SessionLog, evidence: Evidence): Prescribed[] {
-  if (!asked.some(({ groups }) => groups.some(({ today }) => today))) return asked
-  const session = asked.map(({ id, groups }) => ({
+  if (!asked.some(({ groups: prescriptions }) => prescriptions.some(({ today }) => today))) return asked
+  const session = asked.map(({ id, groups: prescriptions }) => ({
     slot: id,
-    groups,
+    groups: prescriptions,
     sets: setsOf(log, id),
   }))
   const slotOf = new Map(asked.map(({ id, slot }) => [id, slot]))
-  const groups = followToday(session, (id) =>
+  const prescriptions = followToday(session, (id) =>
     loadingAt(library, evidence, log.location, slotOf.get(id) as Slot),
   )
-  return asked.map((prescribed, i) => ({ ...prescribed, groups: groups[i] ?? prescribed.groups }))
+  return asked.map((prescribed, i) => ({ ...prescribed, groups: prescriptions[i] ?? prescribed.groups }))
 }
 
 function outcome(prescribed: Prescribed, log: SessionLog): Outcome {
-  const { id, slot, groups, deload } = prescribed
+  const { id, slot, groups: prescriptions, deload } = prescribed
   const done = setsOf(log, id)
-  return { prescribed, done, verdict: judge(log.shown?.slots[id] ?? slot, groups, done, deload) }
+  return { prescribed, done, verdict: judge(log.shown?.slots[id] ?? slot, prescriptions, done, deload) }
 }
 
 /** A slot's sets by number. */

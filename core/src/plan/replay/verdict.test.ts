@@ -5,7 +5,7 @@ import { judge, settle } from './verdict.ts'
 
 const kg = (value: number) => ({ value, unit: 'kg' as const })
 const squat = { exercise: 'backSquat' as const }
-const group = (change: Partial<ShownSets> = {}): ShownSets => ({
+const prescribed = (change: Partial<ShownSets> = {}): ShownSets => ({
   prescription: 'a',
   sets: 3,
   reps: 5,
@@ -47,10 +47,10 @@ describe('a verdict', () => {
     ],
     ['another exercise', [set(1, 5, { exercise: 'frontSquat' })], 'not comparable'],
     ['sets logged out of order', [set(3, 5), set(1, 5), set(2, 5)], 'hit'],
-  ])('of %s', (_, done, verdict) => expect(judge(squat, [group()], done, false)).toBe(verdict))
+  ])('of %s', (_, done, verdict) => expect(judge(squat, [prescribed()], done, false)).toBe(verdict))
 
   test('of a set done in the other way that was asked goes by its share of the reps, rounded up, and of one without by all of them', () => {
-    const asked = group({ reps: 9, option: { percent: 50, say: 'in a 10 kg vest' } })
+    const asked = prescribed({ reps: 9, option: { percent: 50, say: 'in a 10 kg vest' } })
     const vest = (...reps: number[]) => reps.map((count, i) => set(i + 1, count, { option: true }))
     expect(judge(squat, [asked], vest(5, 5, 5), false)).toBe('hit')
     expect(judge(squat, [asked], vest(5, 5, 4), false)).toBe('miss')
@@ -58,26 +58,26 @@ describe('a verdict', () => {
   })
 
   test('of a light session is neither hit nor miss, and of none trained is still a skip', () => {
-    expect(judge(squat, [group()], sets(5, 5, 5), true)).toBe('deload')
-    expect(judge(squat, [group()], sets(2), true)).toBe('deload')
-    expect(judge(squat, [group()], [], true)).toBe('skip')
+    expect(judge(squat, [prescribed()], sets(5, 5, 5), true)).toBe('deload')
+    expect(judge(squat, [prescribed()], sets(2), true)).toBe('deload')
+    expect(judge(squat, [prescribed()], [], true)).toBe('skip')
   })
 
   test('of fewer plates than meant, or of a load that was never given, is not comparable', () => {
-    expect(judge(squat, [group({ short: true })], sets(5, 5, 5), false)).toBe('not comparable')
-    expect(judge(squat, [group({ load: null, target: null, missing: true })], sets(5, 5, 5), false)).toBe(
-      'not comparable',
-    )
+    expect(judge(squat, [prescribed({ short: true })], sets(5, 5, 5), false)).toBe('not comparable')
+    expect(
+      judge(squat, [prescribed({ load: null, target: null, missing: true })], sets(5, 5, 5), false),
+    ).toBe('not comparable')
   })
 
   test('of work without a load goes by the reps alone', () => {
-    const free = group({ load: null, target: null, reps: { from: 8, to: 12 } })
+    const free = prescribed({ load: null, target: null, reps: { from: 8, to: 12 } })
     expect(judge(squat, [free], sets(12, 10, 8), false)).toBe('hit')
     expect(judge(squat, [free], sets(12, 10, 7), false)).toBe('miss')
   })
 
   test('looks at every group of the slot', () => {
-    const two = [group({ sets: 1, load: kg(80) }), group({ sets: 2 })]
+    const two = [prescribed({ sets: 1, load: kg(80) }), prescribed({ sets: 2 })]
     expect(judge(squat, two, [set(1, 5, { load: kg(80) }), set(2, 5), set(3, 5)], false)).toBe('hit')
     expect(judge(squat, two, [set(1, 5), set(2, 5), set(3, 5)], false)).toBe('miss')
   })

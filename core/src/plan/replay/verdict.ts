@@ -14,7 +14,7 @@ import { totalOf } from '../prescribe/onTheBar.ts'
  */
 export function judge(
   { circuit, ...lift }: Lift & { circuit?: Circuit },
-  groups: ShownSets[],
+  prescriptions: ShownSets[],
   sets: SetLog[],
   deload: boolean,
 ): Verdict {
@@ -23,25 +23,25 @@ export function judge(
   if (circuit) return sets.some(isDone) ? 'hit' : 'miss'
   const { exercise, variant } = lift
   if (sets.some((set) => set.exercise !== exercise || set.variant !== variant)) return 'not comparable'
-  if (groups.some(({ missing, short }) => missing || short)) return 'not comparable'
+  if (prescriptions.some(({ missing, short }) => missing || short)) return 'not comparable'
   let n = 0
-  for (const group of groups) {
-    if (!meetsGroup(group, sets, n)) return 'miss'
-    n += group.sets
+  for (const prescribed of prescriptions) {
+    if (!meetsSets(prescribed, sets, n)) return 'miss'
+    n += prescribed.sets
   }
   return 'hit'
 }
 
 /** Whether the sets of a group, numbered from the one after `before`, reach what was asked; those beyond `least` are free. */
-function meetsGroup(group: ShownSets, sets: SetLog[], before: number): boolean {
-  const { goal } = group
+function meetsSets(prescribed: ShownSets, sets: SetLog[], before: number): boolean {
+  const { goal } = prescribed
   const kind = goal && kindOf(goal)
   if (goal && kind?.meetsTogether) {
-    const own = sets.filter((set) => set.n > before && set.n <= before + group.sets && isDone(set))
-    return kind.meetsTogether(goal, own) && own.every((set) => isHeavyEnough(group, set))
+    const own = sets.filter((set) => set.n > before && set.n <= before + prescribed.sets && isDone(set))
+    return kind.meetsTogether(goal, own) && own.every((set) => isHeavyEnough(prescribed, set))
   }
-  for (let n = before + 1; n <= before + (group.least ?? group.sets); n++)
-    if (!meets(group, setOf(sets, n))) return false
+  for (let n = before + 1; n <= before + (prescribed.least ?? prescribed.sets); n++)
+    if (!meets(prescribed, setOf(sets, n))) return false
   return true
 }
 
@@ -49,18 +49,18 @@ function meetsGroup(group: ShownSets, sets: SetLog[], before: number): boolean {
 const setOf = (sets: SetLog[], n: number): SetLog | undefined =>
   sets[n - 1]?.n === n ? sets[n - 1] : sets.find((set) => set.n === n)
 
-function meets(group: ShownSets, set: SetLog | undefined): boolean {
+function meets(prescribed: ShownSets, set: SetLog | undefined): boolean {
   if (!set || !isDone(set)) return false
-  const { reps, goal, option } = group
+  const { reps, goal, option } = prescribed
   const share = option && set.option ? option.percent : 100
   const least = Math.ceil((lowest(reps ?? 1) * share) / 100)
   const isReached = goal ? kindOf(goal).meets(goal, set) : (set.reps ?? 0) >= least
-  return isReached && isHeavyEnough(group, set)
+  return isReached && isHeavyEnough(prescribed, set)
 }
 
-function isHeavyEnough(group: ShownSets, set: SetLog): boolean {
-  const [asked, lifted] = [totalOf(group, group), totalOf(group, set)]
-  if (!asked || !group.load) return true
+function isHeavyEnough(prescribed: ShownSets, set: SetLog): boolean {
+  const [asked, lifted] = [totalOf(prescribed, prescribed), totalOf(prescribed, set)]
+  if (!asked || !prescribed.load) return true
   return lifted !== null && compareLoads(lifted, asked) >= 0
 }
 

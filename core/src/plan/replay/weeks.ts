@@ -20,7 +20,7 @@ import { addDays, type Day } from '../../units/index.ts'
 import {
   isReturn,
   plannedDeload,
-  spellChanges,
+  ownDeloadChanges,
   trackChanges,
   type Authored,
   type OwnDeload,
@@ -57,7 +57,7 @@ export function open(fold: Fold, day: Day, evidence: Evidence): boolean {
   const { version, track = null } = segmentOn(fold.enrolment, day)
   const template = templateOf(fold, version)
   const start = fold.enrolment.segments[0]?.from ?? day
-  const spell = nextSpell(state.course, evidence, day)
+  const ownDeload = nextOwnDeload(state.course, evidence, day)
   const opened = openWeek(state.course, {
     template,
     version,
@@ -66,10 +66,14 @@ export function open(fold: Fold, day: Day, evidence: Evidence): boolean {
     testDay: evidence.testDay !== null && evidence.testDay >= start ? evidence.testDay : null,
     shows: (phase) => signShows(state, phase),
     weekOf: (phase, phaseWeek, toTest, skipsDeload) =>
-      weekOf(weekChanges(template, track, phase, spell, skipsDeload), phase, phaseWeek, toTest),
+      weekOf(weekChanges(template, track, phase, ownDeload, skipsDeload), phase, phaseWeek, toTest),
     skip: (phase, phaseWeek, toTest) => skipOf(state.course, evidence, day, phase, phaseWeek, toTest),
     hasLeft: ({ id }) => evidence.left.includes(id),
-    deload: spell && { id: spell.deload.id, at: spell.at, shift: spell.deload.shift && !isReturn(spell) },
+    deload: ownDeload && {
+      id: ownDeload.deload.id,
+      at: ownDeload.at,
+      shift: ownDeload.deload.shift && !isReturn(ownDeload),
+    },
   })
   if (!opened) return false
   state.course = opened
@@ -86,7 +90,7 @@ function signShows({ progressions }: FoldState, { weeks }: Phase): boolean {
 }
 
 /** A deload of the member's own with weeks still to give, its return among them, and how many it has given. */
-function nextSpell({ deloads }: Course, evidence: Evidence, day: Day): OwnDeload | null {
+function nextOwnDeload({ deloads }: Course, evidence: Evidence, day: Day): OwnDeload | null {
   for (const deload of evidence.deloads) {
     const at = deloads.filter((id) => id === deload.id).length
     if (deload.from <= day && at < deload.weeks + deload.back.length) return { deload, at }
@@ -114,13 +118,13 @@ function weekChanges(
   template: Template,
   track: Id | null,
   phase: Phase,
-  spell: OwnDeload | null,
+  ownDeload: OwnDeload | null,
   skipsDeload: boolean,
 ): Authored[] {
   return [
     ...trackChanges(template, track),
-    ...plannedDeload(phase, spell ?? undefined, skipsDeload),
-    ...(spell ? spellChanges(spell) : []),
+    ...plannedDeload(phase, ownDeload ?? undefined, skipsDeload),
+    ...(ownDeload ? ownDeloadChanges(ownDeload) : []),
   ]
 }
 

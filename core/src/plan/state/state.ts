@@ -79,4 +79,5 @@ export const copyState = (state: FoldState): FoldState => ({
 
 export const progressionKey = (progression: Id, lift: Lift): string => `${progression}/${liftKey(lift)}`
 export const rowsKey = (phase: Id, slot: Id): string => `${phase}/${slot}`
-export const lastKey = (slot: Id, group: Id, lift: Lift): string => `${slot}/${group}/${liftKey(lift)}`
+export const lastKey = (slot: Id, prescribed: Id, lift: Lift): string =>
+  `${slot}/${prescribed}/${liftKey(lift)}`

@@ -55,20 +55,20 @@ export const cellNames: Record<CellField, string> = {
 }
 
 /** A cell as it is read and typed: "3", "8-10", "5+", "0:45", "75%", "75% TM", "rule", "free", "2", "3:00", "31X0". */
-export function formatCell(library: Library, field: CellField, group: SetPrescription): string {
+export function formatCell(library: Library, field: CellField, prescribed: SetPrescription): string {
   const write: Partial<Record<CellField, () => string>> = {
-    goal: () => kindOf(group.goal).cell(group.goal),
-    load: () => sourceOf[group.load.of].cell(group.load, library),
-    option: () => (group.option ? `${group.option.percent}% ${group.option.say}` : ''),
-    rest: () => (group.rest === undefined ? '' : formatSeconds(group.rest)),
-    roundRest: () => (group.roundRest === undefined ? '' : formatSeconds(group.roundRest)),
-    fixed: () => (group.fixed ?? []).map((cell) => fixedWords[cell]).join(' and '),
+    goal: () => kindOf(prescribed.goal).cell(prescribed.goal),
+    load: () => sourceOf[prescribed.load.of].cell(prescribed.load, library),
+    option: () => (prescribed.option ? `${prescribed.option.percent}% ${prescribed.option.say}` : ''),
+    rest: () => (prescribed.rest === undefined ? '' : formatSeconds(prescribed.rest)),
+    roundRest: () => (prescribed.roundRest === undefined ? '' : formatSeconds(prescribed.roundRest)),
+    fixed: () => (prescribed.fixed ?? []).map((cell) => fixedWords[cell]).join(' and '),
   }
-  const value = group[field]
+  const value = prescribed[field]
   return write[field]?.() ?? (value === undefined ? '' : value === true ? 'yes' : String(value))
 }
 
-const setGroupFields = setPrescriptionShape.fields as unknown as Partial<Record<CellField, Schema>>
+const setFields = setPrescriptionShape.fields as unknown as Partial<Record<CellField, Schema>>
 
 export type TypedCell = { value: SetPrescription[CellField] | null; error?: undefined } | { error: string }
 
@@ -77,7 +77,7 @@ export function parseCell(
   library: Library,
   field: CellField,
   text: string,
-  group: SetPrescription,
+  prescribed: SetPrescription,
   slot: Slot,
   template: Template,
 ): TypedCell {
@@ -86,7 +86,7 @@ export function parseCell(
   const read: Record<CellField, () => TypedCell> = {
     sets: () => wholeCell(typed, 1, limits.sets, 'Sets'),
     goal: () => parseGoal(typed),
-    load: () => parseLoad(library, typed, group, slot, template),
+    load: () => parseLoad(library, typed, prescribed, slot, template),
     rir: () => wholeCell(typed, 0, 10, 'RIR'),
     rest: () => parseRest(typed),
     roundRest: () => parseRest(typed),
@@ -96,7 +96,7 @@ export function parseCell(
     option: () => parseOption(text.trim()),
     style: () => ofShape(field, typed, `Style: one of ${setStyles.join(', ')}.`),
     bands: () => ofShape(field, text.trim(), 'Bands: their name and number, up to 60 characters.'),
-    least: () => wholeCell(typed, 1, group.sets, 'The fewest sets'),
+    least: () => wholeCell(typed, 1, prescribed.sets, 'The fewest sets'),
     stop: () => ofShape(field, text.trim(), 'What ends the sets: up to 80 characters.'),
     kind: () =>
       ofShape(
@@ -123,7 +123,7 @@ function parseFixed(typed: string): TypedCell {
 function parseOption(typed: string): TypedCell {
   const [, percent, say] = /^(\d+)\s*%\s+(.+)$/.exec(typed) ?? []
   const option = { percent: Number(percent), say: say ?? '' }
-  return setGroupFields.option?.isValidSync(option, { strict: true })
+  return setFields.option?.isValidSync(option, { strict: true })
     ? { value: option }
     : { error: 'Another way: a percentage of the reps and how, like 50% in a 10 kg vest.' }
 }
@@ -134,7 +134,7 @@ function yesCell(typed: string, what: string): TypedCell {
 
 /** A value as the file's own reader takes it. */
 function ofShape(field: CellField, value: string, error: string): TypedCell {
-  return setGroupFields[field]?.isValidSync(value, { strict: true })
+  return setFields[field]?.isValidSync(value, { strict: true })
     ? { value: value as SetPrescription[CellField] }
     : { error }
 }
@@ -159,11 +159,11 @@ function parseGoal(typed: string): TypedCell {
 function parseLoad(
   library: Library,
   typed: string,
-  group: SetPrescription,
+  prescribed: SetPrescription,
   slot: Slot,
   template: Template,
 ): TypedCell {
-  const { load } = group
+  const { load } = prescribed
   if (/^\d+(?:[.,]\d+)?\s*(?:kg|lb|kilos|pounds)$/.test(typed))
     return {
       error:
@@ -178,7 +178,7 @@ function parseLoad(
   if ('percent' in basis && basis.percent !== undefined && !percentField().isValidSync(basis.percent)) {
     return { error: `A percent is above 0 and at most 150, not ${basis.percent}.` }
   }
-  if (isOverMax({ ...group, load: basis }, template))
+  if (isOverMax({ ...prescribed, load: basis }, template))
     return {
       error:
         'More than 100% of the 1RM only in a test, or with “more than the 1RM” in the details of the line.',

@@ -25,9 +25,9 @@ const plain: Template = { ...template, trainingMax: undefined }
 const read = (typed: string, now: SetPrescription[] = []) =>
   readSets(library, typed, now, slot, /TM/.test(typed) ? template : plain)
 const sets = (typed: string, now: SetPrescription[] = []) => {
-  const { groups, fault } = read(typed, now)
-  if (!groups) throw new Error(fault)
-  return groups
+  const { groups: prescriptions, fault } = read(typed, now)
+  if (!prescriptions) throw new Error(fault)
+  return prescriptions
 }
 
 describe('shorthand', () => {
@@ -80,8 +80,8 @@ describe('shorthand', () => {
   ])('%s is %s', (typed, means) => expect(formatSets(library, sets(typed))).toBe(means))
 
   test('a percent of the 1RM is one too where the template states a training max', () => {
-    const [group] = readSets(library, '3 sets of 5 at 75% of the 1RM', [], slot, template).groups ?? []
-    expect(group?.load).toEqual({ of: 'max', percent: 75 })
+    const [prescribed] = readSets(library, '3 sets of 5 at 75% of the 1RM', [], slot, template).groups ?? []
+    expect(prescribed?.load).toEqual({ of: 'max', percent: 75 })
     expect(readSets(library, '3x5 @ 75%', [], slot, template).groups?.[0]?.load.of).toBe('trainingMax')
   })
 
@@ -116,8 +116,8 @@ describe('shorthand', () => {
   test('anything at all that is typed is read or refused, and nothing throws', () => {
     fc.assert(
       fc.property(fc.string({ maxLength: 80 }), (typed) => {
-        const { groups, fault } = read(typed)
-        expect(groups === undefined).toBe(fault !== undefined)
+        const { groups: prescriptions, fault } = read(typed)
+        expect(prescriptions === undefined).toBe(fault !== undefined)
       }),
     )
     const word = fc.constantFrom(
@@ -141,8 +141,8 @@ describe('shorthand', () => {
     )
     fc.assert(
       fc.property(fc.array(word, { maxLength: 12 }), (words) => {
-        const { groups } = read(words.join(' '))
-        if (groups) expect(sets(formatSets(library, groups))).toEqual(groups)
+        const { groups: prescriptions } = read(words.join(' '))
+        if (prescriptions) expect(sets(formatSets(library, prescriptions))).toEqual(prescriptions)
       }),
       { numRuns: 1000 },
     )

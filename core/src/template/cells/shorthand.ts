@@ -31,24 +31,24 @@ export function readSets(
   if (!pieces.length) return { fault: 'Sets like 3 x 8, or 5 x 5 @ 75% R2 rest 3:00.', piece: typed }
   if (pieces.length > limits.prescriptions)
     return { fault: `At most ${limits.prescriptions} lines in a slot.`, piece: typed }
-  const groups: SetPrescription[] = []
+  const prescriptions: SetPrescription[] = []
   for (const [i, piece] of pieces.entries()) {
     const base = now[i] ?? {
-      id: freeId(now, groups, i),
+      id: freeId(now, prescriptions, i),
       sets: 3,
       goal: { reps: 8 },
       load: usualLoad(library, slot),
     }
     const read = readPiece(library, piece, base, slot, template, i >= now.length)
     if (read.fault !== undefined) return read
-    groups.push(read.group)
+    prescriptions.push(read.group)
   }
-  return { groups }
+  return { groups: prescriptions }
 }
 
 /** Sets as they would be typed; reading it gives the same sets. */
-export const formatSets = (library: Library, groups: readonly SetPrescription[]): string =>
-  groups.map((group) => formatPiece(library, group)).join('; ')
+export const formatSets = (library: Library, prescriptions: readonly SetPrescription[]): string =>
+  prescriptions.map((prescribed) => formatPiece(library, prescribed)).join('; ')
 
 /** What was typed for a whole line of a session: an exercise, or the first words of it, and its sets if they are said. */
 export function readLine(
@@ -150,11 +150,11 @@ function readPiece(
   if ('fault' in put) return { fault: put.fault, piece: typed }
   const piece = put.text
   let rest = piece
-  let group = base
+  let prescribed = base
   const set = (field: CellField, text: string): string | undefined => {
-    const parsed = parseCell(library, field, text, group, slot, template)
+    const parsed = parseCell(library, field, text, prescribed, slot, template)
     if (parsed.error !== undefined) return parsed.error
-    group = { ...group, [field]: parsed.value }
+    prescribed = { ...prescribed, [field]: parsed.value }
     return undefined
   }
   const task = /\bdo:.*$/i.exec(rest)
@@ -172,7 +172,7 @@ function readPiece(
   const plain = (rest.replace(/[\s,]+$/, '').trim() + (task ? ` ${task[0]}` : '')).trim()
   const { sets, goal, load } = divide(
     plain,
-    (text) => parseCell(library, 'goal', text, group, slot, template).error === undefined,
+    (text) => parseCell(library, 'goal', text, prescribed, slot, template).error === undefined,
   )
   const isTop =
     isNew && sets === undefined && said.some(([field, text]) => field === 'kind' && text === 'top')
@@ -184,7 +184,7 @@ function readPiece(
     if (text === undefined) continue
     const fault = set(field, text)
     if (fault !== undefined)
-      return { fault: misspelt(library, text, group, slot, template) ?? fault, piece: text || piece }
+      return { fault: misspelt(library, text, prescribed, slot, template) ?? fault, piece: text || piece }
   }
   if (isNew && goal === undefined && sets === undefined) return { fault: 'Say sets and reps: 3 x 8.', piece }
   // The fewest sets are looked at beside the sets, so they come after them.
@@ -192,10 +192,11 @@ function readPiece(
     const fault = set(field, text)
     if (fault !== undefined) return { fault, piece: text }
   }
-  if (isNew && sets === undefined && isOneOf(library, group.goal, slot)) group = { ...group, sets: 1 }
-  if ((group.least === undefined) !== (group.stop === undefined))
+  if (isNew && sets === undefined && isOneOf(library, prescribed.goal, slot))
+    prescribed = { ...prescribed, sets: 1 }
+  if ((prescribed.least === undefined) !== (prescribed.stop === undefined))
     return { fault: 'Say both the fewest sets and what ends them: at least 3, until the bar slows.', piece }
-  return { group }
+  return { group: prescribed }
 }
 
 /** Whether a goal is one thing to be done, where nothing is said of sets: a total, a time to beat, a run. */
@@ -244,7 +245,7 @@ function divide(text: string, isGoal: (text: string) => boolean): Divided {
 function misspelt(
   library: Library,
   text: string,
-  group: SetPrescription,
+  prescribed: SetPrescription,
   slot: Slot,
   template: Template,
 ): string | undefined {
@@ -252,18 +253,18 @@ function misspelt(
   const field = ({ tempo: 'tempo', rest: 'rest', round: 'roundRest', style: 'style' } as const)[
     word.toLowerCase()
   ]
-  return field && parseCell(library, field, value || '?', group, slot, template).error
+  return field && parseCell(library, field, value || '?', prescribed, slot, template).error
 }
 
-function formatPiece(library: Library, group: SetPrescription): string {
-  const goal = formatCell(library, 'goal', group)
-  const head = `${formatCell(library, 'sets', group)} × ${goal} @ ${formatCell(library, 'load', group)}`
+function formatPiece(library: Library, prescribed: SetPrescription): string {
+  const goal = formatCell(library, 'goal', prescribed)
+  const head = `${formatCell(library, 'sets', prescribed)} × ${goal} @ ${formatCell(library, 'load', prescribed)}`
   const texts = details.flatMap(({ field, write }) => {
-    const text = formatCell(library, field, group)
+    const text = formatCell(library, field, prescribed)
     return text ? [write(text)] : []
   })
   const isTask = /^do:/i.test(goal)
-  const [before, after] = isTask ? [[`${formatCell(library, 'sets', group)} ×`], [goal]] : [[head], []]
+  const [before, after] = isTask ? [[`${formatCell(library, 'sets', prescribed)} ×`], [goal]] : [[head], []]
   return [...before, ...texts, ...after].join(' ').replace(/,$/, '')
 }
 

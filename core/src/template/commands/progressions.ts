@@ -6,9 +6,7 @@ import { changed, gone, isConflict, type Conflict } from './command.ts'
 
 /** "Progression of back squat". */
 export function progressionName(library: Library, { slots }: Pick<Template, 'slots'>, id: Id): string {
-  const slot = Object.values(slots).find(({ uses: follows }) =>
-    follows.some(({ progression }) => progression === id),
-  )
+  const slot = Object.values(slots).find(({ uses }) => uses.some(({ progression }) => progression === id))
   return slot ? `Progression of ${liftName(library, slot).toLowerCase()}` : 'The progression'
 }
 
@@ -35,7 +33,7 @@ export function changeStage(
 }
 
 /** Every slot that feeds a progression must be able to carry it as it is after the command. */
-export function checkFollowers(checker: Checker, after: Template | Conflict, id: Id): void {
+export function checkUsers(checker: Checker, after: Template | Conflict, id: Id): void {
   if (isConflict(after)) return
   for (const [slotId, slot] of Object.entries(after.slots)) {
     if (!slot.uses.some(({ progression }) => progression === id)) continue

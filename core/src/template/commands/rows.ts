@@ -5,11 +5,11 @@ import type { SetPrescription, Slot, Template } from '../types.ts'
 import { withSlot } from './slots.ts'
 
 /** "3 × 5 @ 75%, 2 × 8 @ 65%". */
-export const sayRow = (library: Library, groups: readonly SetPrescription[]): string =>
-  groups
-    .map((group) => {
+export const sayRow = (library: Library, prescriptions: readonly SetPrescription[]): string =>
+  prescriptions
+    .map((prescribed) => {
       const [sets, goal, load] = (['sets', 'goal', 'load'] as const).map((field) =>
-        formatCell(library, field, group),
+        formatCell(library, field, prescribed),
       )
       return `${sets} × ${goal} @ ${load}`
     })
@@ -21,8 +21,8 @@ export function withRow(
   slot: Slot,
   phase: Id,
   row: number,
-  groups: SetPrescription[],
+  prescriptions: SetPrescription[],
 ): Template {
-  const rows = (slot.rows[phase] ?? []).map((one, i) => (i === row ? groups : one))
+  const rows = (slot.rows[phase] ?? []).map((one, i) => (i === row ? prescriptions : one))
   return withSlot(draft, id, { ...slot, rows: { ...slot.rows, [phase]: rows } })
 }

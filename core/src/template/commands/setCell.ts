@@ -25,17 +25,17 @@ export const setCell = defineCommand<{
   do: 'setCell',
   apply(draft, { slot: id, phase, row, prescription: groupId, field, from, to }) {
     const slot = draft.slots[id]
-    const groups = slot?.rows[phase]?.[row]
-    const group = groups?.find((one) => one.id === groupId)
-    if (!slot || !groups || !group)
+    const prescriptions = slot?.rows[phase]?.[row]
+    const prescribed = prescriptions?.find((one) => one.id === groupId)
+    if (!slot || !prescriptions || !prescribed)
       return gone((library) => `The cell (${cellNames[field]}) of ${slotName(library, draft, id)}`)
-    if (!same(group[field] ?? null, from))
+    if (!same(prescribed[field] ?? null, from))
       return changed(
         (library) => `${slotName(library, draft, id)}, ${cellNames[field]},`,
-        (library: Parameters<typeof formatCell>[0]) => formatCell(library, field, group) || 'empty',
+        (library: Parameters<typeof formatCell>[0]) => formatCell(library, field, prescribed) || 'empty',
       )
-    const next: SetPrescription = withField(group, field, to)
-    const after = groups.map((one) => (one === group ? next : one))
+    const next: SetPrescription = withField(prescribed, field, to)
+    const after = prescriptions.map((one) => (one === prescribed ? next : one))
     return withRow(draft, id, slot, phase, row, after)
   },
   check(checker, draft, { slot: id, phase, row, prescription: groupId, field, to }) {
@@ -46,22 +46,22 @@ export const setCell = defineCommand<{
     const load = readLoad(checker, to, path)
     const slot = draft.slots[id]
     if (!load || !slot) return
-    const group = slot.rows[phase]?.[row]?.find(({ id: own }) => own === groupId)
-    const rows = { [phase]: [[{ ...(group ?? { id: 'cell', sets: 1, goal: { reps: 1 } }), load }]] }
+    const prescribed = slot.rows[phase]?.[row]?.find(({ id: own }) => own === groupId)
+    const rows = { [phase]: [[{ ...(prescribed ?? { id: 'cell', sets: 1, goal: { reps: 1 } }), load }]] }
     findSlotEnds(checker, draft, { ...slot, rows }, path)
     findOverMax(checker, draft, { ...slot, rows }, path)
   },
-  say(library, draft, { slot: id, row, phase, prescription: group, field, from, to }) {
+  say(library, draft, { slot: id, row, phase, prescription: prescribed, field, from, to }) {
     const slot = draft.slots[id]
-    const own = slot?.rows[phase]?.[row]?.find((one) => one.id === group)
+    const own = slot?.rows[phase]?.[row]?.find((one) => one.id === prescribed)
     const said = (value: Cell) => (own && formatCell(library, field, withField(own, field, value))) || 'empty'
     const week = slot?.by === 'week' ? `, week ${row + 1}` : ''
     return `${slotName(library, draft, id)}${week}: ${cellNames[field]} ${said(from)} → ${said(to)}`
   },
   inverse: swapped,
-  renew: fromNow(({ slots }, { slot, phase, row, prescription: group, field }) =>
+  renew: fromNow(({ slots }, { slot, phase, row, prescription: prescribed, field }) =>
     fieldOf(
-      slots[slot]?.rows[phase]?.[row]?.find(({ id }) => id === group),
+      slots[slot]?.rows[phase]?.[row]?.find(({ id }) => id === prescribed),
       field,
     ),
   ),

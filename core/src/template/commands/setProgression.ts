@@ -6,7 +6,7 @@ import { findRules } from '../read/looseEnds.ts'
 import { readProgression } from '../read/read.ts'
 import type { Progression, Template } from '../types.ts'
 import { changed, defineCommand, fromNow, gone, swapped, type Conflict } from './command.ts'
-import { checkFollowers, progressionName } from './progressions.ts'
+import { checkUsers, progressionName } from './progressions.ts'
 import { same } from './values.ts'
 
 type SetProgression = {
@@ -24,8 +24,8 @@ export const setProgression = defineCommand<SetProgression>({
     const { progression: id, to } = command
     const path = at('progressions', id)
     if (to === null) {
-      const follower = Object.values(draft.slots).find(({ uses: follows }) =>
-        follows.some(({ progression }) => progression === id),
+      const follower = Object.values(draft.slots).find(({ uses }) =>
+        uses.some(({ progression }) => progression === id),
       )
       const fix = 'Let the slot use another first.'
       return follower && checker.add(path, 'no slot that uses it', liftName(checker.library, follower), fix)
@@ -35,7 +35,7 @@ export const setProgression = defineCommand<SetProgression>({
     if (!read || checker.issues.length) return
     if (!same(read, to)) return checker.add(path, 'a progression written out in full', to)
     findRules(checker, draft, read, path)
-    checkFollowers(checker, apply(draft, command), id)
+    checkUsers(checker, apply(draft, command), id)
   },
   say(library, draft, { progression, from, to }) {
     const done = from ? (to ? 'changed' : 'removed') : 'added'

@@ -19,11 +19,11 @@ export const setRow = defineCommand<{
   do: 'setRow',
   apply(draft, { slot: id, phase, row, from, to }) {
     const slot = draft.slots[id]
-    const groups = slot?.rows[phase]?.[row]
+    const prescriptions = slot?.rows[phase]?.[row]
     const what = (library: Parameters<typeof sayRow>[0]) => `The sets of ${slotName(library, draft, id)}`
-    if (!slot || !groups) return gone(what)
-    if (!same(groups, from))
-      return changed(what, (library: Parameters<typeof sayRow>[0]) => `"${sayRow(library, groups)}"`)
+    if (!slot || !prescriptions) return gone(what)
+    if (!same(prescriptions, from))
+      return changed(what, (library: Parameters<typeof sayRow>[0]) => `"${sayRow(library, prescriptions)}"`)
     return withRow(draft, id, slot, phase, row, to)
   },
   check(checker, draft, { slot: id, phase, row, to }) {

@@ -68,8 +68,8 @@ describe('another rule in place of one', () => {
 })
 
 describe('the cells that a rule writes', () => {
-  const [slot] = Object.values(template.slots).filter(({ uses: follows }) =>
-    follows.some((one) => one.progression === progression),
+  const [slot] = Object.values(template.slots).filter(({ uses }) =>
+    uses.some((one) => one.progression === progression),
   )
   const row = Object.values(slot?.rows ?? {})[0]?.[0] ?? []
   const cells = (kind: keyof typeof ruleOf) => {

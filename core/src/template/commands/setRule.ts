@@ -1,7 +1,7 @@
 import type { Id } from '../../parsing/index.ts'
 import { ruleKinds, ruleOf, type Stage } from '../../progressions/index.ts'
 import { defineCommand, fromNow, swapped } from './command.ts'
-import { changeStage, checkFollowers, progressionName, stageOf } from './progressions.ts'
+import { changeStage, checkUsers, progressionName, stageOf } from './progressions.ts'
 import { same } from './values.ts'
 
 /** A stage's rule with its numbers. */
@@ -19,7 +19,7 @@ export const setRule = defineCommand<SetRule>({
     if (!ruleKinds.includes(to?.rule))
       return checker.add(`${path}.rule`, `one of ${ruleKinds.join(', ')}`, to?.rule)
     if (!checker.check(ruleOf[to.rule].params, to.params ?? null, `${path}.params`)) return
-    checkFollowers(checker, apply(draft, command), id)
+    checkUsers(checker, apply(draft, command), id)
   },
   say: (library, draft, { progression, to }) =>
     `${progressionName(library, draft, progression)}: ${ruleOf[to.rule].title}`,

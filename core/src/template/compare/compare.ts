@@ -165,8 +165,8 @@ function compareRows(
   for (const { id, name } of phases) {
     const [old, now] = [was.rows[id] ?? [], is.rows[id] ?? []]
     for (let row = 0; row < Math.max(old.length, now.length); row++) {
-      const groups = pairUp(byId(old[row]), byId(now[row]))
-      for (const { was: before, is: after } of groups) {
+      const prescriptions = pairUp(byId(old[row]), byId(now[row]))
+      for (const { was: before, is: after } of prescriptions) {
         const whats =
           before && after
             ? [...cellFields, ...detailFields].flatMap((field) => {
@@ -175,8 +175,8 @@ function compareRows(
               })
             : [
                 after
-                  ? `${sayGroup(library, after)} added`
-                  : `${before ? sayGroup(library, before) : ''} removed`,
+                  ? `${sayPrescribed(library, after)} added`
+                  : `${before ? sayPrescribed(library, before) : ''} removed`,
               ]
         for (const what of whats) {
           const key = `${id}/${what}`
@@ -199,9 +199,9 @@ const rowWords: Record<RowClock, string> = {
   toTest: 'row',
 }
 const byId = (row: Slot['rows'][string][number] = []) =>
-  Object.fromEntries(row.map((group) => [group.id, group]))
-const sayGroup = (library: Library, group: Slot['rows'][string][number][number]) =>
-  `${formatCell(library, 'sets', group)} × ${formatCell(library, 'goal', group)} @ ${formatCell(library, 'load', group)}`
+  Object.fromEntries(row.map((prescribed) => [prescribed.id, prescribed]))
+const sayPrescribed = (library: Library, prescribed: Slot['rows'][string][number][number]) =>
+  `${formatCell(library, 'sets', prescribed)} × ${formatCell(library, 'goal', prescribed)} @ ${formatCell(library, 'load', prescribed)}`
 
 /** "1 to 4, 6" for rows 1, 2, 3, 4, 6. */
 function runs(rows: number[]): string {
@@ -217,9 +217,7 @@ function runs(rows: number[]): string {
 function compareProgressions(library: Library, before: Template, after: Template): Difference[] {
   return pairUp(before.progressions, after.progressions).flatMap(({ id, was, is }) => {
     const template = is ? after : before
-    const slot = Object.values(template.slots).find(({ uses: follows }) =>
-      follows.some((one) => one.progression === id),
-    )
+    const slot = Object.values(template.slots).find(({ uses }) => uses.some((one) => one.progression === id))
     const where = `Progression of ${slot ? liftName(library, slot).toLowerCase() : id}`
     if (!was || !is) return [{ where, what: was ? 'removed' : `added: ${sayProgression(is as Progression)}` }]
     return changed(where, sayProgression(was), sayProgression(is))

@@ -25,14 +25,17 @@ export function trackAt(
   template: Template,
   track: Id,
   spot: Spot,
-  groups: readonly SetPrescription[],
+  prescriptions: readonly SetPrescription[],
 ): string[] {
   const { changes = [], name = '' } = template.tracks[track] ?? {}
   return changes
     .filter(({ do: change, where }) => {
-      const { onSlot, onSets: onGroup } = changeOf[change.kind]
+      const { onSlot, onSets: onPrescribed } = changeOf[change.kind]
       if (!actsOn(where, spot)) return false
-      return onSlot !== undefined || groups.some((group) => onGroup?.(asDraft(group), change, name))
+      return (
+        onSlot !== undefined ||
+        prescriptions.some((prescribed) => onPrescribed?.(asDraft(prescribed), change, name))
+      )
     })
     .map(({ do: change }) => `${name}: ${changeOf[change.kind].sentence(change, library)}`)
 }

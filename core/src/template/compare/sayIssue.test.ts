@@ -43,8 +43,8 @@ test('no fault of a spoiled file, told so, names an id that its writer never saw
   const file = fixtureJson('a-track-on-running-and-new-progressions', 'template') as {
     slots: Record<string, { rows: Record<string, { load?: object }[][]> }>
   }
-  const group = Object.values(Object.values(file.slots)[0]?.rows ?? {})[0]?.[0]?.[0]
-  if (group) group.load = { of: 'max', percent: 400 }
+  const prescribed = Object.values(Object.values(file.slots)[0]?.rows ?? {})[0]?.[0]?.[0]
+  if (prescribed) prescribed.load = { of: 'max', percent: 400 }
   const { issues = [] } = readTemplate(file)
   expect(issues.map((issue) => sayIssue(library, template, issue)).join()).toMatch(
     /week 1, load: expected a percent/,

@@ -36,8 +36,8 @@ function readBy({ slots }: Template, id: Id): Set<Id> {
     const role = sourceOf[load.of].readsRole?.(load)
     if (role === undefined) continue
     const own = new Set(slot?.uses.map(({ progression }) => progression))
-    for (const [one, { uses: follows }] of Object.entries(slots))
-      if (follows.some((follow) => own.has(follow.progression) && follow.role === role)) found.add(one)
+    for (const [one, { uses }] of Object.entries(slots))
+      if (uses.some((follow) => own.has(follow.progression) && follow.role === role)) found.add(one)
   }
   return found
 }

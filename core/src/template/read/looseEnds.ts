@@ -24,7 +24,7 @@ export function findLooseEnds(checker: Checker, template: Template): void {
   for (const [id, slot] of Object.entries(template.slots))
     findSlot(checker, template, id, slot, sessionOf.get(id))
   const followed = new Set(
-    Object.values(template.slots).flatMap(({ uses: follows }) => follows.map((f) => f.progression)),
+    Object.values(template.slots).flatMap(({ uses }) => uses.map((f) => f.progression)),
   )
   for (const [id, progression] of Object.entries(template.progressions)) {
     const path = at('progressions', id)

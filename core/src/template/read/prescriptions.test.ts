@@ -13,12 +13,12 @@ import { applyCommand, checkCommand, invert } from '../commands/edit.ts'
 const library = {}
 
 const plain = { id: 'w', sets: 3, goal: { reps: 5 }, load: { of: 'max', percent: 75 } }
-const file = (group: object = {}, slot: object = {}, head: object = {}) => ({
+const file = (prescribed: object = {}, slot: object = {}, head: object = {}) => ({
   format: 2,
   name: 'Groups',
   phases: [{ id: 'p', name: 'P', weeks: 2, rotation: ['a'], perWeek: 1 }],
   sessions: { a: { name: 'A', sections: [{ name: 'Main', slots: ['s'] }] } },
-  slots: { s: { exercise: 'backSquat', rows: { p: [[{ ...plain, ...group }]] }, ...slot } },
+  slots: { s: { exercise: 'backSquat', rows: { p: [[{ ...plain, ...prescribed }]] }, ...slot } },
   ...head,
 })
 const read = (...parts: Parameters<typeof file>): Template => {
@@ -83,7 +83,7 @@ describe('a group', () => {
       'expected at most 100% of the 1RM where no test is planned; got 110',
     ],
     ['a lift of its own', { lift: { exercise: 'frontSquat' } }, `${at}.lift: expected a circuit around it`],
-  ])('with %s is located', (_, group, said) => expect(faults(group)).toContain(said))
+  ])('with %s is located', (_, prescribed, said) => expect(faults(prescribed)).toContain(said))
   test('may pass the 1RM in a test, or where it says so', () => {
     expect(faults({ load: { of: 'max', percent: 105 }, kind: 'test' })).toBe('')
     expect(faults({ load: { of: 'max', percent: 120 }, style: 'lowering', over: true })).toBe('')
@@ -155,8 +155,8 @@ describe('a warm-up', () => {
 describe('a cell', () => {
   const template = read()
   const slot = template.slots.s as Slot
-  const group = slot.rows.p?.[0]?.[0] as SetPrescription
-  const type = (field: CellField, text: string) => parseCell(library, field, text, group, slot, template)
+  const prescribed = slot.rows.p?.[0]?.[0] as SetPrescription
+  const type = (field: CellField, text: string) => parseCell(library, field, text, prescribed, slot, template)
   test.each<[CellField, string, unknown]>([
     ['goal', '30 in all', { totalReps: 30 }],
     ['goal', '0:45', { seconds: 45 }],

@@ -264,14 +264,14 @@ export function readRow(checker: Checker, value: unknown, path: string): SetPres
   const ids = new Set<Id>()
   return value.flatMap((piece, i) => {
     const place = at(path, i)
-    const group = checker.check(setPrescriptionShape, piece, place)
-    if (!group) return []
-    const load = readLoad(checker, group.load, at(place, 'load'))
-    const goal = readGoal(checker, group.goal, at(place, 'goal'))
-    const id = group.id ?? String(i + 1)
+    const prescribed = checker.check(setPrescriptionShape, piece, place)
+    if (!prescribed) return []
+    const load = readLoad(checker, prescribed.load, at(place, 'load'))
+    const goal = readGoal(checker, prescribed.goal, at(place, 'goal'))
+    const id = prescribed.id ?? String(i + 1)
     if (ids.has(id)) checker.add(at(place, 'id'), 'an id of its own in the row', id)
     ids.add(id)
-    return load && goal ? [{ ...group, id, goal, load } as SetPrescription] : []
+    return load && goal ? [{ ...prescribed, id, goal, load } as SetPrescription] : []
   })
 }
 

@@ -43,12 +43,12 @@ export function findSlotEnds(checker: Checker, template: Template, slot: Slot, p
 export function findOverMax(checker: Checker, template: Template, { rows }: Slot, path: string): void {
   for (const [phase, list] of Object.entries(rows))
     list.forEach((row, i) =>
-      row.forEach((group, j) => {
-        if (isOverMax(group, template))
+      row.forEach((prescribed, j) => {
+        if (isOverMax(prescribed, template))
           checker.add(
             `${at(at(path, 'rows'), phase)}[${i}][${j}].load.percent`,
             'at most 100% of the 1RM where no test is planned',
-            percentOfMax(group.load, template),
+            percentOfMax(prescribed.load, template),
             'Lower it, or write "over": true beside the load where more is meant.',
           )
       }),
@@ -56,7 +56,7 @@ export function findOverMax(checker: Checker, template: Template, { rows }: Slot
 }
 
 /** The lines of a circuit have a lift each, and nothing else has. */
-function findLines(checker: Checker, { circuit, rows, uses: follows }: Slot, path: string): void {
+function findLines(checker: Checker, { circuit, rows, uses }: Slot, path: string): void {
   for (const [phase, list] of Object.entries(rows))
     list.forEach((row, i) =>
       row.forEach(({ lift }, j) => {
@@ -65,19 +65,14 @@ function findLines(checker: Checker, { circuit, rows, uses: follows }: Slot, pat
         if (!circuit && lift) checker.add(place, 'a circuit around it', lift, 'Give the slot a "circuit".')
       }),
     )
-  if (circuit && follows.length)
-    checker.add(at(path, 'uses'), 'no progression: a circuit is scored as one thing', follows)
+  if (circuit && uses.length)
+    checker.add(at(path, 'uses'), 'no progression: a circuit is scored as one thing', uses)
 }
 
 /** Two progressions of one slot must write different things. */
-function findRivals(
-  checker: Checker,
-  { progressions }: Template,
-  { uses: follows }: Slot,
-  path: string,
-): void {
+function findRivals(checker: Checker, { progressions }: Template, { uses }: Slot, path: string): void {
   const writer = new Map<string, Id>()
-  follows.forEach(({ progression: id }, i) => {
+  uses.forEach(({ progression: id }, i) => {
     const writes = new Set(rulesOf(progressions[id]).flatMap(({ rule }) => ruleOf[rule].writes))
     for (const what of writes) {
       const rival = writer.get(what)
@@ -154,8 +149,8 @@ const setsOf = (slot: Slot): Set<Id> =>
   )
 
 /** Whether a slot of one of the same progressions has the role. */
-function isFed({ slots }: Template, { uses: follows }: Slot, role: string): boolean {
-  const own = new Set(follows.map(({ progression }) => progression))
+function isFed({ slots }: Template, { uses }: Slot, role: string): boolean {
+  const own = new Set(uses.map(({ progression }) => progression))
   return Object.values(slots).some((slot) =>
     slot.uses.some(
       (one) =>
@@ -189,7 +184,7 @@ function findUncarried(checker: Checker, rule: RuleKind, { rows }: Slot, path: s
   if (!carriedBy) return
   const isCarried = Object.values(rows)
     .flat()
-    .some((row) => row.some((group) => takesScheme(row, group) && carriedBy.fits(group.goal)))
+    .some((row) => row.some((prescribed) => takesScheme(row, prescribed) && carriedBy.fits(prescribed.goal)))
   if (!isCarried) checker.add(path, `${carriedBy.expected}, as “${title}” needs`, rule, carriedBy.fix)
 }
 

@@ -201,7 +201,7 @@ describe('reading a member', () => {
 describe('a cell', () => {
   const ruled = readFixture('volume-light-and-heavy-day').versions.template as Template
   const deload = ruled.slots['l-squat'] as Template['slots'][string]
-  const lightGroup = deload.rows.p?.[0]?.[0] as NonNullable<typeof deload.rows.p>[number][number]
+  const deloadSets = deload.rows.p?.[0]?.[0] as NonNullable<typeof deload.rows.p>[number][number]
   test.each<[string, unknown]>([
     ['85% volume', { of: 'role', role: 'volume', percent: 85 }],
     ['85', { of: 'role', role: 'volume', percent: 85 }],
@@ -213,15 +213,15 @@ describe('a cell', () => {
     ['85% of back squat', { of: 'otherMax', exercise: 'backSquat', percent: 85 }],
     ['effort', { of: 'effort' }],
   ])('load of a light day reads "%s"', (text, value) =>
-    expect(parseCell(library, 'load', text, lightGroup, deload, ruled)).toEqual({ value }),
+    expect(parseCell(library, 'load', text, deloadSets, deload, ruled)).toEqual({ value }),
   )
 
   const slot = template.slots.bench as Template['slots'][string]
-  const group = slot.rows.p?.[0]?.[0] as NonNullable<
+  const prescribed = slot.rows.p?.[0]?.[0] as NonNullable<
     Template['slots'][string]['rows'][string]
   >[number][number]
   const parse = (field: Parameters<typeof parseCell>[1], text: string) =>
-    parseCell(library, field, text, group, slot, template)
+    parseCell(library, field, text, prescribed, slot, template)
   test.each<[Parameters<typeof parseCell>[1], string, unknown]>([
     ['sets', '5', 5],
     ['goal', '8-10', { reps: { from: 8, to: 10 } }],
@@ -247,7 +247,9 @@ describe('a cell', () => {
   ])('%s refuses "%s" in a sentence', (field, text) => expect(parse(field, text).error).toMatch(/\.$/))
   test('is typed as it is shown', () => {
     for (const field of ['sets', 'goal', 'load', 'rir', 'rest'] as const) {
-      expect(parse(field, formatCell(library, field, group))).toEqual({ value: group[field] ?? null })
+      expect(parse(field, formatCell(library, field, prescribed))).toEqual({
+        value: prescribed[field] ?? null,
+      })
     }
   })
 })

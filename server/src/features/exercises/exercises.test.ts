@@ -144,9 +144,9 @@ describe('the gym’s own exercises', () => {
 describe('merging', () => {
   const load = async (): Promise<string> => {
     const view: TodayView = (await phone.get(`/api/me/today?today=${today}`).expect(200)).body
-    const group = view.programs[0]?.plan.weeks[0]?.places[0]?.slots.find(({ slot }) => slot === 'bench')
+    const prescribed = view.programs[0]?.plan.weeks[0]?.places[0]?.slots.find(({ slot }) => slot === 'bench')
       ?.sets[0]
-    return group?.load ? `${group.load.value} ${group.load.unit}` : 'asks for a max'
+    return prescribed?.load ? `${prescribed.load.value} ${prescribed.load.unit}` : 'asks for a max'
   }
 
   test('makes of two exercises one, in templates and in what was logged, until it is taken back', async () => {

@@ -69,9 +69,9 @@ export async function mergeExercise(scope: Scope, id: string, { into }: GivenMer
   if (!target || into === id) throw refuse('into', 'Choose the exercise to merge into.')
   const fault = mergeFault(from, target)
   if (fault) refuse('into', fault)
-  const followers = (Object.entries(own) as [OwnId, OwnExercise][]).filter(([, one]) => one.mergedInto === id)
+  const users = (Object.entries(own) as [OwnId, OwnExercise][]).filter(([, one]) => one.mergedInto === id)
   const moved = Object.fromEntries(
-    [[id, from] as const, ...followers].map(([one, exercise]) => [
+    [[id, from] as const, ...users].map(([one, exercise]) => [
       one,
       { ...exercise, mergedInto: into as ExerciseId },
     ]),

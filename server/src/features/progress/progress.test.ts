@@ -60,12 +60,12 @@ describe('progress', () => {
       back: [-10],
       reason: 'holiday',
     }).expect(200)
-    const spell = { from: '2026-01-05', to: '2026-02-01' }
+    const ownDeload = { from: '2026-01-05', to: '2026-02-01' }
     await give({
       kind: 'trial',
       name: 'Rests',
       differs: 'three minutes, then five',
-      first: spell,
+      first: ownDeload,
       second: { from: '2026-02-02', to: '2026-03-01' },
       lifts: [{ exercise: 'backSquat' }],
     }).expect(200)

@@ -62,7 +62,7 @@ export async function progress(scope: MemberScope, day: Day): Promise<ProgressVi
     checkIn: evidence.checkIns[0] ?? null,
     about: evidence.about,
     events: evidence.events.filter(({ on, to }) => (to ?? on) >= day),
-    spells: spellsOf(library, member.facts, evidence, day),
+    spells: ownDeloadsOf(library, member.facts, evidence, day),
     mostSets: evidence.mostSets,
     taken: Object.fromEntries(
       Object.entries(evidence.adviceTaken).filter(([, { date }]) => date > addDays(day, -7)),
@@ -81,7 +81,12 @@ function liftsOf(library: Library, { evidence }: Planned): Lift[] {
 }
 
 /** Light spells whose weeks and return are not over yet, as far as their days can tell. */
-function spellsOf(library: Library, facts: Fact[], { deloads }: Evidence, day: Day): ProgressView['spells'] {
+function ownDeloadsOf(
+  library: Library,
+  facts: Fact[],
+  { deloads }: Evidence,
+  day: Day,
+): ProgressView['spells'] {
   return deloads.flatMap(({ id, from, weeks, back, changes, muscles }) => {
     if (addDays(from, 7 * (weeks + back.length + 1)) < day) return []
     const fact = facts.find((one) => one.id === id)

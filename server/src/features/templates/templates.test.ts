@@ -208,8 +208,9 @@ describe('a version for members who are on the template', () => {
   const linesOf = ({ programs }: TodayView, week: number): string[] =>
     programs[0]?.plan.weeks
       .find((one) => one.week === week)
-      ?.places.map(({ slots }) => slots.map(({ sets: groups }) => formatSetsShown({}, groups)).join(' / ')) ??
-    []
+      ?.places.map(({ slots }) =>
+        slots.map(({ sets: prescriptions }) => formatSetsShown({}, prescriptions)).join(' / '),
+      ) ?? []
   /** A member who has trained the first place of the first week. */
   const begun = async (id: string) => {
     const someone = await world.addMember(gym, 'Sam', writer)

@@ -10,15 +10,15 @@ type Read = {
 
 /** What was typed as a set, or what is wrong with it, beside the field; an empty load is nothing wrong yet. */
 export function readSet(typed: TypedSet): Read {
-  const [value, reps, reserve] = [typed.load, typed.reps, typed.reserve || '0'].map(typedNumber)
+  const [value, reps, rir] = [typed.load, typed.reps, typed.reserve || '0'].map(typedNumber)
   const errors: Read['errors'] = {}
   if (value !== undefined && !(typeof value === 'number' && value > 0 && value <= 1000))
     errors.load = 'A load above 0 and at most 1000.'
   if (!isWhole(reps, 1, mostRepsWarned)) errors.reps = `Whole reps, 1 to ${mostRepsWarned}.`
-  if (!isWhole(reserve, 0, mostInReserve)) errors.reserve = `0 to ${mostInReserve}: more is not trusted.`
+  if (!isWhole(rir, 0, mostInReserve)) errors.reserve = `0 to ${mostInReserve}: more is not trusted.`
   if (Object.keys(errors).length || value === undefined) return { errors }
   const load = { value: value as number, unit: typed.unit }
-  return { set: { load, reps: reps as number, reserve: reserve as number }, errors }
+  return { set: { load, reps: reps as number, reserve: rir as number }, errors }
 }
 
 const isWhole = (value: unknown, from: number, to: number): boolean =>

@@ -125,14 +125,12 @@ type EstimateProps = { typed: Typed; body?: Load; onFormula: (formula: FormulaKi
 
 /** The estimate as it would be stored, by the chosen formula, among the others; of a body-weight lift with the body. */
 function Estimate({ typed, body, onFormula }: EstimateProps) {
-  const [value, reps, reserve] = [typed.load, typed.reps, typed.reserve || '0'].map(typedNumber)
-  if (typeof value !== 'number' || typeof reps !== 'number' || typeof reserve !== 'number') return null
-  if ((value <= 0 && !body) || reps < 1 || reserve < 0 || reserve > mostInReserve) return null
+  const [value, reps, rir] = [typed.load, typed.reps, typed.reserve || '0'].map(typedNumber)
+  if (typeof value !== 'number' || typeof reps !== 'number' || typeof rir !== 'number') return null
+  if ((value <= 0 && !body) || reps < 1 || rir < 0 || rir > mostInReserve) return null
   const given: Load = { value: Math.abs(value), unit: typed.unit }
   const load = body ? addLoad(body, given, value < 0) : given
-  return (
-    <SpreadPicture load={load} reps={reps} inReserve={reserve} chosen={typed.formula} onChoose={onFormula} />
-  )
+  return <SpreadPicture load={load} reps={reps} inReserve={rir} chosen={typed.formula} onChoose={onFormula} />
 }
 
 function readMax(library: Library, typed: Typed): { given?: GivenMax; errors: Record<string, string> } {

@@ -47,7 +47,7 @@ export function Ahead({ view, member }: Props) {
         </p>
       )}
       <EventForm member={member} />
-      <SpellForm member={member} />
+      <OwnDeloadForm member={member} />
       <MostSetsForm mostSets={view.mostSets} member={member} />
     </section>
   )
@@ -193,7 +193,7 @@ const returns: [string, number[]][] = [
 ]
 
 /** A holiday, an illness, tired weeks: how long, in which way, and how the loads come back. */
-function SpellForm({ member }: { member?: string }) {
+function OwnDeloadForm({ member }: { member?: string }) {
   const { give, isBusy } = useGive(member)
   const [typed, setTyped] = useState({
     reason: 'holiday' as (typeof deloadReasons)[number],

@@ -2,7 +2,7 @@ import { describe, expect, test } from '@jest/globals'
 import type { Command, Template } from '@young-oak/core/template'
 import { edit, editor, openDraft, merge, putIn, redo, undo, type Editor } from './editorSlice.ts'
 
-const group = (sets: number) => ({ id: 'a', sets, goal: { reps: 5 }, load: { of: 'free' as const } })
+const prescribed = (sets: number) => ({ id: 'a', sets, goal: { reps: 5 }, load: { of: 'free' as const } })
 const template: Template = {
   format: 2,
   name: 'Two days',
@@ -25,11 +25,16 @@ const template: Template = {
       exercise: 'backSquat',
       by: 'week',
       uses: [],
-      rows: { p: [[group(3), { ...group(1), id: 'b' }], [group(4)]] },
+      rows: { p: [[prescribed(3), { ...prescribed(1), id: 'b' }], [prescribed(4)]] },
     },
-    bench: { exercise: 'benchPress', by: 'week', uses: [], rows: { p: [[group(3)], [group(3)]] } },
-    chin: { exercise: 'chinUp', by: 'week', uses: [], rows: { p: [[group(2)], [group(2)]] } },
-    press: { exercise: 'overheadPress', by: 'week', uses: [], rows: { p: [[group(3)], [group(3)]] } },
+    bench: { exercise: 'benchPress', by: 'week', uses: [], rows: { p: [[prescribed(3)], [prescribed(3)]] } },
+    chin: { exercise: 'chinUp', by: 'week', uses: [], rows: { p: [[prescribed(2)], [prescribed(2)]] } },
+    press: {
+      exercise: 'overheadPress',
+      by: 'week',
+      uses: [],
+      rows: { p: [[prescribed(3)], [prescribed(3)]] },
+    },
   },
   progressions: {},
   tracks: {},

@@ -43,7 +43,8 @@ export function ComesNextList({ plan, session }: { plan: Plan; session: PlannedS
 }
 
 /** "83 kg was a hit on 24 Nov 2026: +2.5 kg → 85.5 kg, on these plates 85 kg." */
-function sayReason(reason: WhyStep, group: ShownSets | undefined): string {
-  const isRounded = group?.load && group.target && compareLoads(group.load, group.target) !== 0
-  return `${sentence(explain(reason))}${isRounded && group.load ? `, on these plates ${formatLoad(group.load)}` : ''}.`
+function sayReason(reason: WhyStep, prescribed: ShownSets | undefined): string {
+  const isRounded =
+    prescribed?.load && prescribed.target && compareLoads(prescribed.load, prescribed.target) !== 0
+  return `${sentence(explain(reason))}${isRounded && prescribed.load ? `, on these plates ${formatLoad(prescribed.load)}` : ''}.`
 }

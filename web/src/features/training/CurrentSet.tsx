@@ -49,17 +49,21 @@ export function CurrentSet({
   onLog,
 }: Props) {
   const library = useLibrary()
-  const { n, group, isPlus } = asked
-  const measure = measureOf(library, slot, group, before)
+  const { n, group: prescribed, isPlus } = asked
+  const measure = measureOf(library, slot, prescribed, before)
   const { isLoaded, isOnBody, unit, counts } = measure
   const [draft, setDraft] = useState(() => {
-    const own = startDraft(slot, group, n, before, isCorrection)
+    const own = startDraft(slot, prescribed, n, before, isCorrection)
     return found ? { ...own, load: formatNumber(found.value) } : own
   })
   const [errors, setErrors] = useState<SetErrors>({})
   const isOpenEnded = draft.count === '' && counts !== 'done'
   const [isChanging, setChanging] = useState(
-    isCorrection || found !== undefined || isPlus || isOpenEnded || (isLoaded && !group.load && !isOnBody),
+    isCorrection ||
+      found !== undefined ||
+      isPlus ||
+      isOpenEnded ||
+      (isLoaded && !prescribed.load && !isOnBody),
   )
   const put = (change: Partial<SetDraft>) => setDraft({ ...draft, ...change })
   const log = (state: 'done' | 'failed') => {
@@ -68,7 +72,7 @@ export function CurrentSet({
     if (read.result) onLog(read.result)
   }
   const step = unit === 'kg' ? 2.5 : 5
-  const main = isChanging ? (isCorrection ? 'Save the correction' : 'Log this set') : sayDone(group)
+  const main = isChanging ? (isCorrection ? 'Save the correction' : 'Log this set') : sayDone(prescribed)
   const fields = useRef<HTMLDivElement>(null)
   // Whoever changes the set goes on in its first field.
   const change = () => {
@@ -77,20 +81,20 @@ export function CurrentSet({
   }
   return (
     <div className="mt-2 sm:ml-8">
-      <p className="text-sm text-bark">{sayAbout(group, n, of, isPlus, isCorrection)}</p>
+      <p className="text-sm text-bark">{sayAbout(prescribed, n, of, isPlus, isCorrection)}</p>
       {!isChanging && (
         <p className="font-serif text-4xl font-semibold">
-          {group.load && (
+          {prescribed.load && (
             <Why
-              title={formatHandled(group, group.load)}
-              steps={group.why}
-              says={`${formatHandled(group, group.load)} × ${sayAsked(group)}`}
+              title={formatHandled(prescribed, prescribed.load)}
+              steps={prescribed.why}
+              says={`${formatHandled(prescribed, prescribed.load)} × ${sayAsked(prescribed)}`}
             >
-              {formatHandled(group, group.load)}
+              {formatHandled(prescribed, prescribed.load)}
             </Why>
           )}
-          {group.load && ' × '}
-          {slot.circuit ? formatCircuit(slot.circuit) : sayAsked(group)}
+          {prescribed.load && ' × '}
+          {slot.circuit ? formatCircuit(slot.circuit) : sayAsked(prescribed)}
         </p>
       )}
       {isChanging && (
@@ -128,16 +132,16 @@ export function CurrentSet({
           )}
         </div>
       )}
-      {isChanging && group.option && counts === 'reps' && (
+      {isChanging && prescribed.option && counts === 'reps' && (
         <Mark
-          label={`${capital(group.option.say)}: ${group.option.percent}% of the reps`}
+          label={`${capital(prescribed.option.say)}: ${prescribed.option.percent}% of the reps`}
           isOn={draft.option}
           onChange={(option) => put({ option })}
         />
       )}
       {isChanging && counts === 'reps' && <More draft={draft} errors={errors} onPut={put} />}
-      {group.side && group.load && typedNumber(draft.load) === group.load.value && (
-        <PlatePicture side={group.side} bar={group.bar} unit={group.load.unit} />
+      {prescribed.side && prescribed.load && typedNumber(draft.load) === prescribed.load.value && (
+        <PlatePicture side={prescribed.side} bar={prescribed.bar} unit={prescribed.load.unit} />
       )}
       <div className="mt-3 flex flex-wrap gap-3">
         <Button
@@ -209,10 +213,10 @@ function sayAbout(
 const sayAsked = ({ reps, goal, load }: ShownSets): string =>
   goal ? kindOf(goal).cell(goal) : `${formatSpan(reps ?? 1)}${load ? '' : ' reps'}`
 
-const sayDone = (group: ShownSets): string => {
-  const { load, goal, reps } = group
+const sayDone = (prescribed: ShownSets): string => {
+  const { load, goal, reps } = prescribed
   const what = goal ? kindOf(goal).cell(goal) : formatNumber(lowest(reps ?? 1))
-  return `Done: ${load ? `${formatHandled(group, load)} × ` : ''}${what}`
+  return `Done: ${load ? `${formatHandled(prescribed, load)} × ` : ''}${what}`
 }
 
 type MoreProps = { draft: SetDraft; errors: SetErrors; onPut: (change: Partial<SetDraft>) => void }

@@ -25,20 +25,20 @@ type Props = {
 const usualLeft = 2
 
 /** What the tries so far have found, or the next one. */
-export function foundSoFar(group: ShownSets, sets: SetLog[], can: Makeable): Found {
+export function foundSoFar(prescribed: ShownSets, sets: SetLog[], can: Makeable): Found {
   const tries = sets
     .filter((set) => isTry(set) && set.load && set.state === 'done')
     .sort((a, b) => a.n - b.n)
     .map(({ load, reps = 0, rir = 8 }): Try => ({ load: load as Load, reps, left: rir }))
-  return findLoad(tries, { reps: lowest(group.reps ?? 5), left: group.rir ?? usualLeft }, can)
+  return findLoad(tries, { reps: lowest(prescribed.reps ?? 5), left: prescribed.rir ?? usualLeft }, can)
 }
 
 /** A guided way up to a load that nobody knows: one set after the other, and how many more there would have been. */
-export function FindLoad({ slot, group, sets, can, onTry, onOpen, isOpen, isAnew }: Props) {
+export function FindLoad({ slot, group: prescribed, sets, can, onTry, onOpen, isOpen, isAnew }: Props) {
   const library = useLibrary()
-  const { load, isFound } = foundSoFar(group, sets, can)
-  const reps = lowest(group.reps ?? 5)
-  const left = group.rir ?? usualLeft
+  const { load, isFound } = foundSoFar(prescribed, sets, can)
+  const reps = lowest(prescribed.reps ?? 5)
+  const left = prescribed.rir ?? usualLeft
   const parts = partsFor(load, can)
   const count = sets.filter(isTry).length
   if (!isOpen)
@@ -55,7 +55,7 @@ export function FindLoad({ slot, group, sets, can, onTry, onOpen, isOpen, isAnew
       </p>
     )
   const log = (felt: number) =>
-    onTry({ n: firstTry + count, group, isPlus: false }, { state: 'done', load, reps, rir: felt })
+    onTry({ n: firstTry + count, group: prescribed, isPlus: false }, { state: 'done', load, reps, rir: felt })
   return (
     <section
       className="my-2 rounded-lg border border-line bg-sheet p-4"

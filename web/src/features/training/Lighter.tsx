@@ -3,13 +3,13 @@ import type { PlannedSlot } from '@young-oak/core/plan'
 import { lighterThan, sayLighter, formatGroup } from '@young-oak/core/views'
 
 /** In a deload, what each line stands in for, and by how much it is lighter. */
-export function Lighter({ slot: { sets: groups, withoutDeload } }: { slot: PlannedSlot }) {
+export function Lighter({ slot: { sets: prescriptions, withoutDeload } }: { slot: PlannedSlot }) {
   const library = useLibrary()
   if (!withoutDeload) return null
   return (
     <ul className="text-sm text-mist">
       {withoutDeload.map((was, i) => {
-        const is = groups[i]
+        const is = prescriptions[i]
         if (!is) return null
         const left = was.rir === undefined ? '' : `, ${was.rir} left`
         return (

@@ -7,8 +7,8 @@ import type { PlannedSlot } from '@young-oak/core/plan'
 export function Needs({ slot }: { slot: PlannedSlot }) {
   const library = useLibrary()
   const [need] = slot.needs
-  const group = slot.sets.find(({ missing }) => missing)
-  const what = need?.need ?? group?.need
+  const prescribed = slot.sets.find(({ missing }) => missing)
+  const what = need?.need ?? prescribed?.need
   const box = 'my-1 rounded bg-acorn-wash px-3 py-2 text-acorn'
   const link = 'inline-block py-1 font-medium underline'
   if (what === 'role')
@@ -28,7 +28,7 @@ export function Needs({ slot }: { slot: PlannedSlot }) {
       </p>
     )
   if (what !== 'max') return null
-  const lift = need?.lift ?? group?.lift ?? slot
+  const lift = need?.lift ?? prescribed?.lift ?? slot
   return (
     <p className={box}>
       No {liftName(library, lift).toLowerCase()} max yet, so there is no load.{' '}

@@ -90,10 +90,15 @@ export function OpenSession({ session: asShown, log, evidence }: Props) {
 }
 
 /** "Set 1 of Back squat logged: 110 kg × 5. Rest 3:00." */
-function sayLogged(library: Library, slot: PlannedSlot, { n, group }: AskedSet, result: Result): string {
+function sayLogged(
+  library: Library,
+  slot: PlannedSlot,
+  { n, group: prescribed }: AskedSet,
+  result: Result,
+): string {
   const isOnBody = exerciseOf(library, slot).tool === 'body weight'
   const name = slot.circuit?.name ?? liftName(library, slot)
-  const rest = group.rest ? ` Rest ${formatSeconds(group.rest)}.` : ''
+  const rest = prescribed.rest ? ` Rest ${formatSeconds(prescribed.rest)}.` : ''
   return `Set ${n} of ${name} logged: ${sayDone(result, isOnBody)}.${rest}`
 }
 

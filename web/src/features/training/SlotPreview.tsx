@@ -17,20 +17,20 @@ export function SlotPreview({ slot }: { slot: PlannedSlot }) {
         <h2 className="text-lg">{slot.circuit?.name ?? liftName(library, slot)}</h2>
         {slot.circuit && <p>{formatCircuit(slot.circuit)}</p>}
         {slot.warmUps && <p className="text-sm text-bark">Warm-up: {formatWarmUps(slot.warmUps)}</p>}
-        {slot.sets.map((group) => (
-          <p key={group.prescription} className="text-lg">
+        {slot.sets.map((prescribed) => (
+          <p key={prescribed.prescription} className="text-lg">
             <Why
-              title={group.load ? formatHandled(group, group.load) : ''}
-              steps={group.load ? group.why : []}
-              says={formatGroup(library, group)}
+              title={prescribed.load ? formatHandled(prescribed, prescribed.load) : ''}
+              steps={prescribed.load ? prescribed.why : []}
+              says={formatGroup(library, prescribed)}
             >
-              {formatGroup(library, group)}
+              {formatGroup(library, prescribed)}
             </Why>
-            {group.today && !group.load && <span className="text-bark"> @ from your top set</span>}
-            {group.load && readsNote(library, slot) && (
+            {prescribed.today && !prescribed.load && <span className="text-bark"> @ from your top set</span>}
+            {prescribed.load && readsNote(library, slot) && (
               <span className="text-bark"> {readsNote(library, slot)}</span>
             )}
-            {group.rir !== undefined && <span className="text-bark">, {group.rir} RIR</span>}
+            {prescribed.rir !== undefined && <span className="text-bark">, {prescribed.rir} RIR</span>}
           </p>
         ))}
         <Lighter slot={slot} />

@@ -9,10 +9,10 @@ export const askedSets = (slot: PlannedSlot): AskedSet[] =>
   slot.circuit
     ? [{ n: 1, group: asOne, isPlus: false }]
     : slot.sets
-        .flatMap((group) =>
-          Array.from({ length: group.sets }, (_, i) => ({
-            group,
-            isPlus: group.amrap === 'last' && i === group.sets - 1,
+        .flatMap((prescribed) =>
+          Array.from({ length: prescribed.sets }, (_, i) => ({
+            group: prescribed,
+            isPlus: prescribed.amrap === 'last' && i === prescribed.sets - 1,
           })),
         )
         .map((asked, i) => ({ ...asked, n: i + 1 }))

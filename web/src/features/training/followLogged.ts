@@ -10,18 +10,19 @@ export function followLogged(
   log: SessionLog,
   evidence: Evidence,
 ): PlannedSession {
-  if (!session.slots.some(({ sets: groups }) => groups.some(({ today }) => today))) return session
-  const bars = session.slots.map(({ slot, sets: groups }) => ({
+  if (!session.slots.some(({ sets: prescriptions }) => prescriptions.some(({ today }) => today)))
+    return session
+  const bars = session.slots.map(({ slot, sets: prescriptions }) => ({
     slot,
-    groups,
+    groups: prescriptions,
     sets: log.sets.filter((set) => set.slot === slot),
   }))
   const lifts = new Map(session.slots.map((slot) => [slot.slot, slot]))
-  const groups = followToday(bars, (id) =>
+  const prescriptions = followToday(bars, (id) =>
     loadingAt(library, evidence, log.location, lifts.get(id) as PlannedSlot),
   )
   return {
     ...session,
-    slots: session.slots.map((slot, i) => ({ ...slot, sets: groups[i] ?? slot.sets })),
+    slots: session.slots.map((slot, i) => ({ ...slot, sets: prescriptions[i] ?? slot.sets })),
   }
 }

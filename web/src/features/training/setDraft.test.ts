@@ -9,7 +9,7 @@ import { measureOf, readDraft, startDraft, type SetDraft } from './setDraft.ts'
 const library = {}
 
 const kg = (value: number) => ({ value, unit: 'kg' as const })
-const group = (change: Partial<ShownSets> = {}): ShownSets => ({
+const prescribed = (change: Partial<ShownSets> = {}): ShownSets => ({
   prescription: 'a',
   sets: 3,
   reps: 5,
@@ -18,13 +18,17 @@ const group = (change: Partial<ShownSets> = {}): ShownSets => ({
   why: [],
   ...change,
 })
-const bare = group({ load: null, target: null })
-const slot = (exercise: ExerciseId, groups: ShownSets[], change: Partial<PlannedSlot> = {}): PlannedSlot => ({
+const bare = prescribed({ load: null, target: null })
+const slot = (
+  exercise: ExerciseId,
+  prescriptions: ShownSets[],
+  change: Partial<PlannedSlot> = {},
+): PlannedSlot => ({
   slot: 's',
   letter: 'A',
   exercise,
   deload: false,
-  sets: groups,
+  sets: prescriptions,
   needs: [],
   ...change,
 })
@@ -49,8 +53,12 @@ const typed: SetDraft = {
   technique: '',
   option: false,
 }
-const squat = measureOf(library, slot('backSquat', [group()]), group())
-const pullUp = measureOf(library, slot('pullUp', [group({ body: kg(80) })]), group({ body: kg(80) }))
+const squat = measureOf(library, slot('backSquat', [prescribed()]), prescribed())
+const pullUp = measureOf(
+  library,
+  slot('pullUp', [prescribed({ body: kg(80) })]),
+  prescribed({ body: kg(80) }),
+)
 
 describe('a set starts', () => {
   const start = (
@@ -61,7 +69,10 @@ describe('a set starts', () => {
     more: Partial<PlannedSlot> = {},
   ) => startDraft(slot(exercise, [own], more), own, 1, before, isCorrection)
   test('from what is asked, whatever was done before', () => {
-    expect(start('backSquat', group(), logged({ load: kg(70) }))).toMatchObject({ load: '60', count: '5' })
+    expect(start('backSquat', prescribed(), logged({ load: kg(70) }))).toMatchObject({
+      load: '60',
+      count: '5',
+    })
   })
   test('from the set before where the load is the member’s, and from last time before any', () => {
     const last = { date: '2026-03-01', sets: [{ load: kg(20), reps: 10 }] }
@@ -70,7 +81,7 @@ describe('a set starts', () => {
   })
   test('from the set that is corrected, with everything that was said of it', () => {
     const was = logged({ load: kg(57.5), reps: 4, rir: 1, assisted: 2, pain: true })
-    expect(start('backSquat', group(), was, true)).toEqual({
+    expect(start('backSquat', prescribed(), was, true)).toEqual({
       load: '57.5',
       count: '4',
       more: '',
@@ -83,7 +94,7 @@ describe('a set starts', () => {
     })
   })
   test('below nothing where help is asked', () => {
-    expect(start('pullUp', group({ load: kg(15), help: true, body: kg(80) })).load).toBe('-15')
+    expect(start('pullUp', prescribed({ load: kg(15), help: true, body: kg(80) })).load).toBe('-15')
   })
   test.each([
     ['a hold', { seconds: { from: 30, to: 45 } }, '0:30'],
@@ -93,7 +104,7 @@ describe('a set starts', () => {
     ['as many as there are', { most: 'reps' as const, seconds: 300 }, ''],
     ['a total', { totalReps: 30 }, ''],
   ])('with the least of %s', (_, goal, count) => {
-    expect(start('plank', group({ reps: null, goal, load: null })).count).toBe(count)
+    expect(start('plank', prescribed({ reps: null, goal, load: null })).count).toBe(count)
   })
 })
 
@@ -136,7 +147,7 @@ describe('what was typed', () => {
     expect(read({ load: '-15' }, pullUp).result).toMatchObject({ load: kg(15), help: true })
   })
   test('is an amount where that is counted, and nothing where it is only done', () => {
-    const hold = group({ reps: null, goal: { seconds: 45 }, load: null })
+    const hold = prescribed({ reps: null, goal: { seconds: 45 }, load: null })
     const plank = measureOf(library, slot('plank', [hold]), hold)
     expect(read({ load: '', count: '50' }, plank).result).toEqual({
       state: 'done',
@@ -144,7 +155,7 @@ describe('what was typed', () => {
     })
     expect(read({ load: '', count: '1:15' }, plank).result?.amount).toEqual({ value: 75, unit: 's' })
     expect(read({ load: '', count: 'long' }, plank).errors).toEqual({ count: 'A time like 0:45 or 12:30.' })
-    const task = group({ reps: null, goal: { task: 'drill' }, load: null })
+    const task = prescribed({ reps: null, goal: { task: 'drill' }, load: null })
     expect(read({ load: '', count: '' }, measureOf(library, slot('plank', [task]), task)).result).toEqual({
       state: 'done',
     })
@@ -153,16 +164,18 @@ describe('what was typed', () => {
 
 describe('a circuit', () => {
   const circuit = (by: 'time' | 'rounds') =>
-    slot('barbellRow', [group(), group()], { circuit: { name: 'C', by, rounds: 3, capSeconds: 600 } })
+    slot('barbellRow', [prescribed(), prescribed()], {
+      circuit: { name: 'C', by, rounds: 3, capSeconds: 600 },
+    })
   test('is one set, by its time or its rounds, without a load', () => {
     expect(askedSets(circuit('time'))).toHaveLength(1)
     expect(askedSets(circuit('time'))[0]?.group).toMatchObject({ load: null, reps: null })
-    expect(measureOf(library, circuit('time'), group())).toMatchObject({ isLoaded: false, counts: 's' })
-    expect(measureOf(library, circuit('rounds'), group()).counts).toBe('rounds')
+    expect(measureOf(library, circuit('time'), prescribed())).toMatchObject({ isLoaded: false, counts: 's' })
+    expect(measureOf(library, circuit('rounds'), prescribed()).counts).toBe('rounds')
   })
   test('by rounds takes the reps of the one that was not finished', () => {
     const draft = { ...typed, load: '', count: '7', more: '4' }
-    expect(readDraft(draft, measureOf(library, circuit('rounds'), group()), 'done').result).toEqual({
+    expect(readDraft(draft, measureOf(library, circuit('rounds'), prescribed()), 'done').result).toEqual({
       state: 'done',
       amount: { value: 7, unit: 'rounds' },
       reps: 4,

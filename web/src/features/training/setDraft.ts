@@ -60,19 +60,24 @@ export type Measure = {
   hasMore?: true
 }
 
-export function measureOf(library: Library, slot: PlannedSlot, group: ShownSets, before?: SetLog): Measure {
+export function measureOf(
+  library: Library,
+  slot: PlannedSlot,
+  prescribed: ShownSets,
+  before?: SetLog,
+): Measure {
   const { circuit } = slot
   if (circuit)
     return circuit.by === 'time'
       ? { isLoaded: false, isOnBody: false, unit: 'kg', counts: 's' }
       : { isLoaded: false, isOnBody: false, unit: 'kg', counts: 'rounds', hasMore: true }
   const isOnBody = exerciseOf(library, slot).tool === 'body weight'
-  const counts = group.goal ? kindOf(group.goal).logs(group.goal) : 'reps'
+  const counts = prescribed.goal ? kindOf(prescribed.goal).logs(prescribed.goal) : 'reps'
   const first = before?.load ?? slot.last?.sets[0]?.load
   return {
-    isLoaded: counts !== 'done' && (group.load !== null || !isOnBody || first !== undefined),
+    isLoaded: counts !== 'done' && (prescribed.load !== null || !isOnBody || first !== undefined),
     isOnBody,
-    unit: group.load?.unit ?? first?.unit ?? 'kg',
+    unit: prescribed.load?.unit ?? first?.unit ?? 'kg',
     counts,
   }
 }
@@ -80,18 +85,18 @@ export function measureOf(library: Library, slot: PlannedSlot, group: ShownSets,
 /** What to start from: the set that is corrected; else what is asked, and where that is the member's, the set before or last time's. */
 export function startDraft(
   slot: PlannedSlot,
-  group: ShownSets,
+  prescribed: ShownSets,
   n: number,
   before: SetLog | undefined,
   isCorrection: boolean,
 ): SetDraft {
   const lastTime = slot.last?.sets[n - 1] ?? slot.last?.sets[0]
-  const asked = group.load ? { load: group.load, help: group.help } : undefined
+  const asked = prescribed.load ? { load: prescribed.load, help: prescribed.help } : undefined
   const handled = isCorrection ? before : (asked ?? (before?.load ? before : lastTime))
   const done = isCorrection ? before : undefined
   return {
     load: handled?.load ? formatNumber(handled.help ? -handled.load.value : handled.load.value) : '',
-    count: doneCount(done) ?? (slot.circuit ? '' : askedCount(group)),
+    count: doneCount(done) ?? (slot.circuit ? '' : askedCount(prescribed)),
     more: done?.amount && done.reps ? String(done.reps) : '',
     left: done?.rir === undefined ? '' : String(done.rir),
     assisted: done?.assisted ? String(done.assisted) : '',

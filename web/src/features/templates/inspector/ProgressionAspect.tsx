@@ -9,7 +9,7 @@ import { Modal } from '../../../ui/Modal.tsx'
 import { RuleList } from './RuleList.tsx'
 import { RulePreview } from './RulePreview.tsx'
 import { SlotRules } from './SlotRules.tsx'
-import { followKnown } from './slotRules.ts'
+import { withKnown } from './slotRules.ts'
 import { usePut } from './usePut.ts'
 
 type Props = { draft: Template; template: string; slotId?: string; file: MemberFile }
@@ -33,7 +33,7 @@ export function ProgressionAspect({ draft, template, slotId = '', file }: Props)
           <p>
             {progressionName(library, draft, known.progression)} exists already: {sayProgression(offered)}
           </p>
-          <Button className="mt-2" onClick={() => put(followKnown(draft, slotId, known.progression))}>
+          <Button className="mt-2" onClick={() => put(withKnown(draft, slotId, known.progression))}>
             Use {progressionName(library, draft, known.progression)} here too
           </Button>
           {fault && <p className="mt-1 text-brick">{fault}</p>}

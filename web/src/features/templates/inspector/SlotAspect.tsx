@@ -195,17 +195,18 @@ function MemberWhy({ slotId, selected, preview, memberName }: WhyProps) {
     .flatMap(({ places }) => places)
     .flatMap(({ slots }) => slots)
     .find(({ slot }) => slot === slotId)
-  const groups = planned?.sets.filter(({ load }) => load) ?? []
-  if (!groups.length) return <p className="text-sm text-bark">{memberName} has no load in this week.</p>
+  const prescriptions = planned?.sets.filter(({ load }) => load) ?? []
+  if (!prescriptions.length)
+    return <p className="text-sm text-bark">{memberName} has no load in this week.</p>
   return (
     <div className="text-sm">
-      {groups.map((group) => (
-        <div key={group.prescription} className="mb-2">
+      {prescriptions.map((prescribed) => (
+        <div key={prescribed.prescription} className="mb-2">
           <p className="font-serif font-semibold">
-            {memberName}: {group.load && formatHandled(group, group.load)}
+            {memberName}: {prescribed.load && formatHandled(prescribed, prescribed.load)}
           </p>
           <ol className="border-l-2 border-leaf">
-            {group.why.map((step, i) => (
+            {prescribed.why.map((step, i) => (
               <li key={i} className="py-0.5 pl-3">
                 {sentence(explain(step))}
               </li>

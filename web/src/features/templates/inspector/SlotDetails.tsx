@@ -28,26 +28,26 @@ type FormProps = Props & { slot: Slot; groups: SetPrescription[] }
 /** What else a slot's lines say: tempo, each side, style, bands, what ends its sets. For this week, or for all of the phase. */
 export function SlotDetails({ draft, slotId, phase, row }: Props) {
   const slot = draft.slots[slotId]
-  const groups = slot?.rows[phase]?.[row]
-  if (!slot || !groups) return null
+  const prescriptions = slot?.rows[phase]?.[row]
+  if (!slot || !prescriptions) return null
   // Begun anew where something else came to stand in the lines.
   return (
     <Form
-      key={JSON.stringify([slotId, phase, row, groups, slot.warmUp])}
+      key={JSON.stringify([slotId, phase, row, prescriptions, slot.warmUp])}
       draft={draft}
       slotId={slotId}
       slot={slot}
-      groups={groups}
+      groups={prescriptions}
       phase={phase}
       row={row}
     />
   )
 }
 
-function Form({ draft, slotId, slot, groups, phase, row }: FormProps) {
+function Form({ draft, slotId, slot, groups: prescriptions, phase, row }: FormProps) {
   const library = useLibrary()
   const dispatch = useAppDispatch()
-  const [typed, setTyped] = useState(() => detailsOf(library, groups))
+  const [typed, setTyped] = useState(() => detailsOf(library, prescriptions))
   const [faults, setFaults] = useState<TypedDetails>({})
   const [isForAll, setForAll] = useState(true)
   const [warmUp, setWarmUp] = useState<SlotChoice>(() => slotChoice(slot))
@@ -67,20 +67,20 @@ function Form({ draft, slotId, slot, groups, phase, row }: FormProps) {
         save()
       }}
     >
-      {groups.map((group) => (
-        <fieldset key={group.id} className="grid grid-cols-2 gap-3">
+      {prescriptions.map((prescribed) => (
+        <fieldset key={prescribed.id} className="grid grid-cols-2 gap-3">
           <legend className="mb-1 font-medium">
-            {formatCell(library, 'sets', group)} × {formatCell(library, 'goal', group)} @{' '}
-            {formatCell(library, 'load', group)}
+            {formatCell(library, 'sets', prescribed)} × {formatCell(library, 'goal', prescribed)} @{' '}
+            {formatCell(library, 'load', prescribed)}
           </legend>
           {detailFields.map((field) => (
             <Field
               key={field}
               label={capital(cellNames[field])}
               placeholder={hints[field]}
-              value={typed[keyOf(group.id, field)] ?? ''}
-              error={faults[keyOf(group.id, field)]}
-              onChange={(event) => setTyped({ ...typed, [keyOf(group.id, field)]: event.target.value })}
+              value={typed[keyOf(prescribed.id, field)] ?? ''}
+              error={faults[keyOf(prescribed.id, field)]}
+              onChange={(event) => setTyped({ ...typed, [keyOf(prescribed.id, field)]: event.target.value })}
             />
           ))}
         </fieldset>

@@ -18,7 +18,7 @@ import { SelectField } from '../../../ui/Field.tsx'
 import { edit } from '../editorSlice.ts'
 import { mint } from '../mint.ts'
 import { RoleFields } from './RoleFields.tsx'
-import { followKnown, followNew, placesAWeek, setRole, setTurns, unfollow } from './slotRules.ts'
+import { withKnown, withNew, placesAWeek, setRole, setTurns, stopUsing } from './slotRules.ts'
 
 /** The rules that a slot follows, with its role in each; others that it may follow; and the lifts that take it in turn. */
 export function SlotRules({ draft, slotId, slot }: { draft: Template; slotId: string; slot: Slot }) {
@@ -58,7 +58,7 @@ export function SlotRules({ draft, slotId, slot }: { draft: Template; slotId: st
                 <Button
                   look="quiet"
                   className="-ml-3.5 min-h-0"
-                  onClick={() => put(unfollow(draft, slotId, progression))}
+                  onClick={() => put(stopUsing(draft, slotId, progression))}
                 >
                   Stop using {title}
                 </Button>
@@ -84,7 +84,7 @@ export function SlotRules({ draft, slotId, slot }: { draft: Template; slotId: st
             </option>
           ))}
         </SelectField>
-        <Button look="plain" className="min-h-11" onClick={() => put(followNew(draft, slotId, kind, mint))}>
+        <Button look="plain" className="min-h-11" onClick={() => put(withNew(draft, slotId, kind, mint))}>
           Add {ruleOf[kind].title}
         </Button>
         {others.length > 0 && (
@@ -104,7 +104,7 @@ export function SlotRules({ draft, slotId, slot }: { draft: Template; slotId: st
               look="plain"
               className="min-h-11"
               onClick={() =>
-                put(followKnown(draft, slotId, others.includes(known) ? known : (others[0] ?? '')))
+                put(withKnown(draft, slotId, others.includes(known) ? known : (others[0] ?? '')))
               }
             >
               Use this progression

@@ -12,7 +12,7 @@ import {
   type Template,
 } from '@young-oak/core/template'
 import { formatNumber, type Way } from '@young-oak/core/units'
-import { choiceOf, ladderText, warmUpOf } from './warmUpChoice.ts'
+import { choiceOf, listedText, warmUpOf } from './warmUpChoice.ts'
 
 /** The settings as the form holds them: numbers as text until they are read. */
 export type SettingsDraft = {
@@ -55,7 +55,7 @@ export function settingsOf(template: Template): SettingsDraft {
     awayBack: away ? formatNumber(-away.back) : '10',
     deloadPolicy,
     warmUp: choiceOf(warmUp),
-    listed: ladderText(warmUp),
+    listed: listedText(warmUp),
     ratios: draftRatios(maxes.ratios ?? []),
   }
 }

@@ -100,8 +100,8 @@ export function phasesWithout({ phases, progressions }: Template, id: Id): Id[] 
 
 /** Slots that feed a progression. */
 export const slotsFeeding = ({ slots }: Template, id: Id): Id[] =>
-  Object.entries(slots).flatMap(([slot, { uses: follows }]) =>
-    follows.some(({ progression }) => progression === id) ? [slot] : [],
+  Object.entries(slots).flatMap(([slot, { uses }]) =>
+    uses.some(({ progression }) => progression === id) ? [slot] : [],
   )
 
 /** Rules that keep their state of the same thing as the first stage's: a muscle's week is no lift's. */

@@ -12,7 +12,7 @@ import {
   type SlotWarmUp,
   type Template,
 } from '@young-oak/core/template'
-import { choiceOf, ladderText, warmUpOf, type WarmUpChoice } from './warmUpChoice.ts'
+import { choiceOf, listedText, warmUpOf, type WarmUpChoice } from './warmUpChoice.ts'
 
 /** The details of the lines of a slot as they are typed, by line and field. */
 export type TypedDetails = Record<string, string>
@@ -36,7 +36,7 @@ export const slotChoice = ({ warmUp }: Slot): SlotChoice => {
 /** Warm-up sets of a slot's own begin as the template's, or as the usual ones. */
 function slotWarmUp(choice: SlotChoice, { warmUp }: Template): SlotWarmUp {
   if (choice === 'template') return null
-  return warmUpOf(choice, ladderText(warmUp)) ?? 'none'
+  return warmUpOf(choice, listedText(warmUp)) ?? 'none'
 }
 
 /** Where the details stand: a slot, a phase, and the week's row, or all rows of the phase. */

@@ -9,7 +9,7 @@ import {
   type Command,
   type Template,
 } from '@young-oak/core/template'
-import { followKnown, followNew, placesAWeek, setRole, setTurns, unfollow } from './slotRules.ts'
+import { withKnown, withNew, placesAWeek, setRole, setTurns, stopUsing } from './slotRules.ts'
 
 const { template } = readTemplate({
   format: 2,
@@ -43,11 +43,11 @@ describe('a slot', () => {
   test.each(ruleKinds)(
     'takes a rule of its own, which can be published, and gives it up again: %s',
     (kind) => {
-      const command = followNew(draft, 'squat', kind, minting())
+      const command = withNew(draft, 'squat', kind, minting())
       const made = after(draft, command)
       expect(readTemplate(JSON.parse(JSON.stringify(made))).issues).toBeUndefined()
       expect(applyCommand(made, invert(command as Command))).toEqual(draft)
-      const without = after(made, unfollow(made, 'squat', 'id-1'))
+      const without = after(made, stopUsing(made, 'squat', 'id-1'))
       expect(without.progressions).toEqual({})
       expect(readTemplate(JSON.parse(JSON.stringify(without))).issues).toBeUndefined()
     },
@@ -61,27 +61,27 @@ describe('a slot', () => {
     expect([placesAWeek(draft, 'squat'), placesAWeek(thrice, 'squat'), placesAWeek(thrice, 'none')]).toEqual([
       1, 3, 1,
     ])
-    const made = after(thrice, followNew(thrice, 'squat', 'volumeHeavy', minting()))
+    const made = after(thrice, withNew(thrice, 'squat', 'volumeHeavy', minting()))
     const byDay = ['volume', 'light', 'heavy']
-    const parted = after(made, setRole(made, 'squat', 'id-1', { byDay }))
-    expect(parted.slots.squat?.uses).toEqual([{ progression: 'id-1', role: { byDay } }])
-    expect(readTemplate(JSON.parse(JSON.stringify(parted))).issues).toBeUndefined()
+    const ungrouped = after(made, setRole(made, 'squat', 'id-1', { byDay }))
+    expect(ungrouped.slots.squat?.uses).toEqual([{ progression: 'id-1', role: { byDay } }])
+    expect(readTemplate(JSON.parse(JSON.stringify(ungrouped))).issues).toBeUndefined()
     const odd = setRole(made, 'squat', 'id-1', { byDay: ['volume', 'nobody'] }) as Command
     expect(checkCommand({}, made, odd)).not.toEqual([])
   })
 
   test('follows one that there is, which stays as long as anybody follows it', () => {
-    const made = after(draft, followNew(draft, 'squat', 'linear', minting()))
-    const both = after(made, followKnown(made, 'bench', 'id-1'))
+    const made = after(draft, withNew(draft, 'squat', 'linear', minting()))
+    const both = after(made, withKnown(made, 'bench', 'id-1'))
     expect(both.slots.bench?.rows.p?.[0]?.[0]?.load).toEqual({ of: 'progression' })
-    const one = after(both, unfollow(both, 'squat', 'id-1'))
+    const one = after(both, stopUsing(both, 'squat', 'id-1'))
     expect(Object.keys(one.progressions)).toEqual(['id-1'])
     expect(one.slots.squat?.rows.p?.[1]?.[0]?.load).toEqual({ of: 'free' })
   })
 
   test('cannot follow two that write the same thing', () => {
-    const made = after(draft, followNew(draft, 'squat', 'linear', minting()))
-    const command = followNew(made, 'squat', 'wave', () => 'other') as Command
+    const made = after(draft, withNew(draft, 'squat', 'linear', minting()))
+    const command = withNew(made, 'squat', 'wave', () => 'other') as Command
     expect(checkCommand({}, made, command)[0]?.expected).toContain('does not write the load too')
   })
 

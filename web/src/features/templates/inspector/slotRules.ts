@@ -14,7 +14,7 @@ import {
 } from '@young-oak/core/template'
 
 /** The commands that give a slot a rule of its own: an example's numbers to begin with, and sets that can carry it. */
-export function followNew(draft: Template, slotId: Id, kind: RuleKind, mint: () => Id): Command | null {
+export function withNew(draft: Template, slotId: Id, kind: RuleKind, mint: () => Id): Command | null {
   const slot = draft.slots[slotId]
   const params = ruleOf[kind].examples[0]?.params
   if (!slot || !params) return null
@@ -32,28 +32,28 @@ export function followNew(draft: Template, slotId: Id, kind: RuleKind, mint: () 
 }
 
 /** The command that lets a slot follow a progression that there is, in a role. */
-export function followKnown(draft: Template, slotId: Id, progression: Id): Command | null {
+export function withKnown(draft: Template, slotId: Id, progression: Id): Command | null {
   const slot = draft.slots[slotId]
   const first = draft.progressions[progression]?.stages[0]
   if (!slot || !first) return null
-  const follows = [...slot.uses, { progression, role: sampleRole(first.rule) }]
-  return { do: 'setSlot', slot: slotId, from: slot, to: carrying({ ...slot, uses: follows }, first.rule) }
+  const uses = [...slot.uses, { progression, role: sampleRole(first.rule) }]
+  return { do: 'setSlot', slot: slotId, from: slot, to: carrying({ ...slot, uses }, first.rule) }
 }
 
 /** The commands that let a slot follow a progression no more; one that nobody follows then goes too. */
-export function unfollow(draft: Template, slotId: Id, progression: Id): Command | null {
+export function stopUsing(draft: Template, slotId: Id, progression: Id): Command | null {
   const slot = draft.slots[slotId]
   const own = draft.progressions[progression]
   if (!slot || !own) return null
-  const follows = slot.uses.filter((one) => one.progression !== progression)
+  const uses = slot.uses.filter((one) => one.progression !== progression)
   const givesLoads = (one: Use) =>
     rulesOf(draft.progressions[one.progression]).some(({ rule }) => ruleOf[rule].writes.includes('load'))
-  const to = follows.some(givesLoads) ? { ...slot, follows } : withoutRule({ ...slot, uses: follows })
+  const to = uses.some(givesLoads) ? { ...slot, follows: uses } : withoutRule({ ...slot, uses })
   const set: Command = { do: 'setSlot', slot: slotId, from: slot, to }
-  const isFollowed = Object.entries(draft.slots).some(
+  const isUsed = Object.entries(draft.slots).some(
     ([id, other]) => id !== slotId && other.uses.some((one) => one.progression === progression),
   )
-  if (isFollowed) return set
+  if (isUsed) return set
   return { do: 'several', commands: [set, { do: 'setProgression', progression, from: own, to: null }] }
 }
 
@@ -67,8 +67,8 @@ export const placesAWeek = (draft: Template, slotId: Id): number =>
 export function setRole(draft: Template, slotId: Id, progression: Id, role: Use['role']): Command | null {
   const slot = draft.slots[slotId]
   if (!slot) return null
-  const follows = slot.uses.map((one) => (one.progression === progression ? { ...one, role } : one))
-  return { do: 'setSlot', slot: slotId, from: slot, to: { ...slot, uses: follows } }
+  const uses = slot.uses.map((one) => (one.progression === progression ? { ...one, role } : one))
+  return { do: 'setSlot', slot: slotId, from: slot, to: { ...slot, uses } }
 }
 
 /** Other lifts in turn with a slot's own; none takes the turns away. */
@@ -92,18 +92,19 @@ function carrying(slot: Slot, kind: RuleKind): Slot {
     (!writes.includes('load') || load.of === 'progression') && (!carriedBy || carriedBy.fits(goal))
   return mapRows(slot, (row) => {
     if (row.some(fits)) return row
-    return row.map((group, i): SetPrescription => {
-      if (i > 0) return group
-      const goal = !carriedBy || carriedBy.fits(group.goal) ? {} : { goal: sample.goal, sets: sample.sets }
-      return { ...group, ...goal, ...(writes.includes('load') && { load: sample.load }) }
+    return row.map((prescribed, i): SetPrescription => {
+      if (i > 0) return prescribed
+      const goal =
+        !carriedBy || carriedBy.fits(prescribed.goal) ? {} : { goal: sample.goal, sets: sample.sets }
+      return { ...prescribed, ...goal, ...(writes.includes('load') && { load: sample.load }) }
     })
   })
 }
 
 const withoutRule = (slot: Slot): Slot =>
   mapRows(slot, (row) =>
-    row.map((group): SetPrescription =>
-      group.load.of === 'progression' ? { ...group, load: { of: 'free' } } : group,
+    row.map((prescribed): SetPrescription =>
+      prescribed.load.of === 'progression' ? { ...prescribed, load: { of: 'free' } } : prescribed,
     ),
   )
 

@@ -1,9 +1,9 @@
 import { expect, test } from '@jest/globals'
-import { choiceOf, ladderText, warmUpOf } from './warmUpChoice.ts'
+import { choiceOf, listedText, warmUpOf } from './warmUpChoice.ts'
 
 test('a choice is the warm-up that it was made of', () => {
   for (const choice of ['none', 'two', 'three', 'listed'] as const) {
-    const warmUp = warmUpOf(choice, ladderText(undefined))
+    const warmUp = warmUpOf(choice, listedText(undefined))
     expect(choiceOf(warmUp ?? undefined)).toBe(choice)
   }
 })
@@ -18,7 +18,7 @@ test('a ladder is typed as it is read, with the bar or without', () => {
       { percent: 72.5, reps: 3 },
     ],
   })
-  expect(ladderText(warmUp ?? undefined)).toBe(typed)
+  expect(listedText(warmUp ?? undefined)).toBe(typed)
   expect(warmUpOf('listed', '50%x5,70x3')).toMatchObject({ sets: [{ percent: 50 }, { percent: 70 }] })
 })
 test.each(['', 'heavy', 'bar × 10', '60 × 3, 40 × 5', '5 × 5', '99 × 1', '50 × 0'])(

@@ -29,7 +29,7 @@ export function choiceOf(warmUp: Template['warmUp']): WarmUpChoice {
 }
 
 /** "bar × 10, 40 × 5, 60 × 3": the template's own ladder, or the usual bar to begin with. */
-export function ladderText(warmUp: Template['warmUp']): string {
+export function listedText(warmUp: Template['warmUp']): string {
   const ladder = warmUp?.kind === 'listed' ? warmUp : usualLadder
   if (ladder.kind !== 'listed') return ''
   return [

@@ -66,8 +66,8 @@ export const SheetLine = memo(function SheetLine({
   onInspect,
 }: Props) {
   const library = useLibrary()
-  const { slot, group, isFirst, byRule, fixed, has } = line
-  const asked = isPreviewed ? planned?.sets.find((one) => one.prescription === group.id) : undefined
+  const { slot, group: prescribed, isFirst, byRule, fixed, has } = line
+  const asked = isPreviewed ? planned?.sets.find((one) => one.prescription === prescribed.id) : undefined
   const isMarked = (f: number) => markedFrom !== null && markedTo !== null && f >= markedFrom && f <= markedTo
   const at = (f: number): At => ({ column, line: index, field: f })
   const cell = (f: number) => ({
@@ -103,14 +103,14 @@ export const SheetLine = memo(function SheetLine({
           In the track: {line.marks.join('; ')}
         </Aside>
       )}
-      {group.lift && <Aside className="pl-3.5 text-sm">{liftName(library, group.lift)}</Aside>}
+      {prescribed.lift && <Aside className="pl-3.5 text-sm">{liftName(library, prescribed.lift)}</Aside>}
       <div role="row" className="flex items-center pb-1 text-[0.8125rem]">
         {cellFields.map((one) => {
           const f = sheetFields.indexOf(one)
           const inherits = one in has
           const text = inherits
-            ? formatCell(library, one, { ...group, ...has })
-            : formatCell(library, one, group)
+            ? formatCell(library, one, { ...prescribed, ...has })
+            : formatCell(library, one, prescribed)
           const isByRule = byRule.includes(one)
           const isFixed = fixed.includes(one)
           return (
@@ -119,7 +119,7 @@ export const SheetLine = memo(function SheetLine({
               {one === 'load' && <span className="text-bark">@</span>}
               {field === f && typing ? (
                 <TypingCell
-                  name={`${fieldNames[one]} of ${liftName(library, group.lift ?? slot)}`}
+                  name={`${fieldNames[one]} of ${liftName(library, prescribed.lift ?? slot)}`}
                   width={widths[one]}
                   typing={typing}
                   onAct={onAct}
@@ -129,11 +129,11 @@ export const SheetLine = memo(function SheetLine({
                   type="button"
                   {...cell(f)}
                   title={titleOf(one, text, isByRule, isFixed, inherits)}
-                  aria-label={`${fieldNames[one]} of ${liftName(library, group.lift ?? slot)}: ${text || 'empty'}${asked ? sayInstead(library, one, group, asked) : ''}${inherits ? ', inherited' : ''}${isFixed ? ', fixed' : ''}`}
+                  aria-label={`${fieldNames[one]} of ${liftName(library, prescribed.lift ?? slot)}: ${text || 'empty'}${asked ? sayInstead(library, one, prescribed, asked) : ''}${inherits ? ', inherited' : ''}${isFixed ? ', fixed' : ''}`}
                   className={`h-7 truncate rounded-sm px-0.5 focus:bg-leaf-wash ${widths[one]} ${isByRule ? 'text-mist italic' : ''} ${isFixed ? 'font-semibold underline decoration-acorn decoration-2 underline-offset-4' : ''} ${inherits ? 'text-bark underline decoration-edge decoration-dotted underline-offset-4' : ''} ${isMarked(f) ? 'bg-leaf-wash outline outline-leaf' : 'hover:bg-leaf-wash'}`}
                 >
                   {shown(one, text)}
-                  {asked && <Instead field={one} group={group} asked={asked} />}
+                  {asked && <Instead field={one} group={prescribed} asked={asked} />}
                 </button>
               )}
             </span>
@@ -141,7 +141,7 @@ export const SheetLine = memo(function SheetLine({
         })}
         <MemberLoad line={line} planned={planned} isPreviewed={isPreviewed} cell={cell(loadField)} />
       </div>
-      <Said group={group} has={has} table={table} />
+      <Said group={prescribed} has={has} table={table} />
       {writing && <Understood typing={typing} onAct={onAct} />}
     </div>
   )
@@ -151,41 +151,57 @@ export const SheetLine = memo(function SheetLine({
 function insteadOf(
   library: Library,
   field: SheetField,
-  group: SetPrescription,
+  prescribed: SetPrescription,
   asked: ShownSets,
 ): string | null {
   if (field !== 'sets' && field !== 'goal') return null
   const goal = asked.goal ?? { reps: asked.reps ?? 1, ...(asked.amrap && { amrap: asked.amrap }) }
-  const own = formatCell(library, field, { ...group, sets: asked.sets, goal })
-  return own === formatCell(library, field, group) ? null : own
+  const own = formatCell(library, field, { ...prescribed, sets: asked.sets, goal })
+  return own === formatCell(library, field, prescribed) ? null : own
 }
 
 const sayInstead = (
   library: Library,
   field: SheetField,
-  group: SetPrescription,
+  prescribed: SetPrescription,
   asked: ShownSets,
 ): string => {
-  const own = insteadOf(library, field, group, asked)
+  const own = insteadOf(library, field, prescribed, asked)
   return own === null ? '' : `, ${own} for the member`
 }
 
-function Instead({ field, group, asked }: { field: SheetField; group: SetPrescription; asked: ShownSets }) {
+function Instead({
+  field,
+  group: prescribed,
+  asked,
+}: {
+  field: SheetField
+  group: SetPrescription
+  asked: ShownSets
+}) {
   const library = useLibrary()
-  const own = insteadOf(library, field, group, asked)
+  const own = insteadOf(library, field, prescribed, asked)
   return own === null ? null : <span className="text-mist">→{own}</span>
 }
 
 /** What else the line says, under its cells: tempo, sides, style, bands; and ways to a tonnage. */
-function Said({ group, has, table }: { group: SetPrescription; has: SetsLine['has']; table?: RepTable }) {
+function Said({
+  group: prescribed,
+  has,
+  table,
+}: {
+  group: SetPrescription
+  has: SetsLine['has']
+  table?: RepTable
+}) {
   const library = useLibrary()
   const said = detailFields.flatMap((field) => {
-    const value = formatCell(library, field, group)
+    const value = formatCell(library, field, prescribed)
     if (!value || field === 'kind') return []
     return value === 'yes' ? cellNames[field] : `${cellNames[field]} ${value}`
   })
   if (has.tempo) said.unshift(`tempo ${has.tempo}, inherited`)
-  const { load, sets } = group
+  const { load, sets } = prescribed
   if (load.of === 'tonnage' && !load.per) {
     const ways = waysTo(load.times, table ?? 'handbook', sets).slice(0, 4)
     said.push(
@@ -224,18 +240,18 @@ type LoadProps = { line: SetsLine; planned?: PlannedSlot; isPreviewed: boolean; 
 /** The member's load for this line, with its why; or what it lacks. Either can be reached by the keyboard. */
 function MemberLoad({ line, planned, isPreviewed, cell }: LoadProps) {
   const library = useLibrary()
-  const group = planned?.sets.find((one) => one.prescription === line.group.id)
-  const load = isPreviewed ? group?.load : undefined
-  if (group && load) {
+  const prescribed = planned?.sets.find((one) => one.prescription === line.group.id)
+  const load = isPreviewed ? prescribed?.load : undefined
+  if (prescribed && load) {
     return (
       <Why
         {...cell}
-        title={formatHandled(group, load)}
-        steps={group.why}
-        says={`Load of the member, ${liftName(library, line.group.lift ?? line.slot)}: ${formatHandled(group, load)}`}
+        title={formatHandled(prescribed, load)}
+        steps={prescribed.why}
+        says={`Load of the member, ${liftName(library, line.group.lift ?? line.slot)}: ${formatHandled(prescribed, load)}`}
         className="min-w-12 text-right font-serif font-semibold whitespace-nowrap"
       >
-        {formatHandled(group, load)}
+        {formatHandled(prescribed, load)}
       </Why>
     )
   }
@@ -245,9 +261,9 @@ function MemberLoad({ line, planned, isPreviewed, cell }: LoadProps) {
       className={`h-5 rounded-sm text-right whitespace-nowrap text-acorn ${isPreviewed ? 'min-w-12' : 'min-w-2'}`}
     >
       {isPreviewed &&
-        group?.missing &&
+        prescribed?.missing &&
         (planned?.needs[0]?.need === 'bodyWeight' ? 'no body weight' : 'no max')}
-      {isPreviewed && group?.today && !load && 'from the top set'}
+      {isPreviewed && prescribed?.today && !load && 'from the top set'}
     </span>
   )
 }

@@ -18,7 +18,7 @@ const loadField = sheetFields.indexOf('member')
 const setsOf = (column: Column | undefined) =>
   (column?.lines ?? []).filter((line): line is SetsLine => line.kind === 'sets')
 
-const group = (id: string) => ({ id, sets: 3, goal: { reps: 5 }, load: { of: 'free' } })
+const prescribed = (id: string) => ({ id, sets: 3, goal: { reps: 5 }, load: { of: 'free' } })
 const { template } = readTemplate({
   format: 2,
   name: 'Sheet',
@@ -37,10 +37,13 @@ const { template } = readTemplate({
     },
   },
   slots: {
-    squat: { exercise: 'backSquat', rows: { p: [[group('top'), group('back')]], q: [[group('top')]] } },
-    row: { exercise: 'barbellRow', superset: 'x', rows: { p: [[group('w')]], q: [[group('w')]] } },
-    press: { exercise: 'overheadPress', by: 'day', rows: { p: [[group('w')]], q: [[group('w')]] } },
-    plank: { exercise: 'plank', rows: { p: [[group('w')], [group('w')]], q: [[group('w')]] } },
+    squat: {
+      exercise: 'backSquat',
+      rows: { p: [[prescribed('top'), prescribed('back')]], q: [[prescribed('top')]] },
+    },
+    row: { exercise: 'barbellRow', superset: 'x', rows: { p: [[prescribed('w')]], q: [[prescribed('w')]] } },
+    press: { exercise: 'overheadPress', by: 'day', rows: { p: [[prescribed('w')]], q: [[prescribed('w')]] } },
+    plank: { exercise: 'plank', rows: { p: [[prescribed('w')], [prescribed('w')]], q: [[prescribed('w')]] } },
   },
 }) as { template: Template }
 

@@ -136,17 +136,17 @@ function linesOf(
   if (!slot) return []
   const { phase, session } = place
   const row = rowOnPaper(slot, place)
-  const groups = slot.rows[phase.id]?.[row] ?? []
+  const prescriptions = slot.rows[phase.id]?.[row] ?? []
   const rules = slot.uses
     .flatMap(({ progression }) => template.progressions[progression] ?? [])
     .map(sayProgression)
     .join(' ')
   const lift = (slot.rotation && turnOf(template, place, slot.rotation)) ?? slot
   const spot = { phase: phase.id, phaseWeek: place.phaseWeek, session, slot: slotWith(library, slotId, lift) }
-  const marks = track ? trackAt(library, template, track, spot, groups) : []
-  return groups.map((group, i) => ({
+  const marks = track ? trackAt(library, template, track, spot, prescriptions) : []
+  return prescriptions.map((prescribed, i) => ({
     kind: 'sets',
-    key: `${slotId}/${group.id}`,
+    key: `${slotId}/${prescribed.id}`,
     session,
     section,
     slotId,
@@ -154,13 +154,13 @@ function linesOf(
     slot,
     lift,
     marks,
-    group,
-    has: inherited(group, template.sessions[session], phase),
+    group: prescribed,
+    has: inherited(prescribed, template.sessions[session], phase),
     byRule: [
-      ...cellsByRule(template, slot, groups, group),
-      ...(group.load.of === 'progression' ? (['load'] as const) : []),
+      ...cellsByRule(template, slot, prescriptions, prescribed),
+      ...(prescribed.load.of === 'progression' ? (['load'] as const) : []),
     ],
-    fixed: fixedIn(template, slot, slot.rows[phase.id] ?? [], groups, group),
+    fixed: fixedIn(template, slot, slot.rows[phase.id] ?? [], prescriptions, prescribed),
     rules,
     isFirst: i === 0,
     phase: phase.id,
@@ -175,15 +175,15 @@ function fixedIn(
   slot: Slot,
   rows: SetPrescription[][],
   row: SetPrescription[],
-  group: SetPrescription,
+  prescribed: SetPrescription,
 ): SheetField[] {
-  const cells = group.fixed ? rulesCells(template, slot, row, group) : []
+  const cells = prescribed.fixed ? rulesCells(template, slot, row, prescribed) : []
   const isLoadElsewhere =
-    group.load.of !== 'progression' &&
+    prescribed.load.of !== 'progression' &&
     slot.uses.length > 0 &&
-    rows.some((other) => other.some(({ id, load }) => id === group.id && load.of === 'progression'))
+    rows.some((other) => other.some(({ id, load }) => id === prescribed.id && load.of === 'progression'))
   return [
-    ...cells.filter((cell) => group.fixed?.includes(cell)),
+    ...cells.filter((cell) => prescribed.fixed?.includes(cell)),
     ...(isLoadElsewhere ? (['load'] as const) : []),
   ]
 }

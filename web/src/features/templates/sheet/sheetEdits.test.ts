@@ -50,7 +50,9 @@ const rows = (command: Command | null, slot = 'bench') => {
   const after = command ? applyCommand(template, command) : template
   return isConflict(after)
     ? after.conflict(library)
-    : (after.slots[slot]?.rows.p ?? []).map(([group]) => `${group?.sets}/${JSON.stringify(group?.load)}`)
+    : (after.slots[slot]?.rows.p ?? []).map(
+        ([prescribed]) => `${prescribed?.sets}/${JSON.stringify(prescribed?.load)}`,
+      )
 }
 const typed = (where: At, text: string, fill = false) => {
   const made = typeInto(library, template, columns, where, text, fill, mint)

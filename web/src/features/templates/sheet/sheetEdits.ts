@@ -80,10 +80,12 @@ function typeCell(
   const read = readSets(library, text, now, line.slot, draft)
   if (read.groups === undefined) return { fault: read.fault ?? parsed.error }
   const changed = read.groups
-  const next = (groups: SetPrescription[]) =>
+  const next = (prescriptions: SetPrescription[]) =>
     text.includes(';')
       ? changed
-      : groups.map((group) => (group.id === line.group.id ? (changed[0] ?? group) : group))
+      : prescriptions.map((prescribed) =>
+          prescribed.id === line.group.id ? (changed[0] ?? prescribed) : prescribed,
+        )
   return {
     command: together(rowCommands(line.slot, line.slotId, line.phase, line.row, fill, next)),
     understood: formatSets(library, changed),
@@ -98,10 +100,10 @@ export function cellCommands(
   to: Cell,
   fill: boolean,
 ): Command[] {
-  const { slotId: slot, phase, row, group } = line
+  const { slotId: slot, phase, row, group: prescribed } = line
   const count = fill ? (draft.slots[slot]?.rows[phase]?.length ?? 0) - row : 1
   const rows = Array.from({ length: count }, (_, i) => row + i)
-  return setCells(draft, { slot, phase, rows, group: group.id }, field, to)
+  return setCells(draft, { slot, phase, rows, group: prescribed.id }, field, to)
 }
 
 /** The cells that a range covers, each with its line. */
@@ -158,7 +160,12 @@ export function clearRange(
   return named(`Emptied ${commands.length} ${commands.length === 1 ? 'cell' : 'cells'}`, commands)
 }
 
-const cellOf = ({ slotId: slot, phase, row, group }: SetsLine) => ({ slot, phase, row, group: group.id })
+const cellOf = ({ slotId: slot, phase, row, group: prescribed }: SetsLine) => ({
+  slot,
+  phase,
+  row,
+  group: prescribed.id,
+})
 
 const givesLoads = (library: Library, draft: Template, slot: Slot): boolean =>
   parseCell(

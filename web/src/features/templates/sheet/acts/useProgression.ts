@@ -1,5 +1,5 @@
 import { knownProgression } from '@young-oak/core/editing'
-import { followKnown } from '../../inspector/slotRules.ts'
+import { withKnown } from '../../inspector/slotRules.ts'
 import { defineAct, lineHere } from './act.ts'
 
 export const useProgression = defineAct({
@@ -15,7 +15,7 @@ export const useProgression = defineAct({
     if (!known) return { say: 'No other line of this lift has a progression. Add one in the inspector.' }
     if (line.slot.uses.some(({ progression }) => progression === known.progression))
       return { say: 'This line uses the progression already.' }
-    const built = followKnown(view.draft, line.slotId, known.progression)
+    const built = withKnown(view.draft, line.slotId, known.progression)
     return built ? { put: built } : {}
   },
 })
