@@ -82,7 +82,7 @@ test('a writer walks the workbench by keys, and hears what each does', async ({ 
   await expect(page.getByRole('combobox', { name: 'Find a command' })).toBeFocused()
   await page.keyboard.type('exercise up')
   await page.keyboard.press('Enter')
-  await said(page, /Bench press moved/)
+  await said(page, /Moved: Bench press/)
   await expect(cell('Exercise: Bench press')).toBeFocused()
 
   // A load says how it was worked out, in a dialog with a name.
@@ -105,7 +105,7 @@ test.describe('on a phone', () => {
   test('a member trains by keys, and is where the work goes on after each act', async ({ page }) => {
     await enter(page, 'Isla')
     await expect(page).toHaveTitle('Today · Young Oak')
-    const heading = page.getByRole('heading', { level: 1 }).first()
+    const heading = page.getByRole('heading', { level: 2 }).first()
     const name = (await heading.textContent()) ?? ''
     // Sets and reps are heard with the load.
     await expect(

@@ -42,10 +42,10 @@ test('a rule that follows is offered by a sign, waits for technique, and is remo
   await inspect(page, 'Template')
   const rules = page.getByRole('region', { name: 'Progressions' })
   await rules.getByRole('button', { name: 'Add the next progression' }).click()
-  await expect(rules.getByText('The lift goes on when 2 of the last 3 exposures are missed.')).toBeVisible()
+  await expect(rules.getByText('The next progression starts when 2 of the last 3 exposures are missed.')).toBeVisible()
   await rules.getByRole('button', { name: 'Change' }).first().click()
   await page.getByLabel('When to move on to the next progression').selectOption({ label: 'No heavier hit' })
-  await page.getByLabel(/Offer it to the member/).check()
+  await page.getByLabel(/Offer the next progression/).check()
   await page.getByLabel(/Require a good technique rating/).check()
   await page.getByRole('button', { name: 'Save progression' }).click()
   await expect(
@@ -54,9 +54,9 @@ test('a rule that follows is offered by a sign, waits for technique, and is remo
     ),
   ).toBeVisible()
   await page.getByRole('button', { name: /^Undo/ }).click()
-  await expect(rules.getByText('The lift goes on when')).toBeVisible()
+  await expect(rules.getByText('The next progression starts when')).toBeVisible()
   await rules.getByRole('button', { name: 'Remove this progression' }).click()
-  await expect(rules.getByText('The lift goes on when')).toBeHidden()
+  await expect(rules.getByText('The next progression starts when')).toBeHidden()
 })
 
 test('a slot follows another rule by its menu and the keyboard, two rules of one thing are refused, and lifts take turns', async ({

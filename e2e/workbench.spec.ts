@@ -403,7 +403,7 @@ test('a lift without a max of its own is tied to its parent as the library has i
   const loads = page.getByRole('region', { name: 'Loads', exact: true })
   await loads.getByRole('button', { name: 'Change load settings' }).click()
   const dialog = page.getByRole('dialog', { name: 'Loads' })
-  await dialog.getByRole('button', { name: 'As the library has it: front squat' }).click()
+  await dialog.getByRole('button', { name: 'Add usual ratios: front squat' }).click()
   await expect(dialog.getByLabel('Percent 1')).toHaveValue('82')
   await dialog.getByRole('button', { name: 'Save loads' }).click()
   await expect(loads).toContainText('Front squat at 82% of the back squat max until it has one')

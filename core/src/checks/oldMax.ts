@@ -31,7 +31,7 @@ export const oldMax = defineCheck({
   messages: {
     old: {
       what: 'The {lift} max is from {date}, {value} weeks ago; this program trusts {limit}.',
-      next: 'Test it when it suits, or accept an estimate from training.',
+      next: 'Test the lift when it suits, or accept an estimate from training.',
     },
   },
 })

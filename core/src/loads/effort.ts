@@ -6,7 +6,7 @@ import { maxStep } from './maxStep.ts'
 import { defineSource } from './source.ts'
 
 const say = declareSteps({
-  'effort.table': '{reps} reps @ {reserve} RIR: {percent}% of it ({table})',
+  'effort.table': '{reps} reps @ {reserve} RIR: {percent}% of the 1RM ({table})',
   'effort.short': 'a rest of {rest} seconds is short: {less}% less',
 })
 

@@ -6,7 +6,7 @@ import { defineSource, percentBefore } from './source.ts'
 const say = declareSteps({
   'lastTime.here': 'last time, on {date}: {load}',
   'lastTime.elsewhere': 'last time, elsewhere in the program, on {date}: {load}',
-  'lastTime.percent': '{percent}% of it',
+  'lastTime.percent': '{percent}% of that load',
 })
 
 /**

@@ -4,7 +4,7 @@ import { percentField, strictObject } from '../parsing/index.ts'
 import { defineSource, percentBefore } from './source.ts'
 import { maxStep, sayMax } from './maxStep.ts'
 
-const say = declareSteps({ ...sayMax.messages, 'max.percent': '{percent}% of it' })
+const say = declareSteps({ ...sayMax.messages, 'max.percent': '{percent}% of the 1RM' })
 
 /** Percent of the one-rep max in force, tested or accepted from an estimate. */
 export const max = defineSource<{ percent: number }>({

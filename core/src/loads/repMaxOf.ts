@@ -4,7 +4,7 @@ import { addLoad, snap, type Load } from '../units/index.ts'
 import type { MaxInForce } from './source.ts'
 
 const say = declareSteps({
-  'repMax.set': 'its {reps}RM is the set itself: {load}',
+  'repMax.set': '{reps}RM, the set itself: {load}',
   'repMax.formula': '{reps}RM {load} by {formula}',
 })
 

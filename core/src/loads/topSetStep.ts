@@ -6,7 +6,7 @@ export const sayTopSet = declareSteps({
   'topSet.later': 'worked out from today’s top set, once it is lifted',
   'topSet.asked': 'today’s top set is {load}, if it is lifted as asked',
   'topSet.done': 'today’s top set was {load}',
-  'topSet.percent': '{percent}% of it',
+  'topSet.percent': '{percent}% of the top set',
   'topSet.drop': 'less {drop}',
 })
 

@@ -18,7 +18,7 @@ import type { Starting } from './rule.ts'
 /** The steps of a first load. */
 export const sayFirst = declareSteps({
   'first.load': 'the progression’s first load, the same for everyone: {load}',
-  'first.percent': 'the progression’s first load, {percent}% of that: {load}',
+  'first.percent': 'the progression’s first load, {percent}%: {load}',
   'first.last': 'from the progression before, {from} on {date}: {percent}% of it, {load}',
   'first.ahead': 'from the progression before, {from}: {percent}% of it, {load}',
 })

@@ -24,7 +24,7 @@ import {
 const say = declareSteps({
   'stepBand.flat': '{load} was a hit on {date}, {hits} of {of} at this load: the same again',
   'stepBand.flatAhead': 'if {load} is a hit, {hits} of {of} at this load: the same again',
-  'stepBand.share': '{role} session, {percent}% of that: {load}',
+  'stepBand.share': '{role} session at {percent}%: {load}',
 })
 
 type Params = FirstLoad &

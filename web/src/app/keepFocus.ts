@@ -34,7 +34,7 @@ function nextOf({ scopes: around, others, at }: Was): HTMLElement | null {
 
 /**
  * Puts the keyboard back where the work goes on when what it was on has gone from the page: a button that saved, removed or closed
- * something. A screen that knows better focuses by itself; the sheet of the workbench does.
+ * something. One that was only busy has it again. A screen that knows better focuses by itself; the sheet of the workbench does.
  */
 export function keepFocus(): () => void {
   let was: Was | null = null
@@ -42,24 +42,35 @@ export function keepFocus(): () => void {
     if (!(target instanceof HTMLElement)) return
     was = target.closest('[role="grid"]') ? null : whereIs(target)
   }
+  /** Whoever points beside everything wants nothing focused. */
+  const leave = ({ target, relatedTarget }: FocusEvent) => {
+    if (relatedTarget || !(target instanceof HTMLElement)) return
+    queueMicrotask(() => {
+      const isThere = target.isConnected && !target.matches(':disabled')
+      if (isThere && was?.element === target) was = null
+    })
+  }
   const isLost = () =>
-    was !== null &&
-    (document.activeElement === document.body || document.activeElement === null) &&
-    (!was.element.isConnected || was.element.matches(':disabled'))
+    was !== null && (document.activeElement === document.body || document.activeElement === null)
   const mend = () => {
     if (!was || !isLost()) return
-    const next = nextOf(was)
+    const { element } = was
+    if (element.isConnected && element.matches(':disabled')) return
+    const next = element.isConnected ? element : nextOf(was)
     if (next && !next.matches(focusable)) next.tabIndex = -1
-    next?.focus()
+    // Nothing moves under a pointer.
+    next?.focus({ preventScroll: true })
   }
   // After the frame in which the page settles: a screen of its own accord goes first.
   const watch = new MutationObserver(() => {
     if (isLost()) requestAnimationFrame(() => requestAnimationFrame(mend))
   })
   document.addEventListener('focusin', note)
+  document.addEventListener('focusout', leave)
   watch.observe(document.body, { childList: true, subtree: true, attributeFilter: ['disabled'] })
   return () => {
     document.removeEventListener('focusin', note)
+    document.removeEventListener('focusout', leave)
     watch.disconnect()
   }
 }

@@ -67,7 +67,6 @@ export function DataTable<Row extends object>({ label, rows, columns, keyOf, isL
   const items = isLong ? virtual.getVirtualItems() : sorted.map((_, index) => ({ index }))
   const first = isLong ? (virtual.getVirtualItems()[0]?.start ?? 0) : 0
   const last = isLong ? virtual.getTotalSize() - (virtual.getVirtualItems().at(-1)?.end ?? 0) : 0
-  const side = ({ isNumber }: DataColumn<Row>) => (isNumber ? 'text-right' : 'text-left')
   return (
     <div
       ref={box}
@@ -80,31 +79,13 @@ export function DataTable<Row extends object>({ label, rows, columns, keyOf, isL
         <thead className="text-sm text-bark">
           <tr>
             {columns.map((column, i) => (
-              <th
+              <Head
                 key={column.id}
-                aria-sort={
-                  sorting?.id === column.id ? (sorting.desc ? 'descending' : 'ascending') : undefined
-                }
-                className={`sticky top-0 border-b border-line bg-paper px-2 py-2 align-bottom font-medium first:pl-0 ${side(column)} ${i === 0 ? 'left-0 z-20' : 'z-10'}`}
-              >
-                {column.sortBy ? (
-                  <button
-                    type="button"
-                    className="font-medium hover:text-ink"
-                    onClick={() => table.getColumn(column.id)?.toggleSorting()}
-                  >
-                    {column.title}
-                    {sorting?.id === column.id &&
-                      (sorting.desc ? (
-                        <ArrowDown size={13} className="ml-1 inline" aria-hidden />
-                      ) : (
-                        <ArrowUp size={13} className="ml-1 inline" aria-hidden />
-                      ))}
-                  </button>
-                ) : (
-                  column.title
-                )}
-              </th>
+                column={column}
+                isFirst={i === 0}
+                order={sorting?.id === column.id ? (sorting.desc ? 'descending' : 'ascending') : undefined}
+                onSort={() => table.getColumn(column.id)?.toggleSorting()}
+              />
             ))}
           </tr>
         </thead>
@@ -113,26 +94,61 @@ export function DataTable<Row extends object>({ label, rows, columns, keyOf, isL
           {items.map(({ index }) => {
             const row = sorted[index]
             if (!row) return null
-            return (
-              <tr key={keyOf(row)} aria-rowindex={index + 2}>
-                {columns.map((column, i) => {
-                  const Cell = i === 0 ? 'th' : 'td'
-                  return (
-                    <Cell
-                      key={column.id}
-                      scope={i === 0 ? 'row' : undefined}
-                      className={`border-b border-line px-2 py-2 font-normal first:pl-0 ${side(column)} ${i === 0 ? 'sticky left-0 bg-paper' : ''}`}
-                    >
-                      {column.cell(row)}
-                    </Cell>
-                  )
-                })}
-              </tr>
-            )
+            return <Cells key={keyOf(row)} row={row} columns={columns} index={index} />
           })}
           {last > 0 && <tr aria-hidden style={{ height: last }} />}
         </tbody>
       </table>
     </div>
+  )
+}
+
+const side = (isNumber?: true): string => (isNumber ? 'text-right' : 'text-left')
+
+type HeadProps<Row> = {
+  column: DataColumn<Row>
+  isFirst: boolean
+  order?: 'ascending' | 'descending'
+  onSort: () => void
+}
+
+/** A head, which sorts the rows where its column can be sorted. */
+function Head<Row>({ column: { title, isNumber, sortBy }, isFirst, order, onSort }: HeadProps<Row>) {
+  const Arrow = order === 'descending' ? ArrowDown : ArrowUp
+  return (
+    <th
+      aria-sort={order}
+      className={`sticky top-0 border-b border-line bg-paper px-3 py-2 align-bottom font-medium first:pl-0 ${side(isNumber)} ${isFirst ? 'left-0 z-20' : 'z-10'}`}
+    >
+      {sortBy ? (
+        <button type="button" className="font-medium hover:text-ink" onClick={onSort}>
+          {title}
+          {order && <Arrow size={13} className="ml-1 inline" aria-hidden />}
+        </button>
+      ) : (
+        title
+      )}
+    </th>
+  )
+}
+
+type CellsProps<Row> = { row: Row; columns: DataColumn<Row>[]; index: number }
+
+function Cells<Row>({ row, columns, index }: CellsProps<Row>) {
+  return (
+    <tr aria-rowindex={index + 2}>
+      {columns.map(({ id, isNumber, cell }, i) => {
+        const Cell = i === 0 ? 'th' : 'td'
+        return (
+          <Cell
+            key={id}
+            scope={i === 0 ? 'row' : undefined}
+            className={`border-b border-line px-3 py-2 font-normal first:pl-0 ${side(isNumber)} ${i === 0 ? 'sticky left-0 bg-paper' : ''}`}
+          >
+            {cell(row)}
+          </Cell>
+        )
+      })}
+    </tr>
   )
 }

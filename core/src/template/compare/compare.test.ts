@@ -36,7 +36,7 @@ describe('what changed between two versions', () => {
     const name = 'what-a-revision-takes-away'
     expect(lines(version(name), version(name, 'template-2'))).toEqual([
       'Two: phase removed',
-      'Bench press (Session A): removed; what was logged in it stays',
+      'Bench press (Session A): removed; logged sessions stay',
     ])
   })
   test('is the head, phases, deloads, order and tracks as well', () => {

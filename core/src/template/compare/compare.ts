@@ -126,7 +126,7 @@ function compareSessions(library: Library, before: Template, after: Template): D
 function compareSlots(library: Library, before: Template, after: Template): Difference[] {
   return pairUp(before.slots, after.slots).flatMap(({ id, was, is }) => {
     if (!was) return [{ where: slotName(library, after, id), what: 'added' }]
-    if (!is) return [{ where: slotName(library, before, id), what: 'removed; what was logged in it stays' }]
+    if (!is) return [{ where: slotName(library, before, id), what: 'removed; logged sessions stay' }]
     const where = slotName(library, after, id)
     const ruled = (slot: Slot) => slot.uses.map(({ progression }) => progression).join(', ') || 'none'
     return [

@@ -47,7 +47,7 @@ function TrialCard({ trial, unit, member }: { trial: Trial; unit: string; member
   const rows: [string, (side: Trial['result']['first']) => string][] = [
     ['Sessions', ({ sessions }) => String(sessions)],
     ['Sets met as asked', ({ hitPercent }) => (hitPercent === null ? 'nothing judged' : `${hitPercent}%`)],
-    ['How hard, 0 to 10', ({ hardness }) => (hardness === null ? 'not said' : String(hardness))],
+    ['How hard, 0 to 10', ({ hardness }) => (hardness === null ? 'no answer' : String(hardness))],
     ['Gain in e1RM', gains],
   ]
   const decide = (chosen: 'first' | 'second' | 'neither') =>

@@ -6,7 +6,7 @@ import { draftOf, newCircuit, readCircuit, type CircuitDraft, type CircuitFaults
 
 type Props = { circuit?: Circuit; submit: string; onSave: (circuit: Circuit) => void }
 
-/** How one scored thing is scored: by the time that its rounds take, or by the rounds that fit into a time. */
+/** How one scored thing is scored: by time for the rounds, or by rounds within a time. */
 export function CircuitForm({ circuit, submit, onSave }: Props) {
   const [typed, setTyped] = useState(() => (circuit ? draftOf(circuit) : newCircuit))
   const [faults, setFaults] = useState<CircuitFaults>({})
@@ -36,8 +36,8 @@ export function CircuitForm({ circuit, submit, onSave }: Props) {
         value={typed.by}
         onChange={(event) => put({ by: event.target.value as Circuit['by'] })}
       >
-        <option value="time">the time that its rounds take</option>
-        <option value="rounds">the rounds that fit into a time</option>
+        <option value="time">time for the rounds</option>
+        <option value="rounds">rounds within a time</option>
       </SelectField>
       {typed.by === 'time' && (
         <Field

@@ -171,10 +171,10 @@ function TrackField({ draft, track, onChoose }: TrackProps) {
       onChange={(event) => onChoose(event.target.value)}
     >
       <option value="keep">keep each member’s track</option>
-      <option value="">as written, for all of them</option>
+      <option value="">as written, for all</option>
       {tracks.map(([id, { name }]) => (
         <option key={id} value={id}>
-          {name}, for all of them
+          {name}, for all
         </option>
       ))}
     </SelectField>

@@ -1,5 +1,5 @@
 import { useLibrary } from '../library/useLibrary.ts'
-import { useRef, useState } from 'react'
+import { useRef, useState, type RefObject } from 'react'
 import { liftName } from '@young-oak/core/library'
 import type { PlannedSlot } from '@young-oak/core/plan'
 import type { SetLog, ShownSets } from '@young-oak/core/member'
@@ -51,7 +51,7 @@ export function CurrentSet({
   const library = useLibrary()
   const { n, group: prescribed, isPlus } = asked
   const measure = measureOf(library, slot, prescribed, before)
-  const { isLoaded, isOnBody, unit, counts } = measure
+  const { isLoaded, isOnBody, counts } = measure
   const [draft, setDraft] = useState(() => {
     const own = startDraft(slot, prescribed, n, before, isCorrection)
     return found ? { ...own, load: formatNumber(found.value) } : own
@@ -71,7 +71,6 @@ export function CurrentSet({
     setErrors(read.errors)
     if (read.result) onLog(read.result)
   }
-  const step = unit === 'kg' ? 2.5 : 5
   const main = isChanging ? (isCorrection ? 'Save the correction' : 'Log this set') : sayDone(prescribed)
   const fields = useRef<HTMLDivElement>(null)
   // Whoever changes the set goes on in its first field.
@@ -98,39 +97,7 @@ export function CurrentSet({
         </p>
       )}
       {isChanging && (
-        <div ref={fields} className="mt-1 flex flex-wrap gap-4">
-          {isLoaded && (
-            <Stepper
-              label={
-                isOnBody ? `Added, ${unit} (minus is help)` : `Load, ${unit} ${readsFully(library, slot)}`
-              }
-              value={draft.load}
-              step={step}
-              least={isOnBody ? -200 : 0}
-              onChange={(load) => put({ load })}
-              error={errors.load}
-            />
-          )}
-          {counts !== 'done' && (
-            <Stepper
-              label={countLabels[counts]}
-              value={draft.count}
-              step={countSteps[counts]}
-              isTime={counts === 's'}
-              onChange={(count) => put({ count })}
-              error={errors.count}
-            />
-          )}
-          {measure.hasMore && (
-            <Stepper
-              label="Reps in the next round"
-              value={draft.more}
-              step={1}
-              onChange={(more) => put({ more })}
-              error={errors.more}
-            />
-          )}
-        </div>
+        <SetFields ref={fields} slot={slot} measure={measure} draft={draft} errors={errors} onPut={put} />
       )}
       {isChanging && prescribed.option && counts === 'reps' && (
         <Mark
@@ -164,6 +131,55 @@ export function CurrentSet({
           </Button>
         )}
       </div>
+    </div>
+  )
+}
+
+type FieldsProps = {
+  ref: RefObject<HTMLDivElement | null>
+  slot: PlannedSlot
+  measure: ReturnType<typeof measureOf>
+  draft: SetDraft
+  errors: SetErrors
+  onPut: (change: Partial<SetDraft>) => void
+}
+
+/** The load and the count of a set, to change by small steps. */
+function SetFields({ ref, slot, measure, draft, errors, onPut }: FieldsProps) {
+  const library = useLibrary()
+  const { isLoaded, isOnBody, unit, counts, hasMore } = measure
+  const step = unit === 'kg' ? 2.5 : 5
+  return (
+    <div ref={ref} className="mt-1 flex flex-wrap gap-4">
+      {isLoaded && (
+        <Stepper
+          label={isOnBody ? `Added, ${unit} (minus is assistance)` : `Load, ${unit} ${readsFully(library, slot)}`}
+          value={draft.load}
+          step={step}
+          least={isOnBody ? -200 : 0}
+          onChange={(load) => onPut({ load })}
+          error={errors.load}
+        />
+      )}
+      {counts !== 'done' && (
+        <Stepper
+          label={countLabels[counts]}
+          value={draft.count}
+          step={countSteps[counts]}
+          isTime={counts === 's'}
+          onChange={(count) => onPut({ count })}
+          error={errors.count}
+        />
+      )}
+      {hasMore && (
+        <Stepper
+          label="Reps in the next round"
+          value={draft.more}
+          step={1}
+          onChange={(more) => onPut({ more })}
+          error={errors.more}
+        />
+      )}
     </div>
   )
 }

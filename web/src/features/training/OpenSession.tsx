@@ -45,7 +45,7 @@ export function OpenSession({ session: asShown, log, evidence }: Props) {
 
   return (
     <article className="mt-6">
-      <h1 className="text-3xl">{session.name}</h1>
+      <h2 className="text-3xl">{session.name}</h2>
       {session.slots.length === 0 && <p className="mt-3 text-bark">Rest day: nothing to train.</p>}
       {session.slots.length > 0 && <StillSore session={session} log={log} />}
       <ol className="mt-3 divide-y divide-line">

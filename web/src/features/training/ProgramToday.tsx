@@ -160,7 +160,7 @@ function Next({ session, start, isFirst, day, enrolment, isAgain, note, location
   const waits = start > day
   return (
     <article className="mt-6">
-      <h1 className="text-3xl">{isAgain ? `Next time: ${session.name}` : session.name}</h1>
+      <h2 className="text-3xl">{isAgain ? `Next time: ${session.name}` : session.name}</h2>
       {note && !isAgain && <p className="mt-1 text-bark">{note}</p>}
       {waits && (
         <p className="mt-2 rounded bg-mist-wash p-3 text-mist">

@@ -14,7 +14,7 @@ export function SlotPreview({ slot }: { slot: PlannedSlot }) {
     <li className="flex items-baseline gap-3 py-3">
       <span className="w-5 shrink-0 text-sm text-bark">{slot.letter}</span>
       <div className="grow">
-        <h2 className="text-lg">{slot.circuit?.name ?? liftName(library, slot)}</h2>
+        <h3 className="text-lg">{slot.circuit?.name ?? liftName(library, slot)}</h3>
         {slot.circuit && <p>{formatCircuit(slot.circuit)}</p>}
         {slot.warmUps && <p className="text-sm text-bark">Warm-up: {formatWarmUps(slot.warmUps)}</p>}
         {slot.sets.map((prescribed) => (

@@ -30,6 +30,7 @@ export default function TodayPage() {
   const logs = withWaiting(data.logs, operations)
   return (
     <main className="mx-auto w-full max-w-2xl px-4 pt-4 pb-16">
+      <h1 className="sr-only">Today</h1>
       {error && (
         <p role="status" className="mb-3 rounded bg-acorn-wash p-3 text-acorn">
           {sayError(error)} What you log is kept on this phone.
@@ -61,7 +62,7 @@ export default function TodayPage() {
 function NoProgram() {
   return (
     <section>
-      <h1 className="text-2xl">No program yet</h1>
+      <h2 className="text-2xl">No program yet</h2>
       <p className="mt-2 text-bark">
         Your gym has not started a program for you yet. Meanwhile,{' '}
         <Link className="underline" to="/maxes">

@@ -147,60 +147,8 @@ function DeloadForm({ draft, phase, onClose }: { draft: Template; phase: Phase; 
         <p>Arguments against: {saidAgainst}</p>
       </div>
       <ParamFields key={kind} kind={deloadOf[kind]} typed={typed} faults={faults} onType={setTyped} />
-      {!isTaper && (
-        <fieldset className="col-span-2">
-          <legend className="text-sm font-medium">
-            {phase.ends ? 'Weeks before the test (0 is the test week)' : 'Weeks of the phase'}
-          </legend>
-          <div className="mt-1 flex flex-wrap gap-1">
-            {Array.from({ length: weeks }, (_, i) => i + 1).map((week) => (
-              <Toggle
-                key={week}
-                label={String(phase.ends ? weeks - week : week)}
-                isOn={chosen.includes(week)}
-                onChange={(isOn) =>
-                  setChosen(
-                    isOn ? [...chosen, week].sort((a, b) => a - b) : chosen.filter((one) => one !== week),
-                  )
-                }
-              />
-            ))}
-          </div>
-          {!phase.ends && weeks > 3 && (
-            <p className="mt-1 flex flex-wrap gap-3 text-sm">
-              {[4, 6, 8]
-                .filter((n) => n <= weeks)
-                .map((n) => (
-                  <Button
-                    key={n}
-                    look="quiet"
-                    className="-ml-3.5"
-                    onClick={() => setChosen(everyNth(weeks, n))}
-                  >
-                    Every {n}th
-                  </Button>
-                ))}
-            </p>
-          )}
-        </fieldset>
-      )}
-      {kind !== 'fewerDays' && (
-        <fieldset className="col-span-2">
-          <legend className="text-sm font-medium">
-            Muscle groups <span className="font-normal text-bark">(none chosen: all)</span>
-          </legend>
-          <div className="mt-1 flex flex-wrap gap-1">
-            {muscles.map((muscle) => (
-              <Toggle
-                key={muscle}
-                label={muscle}
-                isOn={some.includes(muscle)}
-                onChange={(isOn) => setSome(isOn ? [...some, muscle] : some.filter((one) => one !== muscle))}
-              />
-            ))}
-          </div>
-        </fieldset>
-      )}
+      {!isTaper && <WeekChoice phase={phase} weeks={weeks} chosen={chosen} onChoose={setChosen} />}
+      {kind !== 'fewerDays' && <MuscleChoice chosen={some} onChoose={setSome} />}
       <Acts>
         <Button look="plain" onClick={onClose}>
           Cancel
@@ -210,6 +158,61 @@ function DeloadForm({ draft, phase, onClose }: { draft: Template; phase: Phase; 
     </form>
   )
 }
+
+type WeekProps = { phase: Phase; weeks: number; chosen: number[]; onChoose: (weeks: number[]) => void }
+
+/** The weeks that the deload is in: one by one, or every so many. */
+const WeekChoice = ({ phase, weeks, chosen, onChoose }: WeekProps) => (
+  <fieldset className="col-span-2">
+    <legend className="text-sm font-medium">
+      {phase.ends ? 'Weeks before the test (0 is the test week)' : 'Weeks of the phase'}
+    </legend>
+    <div className="mt-1 flex flex-wrap gap-1">
+      {Array.from({ length: weeks }, (_, i) => i + 1).map((week) => (
+        <Toggle
+          key={week}
+          label={String(phase.ends ? weeks - week : week)}
+          isOn={chosen.includes(week)}
+          onChange={(isOn) =>
+            onChoose(isOn ? [...chosen, week].sort((a, b) => a - b) : chosen.filter((one) => one !== week))
+          }
+        />
+      ))}
+    </div>
+    {!phase.ends && weeks > 3 && (
+      <p className="mt-1 flex flex-wrap gap-3 text-sm">
+        {[4, 6, 8]
+          .filter((n) => n <= weeks)
+          .map((n) => (
+            <Button key={n} look="quiet" className="-ml-3.5" onClick={() => onChoose(everyNth(weeks, n))}>
+              Every {n}th
+            </Button>
+          ))}
+      </p>
+    )}
+  </fieldset>
+)
+
+type MuscleProps = { chosen: Muscle[]; onChoose: (muscles: Muscle[]) => void }
+
+/** The muscles that the deload acts on; all where none is chosen. */
+const MuscleChoice = ({ chosen, onChoose }: MuscleProps) => (
+  <fieldset className="col-span-2">
+    <legend className="text-sm font-medium">
+      Muscle groups <span className="font-normal text-bark">(none chosen: all)</span>
+    </legend>
+    <div className="mt-1 flex flex-wrap gap-1">
+      {muscles.map((muscle) => (
+        <Toggle
+          key={muscle}
+          label={muscle}
+          isOn={chosen.includes(muscle)}
+          onChange={(isOn) => onChoose(isOn ? [...chosen, muscle] : chosen.filter((one) => one !== muscle))}
+        />
+      ))}
+    </div>
+  </fieldset>
+)
 
 const starterOf = (kind: DeloadKind) =>
   draftOf(deloadOf[kind].params, deloadOf[kind].examples[0]?.params ?? {})

@@ -127,8 +127,8 @@ export function PhaseAspect({ draft, phase: id, week = 0 }: Props) {
         >
           Split after week {Math.min(Math.max(week + 1, 1), Math.max(weeks - 1, 1))}
         </Small>
-        <Small onClick={() => put(movePhase(draft, phase.id, -1))}>Earlier</Small>
-        <Small onClick={() => put(movePhase(draft, phase.id, 1))}>Later</Small>
+        <Small onClick={() => put(movePhase(draft, phase.id, -1))}>Move phase earlier</Small>
+        <Small onClick={() => put(movePhase(draft, phase.id, 1))}>Move phase later</Small>
         <Small onClick={() => put(removePhase(library, draft, phase.id))}>Remove phase</Small>
       </div>
       <Deloads draft={draft} only={phase.id} />

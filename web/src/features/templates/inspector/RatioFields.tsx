@@ -91,7 +91,7 @@ export function RatioFields({ ratios, offered, error, onChange }: Props) {
       </Button>
       {more.length > 0 && (
         <Button look="quiet" onClick={() => onChange([...ratios, ...draftRatios(more)])}>
-          As the library has it: {more.map(({ lift }) => liftName(library, lift).toLowerCase()).join(', ')}
+          Add usual ratios: {more.map(({ lift }) => liftName(library, lift).toLowerCase()).join(', ')}
         </Button>
       )}
       {error && (

@@ -79,7 +79,7 @@ export function RuleForm({ draft, template, file, target, onClose }: Props) {
           hint={
             rule === stands.rule.rule
               ? undefined
-              : 'Parameters that both progressions have are kept; the others are from an example.'
+              : 'Settings of both progressions are kept; the others come from an example.'
           }
           onChange={(event) => choose(event.target.value as RuleKind)}
         >
@@ -170,7 +170,7 @@ function WaysFields({ ways, hasNext, onChange }: WaysProps) {
                 onChange(event.target.checked ? { ...ways, offers: true } : notOffered(ways))
               }
             />
-            Offer it to the member instead of moving on automatically
+            Offer the next progression instead of starting it automatically
           </label>
         </>
       )}

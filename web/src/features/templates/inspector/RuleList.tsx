@@ -28,75 +28,8 @@ export function RuleList({ draft, template, file, only }: Props) {
     <section aria-label="Progressions">
       <h3 className="text-lg">Progressions</h3>
       <ul className="mt-1 grid gap-2 text-sm">
-        {progressions.map(([id, { stages, inPhases = [] }]) => (
-          <li key={id}>
-            <span className="font-medium">{liftsOf(library, draft, id)}</span>
-            <div>
-              {stages.map(({ id: stage, rule, params, until, offers, waits }, i) => (
-                <p key={stage} className="text-bark">
-                  {ruleOf[rule].sentence(params)} {waits && 'A hit needs a good technique rating to count. '}
-                  {until &&
-                    `${offers ? 'The next progression is offered' : 'The lift goes on'} ${triggerOf[until.trigger].sentence(until)}. `}
-                  <Button
-                    look="quiet"
-                    className="min-h-0"
-                    aria-label={`Change the progression of ${liftsOf(library, draft, id)}, stage ${i + 1}`}
-                    onClick={() => setOpen({ progression: id, stage })}
-                  >
-                    Change
-                  </Button>
-                  {i > 0 && (
-                    <Button
-                      look="quiet"
-                      className="ml-3 min-h-0"
-                      onClick={() => put(removeStage(draft, id, stage))}
-                    >
-                      Remove this progression
-                    </Button>
-                  )}
-                  {i === stages.length - 1 && (
-                    <>
-                      <Button look="quiet" className="min-h-0 px-2" onClick={() => put(addStage(draft, id))}>
-                        Add the next progression
-                      </Button>
-                      {phasesWithout(draft, id).length > 0 && (
-                        <Button
-                          look="quiet"
-                          className="min-h-0 px-2"
-                          onClick={() =>
-                            setOpen({ progression: id, phase: phasesWithout(draft, id)[0] ?? '' })
-                          }
-                        >
-                          Another progression in one phase…
-                        </Button>
-                      )}
-                    </>
-                  )}
-                </p>
-              ))}
-              {inPhases.map(({ phase, rule, params }) => (
-                <p key={phase} className="text-bark">
-                  In {phaseName(draft, phase)}: {ruleOf[rule].sentence(params)}{' '}
-                  <Button
-                    look="quiet"
-                    className="min-h-0"
-                    aria-label={`Change the progression of ${liftsOf(library, draft, id)} in ${phaseName(draft, phase)}`}
-                    onClick={() => setOpen({ progression: id, phase })}
-                  >
-                    Change
-                  </Button>
-                  <Button
-                    look="quiet"
-                    className="ml-3 min-h-0"
-                    aria-label={`Remove the progression of ${liftsOf(library, draft, id)} in ${phaseName(draft, phase)}`}
-                    onClick={() => put(removePhaseRule(draft, id, phase))}
-                  >
-                    Remove
-                  </Button>
-                </p>
-              ))}
-            </div>
-          </li>
+        {progressions.map(([id]) => (
+          <ProgressionItem key={id} draft={draft} id={id} onOpen={setOpen} onPut={put} />
         ))}
         {turning.map((slot) => (
           <li key={`${liftName(library, slot)}/${sayTurns(library, slot)}`} className="text-bark">
@@ -125,6 +58,86 @@ export function RuleList({ draft, template, file, only }: Props) {
     </section>
   )
 }
+
+type ItemProps = {
+  draft: Template
+  id: Id
+  onOpen: (target: Target) => void
+  onPut: (command: Command | null) => void
+}
+
+/** One progression: its stages in order, and what phases have of their own. */
+function ProgressionItem({ draft, id, onOpen, onPut }: ItemProps) {
+  const library = useLibrary()
+  const { stages = [], inPhases = [] } = draft.progressions[id] ?? {}
+  const lifts = liftsOf(library, draft, id)
+  const free = phasesWithout(draft, id)
+  return (
+    <li>
+      <span className="font-medium">{lifts}</span>
+      {stages.map(({ id: stage, rule, params, until, offers, waits }, i) => (
+        <p key={stage} className="text-bark">
+          {ruleOf[rule].sentence(params)} {waits && 'A hit needs a good technique rating to count. '}
+          {until &&
+            `${offers ? 'The next progression is offered' : 'The next progression starts'} ${triggerOf[until.trigger].sentence(until)}. `}
+          <Small
+            label={`Change the progression of ${lifts}, stage ${i + 1}`}
+            onClick={() => onOpen({ progression: id, stage })}
+          >
+            Change
+          </Small>
+          {i > 0 && (
+            <Small
+              label={`Remove this progression of ${lifts}, stage ${i + 1}`}
+              onClick={() => onPut(removeStage(draft, id, stage))}
+            >
+              Remove this progression
+            </Small>
+          )}
+        </p>
+      ))}
+      {inPhases.map(({ phase, rule, params }) => (
+        <p key={phase} className="text-bark">
+          In {phaseName(draft, phase)}: {ruleOf[rule].sentence(params)}{' '}
+          <Small
+            label={`Change the progression of ${lifts} in ${phaseName(draft, phase)}`}
+            onClick={() => onOpen({ progression: id, phase })}
+          >
+            Change
+          </Small>
+          <Small
+            label={`Remove the progression of ${lifts} in ${phaseName(draft, phase)}`}
+            onClick={() => onPut(removePhaseRule(draft, id, phase))}
+          >
+            Remove
+          </Small>
+        </p>
+      ))}
+      <p>
+        <Small label={`Add the next progression of ${lifts}`} onClick={() => onPut(addStage(draft, id))}>
+          Add the next progression
+        </Small>
+        {free[0] !== undefined && (
+          <Small
+            label={`Another progression in one phase… for ${lifts}`}
+            onClick={() => onOpen({ progression: id, phase: free[0] ?? '' })}
+          >
+            Another progression in one phase…
+          </Small>
+        )}
+      </p>
+    </li>
+  )
+}
+
+type SmallProps = { label: string; onClick: () => void; children: string }
+
+/** A button within a sentence; its name says what it is of. */
+const Small = ({ label, onClick, children }: SmallProps) => (
+  <Button look="quiet" className="mr-3 min-h-0 px-0" aria-label={label} onClick={onClick}>
+    {children}
+  </Button>
+)
 
 const phaseName = ({ phases }: Template, id: Id): string =>
   phases.find((phase) => phase.id === id)?.name ?? id

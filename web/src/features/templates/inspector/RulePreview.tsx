@@ -187,7 +187,7 @@ function sayNearest(tally: WeekTally[]): string {
   const [most] = [...tally]
     .filter(({ nearness }) => nearness !== null)
     .sort((a, b) => (b.nearness ?? 0) - (a.nearness ?? 0))
-  return most ? `${Math.round(most.nearness ?? 0)}% of the max, week ${most.week}` : 'no max to say'
+  return most ? `${Math.round(most.nearness ?? 0)}% of the max, week ${most.week}` : 'no max'
 }
 
 /**

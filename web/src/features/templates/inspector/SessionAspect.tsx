@@ -18,14 +18,16 @@ export function SessionAspect({ draft, phase = '', session: id = '' }: Props) {
   const { put, fault } = usePut(draft)
   const session = draft.sessions[id]
   if (!session) return <p className="text-bark">Select a line of the sheet to see its session.</p>
-  const putParts = (to: Section[]) => put({ do: 'setSections', session: id, from: session.sections, to })
-  const putPart = (at: number, change: Partial<Section>) =>
-    putParts(session.sections.map((part, i) => (i === at ? cleaned({ ...part, ...change }) : part)))
+  const putSections = (to: Section[]) => put({ do: 'setSections', session: id, from: session.sections, to })
+  const putSection = (at: number, change: Partial<Section>) =>
+    putSections(
+      session.sections.map((section, i) => (i === at ? cleaned({ ...section, ...change }) : section)),
+    )
   const swap = (at: number, by: number) => {
     const next = [...session.sections]
     const [one] = next.splice(at, 1)
     next.splice(at + by, 0, one as Section)
-    putParts(next)
+    putSections(next)
   }
   return (
     <section aria-label={`Session ${session.name}`} className="grid gap-4">
@@ -39,81 +41,20 @@ export function SessionAspect({ draft, phase = '', session: id = '' }: Props) {
       />
       <fieldset className="grid gap-2">
         <legend className="mb-1 text-sm font-medium">Sections, in order</legend>
-        {session.sections.map((part, i) => (
-          <div key={part.name} className="grid gap-2 border-b border-line pb-2">
-            <div className="grid grid-cols-[1fr_5rem] gap-2">
-              <SavedField
-                label={`Section ${i + 1}`}
-                value={part.name}
-                onSave={(to) => {
-                  if (!to) return 'A section needs a name.'
-                  if (session.sections.some((one, j) => j !== i && one.name === to))
-                    return 'Another section has this name.'
-                  putPart(i, { name: to })
-                }}
-              />
-              <SavedField
-                label="Minutes"
-                inputMode="numeric"
-                placeholder="open"
-                value={part.minutes ? String(part.minutes) : ''}
-                onSave={(to) =>
-                  (to ? sayWhole(to, 1, 240) : undefined) ??
-                  void putPart(i, { minutes: to ? Number(to) : undefined })
-                }
-              />
-            </div>
-            <div className="flex flex-wrap items-center gap-3 text-sm">
-              <span className="text-bark">
-                {part.slots.length} {part.slots.length === 1 ? 'exercise' : 'exercises'}
-              </span>
-              <Tiny label={`${part.name}, earlier`} isOff={i === 0} onClick={() => swap(i, -1)}>
-                up
-              </Tiny>
-              <Tiny
-                label={`${part.name}, later`}
-                isOff={i === session.sections.length - 1}
-                onClick={() => swap(i, 1)}
-              >
-                down
-              </Tiny>
-              <Tiny
-                label={`Remove ${part.name}`}
-                isOff={part.slots.length > 0 || session.sections.length < 2}
-                onClick={() => putParts(session.sections.filter((_, j) => j !== i))}
-              >
-                remove
-              </Tiny>
-              {part.slots.length > 1 && (
-                <label className="flex items-center gap-2">
-                  Rotate exercises
-                  <select
-                    value={part.rotation ? `${part.rotation.by}/${part.rotation.every}` : ''}
-                    onChange={(event) => {
-                      const [by, every] = event.target.value.split('/')
-                      putPart(i, {
-                        rotation: by ? { by: by as 'week' | 'day', every: Number(every) } : undefined,
-                      })
-                    }}
-                    className="min-h-8 rounded-md border border-edge bg-sheet px-1"
-                  >
-                    <option value="">never</option>
-                    <option value="day/1">each day of the week</option>
-                    {[1, 2, 3, 4].map((every) => (
-                      <option key={every} value={`week/${every}`}>
-                        {every === 1 ? 'each week' : `every ${every} weeks`}
-                      </option>
-                    ))}
-                  </select>
-                </label>
-              )}
-            </div>
-          </div>
+        {session.sections.map((section, i) => (
+          <SectionFields
+            key={section.name}
+            sections={session.sections}
+            at={i}
+            onPut={(change) => putSection(i, change)}
+            onMove={(by) => swap(i, by)}
+            onRemove={() => putSections(session.sections.filter((_, other) => other !== i))}
+          />
         ))}
         <Button
           look="quiet"
           className="-ml-3.5 justify-self-start text-sm"
-          onClick={() => putParts([...session.sections, { name: freeName(session.sections), slots: [] }])}
+          onClick={() => putSections([...session.sections, { name: freeName(session.sections), slots: [] }])}
         >
           Add a section
         </Button>
@@ -155,8 +96,8 @@ export function SessionAspect({ draft, phase = '', session: id = '' }: Props) {
               () => addSession(draft, phase, `Session ${Object.keys(draft.sessions).length + 1}`, mint),
             ],
             ['Copy session', () => copySession(draft, id, phase, mint)],
-            ['Earlier', () => moveSession(draft, phase, id, -1)],
-            ['Later', () => moveSession(draft, phase, id, 1)],
+            ['Move session earlier', () => moveSession(draft, phase, id, -1)],
+            ['Move session later', () => moveSession(draft, phase, id, 1)],
             ['Remove session', () => removeSession(library, draft, id)],
           ] as const
         ).map(([say, build]) => (
@@ -169,11 +110,98 @@ export function SessionAspect({ draft, phase = '', session: id = '' }: Props) {
   )
 }
 
-/** Without what is not said. */
-const cleaned = (part: Section): Section =>
-  Object.fromEntries(Object.entries(part).filter(([, value]) => value !== undefined)) as Section
+type SectionProps = {
+  sections: Section[]
+  at: number
+  onPut: (change: Partial<Section>) => void
+  onMove: (by: -1 | 1) => void
+  onRemove: () => void
+}
 
-function freeName(parts: Section[]): string {
+/** One section: its name, its minutes, and its place among the others. */
+function SectionFields({ sections, at, onPut, onMove, onRemove }: SectionProps) {
+  const section = sections[at] as Section
+  return (
+    <div className="grid gap-2 border-b border-line pb-2">
+      <div className="grid grid-cols-[1fr_5rem] gap-2">
+        <SavedField
+          label={`Section ${at + 1}`}
+          value={section.name}
+          onSave={(to) => {
+            if (!to) return 'A section needs a name.'
+            if (sections.some((one, i) => i !== at && one.name === to))
+              return 'Another section has this name.'
+            onPut({ name: to })
+          }}
+        />
+        <SavedField
+          label="Minutes"
+          inputMode="numeric"
+          placeholder="open"
+          value={section.minutes ? String(section.minutes) : ''}
+          onSave={(to) =>
+            (to ? sayWhole(to, 1, 240) : undefined) ?? void onPut({ minutes: to ? Number(to) : undefined })
+          }
+        />
+      </div>
+      <div className="flex flex-wrap items-center gap-3 text-sm">
+        <span className="text-bark">
+          {section.slots.length} {section.slots.length === 1 ? 'exercise' : 'exercises'}
+        </span>
+        <Tiny label={`${section.name}, earlier`} isOff={at === 0} onClick={() => onMove(-1)}>
+          up
+        </Tiny>
+        <Tiny label={`${section.name}, later`} isOff={at === sections.length - 1} onClick={() => onMove(1)}>
+          down
+        </Tiny>
+        <Tiny
+          label={`Remove ${section.name}`}
+          isOff={section.slots.length > 0 || sections.length < 2}
+          onClick={onRemove}
+        >
+          remove
+        </Tiny>
+        {section.slots.length > 1 && <RotationField section={section} onPut={onPut} />}
+      </div>
+    </div>
+  )
+}
+
+type RotationProps = { section: Section; onPut: (change: Partial<Section>) => void }
+
+/** Whether the exercises of a section rotate, and after how many weeks or days. */
+const RotationField = ({ section, onPut }: RotationProps) => (
+  <label className="flex items-center gap-2">
+    Rotate exercises
+    <select
+      value={section.rotation ? `${section.rotation.by}/${section.rotation.every}` : ''}
+      onChange={(event) => {
+        const [by, every] = event.target.value.split('/')
+        onPut({
+          rotation: by ? { by: by as 'week' | 'day', every: Number(every) } : undefined,
+        })
+      }}
+      className="min-h-8 rounded-md border border-edge bg-sheet px-1"
+    >
+      <option value="">never</option>
+      <option value="day/1">each day of the week</option>
+      {[1, 2, 3, 4].map((every) => (
+        <option key={every} value={`week/${every}`}>
+          {every === 1 ? 'each week' : `every ${every} weeks`}
+        </option>
+      ))}
+    </select>
+  </label>
+)
+
+/** Without what is not said. */
+const cleaned = (section: Section): Section =>
+  Object.fromEntries(Object.entries(section).filter(([, value]) => value !== undefined)) as Section
+
+function freeName(sections: Section[]): string {
   const usual = ['After', 'Before', 'Conditioning']
-  return usual.find((name) => !parts.some((part) => part.name === name)) ?? `Section ${parts.length + 1}`
+  return (
+    usual.find((name) => !sections.some((section) => section.name === name)) ??
+    `Section ${sections.length + 1}`
+  )
 }

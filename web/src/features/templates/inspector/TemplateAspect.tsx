@@ -48,7 +48,7 @@ function Note({ draft }: { draft: Template }) {
   }
   return (
     <label className="text-sm font-medium">
-      What it is for and for whom
+      Purpose, and for whom
       <textarea
         rows={3}
         value={typed}

@@ -1,96 +1,49 @@
 import { useLibrary } from '../../library/useLibrary.ts'
 import { useState } from 'react'
 import type { Template } from '@young-oak/core/template'
-import {
-  changeOf,
-  type Change,
-  type ChangeName,
-  type Adjustment,
-  type Where,
-} from '@young-oak/core/adjustments'
-import {
-  findExercises,
-  mainMuscle,
-  liftName,
-  liftOf,
-  muscles,
-  type ExerciseId,
-  type Muscle,
-} from '@young-oak/core/library'
+import { changeOf, type Adjustment } from '@young-oak/core/adjustments'
+import { mainMuscle, liftName, muscles, type ExerciseId, type Muscle } from '@young-oak/core/library'
 import { Button } from '../../../ui/Button.tsx'
 import { Field, SelectField } from '../../../ui/Field.tsx'
+import { ExercisePicker } from '../../library/ExercisePicker.tsx'
 import { ParamFields } from '../../params/ParamFields.tsx'
-import { draftOf, faultsOf, unflatten } from '../../params/paramDraft.ts'
 import { mint } from '../mint.ts'
 import type { Selected } from './selected.ts'
+import {
+  isOfWeek,
+  readTrackChange,
+  starterOf,
+  trackChangeKinds,
+  type Reach,
+  type TrackChangeKind,
+} from './trackChange.ts'
 
 type Props = { draft: Template; selected: Selected; onPut: (to: Adjustment) => void; onClose: () => void }
-
-/** What a track may change by itself; slots of its own come by "Only in this track". */
-const kinds = [
-  'scaleLoad',
-  'points',
-  'scaleSets',
-  'rirAtLeast',
-  'highReps',
-  'drop',
-  'swap',
-  'fewerDays',
-  'rotation',
-] as const satisfies readonly ChangeName[]
-type Kind = (typeof kinds)[number]
-type Place = 'slot' | 'session' | 'lift' | 'muscle' | 'everywhere'
 
 /** A change of a track, and where it acts: on what the keyboard stands on, or wider. */
 export function TrackChangeForm({ draft, selected, onPut, onClose }: Props) {
   const library = useLibrary()
   const slot = selected.slot === undefined ? undefined : draft.slots[selected.slot]
-  const [kind, setKind] = useState<Kind>('scaleLoad')
+  const [kind, setKind] = useState<TrackChangeKind>('scaleLoad')
   const [typed, setTyped] = useState(() => starterOf('scaleLoad'))
-  const [place, setLocation] = useState<Place>(slot ? 'slot' : 'everywhere')
+  const [reach, setReach] = useState<Reach>(slot ? 'slot' : 'everywhere')
   const [phase, setPhase] = useState('')
   const [weeks, setWeeks] = useState('')
   const [muscle, setMuscle] = useState<Muscle>(slot ? mainMuscle(library, slot) : 'quads')
-  const [exercise, setExercise] = useState<{ words: string; id: ExerciseId | null }>({ words: '', id: null })
+  const [exercise, setExercise] = useState<ExerciseId | ''>('')
   const [sessions, setSessions] = useState<string[]>(draft.phases[0]?.rotation ?? [])
   const [faults, setFaults] = useState<Record<string, string>>({})
-  const { params } = changeOf[kind]
-  const isOfWeek = kind === 'fewerDays' || kind === 'rotation'
-  const choose = (next: Kind) => {
+  const isWhole = isOfWeek(kind)
+  const choose = (next: TrackChangeKind) => {
     setKind(next)
     setTyped(starterOf(next))
     setFaults({})
   }
   const save = () => {
-    const given =
-      kind === 'swap'
-        ? { exercise: exercise.id ?? undefined }
-        : kind === 'rotation'
-          ? { ...unflatten(typed), rotation: sessions }
-          : unflatten(typed)
-    const found = kind === 'swap' || kind === 'rotation' ? {} : faultsOf(params, typed)
-    if (kind === 'swap' && !exercise.id) found.exercise = 'Choose an exercise.'
-    if (kind === 'rotation' && (!sessions.length || !params.isValidSync(given, { strict: true })))
-      found.rotation = 'Choose the sessions, and how many a week.'
-    const numbers = weeks
-      .split(/[\s,]+/)
-      .filter(Boolean)
-      .map(Number)
-    if (numbers.some((week) => !Number.isInteger(week) || week < 1))
-      found.weeks = 'Weeks like 1, 2, 4; empty for all.'
-    setFaults(found)
-    if (Object.keys(found).length) return
-    const where: Where = {
-      ...(phase && { phases: [phase] }),
-      ...(numbers.length && { weeks: numbers }),
-      ...(!isOfWeek && place === 'slot' && selected.slot !== undefined && { slots: [selected.slot] }),
-      ...(!isOfWeek &&
-        place === 'session' &&
-        selected.session !== undefined && { sessions: [selected.session] }),
-      ...(!isOfWeek && place === 'lift' && slot && { lifts: [liftOf(slot)] }),
-      ...(!isOfWeek && place === 'muscle' && { muscles: [muscle] }),
-    }
-    onPut({ id: mint(), do: { kind, ...given } as Change, where })
+    const given = { kind, typed, exercise: exercise || null, sessions, reach, phase, weeks, muscle }
+    const read = readTrackChange(draft, selected, given)
+    setFaults(read.faults)
+    if (read.change) onPut({ id: mint(), ...read.change })
   }
   return (
     <form
@@ -105,9 +58,9 @@ export function TrackChangeForm({ draft, selected, onPut, onClose }: Props) {
         label="Kind of change"
         className="col-span-full"
         value={kind}
-        onChange={(event) => choose(event.target.value as Kind)}
+        onChange={(event) => choose(event.target.value as TrackChangeKind)}
       >
-        {kinds.map((one) => (
+        {trackChangeKinds.map((one) => (
           <option key={one} value={one}>
             {changeOf[one].title}
           </option>
@@ -115,19 +68,13 @@ export function TrackChangeForm({ draft, selected, onPut, onClose }: Props) {
       </SelectField>
       {kind === 'swap' ? (
         <div className="col-span-full">
-          <Field
-            label="The other exercise"
-            value={exercise.words}
+          <ExercisePicker
+            label="Other exercise"
+            placeholder="choose an exercise"
+            value={exercise}
             error={faults.exercise}
-            hint={exercise.id ? liftName(library, { exercise: exercise.id }) : 'a name, a muscle, a pattern'}
-            onChange={(event) =>
-              setExercise({
-                words: event.target.value,
-                id: event.target.value.trim()
-                  ? (findExercises(library, event.target.value)[0] ?? null)
-                  : null,
-              })
-            }
+            fits={(id) => id !== slot?.exercise}
+            onChoose={setExercise}
           />
         </div>
       ) : (
@@ -136,12 +83,12 @@ export function TrackChangeForm({ draft, selected, onPut, onClose }: Props) {
       {kind === 'rotation' && (
         <Sessions draft={draft} sessions={sessions} error={faults.rotation} onChange={setSessions} />
       )}
-      {!isOfWeek && (
+      {!isWhole && (
         <SelectField
           label="Where"
-          className={place === 'muscle' ? '' : 'col-span-full'}
-          value={place}
-          onChange={(event) => setLocation(event.target.value as Place)}
+          className={reach === 'muscle' ? '' : 'col-span-full'}
+          value={reach}
+          onChange={(event) => setReach(event.target.value as Reach)}
         >
           {slot && <option value="slot">this slot: {liftName(library, slot)}</option>}
           {slot && (
@@ -154,7 +101,7 @@ export function TrackChangeForm({ draft, selected, onPut, onClose }: Props) {
           <option value="everywhere">everywhere</option>
         </SelectField>
       )}
-      {!isOfWeek && place === 'muscle' && (
+      {!isWhole && reach === 'muscle' && (
         <SelectField
           label="Muscle"
           value={muscle}
@@ -186,13 +133,6 @@ export function TrackChangeForm({ draft, selected, onPut, onClose }: Props) {
       </Button>
     </form>
   )
-}
-
-const starterOf = (kind: Kind) => {
-  const { params, examples } = changeOf[kind]
-  const { rotation: _, ...given } = (examples[0]?.params ?? {}) as { rotation?: string[] }
-  const typed = draftOf(params, given)
-  return Object.fromEntries(Object.entries(typed).filter(([path]) => !path.startsWith('rotation')))
 }
 
 type SessionsProps = { draft: Template; sessions: string[]; error?: string; onChange: (to: string[]) => void }

@@ -3,7 +3,7 @@ import { memo } from 'react'
 import type { LineActs } from './lineActs.ts'
 import type { At, NewLine } from './sheet.ts'
 import { TypingCell, Understood } from './TypingCell.tsx'
-import type { Typing } from './typing.ts'
+import type { Typing } from './acts/index.ts'
 
 type NewProps = {
   line: NewLine

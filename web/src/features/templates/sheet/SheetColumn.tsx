@@ -10,7 +10,7 @@ import { fieldNames, sheetFields, type At, type Column, type Range } from './she
 import type { LineActs } from './lineActs.ts'
 import { NewSlotLine } from './NewSlotLine.tsx'
 import { SheetLine } from './SheetLine.tsx'
-import type { Typing } from './typing.ts'
+import type { Typing } from './acts/index.ts'
 
 type Props = {
   column: Column

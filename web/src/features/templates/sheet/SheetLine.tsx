@@ -22,7 +22,7 @@ import { fieldNames, sheetFields, type At, type SetsLine } from './sheet.ts'
 import { SlotHead } from './SlotHead.tsx'
 import { Aside } from './Aside.tsx'
 import { TypingCell, Understood } from './TypingCell.tsx'
-import type { Typing } from './typing.ts'
+import type { Typing } from './acts/index.ts'
 
 type Props = {
   line: SetsLine

@@ -7,7 +7,7 @@ import type { LineActs } from './lineActs.ts'
 import type { At, SetsLine } from './sheet.ts'
 import { SlotMenu } from './SlotMenu.tsx'
 import { TypingCell } from './TypingCell.tsx'
-import type { Typing } from './typing.ts'
+import type { Typing } from './acts/index.ts'
 
 type HeadProps = {
   line: SetsLine

@@ -3,7 +3,7 @@ import { useEffect, useRef } from 'react'
 import { liftName } from '@young-oak/core/library'
 import { Aside } from './Aside.tsx'
 import type { LineActs } from './lineActs.ts'
-import type { Typing } from './typing.ts'
+import type { Typing } from './acts/index.ts'
 
 const listId = 'sheet-exercises'
 const understoodId = 'sheet-understood'

@@ -2,10 +2,10 @@
 import { readdirSync } from 'node:fs'
 import { describe, expect, test } from '@jest/globals'
 import { applyCommand, readTemplate, type Command, type Template } from '@young-oak/core/template'
-import { acts, type Act, type Outcome, type SheetView } from './acts/index.ts'
+import { acts, type Act, type Outcome, type SheetView, type Typing } from './acts/index.ts'
 import { columnsOf, rangeOf, type At } from './sheet.ts'
 import { after, gone, pressed, startState } from './sheetState.ts'
-import { kept, opened, pressedTyping, typed, type Typing } from './typing.ts'
+import { kept, opened, pressedTyping, typed } from './typing.ts'
 
 const library = {}
 const set = (sets: number, load: object) => ({ id: '1', sets, goal: { reps: 5 }, load })

@@ -1,6 +1,6 @@
-import { actFor, type Asked, type Outcome, type SheetView } from './acts/index.ts'
+import { actFor, type Asked, type Outcome, type SheetView, type Typing } from './acts/index.ts'
 import { fieldAt, type At } from './sheet.ts'
-import { typed, type Typing } from './typing.ts'
+import { typed } from './typing.ts'
 
 /** Where the keyboard is in the sheet, what is selected, typed and asked. */
 export type SheetState = { at: At; anchor: At | null; typing: Typing | null; asked: Asked | null }

@@ -1,23 +1,10 @@
 import { faultOf, knownProgression } from '@young-oak/core/editing'
-import { liftName, type ExerciseId } from '@young-oak/core/library'
+import { liftName } from '@young-oak/core/library'
 import { formatCell, formatSets, readLine, type Command } from '@young-oak/core/template'
 import { mint } from '../mint.ts'
-import type { Outcome, SheetView } from './acts/act.ts'
+import type { Outcome, SheetView, Typing } from './acts/act.ts'
 import { fieldAt, isCell, lineAt, moved, type At } from './sheet.ts'
 import { overRules, typeInto } from './sheetEdits.ts'
-
-/** What is being typed into the cell under the keyboard, and what it is understood as. */
-export type Typing = {
-  text: string
-  replaced: boolean
-  understood?: string
-  error?: string
-  /** A name that no exercise has. */
-  unknown?: string
-  /** Exercises that the words may mean, and the one that is taken. */
-  found?: ExerciseId[]
-  pick?: number
-}
 
 /** The cell as it is written, to be changed; null where it cannot be. */
 export function opened({ library, columns, at }: SheetView): Typing | null {

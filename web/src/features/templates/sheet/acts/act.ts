@@ -1,9 +1,8 @@
 import type { Built } from '@young-oak/core/editing'
-import type { Library } from '@young-oak/core/library'
+import type { ExerciseId, Library } from '@young-oak/core/library'
 import type { Id } from '@young-oak/core/parsing'
 import type { Command, Template } from '@young-oak/core/template'
 import { lineAt, slotsIn, type At, type Column, type Line, type Range } from '../sheet.ts'
-import type { Typing } from '../typing.ts'
 
 /** What is seen in the sheet, and where the keyboard is. */
 export type SheetView = {
@@ -16,6 +15,19 @@ export type SheetView = {
   /** Where a selection began, where there is one. */
   anchor: At | null
   range: Range
+}
+
+/** What is being typed into the cell under the keyboard, and what it is understood as. */
+export type Typing = {
+  text: string
+  replaced: boolean
+  understood?: string
+  error?: string
+  /** A name that no exercise has. */
+  unknown?: string
+  /** Exercises that the words may mean, and the one that is taken. */
+  found?: ExerciseId[]
+  pick?: number
 }
 
 /** A fill that goes over what progressions write, and what is done if it shall not. */

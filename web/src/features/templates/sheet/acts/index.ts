@@ -29,7 +29,7 @@ import { useProgression } from './useProgression.ts'
 import { weekAfter } from './weekAfter.ts'
 import { weekBefore } from './weekBefore.ts'
 
-export { type Act, type Asked, type Outcome, type SheetView } from './act.ts'
+export { type Act, type Asked, type Outcome, type SheetView, type Typing } from './act.ts'
 
 /** Every act, in the order in which the list of keys names them. */
 export const acts = [

@@ -1,0 +1,63 @@
+import { describe, expect, test } from '@jest/globals'
+import { readTemplate, type Template } from '@young-oak/core/template'
+import { readTrackChange, starterOf, trackChangeKinds, type TrackChangeDraft } from './trackChange.ts'
+
+const draft = readTemplate({
+  format: 2,
+  name: 'Tracks',
+  phases: [{ id: 'p', name: 'P', weeks: 2, rotation: ['a'], perWeek: 1 }],
+  sessions: { a: { name: 'A', sections: [{ name: 'Main', slots: ['squat'] }] } },
+  slots: {
+    squat: {
+      exercise: 'backSquat',
+      variant: 'paused',
+      rows: { p: [[{ sets: 3, goal: { reps: 5 }, load: { of: 'free' } }]] },
+    },
+  },
+}).template as Template
+const selected = { session: 'a', slot: 'squat' }
+
+const given = (change: Partial<TrackChangeDraft> = {}): TrackChangeDraft => ({
+  kind: 'scaleLoad',
+  typed: starterOf('scaleLoad'),
+  exercise: null,
+  sessions: ['a'],
+  reach: 'slot',
+  phase: '',
+  weeks: '',
+  muscle: 'quads',
+  ...change,
+})
+const whereOf = (change: Partial<TrackChangeDraft>) =>
+  readTrackChange(draft, selected, given(change)).change?.where
+
+describe('a change of a track', () => {
+  test.each(trackChangeKinds.filter((kind) => kind !== 'swap'))('begins as its first example: %s', (kind) => {
+    const typed = { ...starterOf(kind), ...(kind === 'rotation' && { perWeek: '2' }) }
+    expect(readTrackChange(draft, selected, given({ kind, typed })).change?.do).toMatchObject({ kind })
+  })
+
+  test.each<[Partial<TrackChangeDraft>, object]>([
+    [{}, { slots: ['squat'] }],
+    [{ reach: 'session' }, { sessions: ['a'] }],
+    [{ reach: 'lift' }, { lifts: [{ exercise: 'backSquat', variant: 'paused' }] }],
+    [{ reach: 'muscle' }, { muscles: ['quads'] }],
+    [
+      { reach: 'everywhere', phase: 'p', weeks: '1, 2' },
+      { phases: ['p'], weeks: [1, 2] },
+    ],
+    [{ kind: 'fewerDays', typed: { days: '2' }, reach: 'slot' }, {}],
+  ])('%j reaches %j', (change, where) => expect(whereOf(change)).toEqual(where))
+
+  test.each<[Partial<TrackChangeDraft>, string]>([
+    [{ kind: 'swap' }, 'exercise'],
+    [{ kind: 'rotation', sessions: [] }, 'rotation'],
+    [{ weeks: '1, x' }, 'weeks'],
+    [{ weeks: '0' }, 'weeks'],
+    [{ typed: { by: '900' } }, 'by'],
+  ])('%j is refused beside its field', (change, field) => {
+    const read = readTrackChange(draft, selected, given(change))
+    expect(read.change).toBeUndefined()
+    expect(read.faults[field]).toBeTruthy()
+  })
+})
