@@ -37,6 +37,9 @@ const retired: [RegExp, RegExp | null][] = [
   [/\brungs?\b|\bladder\b/i, /Regatta ladder|[Ss]cheme ladder/],
   [/\bceilings?\b/i, null],
   [/\bplus sets?\b/i, null],
+  [/\breserves?\b|\bpercents\b/i, null],
+  [/\bcrests?\b|\bforemost\b|\banew\b|\bderives? from\b/i, null],
+  [/% of it\b|\bof help\b|\bgiven? up\b|\bstands? here\b/i, null],
   [/\b[Bb]ring in\b|\b[Pp]ut (it )?in\b/, null],
 ]
 /** Programmer's errors, file names, and examples of worked checks are for whoever builds it. */

@@ -7,7 +7,7 @@ export const hybridSix = defineStarter({
   level: 'advanced',
   split: 'hybrid 6-day',
   days: '6 and a rest',
-  say: 'For experienced lifters who want arms and side delts trained fresh and often. It needs honest reserves; hard back and hard legs are kept apart.',
+  say: 'For experienced lifters who want arms and side delts trained fresh and often. It needs honest RIR; hard back and hard legs are kept apart.',
   phases: [
     {
       name: 'Three up, one down',

@@ -44,7 +44,7 @@ function compareHead(library: Library, before: Template, after: Template): Diffe
       (maxes.ratios ?? [])
         .map(({ lift, of, percent }) => `${liftName(library, lift)} ${percent}% of ${liftName(library, of)}`)
         .join(', ') || 'none',
-    'Percents for reps': ({ maxes }) => repTableTitle(maxes.table ?? 'handbook'),
+    'Percentages for reps': ({ maxes }) => repTableTitle(maxes.table ?? 'handbook'),
     'Missed weeks': ({ missed }) => missed,
     'After an absence': ({ away }) => (away ? `of ${away.weeks} weeks, load ${away.back}%` : 'as written'),
     Rounding: ({ rounding }) => rounding,

@@ -95,7 +95,7 @@ export const headShape = strictObject({
     .test('fits', '"weeks" with "best" and only with it', (maxes) =>
       maxes === undefined ? true : (maxes.use === 'best') === (maxes.weeks !== undefined),
     )
-    .meta({ expected: 'which max percents read' }),
+    .meta({ expected: 'which max percentages use' }),
   missed: choiceField(missedPolicies),
   away: strictObject({
     weeks: wholeField('weeks without a session', 1, 52).required(),

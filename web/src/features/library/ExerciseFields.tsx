@@ -59,7 +59,7 @@ export function Kind() {
             <option key={one}>{one}</option>
           ))}
         </SelectField>
-        <SelectField label="The number means" {...register('reads')}>
+        <SelectField label="What the load means" {...register('reads')}>
           {readings.map((one) => (
             <option key={one} value={one}>
               {readingWords[one]}
