@@ -209,7 +209,7 @@ describe('what a template says of all its loads', () => {
     expect(compareTemplates(library, template, after)).toEqual([
       { where: 'Training max', what: '90% of the 1RM → 85% of the 1RM' },
       { where: 'Max in force', what: 'the newest → the best of 8 weeks' },
-      { where: 'Percents for reps', what: 'Handbook table → Epley, inverted' },
+      { where: 'Percentages for reps', what: 'Handbook table → Epley, inverted' },
       { where: 'Warm-up', what: 'None. → Two lighter sets before the first work set.' },
     ])
     expect(applyCommand(after, invert(command))).toEqual(template)
