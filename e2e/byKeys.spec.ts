@@ -77,7 +77,7 @@ test('a writer walks the workbench by keys, and hears what each does', async ({ 
   await page.keyboard.press('Shift+F10')
   await expect(page.getByRole('menuitem', { name: /^Details/ })).toBeFocused()
   await page.keyboard.press('Escape')
-  await cell('Exercise: Bench press').focus()
+  await expect(cell('Exercise: Bench press')).toBeFocused()
   await page.keyboard.press('Control+k')
   await expect(page.getByRole('combobox', { name: 'Find a command' })).toBeFocused()
   await page.keyboard.type('exercise up')

@@ -42,7 +42,9 @@ test('a rule that follows is offered by a sign, waits for technique, and is remo
   await inspect(page, 'Template')
   const rules = page.getByRole('region', { name: 'Progressions' })
   await rules.getByRole('button', { name: 'Add the next progression' }).click()
-  await expect(rules.getByText('The next progression starts when 2 of the last 3 exposures are missed.')).toBeVisible()
+  await expect(
+    rules.getByText('The next progression starts when 2 of the last 3 exposures are missed.'),
+  ).toBeVisible()
   await rules.getByRole('button', { name: 'Change' }).first().click()
   await page.getByLabel('When to move on to the next progression').selectOption({ label: 'No heavier hit' })
   await page.getByLabel(/Offer the next progression/).check()

@@ -153,7 +153,9 @@ function SetFields({ ref, slot, measure, draft, errors, onPut }: FieldsProps) {
     <div ref={ref} className="mt-1 flex flex-wrap gap-4">
       {isLoaded && (
         <Stepper
-          label={isOnBody ? `Added, ${unit} (minus is assistance)` : `Load, ${unit} ${readsFully(library, slot)}`}
+          label={
+            isOnBody ? `Added, ${unit} (minus is assistance)` : `Load, ${unit} ${readsFully(library, slot)}`
+          }
           value={draft.load}
           step={step}
           least={isOnBody ? -200 : 0}

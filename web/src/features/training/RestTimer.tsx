@@ -1,5 +1,6 @@
 import { useEffect, useState } from 'react'
 import { formatSeconds } from '@young-oak/core/units'
+import { announce } from '../../ui/announce.ts'
 
 /** Counts from the moment of the set, not from ticks: a locked phone loses nothing. */
 export function RestTimer({ from, seconds }: { from: number; seconds: number }) {
@@ -9,6 +10,10 @@ export function RestTimer({ from, seconds }: { from: number; seconds: number }) 
     return () => clearInterval(timer)
   }, [])
   const left = Math.ceil(seconds - (now - from) / 1000)
+  const isOver = left <= 0
+  useEffect(() => {
+    if (isOver) announce('Rest is over.')
+  }, [isOver])
   return (
     <p
       role="timer"

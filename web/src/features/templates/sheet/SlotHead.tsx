@@ -69,6 +69,9 @@ export function SlotHead({ line, index, isMarked, cell, at, typing, onAct, onIns
         <SlotMenu
           id={`${at.column}-${slotId}`}
           lift={liftName(library, slot)}
+          onLeave={() =>
+            document.querySelector<HTMLElement>(`[data-cell="${at.column}-${at.line}-0"]`)?.focus()
+          }
           onAct={(act) => onAct({ do: 'act', at, act })}
           onInspect={(what) =>
             onInspect({

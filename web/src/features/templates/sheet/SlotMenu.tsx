@@ -1,5 +1,6 @@
 import { EllipsisVertical } from 'lucide-react'
 import { DropdownMenu } from 'radix-ui'
+import { useRef } from 'react'
 import type { Aspect } from '../inspector/selected.ts'
 import { acts, keyOf, type Act, type ActName } from './acts/index.ts'
 
@@ -9,12 +10,24 @@ type Props = {
   lift: string
   onAct: (act: ActName) => void
   onInspect: (what: Aspect) => void
+  /** Closed without a choice. */
+  onLeave: () => void
 }
 
 /** What can be done with an exercise as a whole; Shift + F10 opens it from the line. */
-export function SlotMenu({ id, lift, onAct, onInspect }: Props) {
+export function SlotMenu({ id, lift, onAct, onInspect, onLeave }: Props) {
+  // What was chosen takes the keyboard where it acts; a menu that was only closed gives it back.
+  const isChosen = useRef(false)
+  const choose = (act: () => void) => () => {
+    isChosen.current = true
+    act()
+  }
   return (
-    <DropdownMenu.Root>
+    <DropdownMenu.Root
+      onOpenChange={(isOpen) => {
+        if (isOpen) isChosen.current = false
+      }}
+    >
       <DropdownMenu.Trigger
         data-menu={id}
         aria-label={`More for ${lift}`}
@@ -27,13 +40,16 @@ export function SlotMenu({ id, lift, onAct, onInspect }: Props) {
         <DropdownMenu.Content
           className="z-50 rounded-md border border-edge bg-sheet p-1 text-ink shadow"
           onKeyDown={(event) => event.stopPropagation()}
-          onCloseAutoFocus={(event) => event.preventDefault()}
+          onCloseAutoFocus={(event) => {
+            event.preventDefault()
+            if (!isChosen.current) onLeave()
+          }}
         >
-          <Item onSelect={() => onInspect('slot')}>Details: tempo, sides, bands…</Item>
-          <Item onSelect={() => onInspect('progression')}>Progression and rotation…</Item>
+          <Item onSelect={choose(() => onInspect('slot'))}>Details: tempo, sides, bands…</Item>
+          <Item onSelect={choose(() => onInspect('progression'))}>Progression and rotation…</Item>
           {acts.map((act: Act & { name: ActName }) =>
             act.inMenu === undefined ? null : (
-              <Item key={act.name} keys={keyOf(act)} onSelect={() => onAct(act.name)}>
+              <Item key={act.name} keys={keyOf(act)} onSelect={choose(() => onAct(act.name))}>
                 {act.inMenu}
               </Item>
             ),
