@@ -3,7 +3,10 @@ import { numberField, strictObject } from '../parsing/index.ts'
 import { formatNumber } from '../units/index.ts'
 import { defineSource, percentBefore } from './source.ts'
 
-const say = declareSteps({ 'bodyWeight.is': 'body weight {load}', 'bodyWeight.percent': '{percent}% of body weight' })
+const say = declareSteps({
+  'bodyWeight.is': 'body weight {load}',
+  'bodyWeight.percent': '{percent}% of body weight',
+})
 
 /**
  * Percent of body weight: a squat at 100% of it; or, of a body-weight exercise, the whole load, so that 110% is a tenth of the

@@ -7,7 +7,8 @@ const say = declareSteps({
   'role.thisWeek': 'this week’s {role} day, on {date}: {load}',
   'role.ahead': 'this week’s {role} day, if it is trained as asked: {load}',
   'role.last': 'no {role} day was trained this week: the last one, in week {week} on {date}, was {load}',
-  'role.lastAhead': 'no {role} day comes before this one in the week: the last one, in week {week}, is {load}',
+  'role.lastAhead':
+    'no {role} day comes before this one in the week: the last one, in week {week}, is {load}',
   'role.percent': '{percent}% of that load',
 })
 
