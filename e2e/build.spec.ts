@@ -132,6 +132,7 @@ test('twelve weeks with three tracks are built from an empty page by the keyboar
   await press('ArrowLeft', 'ArrowLeft', 'ArrowLeft')
   await expect(page.getByRole('tab', { name: 'Tracks' })).toBeFocused()
   const tracks = page.getByRole('region', { name: 'Tracks' })
+  const nameOfTrack = page.getByLabel('Name of the track')
   for (const [name, by] of [
     ['Lighter', '-10'],
     ['Heavier', '5'],
@@ -139,8 +140,8 @@ test('twelve weeks with three tracks are built from an empty page by the keyboar
   ] as const) {
     await tabTo(/^Add a track$/)
     await press('Enter')
-    await tabTo(/^$/)
-    await press('Control+a')
+    await expect(nameOfTrack).toHaveValue(/^Track/)
+    await expect(nameOfTrack).toBeFocused()
     await type(name)
     await press('Enter')
     await expect(tracks.getByRole('button', { name: new RegExp(`^${name} 0`) })).toBeVisible()

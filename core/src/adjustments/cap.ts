@@ -26,9 +26,9 @@ export const cap = defineChange<{ at: Step }>({
   messages: sayCap.messages,
   examples: [
     {
-      say: 'a cap goes with the group until its load is known',
+      say: 'a cap goes with the prescription until its load is known',
       params: { at: { kg: 80, lb: 175 } },
-      group: { sets: 3, percent: 80, scale: 100 },
+      prescribed: { sets: 3, percent: 80, scale: 100 },
       want: { sets: 3, percent: 80, scale: 100, cap: { at: { kg: 80, lb: 175 }, author: 'test' } },
     },
   ],

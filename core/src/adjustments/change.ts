@@ -9,7 +9,7 @@ export type WeekDraft = { rotation: string[]; perWeek: number }
 /** A slot in the order of its session; `lift` where it is another one than the template's. */
 export type LineDraft = { id: string; lift?: Lift }
 
-/** A group of sets on its way to the bar: changes act on it after the rule, before rounding. */
+/** A prescription on its way to the bar: changes act on it after the rule, before rounding. */
 export type SetsDraft = {
   sets: number
   /** Percent of the base, null where there is no load. */
@@ -54,12 +54,12 @@ export type ChangeKind<P> = {
   examples: ChangeExample<P>[]
 }
 
-/** What a change makes of a week, a session's lines, a slot's line or a group; `want` null where it leaves it alone. */
+/** What a change makes of a week, a session's lines, a slot's line or a prescription; `want` null where it leaves it alone. */
 export type ChangeExample<P> = { say: string; params: P } & (
   | { week: WeekDraft; want: WeekDraft | null }
   | { session: LineDraft[]; want: LineDraft[] | null }
   | { slot: LineDraft; want: LineDraft | null | 'gone' }
-  | { group: SetsDraft; want: SetsDraft | null }
+  | { prescribed: SetsDraft; want: SetsDraft | null }
 )
 
 export const defineChange = <P>(change: ChangeKind<P>): ChangeKind<P> => change

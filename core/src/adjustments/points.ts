@@ -27,13 +27,13 @@ export const points = defineChange<{ by: number }>({
     {
       say: '80% by −10 points is 70%',
       params: { by: -10 },
-      group: { sets: 3, percent: 80, scale: 100 },
+      prescribed: { sets: 3, percent: 80, scale: 100 },
       want: { sets: 3, percent: 70, scale: 100 },
     },
     {
       say: 'a percentage never falls below 1',
       params: { by: -60 },
-      group: { sets: 3, percent: 40, scale: 100 },
+      prescribed: { sets: 3, percent: 40, scale: 100 },
       want: { sets: 3, percent: 1, scale: 100 },
     },
   ],

@@ -23,13 +23,13 @@ export const rirAtLeast = defineChange<{ rir: number }>({
     {
       say: '2 RIR become 4',
       params: { rir: 4 },
-      group: { sets: 3, percent: 80, scale: 100, rir: 2 },
+      prescribed: { sets: 3, percent: 80, scale: 100, rir: 2 },
       want: { sets: 3, percent: 80, scale: 100, rir: 4 },
     },
     {
       say: '5 RIR are enough',
       params: { rir: 4 },
-      group: { sets: 3, percent: 80, scale: 100, rir: 5 },
+      prescribed: { sets: 3, percent: 80, scale: 100, rir: 5 },
       want: null,
     },
   ],

@@ -26,13 +26,13 @@ export const scaleLoad = defineChange<{ by: number }>({
     {
       say: 'minus 10 percent leaves the percent of the max alone',
       params: { by: -10 },
-      group: { sets: 3, percent: 80, scale: 100 },
+      prescribed: { sets: 3, percent: 80, scale: 100 },
       want: { sets: 3, percent: 80, scale: 90 },
     },
     {
-      say: 'a group without a load stays as it is',
+      say: 'a prescription without a load stays as it is',
       params: { by: -10 },
-      group: { sets: 3, percent: null, scale: 100 },
+      prescribed: { sets: 3, percent: null, scale: 100 },
       want: null,
     },
   ],

@@ -37,19 +37,19 @@ export const scaleSets = defineChange<{ by: number; round: 'up' | 'down' | 'near
     {
       say: 'five sets by −40% are three',
       params: { by: -40, round: 'up' },
-      group: { sets: 5, percent: 80, scale: 100 },
+      prescribed: { sets: 5, percent: 80, scale: 100 },
       want: { sets: 3, percent: 80, scale: 100 },
     },
     {
       say: 'one set always stays',
       params: { by: -80, round: 'down' },
-      group: { sets: 2, percent: null, scale: 100 },
+      prescribed: { sets: 2, percent: null, scale: 100 },
       want: { sets: 1, percent: null, scale: 100 },
     },
     {
       say: 'a single set is left alone',
       params: { by: -50, round: 'up' },
-      group: { sets: 1, percent: 80, scale: 100 },
+      prescribed: { sets: 1, percent: 80, scale: 100 },
       want: null,
     },
   ],

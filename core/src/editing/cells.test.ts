@@ -15,7 +15,7 @@ import { giveBack, setCells, type CellsOf } from './cells.ts'
 const library = {}
 
 const draft = readFixture('a-week-that-the-writer-fixed').versions.template as Template
-const bench = (rows: number[]): CellsOf => ({ slot: 'bench', phase: 'p', rows, group: 'a' })
+const bench = (rows: number[]): CellsOf => ({ slot: 'bench', phase: 'p', rows, prescription: 'a' })
 const put = (to: Template, commands: Command[]): Template =>
   commands.reduce((now, one) => {
     expect(checkCommand(library, now, one)).toEqual([])
@@ -59,7 +59,7 @@ test('giving cells back undoes what fixing them did, in any order', () => {
         }, []),
       )
       for (const field of fixable)
-        now = put(now, giveBack(now, { slot: 'bench', phase: 'p', row: 2, group: 'a' }, field))
+        now = put(now, giveBack(now, { slot: 'bench', phase: 'p', row: 2, prescription: 'a' }, field))
       const { rir: _, ...row } = rowOf(now, 2) ?? {}
       expect(row).toEqual(rowOf(draft, 2))
     }),

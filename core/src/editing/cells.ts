@@ -10,12 +10,12 @@ import {
 } from '../template/index.ts'
 
 /** A line of a slot in some rows of a phase. */
-export type CellsOf = { slot: Id; phase: Id; rows: readonly number[]; group: Id }
+export type CellsOf = { slot: Id; phase: Id; rows: readonly number[]; prescription: Id }
 
 /** The commands that set a cell in some rows. Where a rule would write the cell, it stands from then on as it is written. */
 export function setCells(
   draft: Template,
-  { slot: id, phase, rows, group: line }: CellsOf,
+  { slot: id, phase, rows, prescription: line }: CellsOf,
   field: CellField,
   to: Cell,
 ): Command[] {
@@ -37,7 +37,7 @@ export function setCells(
 /** Gives a cell that was fixed back to the rule that writes it; what stands there until then is as in the phase's other rows. */
 export function giveBack(
   draft: Template,
-  { slot: id, phase, row, group: line }: Omit<CellsOf, 'rows'> & { row: number },
+  { slot: id, phase, row, prescription: line }: Omit<CellsOf, 'rows'> & { row: number },
   field: Fixable,
 ): Command[] {
   const rows = draft.slots[id]?.rows[phase] ?? []

@@ -47,13 +47,13 @@ export function typeNewSlot(
   }
   const sets = line.sets
     ? readSets(library, line.sets, [], bare, draft)
-    : { groups: usualSets(library, exercise) }
-  if (sets.groups === undefined) return { fault: sets.fault ?? '' }
+    : { prescriptions: usualSets(library, exercise) }
+  if (sets.prescriptions === undefined) return { fault: sets.fault ?? '' }
   const rows = Object.fromEntries(
-    Object.entries(bare.rows).map(([phase, list]) => [phase, list.map(() => sets.groups)]),
+    Object.entries(bare.rows).map(([phase, list]) => [phase, list.map(() => sets.prescriptions)]),
   )
   const command: Command = { do: 'addSlot', slot: mint(), ...at, value: { ...bare, rows } }
-  return { command, understood: `${liftName(library, bare)}: ${formatSets(library, sets.groups)}` }
+  return { command, understood: `${liftName(library, bare)}: ${formatSets(library, sets.prescriptions)}` }
 }
 
 /** A line typed over a slot: another exercise, other sets in this row, or both; with `fill` also in the later rows of the phase. */
@@ -75,12 +75,14 @@ export function typeOverSlot(
   const isOther = liftKey(lift) !== liftKey(slot)
   if (isOther) commands.push({ do: 'setExercise', slot: id, from: liftOf(slot), to: lift })
   const now = slot.rows[phase]?.[row] ?? []
-  const sets = line.sets ? readSets(library, line.sets, now, { ...slot, exercise }, draft) : { groups: now }
-  if (sets.groups === undefined) return { fault: sets.fault ?? '' }
-  commands.push(...rowCommands(slot, id, phase, row, fill, () => sets.groups))
-  const understood = `${liftName(library, lift)}: ${formatSets(library, sets.groups)}`
+  const sets = line.sets
+    ? readSets(library, line.sets, now, { ...slot, exercise }, draft)
+    : { prescriptions: now }
+  if (sets.prescriptions === undefined) return { fault: sets.fault ?? '' }
+  commands.push(...rowCommands(slot, id, phase, row, fill, () => sets.prescriptions))
+  const understood = `${liftName(library, lift)}: ${formatSets(library, sets.prescriptions)}`
   if (!commands.length) return { command: null, understood }
-  const name = `${slotName(library, draft, id)}: ${isOther ? `${liftName(library, lift)} ` : ''}${sayRow(library, sets.groups)}`
+  const name = `${slotName(library, draft, id)}: ${isOther ? `${liftName(library, lift)} ` : ''}${sayRow(library, sets.prescriptions)}`
   return {
     command: commands.length === 1 ? (commands[0] as Command) : { do: 'several', name, commands },
     understood,

@@ -5,7 +5,7 @@ import type { Amount, AmountUnit, Span } from '../units/index.ts'
 export type Done = { reps?: number; amount?: Amount }
 
 /**
- * What each set of a group is to reach. One file a goal, file name = export = the key that names it in a template:
+ * What each set of a prescription is to reach. One file a goal, file name = export = the key that names it in a template:
  * `{"reps": 5}`, `{"seconds": 45}`. It prices nothing; it says which reps a load by effort is priced for.
  */
 export type GoalKind<G> = {
@@ -21,7 +21,7 @@ export type GoalKind<G> = {
   /** What is logged of a set: its reps, an amount of a unit, or only that it was done. */
   logs(goal: G): 'reps' | AmountUnit | 'done'
   meets(goal: G, done: Done): boolean
-  /** Where the sets of a group are judged together, not one by one. */
+  /** Where the sets of a prescription are judged together, not one by one. */
   meetsTogether?(goal: G, done: Done[]): boolean
   /** Seconds under way in one set, at so many seconds a rep; null where nobody can tell. */
   seconds(goal: G, aRep: number): number | null

@@ -1,7 +1,7 @@
 import { strictObject, wholeField } from '../parsing/index.ts'
 import { defineGoal } from './goal.ts'
 
-/** So many reps in all, in no more sets than the group has: 30 within 4. How they are shared out is the member's. */
+/** So many reps in all, in no more sets than the prescription has: 30 within 4. How they are shared out is the member's. */
 export const totalReps = defineGoal<{ totalReps: number }>({
   key: 'totalReps',
   title: 'Total reps',

@@ -14,13 +14,13 @@ export type Known = {
   trainingMax?: number
   /** What the slot's progression asks, where it follows one that gives loads. */
   progression?: Priced | Need
-  /** The heaviest load on the bar of sets before this one today: the slot's own groups, or those named. */
+  /** The heaviest load on the bar of sets before this one today: the slot's own prescriptions, or those named. */
   today?(slot?: string, prescription?: string): Load | null
   /** The load on the bar when the progression was last trained in a role. */
   role?(role: string): RoleSeen | null
   /** The max of any lift, as percents read it. */
   maxOf?(lift: Lift): MaxInForce | null
-  /** The least reps that the group asks of a set, what it leaves in reserve, how many sets, and the rest between them. */
+  /** The least reps that the prescription asks of a set, what it leaves in reserve, how many sets, and the rest between them. */
   asked?: { reps: number; rir?: number; sets?: number; rest?: number }
   /** The member's body weight. */
   body?: Load
@@ -92,7 +92,7 @@ export type Source<P> = {
   cell(params: P, library: Library): string
   /** What was typed into the cell, in lower case, as its parameters; null where it says something else. A bare percent is none's. */
   read(typed: string, library: Library): P | null
-  /** Sets of the same day that it reads: a slot, or the groups before it in its own. */
+  /** Sets of the same day that it reads: a slot, or the prescriptions before it in its own. */
   reads?(params: P): { slot?: string; prescription?: string }
   /** Whether the reps of the sets tell on the load. */
   readsReps?: true

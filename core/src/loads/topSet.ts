@@ -7,7 +7,7 @@ type Params = { percent?: number; drop?: Step; slot?: string; prescription?: str
 
 /**
  * Below today's top set, as it was lifted, or as it is asked while it is still to come: a percent of it, or a fixed drop in
- * both units. The top set is the heaviest before this group in the slot, or of the named slot or group.
+ * both units. The top set is the heaviest before this prescription in the slot, or of the named slot or prescription.
  */
 export const topSet = defineSource<Params>({
   of: 'topSet',

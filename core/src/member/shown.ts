@@ -34,7 +34,7 @@ export const shownShape = strictObject({
   slots: laterField('what was shown, by slot').required(),
 })
 
-/** Reads a snapshot, or notes its faults. Its groups are the engine's own output and are taken as they are. */
+/** Reads a snapshot, or notes its faults. Its prescriptions are the engine's own output and are taken as they are. */
 export function readShown(checker: Checker, value: unknown, path: string): Shown | undefined {
   const shown = checker.check(shownShape, upgradeShown(value), path)
   if (!shown) return undefined

@@ -134,7 +134,7 @@ export type ShownSlot = Lift & {
   sets: ShownSets[]
 }
 
-/** A group of sets as shown: `target` is what the rule meant, `load` what was asked after adjustments on today's plates. */
+/** A prescription as shown: `target` is what the rule meant, `load` what was asked after adjustments on today's plates. */
 export type ShownSets = AsWritten & {
   prescription: Id
   sets: number

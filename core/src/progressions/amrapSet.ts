@@ -1,24 +1,17 @@
 import { declareSteps } from '../words/index.ts'
 import { isRise, wholeField } from '../parsing/index.ts'
 import { lowest, type Rise } from '../units/index.ts'
-import {
-  riseFields,
-  firstLoadFields,
-  sayFirstLoad,
-  sayRise,
-  startingWith,
-  type FirstLoad,
-} from './firstLoad.ts'
+import { riseWords, sayFirstLoad, sayRise, startingWith } from './firstLoad.ts'
 import { defineRule } from './rule.ts'
 import {
-  resetWords,
   addedField,
-  resetFields,
   sayReset,
   startSteady,
+  steadyFields,
+  steadyWords,
   stepOrReset,
   type Steady,
-  type Steps,
+  type SteadyParams,
 } from './steady.ts'
 
 const say = declareSteps({
@@ -26,12 +19,11 @@ const say = declareSteps({
   'amrapSet.blank': '{load} stays: the AMRAP set of {date} was left blank (blank is not zero)',
 })
 
-type Params = FirstLoad &
-  Steps & {
-    /** Reps beyond those asked from which the larger step is due; 1 to 20. */
-    extraReps: number
-    extraStep: Rise
-  }
+type Params = SteadyParams & {
+  /** Reps beyond those asked from which the larger step is due; 1 to 20. */
+  extraReps: number
+  extraStep: Rise
+}
 
 /**
  * A last set of as many good reps as possible moves the load that the percents are of. However many there are, no more than
@@ -47,14 +39,12 @@ export const amrapSet = defineRule<Params, Steady>({
   carriedBy: {
     expected: 'a load of the progression whose last set is an AMRAP set',
     fits: (goal) => 'reps' in goal && goal.amrap !== undefined,
-    fix: 'Write "goal": {"reps": 5, "plus": "last"}.',
     sample: { sets: 3, goal: { reps: 5, amrap: 'last' } },
   },
   params: startingWith({
-    step: addedField(),
+    ...steadyFields,
     extraReps: wholeField('reps beyond those asked', 1, 20).required(),
     extraStep: addedField(),
-    ...resetFields,
   }).test(
     'fits',
     '"extraStep" at least "step"',
@@ -68,15 +58,13 @@ export const amrapSet = defineRule<Params, Steady>({
     },
   ),
   fields: {
-    ...firstLoadFields,
-    ...riseFields('step', 'Step when every set is met'),
+    ...steadyWords('Step when every set is met'),
     extraReps: {
       label: 'Extra reps for the larger step',
       unit: 'reps',
       hint: 'Reps in the AMRAP set beyond those asked.',
     },
-    ...riseFields('extraStep', 'Larger step'),
-    ...resetWords,
+    ...riseWords('extraStep', 'Larger step'),
   },
   sentence: (p) =>
     `${sayFirstLoad(p)}. If every set is met: +${sayRise(p.step)}; if the AMRAP set has ${p.extraReps} ${p.extraReps === 1 ? 'rep' : 'reps'} ` +

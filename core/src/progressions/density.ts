@@ -24,7 +24,6 @@ export const density = defineRule<Params, State>({
   carriedBy: {
     expected: 'a goal of as many as time allows',
     fits: (goal) => 'most' in goal,
-    fix: 'Write "goal": {"most": "reps", "seconds": 300}.',
     sample: { sets: 1, goal: { most: 'reps', seconds: 300 } },
   },
   params: strictObject({

@@ -1,24 +1,16 @@
 import { declareSteps } from '../words/index.ts'
 import { choiceField, wholeField } from '../parsing/index.ts'
 import { highest, lowest, type Span } from '../units/index.ts'
-import {
-  riseFields,
-  firstLoadFields,
-  sayFirstLoad,
-  sayRise,
-  startingWith,
-  type FirstLoad,
-} from './firstLoad.ts'
+import { sayFirstLoad, sayRise, startingWith } from './firstLoad.ts'
 import { defineRule, type Exposure } from './rule.ts'
 import {
-  resetWords,
-  addedField,
-  resetFields,
   sayReset,
   startSteady,
+  steadyFields,
+  steadyWords,
   stepOrReset,
   type Steady,
-  type Steps,
+  type SteadyParams,
 } from './steady.ts'
 
 const say = declareSteps({
@@ -30,14 +22,13 @@ const say = declareSteps({
  * set inside the range and the last with more left in reserve than asked.
  */
 const signs = ['allAtTop', 'oneAtTop', 'total', 'rir'] as const
-type Params = FirstLoad &
-  Steps & {
-    advanceWhen: (typeof signs)[number]
-    /** Total reps sets that earn the step, with `total`; 2 to 200. */
-    total?: number
-    /** Reps left beyond those asked that earn it, with `rir`; 1 to 5. */
-    extraRir?: number
-  }
+type Params = SteadyParams & {
+  advanceWhen: (typeof signs)[number]
+  /** Total reps sets that earn the step, with `total`; 2 to 200. */
+  total?: number
+  /** Reps left beyond those asked that earn it, with `rir`; 1 to 5. */
+  extraRir?: number
+}
 
 /** `ahead` counts exposures that a plan assumes at this load, one rep more each. */
 type State = Steady & { ahead?: number }
@@ -70,8 +61,7 @@ export const doubleProgression = defineRule<Params, State>({
     advanceWhen: choiceField(signs).required(),
     total: wholeField('reps in all sets', 2, 200),
     extraRir: wholeField('RIR beyond what is asked', 1, 5),
-    step: addedField(),
-    ...resetFields,
+    ...steadyFields,
   }).test('fits', '"total" with advanceWhen total, "extraRir" with rir, and only with these', (params) => {
     const { advanceWhen, total, extraRir } = params as unknown as Params
     return (
@@ -80,7 +70,7 @@ export const doubleProgression = defineRule<Params, State>({
     )
   }),
   fields: {
-    ...firstLoadFields,
+    ...steadyWords('Step'),
     advanceWhen: {
       label: 'Add load when',
       unit: null,
@@ -102,8 +92,6 @@ export const doubleProgression = defineRule<Params, State>({
       unit: 'RIR',
       hint: 'Beyond the RIR asked. Only with “more RIR than asked”.',
     },
-    ...riseFields('step', 'Step'),
-    ...resetWords,
   },
   sentence: (p) =>
     `${sayFirstLoad(p)}. Add reps within the range. When ${saySign(p)}: ` +

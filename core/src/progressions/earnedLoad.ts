@@ -1,7 +1,7 @@
 import { declareSteps } from '../words/index.ts'
 import { wholeField } from '../parsing/index.ts'
 import { formatLoad, highest, inUnit, lowest, snap, type Load } from '../units/index.ts'
-import { firstLoadFields, sayFirstLoad, startingWith, type FirstLoad } from './firstLoad.ts'
+import { firstLoadWords, sayFirstLoad, startingWith, type FirstLoad } from './firstLoad.ts'
 import { defineRule } from './rule.ts'
 import {
   resetWords,
@@ -45,12 +45,11 @@ export const earnedLoad = defineRule<Params, State>({
   carriedBy: {
     expected: 'a load of the progression on sets of plain reps',
     fits: (goal) => 'reps' in goal && !goal.amrap,
-    fix: 'Write "goal": {"reps": {"from": 8, "to": 12}}.',
     sample: { sets: 3, goal: { reps: { from: 8, to: 12 } } },
   },
   params: startingWith({ mostReps: wholeField('the most reps', 3, 30).required(), ...resetFields }),
   fields: {
-    ...firstLoadFields,
+    ...firstLoadWords,
     mostReps: {
       label: 'Most reps before the next load',
       unit: 'reps',

@@ -54,7 +54,7 @@ export const startingWith = <S extends ObjectShape>(own: S) =>
     },
   )
 
-export const firstLoadFields: Fields = {
+export const firstLoadWords: Fields = {
   startPercent: {
     label: 'First load',
     unit: '% of the max',
@@ -79,7 +79,7 @@ export const firstLoadFields: Fields = {
 }
 
 /** The words of a rise, in both units or in percent. */
-export const riseFields = (path: string, label: string): Fields => {
+export const riseWords = (path: string, label: string): Fields => {
   const inBoth = (more: string, unit: 'kg' | 'lb', of: string, hint: string): Fields => ({
     [`${path}.${more}${unit}`]: { label: of, unit, hint },
   })

@@ -2,8 +2,8 @@ import { declareSteps } from '../words/index.ts'
 import { listField, percentOffField, wholeField } from '../parsing/index.ts'
 import { formatNumber, inUnit, scale, type Load, type Rise } from '../units/index.ts'
 import {
-  riseFields,
-  firstLoadFields,
+  riseWords,
+  firstLoadWords,
   sayFirstLoad,
   sayRise,
   startingWith,
@@ -46,10 +46,10 @@ export const growingSquares = defineRule<Params, State>({
     lowerBy: percentOffField().required(),
   }),
   fields: {
-    ...firstLoadFields,
+    ...firstLoadWords,
     sides: { label: 'Scheme', unit: null, hint: 'One number for sets and reps: 5 is 5 × 5.' },
     'sides.#': { label: 'Scheme #', unit: 'sets and reps', hint: '5 is 5 × 5.' },
-    ...riseFields('step', 'Step after a hit'),
+    ...riseWords('step', 'Step after a hit'),
     lowerBy: {
       label: 'Cut when the scheme changes',
       unit: '% of the load',

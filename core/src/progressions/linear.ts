@@ -1,25 +1,17 @@
 import { declareSteps } from '../words/index.ts'
 import { choiceField } from '../parsing/index.ts'
 import { formatNumber, inUnit, scale } from '../units/index.ts'
-import {
-  riseFields,
-  firstLoadFields,
-  sayFirstLoad,
-  sayRise,
-  startingWith,
-  type FirstLoad,
-} from './firstLoad.ts'
+import { sayFirstLoad, sayRise, startingWith } from './firstLoad.ts'
 import { defineRule } from './rule.ts'
 import {
-  resetWords,
-  addedField,
   afterMisses,
-  resetFields,
   sayReset,
   startSteady,
+  steadyFields,
+  steadyWords,
   stepOrReset,
   type Steady,
-  type Steps,
+  type SteadyParams,
 } from './steady.ts'
 
 const say = declareSteps({
@@ -33,7 +25,7 @@ const say = declareSteps({
 
 /** What so many misses in a row lead to; a cut where nothing is stated. */
 const stalls = ['cut', 'deload', 'spaceOut'] as const
-type Params = FirstLoad & Steps & { onStall?: (typeof stalls)[number] }
+type Params = SteadyParams & { onStall?: (typeof stalls)[number] }
 
 /** `easyWeek`: a week at less, and then on from the load that stalled; 0 until it begins. `every`: hits that a step takes; `hits`: of these. */
 type State = Steady & { easyWeek?: number; every?: number; hits?: number }
@@ -53,14 +45,11 @@ export const linear = defineRule<Params, State>({
   roles: ['main'],
   writes: ['load'],
   params: startingWith({
-    step: addedField(),
-    ...resetFields,
+    ...steadyFields,
     onStall: choiceField(stalls),
   }),
   fields: {
-    ...firstLoadFields,
-    ...riseFields('step', 'Step after a hit'),
-    ...resetWords,
+    ...steadyWords('Step after a hit'),
     onStall: {
       label: 'After these misses',
       unit: null,

@@ -34,7 +34,6 @@ export const moreAmount = defineRule<Params, State>({
   carriedBy: {
     expected: 'a goal of a time, a distance or rounds',
     fits: (goal) => kindOf(goal).withAmount !== undefined,
-    fix: 'Write "goal": {"seconds": 45}.',
     sample: { sets: 1, goal: { seconds: 45 } },
   },
   params: strictObject({

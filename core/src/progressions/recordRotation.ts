@@ -2,7 +2,7 @@ import { type WhyStep, declareSteps } from '../words/index.ts'
 import { maxStep } from '../loads/index.ts'
 import { listField, percentField, strictObject, wholeField } from '../parsing/index.ts'
 import { compareLoads, formatNumber, inUnit, scale, snap, type Load, type Rise } from '../units/index.ts'
-import { riseFields, sayFirst, sayRise } from './firstLoad.ts'
+import { riseWords, sayFirst, sayRise } from './firstLoad.ts'
 import { defineRule } from './rule.ts'
 import { repsOfSets } from './scheme.ts'
 import { addedField, stepUp } from './steady.ts'
@@ -53,7 +53,7 @@ export const recordRotation = defineRule<Params, State>({
       unit: '% of the 1RM',
       hint: 'The load of its first attempt.',
     },
-    ...riseFields('step', 'Step after a hit'),
+    ...riseWords('step', 'Step after a hit'),
   },
   sentence: ({ rotation: turns, step }) =>
     `Rep records in rotation: ${turns.map(({ reps, startPercent }) => `${reps} ${reps === 1 ? 'rep' : 'reps'} (first at ${formatNumber(startPercent)}% of the 1RM)`).join(', ')}. ` +

@@ -2,8 +2,8 @@ import { declareSteps, type WhyStep } from '../words/index.ts'
 import { choiceField, numberField, wholeField } from '../parsing/index.ts'
 import { compareLoads, formatNumber, inUnit, rise, snap, type Load, type Rise } from '../units/index.ts'
 import {
-  riseFields,
-  firstLoadFields,
+  riseWords,
+  firstLoadWords,
   sayFirstLoad,
   sayRise,
   startingWith,
@@ -58,7 +58,6 @@ export const rirRamp = defineRule<Params, State>({
   carriedBy: {
     expected: 'a load of the progression on sets of plain reps',
     fits: (goal) => 'reps' in goal,
-    fix: 'Write "goal": {"reps": {"from": 8, "to": 10}}.',
     sample: { sets: 3, goal: { reps: { from: 8, to: 10 } } },
   },
   params: startingWith({
@@ -75,7 +74,7 @@ export const rirRamp = defineRule<Params, State>({
     return lastRir <= firstRir
   }),
   fields: {
-    ...firstLoadFields,
+    ...firstLoadWords,
     firstRir: { label: 'First RIR', unit: 'RIR', hint: 'RIR of the first sessions.' },
     lastRir: { label: 'Last RIR', unit: 'RIR', hint: 'RIR drops no further.' },
     every: {
@@ -89,7 +88,7 @@ export const rirRamp = defineRule<Params, State>({
       hint: 'What rises after a session that beat the last one.',
       choices: { load: 'the load', reps: 'the reps' },
     },
-    ...riseFields('step', 'Step'),
+    ...riseWords('step', 'Step'),
     mostRise: {
       label: 'Ignore e1RM rises above',
       unit: '%',

@@ -96,8 +96,7 @@ export type Writable = (typeof writables)[number]
 export type CarriedBy = {
   expected: string
   fits(goal: Goal): boolean
-  fix: string
-  /** Sets that can, for a first slot and for examples. */
+  /** Sets that can, for a first slot, for examples, and as the fix where no goal of a slot fits. */
   sample: { sets: number; goal: Goal }
 }
 

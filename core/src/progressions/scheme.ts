@@ -16,6 +16,5 @@ export const sayScheme = ({ sets, reps }: Scheme): string => `${sets} × ${reps}
 export const repsOfSets: CarriedBy = {
   expected: 'a load of the progression on sets of plain reps',
   fits: (goal) => 'reps' in goal && !goal.amrap,
-  fix: 'Write "goal": {"reps": 5}; the progression writes its own.',
   sample: { sets: 3, goal: { reps: 5 } },
 }

@@ -1,7 +1,7 @@
 import { declareSteps } from '../words/index.ts'
 import { listField, percentOffField, strictObject } from '../parsing/index.ts'
 import { formatNumber, inUnit, scale, type Rise } from '../units/index.ts'
-import { firstLoadFields, sayFirstLoad, sayRise, startingWith, type FirstLoad } from './firstLoad.ts'
+import { firstLoadWords, sayFirstLoad, sayRise, startingWith, type FirstLoad } from './firstLoad.ts'
 import { defineRule } from './rule.ts'
 import { repsOfSets, sayScheme, schemeFields, type Scheme } from './scheme.ts'
 import { addedField, afterMisses, resetFields, startSteady, stepOrReset, type Steady } from './steady.ts'
@@ -45,7 +45,7 @@ export const schemeLadder = defineRule<Params, State>({
     backBy: percentOffField().required(),
   }),
   fields: {
-    ...firstLoadFields,
+    ...firstLoadWords,
     schemes: { label: 'Scheme', unit: null, hint: 'Sets and reps, from the most reps to the fewest.' },
     'schemes.#.sets': { label: 'Scheme #', unit: 'sets', hint: 'Work sets.' },
     'schemes.#.reps': { label: 'Scheme #', unit: 'reps', hint: 'Reps of each set.' },

@@ -2,7 +2,7 @@ import { type WhyStep, declareSteps, type Fields } from '../words/index.ts'
 import { percentOffField, riseField, wholeField } from '../parsing/index.ts'
 import { formatNumber, inUnit, rise, riseOf, scale, type Load, type Rise } from '../units/index.ts'
 import type { Need } from '../loads/index.ts'
-import { firstLoad, type FirstLoad } from './firstLoad.ts'
+import { firstLoad, firstLoadWords, riseWords, type FirstLoad } from './firstLoad.ts'
 import type { Exposure, Hand, Starting } from './rule.ts'
 
 /** The steps of a load that rises and falls back. */
@@ -38,6 +38,18 @@ export const resetWords: Fields = {
   misses: { label: 'Misses in a row before the cut', unit: 'sessions', hint: 'A hit clears the count.' },
   resetBy: { label: 'Cut after these misses', unit: '% of the load', hint: 'How much the load drops.' },
 }
+
+/** A first load, one step after a hit, and a cut after misses: what most rules take, beside what is their own. */
+export type SteadyParams = FirstLoad & Steps
+
+export const steadyFields = { step: addedField(), ...resetFields }
+
+/** The words of `SteadyParams`, by what a rule calls its step. */
+export const steadyWords = (step: string): Fields => ({
+  ...firstLoadWords,
+  ...riseWords('step', step),
+  ...resetWords,
+})
 
 /** "After 3 misses in a row: −10%". */
 export const sayReset = ({ misses, resetBy }: Omit<Steps, 'step'>, of = ''): string =>

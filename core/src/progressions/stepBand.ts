@@ -1,24 +1,16 @@
 import { declareSteps } from '../words/index.ts'
 import { percentField, wholeField } from '../parsing/index.ts'
 import { formatNumber, inUnit, scale } from '../units/index.ts'
-import {
-  riseFields,
-  firstLoadFields,
-  sayFirstLoad,
-  sayRise,
-  startingWith,
-  type FirstLoad,
-} from './firstLoad.ts'
+import { sayFirstLoad, sayRise, startingWith } from './firstLoad.ts'
 import { defineRule } from './rule.ts'
 import {
-  resetWords,
-  addedField,
-  resetFields,
   sayReset,
   startSteady,
+  steadyFields,
+  steadyWords,
   stepOrReset,
   type Steady,
-  type Steps,
+  type SteadyParams,
 } from './steady.ts'
 
 const say = declareSteps({
@@ -27,14 +19,13 @@ const say = declareSteps({
   'stepBand.share': '{role} session at {percent}%: {load}',
 })
 
-type Params = FirstLoad &
-  Steps & {
-    /** Hits at one load before the step; 1 to 50. */
-    hits: number
-    /** What sessions in the roles small and large take of the load, in percent. */
-    small?: number
-    large?: number
-  }
+type Params = SteadyParams & {
+  /** Hits at one load before the step; 1 to 50. */
+  hits: number
+  /** What sessions in the roles small and large take of the load, in percent. */
+  small?: number
+  large?: number
+}
 type State = Steady & { hits: number }
 
 const shareOf = (role: string, { small = 100, large = 100 }: Params): number =>
@@ -50,19 +41,17 @@ export const stepBand = defineRule<Params, State>({
   writes: ['load'],
   params: startingWith({
     hits: wholeField('hits at one load', 1, 50).required(),
-    step: addedField(),
+    ...steadyFields,
     small: percentField(),
     large: percentField(),
-    ...resetFields,
   }).test(
     'fits',
     '"small" at most 100, "large" at least 100',
     ({ small = 100, large = 100 }) => small <= 100 && large >= 100,
   ),
   fields: {
-    ...firstLoadFields,
+    ...steadyWords('Step'),
     hits: { label: 'Hits at one load before a step', unit: 'sessions', hint: 'A miss is not counted.' },
-    ...riseFields('step', 'Step'),
     small: {
       label: 'Small session',
       unit: '% of the load',
@@ -73,7 +62,6 @@ export const stepBand = defineRule<Params, State>({
       unit: '% of the load',
       hint: 'For the role “large”. Empty: the same load.',
     },
-    ...resetWords,
   },
   sentence: (p) =>
     `${sayFirstLoad(p)}. After ${p.hits === 1 ? 'a hit' : `${p.hits} hits at one load`}: +${sayRise(p.step)}. ` +

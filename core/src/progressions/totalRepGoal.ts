@@ -29,7 +29,6 @@ export const totalRepGoal = defineRule<Params, State>({
   carriedBy: {
     expected: 'a goal of reps in all',
     fits: (goal) => 'totalReps' in goal,
-    fix: 'Write "goal": {"totalReps": 30}.',
     sample: { sets: 4, goal: { totalReps: 30 } },
   },
   params: strictObject({

@@ -2,8 +2,8 @@ import { declareSteps } from '../words/index.ts'
 import { percentField } from '../parsing/index.ts'
 import { formatNumber, scale, type Rise } from '../units/index.ts'
 import {
-  riseFields,
-  firstLoadFields,
+  riseWords,
+  firstLoadWords,
   firstLoad,
   sayFirstLoad,
   sayRise,
@@ -54,10 +54,10 @@ export const volumeHeavy = defineRule<Params, State>({
     ...resetFields,
   }),
   fields: {
-    ...firstLoadFields,
+    ...firstLoadWords,
     heavyPercent: { label: 'First heavy day', unit: '% of the volume day', hint: 'For example 111.' },
-    ...riseFields('volumeStep', 'Volume day’s step after a hit'),
-    ...riseFields('heavyStep', 'Heavy day’s step after a hit'),
+    ...riseWords('volumeStep', 'Volume day’s step after a hit'),
+    ...riseWords('heavyStep', 'Heavy day’s step after a hit'),
     ...resetWords,
   },
   sentence: (p) =>

@@ -2,8 +2,8 @@ import { declareSteps } from '../words/index.ts'
 import { listField, strictObject } from '../parsing/index.ts'
 import { inUnit, rise, scale, type Load, type Rise } from '../units/index.ts'
 import {
-  riseFields,
-  firstLoadFields,
+  riseWords,
+  firstLoadWords,
   firstLoad,
   sayFirstLoad,
   sayRise,
@@ -55,7 +55,7 @@ export const wave = defineRule<Params, State>({
     ...resetFields,
   }),
   fields: {
-    ...firstLoadFields,
+    ...firstLoadWords,
     parts: {
       label: 'Session of the wave',
       unit: null,
@@ -63,8 +63,8 @@ export const wave = defineRule<Params, State>({
     },
     'parts.#.sets': { label: 'Session #', unit: 'sets', hint: 'Work sets.' },
     'parts.#.reps': { label: 'Session #', unit: 'reps', hint: 'Reps of each set.' },
-    ...riseFields('step', 'Step within the wave'),
-    ...riseFields('nextWave', 'Next wave above this one'),
+    ...riseWords('step', 'Step within the wave'),
+    ...riseWords('nextWave', 'Next wave above this one'),
     ...resetWords,
   },
   sentence: (p) =>

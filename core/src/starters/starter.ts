@@ -124,8 +124,8 @@ function slotOf(base: Template, line: string, phases: Phase[]): Slot {
       const said = weeks[week]
       if (said === undefined) return now
       const read = readSets(library, said, now, slot, base)
-      if (!read.groups) throw new Error(`invalid start line "${line}": ${read.fault}`)
-      return (now = read.groups)
+      if (!read.prescriptions) throw new Error(`invalid start line "${line}": ${read.fault}`)
+      return (now = read.prescriptions)
     })
   })
   return slot

@@ -11,7 +11,7 @@ import {
   type Template,
 } from './types.ts'
 
-/** Whether any group of a slot, in any row, is given a load. */
+/** Whether any prescription of a slot, in any row, is given a load. */
 export const hasComputedLoad = (slot: Slot): boolean =>
   Object.values(slot.rows).some((rows) =>
     rows.some((row) => row.some(({ load }) => sourceOf[load.of].computes)),
@@ -23,20 +23,20 @@ export function percentOfMax(load: LoadBasis, { trainingMax = 100 }: Pick<Templa
   return load.of === 'trainingMax' ? snap((load.percent * trainingMax) / 100) : 0
 }
 
-/** Whether a group states more than the 1RM although it is no test and does not say that it is meant. */
+/** Whether a prescription states more than the 1RM although it is no test and does not say that it is meant. */
 export const isOverMax = (
   { load, kind: part, over }: Pick<SetPrescription, 'load' | 'kind' | 'over'>,
   template: Pick<Template, 'trainingMax'>,
 ): boolean => percentOfMax(load, template) > 100 && part !== 'test' && !over
 
-/** Whether a group of a row is one that a rule may write sets and reps of: what the progression loads, or else all of them. */
+/** Whether a prescription of a row is one that a rule may write sets and reps of: what the progression loads, or else all of them. */
 export const takesScheme = (row: SetPrescription[], { load }: SetPrescription): boolean =>
   load.of === 'progression' || !row.some((one) => one.load.of === 'progression')
 
 /** What rules write, by the cell that it stands in. */
 export const writtenIn = { sets: 'sets', goal: 'reps', rir: 'rir' } as const satisfies Record<Fixable, string>
 
-/** The cells of a group that a rule would write in place of what stands there, whether the writer has fixed them or not. */
+/** The cells of a prescription that a rule would write in place of what stands there, whether the writer has fixed them or not. */
 export function rulesCells(
   { progressions }: Pick<Template, 'progressions'>,
   { uses }: { uses: Use[] },
@@ -53,7 +53,7 @@ export function rulesCells(
   )
 }
 
-/** The cells of a group that a rule writes in place of what stands there. */
+/** The cells of a prescription that a rule writes in place of what stands there. */
 export const cellsByRule = (
   template: Pick<Template, 'progressions'>,
   slot: Slot,

@@ -2,7 +2,7 @@ import { kindOf } from '../goals/index.ts'
 import type { Defaults, Phase, Session, SetPrescription } from './types.ts'
 
 /**
- * A row with what its session and phase say for all of their slots, where a group says nothing of its own: the session's before the
+ * A row with what its session and phase say for all of their slots, where a prescription says nothing of its own: the session's before the
  * phase's. Reserve and tempo are inherited by sets of reps, rest by whatever is not a task.
  */
 export function inherit(
@@ -14,7 +14,7 @@ export function inherit(
   return row.map((prescribed) => ({ ...inherited(prescribed, session, phase), ...prescribed }))
 }
 
-/** What a group has from its session and phase, and not of its own. */
+/** What a prescription has from its session and phase, and not of its own. */
 export function inherited(
   prescribed: SetPrescription,
   session: Pick<Session, 'defaults'> | undefined,

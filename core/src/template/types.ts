@@ -99,7 +99,7 @@ export const rotationClocks = ['week', 'day', 'phase'] as const
 export const rowClocks = ['week', 'exposure', 'day', 'toTest'] as const
 export type RowClock = (typeof rowClocks)[number]
 
-/** A place in a session. `rows` holds, for each phase, rows of groups of sets. */
+/** A place in a session. `rows` holds, for each phase, rows of prescriptions. */
 export type Slot = Lift & {
   /** Slots of one letter alternate as a superset. */
   superset?: string
@@ -111,7 +111,7 @@ export type Slot = Lift & {
   by: RowClock
   rows: Record<Id, SetPrescription[][]>
   warmUp?: WarmUp | 'none'
-  /** One scored thing made of lines: each group is a line with its own lift. */
+  /** One scored thing made of lines: each prescription is a line with its own lift. */
   circuit?: Circuit
   /** The step by which rows counted back from a test day may pass the heaviest load trained in the phase. */
   capStep?: Step
@@ -153,7 +153,7 @@ const noRules: readonly Omit<Stage, 'id'>[] = []
 /** A track: the same template with changes. Each member of it gets them all. */
 export type Track = { name: string; changes: Adjustment[] }
 
-/** The cells of a group that a rule may write. */
+/** The cells of a prescription that a rule may write. */
 export const fixable = ['sets', 'goal', 'rir'] as const
 export type Fixable = (typeof fixable)[number]
 
@@ -193,7 +193,7 @@ export type SetPrescription = {
 
 export type SetOption = { percent: number; say: string }
 
-/** What is shown of a group just as it is written. */
+/** What is shown of a prescription just as it is written. */
 export type AsWritten = Pick<
   SetPrescription,
   | 'lift'

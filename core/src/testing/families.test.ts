@@ -6,7 +6,7 @@ import { factNames, factOf, learnFact, nothingLearned, type Fact } from '../fact
 import { describe, expect, test } from '@jest/globals'
 import { messages as allMessages } from '../explain/index.ts'
 import { forecastKinds, forecastOf } from '../dryRun/index.ts'
-import { changeOf, type GroupDraft } from '../adjustments/index.ts'
+import { changeOf, type SetsDraft } from '../adjustments/index.ts'
 import type { ChangeExample, Changed } from '../adjustments/change.ts'
 import { fill, type WhyStep } from '../words/index.ts'
 import { goalKeys, goalOf, kindOf } from '../goals/index.ts'
@@ -15,6 +15,7 @@ import { isLater, isNeed, type Known, sourceOf } from '../loads/index.ts'
 import { ruleOf, type Starting } from '../progressions/index.ts'
 import type { Asks } from '../progressions/rule.ts'
 import { triggerOf } from '../triggers/index.ts'
+import { readGoal } from '../template/read/read.ts'
 import { makeable, round, scale, snap, usualRack } from '../units/index.ts'
 import { less } from '../plan/prescribe/onTheBar.ts'
 import { ramp, warmUpOf, type WarmUp } from '../warmups/index.ts'
@@ -61,6 +62,13 @@ describe.each(Object.entries(ruleOf))('rule %s', (name, rule) => {
   test('is stored under its own name', () => expect(rule.kind).toBe(name))
   test('says itself in a sentence', () => {
     for (const { params } of rule.examples) expect(rule.sentence(params)).not.toMatch(/undefined|NaN|\{/)
+  })
+  test('is carried by what its fault says to write', () => {
+    const { goal } = rule.carriedBy?.sample ?? { goal: { reps: 5 } }
+    const checker = new Checker(library)
+    expect(readGoal(checker, goal, 'goal')).toEqual(goal)
+    expect(checker.issues).toEqual([])
+    expect(rule.carriedBy?.fits(goal) ?? true).toBe(true)
   })
   test.each(rule.examples)('$say', ({ params, max, exposures, asked, role = 'main', span = 5 }) => {
     expect(rule.params.isValidSync(params)).toBe(true)
@@ -170,10 +178,10 @@ describe.each(Object.entries(changeOf))('change %s', (name, change) => {
     if (example.want === null) return expect(made).toBeNull()
     expect(made?.now).toEqual(gone ? null : example.want)
     if (made?.step) expectSpoken([made.step], change.messages, new Set())
-    if ('group' in example && change.lightens(params)) {
-      const weight = (draft: GroupDraft) => [draft.sets, snap(((draft.percent ?? 0) * draft.scale) / 100)]
-      weight(made?.now as GroupDraft).forEach((value, i) =>
-        expect(value).toBeLessThanOrEqual(weight(example.group)[i] ?? 0),
+    if ('prescribed' in example && change.lightens(params)) {
+      const weight = (draft: SetsDraft) => [draft.sets, snap(((draft.percent ?? 0) * draft.scale) / 100)]
+      weight(made?.now as SetsDraft).forEach((value, i) =>
+        expect(value).toBeLessThanOrEqual(weight(example.prescribed)[i] ?? 0),
       )
     }
   })
@@ -182,7 +190,7 @@ describe.each(Object.entries(changeOf))('change %s', (name, change) => {
     if ('week' in example) return change.onWeek?.(example.week, example.params, 'test') ?? null
     if ('session' in example) return change.onSession?.(example.session, example.params, 'test') ?? null
     if ('slot' in example) return change.onSlot?.(example.slot, example.params, 'test', library) ?? null
-    return change.onSets?.(example.group, example.params, 'test') ?? null
+    return change.onSets?.(example.prescribed, example.params, 'test') ?? null
   }
 })
 
@@ -210,8 +218,8 @@ describe.each(Object.entries(deloadOf))('deload %s', (name, recipe) => {
     const changes = recipe.weeks(params).flatMap((week) => week.do)
     expect(changes.every((change) => changeOf[change.kind].lightens(change))).toBe(true)
     if (want === 'nothing') return expect(first?.do.map(({ kind }) => kind)).toEqual(['drop'])
-    const written: GroupDraft = { sets: 4, percent: 80, scale: 100, rir: 2, reps: 6 }
-    const light = (first?.do ?? []).reduce<GroupDraft>(
+    const written: SetsDraft = { sets: 4, percent: 80, scale: 100, rir: 2, reps: 6 }
+    const light = (first?.do ?? []).reduce<SetsDraft>(
       (draft, change) => changeOf[change.kind].onSets?.(draft, change, 'deload')?.now ?? draft,
       written,
     )

@@ -47,7 +47,7 @@ const anyChange = fc.constantFrom<Adjustment['do']>(
 
 type Asking = { exercise?: string; load: object; over?: true; changes?: Adjustment['do'][] }
 
-/** One group of five reps, as it is asked of a member with that max, rack and body on the first day. */
+/** One prescription of five reps, as it is asked of a member with that max, rack and body on the first day. */
 function ask(
   { exercise = 'backSquat', load, over, changes = [] }: Asking,
   max: Load,

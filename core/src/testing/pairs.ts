@@ -127,7 +127,7 @@ function slotOf(dice: Dice, id: string, phases: string[]): MadeSlot {
     }
   }
   const rule = dice.among(ruleKinds)
-  const { groups: prescriptions, exercise } = carrierOf(dice, rule)
+  const { prescriptions, exercise } = carrierOf(dice, rule)
   const progression = `${id}-p`
   return {
     id,
@@ -170,7 +170,7 @@ function progressionOf(dice: Dice, rule: RuleKind, phases: string[]): object {
 }
 
 /** A slot that can carry a rule. */
-function carrierOf(dice: Dice, rule: RuleKind): { groups: object[]; exercise: ExerciseId } {
+function carrierOf(dice: Dice, rule: RuleKind): { prescriptions: object[]; exercise: ExerciseId } {
   const sample = sampleGroup(rule)
   const isPlain = !ruleOf[rule].carriedBy
   const goal = isPlain && dice.maybe() ? { reps: { from: 6, to: 10 } } : sample.goal
@@ -178,7 +178,7 @@ function carrierOf(dice: Dice, rule: RuleKind): { groups: object[]; exercise: Ex
     sample.load.of === 'free' && dice.maybe() && 'reps' in goal ? { of: 'max', percent: 70 } : sample.load
   return {
     exercise: dice.among(rule === 'earnedLoad' ? [...bars, ...others] : bars),
-    groups: [{ sets: isPlain ? 1 + dice.upTo(3) : sample.sets, goal, load }],
+    prescriptions: [{ sets: isPlain ? 1 + dice.upTo(3) : sample.sets, goal, load }],
   }
 }
 

@@ -6,7 +6,7 @@ import { showMessages, type Plan, type PlannedSession, type PlannedSlot } from '
 /** Where a lift of a session comes next, what is asked there, and what moved it. */
 export type ComesNext = {
   slot: PlannedSlot
-  then: { position: number; week: number; inWeek: number; name: string; groups: ShownSets[] } | null
+  then: { position: number; week: number; inWeek: number; name: string; sets: ShownSets[] } | null
   reason: WhyStep | null
 }
 
@@ -31,7 +31,7 @@ export function comesNext(plan: Plan, session: PlannedSession): ComesNext[] {
         )
         if (!same) continue
         const reason = reasonOf(same.sets[0]?.why ?? [])
-        return { slot, then: { position, week, inWeek, name, groups: same.sets }, reason }
+        return { slot, then: { position, week, inWeek, name, sets: same.sets }, reason }
       }
       return { slot, then: null, reason: null }
     })

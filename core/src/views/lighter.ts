@@ -1,7 +1,7 @@
 import type { ShownSets } from '../member/index.ts'
 import { inUnit, snap } from '../units/index.ts'
 
-/** How much lighter a group is: sets fewer, load less in kilos and in percent, reps left more. Each is 0 where it is the same. */
+/** How much lighter a prescription is: sets fewer, load less in kilos and in percent, reps left more. Each is 0 where it is the same. */
 export type Lighter = {
   sets: number
   load: { value: number; unit: 'kg' | 'lb' } | null
@@ -9,7 +9,7 @@ export type Lighter = {
   left: number
 }
 
-/** Compares a group with the one that it stands in for. */
+/** Compares a prescription with the one that it stands in for. */
 export function lighterThan(was: ShownSets, is: ShownSets): Lighter {
   const left = (is.rir ?? 0) - (was.rir ?? 0)
   const sets = was.sets - is.sets

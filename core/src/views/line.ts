@@ -6,11 +6,11 @@ import type { Circuit, SetStyle } from '../template/index.ts'
 import { formatLoad, formatNumber, formatSeconds, formatSpan } from '../units/index.ts'
 import type { WarmUpSet } from '../warmups/index.ts'
 
-/** A slot's groups in trade shorthand: "3 × 5 @ 62.5 kg, 1 × 5+ @ 70 kg"; a missing load is "?". */
+/** A slot's prescriptions in trade shorthand: "3 × 5 @ 62.5 kg, 1 × 5+ @ 70 kg"; a missing load is "?". */
 export const formatSetsShown = (library: Library, prescriptions: ShownSets[]): string =>
   prescriptions.map((prescribed) => formatPrescribed(library, prescribed)).join(', ')
 
-/** "2 × 5, 5+ @ 70 kg": the last set of a plus group is the one with the plus; then tempo, bands and what else was said. */
+/** "2 × 5, 5+ @ 70 kg": the last set of `amrap` "last" has the plus; then tempo, bands and what else was said. */
 export function formatPrescribed(library: Library, prescribed: ShownSets): string {
   const { load, missing } = prescribed
   const at = load ? ` @ ${formatHandled(prescribed, load)}` : missing ? ' @ ?' : ''

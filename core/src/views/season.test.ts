@@ -131,6 +131,6 @@ describe('what comes next', () => {
       then: { name: 'B', week: 1, inWeek: 2 },
       reason: { id: 'steady.step', data: { date: '2026-03-02' } },
     })
-    expect(move?.then?.groups[0]?.load).toEqual({ value: 62.5, unit: 'kg' })
+    expect(move?.then?.sets[0]?.load).toEqual({ value: 62.5, unit: 'kg' })
   })
 })

@@ -1,6 +1,6 @@
 import type { Id } from '../parsing/index.ts'
 import { placesOf, rowOnPaper, type Place } from '../calendar/index.ts'
-import { actsOn, mayAct, type GroupDraft, type LineDraft, changeOf, slotWith } from '../adjustments/index.ts'
+import { actsOn, mayAct, type SetsDraft, type LineDraft, changeOf, slotWith } from '../adjustments/index.ts'
 import { kindOf } from '../goals/index.ts'
 import { exerciseOf, type Lift, type Library } from '../library/index.ts'
 import { ruleOf } from '../progressions/index.ts'
@@ -84,13 +84,13 @@ function hasSetsByRule({ sessions, slots, progressions }: Template, session: Id)
 }
 
 /** What of a slot counts as hard sets: conditioning has minutes of its own and is none. */
-const hardOf = (library: Library, { lift, groups: prescriptions }: Asked): SetsAsked[] =>
+const hardOf = (library: Library, { lift, prescriptions }: Asked): SetsAsked[] =>
   prescriptions.filter(
-    ({ group: prescribed }) => exerciseOf(library, prescribed.lift ?? lift).pattern !== 'conditioning',
+    ({ prescribed }) => exerciseOf(library, prescribed.lift ?? lift).pattern !== 'conditioning',
   )
 
-type Asked = { id: Id; lift: Lift; circuit?: Circuit; groups: SetsAsked[] }
-type SetsAsked = { group: SetPrescription; sets: number; percent: number | null; lifts: number }
+type Asked = { id: Id; lift: Lift; circuit?: Circuit; prescriptions: SetsAsked[] }
+type SetsAsked = { prescribed: SetPrescription; sets: number; percent: number | null; lifts: number }
 
 /** What each slot of a place asks, after what the track and deloads change of it. */
 function slotsAt(library: Library, template: Template, place: Place, track: Id | null): Asked[] {
@@ -131,33 +131,31 @@ function slotAt(library: Library, template: Template, place: Place, id: Id, chan
   const prescriptions = inherit(row, template.sessions[place.session], place.phase).map(
     (prescribed): SetsAsked => {
       const stated = percentOf(template, prescribed)
-      const { sets, percent, scale } = changes.reduce<GroupDraft>(
+      const { sets, percent, scale } = changes.reduce<SetsDraft>(
         (draft, { adjustment: { do: change }, label }) =>
           changeOf[change.kind].onSets?.(draft, change, label)?.now ?? draft,
         { sets: hardSets(prescribed), percent: stated?.percent ?? null, scale: 100 },
       )
       const reps = kindOf(prescribed.goal).reps(prescribed.goal)
       return {
-        group: prescribed,
+        prescribed,
         sets,
         percent: stated && percent !== null ? (percent * scale * stated.of) / 10000 : null,
         lifts: reps === null ? 0 : lowest(reps),
       }
     },
   )
-  return [
-    { id, lift: line.lift ?? slot, ...(slot.circuit && { circuit: slot.circuit }), groups: prescriptions },
-  ]
+  return [{ id, lift: line.lift ?? slot, ...(slot.circuit && { circuit: slot.circuit }), prescriptions }]
 }
 const noLift: Lift = { exercise: 'plank' }
 
 /** A session's minutes as it is written, without warm-ups. */
 function minutesOnPaper(library: Library, template: Template, session: Id, asked: Asked[]): number {
-  const slots = asked.map(({ id, lift, circuit, groups: prescriptions }) => ({
+  const slots = asked.map(({ id, lift, circuit, prescriptions }) => ({
     slot: id,
     exercise: lift.exercise,
     ...(circuit && { circuit }),
-    sets: prescriptions.map(({ group: prescribed, sets }) => ({
+    sets: prescriptions.map(({ prescribed, sets }) => ({
       ...prescribed,
       sets: kindOf(prescribed.goal).logs(prescribed.goal) === 'reps' ? sets : prescribed.sets,
       reps: null,
@@ -166,13 +164,13 @@ function minutesOnPaper(library: Library, template: Template, session: Id, asked
   return minutesOf(library, template, session, slots)
 }
 
-/** Hard sets that a group counts as: none where nothing is counted in reps. */
+/** Hard sets that a prescription counts as: none where nothing is counted in reps. */
 function hardSets({ sets, goal }: SetPrescription): number {
   const kind = kindOf(goal)
   return kind.logs(goal) === 'reps' ? sets * (kind.countsAs?.(goal) ?? 1) : 0
 }
 
-/** The percent that a group states, and of what percent of the 1RM it is one. */
+/** The percent that a prescription states, and of what percent of the 1RM it is one. */
 function percentOf(
   { trainingMax = 100 }: Template,
   { load }: SetPrescription,

@@ -117,6 +117,7 @@ function Head<Row>({ column: { title, isNumber, sortBy }, isFirst, order, onSort
   const Arrow = order === 'descending' ? ArrowDown : ArrowUp
   return (
     <th
+      scope="col"
       aria-sort={order}
       className={`sticky top-0 border-b border-line bg-paper px-3 py-2 align-bottom font-medium first:pl-0 ${side(isNumber)} ${isFirst ? 'left-0 z-20' : 'z-10'}`}
     >

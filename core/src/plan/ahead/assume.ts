@@ -10,14 +10,14 @@ export function assume(situation: Situation, asked: Prescribed[], doing: Doing =
   if (doing !== 'asked') {
     const outcomes = asked.map((prescribed): Outcome => {
       const done = supposedSets(prescribed, doing)
-      const { slot, groups: prescriptions, deload } = prescribed
+      const { slot, prescriptions, deload } = prescribed
       return { prescribed, done, verdict: judge(slot, prescriptions, done, deload) }
     })
     advance(situation, outcomes, situation.day, situation.place.position)
     return outcomes
   }
   const outcomes = asked.map((prescribed): Outcome => {
-    const { groups: prescriptions, deload } = prescribed
+    const { prescriptions, deload } = prescribed
     const isProven = !prescriptions.some(({ missing, short }) => missing || short)
     return { prescribed, verdict: deload ? 'deload' : isProven ? 'hit' : 'not comparable', done: [] }
   })

@@ -9,7 +9,7 @@ const moreReps = 2
 
 /** The sets of a slot as a preview supposes them: the last one short of what is asked, or all of them beyond it. */
 export function supposedSets(
-  { id, slot, groups: prescriptions }: Prescribed,
+  { id, slot, prescriptions }: Prescribed,
   doing: Exclude<Doing, 'asked'>,
 ): SetLog[] {
   if (doing === 'nothing') return []

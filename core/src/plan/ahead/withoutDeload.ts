@@ -7,5 +7,5 @@ import type { Situation } from '../state/situation.ts'
 export function withoutDeload(situation: Situation): Map<string, ShownSets[]> {
   const changes = situation.changes.filter((one) => !isDeload(one))
   const { slots } = prescribe({ ...situation, changes })
-  return new Map(slots.map(({ id, groups: prescriptions }) => [id, prescriptions]))
+  return new Map(slots.map(({ id, prescriptions }) => [id, prescriptions]))
 }

@@ -230,7 +230,7 @@ function describeSlots(outcomes: Outcome[], evidence: Evidence): PlannedSlot[] {
 /** The slots of a session before it is trained, with their letters. */
 function plannedSlots(prescribed: Prescribed[], evidence: Evidence): PlannedSlot[] {
   const letters = lettersOf(prescribed)
-  return prescribed.map(({ id, slot, deload, warmUps, groups: prescriptions, needs }) => {
+  return prescribed.map(({ id, slot, deload, warmUps, prescriptions, needs }) => {
     const { exercise, variant, note } = slot
     const planned: PlannedSlot = {
       slot: id,

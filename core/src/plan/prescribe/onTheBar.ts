@@ -5,18 +5,14 @@ import type { SetLog, ShownSets } from '../../member/index.ts'
 import { addLoad, lowest, scale, snap, type Load, heavier } from '../../units/index.ts'
 import { make, withLoad } from './round.ts'
 
-/** A slot's groups as they are asked, with what was done of them. */
-export type OnTheBar = { slot: Id; groups: ShownSets[]; sets: SetLog[]; lift?: string }
+/** A slot's prescriptions as they are asked, with what was done of them. */
+export type OnTheBar = { slot: Id; prescriptions: ShownSets[]; sets: SetLog[]; lift?: string }
 
 /**
- * The heaviest load of the groups on the bar: logged where it was done, else as asked (not with `isLifted`). Null where none is
+ * The heaviest load of the prescriptions on the bar: logged where it was done, else as asked (not with `isLifted`). Null where none is
  * known.
  */
-export function heaviestOf(
-  { groups: prescriptions, sets }: OnTheBar,
-  only?: Id,
-  isLifted = false,
-): Load | null {
+export function heaviestOf({ prescriptions, sets }: OnTheBar, only?: Id, isLifted = false): Load | null {
   let heaviest: Load | null = null
   let n = 0
   for (const prescribed of prescriptions) {
@@ -32,7 +28,7 @@ export function heaviestOf(
 }
 
 /** Reps times load of all sets of a slot: those that were done, or as they are asked where nothing is logged yet. */
-export function tonnageOf({ groups: prescriptions, sets }: OnTheBar, isLifted: boolean): Load | null {
+export function tonnageOf({ prescriptions, sets }: OnTheBar, isLifted: boolean): Load | null {
   let sum: Load | null = null
   const add = (load: Load | null, reps: number) => {
     if (!load || !reps) return
@@ -61,18 +57,18 @@ export function totalOf(
 }
 
 /**
- * The groups of a session with those that follow today's top set worked out from what has been lifted so far. They alone
+ * The prescriptions of a session with those that follow today's top set worked out from what has been lifted so far. They alone
  * move within a session; everything else stands as it was shown.
  */
 export function followToday(session: OnTheBar[], loadingOf: (slot: Id) => Loading): ShownSets[][] {
   const made: OnTheBar[] = []
-  for (const { slot, groups: prescriptions, sets } of session) {
-    const own: OnTheBar = { slot, groups: [], sets }
+  for (const { slot, prescriptions, sets } of session) {
+    const own: OnTheBar = { slot, prescriptions: [], sets }
     made.push(own)
     for (const prescribed of prescriptions)
-      own.groups.push(prescribed.today ? follow(prescribed, made, own, loadingOf(slot)) : prescribed)
+      own.prescriptions.push(prescribed.today ? follow(prescribed, made, own, loadingOf(slot)) : prescribed)
   }
-  return made.map(({ groups: prescriptions }) => prescriptions)
+  return made.map(({ prescriptions }) => prescriptions)
 }
 
 function follow(prescribed: ShownSets, before: OnTheBar[], own: OnTheBar, loading: Loading): ShownSets {

@@ -41,7 +41,7 @@ const set = (percent: number, change: object = {}) => ({
   ...change,
 })
 
-/** A template of one session a week whose two slots read the given groups, over three weeks. */
+/** A template of one session a week whose two slots read the given prescriptions, over three weeks. */
 function template(change: object = {}, phase: object = {}): Template {
   const { template: read, issues } = readTemplate({
     format: 2,

@@ -31,7 +31,12 @@ export function prescribe(situation: Situation): { slots: Prescribed[]; changes:
     const warmUps = warmUpsFor(situation, prescribed, trained)
     if (warmUps?.length) prescribed.warmUps = warmUps
     trained.push(line.slot)
-    before.push({ slot: line.id, groups: prescribed.groups, sets: [], lift: liftKey(line.slot) })
+    before.push({
+      slot: line.id,
+      prescriptions: prescribed.prescriptions,
+      sets: [],
+      lift: liftKey(line.slot),
+    })
     return prescribed
   })
   return { slots, changes: made }
@@ -48,7 +53,7 @@ export function recall(situation: Situation, shown: Shown): Prescribed[] {
     const row = rowAt(situation, id, slot)
     const first = firstScale(situation, spot, id, slot)
     const deload = was.deload === true
-    const made: Prescribed = { id, slot, row, deload, groups: was.sets, needs: [], first }
+    const made: Prescribed = { id, slot, row, deload, prescriptions: was.sets, needs: [], first }
     if (was.warmUps) made.warmUps = was.warmUps
     if (!slot.uses.length) return made
     const { here, body } = loadingAt(library, evidence, undefined, slot)

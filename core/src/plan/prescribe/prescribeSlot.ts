@@ -20,7 +20,7 @@ import { askedOf, showSets } from './showSets.ts'
 import { lastKey, progressionKey } from '../state/state.ts'
 import type { Prescribed, Situation } from '../state/situation.ts'
 
-/** One slot: row → source or rule → changes → rounding, group by group; what its load lacks is asked for. */
+/** One slot: row → source or rule → changes → rounding, prescription by prescription; what its load lacks is asked for. */
 export function prescribeSlot(
   situation: Situation,
   spot: Spot,
@@ -46,7 +46,7 @@ export function prescribeSlot(
         ruleInputs(situation, id, slot, { body: loading.body, unit: loading.home.unit, first, max }),
       )
     : nothingAsked
-  const own: OnTheBar = { slot: id, groups: [], sets: [] }
+  const own: OnTheBar = { slot: id, prescriptions: [], sets: [] }
   const known: Known = {
     library,
     lift: slot,
@@ -70,7 +70,7 @@ export function prescribeSlot(
   const held = rowSteps(slot, place, row)
   const opening =
     held.length || lineSteps.length || asked.steps.length ? [...held, ...lineSteps, ...asked.steps] : held
-  const made: Prescribed = { id, slot, row, deload, groups: own.groups, needs: [], first }
+  const made: Prescribed = { id, slot, row, deload, prescriptions: own.prescriptions, needs: [], first }
   const written = inherit(
     slot.rows[place.phase.id]?.[row] ?? [],
     template.sessions[place.session],
@@ -78,7 +78,7 @@ export function prescribeSlot(
   )
   for (const prescribed of withScheme(written, asked)) {
     if (prescribed.lift) {
-      own.groups.push(
+      own.prescriptions.push(
         showLine(situation, spot, possible, { known, opening, made }, prescribed, prescribed.lift),
       )
       continue
@@ -91,11 +91,12 @@ export function prescribeSlot(
       : null
     if (priced && isNeed(priced) && !made.needs.length)
       made.needs.push({ ...priced, lift: liftOf(priced.lift) })
-    own.groups.push(
+    own.prescriptions.push(
       showSets(prescribed, sets, priced, opening, changes, loading, wayOf(template, prescribed, deload)),
     )
   }
-  if (slot.by === 'toTest') made.groups = capped(situation, id, slot, row, known, own.groups, loading)
+  if (slot.by === 'toTest')
+    made.prescriptions = capped(situation, id, slot, row, known, own.prescriptions, loading)
   if (asked.load && !isNeed(asked.load)) made.ruled = asked.load.base
   return made
 }
@@ -123,7 +124,7 @@ function showLine(
 /** The ramp to a slot's first load, after what was trained before it; none for a lift that is warm already. */
 export function warmUpsFor(
   { library, template, evidence, at }: Situation,
-  { slot, groups: prescriptions }: Prescribed,
+  { slot, prescriptions }: Prescribed,
   trained: Lift[],
 ): WarmUpSet[] | undefined {
   const rule = slot.warmUp ?? template.warmUp
@@ -160,7 +161,7 @@ function movedSoFar({ state, place }: Situation, lift: Lift, before: OnTheBar[])
   return sum
 }
 
-/** The load of a group when the slot was last trained; else the lift's last one, at another place. */
+/** The load of a prescription when the slot was last trained; else the lift's last one, at another place. */
 function lastLoad(
   { library, state, evidence }: Situation,
   slot: Id,

@@ -72,13 +72,13 @@ export function make(meant: Load, { here, home, body }: Loading, way: Way): Made
   return made
 }
 
-/** A group with the load that was made for it, in place of the one that it had. */
+/** A prescription with the load that was made for it, in place of the one that it had. */
 export function withLoad(prescribed: ShownSets, made: Made): ShownSets {
   const { side: _, bar: __, hung: ___, help: ____, short: _____, ...rest } = prescribed
   return putLoad(rest, made)
 }
 
-/** Puts a load on a group that is just being made and has none yet. */
+/** Puts a load on a prescription that is just being made and has none yet. */
 export function putLoad(prescribed: ShownSets, { load, help, parts, short }: Made): ShownSets {
   prescribed.load = load
   if (help) prescribed.help = true

@@ -1,5 +1,5 @@
 import type { Loading } from '../../evidence/index.ts'
-import { type GroupDraft, changeOf, sayCap } from '../../adjustments/index.ts'
+import { type SetsDraft, changeOf, sayCap } from '../../adjustments/index.ts'
 import type { WhyStep } from '../../words/index.ts'
 import { kindOf } from '../../goals/index.ts'
 import { isLater, isNeed, type Known, type Later, type Need, type Priced, sayMax } from '../../loads/index.ts'
@@ -11,7 +11,7 @@ import { less } from './onTheBar.ts'
 import { make, putLoad, type Made } from './round.ts'
 
 /**
- * A group of sets as it is asked: its price, the changes on it, one rounding, and the ladder of all of them. `sets` are those
+ * A prescription as it is asked: its price, the changes on it, one rounding, and the ladder of all of them. `sets` are those
  * that are written and those that a rule adds; `opening` are the rungs that stand before the price's own.
  */
 export function showSets(
@@ -58,8 +58,8 @@ export const askedOf = ({ sets, goal, rir, rest }: SetPrescription): NonNullable
   rest,
 })
 
-/** The group as it is asked, but for its load. */
-function asAsked(prescribed: SetPrescription, { sets, rir, reps }: GroupDraft): ShownSets {
+/** The prescription as it is asked, but for its load. */
+function asAsked(prescribed: SetPrescription, { sets, rir, reps }: SetsDraft): ShownSets {
   const shown: ShownSets = {
     prescription: prescribed.id,
     sets,
@@ -92,16 +92,16 @@ const asWritten = new Set<string>([
   'stop',
 ] satisfies (keyof AsWritten)[])
 
-/** Lets the changes act on a group in their order, each with its rung; says whether the member's own touched its load. */
+/** Lets the changes act on a prescription in their order, each with its rung; says whether the member's own touched its load. */
 function changeSets(
   prescribed: SetPrescription,
   sets: number,
   price: Priced | null,
   changes: Authored[],
   steps: WhyStep[],
-): { draft: GroupDraft; isOwn: boolean } {
+): { draft: SetsDraft; isOwn: boolean } {
   const isRuled = prescribed.load.of === 'progression'
-  let draft: GroupDraft = {
+  let draft: SetsDraft = {
     sets,
     percent: price?.percent ?? null,
     scale: 100,

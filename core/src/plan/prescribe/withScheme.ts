@@ -4,8 +4,8 @@ import { highest, lowest } from '../../units/index.ts'
 import type { Asked } from '../progress/progress.ts'
 
 /**
- * A row with what rules put in place of what is written: the sets, the goal, the reps left, in the groups that are theirs to
- * write and that the writer has not fixed. Sets alone are those of the whole row: its other groups keep theirs.
+ * A row with what rules put in place of what is written: the sets, the goal, the reps left, in the prescriptions that are theirs to
+ * write and that the writer has not fixed. Sets alone are those of the whole row: its other prescriptions keep theirs.
  */
 export function withScheme(row: SetPrescription[], asked: Asked): SetPrescription[] {
   const { goal, sets, amount, moreReps, rir } = asked
@@ -31,7 +31,7 @@ export function withScheme(row: SetPrescription[], asked: Asked): SetPrescriptio
   return sets && !goal ? withSets(made, sets) : made
 }
 
-/** So many sets in all: the first group of work takes what the others leave, and at least one. */
+/** So many sets in all: the first prescription of work takes what the others leave, and at least one. */
 function withSets(row: SetPrescription[], sets: number): SetPrescription[] {
   const at = Math.max(
     0,

@@ -41,7 +41,7 @@ export function advance(
   for (const { prescribed, verdict, done } of worked) {
     const key = rowsKey(place.phase.id, prescribed.id)
     const isExposure = verdict === 'hit' || verdict === 'miss'
-    const { slot, row, groups: prescriptions } = prescribed
+    const { slot, row, prescriptions } = prescribed
     if (verdict !== 'deload' && slot.by === 'week')
       state.rows[key] = trainedRow(state.rows[key], row, place.week)
     if (isExposure && slot.by === 'exposure') state.exposures[key] = (state.exposures[key] ?? 0) + 1
@@ -50,31 +50,27 @@ export function advance(
         state,
         place.week,
         slot,
-        tonnageOf({ slot: prescribed.id, groups: prescriptions, sets: done }, date !== null),
+        tonnageOf({ slot: prescribed.id, prescriptions, sets: done }, date !== null),
       )
     if (verdict !== 'deload') keepLast(state, prescribed, done, date)
     if (isExposure && slot.by === 'toTest') {
-      const top = heaviestOf(
-        { slot: prescribed.id, groups: prescriptions, sets: done },
-        undefined,
-        date !== null,
-      )
+      const top = heaviestOf({ slot: prescribed.id, prescriptions, sets: done }, undefined, date !== null)
       if (top) state.heaviest[key] = heavier(state.heaviest[key], top)
     }
     if (slot.uses.length) feed(situation, { prescribed, verdict, done }, date, answers)
   }
 }
 
-/** Keeps the load of groups that are asked again at last time's load. */
+/** Keeps the load of prescriptions that are asked again at last time's load. */
 function keepLast(
   state: FoldState,
-  { id, slot, groups: prescriptions }: Outcome['prescribed'],
+  { id, slot, prescriptions }: Outcome['prescribed'],
   done: SetLog[],
   date: Day | null,
 ): void {
   if (!date) return
   for (const prescribed of askedAsLast(slot)) {
-    const load = heaviestOf({ slot: id, groups: prescriptions, sets: done }, prescribed, true)
+    const load = heaviestOf({ slot: id, prescriptions, sets: done }, prescribed, true)
     if (load) state.lastLoads[lastKey(id, prescribed, slot)] = { load, date }
   }
 }
@@ -103,7 +99,7 @@ function keepMoved(state: FoldState, week: number, lift: Slot, more: Load | null
   state.moved[key] = { week, load: had?.week === week ? addLoad(had.load, more) : more }
 }
 
-/** The groups of a slot whose load is last time's, in whatever row. */
+/** The prescriptions of a slot whose load is last time's, in whatever row. */
 function askedAsLast({ rows }: Slot): Id[] {
   const known = lastSets.get(rows)
   if (known) return known
@@ -133,7 +129,7 @@ function feed(
   answers: Answers | undefined,
 ): void {
   const { library, template, state, evidence, place } = situation
-  const { id, slot, row, groups: prescriptions, first } = prescribed
+  const { id, slot, row, prescriptions, first } = prescribed
   const { here, body } = loadingAt(library, evidence, undefined, slot)
   const known = ruleInputs(situation, id, slot, { body, unit: here.unit, first })
   const hand = handOf(library, evidence, slot)
@@ -163,7 +159,7 @@ const fixedIn = (row: SetPrescription[]): readonly Fixable[] =>
   row.some(({ fixed }) => fixed) ? row.flatMap(({ fixed }) => fixed ?? []) : nothing
 const nothing: readonly Fixable[] = []
 
-/** The group whose goal a progression without loads writes. */
+/** The prescription whose goal a progression without loads writes. */
 function carrier({ progressions }: Template, id: Id, prescriptions: ShownSets[]): ShownSets | undefined {
   const rules = rulesOf(progressions[id]).map(({ rule }) => ruleOf[rule])
   if (rules.some(({ writes }) => writes.includes('load'))) return undefined
@@ -172,7 +168,7 @@ function carrier({ progressions }: Template, id: Id, prescriptions: ShownSets[])
   )
 }
 
-/** What the sets of a slot tell its rule: those of the group that it loads, or whose goal it writes. */
+/** What the sets of a slot tell its rule: those of the prescription that it loads, or whose goal it writes. */
 function heardOf(
   prescriptions: ShownSets[],
   own: ShownSets | undefined,
@@ -204,7 +200,7 @@ function topOf(sets: SetLog[], body: Load | undefined): Pick<Exposure, 'top'> {
   return { top: topSet(sets.filter(isDone), body) }
 }
 
-/** The logged sets of a group, by their numbers. */
+/** The logged sets of a prescription, by their numbers. */
 function setsOf(prescriptions: ShownSets[], prescribed: ShownSets, done: SetLog[]): SetLog[] {
   const before = prescriptions
     .slice(0, prescriptions.indexOf(prescribed))
@@ -253,8 +249,8 @@ function keepRole(
   { prescribed, verdict, done }: Outcome,
   date: Day | null,
 ): void {
-  const { id, slot, groups: prescriptions } = prescribed
-  const load = heaviestOf({ slot: id, groups: prescriptions, sets: done })
+  const { id, slot, prescriptions } = prescribed
+  const load = heaviestOf({ slot: id, prescriptions, sets: done })
   if (!load) return
   const key = `${progressionKey(progression, slot)}/${role}`
   state.roles[key] = {

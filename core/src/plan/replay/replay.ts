@@ -60,21 +60,24 @@ export function situationAt(
 
 /** What was asked, with the loads that follow today's top set worked out from what was lifted. */
 function followed(library: Library, asked: Prescribed[], log: SessionLog, evidence: Evidence): Prescribed[] {
-  if (!asked.some(({ groups: prescriptions }) => prescriptions.some(({ today }) => today))) return asked
-  const session = asked.map(({ id, groups: prescriptions }) => ({
+  if (!asked.some(({ prescriptions }) => prescriptions.some(({ today }) => today))) return asked
+  const session = asked.map(({ id, prescriptions }) => ({
     slot: id,
-    groups: prescriptions,
+    prescriptions,
     sets: setsOf(log, id),
   }))
   const slotOf = new Map(asked.map(({ id, slot }) => [id, slot]))
-  const prescriptions = followToday(session, (id) =>
+  const followed = followToday(session, (id) =>
     loadingAt(library, evidence, log.location, slotOf.get(id) as Slot),
   )
-  return asked.map((prescribed, i) => ({ ...prescribed, groups: prescriptions[i] ?? prescribed.groups }))
+  return asked.map((prescribed, i) => ({
+    ...prescribed,
+    prescriptions: followed[i] ?? prescribed.prescriptions,
+  }))
 }
 
 function outcome(prescribed: Prescribed, log: SessionLog): Outcome {
-  const { id, slot, groups: prescriptions, deload } = prescribed
+  const { id, slot, prescriptions, deload } = prescribed
   const done = setsOf(log, id)
   return { prescribed, done, verdict: judge(log.shown?.slots[id] ?? slot, prescriptions, done, deload) }
 }

@@ -76,7 +76,7 @@ describe('a verdict', () => {
     expect(judge(squat, [free], sets(12, 10, 7), false)).toBe('miss')
   })
 
-  test('looks at every group of the slot', () => {
+  test('looks at every prescription of the slot', () => {
     const two = [prescribed({ sets: 1, load: kg(80) }), prescribed({ sets: 2 })]
     expect(judge(squat, two, [set(1, 5, { load: kg(80) }), set(2, 5), set(3, 5)], false)).toBe('hit')
     expect(judge(squat, two, [set(1, 5), set(2, 5), set(3, 5)], false)).toBe('miss')

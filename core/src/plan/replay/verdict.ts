@@ -32,7 +32,7 @@ export function judge(
   return 'hit'
 }
 
-/** Whether the sets of a group, numbered from the one after `before`, reach what was asked; those beyond `least` are free. */
+/** Whether the sets of a prescription, numbered from the one after `before`, reach what was asked; those beyond `least` are free. */
 function meetsSets(prescribed: ShownSets, sets: SetLog[], before: number): boolean {
   const { goal } = prescribed
   const kind = goal && kindOf(goal)

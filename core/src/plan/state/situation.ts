@@ -19,7 +19,7 @@ export type Prescribed = {
   row: number
   deload: boolean
   warmUps?: WarmUpSet[]
-  groups: ShownSets[]
+  prescriptions: ShownSets[]
   needs: Need[]
   /** The load of the slot's progression as it is now, where it has one. */
   ruled?: Load

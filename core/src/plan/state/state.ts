@@ -23,7 +23,7 @@ export type FoldState = {
   heaviest: Record<string, Load>
   /** The load on the bar in each role of a progression, when it was last trained, and when last in a deload. */
   roles: Record<string, { normal?: RoleLoad; deload?: RoleLoad }>
-  /** The heaviest load of groups that are asked at last time's, by slot, group and lift. */
+  /** The heaviest load of prescriptions that are asked at last time's, by slot, prescription and lift. */
   lastLoads: Record<string, { load: Load; date: Day }>
   /** What each lift has moved in the latest week that it was trained in, reps times load. */
   moved: Record<string, { week: number; load: Load }>

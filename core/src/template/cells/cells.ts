@@ -16,9 +16,9 @@ import {
   type Template,
 } from '../types.ts'
 
-/** The cells of a group of sets, in the order of a week sheet. */
+/** The cells of a prescription, in the order of a week sheet. */
 export const cellFields = ['sets', 'goal', 'load', 'rir', 'rest'] as const
-/** What else is said of a group, where it is said. */
+/** What else is said of a prescription, where it is said. */
 export const detailFields = [
   'tempo',
   'perSide',

@@ -25,7 +25,7 @@ const plain: Template = { ...template, trainingMax: undefined }
 const read = (typed: string, now: SetPrescription[] = []) =>
   readSets(library, typed, now, slot, /TM/.test(typed) ? template : plain)
 const sets = (typed: string, now: SetPrescription[] = []) => {
-  const { groups: prescriptions, fault } = read(typed, now)
+  const { prescriptions, fault } = read(typed, now)
   if (!prescriptions) throw new Error(fault)
   return prescriptions
 }
@@ -51,7 +51,7 @@ describe('shorthand', () => {
         for (const row of Object.values(own.rows).flat()) {
           if (own.circuit || row.some(({ load }) => 'slot' in load || 'prescription' in load)) continue
           const back = readSets(library, formatSets(library, row), row, own, draft)
-          expect([name, formatSets(library, row), back.fault ?? back.groups]).toEqual([
+          expect([name, formatSets(library, row), back.fault ?? back.prescriptions]).toEqual([
             name,
             formatSets(library, row),
             row,
@@ -80,9 +80,10 @@ describe('shorthand', () => {
   ])('%s is %s', (typed, means) => expect(formatSets(library, sets(typed))).toBe(means))
 
   test('a percent of the 1RM is one too where the template states a training max', () => {
-    const [prescribed] = readSets(library, '3 sets of 5 at 75% of the 1RM', [], slot, template).groups ?? []
+    const [prescribed] =
+      readSets(library, '3 sets of 5 at 75% of the 1RM', [], slot, template).prescriptions ?? []
     expect(prescribed?.load).toEqual({ of: 'max', percent: 75 })
-    expect(readSets(library, '3x5 @ 75%', [], slot, template).groups?.[0]?.load.of).toBe('trainingMax')
+    expect(readSets(library, '3x5 @ 75%', [], slot, template).prescriptions?.[0]?.load.of).toBe('trainingMax')
   })
 
   test('what is not said stays, line by line', () => {
@@ -116,7 +117,7 @@ describe('shorthand', () => {
   test('anything at all that is typed is read or refused, and nothing throws', () => {
     fc.assert(
       fc.property(fc.string({ maxLength: 80 }), (typed) => {
-        const { groups: prescriptions, fault } = read(typed)
+        const { prescriptions, fault } = read(typed)
         expect(prescriptions === undefined).toBe(fault !== undefined)
       }),
     )
@@ -141,7 +142,7 @@ describe('shorthand', () => {
     )
     fc.assert(
       fc.property(fc.array(word, { maxLength: 12 }), (words) => {
-        const { groups: prescriptions } = read(words.join(' '))
+        const { prescriptions } = read(words.join(' '))
         if (prescriptions) expect(sets(formatSets(library, prescriptions))).toEqual(prescriptions)
       }),
       { numRuns: 1000 },

@@ -14,7 +14,8 @@ import type { SetPrescription, Slot, Template } from '../types.ts'
 
 /** Sets as they were understood, or a plain sentence about what was not, with the piece of the text that it speaks of. */
 export type ReadSets =
-  { groups: SetPrescription[]; fault?: undefined } | { fault: string; piece: string; groups?: undefined }
+  | { prescriptions: SetPrescription[]; fault?: undefined }
+  | { fault: string; piece: string; prescriptions?: undefined }
 
 /**
  * Reads sets from trade shorthand: "5 x 5 @ 75% R2 rest 3:00", several lines parted by semicolons. Sets, reps, load, and what else is
@@ -41,9 +42,9 @@ export function readSets(
     }
     const read = readPiece(library, piece, base, slot, template, i >= now.length)
     if (read.fault !== undefined) return read
-    prescriptions.push(read.group)
+    prescriptions.push(read.prescribed)
   }
-  return { groups: prescriptions }
+  return { prescriptions }
 }
 
 /** Sets as they would be typed; reading it gives the same sets. */
@@ -136,7 +137,8 @@ const details: { field: CellField; found: RegExp; write(text: string): string }[
 ]
 
 type ReadPiece =
-  { group: SetPrescription; fault?: undefined } | { fault: string; piece: string; group?: undefined }
+  | { prescribed: SetPrescription; fault?: undefined }
+  | { fault: string; piece: string; prescribed?: undefined }
 
 function readPiece(
   library: Library,
@@ -196,7 +198,7 @@ function readPiece(
     prescribed = { ...prescribed, sets: 1 }
   if ((prescribed.least === undefined) !== (prescribed.stop === undefined))
     return { fault: 'Say both the fewest sets and what ends them: at least 3, until the bar slows.', piece }
-  return { group: prescribed }
+  return { prescribed }
 }
 
 /** Whether a goal is one thing to be done, where nothing is said of sets: a total, a time to beat, a run. */

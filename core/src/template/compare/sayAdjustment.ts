@@ -1,6 +1,6 @@
 import {
   type Adjustment,
-  type GroupDraft,
+  type SetsDraft,
   changeOf,
   actsOn,
   type Spot,
@@ -40,8 +40,8 @@ export function trackAt(
     .map(({ do: change }) => `${name}: ${changeOf[change.kind].sentence(change, library)}`)
 }
 
-/** A group as changes see it: one without a load has no percent. */
-function asDraft({ sets, load, rir, goal }: SetPrescription): GroupDraft {
+/** A prescription as changes see it: one without a load has no percent. */
+function asDraft({ sets, load, rir, goal }: SetPrescription): SetsDraft {
   const percent = 'percent' in load && load.percent !== undefined ? load.percent : 100
   return {
     sets,

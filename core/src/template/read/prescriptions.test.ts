@@ -1,4 +1,4 @@
-// What a group of sets, a circuit and a warm-up may say, and what is said where they say something else.
+// What a prescription, a circuit and a warm-up may say, and what is said where they say something else.
 import { describe, expect, test } from '@jest/globals'
 import type { Command } from '../commands/registry.ts'
 import { compareTemplates } from '../compare/compare.ts'
@@ -32,7 +32,7 @@ const at = 'slots.s.rows.p[0][0]'
 const line = { sets: 1, goal: { reps: 10 }, load: { of: 'none' } }
 const circuit = { name: 'Dock', by: 'time', rounds: 3 }
 
-describe('a group', () => {
+describe('a prescription', () => {
   test('says tempo, sides, style, bands and the sign that ends it', () => {
     const said = {
       tempo: '31X0',

@@ -1,16 +1,15 @@
 import type { Adjustment } from '../../adjustments/index.ts'
-import { type Id, at, Checker, fieldIn, fixForRetired, isId, type Issue } from '../../parsing/index.ts'
+import { type Id, at, Checker, fieldIn, isId, type Issue } from '../../parsing/index.ts'
 import { sourceKinds, sourceOf, type LoadBasis, type SourceKind } from '../../loads/index.ts'
 import { goalKeys, goalOf, keyOf, type Goal } from '../../goals/index.ts'
 import { exerciseIds, type Library } from '../../library/index.ts'
-import { ruleKinds, ruleOf, type RuleKind, type Stage } from '../../progressions/index.ts'
-import { triggerKinds, triggerOf, type TriggerBasis, type TriggerKind } from '../../triggers/index.ts'
 import { warmUpNames, warmUpOf, type WarmUp, type WarmUpName } from '../../warmups/index.ts'
 import { findLooseEnds, findUnfinished } from './looseEnds.ts'
 import { findOverMax } from './slotEnds.ts'
 import { readAdjustment, readDeload } from './readAdjustment.ts'
 import { settleExercises } from './readExercises.ts'
 import { readKind } from './readKind.ts'
+import { readProgression, readTrigger } from './readProgression.ts'
 import { templateFormat, upgradeTemplate } from './upgrades/index.ts'
 import { placeIn1 } from './upgrades/template1.ts'
 import {
@@ -18,11 +17,9 @@ import {
   limits,
   sectionShape,
   phaseShape,
-  progressionShape,
   sessionShape,
   setPrescriptionShape,
   slotShape,
-  stageShape,
   trackShape,
   untilShape,
   weeksField,
@@ -33,9 +30,6 @@ import {
   type Length,
   type Section,
   type Phase,
-  type PhaseRule,
-  type Progression,
-  type ProgressionStage,
   type RowClock,
   type Session,
   type SetPrescription,
@@ -173,14 +167,11 @@ export function readLength(checker: Checker, value: unknown, path: string): Leng
   const length = checker.check(untilShape, value, path)
   if (!length) return undefined
   const { progression, ...sign } = length.until as { progression?: unknown }
-  const until = readSign(checker, sign, at(path, 'until'))
+  const until = readTrigger(checker, sign, at(path, 'until'))
   if (!isId(progression)) checker.add(at(at(path, 'until'), 'progression'), 'a progression’s id', progression)
   if (!until || !isId(progression)) return undefined
   return { least: length.least, most: length.most, until: { ...until, progression } }
 }
-
-const readSign = (checker: Checker, value: unknown, path: string): TriggerBasis | undefined =>
-  readKind(checker, value, path, 'trigger', triggerKinds, (kind) => triggerOf[kind as TriggerKind])
 
 export function readTrack(checker: Checker, value: unknown, path: string): Track | undefined {
   const track = checker.check(trackShape, value, path)
@@ -285,62 +276,6 @@ export function readGoal(checker: Checker, value: unknown, path: string): Goal |
   if (key) return checker.check(goalOf[key].shape, value, path) as Goal | undefined
   checker.add(path, `a goal with one of the keys ${goalKeys.join(', ')}`, value)
   return undefined
-}
-
-export function readProgression(checker: Checker, value: unknown, path: string): Progression | undefined {
-  const progression = checker.check(progressionShape, value, path)
-  if (!progression) return undefined
-  const pieces = progression.stages as unknown[]
-  const seen = new Set<Id>()
-  const stages = pieces.flatMap((piece, i) => {
-    const place = at(at(path, 'stages'), i)
-    const stage = checker.check(stageShape, piece, place)
-    if (!stage) return []
-    if (seen.has(stage.id)) checker.add(at(place, 'id'), 'an id that no other stage has', stage.id)
-    seen.add(stage.id)
-    const isLast = i === pieces.length - 1
-    if (isLast !== (stage.until === undefined)) {
-      const expected = isLast
-        ? 'no trigger: the last stage goes on'
-        : 'the trigger that ends it: two progressions cannot both have a lift'
-      checker.add(at(place, 'until'), expected, stage.until)
-      return []
-    }
-    const until = stage.until && readSign(checker, stage.until, at(place, 'until'))
-    if (stage.offers && isLast)
-      checker.add(
-        at(place, 'offers'),
-        'a stage after it to offer',
-        stage.offers,
-        'Remove it, or add a stage.',
-      )
-    const ruled = readRule(checker, stage, place)
-    if (!ruled) return []
-    const { id, offers, waits } = stage
-    const own = { ...(until && { until }), ...(offers && { offers }), ...(waits && { waits }) }
-    return [{ id, ...ruled, ...own } as ProgressionStage]
-  })
-  if (!progression.inPhases) return { stages }
-  const inPhases = progression.inPhases.flatMap((one, i) => {
-    const ruled = readRule(checker, one, at(at(path, 'inPhases'), i))
-    return ruled ? [{ phase: one.phase, ...ruled } as PhaseRule] : []
-  })
-  return { stages, inPhases }
-}
-
-/** A rule with its parameters, as a stage or a phase has it. */
-function readRule(
-  checker: Checker,
-  { rule: given, params }: { rule: object; params: object },
-  path: string,
-): Pick<Stage, 'rule' | 'params'> | undefined {
-  const rule = given as unknown as RuleKind
-  if (!ruleKinds.includes(rule)) {
-    checker.add(at(path, 'rule'), `one of ${ruleKinds.join(', ')}`, rule, fixForRetired(rule, ruleKinds))
-    return undefined
-  }
-  const read = checker.check(ruleOf[rule].params, params, at(path, 'params'))
-  return read && ({ rule, params: read } as Pick<Stage, 'rule' | 'params'>)
 }
 
 /** An unknown exercise is most often a spelling: name the closest one. */

@@ -59,7 +59,7 @@ const tempoField = () =>
       expected: 'a tempo of four digits like 31X0: lowering, pause, lifting, pause; X as fast as possible',
     })
 
-/** What a group may inherit. */
+/** What a prescription may inherit. */
 const inherited = {
   rir: wholeField('RIR', 0, 10),
   rest: wholeField('seconds of rest', 0, 1800),

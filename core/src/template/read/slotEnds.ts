@@ -185,7 +185,9 @@ function findUncarried(checker: Checker, rule: RuleKind, { rows }: Slot, path: s
   const isCarried = Object.values(rows)
     .flat()
     .some((row) => row.some((prescribed) => takesScheme(row, prescribed) && carriedBy.fits(prescribed.goal)))
-  if (!isCarried) checker.add(path, `${carriedBy.expected}, as “${title}” needs`, rule, carriedBy.fix)
+  if (isCarried) return
+  const goal = JSON.stringify(carriedBy.sample.goal).replace(/[:,]/g, '$& ')
+  checker.add(path, `${carriedBy.expected}, as “${title}” needs`, rule, `Write "goal": ${goal}.`)
 }
 
 /** What an id might have meant. */

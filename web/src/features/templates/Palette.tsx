@@ -30,14 +30,14 @@ export function Palette({ isOpen, commands, onAct, onClose }: Props) {
         />
         <Command.List className="mt-2 max-h-[55dvh] overflow-y-auto">
           <Command.Empty className="p-3 text-bark">No command has these words.</Command.Empty>
-          <Command.Group heading="Template" className={prescribed}>
+          <Command.Group heading="Template" className={headed}>
             {commands.map(({ label, keys, run }) => (
               <Item key={label} keys={keys} onSelect={choose(run)}>
                 {label}
               </Item>
             ))}
           </Command.Group>
-          <Command.Group heading="Exercise, session and week" className={prescribed}>
+          <Command.Group heading="Exercise, session and week" className={headed}>
             {acts.map((act: Act & { name: ActName }) =>
               act.label === undefined ? null : (
                 <Item key={act.name} keys={keyOf(act)} onSelect={choose(() => onAct(act.name))}>
@@ -52,7 +52,7 @@ export function Palette({ isOpen, commands, onAct, onClose }: Props) {
   )
 }
 
-const prescribed =
+const headed =
   '[&_[cmdk-group-heading]]:px-3 [&_[cmdk-group-heading]]:py-1 [&_[cmdk-group-heading]]:text-sm [&_[cmdk-group-heading]]:text-bark'
 
 type ItemProps = { keys?: string; onSelect: () => void; children: string }

@@ -11,8 +11,8 @@ test('a slot that says the same is the same object, and one that says something 
           {
             position: 1,
             slots: [
-              { slot: 'squat', groups: [{ load: { value: load, unit: 'kg' } }] },
-              { slot: 'bench', groups: [{ load: { value: 60, unit: 'kg' } }] },
+              { slot: 'squat', sets: [{ load: { value: load, unit: 'kg' } }] },
+              { slot: 'bench', sets: [{ load: { value: 60, unit: 'kg' } }] },
             ],
           },
         ],

@@ -23,15 +23,15 @@ export function ComesNextList({ plan, session }: { plan: Plan; session: PlannedS
               <p>
                 {formatSetsShown(library, slot.sets)} → in {then.name}, week {then.week}:{' '}
                 <Why
-                  title={then.groups[0]?.load ? formatLoad(then.groups[0].load) : ''}
-                  steps={then.groups[0]?.why ?? []}
-                  says={formatSetsShown(library, then.groups)}
+                  title={then.sets[0]?.load ? formatLoad(then.sets[0].load) : ''}
+                  steps={then.sets[0]?.why ?? []}
+                  says={formatSetsShown(library, then.sets)}
                   className="font-medium"
                 >
-                  {formatSetsShown(library, then.groups)}
+                  {formatSetsShown(library, then.sets)}
                 </Why>
               </p>
-              {reason && <p className="text-sm text-bark">{sayReason(reason, then.groups[0])}</p>}
+              {reason && <p className="text-sm text-bark">{sayReason(reason, then.sets[0])}</p>}
             </>
           ) : (
             <p className="text-bark">Not in the next weeks.</p>

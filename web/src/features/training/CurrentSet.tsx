@@ -49,7 +49,7 @@ export function CurrentSet({
   onLog,
 }: Props) {
   const library = useLibrary()
-  const { n, group: prescribed, isPlus } = asked
+  const { n, prescribed, isPlus } = asked
   const measure = measureOf(library, slot, prescribed, before)
   const { isLoaded, isOnBody, counts } = measure
   const [draft, setDraft] = useState(() => {

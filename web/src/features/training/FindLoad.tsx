@@ -11,7 +11,7 @@ import type { Result } from './setDraft.ts'
 
 type Props = {
   slot: PlannedSlot
-  group: ShownSets
+  prescribed: ShownSets
   sets: SetLog[]
   can: Makeable
   onTry: (asked: AskedSet, result: Result) => void
@@ -34,7 +34,7 @@ export function foundSoFar(prescribed: ShownSets, sets: SetLog[], can: Makeable)
 }
 
 /** A guided way up to a load that nobody knows: one set after the other, and how many more there would have been. */
-export function FindLoad({ slot, group: prescribed, sets, can, onTry, onOpen, isOpen, isAnew }: Props) {
+export function FindLoad({ slot, prescribed, sets, can, onTry, onOpen, isOpen, isAnew }: Props) {
   const library = useLibrary()
   const { load, isFound } = foundSoFar(prescribed, sets, can)
   const reps = lowest(prescribed.reps ?? 5)
@@ -55,7 +55,7 @@ export function FindLoad({ slot, group: prescribed, sets, can, onTry, onOpen, is
       </p>
     )
   const log = (felt: number) =>
-    onTry({ n: firstTry + count, group: prescribed, isPlus: false }, { state: 'done', load, reps, rir: felt })
+    onTry({ n: firstTry + count, prescribed, isPlus: false }, { state: 'done', load, reps, rir: felt })
   return (
     <section
       className="my-2 rounded-lg border border-line bg-sheet p-4"

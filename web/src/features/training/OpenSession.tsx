@@ -40,7 +40,7 @@ export function OpenSession({ session: asShown, log, evidence }: Props) {
     recordSet(log, slot, asked, result)
     announce(sayLogged(library, slot, asked, result))
     choose(null)
-    setRest(asked.group.rest ? startRest(asked.group.rest) : null)
+    setRest(asked.prescribed.rest ? startRest(asked.prescribed.rest) : null)
   }
 
   return (
@@ -90,12 +90,7 @@ export function OpenSession({ session: asShown, log, evidence }: Props) {
 }
 
 /** "Set 1 of Back squat logged: 110 kg × 5. Rest 3:00." */
-function sayLogged(
-  library: Library,
-  slot: PlannedSlot,
-  { n, group: prescribed }: AskedSet,
-  result: Result,
-): string {
+function sayLogged(library: Library, slot: PlannedSlot, { n, prescribed }: AskedSet, result: Result): string {
   const isOnBody = exerciseOf(library, slot).tool === 'body weight'
   const name = slot.circuit?.name ?? liftName(library, slot)
   const rest = prescribed.rest ? ` Rest ${formatSeconds(prescribed.rest)}.` : ''

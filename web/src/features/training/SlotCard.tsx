@@ -65,7 +65,7 @@ export function SlotCard({ slot, sets, isCurrent, onOpen, onLog, can }: Props) {
       {isCurrent && missing && can && (
         <FindLoad
           slot={slot}
-          group={missing}
+          prescribed={missing}
           sets={sets}
           can={can}
           onTry={onLog}

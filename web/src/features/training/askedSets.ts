@@ -1,17 +1,17 @@
 import type { ShownSets } from '@young-oak/core/member'
 import type { PlannedSlot } from '@young-oak/core/plan'
 
-/** A set that is asked: its group, and its number in the slot. */
-export type AskedSet = { n: number; group: ShownSets; isPlus: boolean }
+/** A set that is asked: its prescription, and its number in the slot. */
+export type AskedSet = { n: number; prescribed: ShownSets; isPlus: boolean }
 
 /** The sets of a slot in order; a circuit is one. */
 export const askedSets = (slot: PlannedSlot): AskedSet[] =>
   slot.circuit
-    ? [{ n: 1, group: asOne, isPlus: false }]
+    ? [{ n: 1, prescribed: asOne, isPlus: false }]
     : slot.sets
         .flatMap((prescribed) =>
           Array.from({ length: prescribed.sets }, (_, i) => ({
-            group: prescribed,
+            prescribed,
             isPlus: prescribed.amrap === 'last' && i === prescribed.sets - 1,
           })),
         )

@@ -10,19 +10,18 @@ export function followLogged(
   log: SessionLog,
   evidence: Evidence,
 ): PlannedSession {
-  if (!session.slots.some(({ sets: prescriptions }) => prescriptions.some(({ today }) => today)))
-    return session
-  const bars = session.slots.map(({ slot, sets: prescriptions }) => ({
+  if (!session.slots.some(({ sets }) => sets.some(({ today }) => today))) return session
+  const asked = session.slots.map(({ slot, sets: prescriptions }) => ({
     slot,
-    groups: prescriptions,
+    prescriptions,
     sets: log.sets.filter((set) => set.slot === slot),
   }))
   const lifts = new Map(session.slots.map((slot) => [slot.slot, slot]))
-  const prescriptions = followToday(bars, (id) =>
+  const followed = followToday(asked, (id) =>
     loadingAt(library, evidence, log.location, lifts.get(id) as PlannedSlot),
   )
   return {
     ...session,
-    slots: session.slots.map((slot, i) => ({ ...slot, sets: prescriptions[i] ?? slot.sets })),
+    slots: session.slots.map((slot, i) => ({ ...slot, sets: followed[i] ?? slot.sets })),
   }
 }

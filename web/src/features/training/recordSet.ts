@@ -8,7 +8,7 @@ import type { Result } from './setDraft.ts'
 export function recordSet(log: SessionLog, slot: PlannedSlot, asked: AskedSet, result: Result): void {
   const had = log.sets.find((set) => set.slot === slot.slot && set.n === asked.n)
   const { exercise, variant } = slot
-  const { bands, style } = asked.group
+  const { bands, style } = asked.prescribed
   const lift = { exercise, ...(variant && { variant }) }
   const set = {
     slot: slot.slot,

@@ -169,7 +169,7 @@ describe('a circuit', () => {
     })
   test('is one set, by its time or its rounds, without a load', () => {
     expect(askedSets(circuit('time'))).toHaveLength(1)
-    expect(askedSets(circuit('time'))[0]?.group).toMatchObject({ load: null, reps: null })
+    expect(askedSets(circuit('time'))[0]?.prescribed).toMatchObject({ load: null, reps: null })
     expect(measureOf(library, circuit('time'), prescribed())).toMatchObject({ isLoaded: false, counts: 's' })
     expect(measureOf(library, circuit('rounds'), prescribed()).counts).toBe('rounds')
   })

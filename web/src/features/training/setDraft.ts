@@ -33,7 +33,7 @@ export type Result = Pick<
 >
 
 /**
- * A set as it is typed: what it takes is told by its group. `more` are reps of a round that was not finished; `left` is reps left in
+ * A set as it is typed: what it takes is told by its prescription. `more` are reps of a round that was not finished; `left` is reps left in
  * reserve, empty where nothing was said.
  */
 export type SetDraft = {

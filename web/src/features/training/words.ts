@@ -39,14 +39,14 @@ export function sayDone(set: DoneSet, isOnBody: boolean): string {
 
 /** "60 kg × 5, 5, 4 on 2 Mar 2026": equal loads are written once. */
 export function sayLast({ date, sets }: LastTime, isOnBody = false): string {
-  const prescriptions: { load: string; counts: string[] }[] = []
+  const byLoad: { load: string; counts: string[] }[] = []
   for (const set of sets) {
     const said = sayLoad(set, isOnBody)
     const load = said ? `${said} × ` : ''
-    const last = prescriptions[prescriptions.length - 1]
+    const last = byLoad[byLoad.length - 1]
     if (last && last.load === load) last.counts.push(sayCount(set))
-    else prescriptions.push({ load, counts: [sayCount(set)] })
+    else byLoad.push({ load, counts: [sayCount(set)] })
   }
-  const all = prescriptions.map(({ load, counts }) => `${load}${counts.join(', ')}`).join('; ')
+  const all = byLoad.map(({ load, counts }) => `${load}${counts.join(', ')}`).join('; ')
   return `${all} on ${formatDay(date)}`
 }

@@ -22,9 +22,7 @@ import { Button } from '../../../ui/Button.tsx'
 import { Mark } from '../../../ui/Mark.tsx'
 import { SelectField } from '../../../ui/Field.tsx'
 import { mint } from '../mint.ts'
-import { Answers } from './Answers.tsx'
-import { DefaultsFields } from './DefaultsFields.tsx'
-import { sayDefaults } from './sayDefaults.ts'
+import { DefaultsAnswer } from './DefaultsAnswer.tsx'
 import { Deloads } from './Deloads.tsx'
 import { SavedField } from './SavedField.tsx'
 import { usePut } from './usePut.ts'
@@ -77,29 +75,13 @@ export function PhaseAspect({ draft, phase: id, week = 0 }: Props) {
         phase={phase}
         onSave={(rotation, perWeek) => put(setRotation(draft, phase.id, rotation, perWeek))}
       />
-      <Answers
+      <DefaultsAnswer
         key={phase.id}
-        answers={[
-          {
-            name: 'defaults for its exercises',
-            said: sayDefaults(phase.defaults, 'phase'),
-            field: (
-              <DefaultsFields
-                defaults={phase.defaults}
-                of="phase"
-                onSave={(to) =>
-                  put({
-                    do: 'setPhase',
-                    phase: phase.id,
-                    field: 'defaults',
-                    from: phase.defaults ?? null,
-                    to,
-                  })
-                }
-              />
-            ),
-          },
-        ]}
+        defaults={phase.defaults}
+        of="phase"
+        onSave={(to) =>
+          put({ do: 'setPhase', phase: phase.id, field: 'defaults', from: phase.defaults ?? null, to })
+        }
       />
       {isLast && (
         <Mark

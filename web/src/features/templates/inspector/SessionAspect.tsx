@@ -3,9 +3,7 @@ import { addSession, copySession, moveSession, removeSession } from '@young-oak/
 import type { Section, Template } from '@young-oak/core/template'
 import { Button } from '../../../ui/Button.tsx'
 import { mint } from '../mint.ts'
-import { Answers } from './Answers.tsx'
-import { DefaultsFields } from './DefaultsFields.tsx'
-import { sayDefaults } from './sayDefaults.ts'
+import { DefaultsAnswer } from './DefaultsAnswer.tsx'
 import { sayWhole, Tiny } from './PhaseAspect.tsx'
 import { SavedField } from './SavedField.tsx'
 import { usePut } from './usePut.ts'
@@ -59,29 +57,13 @@ export function SessionAspect({ draft, phase = '', session: id = '' }: Props) {
           Add a section
         </Button>
       </fieldset>
-      <Answers
+      <DefaultsAnswer
         key={id}
-        answers={[
-          {
-            name: 'defaults for its exercises',
-            said: sayDefaults(session.defaults, 'session'),
-            field: (
-              <DefaultsFields
-                defaults={session.defaults}
-                of="session"
-                onSave={(to) =>
-                  put({
-                    do: 'setSession',
-                    session: id,
-                    field: 'defaults',
-                    from: session.defaults ?? null,
-                    to,
-                  })
-                }
-              />
-            ),
-          },
-        ]}
+        defaults={session.defaults}
+        of="session"
+        onSave={(to) =>
+          put({ do: 'setSession', session: id, field: 'defaults', from: session.defaults ?? null, to })
+        }
       />
       {fault && (
         <p role="alert" className="rounded bg-brick-wash px-2 py-1 text-sm text-brick">

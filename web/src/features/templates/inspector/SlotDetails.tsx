@@ -23,7 +23,7 @@ import {
 import { warmUpChoices } from './warmUpChoice.ts'
 
 type Props = { draft: Template; slotId: string; phase: string; row: number }
-type FormProps = Props & { slot: Slot; groups: SetPrescription[] }
+type FormProps = Props & { slot: Slot; prescriptions: SetPrescription[] }
 
 /** What else a slot's lines say: tempo, each side, style, bands, what ends its sets. For this week, or for all of the phase. */
 export function SlotDetails({ draft, slotId, phase, row }: Props) {
@@ -37,14 +37,14 @@ export function SlotDetails({ draft, slotId, phase, row }: Props) {
       draft={draft}
       slotId={slotId}
       slot={slot}
-      groups={prescriptions}
+      prescriptions={prescriptions}
       phase={phase}
       row={row}
     />
   )
 }
 
-function Form({ draft, slotId, slot, groups: prescriptions, phase, row }: FormProps) {
+function Form({ draft, slotId, slot, prescriptions, phase, row }: FormProps) {
   const library = useLibrary()
   const dispatch = useAppDispatch()
   const [typed, setTyped] = useState(() => detailsOf(library, prescriptions))

@@ -20,20 +20,16 @@ export function TrackAspect({ draft, selected }: Props) {
   const { put, fault } = usePut(draft)
   const tracks = Object.entries(draft.tracks)
   const [chosen, setChosen] = useState('')
+  const [added, setAdded] = useState('')
   const [isAdding, setAdding] = useState(false)
   const id = draft.tracks[chosen] ? chosen : (tracks[0]?.[0] ?? '')
   const track = draft.tracks[id]
   const add = () => {
     const fresh = mint()
-    if (
-      put({
-        do: 'setTrack',
-        track: fresh,
-        from: null,
-        to: { name: `Track ${tracks.length + 1}`, changes: [] },
-      })
-    )
-      setChosen(fresh)
+    const to = { name: `Track ${tracks.length + 1}`, changes: [] }
+    if (!put({ do: 'setTrack', track: fresh, from: null, to })) return
+    setChosen(fresh)
+    setAdded(fresh)
   }
   const slot = selected.slot === undefined ? undefined : draft.slots[selected.slot]
   return (
@@ -60,6 +56,8 @@ export function TrackAspect({ draft, selected }: Props) {
       {track && (
         <>
           <SavedField
+            key={id}
+            isNew={id === added}
             label="Name of the track"
             value={track.name}
             onSave={(to) => {
@@ -78,7 +76,7 @@ export function TrackAspect({ draft, selected }: Props) {
               className="-ml-3.5 justify-self-start text-sm"
               onClick={() => put(onlyInTrack(library, draft, selected.slot as string, id, mint))}
             >
-              {liftName(library, slot)} Only in this track
+              {liftName(library, slot)}: only in this track
             </Button>
           )}
           {isAdding ? (

@@ -5,7 +5,7 @@ export type Selected = {
   phase?: Id
   session?: Id
   slot?: Id
-  group?: Id
+  prescription?: Id
   row?: number
   what?: Aspect
   /** A setting that is opened at once. */

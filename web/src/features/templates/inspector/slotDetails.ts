@@ -61,7 +61,7 @@ export function readDetails(
       if (text === formatCell(library, field, line)) return []
       const parsed = parseCell(library, field, text, line, slot, draft)
       if (parsed.error === undefined)
-        return setCells(draft, { slot: slotId, phase, rows, group: line.id }, field, parsed.value)
+        return setCells(draft, { slot: slotId, phase, rows, prescription: line.id }, field, parsed.value)
       faults[keyOf(line.id, field)] = parsed.error
       return []
     }),

@@ -66,7 +66,7 @@ export const SheetLine = memo(function SheetLine({
   onInspect,
 }: Props) {
   const library = useLibrary()
-  const { slot, group: prescribed, isFirst, byRule, fixed, has } = line
+  const { slot, prescribed, isFirst, byRule, fixed, has } = line
   const asked = isPreviewed ? planned?.sets.find((one) => one.prescription === prescribed.id) : undefined
   const isMarked = (f: number) => markedFrom !== null && markedTo !== null && f >= markedFrom && f <= markedTo
   const at = (f: number): At => ({ column, line: index, field: f })
@@ -133,7 +133,7 @@ export const SheetLine = memo(function SheetLine({
                   className={`h-7 truncate rounded-sm px-0.5 focus:bg-leaf-wash ${widths[one]} ${isByRule ? 'text-mist italic' : ''} ${isFixed ? 'font-semibold underline decoration-acorn decoration-2 underline-offset-4' : ''} ${inherits ? 'text-bark underline decoration-edge decoration-dotted underline-offset-4' : ''} ${isMarked(f) ? 'bg-leaf-wash outline outline-leaf' : 'hover:bg-leaf-wash'}`}
                 >
                   {shown(one, text)}
-                  {asked && <Instead field={one} group={prescribed} asked={asked} />}
+                  {asked && <Instead field={one} prescribed={prescribed} asked={asked} />}
                 </button>
               )}
             </span>
@@ -141,7 +141,7 @@ export const SheetLine = memo(function SheetLine({
         })}
         <MemberLoad line={line} planned={planned} isPreviewed={isPreviewed} cell={cell(loadField)} />
       </div>
-      <Said group={prescribed} has={has} table={table} />
+      <Said prescribed={prescribed} has={has} table={table} />
       {writing && <Understood typing={typing} onAct={onAct} />}
     </div>
   )
@@ -172,11 +172,11 @@ const sayInstead = (
 
 function Instead({
   field,
-  group: prescribed,
+  prescribed,
   asked,
 }: {
   field: SheetField
-  group: SetPrescription
+  prescribed: SetPrescription
   asked: ShownSets
 }) {
   const library = useLibrary()
@@ -186,11 +186,11 @@ function Instead({
 
 /** What else the line says, under its cells: tempo, sides, style, bands; and ways to a tonnage. */
 function Said({
-  group: prescribed,
+  prescribed,
   has,
   table,
 }: {
-  group: SetPrescription
+  prescribed: SetPrescription
   has: SetsLine['has']
   table?: RepTable
 }) {
@@ -240,7 +240,7 @@ type LoadProps = { line: SetsLine; planned?: PlannedSlot; isPreviewed: boolean; 
 /** The member's load for this line, with its why; or what it lacks. Either can be reached by the keyboard. */
 function MemberLoad({ line, planned, isPreviewed, cell }: LoadProps) {
   const library = useLibrary()
-  const prescribed = planned?.sets.find((one) => one.prescription === line.group.id)
+  const prescribed = planned?.sets.find((one) => one.prescription === line.prescribed.id)
   const load = isPreviewed ? prescribed?.load : undefined
   if (prescribed && load) {
     return (
@@ -248,7 +248,7 @@ function MemberLoad({ line, planned, isPreviewed, cell }: LoadProps) {
         {...cell}
         title={formatHandled(prescribed, load)}
         steps={prescribed.why}
-        says={`Load of the member, ${liftName(library, line.group.lift ?? line.slot)}: ${formatHandled(prescribed, load)}`}
+        says={`Load of the member, ${liftName(library, line.prescribed.lift ?? line.slot)}: ${formatHandled(prescribed, load)}`}
         className="min-w-12 text-right font-serif font-semibold whitespace-nowrap"
       >
         {formatHandled(prescribed, load)}

@@ -23,7 +23,7 @@ type HeadProps = {
 /** The letter, by which the slot is dragged, and the exercise; another slot may be dropped above it. */
 export function SlotHead({ line, index, isMarked, cell, at, typing, onAct, onInspect }: HeadProps) {
   const library = useLibrary()
-  const { slot, slotId, session, section, phase, row, group: prescribed } = line
+  const { slot, slotId, session, section, phase, row, prescribed } = line
   const { own, isOver, handle } = useDragged({
     id: slotId,
     over: { id: `at/${session}/${slotId}/${index}`, data: { session, section, after: slotId } },
@@ -78,7 +78,7 @@ export function SlotHead({ line, index, isMarked, cell, at, typing, onAct, onIns
               phase,
               session,
               slot: slotId,
-              group: prescribed.id,
+              prescription: prescribed.id,
               row,
               what,
               ...(what === 'slot' && { opens: 'details' }),

@@ -94,7 +94,7 @@ export const WeekSheet = memo(function WeekSheet({
   const selected = useMemo(
     (): Selected => ({
       ...(column && { phase: column.phase, session: column.session }),
-      ...(line?.kind === 'sets' && { slot: line.slotId, group: line.group.id, row: line.row }),
+      ...(line?.kind === 'sets' && { slot: line.slotId, prescription: line.prescribed.id, row: line.row }),
     }),
     // eslint-disable-next-line react-hooks/exhaustive-deps
     [column?.phase, column?.session, line?.key, line?.kind === 'sets' ? line.row : 0],

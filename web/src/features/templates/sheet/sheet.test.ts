@@ -56,9 +56,9 @@ describe('the columns of a week', () => {
       ['A', 'B'],
     ])
   })
-  test('hold a line for each group of each slot, of the row that is read in that week', () => {
+  test('hold a line for each prescription of each slot, of the row that is read in that week', () => {
     const [a, b] = columnsOf(library, template, 2)
-    expect(setsOf(b).map(({ slotId, group: { id }, isFirst }) => [slotId, id, isFirst])).toEqual([
+    expect(setsOf(b).map(({ slotId, prescribed: { id }, isFirst }) => [slotId, id, isFirst])).toEqual([
       ['squat', 'top', true],
       ['squat', 'back', false],
       ['row', 'w', true],

@@ -32,7 +32,7 @@ export type Column = {
   lines: Line[]
 }
 
-/** One group of sets of one slot in this week, which is what a cell belongs to. */
+/** One prescription of one slot in this week, which is what a cell belongs to. */
 export type SetsLine = {
   kind: 'sets'
   key: string
@@ -43,7 +43,7 @@ export type SetsLine = {
   slot: Slot
   /** The slot's own lift, or the one whose turn it is. */
   lift: Lift
-  group: SetPrescription
+  prescribed: SetPrescription
   /** What it has from its session and phase. */
   has: Defaults
   byRule: SheetField[]
@@ -154,7 +154,7 @@ function linesOf(
     slot,
     lift,
     marks,
-    group: prescribed,
+    prescribed,
     has: inherited(prescribed, template.sessions[session], phase),
     byRule: [
       ...cellsByRule(template, slot, prescriptions, prescribed),
@@ -169,7 +169,7 @@ function linesOf(
   }))
 }
 
-/** The cells of a group that stand as they are written where a rule would write its own: those fixed, and a load that is the rule's in other rows. */
+/** The cells of a prescription that stand as they are written where a rule would write its own: those fixed, and a load that is the rule's in other rows. */
 function fixedIn(
   template: Template,
   slot: Slot,
@@ -217,7 +217,7 @@ function isSameLine(a: Line, b: Line): boolean {
   if (a.kind === 'new' || b.kind === 'new') return JSON.stringify(a) === JSON.stringify(b)
   return (
     a.slot === b.slot &&
-    a.group === b.group &&
+    a.prescribed === b.prescribed &&
     a.letter === b.letter &&
     a.row === b.row &&
     a.phase === b.phase &&

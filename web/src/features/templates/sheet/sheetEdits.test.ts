@@ -178,11 +178,15 @@ describe('what a rule writes', () => {
   test('is fixed by typing over it, in this week alone, and Delete gives it back', () => {
     expect(lineOf(ruled, 2)?.byRule).toEqual(['sets', 'goal', 'load'])
     const fixed = put(ruled, type(ruled, 2, 1, '2'))
-    expect(lineOf(fixed, 2)).toMatchObject({ byRule: ['goal', 'load'], fixed: ['sets'], group: { sets: 2 } })
+    expect(lineOf(fixed, 2)).toMatchObject({
+      byRule: ['goal', 'load'],
+      fixed: ['sets'],
+      prescribed: { sets: 2 },
+    })
     expect(lineOf(fixed, 3)?.byRule).toEqual(['sets', 'goal', 'load'])
     const back = put(fixed, clearRange(library, fixed, week(2, fixed), rangeOf(at(0, 1), null)))
     expect(lineOf(back, 2)).toMatchObject({ byRule: ['sets', 'goal', 'load'], fixed: [] })
-    expect(lineOf(back, 2)?.group).toEqual(lineOf(ruled, 2)?.group)
+    expect(lineOf(back, 2)?.prescribed).toEqual(lineOf(ruled, 2)?.prescribed)
   })
   test('is fixed too where the same number is typed, and undo takes it away again', () => {
     const command = type(ruled, 1, 1, '3') as Command
@@ -199,7 +203,7 @@ describe('what a rule writes', () => {
     const fixed = put(ruled, type(ruled, 1, 1, '2'))
     const filled = fillRange(fixed, week(1, fixed), rangeOf(at(0, 1), null))
     expect(filled.byRule).toBe(2)
-    expect(lineOf(put(fixed, filled.command), 3)).toMatchObject({ fixed: ['sets'], group: { sets: 2 } })
+    expect(lineOf(put(fixed, filled.command), 3)).toMatchObject({ fixed: ['sets'], prescribed: { sets: 2 } })
     expect(fillRange(ruled, week(1), rangeOf(at(0, 1), at(0, 2))).command).toBeNull()
     const typedOver = type(ruled, 1, 1, '2', true)
     expect(typedOver?.do === 'several' && overRules(ruled, typedOver.commands, 0)).toBe(2)

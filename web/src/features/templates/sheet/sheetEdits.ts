@@ -70,21 +70,21 @@ function typeCell(
   text: string,
   fill: boolean,
 ): Typed {
-  const parsed = parseCell(library, field, text, line.group, line.slot, draft)
+  const parsed = parseCell(library, field, text, line.prescribed, line.slot, draft)
   if (parsed.error === undefined) {
     const command = together(cellCommands(draft, line, field, parsed.value, fill))
     return { command, understood: '' }
   }
   if (!/\d\s*[x×*]|@|;|\bsets?\b/i.test(text)) return { fault: parsed.error }
-  const now = text.includes(';') ? (line.slot.rows[line.phase]?.[line.row] ?? []) : [line.group]
+  const now = text.includes(';') ? (line.slot.rows[line.phase]?.[line.row] ?? []) : [line.prescribed]
   const read = readSets(library, text, now, line.slot, draft)
-  if (read.groups === undefined) return { fault: read.fault ?? parsed.error }
-  const changed = read.groups
+  if (read.prescriptions === undefined) return { fault: read.fault ?? parsed.error }
+  const changed = read.prescriptions
   const next = (prescriptions: SetPrescription[]) =>
     text.includes(';')
       ? changed
       : prescriptions.map((prescribed) =>
-          prescribed.id === line.group.id ? (changed[0] ?? prescribed) : prescribed,
+          prescribed.id === line.prescribed.id ? (changed[0] ?? prescribed) : prescribed,
         )
   return {
     command: together(rowCommands(line.slot, line.slotId, line.phase, line.row, fill, next)),
@@ -100,10 +100,10 @@ export function cellCommands(
   to: Cell,
   fill: boolean,
 ): Command[] {
-  const { slotId: slot, phase, row, group: prescribed } = line
+  const { slotId: slot, phase, row, prescribed } = line
   const count = fill ? (draft.slots[slot]?.rows[phase]?.length ?? 0) - row : 1
   const rows = Array.from({ length: count }, (_, i) => row + i)
-  return setCells(draft, { slot, phase, rows, group: prescribed.id }, field, to)
+  return setCells(draft, { slot, phase, rows, prescription: prescribed.id }, field, to)
 }
 
 /** The cells that a range covers, each with its line. */
@@ -127,7 +127,7 @@ export function fillRange(
     // What a rule writes here is nothing to fill in elsewhere.
     isFixable(field) && line.byRule.includes(field)
       ? []
-      : cellCommands(draft, line, field, line.group[field] ?? null, true),
+      : cellCommands(draft, line, field, line.prescribed[field] ?? null, true),
   )
   return {
     command: named(`Filled over ${commands.length} ${commands.length === 1 ? 'cell' : 'cells'}`, commands),
@@ -160,11 +160,11 @@ export function clearRange(
   return named(`Emptied ${commands.length} ${commands.length === 1 ? 'cell' : 'cells'}`, commands)
 }
 
-const cellOf = ({ slotId: slot, phase, row, group: prescribed }: SetsLine) => ({
+const cellOf = ({ slotId: slot, phase, row, prescribed }: SetsLine) => ({
   slot,
   phase,
   row,
-  group: prescribed.id,
+  prescription: prescribed.id,
 })
 
 const givesLoads = (library: Library, draft: Template, slot: Slot): boolean =>
@@ -193,7 +193,7 @@ export function copyRange(library: Library, columns: Column[], { column, lines, 
 
 function textOf(library: Library, line: SetsLine, field: Field): string {
   if (field === 'exercise') return liftName(library, line.lift)
-  return isCell(field) ? formatCell(library, field, line.group) : ''
+  return isCell(field) ? formatCell(library, field, line.prescribed) : ''
 }
 
 /**
@@ -228,7 +228,7 @@ export function pasteAt(
   const commands: Command[] = []
   const faults: Pasted['faults'] = []
   cells.forEach(({ line: own, field, text }) => {
-    const parsed = parseCell(library, field, text, own.group, own.slot, draft)
+    const parsed = parseCell(library, field, text, own.prescribed, own.slot, draft)
     if (parsed.error !== undefined) faults.push({ line: faults.length + 1, text, fault: parsed.error })
     else commands.push(...cellCommands(draft, own, field, parsed.value, false))
   })

@@ -13,7 +13,7 @@ export function opened({ library, columns, at }: SheetView): Typing | null {
   if (!line || field === 'member') return null
   if (line.kind === 'new') return { text: '', replaced: false }
   const text = isCell(field)
-    ? formatCell(library, field, line.group)
+    ? formatCell(library, field, line.prescribed)
     : `${liftName(library, line.slot)} ${formatSets(library, line.slot.rows[line.phase]?.[line.row] ?? [])}`
   return { text, replaced: false }
 }

@@ -10,6 +10,6 @@ export const lessSets = defineAct({
   run(view) {
     const line = lineHere(view)
     if (line?.kind !== 'sets') return {}
-    return { put: removeSets(view.library, view.draft, line.slotId, line.phase, line.group.id) }
+    return { put: removeSets(view.library, view.draft, line.slotId, line.phase, line.prescribed.id) }
   },
 })

@@ -11,6 +11,6 @@ export const moreSets = defineAct({
   run(view) {
     const line = lineHere(view)
     if (line?.kind !== 'sets') return {}
-    return { put: addSets(view.library, view.draft, line.slotId, line.phase, line.group.id) }
+    return { put: addSets(view.library, view.draft, line.slotId, line.phase, line.prescribed.id) }
   },
 })

@@ -1,11 +1,25 @@
 import { parseSeconds, formatSeconds } from '@young-oak/core/units'
 import type { Defaults } from '@young-oak/core/template'
+import { Answers } from './Answers.tsx'
 import { SavedField } from './SavedField.tsx'
+import { sayDefaults } from './sayDefaults.ts'
 
 type Props = { defaults: Defaults | undefined; of: string; onSave: (to: Defaults | null) => void }
 
-/** What slots inherit where they say nothing of their own. */
-export function DefaultsFields({ defaults = {}, of, onSave }: Props) {
+/** What slots of a session or a phase inherit, as a sentence that opens where it is edited. */
+export const DefaultsAnswer = (props: Props) => (
+  <Answers
+    answers={[
+      {
+        name: 'defaults for its exercises',
+        said: sayDefaults(props.defaults, props.of),
+        field: <DefaultsFields {...props} />,
+      },
+    ]}
+  />
+)
+
+function DefaultsFields({ defaults = {}, of, onSave }: Props) {
   const put = (change: Defaults) => {
     const to = Object.fromEntries(
       Object.entries({ ...defaults, ...change }).filter(([, value]) => value !== undefined),
