@@ -123,7 +123,7 @@ test('a deload is put in by recipe and taken out; what was missed is set for the
   const loads = page.getByRole('region', { name: 'Loads', exact: true })
   await loads.getByRole('button', { name: 'Change load settings' }).click()
   await dialog.getByLabel('Missed sessions of a week').selectOption('shift')
-  await dialog.getByLabel('Reduce loads after weeks away').fill('2')
+  await dialog.getByLabel('Weeks away before a reduction').fill('2')
   await dialog.getByLabel('Deloads').selectOption('reactive')
   await dialog.getByRole('button', { name: 'Save loads' }).click()
   for (const said of [

@@ -68,7 +68,7 @@ async function open(page: Page, id: string): Promise<void> {
   await page.goto(`/templates/${id}`)
   await page.getByLabel('Loads of').selectOption({ label: 'a strong lifter, made up' })
   await page
-    .getByRole('button', { name: /: how it was worked out$/ })
+    .getByRole('gridcell', { name: /: how it was worked out$/ })
     .first()
     .waitFor()
 }

@@ -67,7 +67,7 @@ const otherGoal = (): Reads<OtherGoal> =>
     return key ? faultIn(goalOf[key].shape, given) : 'must be a goal'
   })
 
-/** A field of a set group that is shown just as it is written: its own schema is the template's. */
+/** A field of a prescription that is shown just as it is written: its own schema is the template's. */
 const written = (field: keyof typeof setPrescriptionShape.fields) => {
   const schema = setPrescriptionShape.fields[field] as unknown as AnySchema
   return left(

@@ -56,9 +56,7 @@ export default function MaxTablePage() {
         In use on {formatDay(today())}. Marked maxes are too old to trust. Open a name for the member’s
         history.
       </p>
-      {data.length === 0 && (
-        <p className="mt-6">No member is assigned to you yet: the gym’s owner assigns them.</p>
-      )}
+      {data.length === 0 && <p className="mt-6">No members are assigned to you.</p>}
       {data.length > 0 && members.length === 0 && <p className="mt-6">No member has that name.</p>}
       {members.length > 0 && (
         <DataTable label="Maxes" rows={members} columns={columns} keyOf={keyOf} isLong />

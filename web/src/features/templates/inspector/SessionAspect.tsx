@@ -10,7 +10,7 @@ import { usePut } from './usePut.ts'
 
 type Props = { draft: Template; phase?: string; session?: string }
 
-/** A session: its name, its parts with their minutes, and what its slots inherit. */
+/** A session: its name, its sections with their minutes, and what its slots inherit. */
 export function SessionAspect({ draft, phase = '', session: id = '' }: Props) {
   const library = useLibrary()
   const { put, fault } = usePut(draft)

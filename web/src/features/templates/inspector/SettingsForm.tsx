@@ -35,8 +35,12 @@ export function SettingsForm({ draft, onClose }: { draft: Template; onClose: () 
     if (made.command) dispatch(edit(made.command))
     onClose()
   }
-  const number = (name: 'weeks' | 'fresh' | 'trainingMax' | 'awayWeeks' | 'awayBack', label: string) => (
-    <Field label={label} inputMode="decimal" error={errors[name]?.message} {...register(name)} />
+  const number = (
+    name: 'weeks' | 'fresh' | 'trainingMax' | 'awayWeeks' | 'awayBack',
+    label: string,
+    hint?: string,
+  ) => (
+    <Field label={label} hint={hint} inputMode="decimal" error={errors[name]?.message} {...register(name)} />
   )
   return (
     <form
@@ -49,9 +53,9 @@ export function SettingsForm({ draft, onClose }: { draft: Template; onClose: () 
         <option value="best">the best max of recent weeks</option>
       </SelectField>
       {use === 'best' ? number('weeks', 'Recent weeks') : <span className="hidden sm:block" />}
-      {number('fresh', 'A max is too old after, weeks')}
+      {number('fresh', 'A max is too old after (weeks)')}
       <SelectField
-        label="Percentages for reps by"
+        label="Percentages for reps"
         hint="Published tables differ by a few percent."
         {...register('table')}
       >
@@ -104,7 +108,7 @@ export function SettingsForm({ draft, onClose }: { draft: Template; onClose: () 
           </option>
         ))}
       </SelectField>
-      {number('awayWeeks', 'Reduce loads after weeks away (empty: never)')}
+      {number('awayWeeks', 'Weeks away before a reduction', 'Empty: loads are not reduced.')}
       {number('awayBack', 'Reduction in the first week back, %')}
       <Controller
         control={control}

@@ -120,7 +120,7 @@ export function saySettings(library: Library, template: Template): { set: string
         : `Percentages use the best max of ${maxes.weeks} weeks`,
     ],
     [fresh !== usualFresh, `A max is too old after ${fresh} weeks`],
-    [table !== 'handbook', `Percentages for reps by the ${tableName(table)}`],
+    [table !== 'handbook', `Percentages for reps: ${tableName(table)}`],
     [
       trainingMax !== undefined,
       trainingMax === undefined ? 'No training max' : `Training max ${formatNumber(trainingMax)}% of the 1RM`,
