@@ -1,6 +1,7 @@
 import AxeBuilder from '@axe-core/playwright'
 import { expect, test, type Page } from './site.ts'
-import { enter, importTemplate, phone, pickExercise, templateFile } from './people.ts'
+import { enter, importTemplate, phone, templateFile } from './people.ts'
+import { choose, pick } from './pickers.ts'
 
 const day = (page: Page) => page.getByRole('region', { name: 'Slipway day, day 1' })
 const form = (page: Page) => page.getByRole('dialog', { name: 'Your own exercise' })
@@ -14,8 +15,8 @@ const ramp = `Ramp squat ${stamp}`
 /** Fills in what a new squat with the bar cannot be without. */
 async function fill(page: Page, name?: string): Promise<void> {
   if (name) await form(page).getByLabel('Name').fill(name)
-  await form(page).getByLabel('Pattern').selectOption('squat')
-  await form(page).getByLabel('quads').selectOption('main')
+  await choose(form(page).getByLabel('Pattern'), 'squat')
+  await choose(form(page).getByLabel('quads'), 'main')
   await form(page).getByLabel('Cue').fill('Sit between the hips.')
 }
 
@@ -54,7 +55,7 @@ test('two entries of one exercise are merged, and parted again', async ({ page }
   await form(page).getByLabel('Name').fill(ramp)
   await form(page).getByRole('button', { name: 'Add exercise' }).click()
   await expect(form(page)).toBeHidden()
-  await page.getByLabel('Whose').selectOption('our own')
+  await choose(page.getByLabel('Whose'), 'our own')
   await page.getByLabel('Find').fill(slip)
   await page.getByRole('button', { name: new RegExp(slip) }).click()
   await page.getByRole('button', { name: 'Change…' }).click()
@@ -69,7 +70,7 @@ test('two entries of one exercise are merged, and parted again', async ({ page }
   await page.getByRole('combobox', { name: 'Find: Merge into' }).fill('leg press')
   await expect(page.getByText('No exercise fits. Remove a word.')).toBeVisible()
   await page.keyboard.press('Escape')
-  await pickExercise(page, 'Merge into', ramp)
+  await pick(page, 'Merge into', ramp)
   await merge.getByRole('button', { name: 'Merge' }).click()
   await expect(page.getByText(`${slip} is read as ${ramp}`)).toBeVisible()
   await page.goto('/templates')
@@ -107,7 +108,7 @@ test('a member gives a max of the gym’s own exercise, and cannot change what i
   await page.setViewportSize(phone)
   await enter(page, 'Isla')
   await page.goto('/maxes')
-  await page.getByLabel('Lift').selectOption(slip)
+  await pick(page, 'Lift', slip)
   await page.goto('/exercises')
   await expect(page.getByRole('button', { name: 'Add an exercise' })).toBeHidden()
 })
@@ -124,7 +125,7 @@ for (const theme of ['light', 'dark'] as const) {
       (await new AxeBuilder({ page }).analyze()).violations.map(({ id, nodes }) => [id, nodes[0]?.html])
     expect(await faults()).toEqual([])
     await page.keyboard.press('Escape')
-    await page.getByLabel('Whose').selectOption('our own')
+    await choose(page.getByLabel('Whose'), 'our own')
     await page.getByRole('button', { name: new RegExp(slip) }).click()
     await page.getByRole('button', { name: 'Merge into another…' }).click()
     expect(await faults()).toEqual([])

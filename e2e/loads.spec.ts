@@ -1,6 +1,7 @@
 import AxeBuilder from '@axe-core/playwright'
 import { expect, test, type Page } from './site.ts'
-import { enter, inspect, phone, pickExercise } from './people.ts'
+import { enter, inspect, phone } from './people.ts'
+import { choose, pick } from './pickers.ts'
 
 /** Signs in as somebody whom the page does not offer. */
 async function enterAs(page: Page, name: string): Promise<void> {
@@ -120,14 +121,12 @@ test('plates make the loads: a place is equipped, a session is trained elsewhere
   await page.getByRole('link', { name: 'Equipment' }).click()
   await page.getByLabel('The usual bar, kg').fill('0')
   await page.getByRole('button', { name: 'Save equipment' }).click()
-  await expect(page.getByText('The bar: expected the weight of the bar, 1 to 60; got 0.')).toBeVisible()
+  await expect(page.getByText('Expected the weight of the bar, 1 to 60.')).toBeVisible()
   await expect(page.getByLabel('The usual bar, kg')).toHaveValue('0')
   await page.getByLabel('The usual bar, kg').fill('10')
   await page.getByLabel('Dumbbells, one hand, kg').fill('heavy')
   await page.getByRole('button', { name: 'Save equipment' }).click()
-  await expect(
-    page.getByText('Dumbbells, one hand, kg: loads like 2-20 by 2; 22.5; 25, not "heavy".'),
-  ).toBeVisible()
+  await expect(page.getByText('Loads like 2-20 by 2; 22.5; 25.', { exact: true })).toBeVisible()
   await page.getByLabel('Dumbbells, one hand, kg').fill('2-20 by 2')
   await page.getByRole('button', { name: 'Save equipment' }).click()
   await expect(page.getByText('Saved.', { exact: true })).toBeVisible()
@@ -145,7 +144,7 @@ test('body weight is a part of a pull-up: given, read, and too much help refused
   await page.getByLabel('Weight today, kg').fill('70')
   await page.getByRole('form', { name: 'Body weight' }).getByRole('button', { name: 'Save' }).click()
   await expect(page.getByText(/^70 kg, on/)).toBeVisible()
-  await page.getByLabel('Lift').selectOption('pullUp')
+  await pick(page, 'Lift', 'Pull-up')
   await page.getByLabel('Load', { exact: true }).fill('-75')
   await page.getByRole('button', { name: 'Save this max' }).click()
   await expect(page.getByText('That is more help than the body weighs (70 kg).')).toBeVisible()
@@ -161,12 +160,12 @@ test('a writer sets how loads are made, says more of a line, and sees minutes fo
 }) => {
   await enter(page, 'Odell')
   await page.getByRole('link', { name: 'Estuary waves' }).click()
-  await page.getByLabel('Loads of').selectOption({ label: 'a light lifter, made up' })
+  await pick(page, 'Loads of', 'a light lifter, made up')
   const head = page.getByRole('region', { name: 'Lower, squat, day 1' }).getByText(/About \d+ minutes/)
   await expect(head).toBeVisible()
   const minutes = async () => Number(/About (\d+)/.exec((await head.textContent()) ?? '')?.[1])
   const light = await minutes()
-  await page.getByLabel('Loads of').selectOption({ label: 'a strong lifter, made up' })
+  await pick(page, 'Loads of', 'a strong lifter, made up')
   await expect.poll(minutes).toBeGreaterThan(light)
   await inspect(page, 'Template')
   const loads = page.getByRole('region', { name: 'Loads', exact: true })
@@ -175,13 +174,13 @@ test('a writer sets how loads are made, says more of a line, and sees minutes fo
   await page.getByRole('button', { name: 'Save loads' }).click()
   await expect(page.getByText('Loads of this template are percentages of it.')).toBeVisible()
   await page.getByLabel('Training max, % of the 1RM').fill('90')
-  await page.getByLabel('Percentages for reps').selectOption('epley')
-  await page.getByLabel('Warm-up before a lift').selectOption('two')
+  await choose(page.getByLabel('Percentages for reps'), 'Epley, inverted')
+  await choose(page.getByLabel('Warm-up before a lift'), 'two lighter sets')
   await page.getByRole('button', { name: 'Tie a lift' }).click()
   await page.getByRole('button', { name: 'Save loads' }).click()
   await expect(page.getByText('Each needs two lifts and a percentage above 0, at most 150.')).toBeVisible()
-  await pickExercise(page, 'Lift 1', 'Front squat')
-  await pickExercise(page, 'Of lift 1', 'Back squat')
+  await pick(page, 'Lift 1', 'Front squat')
+  await pick(page, 'Of lift 1', 'Back squat')
   await page.getByRole('button', { name: 'Save loads' }).click()
   await expect(loads).toContainText('Percentages for reps: Epley, inverted')
   await expect(loads).toContainText('Training max 90% of the 1RM')

@@ -1,5 +1,6 @@
 import { expect, test } from './site.ts'
 import { enter, importTemplate, phone, templateFile } from './people.ts'
+import { pick } from './pickers.ts'
 
 // The whole path: a cell in a template, a version, kilos on plates at a member, a logged set, and the next load moved.
 test('from a cell in a template to a logged set, and back', async ({ browser }) => {
@@ -8,7 +9,7 @@ test('from a cell in a template to a logged set, and back', async ({ browser }) 
   await importTemplate(desk, templateFile('Slipway start'))
   await expect(desk.getByLabel('Name of the template')).toHaveValue('Slipway start')
 
-  await desk.getByLabel('Loads of').selectOption({ label: 'Nell Saltby' })
+  await pick(desk, 'Loads of', 'Nell Saltby')
   const first = desk.getByRole('region', { name: 'Slipway day, day 1' })
   await expect(first.getByRole('gridcell', { name: /60 kg: how/ })).toBeVisible()
   // Nell gave a bench press of 5 reps: 75% of its estimate stands beside the line, and moves with the percent.
@@ -69,7 +70,7 @@ test('from a cell in a template to a logged set, and back', async ({ browser }) 
 
   // Back at the desk the writer sees the member's progress in the same template.
   await desk.reload()
-  await desk.getByLabel('Loads of').selectOption({ label: 'Nell Saltby' })
+  await pick(desk, 'Loads of', 'Nell Saltby')
   await expect(desk.getByText('on this program')).toBeVisible()
   await expect(
     desk.getByRole('region', { name: 'Slipway day, day 2' }).getByRole('gridcell', { name: /62\.5 kg: how/ }),

@@ -7,14 +7,6 @@ export async function enter(page: Page, who: string): Promise<void> {
   await expect(page.getByRole('button', { name: 'Sign out' })).toBeVisible()
 }
 
-/** Chooses an exercise from a picker by its keys: opened, found by its name, taken with Enter. */
-export async function pickExercise(page: Page, label: string, name: string): Promise<void> {
-  await page.getByRole('combobox', { name: new RegExp(`^${label} `) }).press('Enter')
-  await page.getByRole('combobox', { name: `Find: ${label}` }).fill(name)
-  await page.getByRole('option', { name, exact: true }).waitFor()
-  await page.keyboard.press('Enter')
-}
-
 export const phone = { width: 390, height: 844 }
 
 /** A small template file whose squat is a progression from 60 kg and whose bench press is 75% of the 1RM. */

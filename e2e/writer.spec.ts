@@ -1,6 +1,7 @@
 import AxeBuilder from '@axe-core/playwright'
 import { expect, test, type Page } from './site.ts'
 import { enter, importTemplate, inspect, templateFile } from './people.ts'
+import { choose, pick } from './pickers.ts'
 
 const region = (page: Page, place: number) => page.getByRole('region', { name: `Slipway day, day ${place}` })
 const sets = (page: Page, value: string) =>
@@ -78,10 +79,10 @@ test('another rule is put in place of one, with its sets and reps; a rule that n
   const rules = page.getByRole('region', { name: 'Progressions' })
   await rules.getByRole('button', { name: 'Change' }).click()
   const rule = page.getByLabel('Progression', { exact: true })
-  await rule.selectOption({ label: 'AMRAP set' })
+  await choose(rule, 'AMRAP set')
   await page.getByRole('button', { name: 'Save progression' }).click()
   await expect(page.getByRole('dialog').getByRole('alert')).toContainText('whose last set is an AMRAP set')
-  await rule.selectOption({ label: 'Fewer, heavier sets after misses' })
+  await choose(rule, 'Fewer, heavier sets after misses')
   await expect(page.getByLabel('Step after a hit, kg', { exact: true })).toBeHidden()
   await page.getByRole('button', { name: 'Add scheme 3' }).click()
   await page.getByLabel('Scheme 3, sets').fill('0')
@@ -145,7 +146,7 @@ for (const theme of ['light', 'dark'] as const) {
     await page.emulateMedia({ colorScheme: theme, reducedMotion: 'reduce' })
     await enter(page, 'Odell')
     await page.getByRole('link', { name: 'Estuary waves' }).click()
-    await page.getByLabel('Loads of').selectOption({ label: 'Rafe Otterby' })
+    await pick(page, 'Loads of', 'Rafe Otterby')
     await expect(page.getByRole('gridcell', { name: /: how it was worked out$/ }).first()).toBeVisible()
     expect(
       (await new AxeBuilder({ page }).analyze()).violations.map(({ id, nodes }) => [id, nodes[0]?.html]),

@@ -1,6 +1,7 @@
 // npm run screenshots: takes the pictures of docs/screenshots from a freshly started demo (E2E_URL, or port 4600).
 import { fileURLToPath } from 'node:url'
 import { chromium, type Browser, type Page } from '@playwright/test'
+import { choose, pick } from '../e2e/pickers.ts'
 
 const base = process.env.E2E_URL ?? 'http://127.0.0.1:4600'
 const folder = fileURLToPath(new URL('../docs/screenshots/', import.meta.url))
@@ -30,7 +31,7 @@ async function takeWriter(browser: Browser): Promise<void> {
   await shoot(page, 'beginnings')
   await page.keyboard.press('Escape')
   await page.getByRole('link', { name: 'Estuary waves' }).click()
-  await page.getByLabel('Loads of').selectOption({ label: 'Rafe Otterby' })
+  await pick(page, 'Loads of', 'Rafe Otterby')
   await page.getByRole('button', { name: /^Week 7,/ }).click()
   await page
     .getByRole('gridcell', { name: /: how it was worked out$/ })
@@ -51,18 +52,18 @@ async function takeWriter(browser: Browser): Promise<void> {
   await page.keyboard.press('Escape')
   await page.getByRole('link', { name: 'Templates' }).click()
   await page.getByRole('link', { name: 'Regatta ladder' }).click()
-  await page.getByLabel('Loads of').selectOption({ label: 'Silas Coble' })
+  await pick(page, 'Loads of', 'Silas Coble')
   await page.getByRole('button', { name: /^Week 6,/ }).click()
   await page
     .getByRole('gridcell', { name: /: how it was worked out$/ })
     .nth(3)
     .waitFor()
   await page.getByRole('tab', { name: 'Tracks' }).click()
-  await page.getByRole('combobox', { name: /^Track/ }).selectOption({ index: 1 })
+  await choose(page.getByRole('combobox', { name: /^Track/ }), 'Lighter')
   await shoot(page, 'tracks')
   await publishing(page)
   await page.getByRole('link', { name: 'Exercises' }).click()
-  await page.getByLabel('Whose').selectOption('our own')
+  await choose(page.getByLabel('Whose'), 'our own')
   await page.getByRole('button', { name: /^Sliding-seat squat/ }).click()
   await shoot(page, 'exercises')
   await page.getByRole('link', { name: 'Members' }).click()
@@ -92,7 +93,7 @@ async function takeRules(browser: Browser): Promise<void> {
     .getByRole('listitem')
     .filter({ hasText: 'Start at 70%' })
   await line.getByRole('button', { name: 'Change' }).click()
-  await page.getByLabel('After these misses', { exact: true }).selectOption('spaceOut')
+  await choose(page.getByLabel('After these misses', { exact: true }), 'cut the load, then step less often')
   await page.getByText('Now and changed, if all goes to plan').waitFor()
   await shoot(page, 'rule-preview')
   await page.keyboard.press('Escape')
@@ -133,7 +134,7 @@ async function publishing(page: Page): Promise<void> {
 async function takeMember(browser: Browser): Promise<void> {
   const wide = await enter(browser, 'Isla', { width: 1280, height: 800 })
   await wide.getByRole('link', { name: 'Maxes' }).click()
-  await wide.getByLabel('Lift').selectOption('benchPress')
+  await pick(wide, 'Lift', 'Bench press')
   await wide.getByLabel('Load', { exact: true }).fill('50')
   await wide.getByLabel('Reps', { exact: true }).fill('4')
   await shoot(wide, 'maxes')

@@ -1,6 +1,6 @@
 import { useId, type InputHTMLAttributes, type ReactNode, type SelectHTMLAttributes } from 'react'
 
-type Common = { label: string; error?: string; hint?: ReactNode }
+export type Common = { label: string; error?: string | undefined; hint?: ReactNode }
 const box = 'min-h-11 w-full rounded-md border bg-sheet px-3 text-ink'
 
 /** A labelled input whose error stands beside it, in words; what was typed is never removed. */
@@ -18,7 +18,8 @@ export function Field({
   )
 }
 
-export function SelectField({
+/** A choice by the phone's own wheel, for the screens of members; the writer's are `SelectField`. */
+export function PhoneSelect({
   label,
   error,
   hint,
@@ -34,7 +35,8 @@ export function SelectField({
 
 type Ids = { id: string; 'aria-invalid': boolean; 'aria-describedby'?: string }
 
-function Labelled({
+/** What stands around a field: its label above, its error or hint below, and the names that tie them. */
+export function Labelled({
   label,
   error,
   hint,

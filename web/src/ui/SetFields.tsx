@@ -1,5 +1,5 @@
 import type { Unit } from '@young-oak/core/units'
-import { Field, SelectField } from './Field.tsx'
+import { Field, PhoneSelect } from './Field.tsx'
 
 export type TypedSet = { load: string; unit: Unit; reps: string; reserve: string }
 
@@ -22,14 +22,14 @@ export function SetFields({ typed, errors, onType, autoFocus }: Props) {
         error={errors.load}
         onChange={(event) => onType({ load: event.target.value })}
       />
-      <SelectField
+      <PhoneSelect
         label="Unit"
         value={typed.unit}
         onChange={(event) => onType({ unit: event.target.value as Unit })}
       >
         <option>kg</option>
         <option>lb</option>
-      </SelectField>
+      </PhoneSelect>
       <Field
         label="Reps"
         inputMode="numeric"

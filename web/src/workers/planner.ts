@@ -1,47 +1,15 @@
 import type { MemberFile } from '@young-oak/api/members'
-import { maxFor } from '@young-oak/core/evidence'
-import { planMember, type Plan, type PlannedWeek } from '@young-oak/core/plan'
-import type { Id } from '@young-oak/core/parsing'
-import { liftKey, liftName, type Library, type Lift } from '@young-oak/core/library'
+import type { Library } from '@young-oak/core/library'
 import type { Enrolment } from '@young-oak/core/member'
-import { doingUnder, forecastKinds, forecastOf, type Supposed } from '@young-oak/core/dryRun'
-import {
-  formatSetsShown,
-  eventsOfWeeks,
-  seasonOf,
-  tallyOf,
-  type WeekSummary,
-  type WeekTally,
-} from '@young-oak/core/views'
+import type { Id } from '@young-oak/core/parsing'
+import { planMember, type PlannedWeek } from '@young-oak/core/plan'
 import { applyCommand, isConflict, type Command, type Template } from '@young-oak/core/template'
-import { formatDay, type Day, type Unit } from '@young-oak/core/units'
+import type { Day } from '@young-oak/core/units'
+import { forecastFor, type Forecast } from './forecast.ts'
+import { seasonsOf, type Seasons } from './seasons.ts'
 
 /** One week of the draft as one member would get it, planned off the page so that no key waits for it. */
 export type Preview = { weeks: PlannedWeek[]; isRunning: boolean }
-
-/** The weeks as they are written, and as tracks have them. */
-export type Seasons = {
-  own: WeekSummary[]
-  laid: { name: string; weeks: WeekSummary[] }[]
-  /** What of the chosen member’s life falls into which week, in words. */
-  events: Record<number, string[]>
-}
-
-/** One slot over the weeks of a plan, under what is supposed of them, and what it comes to. */
-export type Forecast = {
-  unit: Unit
-  columns: { title: string; says: string; weeks: WeekSeen[] }[]
-  /** What the slot comes to as the draft stands, and with what is tried in its place. */
-  now: WeekTally[]
-  tried: WeekTally[] | null
-}
-export type WeekSeen = {
-  week: number
-  text: string
-  deload: boolean
-  supposed?: string
-  value: number | null
-}
 
 export type Planner = ReturnType<typeof makePlanner>
 
@@ -96,36 +64,7 @@ export function makePlanner() {
     /** A slot's weeks under each supposition about them, with what is tried, and beside it as the draft stands. */
     forecast(day: Day, trial: Command | null, slot: Id, week: number): Forecast | null {
       if (!draft || !file || !enrolment) return null
-      const tried = trial ? applyCommand(draft, trial) : draft
-      if (isConflict(tried)) return null
-      const [member, own] = [file.member, enrolment]
-      const planOf = (template: Template, suppose: Supposed) =>
-        planMember({
-          library,
-          member,
-          enrolments: [own],
-          versions: { draft: template },
-          when: { today: day, through: 'end', doing: doingUnder(suppose) },
-        })
-      const supposed = forecastKinds.map((kind) => ({ kind, week }) as Supposed)
-      const planned = supposed.map((one) => ({ one, made: planOf(tried, one) }))
-      const tally = (template: Template, { plans, evidence }: ReturnType<typeof planMember>) => {
-        const [plan, lift] = [plans[own.id], template.slots[slot]]
-        const max = lift ? maxFor(library, evidence, lift, template.maxes, day) : null
-        return plan && lift ? tallyOf(library, template, plan, slot, max?.load ?? null) : []
-      }
-      const toPlan: Supposed = { kind: 'toPlan' }
-      return {
-        unit: planned[0]?.made.evidence.unit ?? 'kg',
-        columns: planned.map(({ one, made }) => ({
-          title:
-            forecastOf[one.kind].title + ('week' in forecastOf[one.kind].params.fields ? ` ${week}` : ''),
-          says: forecastOf[one.kind].sentence(one),
-          weeks: weeksOf(library, made.plans[own.id], slot, tried.slots[slot]),
-        })),
-        now: tally(draft, planOf(draft, toPlan)),
-        tried: trial ? tally(tried, planOf(tried, toPlan)) : null,
-      }
+      return forecastFor({ library, draft, member: file.member, enrolment, day }, trial, slot, week)
     },
   }
 
@@ -156,68 +95,8 @@ export function makePlanner() {
   function seasons(now: Template, day: Day, laid: Id[]): Seasons | null {
     if (drawn?.draft === now && drawn.laid === laid.join() && drawn.file === file) return null
     drawn = { draft: now, laid: laid.join(), file }
-    return {
-      own: seasonOf(library, now),
-      laid: laid.flatMap((id) =>
-        now.tracks[id] ? [{ name: now.tracks[id].name, weeks: seasonOf(library, now, id) }] : [],
-      ),
-      events: events(now, day),
-    }
-  }
-
-  /** Where the member's trips, exams and the like lie in the weeks; planned to the end only where there are any. */
-  function events(now: Template, day: Day): Seasons['events'] {
-    if (!file || !enrolment || !file.member.facts.some(({ kind }) => kind === 'event')) return {}
-    const when = { today: day, through: 'end' } as const
-    const { plans, evidence } = planMember({
-      library,
-      member: file.member,
-      enrolments: [enrolment],
-      versions: { draft: now },
-      when,
-    })
-    const plan = plans[enrolment.id]
-    return Object.fromEntries(
-      [...(plan ? eventsOfWeeks(plan, evidence, day) : [])].map(([week, own]) => [
-        week,
-        own.map(
-          ({ what, name, on, to }) => `${name ?? what}, ${formatDay(on)}${to ? ` to ${formatDay(to)}` : ''}`,
-        ),
-      ]),
-    )
+    return seasonsOf({ library, draft: now, member: file?.member ?? null, enrolment, day }, laid)
   }
 
   return planner
-}
-
-/** What a slot is asked in each week ahead, the heaviest of its places; without loads the sets or the reps are drawn. */
-function weeksOf(library: Library, plan: Plan | undefined, slot: Id, written: Lift | undefined): WeekSeen[] {
-  return (plan?.weeks ?? []).flatMap(({ week, deload, places }) => {
-    const own = places.flatMap(({ slots, status }) =>
-      status === 'next' || status === 'ahead' || status === 'open'
-        ? slots.filter((one) => one.slot === slot)
-        : [],
-    )
-    const [first] = own
-    if (!first) return []
-    const prescriptions = own.flatMap((one) => one.sets)
-    const loads = prescriptions.flatMap(({ load }) => (load ? [load.value] : []))
-    const counted = prescriptions.reduce((sum, { sets }) => sum + sets, 0)
-    const isOther = written && liftKey(first) !== liftKey(written)
-    const lift = isOther
-      ? `${first.exercise === written.exercise ? first.variant : liftName(library, first)}: `
-      : ''
-    const left = first.sets.find(({ rir }) => rir !== undefined)?.rir
-    return [
-      {
-        week,
-        deload,
-        text: `${lift}${own.map((one) => formatSetsShown(library, one.sets)).join('; ')}${left === undefined ? '' : `, ${left} left`}`,
-        ...(own.some(({ supposed }) => supposed) && {
-          supposed: own.map(({ supposed }) => supposed).join(', '),
-        }),
-        value: loads.length ? Math.max(...loads) : counted,
-      },
-    ]
-  })
 }

@@ -25,7 +25,7 @@ import {
 import { api } from '../../app/api.ts'
 import { today } from '../../app/today.ts'
 import { SpreadPicture } from '../../charts/SpreadPicture.tsx'
-import { SelectField } from '../../ui/Field.tsx'
+import { PhoneSelect } from '../../ui/Field.tsx'
 import { SetFields, type TypedSet } from '../../ui/SetFields.tsx'
 import { readSet } from './readSet.ts'
 
@@ -83,7 +83,7 @@ function Loads({ max, table, onTable }: LoadsProps) {
         <p>
           1RM <span className="font-serif text-3xl font-semibold">{formatLoad(max)}</span>
         </p>
-        <SelectField
+        <PhoneSelect
           label="Percentages by"
           value={table}
           onChange={(event) => onTable(event.target.value as RepTable)}
@@ -93,7 +93,7 @@ function Loads({ max, table, onTable }: LoadsProps) {
               {repTableTitle(one)}
             </option>
           ))}
-        </SelectField>
+        </PhoneSelect>
       </div>
       <table className="mt-3 w-full">
         <thead className="text-sm text-bark">

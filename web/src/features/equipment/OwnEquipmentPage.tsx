@@ -5,7 +5,7 @@ import type { Unit } from '@young-oak/core/units'
 import { api, sayError } from '../../app/api.ts'
 import { today } from '../../app/today.ts'
 import { Button } from '../../ui/Button.tsx'
-import { SelectField } from '../../ui/Field.tsx'
+import { PhoneSelect } from '../../ui/Field.tsx'
 import { Toasts } from '../../ui/Toasts.tsx'
 import { EquipmentForm } from './EquipmentForm.tsx'
 import { sayHas } from './sayHas.ts'
@@ -36,7 +36,7 @@ export default function OwnEquipmentPage() {
       <h1 className="text-3xl">Equipment</h1>
       <p className="mt-1 text-bark">Your loads are rounded to what you can load where you train.</p>
       <div className="mt-4 grid gap-3 sm:grid-cols-[1fr_8rem]">
-        <SelectField
+        <PhoneSelect
           label="I usually train at"
           value={data.home}
           disabled={isChoosing}
@@ -49,8 +49,8 @@ export default function OwnEquipmentPage() {
               {name}
             </option>
           ))}
-        </SelectField>
-        <SelectField
+        </PhoneSelect>
+        <PhoneSelect
           label="My unit"
           value={data.unit}
           disabled={isChoosing}
@@ -58,7 +58,7 @@ export default function OwnEquipmentPage() {
         >
           <option>kg</option>
           <option>lb</option>
-        </SelectField>
+        </PhoneSelect>
       </div>
       <section className="mt-8">
         <h2 className="text-xl">My own equipment</h2>

@@ -29,47 +29,63 @@ const change = (own: Partial<NonNullable<EquipmentDraft['kg']>>) =>
   readDraft(library, { kg: { ...emptyUnit('kg'), ...own } })
 
 test('a place that is opened and saved is the same', () => {
-  const { has: read, faults } = readDraft(library, draftOf(has))
-  expect(faults).toEqual([])
+  const { value: read, faults } = readDraft(library, draftOf(has))
+  expect(faults).toBeUndefined()
   expect(read?.racks).toEqual(has.racks)
   expect(read?.fixed).toEqual(expect.arrayContaining(has.fixed ?? []))
   expect(read?.fixed).toHaveLength(3)
 })
 test('a place that nobody has listed begins with the usual bar and plates', () => {
-  expect(readDraft(library, draftOf(null)).has?.racks[0]).toMatchObject({ unit: 'kg', bar: 20 })
+  expect(readDraft(library, draftOf(null)).value?.racks[0]).toMatchObject({ unit: 'kg', bar: 20 })
 })
 test('plates without a weight are left out; without any there is the empty bar', () => {
-  expect(change({ plates: [{ weight: ' ', pairs: '1' }] }).has?.racks[0]?.plates).toEqual([])
+  expect(change({ plates: [{ weight: ' ', pairs: '1' }] }).value?.racks[0]?.plates).toEqual([])
 })
 
-describe('a fault is named in the words of the form', () => {
-  test.each([
-    ['no bar', { bar: '' }, 'The bar: expected the weight of the bar, 1 to 60; got nothing. Add it.'],
-    ['a bar of 900', { bar: '900' }, 'The bar: expected the weight of the bar, 1 to 60; got 900.'],
+describe('a fault stands at its field', () => {
+  const bar = 'Expected the weight of the bar, 1 to 60.'
+  const loads = 'Loads like 2-20 by 2; 22.5; 25.'
+  test.each<[string, Partial<NonNullable<EquipmentDraft['kg']>>, Record<string, string>]>([
+    ['no bar', { bar: '' }, { 'kg.bar': bar }],
+    ['a bar of 900', { bar: '900' }, { 'kg.bar': bar }],
+    [
+      'a special bar that is a word',
+      { special: { ...emptyUnit('kg').special, 'trap bar': 'heavy' } },
+      { 'kg.special.trap bar': bar },
+    ],
     [
       'half a pair',
       { plates: [{ weight: '5', pairs: '0.5' }] },
-      'Plate 1, pairs: expected pairs, a whole number from 1 to 20; got 0.5.',
+      { 'kg.plates.0.pairs': 'Expected pairs, a whole number from 1 to 20.' },
     ],
     [
-      'a plate that is a word',
+      'a plate that is a word, after an empty line',
       {
         plates: [
-          { weight: '5', pairs: '1' },
+          { weight: '', pairs: '1' },
           { weight: 'big', pairs: '1' },
         ],
       },
-      'Plate 2, weight: expected the weight of one plate, 0.1 to 60; got "big".',
+      { 'kg.plates.1.weight': 'Expected the weight of one plate, 0.1 to 60.' },
     ],
-    [
-      'bars that are words',
-      { bars: 'light' },
-      'Other bars, kg: loads like 2-20 by 2; 22.5; 25, not "light".',
-    ],
+    ['bars that are words', { bars: 'light' }, { 'kg.bars': loads }],
     [
       'a stack that is a word',
-      { machines: [{ exercise: 'legPress' as const, loads: 'all' }] },
-      'Its own stack, kg: loads like 2-20 by 2; 22.5; 25, not "all".',
+      { machines: [{ exercise: 'legPress', loads: 'all' }] },
+      { 'kg.machines.0.loads': loads },
     ],
-  ])('%s', (_, own, fault) => expect(change(own)).toEqual({ faults: [fault] }))
+    [
+      'dumbbells beyond what there is',
+      { fixed: { ...emptyUnit('kg').fixed, dumbbells: '10; 900' } },
+      { 'kg.fixed.dumbbells': 'Expected a load from 0.5 to 500.' },
+    ],
+  ])('%s', (_, own, faults) => expect(change(own)).toEqual({ faults }))
+
+  test('two faults of two units stand at two fields', () => {
+    const { faults } = readDraft(library, {
+      kg: { ...emptyUnit('kg'), bar: 'x' },
+      lb: { ...emptyUnit('lb'), plates: [{ weight: '45', pairs: '' }] },
+    })
+    expect(Object.keys(faults ?? {}).sort()).toEqual(['kg.bar', 'lb.plates.0.pairs'])
+  })
 })

@@ -1,4 +1,4 @@
-import { formatLoadList, parseLoadList, formatIssue } from '@young-oak/core/parsing'
+import { formatLoadList, parseLoadList } from '@young-oak/core/parsing'
 import type { ExerciseId, Library } from '@young-oak/core/library'
 import { readEquipment, type EquipmentBody } from '@young-oak/core/facts'
 import {
@@ -13,6 +13,7 @@ import {
   type Unit,
   typedNumber,
 } from '@young-oak/core/units'
+import type { Faults, Read } from '../../app/draftResolver.ts'
 
 /** What one unit of a place is typed as: numbers and lists as text, until they are read. */
 export type UnitDraft = {
@@ -55,57 +56,76 @@ function unitDraft(rack: Rack, fixed: Fixed[]): UnitDraft {
   }
 }
 
-export type ReadDraft = { has?: EquipmentBody; faults: string[] }
+const likeLoads = 'Loads like 2-20 by 2; 22.5; 25.'
 
-/** What was typed as equipment, or what is wrong with it, in words that name the place. */
-export function readDraft(library: Library, draft: EquipmentDraft): ReadDraft {
-  const faults: string[] = []
-  const racks: Rack[] = []
-  const fixed: Fixed[] = []
-  const list = (text: string, what: string): number[] => {
-    if (!text.trim()) return []
-    const loads = parseLoadList(text)
-    if (!loads) faults.push(`${what}: loads like 2-20 by 2; 22.5; 25, not "${text.trim()}".`)
-    return loads ?? []
-  }
-  for (const [unit, one] of Object.entries(draft) as [Unit, UnitDraft][]) {
-    const bars = list(one.bars, `Other bars, ${unit}`)
-    const special = Object.fromEntries(
-      specialBars.flatMap((bar) => (one.special[bar].trim() ? [[bar, typedNumber(one.special[bar])]] : [])),
-    )
-    racks.push({
-      unit,
-      bar: typedNumber(one.bar) as number,
-      ...(bars.length && { bars }),
-      ...(Object.keys(special).length && { special }),
-      plates: one.plates
-        .filter(({ weight }) => weight.trim())
-        .map(({ weight, pairs }) => ({
-          weight: typedNumber(weight) as number,
-          pairs: typedNumber(pairs) as number,
-        })),
-    })
-    for (const tool of fixedTools) {
-      const loads = list(one.fixed[tool], `${toolNames[tool]}, ${unit}`)
-      if (loads.length) fixed.push({ tool, unit, loads })
-    }
-    for (const { exercise, loads: text } of one.machines) {
-      const loads = list(text, `Its own stack, ${unit}`)
-      if (loads.length) fixed.push({ tool: 'machine', exercise, unit, loads })
-    }
-  }
-  if (faults.length) return { faults }
-  const { equipment, issues } = readEquipment(library, { racks, ...(fixed.length && { fixed }) })
-  return equipment ? { has: equipment, faults } : { faults: issues.map(sayIssue) }
+/** What was typed as equipment, or what is wrong with it, field by field. */
+export function readDraft(library: Library, draft: EquipmentDraft): Read<EquipmentBody> {
+  const units = (Object.entries(draft) as [Unit, UnitDraft | undefined][]).flatMap(([unit, one]) =>
+    one ? [readUnit(unit, one)] : [],
+  )
+  const faults: Faults = Object.assign({}, ...units.map((unit) => unit.faults))
+  if (Object.keys(faults).length) return { faults }
+  const fixed = units.flatMap((unit) => unit.fixed)
+  const { equipment, issues } = readEquipment(library, {
+    racks: units.map(({ rack }) => rack),
+    ...(fixed.length && { fixed: fixed.map(({ one }) => one) }),
+  })
+  if (equipment) return { value: equipment }
+  for (const { path, expected } of issues) faults[fieldOf(path, units)] ??= `Expected ${expected}.`
+  return { faults }
 }
 
-/** "Plate 3, weight: …" for the fault of a form that nobody sees as a file. */
-const sayIssue = (issue: Parameters<typeof formatIssue>[0]): string => {
-  const plate = /^racks\[\d\]\.plates\[(\d+)\]\.(\w+)$/.exec(issue.path)
-  const path = plate
-    ? `Plate ${Number(plate[1]) + 1}, ${plate[2]}`
-    : issue.path.replace(/^racks\[\d\]\.?/, '').replace(/^bar$/, 'The bar') || 'Equipment'
-  return formatIssue({ ...issue, path })
+type ReadUnit = {
+  unit: Unit
+  rack: Rack
+  /** Where each plate stands among those that are typed. */
+  plates: number[]
+  fixed: { field: string; one: Fixed }[]
+  faults: Faults
+}
+
+function readUnit(unit: Unit, typed: UnitDraft): ReadUnit {
+  const faults: Faults = {}
+  const list = (text: string, field: string): number[] => {
+    const loads = text.trim() ? parseLoadList(text) : []
+    if (!loads) faults[field] = likeLoads
+    return loads ?? []
+  }
+  const bars = list(typed.bars, `${unit}.bars`)
+  const special = Object.fromEntries(
+    specialBars.flatMap((bar) => (typed.special[bar].trim() ? [[bar, typedNumber(typed.special[bar])]] : [])),
+  )
+  const plates = typed.plates.flatMap(({ weight }, i) => (weight.trim() ? [i] : []))
+  const tools = fixedTools.map((tool) => {
+    const field = `${unit}.fixed.${tool}`
+    return { field, one: { tool, unit, loads: list(typed.fixed[tool], field) } }
+  })
+  const machines = typed.machines.map(({ exercise, loads }, i) => {
+    const field = `${unit}.machines.${i}.loads`
+    return { field, one: { tool: 'machine' as const, exercise, unit, loads: list(loads, field) } }
+  })
+  const rack: Rack = {
+    unit,
+    bar: typedNumber(typed.bar) as number,
+    ...(bars.length && { bars }),
+    ...(Object.keys(special).length && { special }),
+    plates: plates.map((i) => ({
+      weight: typedNumber(typed.plates[i]?.weight ?? '') as number,
+      pairs: typedNumber(typed.plates[i]?.pairs ?? '') as number,
+    })),
+  }
+  return { unit, rack, plates, fixed: [...tools, ...machines].filter(({ one }) => one.loads.length), faults }
+}
+
+/** The field of the form that a path of the equipment is typed in: "racks[0].plates[2].pairs" is "kg.plates.3.pairs" after an empty line. */
+function fieldOf(path: string, units: ReadUnit[]): string {
+  const [, list = '', at = '0', rest = ''] = /^(racks|fixed)\[(\d+)\]\.?(.*)$/.exec(path) ?? []
+  if (list === 'fixed') return units.flatMap(({ fixed }) => fixed)[Number(at)]?.field ?? 'root'
+  const unit = units[Number(at)]
+  if (!unit || !list) return 'root'
+  const [, plate, key = 'weight'] = /^plates\[(\d+)\](?:\.(\w+))?/.exec(rest) ?? []
+  if (plate !== undefined) return `${unit.unit}.plates.${unit.plates[Number(plate)]}.${key}`
+  return `${unit.unit}.${rest.replace(/\[.*$/, '')}`
 }
 
 export const toolNames: Record<FixedTool, string> = {

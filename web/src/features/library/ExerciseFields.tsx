@@ -13,8 +13,10 @@ import {
   type Tool,
 } from '@young-oak/core/library'
 import { specialBars } from '@young-oak/core/units'
-import { Field, SelectField } from '../../ui/Field.tsx'
-import { usualReads, type ExerciseDraft, type ExerciseField } from './exerciseDraft.ts'
+import { Field } from '../../ui/Field.tsx'
+import { FormSelect } from '../../ui/FormSelect.tsx'
+import { asSaid, Select, type Option } from '../../ui/Select.tsx'
+import { usualReads, type ExerciseDraft, type ExerciseField, type Share } from './exerciseDraft.ts'
 import { ExercisePicker } from './ExercisePicker.tsx'
 import { useLibrary } from './useLibrary.ts'
 
@@ -37,42 +39,38 @@ export function Names() {
 
 /** What loads are computed from: settled once the exercise is there. */
 export function Kind() {
-  const { register, setValue, faultOf } = useExerciseForm()
+  const { control, setValue, faultOf } = useExerciseForm()
   const tool = useWatch<ExerciseDraft, 'tool'>({ name: 'tool' })
   return (
     <>
       <div className="grid gap-4 sm:grid-cols-4">
-        <SelectField label="Pattern" error={faultOf('pattern')} {...register('pattern')}>
-          <option value="">choose</option>
-          {patterns.map((one) => (
-            <option key={one}>{one}</option>
-          ))}
-        </SelectField>
-        <SelectField
+        <FormSelect
+          label="Pattern"
+          control={control}
+          name="pattern"
+          error={faultOf('pattern')}
+          options={[['', 'choose'], ...asSaid(patterns)]}
+        />
+        <FormSelect
           label="Tool"
-          {...register('tool', {
-            onChange: (event: { target: { value: Tool } }) =>
-              setValue('reads', usualReads[event.target.value]),
-          })}
-        >
-          {tools.map((one) => (
-            <option key={one}>{one}</option>
-          ))}
-        </SelectField>
-        <SelectField label="What the load means" {...register('reads')}>
-          {readings.map((one) => (
-            <option key={one} value={one}>
-              {readingWords[one]}
-            </option>
-          ))}
-        </SelectField>
+          control={control}
+          name="tool"
+          options={asSaid(tools)}
+          onChosen={(to: Tool) => setValue('reads', usualReads[to])}
+        />
+        <FormSelect
+          label="What the load means"
+          control={control}
+          name="reads"
+          options={readings.map((one) => [one, readingWords[one]])}
+        />
         {tool === 'barbell' && (
-          <SelectField label="Bar" {...register('bar')}>
-            <option value="">the usual bar</option>
-            {specialBars.map((one) => (
-              <option key={one}>{one}</option>
-            ))}
-          </SelectField>
+          <FormSelect
+            label="Bar"
+            control={control}
+            name="bar"
+            options={[['', 'the usual bar'], ...asSaid(specialBars)]}
+          />
         )}
       </div>
       <div className="flex flex-wrap gap-x-6 gap-y-2">
@@ -93,9 +91,16 @@ function Tick({ label, name }: { label: string; name: 'isHeld' | 'perSide' }) {
   )
 }
 
+const shareWords: Option<Share>[] = [
+  ['', '–'],
+  ['half', 'half'],
+  ['full', 'in full'],
+  ['main', 'main'],
+]
+
 /** What a set counts for each muscle: in full, by half, or not. */
 export function Muscles() {
-  const { register, faultOf } = useExerciseForm()
+  const { setValue, faultOf } = useExerciseForm()
   const shares = useWatch<ExerciseDraft, 'shares'>({ name: 'shares' })
   const error = faultOf('direct')
   return (
@@ -105,15 +110,12 @@ export function Muscles() {
         {muscles.map((muscle) => (
           <label key={muscle} className="flex items-center justify-between gap-2 text-sm">
             {muscle}
-            <select
-              {...register(`shares.${muscle}`)}
-              className={`h-9 rounded border bg-sheet px-1 ${shares[muscle] ? 'border-leaf font-medium' : 'border-edge'}`}
-            >
-              <option value="">–</option>
-              <option value="half">half</option>
-              <option value="full">in full</option>
-              <option value="main">main</option>
-            </select>
+            <Select
+              value={shares[muscle] ?? ''}
+              options={shareWords}
+              onChoose={(to) => setValue(`shares.${muscle}`, to)}
+              className={`min-h-9 px-2 ${shares[muscle] ? 'font-medium' : ''}`}
+            />
           </label>
         ))}
       </div>

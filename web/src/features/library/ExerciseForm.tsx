@@ -1,6 +1,7 @@
-import { FormProvider, useForm, type Resolver } from 'react-hook-form'
+import { FormProvider, useForm } from 'react-hook-form'
 import type { OwnExercise, OwnId } from '@young-oak/core/library'
 import { api, sayError } from '../../app/api.ts'
+import { draftResolver } from '../../app/draftResolver.ts'
 import { Acts } from '../../ui/Acts.tsx'
 import { Button } from '../../ui/Button.tsx'
 import { Modal } from '../../ui/Modal.tsx'
@@ -15,19 +16,10 @@ type Props = {
   onClose: () => void
 }
 
-/** What was typed, read by the exercise's own schema, with what is wrong beside the field that it speaks of. */
-const resolver: Resolver<ExerciseDraft, unknown, OwnExercise> = (draft) => {
-  const { exercise, faults = {} } = readDraft(draft)
-  return exercise ? { values: exercise, errors: {} } : { values: {}, errors: errorsOf(faults) }
-}
-
-const errorsOf = (faults: Record<string, string>) =>
-  Object.fromEntries(Object.entries(faults).map(([field, message]) => [field, { type: 'fault', message }]))
-
 /** An exercise of the gym's own: added, or its name and notes changed. What is typed stays when something is wrong with it. */
 export function ExerciseForm({ own, name, onClose }: Props) {
   const form = useForm<ExerciseDraft, unknown, OwnExercise>({
-    resolver,
+    resolver: draftResolver(readDraft),
     defaultValues: own ? draftOf(own.exercise) : emptyDraft(name),
   })
   const [add, adding] = api.useAddExerciseMutation()

@@ -14,11 +14,14 @@ import {
 import { api } from '../../app/api.ts'
 import { useAppSelector } from '../../app/store.ts'
 import { Button } from '../../ui/Button.tsx'
-import { SelectField } from '../../ui/Field.tsx'
+import { asSaid, SelectField, type Option } from '../../ui/Select.tsx'
 import { ExerciseForm } from './ExerciseForm.tsx'
 import { Merged } from './Merged.tsx'
 import { MergeDialog } from './MergeDialog.tsx'
 import { Entry } from './Entry.tsx'
+
+/** One of some words, or any of them. */
+const anyOf = (words: readonly string[]): Option<string>[] => [['', 'any'], ...asSaid(words)]
 
 /** Every exercise that templates may use: found by any word, a muscle or a pattern, each with what is said of it. */
 export default function LibraryPage() {
@@ -57,22 +60,17 @@ export default function LibraryPage() {
             className="mt-1 block min-h-11 w-full rounded-md border border-edge bg-sheet px-3 text-base font-normal"
           />
         </label>
-        <SelectField label="Pattern" value={pattern} onChange={(event) => setPattern(event.target.value)}>
-          <option value="">any</option>
-          {patterns.map((one) => (
-            <option key={one}>{one}</option>
-          ))}
-        </SelectField>
-        <SelectField label="Muscle" value={muscle} onChange={(event) => setMuscle(event.target.value)}>
-          <option value="">any</option>
-          {muscles.map((one) => (
-            <option key={one}>{one}</option>
-          ))}
-        </SelectField>
-        <SelectField label="Whose" value={whose} onChange={(event) => setWhose(event.target.value)}>
-          <option value="">everybody’s</option>
-          <option value="own">our own</option>
-        </SelectField>
+        <SelectField label="Pattern" value={pattern} options={anyOf(patterns)} onChoose={setPattern} />
+        <SelectField label="Muscle" value={muscle} options={anyOf(muscles)} onChoose={setMuscle} />
+        <SelectField
+          label="Whose"
+          value={whose}
+          options={[
+            ['', 'everybody’s'],
+            ['own', 'our own'],
+          ]}
+          onChoose={setWhose}
+        />
       </div>
       <p role="status" className="mt-3 text-sm text-bark">
         {found.length} {found.length === 1 ? 'exercise' : 'exercises'}

@@ -11,7 +11,7 @@ const whole: ExerciseDraft = {
 
 describe('an exercise that is typed', () => {
   test('reads to what was meant: the main muscle first, spaces cut, nothing that was left empty', () => {
-    expect(readDraft({ ...whole, from: '3', to: '8', cost: '4,5', perSide: true }).exercise).toEqual({
+    expect(readDraft({ ...whole, from: '3', to: '8', cost: '4,5', perSide: true }).value).toEqual({
       name: 'Slip squat',
       pattern: 'squat',
       tool: 'barbell',
@@ -44,14 +44,14 @@ describe('an exercise that is typed', () => {
   })
 
   test('forgets a bar that is no barbell’s', () => {
-    const { exercise } = readDraft({ ...whole, bar: 'safety bar', tool: 'machine' })
+    const { value: exercise } = readDraft({ ...whole, bar: 'safety bar', tool: 'machine' })
     expect(exercise).toMatchObject({ tool: 'machine' })
     expect(exercise).not.toHaveProperty('bar')
   })
 
   test.each(exerciseIds)('%s is put into the form and read back the same', (id) => {
     const known: OwnExercise = exerciseOf({}, { exercise: id })
-    const { exercise } = readDraft(draftOf(known))
+    const { value: exercise } = readDraft(draftOf(known))
     const plain = ({ direct, indirect, ...rest }: OwnExercise) => ({
       ...rest,
       main: direct[0],

@@ -7,6 +7,7 @@ import {
   type Tool,
 } from '@young-oak/core/library'
 import { readOwnExercise } from '@young-oak/core/template'
+import type { Read } from '../../app/draftResolver.ts'
 import { formatNumber, typedNumber } from '@young-oak/core/units'
 
 /** What a set counts for a muscle: nothing, half, in full; and the main one. */
@@ -94,11 +95,8 @@ export function draftOf(exercise: OwnExercise): ExerciseDraft {
   }
 }
 
-export type ReadExercise =
-  { exercise: OwnExercise; faults?: undefined } | { exercise?: undefined; faults: Record<string, string> }
-
 /** The exercise that was typed; or what is wrong with it, field by field, in plain words. */
-export function readDraft(draft: ExerciseDraft): ReadExercise {
+export function readDraft(draft: ExerciseDraft): Read<OwnExercise> {
   const text = (key: 'caution' | 'also' | 'bar') => draft[key].trim() && { [key]: draft[key].trim() }
   const has = (share: Share) => muscles.filter((muscle) => draft.shares[muscle] === share)
   const given: Record<keyof Exercise, unknown> | object = {
@@ -127,7 +125,7 @@ export function readDraft(draft: ExerciseDraft): ReadExercise {
     const [field = ''] = path.split(/[.[]/)
     faults[field] ??= saysOf[field] ?? 'This does not fit.'
   }
-  return exercise && !Object.keys(faults).length ? { exercise } : { faults }
+  return exercise && !Object.keys(faults).length ? { value: exercise } : { faults }
 }
 
 const saysOf: Record<string, string> = {

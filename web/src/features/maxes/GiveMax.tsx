@@ -6,12 +6,12 @@ import { exerciseOf, isExercise, takesMax, type Library } from '@young-oak/core/
 import { defaultFormula, mostInReserve, type FormulaKind } from '@young-oak/core/maxes'
 import { addLoad, type Load, type Unit, typedNumber } from '@young-oak/core/units'
 import { ValidationError } from 'yup'
-import { ExerciseOptions } from '../library/ExerciseOptions.tsx'
+import { ExercisePicker } from '../library/ExercisePicker.tsx'
 import { api, fieldErrors, sayError } from '../../app/api.ts'
 import { today } from '../../app/today.ts'
 import { SpreadPicture } from '../../charts/SpreadPicture.tsx'
 import { Button } from '../../ui/Button.tsx'
-import { Field, SelectField } from '../../ui/Field.tsx'
+import { Field } from '../../ui/Field.tsx'
 import { SetFields, type TypedSet } from '../../ui/SetFields.tsx'
 
 type Typed = TypedSet & { exercise: string; variant: string; formula: FormulaKind; date: string }
@@ -65,14 +65,14 @@ export function GiveMax({ unit, exercise, member, body }: Props) {
       }}
     >
       <h2 className="text-xl">Add a max</h2>
-      <SelectField
+      <ExercisePicker
         label="Lift"
+        placeholder="choose a lift"
         value={typed.exercise}
         error={faults.exercise}
-        onChange={(event) => put({ exercise: event.target.value })}
-      >
-        <ExerciseOptions title="Choose a lift" fits={(exercise) => takesMax(library, { exercise })} />
-      </SelectField>
+        fits={(exercise) => takesMax(library, { exercise })}
+        onChoose={(exercise) => put({ exercise })}
+      />
       <Field
         label="Variant (optional)"
         placeholder="paused, to a box…"

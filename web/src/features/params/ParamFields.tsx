@@ -2,12 +2,15 @@ import { useId, useState } from 'react'
 import type { ObjectSchema } from 'yup'
 import type { Fields } from '@young-oak/core/words'
 import { Button } from '../../ui/Button.tsx'
-import { Field, SelectField } from '../../ui/Field.tsx'
+import { Field } from '../../ui/Field.tsx'
+import { SelectField } from '../../ui/Select.tsx'
 import { choicesOf, listsOf, resizeList, wordsOf, type ParamDraft } from './paramDraft.ts'
 
+/** A kind of progression, trigger, deload or change: what its parameters may be, and what they are called. */
+export type ParamKind = { params: ObjectSchema<object>; fields: Fields }
+
 type Props = {
-  /** A kind of progression, trigger, deload or change: what its parameters may be, and what they are called. */
-  kind: { params: ObjectSchema<object>; fields: Fields }
+  kind: ParamKind
   typed: ParamDraft
   faults: Record<string, string>
   onType: (typed: ParamDraft) => void
@@ -38,14 +41,9 @@ export function ParamFields({ kind: { params, fields }, typed, faults, onType }:
             value={value}
             error={faults[path]}
             {...hintOf(path)}
-            onChange={(event) => put(path, event.target.value)}
-          >
-            {allowed.map((choice) => (
-              <option key={choice} value={choice}>
-                {choices[choice] ?? choice}
-              </option>
-            ))}
-          </SelectField>
+            options={allowed.map((choice) => [choice, choices[choice] ?? choice])}
+            onChoose={(to) => put(path, to)}
+          />
         ) : (
           <Field
             key={path}

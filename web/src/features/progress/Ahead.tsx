@@ -6,7 +6,7 @@ import { eventKinds, deloadReasons, type EventKind } from '@young-oak/core/facts
 import { formatDay } from '@young-oak/core/units'
 import { today } from '../../app/today.ts'
 import { Button } from '../../ui/Button.tsx'
-import { Field, SelectField } from '../../ui/Field.tsx'
+import { Field, PhoneSelect } from '../../ui/Field.tsx'
 import { Details } from '../../ui/Details.tsx'
 import { useGive } from './useGive.ts'
 
@@ -108,7 +108,7 @@ function EventForm({ member }: { member?: string }) {
   }
   return (
     <SayForm title="Add an event" className="mt-2" submit="Save the event" isBusy={isBusy} onSubmit={save}>
-      <SelectField
+      <PhoneSelect
         label="What"
         value={typed.what}
         onChange={(event) => put({ what: event.target.value as EventKind })}
@@ -116,7 +116,7 @@ function EventForm({ member }: { member?: string }) {
         {eventKinds.map((kind) => (
           <option key={kind}>{kind}</option>
         ))}
-      </SelectField>
+      </PhoneSelect>
       <Field
         label="Name"
         value={typed.name}
@@ -165,7 +165,7 @@ function MostSetsForm({ mostSets, member }: { mostSets: ProgressView['mostSets']
       isBusy={isBusy}
       onSubmit={save}
     >
-      <SelectField
+      <PhoneSelect
         label="Muscle"
         value={typed.muscle}
         onChange={(event) => setTyped({ ...typed, muscle: event.target.value as Muscle })}
@@ -173,7 +173,7 @@ function MostSetsForm({ mostSets, member }: { mostSets: ProgressView['mostSets']
         {muscles.map((muscle) => (
           <option key={muscle}>{muscle}</option>
         ))}
-      </SelectField>
+      </PhoneSelect>
       <Field
         label="Hard sets a week, at most"
         inputMode="numeric"
@@ -224,7 +224,7 @@ function OwnDeloadForm({ member }: { member?: string }) {
       isBusy={isBusy}
       onSubmit={save}
     >
-      <SelectField
+      <PhoneSelect
         label="Why"
         value={typed.reason}
         onChange={(event) => put({ reason: event.target.value as (typeof deloadReasons)[number] })}
@@ -234,13 +234,13 @@ function OwnDeloadForm({ member }: { member?: string }) {
           .map((reason) => (
             <option key={reason}>{reason}</option>
           ))}
-      </SelectField>
-      <SelectField label="Weeks" value={typed.weeks} onChange={(event) => put({ weeks: event.target.value })}>
+      </PhoneSelect>
+      <PhoneSelect label="Weeks" value={typed.weeks} onChange={(event) => put({ weeks: event.target.value })}>
         {['1', '2', '3', '4'].map((n) => (
           <option key={n}>{n}</option>
         ))}
-      </SelectField>
-      <SelectField
+      </PhoneSelect>
+      <PhoneSelect
         label="How"
         value={typed.recipe}
         hint={sentence(params)}
@@ -253,14 +253,14 @@ function OwnDeloadForm({ member }: { member?: string }) {
               {deloadOf[kind].title}
             </option>
           ))}
-      </SelectField>
-      <SelectField label="Return" value={typed.back} onChange={(event) => put({ back: event.target.value })}>
+      </PhoneSelect>
+      <PhoneSelect label="Return" value={typed.back} onChange={(event) => put({ back: event.target.value })}>
         {returns.map(([said], i) => (
           <option key={said} value={i}>
             {said}
           </option>
         ))}
-      </SelectField>
+      </PhoneSelect>
       {(typed.reason === 'illness' || typed.reason === 'sore joints') && (
         <p className="col-span-2 text-sm text-bark">
           Ill, or in pain that stays: see a licensed professional before you train again.

@@ -8,7 +8,7 @@ import { formatDay, formatLoad, formatNumber, type Unit, typedNumber } from '@yo
 import { today } from '../../app/today.ts'
 import { EstimateChart } from '../../charts/EstimateChart.tsx'
 import { Button } from '../../ui/Button.tsx'
-import { Field, SelectField } from '../../ui/Field.tsx'
+import { Field, PhoneSelect } from '../../ui/Field.tsx'
 import { useGive } from './useGive.ts'
 
 type Line = ProgressView['lifts'][number]
@@ -175,7 +175,7 @@ function GoalForm({ unit, blocks, isBusy, onCancel, onSave }: GoalProps) {
         error={fault}
         onChange={(event) => setTyped({ ...typed, to: event.target.value })}
       />
-      <SelectField
+      <PhoneSelect
         label="Until"
         className="col-span-2"
         value={typed.until}
@@ -187,7 +187,7 @@ function GoalForm({ unit, blocks, isBusy, onCancel, onSave }: GoalProps) {
             the end of {name}, about {formatDay(ends)}
           </option>
         ))}
-      </SelectField>
+      </PhoneSelect>
       {typed.until === 'day' && (
         <Field
           label="By (optional)"

@@ -1,59 +1,49 @@
-import { useState } from 'react'
+import { yupResolver } from '@hookform/resolvers/yup'
+import { useForm, useWatch } from 'react-hook-form'
+import { circuitSchema, type CircuitSettings } from '@young-oak/api/forms/circuit'
 import type { Circuit } from '@young-oak/core/template'
 import { Button } from '../../ui/Button.tsx'
-import { Field, SelectField } from '../../ui/Field.tsx'
-import { draftOf, newCircuit, readCircuit, type CircuitDraft, type CircuitFaults } from './circuitDraft.ts'
+import { Field } from '../../ui/Field.tsx'
+import { FormSelect } from '../../ui/FormSelect.tsx'
+import { circuitOf, draftOf, newCircuit, type CircuitDraft } from './circuitDraft.ts'
 
 type Props = { circuit?: Circuit; submit: string; onSave: (circuit: Circuit) => void }
 
 /** How one scored thing is scored: by time for the rounds, or by rounds within a time. */
 export function CircuitForm({ circuit, submit, onSave }: Props) {
-  const [typed, setTyped] = useState(() => (circuit ? draftOf(circuit) : newCircuit))
-  const [faults, setFaults] = useState<CircuitFaults>({})
-  const put = (change: Partial<CircuitDraft>) => setTyped({ ...typed, ...change })
+  const { register, control, handleSubmit, formState } = useForm<CircuitDraft, unknown, CircuitSettings>({
+    // Numbers are typed as text, which the schema reads.
+    resolver: yupResolver(circuitSchema) as never,
+    defaultValues: circuit ? draftOf(circuit) : newCircuit,
+  })
+  const { errors } = formState
+  const by = useWatch({ control, name: 'by' })
   return (
     <form
       noValidate
       aria-label="Circuit"
       className="grid grid-cols-2 gap-4"
-      onSubmit={(event) => {
-        event.preventDefault()
-        const read = readCircuit(typed)
-        setFaults('faults' in read ? read.faults : {})
-        if ('circuit' in read) onSave(read.circuit)
-      }}
+      onSubmit={(event) => void handleSubmit((settings) => onSave(circuitOf(settings)))(event)}
     >
-      <Field
-        label="Name"
-        className="col-span-2"
-        value={typed.name}
-        error={faults.name}
-        onChange={(event) => put({ name: event.target.value })}
-      />
-      <SelectField
+      <Field label="Name" className="col-span-2" error={errors.name?.message} {...register('name')} />
+      <FormSelect
+        control={control}
+        name="by"
         label="Scored by"
         className="col-span-2"
-        value={typed.by}
-        onChange={(event) => put({ by: event.target.value as Circuit['by'] })}
-      >
-        <option value="time">time for the rounds</option>
-        <option value="rounds">rounds within a time</option>
-      </SelectField>
-      {typed.by === 'time' && (
-        <Field
-          label="Rounds"
-          inputMode="numeric"
-          value={typed.rounds}
-          error={faults.rounds}
-          onChange={(event) => put({ rounds: event.target.value })}
-        />
+        options={[
+          ['time', 'time for the rounds'],
+          ['rounds', 'rounds within a time'],
+        ]}
+      />
+      {by === 'time' && (
+        <Field label="Rounds" inputMode="numeric" error={errors.rounds?.message} {...register('rounds')} />
       )}
       <Field
-        label={typed.by === 'time' ? 'At most, minutes (optional)' : 'Minutes'}
+        label={by === 'time' ? 'At most, minutes (optional)' : 'Minutes'}
         inputMode="decimal"
-        value={typed.minutes}
-        error={faults.minutes}
-        onChange={(event) => put({ minutes: event.target.value })}
+        error={errors.minutes?.message}
+        {...register('minutes')}
       />
       <Button type="submit" className="col-span-2">
         {submit}

@@ -1,5 +1,5 @@
 import './bringEditor.ts'
-import { useCallback, useDeferredValue, useEffect, useRef, useState } from 'react'
+import { useDeferredValue, useEffect, useRef, useState } from 'react'
 import { useParams } from 'react-router'
 import type { MemberFile } from '@young-oak/api/members'
 import { nominalWeeks, weekAt } from '@young-oak/core/template'
@@ -8,23 +8,22 @@ import { useAppDispatch, useAppSelector, useAppStore } from '../../app/store.ts'
 import { useTitle } from '../../app/useTitle.ts'
 import { Button } from '../../ui/Button.tsx'
 import { Toasts } from '../../ui/Toasts.tsx'
-import { closeDraft, dismissNotice, openDraft, redo, undo } from './editorSlice.ts'
+import { Dialogs, type OpenDialog } from './Dialogs.tsx'
+import { closeDraft, dismissNotice, openDraft } from './editorSlice.ts'
 import { Inspector } from './inspector/Inspector.tsx'
-import type { Aspect, Selected } from './inspector/selected.ts'
+import { useInspector } from './inspector/useInspector.ts'
 import { keptEdits } from './keptEdits.ts'
 import { MemberPicker, NameField, TrackPicker } from './Pickers.tsx'
-import { Palette } from './Palette.tsx'
-import { PublishDialog } from './PublishDialog.tsx'
 import { sampleId, useSample } from './samples.ts'
 import { SetAside } from './SetAside.tsx'
 import type { ActName } from './sheet/acts/index.ts'
 import { Dragging } from './sheet/Dragging.tsx'
 import { WeekSheet } from './sheet/WeekSheet.tsx'
-import { ShortcutsDialog } from './ShortcutsDialog.tsx'
 import { SeasonStrip } from './strip/SeasonStrip.tsx'
 import { Tools } from './Tools.tsx'
 import { useAnnounceEdits } from './useAnnounceEdits.ts'
 import { useAutosave } from './useAutosave.ts'
+import { useMemberFile } from './useMemberFile.ts'
 import { usePlanner } from './usePlanner.ts'
 import { usePutOrSay } from './usePutOrSay.ts'
 
@@ -58,28 +57,21 @@ export default function EditorPage() {
   return <Workbench id={id} seat={seat} isPublished={data.versions.length > 0} />
 }
 
-function Workbench({ id, seat, isPublished }: { id: string; seat: string; isPublished: boolean }) {
+type WorkbenchProps = { id: string; seat: string; isPublished: boolean }
+
+function Workbench({ id, seat, isPublished }: WorkbenchProps) {
   const draft = useAppSelector(({ editor }) => editor.draft)
   // The strip and the inspector follow the sheet as soon as there is time: no key waits for them.
   const lately = useDeferredValue(draft)
   const [week, setWeek] = useState(1)
-  const [member, setMember] = useState('')
-  const [dialog, setDialog] = useState<'publish' | 'shortcuts' | 'palette' | null>(null)
-  const sample = useSample(lately, member)
-  const { data: stored, error: fileError } = api.useMemberFileQuery(member, {
-    skip: !member || sample !== null,
-    refetchOnMountOrArgChange: true,
-  })
-  const file = sample ?? stored
+  const [dialog, setDialog] = useState<OpenDialog>(null)
+  const { member, setMember, file, fault, memberName } = useMemberFile(lately)
   const [track, setTrack] = useState('')
   const [laid, setLaid] = useState<string[]>([])
-  const [selected, setSelected] = useState<Selected>({})
-  const [aspect, setAspect] = useState<Aspect>('slot')
-  const [hasInspector, setInspector] = useState(true)
-  const [hasPublished, setPublished] = useState(false)
-  const dispatch = useAppDispatch()
+  const { isOpen: hasInspector, toggle, inspect, ...inspector } = useInspector()
   useTitle(draft?.name ?? 'Template')
   useAnnounceEdits()
+  useAutosave(id, seat)
   const weeks = draft?.phases.reduce((sum, phase) => sum + nominalWeeks(phase), 0) ?? 0
   const chosen = Math.max(1, Math.min(week, weeks))
   const at = draft && weekAt(draft, chosen)
@@ -90,36 +82,23 @@ function Workbench({ id, seat, isPublished }: { id: string; seat: string; isPubl
     phaseWeek: at?.phaseWeek ?? 1,
     laid,
   })
-  useAutosave(id, seat)
-  const help = useCallback(() => setDialog('shortcuts'), [])
-  const toggle = useCallback(() => setInspector((is) => !is), [])
-  const publish = useCallback(() => setDialog('publish'), [])
-  const palette = useCallback(() => setDialog('palette'), [])
   const runnerRef = useRef<((name: ActName) => void) | null>(null)
-  useShortcuts({ help, palette, inspector: toggle })
   const usual = useSample(lately, sampleId('strong')) as MemberFile
   const put = usePutOrSay()
-  const inspect = useCallback((to: Selected) => {
-    setSelected(to)
-    if (to.what) setAspect(to.what)
-    setInspector(true)
-    requestAnimationFrame(() => document.getElementById(`aspect-${to.what ?? 'slot'}`)?.focus())
-  }, [])
   if (!draft || !lately) return null
-  const memberName = member ? file?.name : undefined
   return (
     <main className="flex w-full flex-col gap-3 px-4 py-3">
       <h1 className="sr-only">{draft.name}</h1>
       <div className="flex flex-wrap items-center gap-3">
         <NameField name={draft.name} />
-        <MemberPicker
-          member={member}
-          onChoose={setMember}
-          isRunning={preview?.isRunning}
-          error={fileError && !sample ? sayError(fileError) : undefined}
-        />
+        <MemberPicker member={member} onChoose={setMember} isRunning={preview?.isRunning} error={fault} />
         <TrackPicker draft={lately} track={track} laid={laid} onChoose={setTrack} onLay={setLaid} />
-        <Tools hasInspector={hasInspector} onInspector={toggle} onHelp={help} onPublish={publish} />
+        <Tools
+          hasInspector={hasInspector}
+          onInspector={toggle}
+          onHelp={() => setDialog('shortcuts')}
+          onPublish={() => setDialog('publish')}
+        />
       </div>
       <Notice />
       {hasFailed && (
@@ -143,7 +122,7 @@ function Workbench({ id, seat, isPublished }: { id: string; seat: string; isPubl
               preview={preview}
               memberName={memberName}
               track={track}
-              onSelect={setSelected}
+              onSelect={inspector.select}
               onInspect={inspect}
               runnerRef={runnerRef}
             />
@@ -153,36 +132,24 @@ function Workbench({ id, seat, isPublished }: { id: string; seat: string; isPubl
           <Inspector
             draft={lately}
             template={id}
-            selected={selected}
-            aspect={aspect}
-            onAspect={setAspect}
+            selected={inspector.selected}
+            aspect={inspector.aspect}
+            onAspect={inspector.choose}
             file={file ?? usual}
             preview={preview}
             memberName={memberName}
           />
         )}
       </div>
-      <PublishDialog
-        id={id}
-        isOpen={dialog === 'publish'}
-        isPublished={isPublished || hasPublished}
-        onPublished={() => setPublished(true)}
-        onClose={() => setDialog(null)}
-      />
       <Toasts />
-      <Palette
-        isOpen={dialog === 'palette'}
-        commands={[
-          { label: 'Publish the template', run: publish },
-          { label: 'Undo', keys: 'Ctrl + Z', run: () => dispatch(undo()) },
-          { label: 'Redo', keys: 'Ctrl + Y', run: () => dispatch(redo()) },
-          { label: 'Show or hide the inspector', keys: 'Ctrl + I', run: toggle },
-          { label: 'Show the keyboard shortcuts', keys: '?', run: help },
-        ]}
-        onAct={(name) => runnerRef.current?.(name)}
-        onClose={() => setDialog(null)}
+      <Dialogs
+        id={id}
+        isPublished={isPublished}
+        open={dialog}
+        onOpen={setDialog}
+        onInspector={toggle}
+        runnerRef={runnerRef}
       />
-      <ShortcutsDialog isOpen={dialog === 'shortcuts'} onClose={() => setDialog(null)} />
     </main>
   )
 }
@@ -199,30 +166,4 @@ function Notice() {
       </Button>
     </p>
   )
-}
-
-/** Keys that work wherever nothing is being typed. */
-type Shortcuts = { help: () => void; palette: () => void; inspector: () => void }
-
-function useShortcuts({ help, palette, inspector }: Shortcuts): void {
-  const dispatch = useAppDispatch()
-  useEffect(() => {
-    const press = (event: KeyboardEvent) => {
-      const isTyping =
-        event.target instanceof HTMLTextAreaElement ||
-        (event.target instanceof HTMLInputElement && event.target.type !== 'checkbox')
-      if (isTyping) return
-      const key = event.key.toLowerCase()
-      const command = event.ctrlKey || event.metaKey
-      if (command && key === 'z' && !event.shiftKey) dispatch(undo())
-      else if (command && (key === 'y' || (key === 'z' && event.shiftKey))) dispatch(redo())
-      else if (command && key === 'i') inspector()
-      else if (command && key === 'k') palette()
-      else if (key === '?') help()
-      else return
-      event.preventDefault()
-    }
-    addEventListener('keydown', press)
-    return () => removeEventListener('keydown', press)
-  }, [dispatch, help, palette, inspector])
 }

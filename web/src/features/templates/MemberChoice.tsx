@@ -1,7 +1,12 @@
 import { api } from '../../app/api.ts'
 import { Button } from '../../ui/Button.tsx'
 
-type Props = { name: string; chosen: string[]; onChoose: (members: string[]) => void; error?: string }
+type Props = {
+  name: string
+  chosen: string[]
+  onChoose: (members: string[]) => void
+  error?: string | undefined
+}
 
 /** The writer's own members, to tick; `name` is the template's, to say who is on it. */
 export function MemberChoice({ name, chosen, onChoose, error }: Props) {

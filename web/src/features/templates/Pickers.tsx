@@ -3,6 +3,8 @@ import { memo, useState } from 'react'
 import type { Template } from '@young-oak/core/template'
 import { api } from '../../app/api.ts'
 import { useAppDispatch } from '../../app/store.ts'
+import { Finder } from '../../ui/Finder.tsx'
+import { Select, type Option } from '../../ui/Select.tsx'
 import { edit } from './editorSlice.ts'
 import { sampleId, sampleNames, strengths } from './samples.ts'
 
@@ -38,29 +40,25 @@ type PickerProps = { member: string; onChoose: (id: string) => void; isRunning?:
 /** Whose loads stand beside the lines: a member’s, or those of somebody made up. */
 export const MemberPicker = memo(function MemberPicker({ member, onChoose, isRunning, error }: PickerProps) {
   const { data } = api.useMembersQuery()
-  const mine = data?.filter(({ isMine }) => isMine) ?? []
+  const people = [
+    ...strengths.map((strength) => ({ value: sampleId(strength), said: sampleNames[strength] })),
+    ...(data ?? []).flatMap(({ id, name, isMine }) => (isMine ? [{ value: id, said: name }] : [])),
+  ]
   return (
     <div className="flex flex-wrap items-center gap-2 text-sm">
-      <label className="flex items-center gap-2">
-        Loads of
-        <select
-          value={member}
-          onChange={(event) => onChoose(event.target.value)}
-          className="min-h-9 rounded-md border border-edge bg-sheet px-2"
-        >
-          <option value="">nobody</option>
-          {strengths.map((strength) => (
-            <option key={strength} value={sampleId(strength)}>
-              {sampleNames[strength]}
-            </option>
-          ))}
-          {mine.map(({ id, name }) => (
-            <option key={id} value={id}>
-              {name}
-            </option>
-          ))}
-        </select>
-      </label>
+      <span aria-hidden>Loads of</span>
+      <Finder
+        label="Loads of"
+        isBare
+        isOptional
+        className="min-h-9 min-w-44 px-2"
+        chosen={people.find(({ value }) => value === member)?.said ?? null}
+        placeholder="nobody"
+        typing="a name"
+        nothing="No member has this in the name."
+        find={(words) => people.filter(({ said }) => said.toLowerCase().includes(words.toLowerCase()))}
+        onChoose={onChoose}
+      />
       {member && error && <span className="text-brick">{error}</span>}
       {member && isRunning === true && (
         <span className="text-bark" title="Past weeks stay as they were shown.">
@@ -90,18 +88,11 @@ export const TrackPicker = memo(function TrackPicker({ draft, track, laid, onCho
     <div className="flex flex-wrap items-center gap-3 text-sm">
       <label className="flex items-center gap-2">
         Track
-        <select
+        <Select
           value={track}
-          onChange={(event) => onChoose(event.target.value)}
-          className="min-h-9 rounded-md border border-edge bg-sheet px-2"
-        >
-          <option value="">as written</option>
-          {tracks.map(([id, { name }]) => (
-            <option key={id} value={id}>
-              {name}
-            </option>
-          ))}
-        </select>
+          options={[['', 'as written'], ...tracks.map(([id, { name }]): Option<string> => [id, name])]}
+          onChoose={onChoose}
+        />
       </label>
       <Popover.Root>
         <Popover.Trigger className="min-h-9 underline underline-offset-4 hover:text-leaf">

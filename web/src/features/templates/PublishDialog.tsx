@@ -1,16 +1,20 @@
-import { useState } from 'react'
+import { yupResolver } from '@hookform/resolvers/yup'
+import { Controller, useForm, useWatch, type Control } from 'react-hook-form'
 import { toast } from 'sonner'
+import { publicationSchema, type Publication } from '@young-oak/api/forms/publication'
 import type { Template } from '@young-oak/core/template'
-import { isDay, formatDay } from '@young-oak/core/units'
+import { formatDay } from '@young-oak/core/units'
 import { api, fieldErrors, sayError } from '../../app/api.ts'
 import { useAppSelector } from '../../app/store.ts'
-import { nextMonday, today } from '../../app/today.ts'
 import { Acts } from '../../ui/Acts.tsx'
 import { Button } from '../../ui/Button.tsx'
-import { Field, SelectField } from '../../ui/Field.tsx'
+import { Field } from '../../ui/Field.tsx'
+import { FormSelect } from '../../ui/FormSelect.tsx'
 import { Modal } from '../../ui/Modal.tsx'
+import type { Option } from '../../ui/Select.tsx'
 import { ChangeList } from './inspector/ChangeList.tsx'
 import { MemberChoice } from './MemberChoice.tsx'
+import { countsBack, newPublication, publishOf } from './publication.ts'
 
 type Props = {
   id: string
@@ -38,103 +42,57 @@ export function PublishDialog({ id, isOpen, isPublished, onPublished, onClose }:
   )
 }
 
-/** "keep" leaves everybody on the track they are on; '' is no track. */
-type Chosen = {
-  members: string[]
-  start: string
-  note: string
-  begins: 'week' | 'session'
-  clock: 'own' | 'calendar'
-  track: string
-}
+type FormProps = Omit<Props, 'isOpen'>
 
-function PublishForm({ id, isPublished, onPublished, onClose }: Omit<Props, 'isOpen'>) {
+function PublishForm({ id, isPublished, onPublished, onClose }: FormProps) {
   const [publish, { error, isLoading }] = api.usePublishMutation()
   const waiting = useAppSelector(({ editor }) => editor.waiting.length)
   const draft = useAppSelector(({ editor }) => editor.draft)
-  const [chosen, setChosen] = useState<Chosen>(() => ({
-    members: [],
-    start: isPublished ? today() : nextMonday(today()),
-    note: '',
-    begins: 'week',
-    clock: countsBack(draft) ? 'calendar' : 'own',
-    track: 'keep',
-  }))
-  const [isTried, setTried] = useState(false)
-  const put = (change: Partial<Chosen>) => setChosen({ ...chosen, ...change })
-  const { members, start, track } = chosen
-  const send = async () => {
-    setTried(true)
-    if (!members.length || !isDay(start)) return
-    const { track: _, ...rest } = chosen
-    const answer = await publish({ id, ...rest, ...(track !== 'keep' && { track: track || null }) })
-    if (!answer.data) return
-    const count = answer.data.members
-    toast(
-      `Version ${answer.data.number} is published to ${count} ${count === 1 ? 'member' : 'members'}, from ${formatDay(start)}.`,
-    )
+  const form = useForm<Publication>({
+    resolver: yupResolver(publicationSchema),
+    defaultValues: newPublication(draft, isPublished),
+  })
+  const { register, control, handleSubmit, formState } = form
+  const members = useWatch({ control, name: 'members' })
+  const send = async (given: Publication) => {
+    const { data } = await publish({ id, ...publishOf(given) })
+    if (!data) return
+    toast(`Version ${data.number} is published to ${countOf(data.members)}, from ${formatDay(given.start)}.`)
     onClose()
     onPublished()
   }
-  const errors = fieldErrors(error)
+  const { errors } = formState
+  const refused = fieldErrors(error)
   return (
-    <form
-      className="grid gap-4"
-      noValidate
-      onSubmit={(event) => {
-        event.preventDefault()
-        void send()
-      }}
-    >
+    <form noValidate className="grid gap-4" onSubmit={(event) => void handleSubmit(send)(event)}>
       {isPublished && waiting === 0 && <Changes id={id} />}
-      <MemberChoice
-        name={draft?.name ?? ''}
-        chosen={members}
-        onChoose={(next) => put({ members: next })}
-        error={isTried && !members.length ? 'Choose at least one member.' : undefined}
+      <Controller
+        control={control}
+        name="members"
+        render={({ field }) => (
+          <MemberChoice
+            name={draft?.name ?? ''}
+            chosen={field.value}
+            onChoose={field.onChange}
+            error={errors.members?.message}
+          />
+        )}
       />
       <div className="grid gap-4 sm:grid-cols-2">
         <Field
           label="From"
           type="date"
-          value={start}
-          error={errors.start ?? (isTried && !isDay(start) ? 'Choose a start date.' : undefined)}
-          onChange={(event) => put({ start: event.target.value })}
+          error={errors.start?.message ?? refused.start}
+          {...register('start')}
         />
-        {isPublished && (
-          <SelectField
-            label="Members already on the program change"
-            value={chosen.begins}
-            hint="A started week is finished first, unless you choose the next session."
-            onChange={(event) => put({ begins: event.target.value as Chosen['begins'] })}
-          >
-            <option value="week">with their next week</option>
-            <option value="session">with their next session</option>
-          </SelectField>
-        )}
-        <SelectField
-          label="A week of a new member ends"
-          value={chosen.clock}
-          hint={countsBack(draft) ? 'A test day needs weeks on dates.' : undefined}
-          disabled={countsBack(draft)}
-          onChange={(event) => put({ clock: event.target.value as Chosen['clock'] })}
-        >
-          <option value="own">when its sessions are done</option>
-          <option value="calendar">on their dates</option>
-        </SelectField>
-        <TrackField draft={draft} track={track} onChoose={(next) => put({ track: next })} />
+        <HowFields control={control} draft={draft} isPublished={isPublished} />
       </div>
-      <Field
-        label="Note (optional)"
-        value={chosen.note}
-        maxLength={2000}
-        onChange={(event) => put({ note: event.target.value })}
-      />
-      {error && !errors.start && (
+      <Field label="Note (optional)" error={errors.note?.message} {...register('note')} />
+      {error && !refused.start && (
         <div role="alert" className="text-brick">
           <p>{sayError(error)}</p>
           <ul className="list-disc pl-5 text-sm">
-            {Object.values(errors).map((message) => (
+            {Object.values(refused).map((message) => (
               <li key={message}>{message}</li>
             ))}
           </ul>
@@ -145,39 +103,65 @@ function PublishForm({ id, isPublished, onPublished, onClose }: Omit<Props, 'isO
           Cancel
         </Button>
         <Button type="submit" disabled={isLoading || waiting > 0}>
-          {waiting > 0
-            ? 'Saving the last edits…'
-            : isLoading
-              ? 'Publishing…'
-              : `Publish to ${members.length} ${members.length === 1 ? 'member' : 'members'}`}
+          {sayPublish(members.length, waiting > 0, isLoading)}
         </Button>
       </Acts>
     </form>
   )
 }
 
-const countsBack = (draft: Template | null): boolean => draft?.phases.some(({ ends }) => ends) ?? false
+const countOf = (members: number): string => `${members} ${members === 1 ? 'member' : 'members'}`
 
-type TrackProps = { draft: Template | null; track: string; onChoose: (track: string) => void }
+function sayPublish(members: number, isWaiting: boolean, isSending: boolean): string {
+  if (isWaiting) return 'Saving the last edits…'
+  return isSending ? 'Publishing…' : `Publish to ${countOf(members)}`
+}
 
-function TrackField({ draft, track, onChoose }: TrackProps) {
+type HowProps = { control: Control<Publication>; draft: Template | null; isPublished: boolean }
+
+/** When those who run it change over, how the weeks of new members end, and on which track they are. */
+function HowFields({ control, draft, isPublished }: HowProps) {
+  const track = useWatch({ control, name: 'track' })
   const tracks = Object.entries(draft?.tracks ?? {})
-  if (!tracks.length) return null
   return (
-    <SelectField
-      label="Track"
-      value={track}
-      hint={track === 'keep' ? 'New members start the template as written.' : undefined}
-      onChange={(event) => onChoose(event.target.value)}
-    >
-      <option value="keep">keep each member’s track</option>
-      <option value="">as written, for all</option>
-      {tracks.map(([id, { name }]) => (
-        <option key={id} value={id}>
-          {name}, for all
-        </option>
-      ))}
-    </SelectField>
+    <>
+      {isPublished && (
+        <FormSelect
+          control={control}
+          name="begins"
+          label="Members already on the program change"
+          hint="A started week is finished first, unless you choose the next session."
+          options={[
+            ['week', 'with their next week'],
+            ['session', 'with their next session'],
+          ]}
+        />
+      )}
+      <FormSelect
+        control={control}
+        name="clock"
+        label="A week of a new member ends"
+        hint={countsBack(draft) ? 'A test day needs weeks on dates.' : undefined}
+        disabled={countsBack(draft)}
+        options={[
+          ['own', 'when its sessions are done'],
+          ['calendar', 'on their dates'],
+        ]}
+      />
+      {tracks.length > 0 && (
+        <FormSelect
+          control={control}
+          name="track"
+          label="Track"
+          hint={track === 'keep' ? 'New members start the template as written.' : undefined}
+          options={[
+            ['keep', 'keep each member’s track'],
+            ['', 'as written, for all'],
+            ...tracks.map(([id, { name }]): Option<string> => [id, `${name}, for all`]),
+          ]}
+        />
+      )}
+    </>
   )
 }
 

@@ -10,7 +10,8 @@ import { starterKinds, starterOf, templateOf } from '@young-oak/core/starters'
 import type { Template } from '@young-oak/core/template'
 import { api, sayError } from '../../app/api.ts'
 import { Button } from '../../ui/Button.tsx'
-import { Field, SelectField } from '../../ui/Field.tsx'
+import { Field } from '../../ui/Field.tsx'
+import { asSaid, SelectField } from '../../ui/Select.tsx'
 import { Modal } from '../../ui/Modal.tsx'
 import { TabRow } from '../../ui/TabRow.tsx'
 import { ImportFile } from './ImportFile.tsx'
@@ -107,13 +108,9 @@ function Ours({ isBusy, onStore }: StoreProps) {
         label="Days a week"
         className="mb-3 w-40"
         value={days}
-        onChange={(event) => setDays(event.target.value)}
-      >
-        <option value="">any</option>
-        {[2, 3, 4, 5, 6].map((count) => (
-          <option key={count}>{count}</option>
-        ))}
-      </SelectField>
+        options={[['', 'any'], ...asSaid(['2', '3', '4', '5', '6'])]}
+        onChoose={setDays}
+      />
       <ul className="grid gap-x-8 sm:grid-cols-2">
         {shown.map((kind) => {
           const { title, level, split, days: written, say, phases } = starterOf[kind]
@@ -156,13 +153,12 @@ function Copy({ templates, onStore }: { templates: TemplateLine[]; onStore: (tem
   }
   return (
     <div className="grid gap-4">
-      <SelectField label="Of" value={chosen} onChange={(event) => setChosen(event.target.value)}>
-        {templates.map(({ id, name }) => (
-          <option key={id} value={id}>
-            {name}
-          </option>
-        ))}
-      </SelectField>
+      <SelectField
+        label="Of"
+        value={chosen}
+        options={templates.map(({ id, name }) => [id, name])}
+        onChoose={setChosen}
+      />
       <p className="text-sm text-bark">
         Copies the current draft. Members and published versions stay with the original.
       </p>

@@ -4,7 +4,8 @@ import type { Id } from '@young-oak/core/parsing'
 import type { Command, Template } from '@young-oak/core/template'
 import type { Day } from '@young-oak/core/units'
 import type { PlannerLine } from '../../workers/openPlanner.ts'
-import type { Preview, Seasons } from '../../workers/planner.ts'
+import type { Preview } from '../../workers/planner.ts'
+import type { Seasons } from '../../workers/seasons.ts'
 
 /** What of the draft is to be seen: a member's loads in the week that is open, and the tracks that are laid over the strip. */
 export type Asked = { file?: MemberFile; track: Id | null; phase: Id; phaseWeek: number; laid: Id[] }

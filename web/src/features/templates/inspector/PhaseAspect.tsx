@@ -1,5 +1,4 @@
 import { useLibrary } from '../../library/useLibrary.ts'
-import { useState } from 'react'
 import {
   addPhase,
   movePhase,
@@ -20,7 +19,7 @@ import {
 } from '@young-oak/core/template'
 import { Button } from '../../../ui/Button.tsx'
 import { Mark } from '../../../ui/Mark.tsx'
-import { SelectField } from '../../../ui/Field.tsx'
+import { Select, SelectField } from '../../../ui/Select.tsx'
 import { mint } from '../mint.ts'
 import { DefaultsAnswer } from './DefaultsAnswer.tsx'
 import { Deloads } from './Deloads.tsx'
@@ -137,7 +136,7 @@ function LengthFields({ draft, phase, onSave }: LengthProps) {
   if (typeof weeks === 'number') {
     const [first] = progressions
     if (first === undefined) return null
-    const until = { ...firstSign('stalled'), progression: first }
+    const until = { ...usualTrigger('stalled'), progression: first }
     return (
       <Button
         look="quiet"
@@ -169,29 +168,15 @@ function LengthFields({ draft, phase, onSave }: LengthProps) {
       <SelectField
         label="Of"
         value={weeks.until.progression}
-        onChange={(event) => put({ until: { ...weeks.until, progression: event.target.value } })}
-      >
-        {progressions.map((id) => (
-          <option key={id} value={id}>
-            {progressionName(library, draft, id)}
-          </option>
-        ))}
-      </SelectField>
+        options={progressions.map((id) => [id, progressionName(library, draft, id)])}
+        onChoose={(progression) => put({ until: { ...weeks.until, progression } })}
+      />
       <SelectField
         label="Trigger"
         value={weeks.until.trigger}
-        onChange={(event) =>
-          put({
-            until: { ...firstSign(event.target.value as TriggerKind), progression: weeks.until.progression },
-          })
-        }
-      >
-        {triggerKinds.map((kind) => (
-          <option key={kind} value={kind}>
-            {triggerOf[kind].title}
-          </option>
-        ))}
-      </SelectField>
+        options={triggerKinds.map((kind) => [kind, triggerOf[kind].title])}
+        onChoose={(kind) => put({ until: { ...usualTrigger(kind), progression: weeks.until.progression } })}
+      />
       <Button
         look="quiet"
         className="col-span-2 -ml-3.5 justify-self-start text-sm"
@@ -203,14 +188,13 @@ function LengthFields({ draft, phase, onSave }: LengthProps) {
   )
 }
 
-const firstSign = (sign: TriggerKind): TriggerBasis =>
-  ({ trigger: sign, ...triggerOf[sign].examples[0]?.params }) as TriggerBasis
+const usualTrigger = (trigger: TriggerKind): TriggerBasis =>
+  ({ trigger, ...triggerOf[trigger].examples[0]?.params }) as TriggerBasis
 
 type RotationProps = { draft: Template; phase: Phase; onSave: (rotation: string[], perWeek: number) => void }
 
 /** The sessions that turn in a phase, in their order. A session may stand in it more than once. */
 function Rotation({ draft, phase, onSave }: RotationProps) {
-  const [added, setAdded] = useState('')
   const { rotation, perWeek } = phase
   const move = (from: number, by: number) => {
     const next = [...rotation]
@@ -251,22 +235,14 @@ function Rotation({ draft, phase, onSave }: RotationProps) {
           </li>
         ))}
       </ol>
-      <select
+      <Select
         aria-label="Add a session to the rotation"
-        value={added}
-        onChange={(event) => {
-          if (event.target.value) onSave([...rotation, event.target.value], perWeek)
-          setAdded('')
-        }}
-        className="mt-1 min-h-9 rounded-md border border-edge bg-sheet px-2 text-sm"
-      >
-        <option value="">Add a session to the rotation…</option>
-        {Object.entries(draft.sessions).map(([id, { name }]) => (
-          <option key={id} value={id}>
-            {name}
-          </option>
-        ))}
-      </select>
+        placeholder="Add a session to the rotation…"
+        value=""
+        options={Object.entries(draft.sessions).map(([id, { name }]) => [id, name])}
+        onChoose={(id) => onSave([...rotation, id], perWeek)}
+        className="mt-1 min-h-9 px-2 text-sm"
+      />
       {rotation.length !== perWeek && (
         <p className="mt-1 text-sm text-bark">
           {rotation.length} sessions rotate, {perWeek} a week: each week continues the order.

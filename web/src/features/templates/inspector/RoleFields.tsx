@@ -1,4 +1,5 @@
 import type { Use } from '@young-oak/core/template'
+import { asSaid, Select } from '../../../ui/Select.tsx'
 import { Button } from '../../../ui/Button.tsx'
 
 type Props = {
@@ -68,14 +69,6 @@ type SelectProps = { label: string; roles: readonly string[]; role: string; onCh
 const RoleSelect = ({ label, roles, role, onChange }: SelectProps) => (
   <label className="flex items-center gap-2">
     {label}
-    <select
-      value={role}
-      onChange={(event) => onChange(event.target.value)}
-      className="min-h-9 rounded-md border border-edge bg-sheet px-2"
-    >
-      {roles.map((one) => (
-        <option key={one}>{one}</option>
-      ))}
-    </select>
+    <Select value={role} options={asSaid(roles)} onChoose={onChange} />
   </label>
 )

@@ -1,20 +1,29 @@
-import { useLibrary } from '../../library/useLibrary.ts'
-import { useState } from 'react'
+import { useForm, useWatch, type Control, type UseFormSetValue } from 'react-hook-form'
 import type { MemberFile } from '@young-oak/api/members'
-import { ruleOf, type RuleKind } from '@young-oak/core/progressions'
-import { triggerKinds, triggerOf, type TriggerBasis, type TriggerKind } from '@young-oak/core/triggers'
-import { checkCommand, sayIssue, type RuleOfStage, type Template } from '@young-oak/core/template'
+import { ruleOf } from '@young-oak/core/progressions'
+import { triggerKinds, triggerOf } from '@young-oak/core/triggers'
+import type { Command, Template } from '@young-oak/core/template'
+import { draftResolver } from '../../../app/draftResolver.ts'
 import { useAppDispatch } from '../../../app/store.ts'
 import { Acts } from '../../../ui/Acts.tsx'
+import { Alert } from '../../../ui/Alert.tsx'
 import { Button } from '../../../ui/Button.tsx'
-import { SelectField } from '../../../ui/Field.tsx'
-import { Mark } from '../../../ui/Mark.tsx'
-import { ParamFields } from '../../params/ParamFields.tsx'
-import { draftOf, faultsOf, unflatten } from '../../params/paramDraft.ts'
+import { FormMark } from '../../../ui/FormMark.tsx'
+import { FormSelect } from '../../../ui/FormSelect.tsx'
+import { useLibrary } from '../../library/useLibrary.ts'
+import { FormParams } from '../../params/FormParams.tsx'
 import { edit } from '../editorSlice.ts'
+import {
+  handsOn,
+  paramsOfRule,
+  paramsOfTrigger,
+  readRule,
+  ruleDraftOf,
+  sayRule,
+  type RuleDraft,
+} from './ruleDraft.ts'
 import { RulePreview } from './RulePreview.tsx'
-import { paramsFor } from './ruleStart.ts'
-import { commandFor, rulesFor, slotsFeeding, standsAt, type Target, type Ways } from './ruleTarget.ts'
+import { rulesFor, slotsFeeding, standsAt, type Target } from './ruleTarget.ts'
 
 type Props = { draft: Template; template: string; file: MemberFile; target: Target; onClose: () => void }
 
@@ -22,78 +31,64 @@ type Props = { draft: Template; template: string; file: MemberFile; target: Targ
 export function RuleForm({ draft, template, file, target, onClose }: Props) {
   const library = useLibrary()
   const dispatch = useAppDispatch()
+  const read = (given: RuleDraft) => readRule(library, draft, target, given)
+  const { control, handleSubmit, setValue, clearErrors, formState } = useForm<
+    RuleDraft,
+    unknown,
+    { command: Command | null }
+  >({ resolver: draftResolver(read), defaultValues: ruleDraftOf(draft, target) })
+  const given = useWatch({ control }) as RuleDraft
+  const { rule } = given
   const stands = standsAt(draft, target)
-  const [rule, setRule] = useState<RuleKind>(stands.rule.rule)
-  const [phase, setPhase] = useState(target.phase)
-  const [typed, setTyped] = useState(() => draftOf(ruleOf[rule].params, stands.rule.params))
-  const [ways, setWays] = useState<Ways>(stands.ways)
-  const [faults, setFaults] = useState<Record<string, string>>({})
-  const { params } = ruleOf[rule]
-  const to = unflatten(typed)
-  const isWhole = params.isValidSync(to, { strict: true })
-  const at: Target = phase === undefined ? target : { progression: target.progression, phase }
-  const command = isWhole ? commandFor(draft, at, { rule, params: to } as RuleOfStage, ways) : null
-  const isKept = command !== null && !checkCommand(library, draft, command).length
-  const choose = (kind: RuleKind) => {
-    setRule(kind)
-    setTyped(draftOf(ruleOf[kind].params, paramsFor(kind, stands.rule)))
-    setFaults({})
-  }
-  const save = () => {
-    const found = faultsOf(params, typed)
-    if (Object.keys(found).length) return setFaults(found)
-    const [issue] = command ? checkCommand(library, draft, command) : []
-    if (issue) return setFaults({ '': sayIssue(library, draft, issue) })
+  const save = ({ command }: { command: Command | null }) => {
     if (command) dispatch(edit(command))
     onClose()
   }
-  const hasNext = target.phase === undefined && stands.ways.until !== undefined
   return (
     <div className="grid items-start gap-6 lg:grid-cols-[23rem_1fr]">
       <form
+        noValidate
         className="grid grid-cols-2 items-end gap-3"
-        onSubmit={(event) => {
-          event.preventDefault()
-          save()
-        }}
+        onSubmit={(event) => void handleSubmit(save)(event)}
       >
-        {phase !== undefined && (
-          <SelectField
+        {target.phase !== undefined && (
+          <FormSelect
+            control={control}
+            name="phase"
             label="In the phase"
             className="col-span-full"
-            value={phase}
             disabled={!stands.isNew}
-            onChange={(event) => setPhase(event.target.value)}
-          >
-            {draft.phases.map(({ id, name }) => (
-              <option key={id} value={id}>
-                {name}
-              </option>
-            ))}
-          </SelectField>
+            options={draft.phases.map(({ id, name }) => [id, name])}
+          />
         )}
-        <SelectField
+        <FormSelect
+          control={control}
+          name="rule"
           label="Progression"
           className="col-span-full"
-          value={rule}
           hint={
             rule === stands.rule.rule
               ? undefined
               : 'Settings of both progressions are kept; the others come from an example.'
           }
-          onChange={(event) => choose(event.target.value as RuleKind)}
-        >
-          {rulesFor(draft, target.progression).map((kind) => (
-            <option key={kind} value={kind}>
-              {ruleOf[kind].title}
-            </option>
-          ))}
-        </SelectField>
+          options={rulesFor(draft, target.progression).map((kind) => [kind, ruleOf[kind].title])}
+          onChosen={(to) => {
+            setValue('params', paramsOfRule(draft, target, to))
+            clearErrors()
+          }}
+        />
         <p className="col-span-full text-sm text-bark">
-          {isWhole ? ruleOf[rule].sentence(to) : 'Incomplete: “Save progression” shows what is missing.'}
+          {sayRule(given) ?? 'Incomplete: “Save progression” shows what is missing.'}
         </p>
-        <ParamFields key={rule} kind={ruleOf[rule]} typed={typed} faults={faults} onType={setTyped} />
-        {target.phase === undefined && <WaysFields ways={ways} hasNext={hasNext} onChange={setWays} />}
+        <FormParams key={rule} control={control} name="params" kind={ruleOf[rule]} />
+        {target.phase === undefined && (
+          <StageFields
+            control={control}
+            setValue={setValue}
+            trigger={handsOn(draft, target) ? given.trigger : null}
+          />
+        )}
+        <Alert className="col-span-full">{formState.errors.root?.message}</Alert>
         <Acts>
           <Button look="plain" onClick={onClose}>
             Cancel
@@ -106,7 +101,7 @@ export function RuleForm({ draft, template, file, target, onClose }: Props) {
           draft={draft}
           template={template}
           file={file}
-          trial={isKept ? command : null}
+          trial={read(given).value?.command ?? null}
           slots={slotsFeeding(draft, target.progression)}
         />
       </div>
@@ -114,66 +109,40 @@ export function RuleForm({ draft, template, file, target, onClose }: Props) {
   )
 }
 
-type WaysProps = { ways: Ways; hasNext: boolean; onChange: (ways: Ways) => void }
-
-/** Whether a stage waits for good technique, and the sign with which it hands the lift on, or offers to. */
-function WaysFields({ ways, hasNext, onChange }: WaysProps) {
-  const { until } = ways
-  const { trigger: sign, ...own } = until ?? { trigger: 'stalled' as const, misses: 2, of: 3 }
-  const [typed, setTyped] = useState(() => draftOf(triggerOf[sign].params, own))
-  const put = (kind: TriggerKind, next: Record<string, string>) => {
-    setTyped(next)
-    onChange({ ...ways, until: { trigger: kind, ...unflatten(next) } as TriggerBasis })
-  }
-  const choose = (kind: TriggerKind) =>
-    put(kind, draftOf(triggerOf[kind].params, triggerOf[kind].examples[0]?.params ?? {}))
-  const notOffered = ({ offers: _, ...rest }: Ways): Ways => rest
-  return (
-    <fieldset className="col-span-full grid grid-cols-2 gap-3 border-t border-line pt-3">
-      <div className="col-span-full">
-        <Mark
-          label="Require a good technique rating: a hit without one changes nothing"
-          isOn={ways.waits === 'technique'}
-          onChange={(isOn) => {
-            const { waits: _, ...rest } = ways
-            onChange(isOn ? { ...rest, waits: 'technique' } : rest)
-          }}
-        />
-      </div>
-      {hasNext && (
-        <>
-          <SelectField
-            label="When to move on to the next progression"
-            className="col-span-full"
-            value={sign}
-            onChange={(event) => choose(event.target.value as TriggerKind)}
-          >
-            {triggerKinds.map((kind) => (
-              <option key={kind} value={kind}>
-                {triggerOf[kind].title}
-              </option>
-            ))}
-          </SelectField>
-          <ParamFields
-            key={sign}
-            kind={triggerOf[sign]}
-            typed={typed}
-            faults={faultsOf(triggerOf[sign].params, typed)}
-            onType={(next) => put(sign, next)}
-          />
-          <label className="col-span-full flex min-h-9 items-center gap-2 text-sm">
-            <input
-              type="checkbox"
-              className="size-4 accent-leaf"
-              checked={ways.offers === true}
-              onChange={(event) =>
-                onChange(event.target.checked ? { ...ways, offers: true } : notOffered(ways))
-              }
-            />
-            Offer the next progression instead of starting it automatically
-          </label>
-        </>
-      )}
-    </fieldset>
-  )
+type StageProps = {
+  control: Control<RuleDraft, unknown, { command: Command | null }>
+  setValue: UseFormSetValue<RuleDraft>
+  /** What ends the stage; null where it is the last. */
+  trigger: RuleDraft['trigger'] | null
 }
+
+/** Whether a stage waits for good technique, and the trigger with which it hands the lift on, or offers to. */
+const StageFields = ({ control, setValue, trigger }: StageProps) => (
+  <fieldset className="col-span-full grid grid-cols-2 gap-3 border-t border-line pt-3">
+    <FormMark
+      control={control}
+      name="needsTechnique"
+      label="Require a good technique rating: a hit without one changes nothing"
+      className="col-span-full"
+    />
+    {trigger && (
+      <>
+        <FormSelect
+          control={control}
+          name="trigger"
+          label="When to move on to the next progression"
+          className="col-span-full"
+          options={triggerKinds.map((kind) => [kind, triggerOf[kind].title])}
+          onChosen={(to) => setValue('until', paramsOfTrigger(to))}
+        />
+        <FormParams key={trigger} control={control} name="until" kind={triggerOf[trigger]} />
+        <FormMark
+          control={control}
+          name="isOffer"
+          label="Offer the next progression instead of starting it automatically"
+          className="col-span-full"
+        />
+      </>
+    )}
+  </fieldset>
+)

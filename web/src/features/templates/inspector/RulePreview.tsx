@@ -8,9 +8,9 @@ import type { Command, Template } from '@young-oak/core/template'
 import { formatLoad, formatNumber } from '@young-oak/core/units'
 import { today } from '../../../app/today.ts'
 import { ForecastChart } from '../../../charts/ForecastChart.tsx'
-import { SelectField } from '../../../ui/Field.tsx'
+import { SelectField } from '../../../ui/Select.tsx'
 import { openPlanner, type PlannerLine } from '../../../workers/openPlanner.ts'
-import type { Forecast } from '../../../workers/planner.ts'
+import type { Forecast } from '../../../workers/forecast.ts'
 
 type Props = {
   draft: Template
@@ -39,26 +39,23 @@ export function RulePreview({ draft, template, file, trial, slots }: Props) {
       <p className="text-sm text-bark">For {file.name ?? 'this member'}, from today, all remaining weeks.</p>
       <div className="mt-2 grid grid-cols-2 gap-3">
         {slots.length > 1 && (
-          <SelectField label="Exercise" value={slot} onChange={(event) => setSlot(event.target.value)}>
-            {slots.map((id) => (
-              <option key={id} value={id}>
-                {nameOf(library, draft, id)}
-              </option>
-            ))}
-          </SelectField>
+          <SelectField
+            label="Exercise"
+            value={slot}
+            options={slots.map((id) => [id, nameOf(library, draft, id)])}
+            onChoose={setSlot}
+          />
         )}
         <SelectField
           label="Misses or absence in"
-          value={week}
+          value={String(week)}
           hint={isPast ? `Only ${left} ${left === 1 ? 'week is' : 'weeks are'} left.` : undefined}
-          onChange={(event) => setWeek(Number(event.target.value))}
-        >
-          {Array.from({ length: Math.max(12, left) }, (_, i) => (
-            <option key={i} value={i + 1}>
-              week {i + 1} from now
-            </option>
-          ))}
-        </SelectField>
+          options={Array.from({ length: Math.max(12, left) }, (_, i) => [
+            String(i + 1),
+            `week ${i + 1} from now`,
+          ])}
+          onChoose={(to) => setWeek(Number(to))}
+        />
       </div>
       {!forecast && (
         <p role="status" className="mt-3 text-bark">

@@ -2,6 +2,7 @@ import { useLibrary } from '../../library/useLibrary.ts'
 import { addSession, copySession, moveSession, removeSession } from '@young-oak/core/editing'
 import type { Section, Template } from '@young-oak/core/template'
 import { Button } from '../../../ui/Button.tsx'
+import { Select, type Option } from '../../../ui/Select.tsx'
 import { mint } from '../mint.ts'
 import { DefaultsAnswer } from './DefaultsAnswer.tsx'
 import { sayWhole, Tiny } from './PhaseAspect.tsx'
@@ -149,30 +150,30 @@ function SectionFields({ sections, at, onPut, onMove, onRemove }: SectionProps) 
   )
 }
 
+const rotationChoices: Option<string>[] = [
+  ['', 'never'],
+  ['day/1', 'each day of the week'],
+  ['week/1', 'each week'],
+  ['week/2', 'every 2 weeks'],
+  ['week/3', 'every 3 weeks'],
+  ['week/4', 'every 4 weeks'],
+]
+
 type RotationProps = { section: Section; onPut: (change: Partial<Section>) => void }
 
 /** Whether the exercises of a section rotate, and after how many weeks or days. */
 const RotationField = ({ section, onPut }: RotationProps) => (
   <label className="flex items-center gap-2">
     Rotate exercises
-    <select
+    <Select
       value={section.rotation ? `${section.rotation.by}/${section.rotation.every}` : ''}
-      onChange={(event) => {
-        const [by, every] = event.target.value.split('/')
-        onPut({
-          rotation: by ? { by: by as 'week' | 'day', every: Number(every) } : undefined,
-        })
+      options={rotationChoices}
+      onChoose={(to) => {
+        const [by, every] = to.split('/')
+        onPut({ rotation: by ? { by: by as 'week' | 'day', every: Number(every) } : undefined })
       }}
-      className="min-h-8 rounded-md border border-edge bg-sheet px-1"
-    >
-      <option value="">never</option>
-      <option value="day/1">each day of the week</option>
-      {[1, 2, 3, 4].map((every) => (
-        <option key={every} value={`week/${every}`}>
-          {every === 1 ? 'each week' : `every ${every} weeks`}
-        </option>
-      ))}
-    </select>
+      className="min-h-8 px-2"
+    />
   </label>
 )
 

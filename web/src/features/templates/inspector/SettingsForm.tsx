@@ -2,12 +2,14 @@ import { yupResolver } from '@hookform/resolvers/yup'
 import { Controller, useForm, useWatch } from 'react-hook-form'
 import { loadSettingsSchema, type LoadSettings } from '@young-oak/api/forms/loadSettings'
 import { repTables, repTableTitle } from '@young-oak/core/maxes'
-import { deloadPolicies, missedPolicies, type Template } from '@young-oak/core/template'
+import type { Template } from '@young-oak/core/template'
 import { offeredRatios } from '@young-oak/core/views'
 import { useAppDispatch } from '../../../app/store.ts'
 import { Acts } from '../../../ui/Acts.tsx'
 import { Button } from '../../../ui/Button.tsx'
-import { Field, SelectField } from '../../../ui/Field.tsx'
+import { Field } from '../../../ui/Field.tsx'
+import { FormSelect } from '../../../ui/FormSelect.tsx'
+import { optionsOf } from '../../../ui/Select.tsx'
 import { useLibrary } from '../../library/useLibrary.ts'
 import { edit } from '../editorSlice.ts'
 import { missedWords, policyWords, settingsCommand, settingsOf, type SettingsDraft } from './loadSettings.ts'
@@ -48,40 +50,42 @@ export function SettingsForm({ draft, onClose }: { draft: Template; onClose: () 
       className="grid gap-4 sm:grid-cols-2"
       onSubmit={(event) => void handleSubmit(save)(event)}
     >
-      <SelectField label="Percentages use" {...register('use')}>
-        <option value="newest">the newest max</option>
-        <option value="best">the best max of recent weeks</option>
-      </SelectField>
+      <FormSelect
+        control={control}
+        name="use"
+        label="Percentages use"
+        options={[
+          ['newest', 'the newest max'],
+          ['best', 'the best max of recent weeks'],
+        ]}
+      />
       {use === 'best' ? number('weeks', 'Recent weeks') : <span className="hidden sm:block" />}
       {number('fresh', 'A max is too old after (weeks)')}
-      <SelectField
+      <FormSelect
+        control={control}
+        name="table"
         label="Percentages for reps"
         hint="Published tables differ by a few percent."
-        {...register('table')}
-      >
-        {repTables.map((table) => (
-          <option key={table} value={table}>
-            {repTableTitle(table)}
-          </option>
-        ))}
-      </SelectField>
+        options={repTables.map((table) => [table, repTableTitle(table)])}
+      />
       {number('trainingMax', 'Training max, % of the 1RM')}
-      <SelectField
+      <FormSelect
+        control={control}
+        name="rounding"
         label="Rounding"
         hint="Deloads and test singles always round down."
-        {...register('rounding')}
-      >
-        <option value="nearest">to the nearest, ties up</option>
-        <option value="down">down</option>
-        <option value="up">up</option>
-      </SelectField>
-      <SelectField label="Warm-up before a lift" {...register('warmUp')}>
-        {Object.entries(warmUpChoices).map(([choice, said]) => (
-          <option key={choice} value={choice}>
-            {said}
-          </option>
-        ))}
-      </SelectField>
+        options={[
+          ['nearest', 'to the nearest, ties up'],
+          ['down', 'down'],
+          ['up', 'up'],
+        ]}
+      />
+      <FormSelect
+        control={control}
+        name="warmUp"
+        label="Warm-up before a lift"
+        options={optionsOf(warmUpChoices)}
+      />
       {warmUp === 'listed' && (
         <Field
           label="Warm-up sets: % × reps"
@@ -90,24 +94,14 @@ export function SettingsForm({ draft, onClose }: { draft: Template; onClose: () 
           {...register('listed')}
         />
       )}
-      <SelectField
+      <FormSelect
+        control={control}
+        name="missed"
         label="Missed sessions of a week"
         hint="For members on the calendar, when the week is over."
-        {...register('missed')}
-      >
-        {missedPolicies.map((policy) => (
-          <option key={policy} value={policy}>
-            {missedWords[policy]}
-          </option>
-        ))}
-      </SelectField>
-      <SelectField label="Deloads" {...register('deloadPolicy')}>
-        {deloadPolicies.map((policy) => (
-          <option key={policy} value={policy}>
-            {policyWords[policy]}
-          </option>
-        ))}
-      </SelectField>
+        options={optionsOf(missedWords)}
+      />
+      <FormSelect control={control} name="deloadPolicy" label="Deloads" options={optionsOf(policyWords)} />
       {number('awayWeeks', 'Weeks away before a reduction', 'Empty: loads are not reduced.')}
       {number('awayBack', 'Reduction in the first week back, %')}
       <Controller

@@ -1,30 +1,14 @@
-import { useLibrary } from '../../library/useLibrary.ts'
-import {
-  exerciseOf,
-  liftName,
-  liftOf,
-  muscles,
-  readingWords,
-  saySuits,
-  setCounts,
-  type Library,
-  type Muscle,
-} from '@young-oak/core/library'
-import { setClock } from '@young-oak/core/editing'
+import { exerciseOf, liftName, readingWords, saySuits } from '@young-oak/core/library'
 import { explain } from '@young-oak/core/explain'
-import { formatNumber } from '@young-oak/core/units'
-import { formatCircuit, formatHandled } from '@young-oak/core/views'
-import { rowClocks, sayAdjustment, type RowClock, type Slot, type Template } from '@young-oak/core/template'
-import { SelectField } from '../../../ui/Field.tsx'
+import { sayAdjustment, type Slot, type Template } from '@young-oak/core/template'
+import { formatHandled } from '@young-oak/core/views'
+import { Alert } from '../../../ui/Alert.tsx'
 import { sentence } from '../../../ui/Why.tsx'
 import type { Preview } from '../../../workers/planner.ts'
-import { CircuitForm } from '../CircuitForm.tsx'
-import { Answers, type Answer } from './Answers.tsx'
-import { CapStep } from './CapStep.tsx'
-import { SavedField } from './SavedField.tsx'
+import { useLibrary } from '../../library/useLibrary.ts'
+import { Answers } from './Answers.tsx'
 import type { Selected } from './selected.ts'
-import { sayDetails } from './slotDetails.ts'
-import { SlotDetails } from './SlotDetails.tsx'
+import { slotAnswers } from './slotAnswers.tsx'
 import { usePut } from './usePut.ts'
 
 type Props = { draft: Template; selected: Selected; preview: Preview | null; memberName?: string }
@@ -53,136 +37,15 @@ export function SlotAspect({ draft, selected, preview, memberName }: Props) {
       </div>
       <MemberWhy slotId={id} selected={selected} preview={preview} memberName={memberName} />
       <Tracks draft={draft} slotId={id} />
-      <Answers key={id} answers={answersOf(library, { draft, selected, slot, put })} />
-      {fault && (
-        <p role="alert" className="text-sm text-brick">
-          {fault}
-        </p>
-      )}
+      <Answers key={id} answers={slotAnswers({ library, draft, selected, id, slot, put })} />
+      <Alert>{fault}</Alert>
     </section>
   )
 }
 
-type AnswersOf = { draft: Template; selected: Selected; slot: Slot; put: ReturnType<typeof usePut>['put'] }
-
-/** What can be set of a slot, and what is. */
-function answersOf(library: Library, { draft, selected, slot, put }: AnswersOf): Answer[] {
-  const { slot: id = '', phase = '', row = 0 } = selected
-  const { variant, note, by, capStep, circuit, counts } = slot
-  return [
-    ...(circuit
-      ? [
-          {
-            name: 'circuit',
-            said: `Circuit: ${circuit.name}, ${formatCircuit(circuit)}`,
-            field: (
-              <CircuitForm
-                key={JSON.stringify([id, circuit])}
-                circuit={circuit}
-                submit="Save circuit"
-                onSave={(to) =>
-                  void put({ do: 'setSlotField', slot: id, field: 'circuit', from: circuit, to })
-                }
-              />
-            ),
-          },
-        ]
-      : [
-          {
-            name: 'variant',
-            said: variant ? `Variant: ${variant}` : null,
-            field: (
-              <SavedField
-                label="Variant"
-                hint="A grip, a stance or a range of motion. It has its own max."
-                value={variant ?? ''}
-                onSave={(to) => {
-                  const lift = liftOf({ exercise: slot.exercise, variant: to.slice(0, 60) || undefined })
-                  void put({ do: 'setExercise', slot: id, from: liftOf(slot), to: lift })
-                }}
-              />
-            ),
-          },
-        ]),
-    {
-      name: 'note',
-      said: note ? `Note for the member: ${note}` : null,
-      field: (
-        <SavedField
-          label="Note for the member"
-          value={note ?? ''}
-          onSave={(to) =>
-            void put({ do: 'setSlotField', slot: id, field: 'note', from: note ?? null, to: to || null })
-          }
-        />
-      ),
-    },
-    {
-      name: 'how sets are chosen',
-      said: by === 'week' ? null : `Sets are chosen by ${clockWords[by]}`,
-      field: (
-        <SelectField
-          label="Sets are chosen by"
-          value={by}
-          onChange={(event) => put(setClock(library, draft, id, event.target.value as RowClock))}
-        >
-          {rowClocks.map((clock) => (
-            <option key={clock} value={clock}>
-              {clockWords[clock]}
-            </option>
-          ))}
-        </SelectField>
-      ),
-    },
-    ...(by === 'toTest' && capStep
-      ? [
-          {
-            name: 'cap',
-            said: `Capped at ${formatNumber(capStep.kg)} kg (${formatNumber(capStep.lb)} lb) above the heaviest load trained in the phase`,
-            field: (
-              <CapStep
-                step={capStep}
-                onSave={(to) =>
-                  void put({ do: 'setSlotField', slot: id, field: 'capStep', from: capStep, to })
-                }
-              />
-            ),
-          },
-        ]
-      : []),
-    {
-      name: 'muscles',
-      said: counts
-        ? `A set counts for ${Object.entries(counts)
-            .map(([muscle, count]) => `${muscle} ${formatNumber(count)}`)
-            .join(', ')}`
-        : null,
-      field: (
-        <Counts
-          slot={slot}
-          onSave={(to) => put({ do: 'setSlotField', slot: id, field: 'counts', from: counts ?? null, to })}
-        />
-      ),
-    },
-    {
-      name: 'details of the sets',
-      said: sayDetails(library, slot, phase, row),
-      isOpen: selected.opens === 'details',
-      field: <SlotDetails draft={draft} slotId={id} phase={phase} row={row} />,
-    },
-  ]
-}
-
-const clockWords: Record<RowClock, string> = {
-  week: 'the week of the phase',
-  exposure: 'the exposure (first, second…), starting again after the last',
-  day: 'the day of the week (day 1, day 2…)',
-  toTest: 'the weeks to the test day',
-}
-
 type WhyProps = { slotId: string; selected: Selected; preview: Preview | null; memberName?: string }
 
-/** The ladder of the chosen member's load in the week that is open, rung by rung. */
+/** How the chosen member's load in the week that is open is worked out, step by step. */
 function MemberWhy({ slotId, selected, preview, memberName }: WhyProps) {
   if (!memberName)
     return (
@@ -227,59 +90,4 @@ function Tracks({ draft, slotId }: { draft: Template; slotId: string }) {
       .map((change) => `${name}: ${sayAdjustment(library, draft, change).what}`),
   )
   return said.length ? <p className="text-sm">In tracks: {said.join('; ')}.</p> : null
-}
-
-type CountProps = { slot: Slot; onSave: (to: Partial<Record<Muscle, number>> | null) => void }
-
-/** What a set of the slot counts for each muscle: 1, 0.5 or nothing, as the exercise says or otherwise. */
-function Counts({ slot, onSave }: CountProps) {
-  const library = useLibrary()
-  const { direct, indirect } = exerciseOf(library, slot)
-  const works = muscles.filter(
-    (one) => direct.includes(one) || indirect.includes(one) || slot.counts?.[one] !== undefined,
-  )
-  const set = (muscle: Muscle, to: number) => {
-    const { [muscle]: _, ...others } = slot.counts ?? {}
-    const own = setCounts(library, slot, muscle) === to ? others : { ...others, [muscle]: to }
-    onSave(Object.keys(own).length ? own : null)
-  }
-  return (
-    <fieldset>
-      <legend className="mb-1 text-sm font-medium">A set counts for</legend>
-      <ul className="grid grid-cols-2 gap-x-4 gap-y-1 text-sm">
-        {works.map((muscle) => (
-          <li key={muscle} className="flex items-center justify-between gap-2">
-            <label className="flex w-full items-center justify-between gap-2">
-              {muscle}
-              <select
-                value={setCounts(library, slot, muscle, slot.counts)}
-                onChange={(event) => set(muscle, Number(event.target.value))}
-                className="min-h-8 rounded-md border border-edge bg-sheet px-1"
-              >
-                {[1, 0.5, 0].map((count) => (
-                  <option key={count} value={count}>
-                    {count}
-                    {count === setCounts(library, slot, muscle) ? ' (usual)' : ''}
-                  </option>
-                ))}
-              </select>
-            </label>
-          </li>
-        ))}
-      </ul>
-      <select
-        aria-label="Count sets for another muscle"
-        value=""
-        onChange={(event) => event.target.value && set(event.target.value as Muscle, 0.5)}
-        className="mt-1 min-h-8 rounded-md border border-edge bg-sheet px-1 text-sm"
-      >
-        <option value="">Another muscle…</option>
-        {muscles
-          .filter((one) => !works.includes(one))
-          .map((one) => (
-            <option key={one}>{one}</option>
-          ))}
-      </select>
-    </fieldset>
-  )
 }

@@ -1,25 +1,23 @@
-import { useLibrary } from '../../library/useLibrary.ts'
-import { useState } from 'react'
+import { useForm } from 'react-hook-form'
 import {
   cellNames,
   detailFields,
   formatCell,
+  type Command,
   type SetPrescription,
   type Slot,
   type Template,
 } from '@young-oak/core/template'
+import { draftResolver } from '../../../app/draftResolver.ts'
 import { useAppDispatch } from '../../../app/store.ts'
 import { Button } from '../../../ui/Button.tsx'
-import { Field, SelectField } from '../../../ui/Field.tsx'
+import { Field } from '../../../ui/Field.tsx'
+import { FormMark } from '../../../ui/FormMark.tsx'
+import { FormSelect } from '../../../ui/FormSelect.tsx'
+import { optionsOf, type Option } from '../../../ui/Select.tsx'
+import { useLibrary } from '../../library/useLibrary.ts'
 import { edit } from '../editorSlice.ts'
-import {
-  detailsOf,
-  keyOf,
-  readDetails,
-  slotChoice,
-  type SlotChoice,
-  type TypedDetails,
-} from './slotDetails.ts'
+import { detailsOf, readDetails, type DetailsDraft, type SlotChoice } from './slotDetails.ts'
 import { warmUpChoices } from './warmUpChoice.ts'
 
 type Props = { draft: Template; slotId: string; phase: string; row: number }
@@ -47,27 +45,22 @@ export function SlotDetails({ draft, slotId, phase, row }: Props) {
 function Form({ draft, slotId, slot, prescriptions, phase, row }: FormProps) {
   const library = useLibrary()
   const dispatch = useAppDispatch()
-  const [typed, setTyped] = useState(() => detailsOf(library, prescriptions))
-  const [faults, setFaults] = useState<TypedDetails>({})
-  const [isForAll, setForAll] = useState(true)
-  const [warmUp, setWarmUp] = useState<SlotChoice>(() => slotChoice(slot))
-  const save = () => {
-    const read = readDetails(library, draft, { slotId, phase, row, isForAll }, typed, warmUp)
-    setFaults(read.faults)
-    const [only] = read.commands
-    if (Object.keys(read.faults).length || !only) return
-    dispatch(edit(read.commands.length === 1 ? only : { do: 'several', commands: read.commands }))
+  const { register, control, handleSubmit, formState } = useForm<
+    DetailsDraft,
+    unknown,
+    { commands: Command[] }
+  >({
+    resolver: draftResolver((given) => readDetails(library, draft, { slotId, phase, row }, given)),
+    defaultValues: detailsOf(library, slot, prescriptions),
+  })
+  const { errors } = formState
+  const save = ({ commands }: { commands: Command[] }) => {
+    const [only] = commands
+    if (only) dispatch(edit(commands.length === 1 ? only : { do: 'several', commands }))
   }
   return (
-    <form
-      noValidate
-      className="grid gap-5"
-      onSubmit={(event) => {
-        event.preventDefault()
-        save()
-      }}
-    >
-      {prescriptions.map((prescribed) => (
+    <form noValidate className="grid gap-5" onSubmit={(event) => void handleSubmit(save)(event)}>
+      {prescriptions.map((prescribed, line) => (
         <fieldset key={prescribed.id} className="grid grid-cols-2 gap-3">
           <legend className="mb-1 font-medium">
             {formatCell(library, 'sets', prescribed)} × {formatCell(library, 'goal', prescribed)} @{' '}
@@ -78,34 +71,19 @@ function Form({ draft, slotId, slot, prescriptions, phase, row }: FormProps) {
               key={field}
               label={capital(cellNames[field])}
               placeholder={hints[field]}
-              value={typed[keyOf(prescribed.id, field)] ?? ''}
-              error={faults[keyOf(prescribed.id, field)]}
-              onChange={(event) => setTyped({ ...typed, [keyOf(prescribed.id, field)]: event.target.value })}
+              error={errors.lines?.[line]?.[field]?.message}
+              {...register(`lines.${line}.${field}`)}
             />
           ))}
         </fieldset>
       ))}
-      <SelectField
+      <FormSelect
+        control={control}
+        name="warmUp"
         label="Warm-up before this lift"
-        value={warmUp}
-        onChange={(event) => setWarmUp(event.target.value as SlotChoice)}
-      >
-        <option value="template">as in the template</option>
-        {Object.entries(warmUpChoices).map(([choice, said]) => (
-          <option key={choice} value={choice}>
-            {said}
-          </option>
-        ))}
-      </SelectField>
-      <label className="flex min-h-11 items-center gap-3">
-        <input
-          type="checkbox"
-          className="size-5 accent-leaf"
-          checked={isForAll}
-          onChange={(event) => setForAll(event.target.checked)}
-        />
-        Change every week of the phase
-      </label>
+        options={[['template', 'as in the template'] as Option<SlotChoice>, ...optionsOf(warmUpChoices)]}
+      />
+      <FormMark control={control} name="isForAll" label="Change every week of the phase" />
       <Button type="submit">Save details</Button>
     </form>
   )

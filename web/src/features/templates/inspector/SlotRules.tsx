@@ -5,7 +5,6 @@ import { ruleKinds, ruleOf, type RuleKind } from '@young-oak/core/progressions'
 import {
   checkCommand,
   sayIssue,
-  rotationClocks,
   type Command,
   type Slot,
   type SlotRotation,
@@ -14,7 +13,7 @@ import {
 import { ExercisePicker } from '../../library/ExercisePicker.tsx'
 import { useAppDispatch } from '../../../app/store.ts'
 import { Button } from '../../../ui/Button.tsx'
-import { SelectField } from '../../../ui/Field.tsx'
+import { optionsOf, SelectField } from '../../../ui/Select.tsx'
 import { edit } from '../editorSlice.ts'
 import { mint } from '../mint.ts'
 import { RoleFields } from './RoleFields.tsx'
@@ -76,14 +75,9 @@ export function SlotRules({ draft, slotId, slot }: { draft: Template; slotId: st
         <SelectField
           label="New progression"
           value={kind}
-          onChange={(event) => setKind(event.target.value as RuleKind)}
-        >
-          {ruleKinds.map((one) => (
-            <option key={one} value={one}>
-              {ruleOf[one].title}
-            </option>
-          ))}
-        </SelectField>
+          options={ruleKinds.map((one) => [one, ruleOf[one].title])}
+          onChoose={setKind}
+        />
         <Button look="plain" className="min-h-11" onClick={() => put(withNew(draft, slotId, kind, mint))}>
           Add {ruleOf[kind].title}
         </Button>
@@ -91,15 +85,10 @@ export function SlotRules({ draft, slotId, slot }: { draft: Template; slotId: st
           <>
             <SelectField
               label="Use an existing progression"
-              value={others.includes(known) ? known : others[0]}
-              onChange={(event) => setKnown(event.target.value)}
-            >
-              {others.map((id) => (
-                <option key={id} value={id}>
-                  {nameOf(library, draft, id)}
-                </option>
-              ))}
-            </SelectField>
+              value={others.includes(known) ? known : (others[0] ?? '')}
+              options={others.map((id) => [id, nameOf(library, draft, id)])}
+              onChoose={setKnown}
+            />
             <Button
               look="plain"
               className="min-h-11"
@@ -161,24 +150,16 @@ function Turns({ slot, onPut }: { slot: Slot; onPut: (turns: SlotRotation | null
         <div className="grid grid-cols-2 gap-3">
           <SelectField
             label="Change after every"
-            value={turns.every}
-            onChange={(event) => onPut({ ...turns, every: Number(event.target.value) })}
-          >
-            {Array.from({ length: 12 }, (_, i) => (
-              <option key={i}>{i + 1}</option>
-            ))}
-          </SelectField>
+            value={String(turns.every)}
+            options={Array.from({ length: 12 }, (_, i) => [String(i + 1), String(i + 1)])}
+            onChoose={(every) => onPut({ ...turns, every: Number(every) })}
+          />
           <SelectField
             label="Counted in"
             value={turns.by}
-            onChange={(event) => onPut({ ...turns, by: event.target.value as SlotRotation['by'] })}
-          >
-            {rotationClocks.map((clock) => (
-              <option key={clock} value={clock}>
-                {clockWords[clock]}
-              </option>
-            ))}
-          </SelectField>
+            options={optionsOf(clockWords)}
+            onChoose={(by) => onPut({ ...turns, by })}
+          />
         </div>
       )}
     </fieldset>

@@ -13,7 +13,8 @@ import {
 } from '@young-oak/core/library'
 import type { Template } from '@young-oak/core/template'
 import { Button } from '../../../ui/Button.tsx'
-import { Field, SelectField } from '../../../ui/Field.tsx'
+import { Field } from '../../../ui/Field.tsx'
+import { SelectField } from '../../../ui/Select.tsx'
 import { Deloads } from './Deloads.tsx'
 import { LoadSettings } from './LoadSettings.tsx'
 import { RuleList } from './RuleList.tsx'
@@ -84,13 +85,12 @@ function Replace({ draft }: { draft: Template }) {
   return (
     <section aria-label="Replace an exercise" className="grid gap-2">
       <h3 className="text-lg">Replace an exercise</h3>
-      <SelectField label="Replace" value={liftKey(from)} onChange={(event) => setChosen(event.target.value)}>
-        {keys.map((key) => (
-          <option key={key} value={key}>
-            {liftName(library, liftOfKey(key))}
-          </option>
-        ))}
-      </SelectField>
+      <SelectField
+        label="Replace"
+        value={liftKey(from)}
+        options={keys.map((key) => [key, liftName(library, liftOfKey(key))])}
+        onChoose={setChosen}
+      />
       <Field
         label="With"
         placeholder="a name, a muscle, a pattern"

@@ -4,6 +4,7 @@ import type { Adjustment } from '@young-oak/core/adjustments'
 import { onlyInTrack, removeChange, removeTrack } from '@young-oak/core/editing'
 import { liftName } from '@young-oak/core/library'
 import { sayAdjustment, type Template } from '@young-oak/core/template'
+import { Alert } from '../../../ui/Alert.tsx'
 import { Button } from '../../../ui/Button.tsx'
 import { Tiny } from './PhaseAspect.tsx'
 import { mint } from '../mint.ts'
@@ -16,12 +17,10 @@ type Props = { draft: Template; selected: Selected }
 
 /** The tracks of a template: each is a list of changes of what is written, which goes on reaching all of them. */
 export function TrackAspect({ draft, selected }: Props) {
-  const library = useLibrary()
   const { put, fault } = usePut(draft)
   const tracks = Object.entries(draft.tracks)
   const [chosen, setChosen] = useState('')
   const [added, setAdded] = useState('')
-  const [isAdding, setAdding] = useState(false)
   const id = draft.tracks[chosen] ? chosen : (tracks[0]?.[0] ?? '')
   const track = draft.tracks[id]
   const add = () => {
@@ -31,7 +30,6 @@ export function TrackAspect({ draft, selected }: Props) {
     setChosen(fresh)
     setAdded(fresh)
   }
-  const slot = selected.slot === undefined ? undefined : draft.slots[selected.slot]
   return (
     <section aria-label="Tracks" className="grid gap-4">
       <p className="text-sm text-bark">
@@ -53,61 +51,75 @@ export function TrackAspect({ draft, selected }: Props) {
           Add a track
         </Button>
       </div>
-      {track && (
-        <>
-          <SavedField
-            key={id}
-            isNew={id === added}
-            label="Name of the track"
-            value={track.name}
-            onSave={(to) => {
-              if (!to) return 'A track needs a name.'
-              put({ do: 'setTrackName', track: id, from: track.name, to })
-            }}
-          />
-          <ChangeLines
-            draft={draft}
-            changes={track.changes}
-            onRemove={(change) => put(removeChange(library, draft, id, change.id))}
-          />
-          {slot && selected.slot !== undefined && (
-            <Button
-              look="quiet"
-              className="-ml-3.5 justify-self-start text-sm"
-              onClick={() => put(onlyInTrack(library, draft, selected.slot as string, id, mint))}
-            >
-              {liftName(library, slot)}: only in this track
-            </Button>
-          )}
-          {isAdding ? (
-            <TrackChangeForm
-              draft={draft}
-              selected={selected}
-              onPut={(to) =>
-                put({ do: 'setChange', track: id, change: to.id, from: null, to }) && setAdding(false)
-              }
-              onClose={() => setAdding(false)}
-            />
-          ) : (
-            <Button look="plain" className="justify-self-start" onClick={() => setAdding(true)}>
-              Add a change…
-            </Button>
-          )}
-          <Button
-            look="quiet"
-            className="-ml-3.5 justify-self-start text-sm"
-            onClick={() => put(removeTrack(draft, id))}
-          >
-            Remove the track
-          </Button>
-        </>
-      )}
-      {fault && (
-        <p role="alert" className="rounded bg-brick-wash px-2 py-1 text-sm text-brick">
-          {fault}
-        </p>
-      )}
+      {track && <Track key={id} draft={draft} id={id} isNew={id === added} selected={selected} put={put} />}
+      <Alert className="rounded bg-brick-wash px-2 py-1">{fault}</Alert>
     </section>
+  )
+}
+
+type TrackProps = {
+  draft: Template
+  id: string
+  isNew: boolean
+  selected: Selected
+  put: ReturnType<typeof usePut>['put']
+}
+
+/** One track: its name, its changes, and what can be added to it. */
+function Track({ draft, id, isNew, selected, put }: TrackProps) {
+  const library = useLibrary()
+  const [isAdding, setAdding] = useState(false)
+  const { slot: slotId } = selected
+  const slot = slotId === undefined ? undefined : draft.slots[slotId]
+  const track = draft.tracks[id]
+  if (!track) return null
+  return (
+    <>
+      <SavedField
+        isNew={isNew}
+        label="Name of the track"
+        value={track.name}
+        onSave={(to) => {
+          if (!to) return 'A track needs a name.'
+          put({ do: 'setTrackName', track: id, from: track.name, to })
+        }}
+      />
+      <ChangeLines
+        draft={draft}
+        changes={track.changes}
+        onRemove={(change) => put(removeChange(library, draft, id, change.id))}
+      />
+      {slot && slotId !== undefined && (
+        <Button
+          look="quiet"
+          className="-ml-3.5 justify-self-start text-sm"
+          onClick={() => put(onlyInTrack(library, draft, slotId, id, mint))}
+        >
+          {liftName(library, slot)}: only in this track
+        </Button>
+      )}
+      {isAdding ? (
+        <TrackChangeForm
+          draft={draft}
+          selected={selected}
+          onPut={(to) =>
+            put({ do: 'setChange', track: id, change: to.id, from: null, to }) && setAdding(false)
+          }
+          onClose={() => setAdding(false)}
+        />
+      ) : (
+        <Button look="plain" className="justify-self-start" onClick={() => setAdding(true)}>
+          Add a change…
+        </Button>
+      )}
+      <Button
+        look="quiet"
+        className="-ml-3.5 justify-self-start text-sm"
+        onClick={() => put(removeTrack(draft, id))}
+      >
+        Remove the track
+      </Button>
+    </>
   )
 }
 

@@ -12,19 +12,25 @@ import {
   type SlotWarmUp,
   type Template,
 } from '@young-oak/core/template'
+import type { Faults, Read } from '../../../app/draftResolver.ts'
 import { choiceOf, listedText, warmUpOf, type WarmUpChoice } from './warmUpChoice.ts'
 
-/** The details of the lines of a slot as they are typed, by line and field. */
-export type TypedDetails = Record<string, string>
+type DetailField = (typeof detailFields)[number]
 
-export const keyOf = (line: string, field: string): string => `${line}/${field}`
+/** The details of a slot's lines as they are typed, line by line; the warm-up before it; and whether all weeks of the phase change. */
+export type DetailsDraft = { lines: Record<DetailField, string>[]; warmUp: SlotChoice; isForAll: boolean }
 
-export const detailsOf = (library: Library, lines: SetPrescription[]): TypedDetails =>
-  Object.fromEntries(
-    lines.flatMap((line) =>
-      detailFields.map((field) => [keyOf(line.id, field), formatCell(library, field, line)]),
-    ),
-  )
+export const detailsOf = (library: Library, slot: Slot, lines: SetPrescription[]): DetailsDraft => ({
+  lines: lines.map(
+    (line) =>
+      Object.fromEntries(detailFields.map((field) => [field, formatCell(library, field, line)])) as Record<
+        DetailField,
+        string
+      >,
+  ),
+  warmUp: slotChoice(slot),
+  isForAll: true,
+})
 
 export type SlotChoice = WarmUpChoice | 'template'
 
@@ -39,37 +45,34 @@ function slotWarmUp(choice: SlotChoice, { warmUp }: Template): SlotWarmUp {
   return warmUpOf(choice, listedText(warmUp)) ?? 'none'
 }
 
-/** Where the details stand: a slot, a phase, and the week's row, or all rows of the phase. */
-export type DetailsAt = { slotId: string; phase: string; row: number; isForAll: boolean }
+/** Where the details stand: a slot, a phase, and the week's row. */
+export type DetailsAt = { slotId: string; phase: string; row: number }
 
 /** What was typed, as commands; or what is wrong with it, field by field. */
 export function readDetails(
   library: Library,
   draft: Template,
-  { slotId, phase, row, isForAll }: DetailsAt,
-  typed: TypedDetails,
-  warmUp: SlotChoice,
-): { commands: Command[]; faults: TypedDetails } {
+  { slotId, phase, row }: DetailsAt,
+  { lines: typed, warmUp, isForAll }: DetailsDraft,
+): Read<{ commands: Command[] }> {
   const slot = draft.slots[slotId]
-  const lines = slot?.rows[phase]?.[row] ?? []
-  if (!slot) return { commands: [], faults: {} }
-  const faults: TypedDetails = {}
+  const faults: Faults = {}
+  if (!slot) return { value: { commands: [] } }
   const rows = isForAll ? (slot.rows[phase] ?? []).map((_, i) => i) : [row]
-  const commands = lines.flatMap((line) =>
-    detailFields.flatMap((field): Command[] => {
-      const text = typed[keyOf(line.id, field)] ?? ''
+  const commands = (slot.rows[phase]?.[row] ?? []).flatMap((line, i) => {
+    const cells = typed[i]
+    if (cells?.least.trim() && !cells.stop.trim()) faults[`lines.${i}.stop`] = 'Enter what ends the sets.'
+    return detailFields.flatMap((field): Command[] => {
+      const text = cells?.[field] ?? ''
       if (text === formatCell(library, field, line)) return []
       const parsed = parseCell(library, field, text, line, slot, draft)
       if (parsed.error === undefined)
         return setCells(draft, { slot: slotId, phase, rows, prescription: line.id }, field, parsed.value)
-      faults[keyOf(line.id, field)] = parsed.error
+      faults[`lines.${i}.${field}`] = parsed.error
       return []
-    }),
-  )
-  for (const { id } of lines) {
-    const has = (field: string) => (typed[keyOf(id, field)] ?? '').trim() !== ''
-    if (has('least') && !has('stop')) faults[keyOf(id, 'stop')] = 'Enter what ends the sets.'
-  }
+    })
+  })
+  if (Object.keys(faults).length) return { faults }
   if (warmUp !== slotChoice(slot))
     commands.push({
       do: 'setWarmUp',
@@ -77,7 +80,7 @@ export function readDetails(
       from: slot.warmUp ?? null,
       to: slotWarmUp(warmUp, draft),
     })
-  return { commands, faults }
+  return { value: { commands } }
 }
 
 /** "Details: tempo 31X0; each side", or null where every detail is as usual. */

@@ -19,8 +19,8 @@ const selected = { session: 'a', slot: 'squat' }
 
 const given = (change: Partial<TrackChangeDraft> = {}): TrackChangeDraft => ({
   kind: 'scaleLoad',
-  typed: starterOf('scaleLoad'),
-  exercise: null,
+  params: starterOf('scaleLoad'),
+  exercise: '',
   sessions: ['a'],
   reach: 'slot',
   phase: '',
@@ -29,12 +29,12 @@ const given = (change: Partial<TrackChangeDraft> = {}): TrackChangeDraft => ({
   ...change,
 })
 const whereOf = (change: Partial<TrackChangeDraft>) =>
-  readTrackChange(draft, selected, given(change)).change?.where
+  readTrackChange(draft, selected, given(change)).value?.where
 
 describe('a change of a track', () => {
   test.each(trackChangeKinds.filter((kind) => kind !== 'swap'))('begins as its first example: %s', (kind) => {
-    const typed = { ...starterOf(kind), ...(kind === 'rotation' && { perWeek: '2' }) }
-    expect(readTrackChange(draft, selected, given({ kind, typed })).change?.do).toMatchObject({ kind })
+    const params = { ...starterOf(kind), ...(kind === 'rotation' && { perWeek: '2' }) }
+    expect(readTrackChange(draft, selected, given({ kind, params })).value?.do).toMatchObject({ kind })
   })
 
   test.each<[Partial<TrackChangeDraft>, object]>([
@@ -46,18 +46,18 @@ describe('a change of a track', () => {
       { reach: 'everywhere', phase: 'p', weeks: '1, 2' },
       { phases: ['p'], weeks: [1, 2] },
     ],
-    [{ kind: 'fewerDays', typed: { days: '2' }, reach: 'slot' }, {}],
+    [{ kind: 'fewerDays', params: { days: '2' }, reach: 'slot' }, {}],
   ])('%j reaches %j', (change, where) => expect(whereOf(change)).toEqual(where))
 
   test.each<[Partial<TrackChangeDraft>, string]>([
     [{ kind: 'swap' }, 'exercise'],
-    [{ kind: 'rotation', sessions: [] }, 'rotation'],
+    [{ kind: 'rotation', sessions: [] }, 'sessions'],
     [{ weeks: '1, x' }, 'weeks'],
     [{ weeks: '0' }, 'weeks'],
-    [{ typed: { by: '900' } }, 'by'],
+    [{ params: { by: '900' } }, 'params'],
   ])('%j is refused beside its field', (change, field) => {
     const read = readTrackChange(draft, selected, given(change))
-    expect(read.change).toBeUndefined()
-    expect(read.faults[field]).toBeTruthy()
+    expect(read.value).toBeUndefined()
+    expect(read.faults?.[field]).toBeTruthy()
   })
 })

@@ -5,8 +5,9 @@ import {
   type ChangeName,
   type Where,
 } from '@young-oak/core/adjustments'
-import { liftOf, type ExerciseId, type Muscle } from '@young-oak/core/library'
+import { liftOf, mainMuscle, type ExerciseId, type Library, type Muscle } from '@young-oak/core/library'
 import type { Template } from '@young-oak/core/template'
+import type { Faults, Read } from '../../../app/draftResolver.ts'
 import { draftOf, faultsOf, unflatten, type ParamDraft } from '../../params/paramDraft.ts'
 import type { Selected } from './selected.ts'
 
@@ -30,8 +31,8 @@ export type Reach = 'slot' | 'session' | 'lift' | 'muscle' | 'everywhere'
 /** A change as it is typed and chosen. */
 export type TrackChangeDraft = {
   kind: TrackChangeKind
-  typed: ParamDraft
-  exercise: ExerciseId | null
+  params: ParamDraft
+  exercise: ExerciseId | ''
   sessions: string[]
   reach: Reach
   phase: string
@@ -50,30 +51,65 @@ export const starterOf = (kind: TrackChangeKind): ParamDraft => {
   return Object.fromEntries(Object.entries(typed).filter(([path]) => !path.startsWith('rotation')))
 }
 
-type Read = { change?: Omit<Adjustment, 'id'>; faults: Record<string, string> }
+/** What the keyboard stands on, its load a little less; the rotation begins as the first phase's. */
+export function newTrackChange(library: Library, draft: Template, selected: Selected): TrackChangeDraft {
+  const slot = selected.slot === undefined ? undefined : draft.slots[selected.slot]
+  return {
+    kind: 'scaleLoad',
+    params: starterOf('scaleLoad'),
+    exercise: '',
+    sessions: draft.phases[0]?.rotation ?? [],
+    reach: slot ? 'slot' : 'everywhere',
+    phase: '',
+    weeks: '',
+    muscle: slot ? mainMuscle(library, slot) : 'quads',
+  }
+}
 
 /** The change that was typed, on what the keyboard stands on or wider; or what is wrong with it, field by field. */
-export function readTrackChange(draft: Template, selected: Selected, given: TrackChangeDraft): Read {
-  const { kind, typed, exercise, sessions } = given
+export function readTrackChange(
+  draft: Template,
+  selected: Selected,
+  given: TrackChangeDraft,
+): Read<Omit<Adjustment, 'id'>> {
+  const { params, fault } = paramsOf(given)
+  const weeks = weeksIn(given.weeks)
+  const faults: Faults = {
+    ...fault,
+    ...(!weeks && { weeks: 'Weeks like 1, 2, 4; empty for all.' }),
+  }
+  if (!weeks || Object.keys(faults).length) return { faults }
+  const change = { kind: given.kind, ...params } as Change
+  return { value: { do: change, where: whereOf(draft, selected, given, weeks) } }
+}
+
+/** What the change is made with: an exercise, sessions, or the parameters of its kind. */
+function paramsOf({ kind, params: typed, exercise, sessions }: TrackChangeDraft): {
+  params: object
+  fault?: Faults
+} {
   const { params } = changeOf[kind]
-  const to =
-    kind === 'swap'
-      ? { exercise: exercise ?? undefined }
-      : kind === 'rotation'
-        ? { ...unflatten(typed), rotation: sessions }
-        : unflatten(typed)
-  const faults = kind === 'swap' || kind === 'rotation' ? {} : faultsOf(params, typed)
-  if (kind === 'swap' && !exercise) faults.exercise = 'Choose an exercise.'
-  if (kind === 'rotation' && (!sessions.length || !params.isValidSync(to, { strict: true })))
-    faults.rotation = 'Choose the sessions, and how many a week.'
-  const weeks = given.weeks
+  if (kind === 'swap')
+    return { params: { exercise }, ...(!exercise && { fault: { exercise: 'Choose an exercise.' } }) }
+  if (kind === 'rotation') {
+    const to = { ...unflatten(typed), rotation: sessions }
+    const isRead = sessions.length > 0 && params.isValidSync(to, { strict: true })
+    return {
+      params: to,
+      ...(!isRead && { fault: { sessions: 'Choose the sessions, and how many a week.' } }),
+    }
+  }
+  const wrong = faultsOf(params, typed)
+  return { params: unflatten(typed), ...(Object.keys(wrong).length && { fault: { params: wrong } }) }
+}
+
+/** "1, 2, 4" as weeks from 1 on; null where something else was typed. */
+function weeksIn(typed: string): number[] | null {
+  const weeks = typed
     .split(/[\s,]+/)
     .filter(Boolean)
     .map(Number)
-  if (weeks.some((week) => !Number.isInteger(week) || week < 1))
-    faults.weeks = 'Weeks like 1, 2, 4; empty for all.'
-  if (Object.keys(faults).length) return { faults }
-  return { change: { do: { kind, ...to } as Change, where: whereOf(draft, selected, given, weeks) }, faults }
+  return weeks.every((week) => Number.isInteger(week) && week >= 1) ? weeks : null
 }
 
 function whereOf(

@@ -1,29 +1,18 @@
-import { useLibrary } from '../../library/useLibrary.ts'
-import {
-  memo,
-  startTransition,
-  useCallback,
-  useEffect,
-  useLayoutEffect,
-  useMemo,
-  useRef,
-  useState,
-  type RefObject,
-} from 'react'
+import { memo, startTransition, useEffect, useLayoutEffect, useRef, useState, type RefObject } from 'react'
 import type { Id } from '@young-oak/core/parsing'
-import { minutesOf } from '@young-oak/core/views'
 import type { Command, Template } from '@young-oak/core/template'
 import { Button } from '../../../ui/Button.tsx'
 import { Modal } from '../../../ui/Modal.tsx'
 import type { Preview } from '../../../workers/planner.ts'
-import type { Selected } from '../inspector/selected.ts'
 import { ExerciseForm } from '../../library/ExerciseForm.tsx'
+import type { Selected } from '../inspector/selected.ts'
+import type { ActName, Asked } from './acts/index.ts'
 import { CircuitDialog } from './CircuitDialog.tsx'
 import { PasteFaults } from './PasteFaults.tsx'
-import { columnsOf, keepColumns, lineAt, plannedAt, type Column } from './sheet.ts'
+import type { Column } from './sheet.ts'
 import { SheetColumn } from './SheetColumn.tsx'
-import type { ActName } from './acts/index.ts'
-import type { LineActs } from './lineActs.ts'
+import { useColumns, usePlanned, useSelected } from './useColumns.ts'
+import { useLineActs } from './useLineActs.ts'
 import { useSheet } from './useSheet.ts'
 
 type Props = {
@@ -59,21 +48,8 @@ export const WeekSheet = memo(function WeekSheet({
   onInspect,
   runnerRef,
 }: Props) {
-  const library = useLibrary()
-  const [columns, setColumns] = useState(() => columnsOf(library, draft, week, track))
-  const [made, setMade] = useState({ draft, week, track })
-  if (made.draft !== draft || made.week !== week || made.track !== track) {
-    setMade({ draft, week, track })
-    setColumns(keepColumns(columns, columnsOf(library, draft, week, track)))
-  }
-  const planned = useMemo(
-    () =>
-      columns.map((column) => {
-        const session = plannedAt(preview, column)
-        return { session, minutes: session ? minutesOf(library, draft, column.session, session.slots) : 0 }
-      }),
-    [library, columns, preview, draft],
-  )
+  const columns = useColumns(draft, week, track)
+  const planned = usePlanned(draft, columns, preview)
   const sheet = useRef<HTMLDivElement>(null)
   const [circuit, setCircuit] = useState<Id[] | null>(null)
   const [fresh, setFresh] = useState<string | null>(null)
@@ -89,43 +65,12 @@ export const WeekSheet = memo(function WeekSheet({
     onNewExercise: setFresh,
   })
   const { at, range, typing } = state
-  const line = lineAt(columns, at)
-  const column = columns[at.column]
-  const selected = useMemo(
-    (): Selected => ({
-      ...(column && { phase: column.phase, session: column.session }),
-      ...(line?.kind === 'sets' && { slot: line.slotId, prescription: line.prescribed.id, row: line.row }),
-    }),
-    // eslint-disable-next-line react-hooks/exhaustive-deps
-    [column?.phase, column?.session, line?.key, line?.kind === 'sets' ? line.row : 0],
-  )
+  const selected = useSelected(columns, at)
   useEffect(() => startTransition(() => onSelect(selected)), [selected, onSelect])
-
-  const now = useRef(state)
   useLayoutEffect(() => {
-    now.current = state
     runnerRef.current = state.act
   })
-  /** The same function through all renderings, so that lines that did not change are not drawn anew. */
-  const onAct = useCallback<LineActs>((act) => {
-    const { goTo, see, leave, deselect } = now.current
-    if (act.do === 'focus') goTo(act.at, act.selects)
-    else if (act.do === 'open') {
-      leave()
-      deselect()
-      goTo(act.at)
-      requestAnimationFrame(() => now.current.open())
-    } else if (act.do === 'type') see(act.text)
-    else if (act.do === 'leave') leave()
-    else if (act.do === 'newExercise') setFresh(act.name)
-    else if (act.do === 'deselect') deselect()
-    else {
-      deselect()
-      goTo(act.at)
-      requestAnimationFrame(() => now.current.act(act.act))
-    }
-  }, [])
-
+  const onAct = useLineActs(state, setFresh)
   return (
     <>
       <div
@@ -166,26 +111,11 @@ export const WeekSheet = memo(function WeekSheet({
           name={fresh}
           onClose={() => {
             setFresh(null)
-            now.current.seeAgain()
+            onAct({ do: 'seeAgain' })
           }}
         />
       )}
-      {state.asked && (
-        <Modal title="Fill over computed cells?" isOpen onClose={() => state.answer(false)}>
-          <p>
-            {state.asked.byRule} {state.asked.byRule === 1 ? 'cell is' : 'cells are'} computed by a
-            progression in the later weeks. Filling replaces those cells.
-          </p>
-          <div className="mt-4 flex gap-3">
-            <Button autoFocus onClick={() => state.answer(true)}>
-              Fill
-            </Button>
-            <Button look="plain" onClick={() => state.answer(false)}>
-              {state.asked.otherwise ? 'Only this week' : 'Leave computed cells'}
-            </Button>
-          </div>
-        </Modal>
-      )}
+      {state.asked && <FillOver asked={state.asked} onAnswer={state.answer} />}
       {state.pasted && <PasteFaults pasted={state.pasted} onClose={state.closePasted} />}
       {circuit && (
         <CircuitDialog draft={draft} slots={circuit} onPut={state.put} onClose={() => setCircuit(null)} />
@@ -193,6 +123,26 @@ export const WeekSheet = memo(function WeekSheet({
     </>
   )
 })
+
+type FillProps = { asked: Asked; onAnswer: (isYes: boolean) => void }
+
+/** Filling over what a progression computes asks once. */
+const FillOver = ({ asked, onAnswer }: FillProps) => (
+  <Modal title="Fill over computed cells?" isOpen onClose={() => onAnswer(false)}>
+    <p>
+      {asked.byRule} {asked.byRule === 1 ? 'cell is' : 'cells are'} computed by a progression in the later
+      weeks. Filling replaces those cells.
+    </p>
+    <div className="mt-4 flex gap-3">
+      <Button autoFocus onClick={() => onAnswer(true)}>
+        Fill
+      </Button>
+      <Button look="plain" onClick={() => onAnswer(false)}>
+        {asked.otherwise ? 'Only this week' : 'Leave computed cells'}
+      </Button>
+    </div>
+  </Modal>
+)
 
 /** The first place of the week that has the same session, where this is a later one. */
 const twinOf = (columns: Column[], { session, position }: Column): number | undefined =>

@@ -8,6 +8,8 @@ export type LineAct =
   | { do: 'act'; at: At; act: ActName }
   | { do: 'type'; text: string }
   | { do: 'leave' }
+  /** Reads what is typed once more: there may be more exercises now. */
+  | { do: 'seeAgain' }
   | { do: 'newExercise'; name: string }
   | { do: 'deselect' }
 export type LineActs = (act: LineAct) => void

@@ -90,7 +90,6 @@ export function useSheet({ draft, columns, week, weeks, sheet, ...tell }: Props)
     ...clipboard,
     onKeyDown,
     see,
-    /** Reads what is typed once more: there may be more exercises now. */
     seeAgain: () => typing && see(typing.text),
     /** Focus has left the cell: what was typed is kept where it can be. */
     leave: () => {

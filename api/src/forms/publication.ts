@@ -1,0 +1,16 @@
+import { array, mixed, object, string, type InferType } from 'yup'
+import { isDay } from '@young-oak/core/units'
+
+/** To whom a draft is published, from when, and how. */
+export const publicationSchema = object({
+  members: array().of(string().required()).min(1, 'Choose at least one member.').required(),
+  start: string()
+    .test('day', 'Choose a start date.', (value) => isDay(value))
+    .required('Choose a start date.'),
+  note: string().max(2000, 'At most 2,000 characters.').defined(),
+  begins: mixed<'week' | 'session'>().oneOf(['week', 'session']).required(),
+  clock: mixed<'own' | 'calendar'>().oneOf(['own', 'calendar']).required(),
+  /** "keep" leaves everybody on the track they are on; nothing is no track. */
+  track: string().defined(),
+})
+export type Publication = InferType<typeof publicationSchema>

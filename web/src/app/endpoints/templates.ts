@@ -1,0 +1,39 @@
+import type { FetchBaseQueryError } from '@reduxjs/toolkit/query/react'
+import type { TemplateLine } from '@young-oak/api/templates'
+import { call, everyPage, type Answer, type Body } from '../call.ts'
+import type { Build } from './build.ts'
+
+/** Templates, their drafts and their versions. */
+export const templatesEndpoints = (build: Build) => ({
+  templates: build.query<TemplateLine[], void>({
+    queryFn: (_none, _api, _extra, base) =>
+      everyPage<'get /templates', FetchBaseQueryError>('get /templates', {}, base),
+    providesTags: ['Templates'],
+  }),
+  template: build.query<Answer<'get /templates/:id'>, string>({
+    query: (id) => call('get /templates/:id', { params: { id } }),
+    keepUnusedDataFor: 0,
+  }),
+  changes: build.query<Answer<'get /templates/:id/changes'>, string>({
+    query: (id) => call('get /templates/:id/changes', { params: { id } }),
+    keepUnusedDataFor: 0,
+  }),
+  importTemplate: build.mutation<Answer<'post /templates'>, object>({
+    query: (template) => call('post /templates', { body: { template } }),
+    invalidatesTags: ['Templates'],
+  }),
+  saveEdits: build.mutation<
+    Answer<'post /templates/:id/edits'>,
+    { id: string } & Body<'post /templates/:id/edits'>
+  >({
+    query: ({ id, ...body }) => call('post /templates/:id/edits', { params: { id }, body }),
+    invalidatesTags: (_answer, _error, { edits }) => (edits.length ? ['Templates'] : []),
+  }),
+  publish: build.mutation<
+    Answer<'post /templates/:id/versions'>,
+    { id: string } & Body<'post /templates/:id/versions'>
+  >({
+    query: ({ id, ...body }) => call('post /templates/:id/versions', { params: { id }, body }),
+    invalidatesTags: ['Templates', 'Members'],
+  }),
+})
