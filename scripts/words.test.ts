@@ -21,7 +21,7 @@ const shown = printed
 /** Retired words, and where one of them is an everyday word that means something else. */
 const retired: [RegExp, RegExp | null][] = [
   [/\blight (weeks?|spells?)\b/i, null],
-  [/\breps? left\b|\bleft in reserve\b/i, null],
+  [/\breps? left\b|\bleft in reserve\b|(\d|\}|more|none) left\b/i, /left out|^5 sets of 5 3 left @ 75%$/],
   [/\bfollows? (it|no more)\b|\bfollow(s|ed)? (a|the|no|another) (rule|progression)\b/i, null],
   [/\bin turn\b|\btakes? turns\b/i, null],
   [/\bsigns?\b/i, /\bsign(s|ed)? (in|out)\b|minus sign/i],

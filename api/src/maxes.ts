@@ -29,7 +29,7 @@ const maxFields = object({
     .typeError('Enter the RIR as a number.')
     .integer('Reps are whole numbers.')
     .min(0, 'RIR cannot be less than 0.')
-    .max(mostInReserve, `More than ${mostInReserve} left is not trusted: use a harder set.`)
+    .max(mostInReserve, `More than ${mostInReserve} RIR is not trusted: use a harder set.`)
     .optional(),
   formula: mixed<FormulaKind>((value): value is FormulaKind =>
     formulaKinds.includes(value as FormulaKind),

@@ -43,7 +43,7 @@ export const highReps = defineChange<Params>({
   messages: say.messages,
   examples: [
     {
-      say: '3 × 5 with 2 left become one of 15 to 20 with 3 left, at half the load',
+      say: '3 × 5 @ 2 RIR become one of 15 to 20 @ 3 RIR, at half the load',
       params: { from: 15, to: 20, rir: 3, by: -50 },
       prescribed: { sets: 3, percent: 80, scale: 100, rir: 2, reps: 5 },
       want: { sets: 1, percent: 80, scale: 50, rir: 3, reps: { from: 15, to: 20 } },

@@ -125,7 +125,7 @@ describe('signals', () => {
   })
   test('of hits rise with the loads, and of a deload none are counted', () => {
     const seen = signals(train([hit, hit, hit, hit, hit]), 5)
-    // 100, 105, 110 and, the deload left out, 115: 5 reps with 2 left stand for 37 ÷ 30 of each.
+    // 100, 105, 110 and, the deload left out, 115: 5 reps @ 2 RIR stand for 37 ÷ 30 of each.
     expect(seen.lifts).toMatchObject([
       { exposures: 4, missesInARow: 0, sinceBest: 0, isShort: false, rirDrift: 0 },
     ])

@@ -12,7 +12,7 @@ export type Signals = {
   tooMuch: number
   /** How hard the sessions of the last two weeks were in the mean, 0 to 10; null where nobody said. */
   hardness: number | null
-  /** Reps left in reserve in the mean of the last three weeks; null where none were noted. */
+  /** Reps in reserve (RIR) in the mean of the last three weeks; null where none were noted. */
   usualRir: number | null
   /** Days with a session a week, over the last four weeks. */
   daysAWeek: number

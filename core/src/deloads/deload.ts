@@ -21,8 +21,8 @@ export type Deload<P> = {
   saidFor: string
   saidAgainst: string
   weeks(params: P): DeloadWeek[]
-  /** What it makes of 4 × 6 at 80% of 100 kg, 2 left, as the first of these weeks: sets, load in kg, reps left. */
-  examples: { say: string; params: P; want: { sets: number; load: number; left: number } | 'nothing' }[]
+  /** What it makes of 4 × 6 at 80% of 100 kg, 2 RIR, as the first of these weeks: sets, load in kg, RIR. */
+  examples: { say: string; params: P; want: { sets: number; load: number; rir: number } | 'nothing' }[]
 }
 
 export const defineDeload = <P>(recipe: Deload<P>): Deload<P> => recipe

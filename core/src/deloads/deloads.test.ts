@@ -84,19 +84,19 @@ test('a deload raises none of load, hard sets or effort of any slot, and lowers 
             asked.forEach((is, i) => {
               const was = withoutDeload[i]
               if (!was) return
-              const { sets, load, left } = lighterThan(was, is)
+              const { sets, load, rir } = lighterThan(was, is)
               expect(sets).toBeGreaterThanOrEqual(0)
               expect(load?.value ?? 0).toBeGreaterThanOrEqual(0)
-              // A set of many reps counts its effort by the reps that are left.
-              expect(left).toBeGreaterThanOrEqual(0)
-              isLower ||= sets > 0 || (load?.value ?? 0) > 0 || left > 0
+              // A set of many reps counts its effort by its RIR.
+              expect(rir).toBeGreaterThanOrEqual(0)
+              isLower ||= sets > 0 || (load?.value ?? 0) > 0 || rir > 0
             })
         }
-        // What is at its least already cannot be lowered: one set, the empty bar, plenty left.
+        // What is at its least already cannot be lowered: one set, the empty bar, plenty of RIR.
         const canBe: Record<string, boolean> = {
           sets: prescriptions.some(({ sets }) => sets > 1),
           load: prescriptions.some(({ percent }) => (value * percent) / 100 > 60),
-          left: prescriptions.some(({ rir = 0 }) => rir < 4),
+          rir: prescriptions.some(({ rir = 0 }) => rir < 4),
         }
         const lowers: Partial<Record<typeof kind, string[]>> = {
           percentDown: ['load'],

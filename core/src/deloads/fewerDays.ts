@@ -20,7 +20,7 @@ export const fewerDays = defineDeload<{ days: number }>({
     {
       say: 'the sessions that remain stay as written',
       params: { days: 2 },
-      want: { sets: 4, load: 80, left: 2 },
+      want: { sets: 4, load: 80, rir: 2 },
     },
   ],
 })

@@ -13,11 +13,11 @@ export const fewerSets = defineDeload<{ percent: number }>({
   saidAgainst: 'Aching joints still carry the heavy bar.',
   weeks: ({ percent }) => [{ do: [{ kind: 'scaleSets', by: -percent, round: 'down' }] }],
   examples: [
-    { say: 'half of four sets', params: { percent: 50 }, want: { sets: 2, load: 80, left: 2 } },
+    { say: 'half of four sets', params: { percent: 50 }, want: { sets: 2, load: 80, rir: 2 } },
     {
       say: 'a third of four sets: down to two',
       params: { percent: 33 },
-      want: { sets: 2, load: 80, left: 2 },
+      want: { sets: 2, load: 80, rir: 2 },
     },
   ],
 })

@@ -27,7 +27,7 @@ export const fewerSetsLessLoad = defineDeload<{ sets: number; load: number }>({
     {
       say: 'half the sets at a tenth less',
       params: { sets: 50, load: 10 },
-      want: { sets: 2, load: 70, left: 2 },
+      want: { sets: 2, load: 70, rir: 2 },
     },
   ],
 })

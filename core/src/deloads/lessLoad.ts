@@ -13,6 +13,6 @@ export const lessLoad = defineDeload<{ percent: number }>({
   saidAgainst: 'It can feel so light that technique slips: then keep the load and cut sets.',
   weeks: ({ percent }) => [{ do: [{ kind: 'scaleLoad', by: -percent }] }],
   examples: [
-    { say: 'fifteen percent off 80 kg', params: { percent: 15 }, want: { sets: 4, load: 67.5, left: 2 } },
+    { say: 'fifteen percent off 80 kg', params: { percent: 15 }, want: { sets: 4, load: 67.5, rir: 2 } },
   ],
 })

@@ -15,6 +15,6 @@ export const percentDown = defineDeload<{ points: number }>({
     'Sets and reps stay, so sessions are as long as before. Loads that are not percentages do not change.',
   weeks: ({ points }) => [{ do: [{ kind: 'points', by: -points }] }],
   examples: [
-    { say: 'ten points of 80% leave 70%', params: { points: 10 }, want: { sets: 4, load: 70, left: 2 } },
+    { say: 'ten points of 80% leave 70%', params: { points: 10 }, want: { sets: 4, load: 70, rir: 2 } },
   ],
 })

@@ -1,16 +1,16 @@
 import { strictObject, wholeField } from '../parsing/index.ts'
 import { defineDeload } from './deload.ts'
 
-export const stopSooner = defineDeload<{ left: number }>({
+export const stopSooner = defineDeload<{ rir: number }>({
   kind: 'stopSooner',
   title: 'Same load, stop sooner',
-  params: strictObject({ left: wholeField('RIR', 4, 8).required() }),
+  params: strictObject({ rir: wholeField('RIR', 4, 8).required() }),
   fields: {
-    left: { label: 'Stop with at least', unit: 'RIR', hint: 'So many more reps possible.' },
+    rir: { label: 'Stop with at least', unit: 'RIR', hint: 'So many more reps possible.' },
   },
-  sentence: ({ left }) => `The same load, each set stopped with at least ${left} left.`,
+  sentence: ({ rir }) => `The same load, each set stopped at ${rir} RIR or more.`,
   saidFor: 'Nothing to calculate, and skill is kept at the load of the phase.',
   saidAgainst: 'It depends on honest RIR; sets of few reps leave little room to stop short.',
-  weeks: ({ left }) => [{ do: [{ kind: 'rirAtLeast', rir: left }] }],
-  examples: [{ say: 'two left become four', params: { left: 4 }, want: { sets: 4, load: 80, left: 4 } }],
+  weeks: ({ rir }) => [{ do: [{ kind: 'rirAtLeast', rir }] }],
+  examples: [{ say: '2 RIR become 4', params: { rir: 4 }, want: { sets: 4, load: 80, rir: 4 } }],
 })

@@ -33,12 +33,12 @@ export const taper = defineDeload<Params>({
     {
       say: 'three weeks to 60% off: 20% off the first of them',
       params: { weeks: 3, percent: 60 },
-      want: { sets: 3, load: 80, left: 2 },
+      want: { sets: 3, load: 80, rir: 2 },
     },
     {
       say: 'the week of the test alone',
       params: { weeks: 1, percent: 50 },
-      want: { sets: 2, load: 80, left: 2 },
+      want: { sets: 2, load: 80, rir: 2 },
     },
   ],
 })

@@ -19,7 +19,7 @@ export type MaxFact = {
   load: Load
   help?: true
   reps: number
-  /** Reps left in reserve: they count as reps. */
+  /** Reps in reserve (RIR): they count as reps. */
   rir?: number
   how: 'tested' | 'accepted estimate'
   /** Somebody took it although it is lower than the max in force; without it a lower test is a proposal. */
@@ -76,7 +76,7 @@ export const max = defineFact<MaxFact, KeptOfMaxes, Weighed>({
   ],
 })
 
-/** A single with nothing left is a test; any other set is an estimate that was accepted. */
+/** A single @ 0 RIR is a test; any other set is an estimate that was accepted. */
 function withSource(fact: Dated<MaxFact>): Dated<MaxFact> {
   if (fact.reps + (fact.rir ?? 0) === 1) return { ...fact, how: fact.how ?? 'tested' }
   return { ...fact, how: 'accepted estimate', formula: fact.formula ?? defaultFormula }

@@ -11,8 +11,8 @@ const say = declareSteps({
 })
 
 /**
- * By effort alone: what the 1RM allows for the reps that are asked and those left in reserve, by the template's table of
- * percents for reps. 5 reps with 2 left are read as 7. The rungs of a rising pyramid are prescriptions of this kind, each priced by
+ * By effort alone: what the 1RM allows for the reps that are asked and the RIR, by the template's table of
+ * percents for reps. 5 reps @ 2 RIR are read as 7. The rungs of a rising pyramid are prescriptions of this kind, each priced by
  * its own reps and reserve; with `less`, those that follow a rest of less than `under` seconds are lowered by so many percent.
  */
 export const effort = defineSource<{ less?: number; under?: number }>({

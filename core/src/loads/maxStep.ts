@@ -25,7 +25,7 @@ export function maxStep({ load, date, from, staleWeeks, ratio }: MaxInForce): Wh
   if (ratio) return sayMax('max.ratio', { load, date, ...ratio })
   const data: WhyStep['data'] = { load, date }
   if (from) {
-    const reps = from.rir ? `${from.reps} with ${from.rir} left` : from.reps
+    const reps = from.rir ? `${from.reps} @ ${from.rir} RIR` : from.reps
     Object.assign(data, { set: from.load, reps })
     if (from.formula) data.formula = formulaOf[from.formula as FormulaKind].title
     if (from.body) Object.assign(data, { body: from.body, sign: from.help ? '−' : '+' })

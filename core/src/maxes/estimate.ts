@@ -7,12 +7,12 @@ export const mostReps = 12
 /** Most reps that an estimate is made from at all. */
 export const mostRepsWarned = 20
 
-/** Reps left in reserve above this are not trusted, and the set gives no estimate. */
+/** Reps in reserve (RIR) above this are not trusted, and the set gives no estimate. */
 export const mostRir = 4
 
 /**
  * The estimated one-rep max of a set, in the load's unit, cut to 0.0001; null where no estimate may be made.
- * A single is the max itself, by no formula. Reps left in reserve count as reps (5 reps with 2 left count as 7).
+ * A single is the max itself, by no formula. Reps in reserve (RIR) count as reps (5 reps @ 2 RIR count as 7).
  * 100 kg × 5 by Epley is 116.6667 kg.
  */
 export function estimate(load: Load, reps: number, kind: FormulaKind, rir = 0): Load | null {

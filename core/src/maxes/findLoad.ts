@@ -4,37 +4,37 @@ import { defaultFormula } from './registry.ts'
 import { mostTableReps, percentFor, type RepTable } from './table.ts'
 
 /** A set on the way up, with how many more reps there would have been. */
-export type Try = { load: Load; reps: number; left: number }
+export type Try = { load: Load; reps: number; rir: number }
 
-/** What the load is to allow: so many reps with so many left. */
-export type Effort = { reps: number; left: number }
+/** What the load is to allow: so many reps at so much RIR. */
+export type Effort = { reps: number; rir: number }
 
 /** The next load to try, or the one that was found. */
 export type Found = { load: Load; isFound: boolean }
 
 /**
- * No step up is larger than this, in percent of the load, unless it is the smallest one that can be made: after five reps with eight
- * left the load is about 67% of the max, a fifth more leaves three; with five left it is 75%, and a tenth more leaves two (handbook).
+ * No step up is larger than this, in percent of the load, unless it is the smallest one that can be made: after five reps at 8 RIR
+ * the load is about 67% of the max, and a fifth more leaves 3; at 5 RIR it is 75%, and a tenth more leaves 2 (handbook).
  */
-const largestStep = (left: number): number => (left >= 8 ? 20 : 10)
+const largestStep = (rir: number): number => (rir >= 8 ? 20 : 10)
 
 /**
  * Finds a load for somebody whose max is not known, by ramping up to a stated effort: the lightest load first (the empty bar), then
- * up by at most a tenth, or a fifth where eight were left, as long as more was left than is asked. What four or fewer left tell of the
- * max sets the next step; more tell nothing but that it was light. The load is found when the step that is due cannot be made, or as little was left as asked.
- * It stays or falls then: 60 kg × 5 with none left, where two are asked, is found at 55 kg (Epley 70 kg, 83% for 7 reps: 58.1, down).
+ * up by at most a tenth, or a fifth from 8 RIR on, as long as the RIR is above what is asked. At 4 RIR or fewer the set tells the max, which sets the
+ * next step; above, it tells only that it was light. The load is found when the step that is due cannot be made, or the RIR is as asked.
+ * It stays or falls then: 60 kg × 5 @ 0 RIR, where 2 RIR are asked, is found at 55 kg (Epley 70 kg, 83% for 7 reps: 58.1, down).
  */
 export function findLoad(tries: Try[], asked: Effort, can: Makeable, table: RepTable = 'handbook'): Found {
   const last = tries[tries.length - 1]
   if (!last) return { load: { value: can.loads[0] ?? 0, unit: can.unit }, isFound: false }
-  const most = upTo(scale(last.load, 100 + largestStep(last.left)), last.load, can)
-  if (last.left > mostRir) return { load: most, isFound: most.value === last.load.value }
-  const max = estimate(last.load, last.reps, defaultFormula, last.left)
+  const most = upTo(scale(last.load, 100 + largestStep(last.rir)), last.load, can)
+  if (last.rir > mostRir) return { load: most, isFound: most.value === last.load.value }
+  const max = estimate(last.load, last.reps, defaultFormula, last.rir)
   if (!max) return { load: most, isFound: false }
-  const reps = Math.min(asked.reps + asked.left, mostTableReps)
+  const reps = Math.min(asked.reps + asked.rir, mostTableReps)
   const wanted = round(scale(max, percentFor(table, reps)), can, 'down').load
-  if (last.left <= asked.left) {
-    const stays = last.left === asked.left || wanted.value >= last.load.value
+  if (last.rir <= asked.rir) {
+    const stays = last.rir === asked.rir || wanted.value >= last.load.value
     return { load: stays ? last.load : wanted, isFound: true }
   }
   const next = wanted.value > most.value ? most : wanted

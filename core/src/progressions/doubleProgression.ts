@@ -19,7 +19,7 @@ const say = declareSteps({
 
 /**
  * When the load goes up: all sets at the top of the range; one of them, with none below its bottom; so many reps in all; or every
- * set inside the range and the last with more left in reserve than asked.
+ * set inside the range and the last with more RIR than asked.
  */
 const signs = ['allAtTop', 'oneAtTop', 'total', 'rir'] as const
 type Params = SteadyParams & {
@@ -128,7 +128,7 @@ export const doubleProgression = defineRule<Params, State>({
       ['rir', [8, 8, 8], 60, { extraRir: 1 }, { askedRir: 2, rir: [3, 2, null] }],
     ] satisfies [Params['advanceWhen'], number[], number, Partial<Params>?, Partial<Exposure>?][]
   ).map(([advanceWhen, reps, then, more, seen]) => ({
-    say: `6-10 with ${advanceWhen}: ${reps.join(', ')}${seen ? ` with ${seen.rir?.map((rir) => rir ?? 'nothing noted').join(', ')} left` : ''} at 60 is followed by ${then}`,
+    say: `6-10 with ${advanceWhen}: ${reps.join(', ')}${seen ? ` @ ${seen.rir?.map((rir) => rir ?? '?').join(', ')} RIR` : ''} at 60 is followed by ${then}`,
     params: {
       ...more,
       startLoad: { kg: 60, lb: 135 },

@@ -25,7 +25,7 @@ const say = declareSteps({
 })
 
 type Params = FirstLoad & {
-  /** Reps left in reserve to begin with and at the end; 0 to 6, the end no higher. */
+  /** Reps in reserve (RIR) to begin with and at the end; 0 to 6, the end no higher. */
   firstRir: number
   lastRir: number
   /** Beaten exposures at one reserve before one rep less is left; 1 to 12. */
@@ -63,7 +63,7 @@ export const rirRamp = defineRule<Params, State>({
   params: startingWith({
     firstRir: wholeField('RIR to begin with', 0, 6).required(),
     lastRir: wholeField('RIR at the end', 0, 6).required(),
-    every: wholeField('beaten exposures before one less is left', 1, 12).required(),
+    every: wholeField('beaten exposures before the RIR falls by 1', 1, 12).required(),
     by: choiceField(['load', 'reps']).required(),
     step: addedField(),
     mostRise: numberField('percent of the estimate, 2 to 30', 2, 30).required(),
@@ -166,7 +166,7 @@ export const rirRamp = defineRule<Params, State>({
   messages: say.messages,
   examples: [
     {
-      say: '60 × 9 with 3 left is beaten by 62.5 × 9 (+4.2%) as it is by 60 × 10 (+2.4%); two without a beat ask for a deload',
+      say: '60 × 9 @ 3 RIR is beaten by 62.5 × 9 (+4.2%) as it is by 60 × 10 (+2.4%); two without a beat ask for a deload',
       params: sample('load', 1, 2),
       max: null,
       exposures: [
@@ -180,15 +180,15 @@ export const rirRamp = defineRule<Params, State>({
         { verdict: 'miss', top: set(65, 8, 2) },
       ],
       asked: [
-        '60, 3 left',
-        '62.5, 3 left',
-        '65, 2 left',
-        '65, 2 left',
-        '67.5, 2 left',
-        '67.5, 2 left',
-        '67.5, 2 left',
-        '67.5, 2 left',
-        '60, 3 left',
+        '60, 3 RIR',
+        '62.5, 3 RIR',
+        '65, 2 RIR',
+        '65, 2 RIR',
+        '67.5, 2 RIR',
+        '67.5, 2 RIR',
+        '67.5, 2 RIR',
+        '67.5, 2 RIR',
+        '60, 3 RIR',
       ],
     },
     {
@@ -196,7 +196,7 @@ export const rirRamp = defineRule<Params, State>({
       params: sample('load', 1, 2),
       max: null,
       exposures: [{ verdict: 'hit', top: null, askedRir: 3, rir: [5, 5, 5] }],
-      asked: ['60, 3 left', '62.5, 3 left'],
+      asked: ['60, 3 RIR', '62.5, 3 RIR'],
     },
     {
       say: 'by reps: one more each time, at the same load',
@@ -206,12 +206,12 @@ export const rirRamp = defineRule<Params, State>({
         { verdict: 'hit', top: set(60, 9, 3) },
         { verdict: 'hit', top: set(60, 10, 3) },
       ],
-      asked: ['60, 3 left', '60, 1 more, 3 left', '60, 2 more, 3 left'],
+      asked: ['60, 3 RIR', '60, 1 more, 3 RIR', '60, 2 more, 3 RIR'],
     },
   ],
 })
 
-/** From 60 kg with 3 left, by steps of 2.5; two without a beat take 10% off. */
+/** From 60 kg @ 3 RIR, by steps of 2.5; two without a beat take 10% off. */
 function sample(by: Params['by'], lastRir: number, every: number): Params {
   return {
     startLoad: { kg: 60, lb: 135 },

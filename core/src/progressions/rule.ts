@@ -50,7 +50,7 @@ export type Exposure = {
   reps: number[]
   /** Reps of the AMRAP set; absent where none was asked, or where it was left blank. */
   amrap?: number
-  /** Reps left in reserve: asked, and noted set by set, null where nothing was noted. */
+  /** Reps in reserve (RIR): asked, and noted set by set, null where nothing was noted. */
   askedRir?: number
   rir?: (number | null)[]
   /** Null where no set says anything about a max. */

@@ -15,7 +15,7 @@ export const bodyPart = defineStarter({
       rotation: ['chest', 'back', 'legs', 'shoulders', 'arms'],
       perWeek: 5,
       defaults: { rir: 1, rest: 120 },
-      deload: { recipe: 'stopSooner', params: { left: 4 }, weeks: [5] },
+      deload: { recipe: 'stopSooner', params: { rir: 4 }, weeks: [5] },
     },
   ],
   sessions: {

@@ -170,7 +170,7 @@ export type SetPrescription = {
   kind?: SetKind
   /** More than the 1RM is meant, as in lowering-only work: it needs safeties. */
   over?: true
-  /** Reps left in reserve, 0 to 10. */
+  /** Reps in reserve (RIR), 0 to 10. */
   rir?: number
   /** What stands as it is written here, where a rule would write its own. Such a row is no step of that rule, and no miss. */
   fixed?: Fixable[]

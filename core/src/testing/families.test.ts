@@ -113,7 +113,7 @@ function sayAsks(asks: Asks): number | string | undefined {
   if (variant !== undefined) return variant
   if (amount !== undefined) return String(amount)
   if (rir !== undefined || moreReps !== undefined)
-    return [load?.value, moreReps && `${moreReps} more`, rir !== undefined && `${rir} left`]
+    return [load?.value, moreReps && `${moreReps} more`, rir !== undefined && `${rir} RIR`]
       .filter(Boolean)
       .join(', ')
   if (!goal) return load?.value ?? (sets ? `${sets} sets` : moreSets)
@@ -225,7 +225,7 @@ describe.each(Object.entries(deloadOf))('deload %s', (name, recipe) => {
     )
     const meant = { value: snap(((light.percent ?? 0) * light.scale) / 100), unit: 'kg' as const }
     const load = round(meant, makeable(usualRack.kg), 'down').load.value
-    expect({ sets: light.sets, load, left: light.rir }).toEqual(want)
+    expect({ sets: light.sets, load, rir: light.rir }).toEqual(want)
     expect([light.sets <= 4, load <= 80, (light.rir ?? 0) >= 2]).toEqual([true, true, true])
   })
 })

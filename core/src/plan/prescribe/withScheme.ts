@@ -4,7 +4,7 @@ import { highest, lowest } from '../../units/index.ts'
 import type { Asked } from '../progress/progress.ts'
 
 /**
- * A row with what rules put in place of what is written: the sets, the goal, the reps left, in the prescriptions that are theirs to
+ * A row with what rules put in place of what is written: the sets, the goal, the RIR, in the prescriptions that are theirs to
  * write and that the writer has not fixed. Sets alone are those of the whole row: its other prescriptions keep theirs.
  */
 export function withScheme(row: SetPrescription[], asked: Asked): SetPrescription[] {

@@ -88,11 +88,11 @@ function comparePhases(library: Library, before: Template, after: Template): Dif
   })
 }
 
-/** "2 left, rest 3:00, tempo 31X0"; "nothing" where slots inherit nothing. */
+/** "2 RIR, rest 3:00, tempo 31X0"; "nothing" where slots inherit nothing. */
 export function sayDefaults({ defaults = {} }: { defaults?: Defaults }): string {
   const { rir, rest, tempo } = defaults
   const said = [
-    ...(rir === undefined ? [] : [`${rir} left`]),
+    ...(rir === undefined ? [] : [`${rir} RIR`]),
     ...(rest === undefined ? [] : [`rest ${formatSeconds(rest)}`]),
     ...(tempo === undefined ? [] : [`tempo ${tempo}`]),
   ]

@@ -242,7 +242,7 @@ type MoreProps = { draft: SetDraft; errors: SetErrors; onPut: (change: Partial<S
 /** What a set may say beside its load and reps; a set with any of the marks says nothing about a max. */
 function More({ draft, errors, onPut }: MoreProps) {
   const isSaid =
-    draft.left !== '' || draft.assisted !== '' || draft.partial || draft.pain || draft.technique !== ''
+    draft.rir !== '' || draft.assisted !== '' || draft.partial || draft.pain || draft.technique !== ''
   return (
     <details className="mt-2" open={isSaid}>
       <summary className="inline-flex min-h-11 cursor-pointer items-center text-sm underline underline-offset-4">
@@ -251,10 +251,10 @@ function More({ draft, errors, onPut }: MoreProps) {
       <div className="flex flex-wrap gap-4">
         <Stepper
           label="How many more could you have done?"
-          value={draft.left}
+          value={draft.rir}
           step={1}
-          onChange={(left) => onPut({ left })}
-          error={errors.left}
+          onChange={(rir) => onPut({ rir })}
+          error={errors.rir}
         />
         <Stepper
           label="Reps with help"

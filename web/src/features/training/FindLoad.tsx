@@ -22,15 +22,15 @@ type Props = {
 }
 
 /** Reps in reserve that the work sets are to leave, where the program does not say. */
-const usualLeft = 2
+const usualRir = 2
 
 /** What the tries so far have found, or the next one. */
 export function foundSoFar(prescribed: ShownSets, sets: SetLog[], can: Makeable): Found {
   const tries = sets
     .filter((set) => isTry(set) && set.load && set.state === 'done')
     .sort((a, b) => a.n - b.n)
-    .map(({ load, reps = 0, rir = 8 }): Try => ({ load: load as Load, reps, left: rir }))
-  return findLoad(tries, { reps: lowest(prescribed.reps ?? 5), left: prescribed.rir ?? usualLeft }, can)
+    .map(({ load, reps = 0, rir = 8 }): Try => ({ load: load as Load, reps, rir }))
+  return findLoad(tries, { reps: lowest(prescribed.reps ?? 5), rir: prescribed.rir ?? usualRir }, can)
 }
 
 /** A guided way up to a load that nobody knows: one set after the other, and how many more there would have been. */
@@ -38,7 +38,7 @@ export function FindLoad({ slot, prescribed, sets, can, onTry, onOpen, isOpen, i
   const library = useLibrary()
   const { load, isFound } = foundSoFar(prescribed, sets, can)
   const reps = lowest(prescribed.reps ?? 5)
-  const left = prescribed.rir ?? usualLeft
+  const asked = prescribed.rir ?? usualRir
   const parts = partsFor(load, can)
   const count = sets.filter(isTry).length
   if (!isOpen)
@@ -50,7 +50,7 @@ export function FindLoad({ slot, prescribed, sets, can, onTry, onOpen, isOpen, i
   if (isFound)
     return (
       <p className="my-2 rounded bg-leaf-wash px-3 py-2">
-        Found: <strong className="font-serif">{formatLoad(load)}</strong> for {reps} with about {left} left.
+        Found: <strong className="font-serif">{formatLoad(load)}</strong> for {reps} at about {asked} RIR.
         Your work sets start from it; what you lift suggests a max to accept afterwards.
       </p>
     )
@@ -63,7 +63,7 @@ export function FindLoad({ slot, prescribed, sets, can, onTry, onOpen, isOpen, i
     >
       <p className="text-sm text-bark">
         Step {count + 1}: do {reps} easy, good reps, then say how many more you could have done. Rest, and go
-        on until about {left} would be left.
+        on until you could do only about {asked} more.
       </p>
       <p className="mt-1 font-serif text-4xl font-semibold">
         {formatLoad(load)} × {reps}

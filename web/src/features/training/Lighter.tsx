@@ -11,11 +11,11 @@ export function Lighter({ slot: { sets: prescriptions, withoutDeload } }: { slot
       {withoutDeload.map((was, i) => {
         const is = prescriptions[i]
         if (!is) return null
-        const left = was.rir === undefined ? '' : `, ${was.rir} left`
+        const rir = was.rir === undefined ? '' : ` @ ${was.rir} RIR`
         return (
           <li key={was.prescription}>
             Deload, instead of {formatGroup(library, was)}
-            {left}: {sayLighter(lighterThan(was, is))}
+            {rir}: {sayLighter(lighterThan(was, is))}
           </li>
         )
       })}

@@ -46,7 +46,7 @@ const typed: SetDraft = {
   load: '60',
   count: '5',
   more: '',
-  left: '',
+  rir: '',
   assisted: '',
   partial: false,
   pain: false,
@@ -85,7 +85,7 @@ describe('a set starts', () => {
       load: '57.5',
       count: '4',
       more: '',
-      left: '1',
+      rir: '1',
       assisted: '2',
       partial: false,
       pain: true,
@@ -122,7 +122,7 @@ describe('what was typed', () => {
     ['no reps', { count: '' }, { count: 'Enter the reps.' }],
     ['zero reps that were done', { count: '0' }, { count: 'None: tap Failed if you tried the set.' }],
     ['half a rep', { count: '4.5' }, { count: 'Reps are whole numbers.' }],
-    ['twelve left', { left: '12' }, { left: 'Whole reps, 0 to 10.' }],
+    ['twelve rir', { rir: '12' }, { rir: 'Whole reps, 0 to 10.' }],
     ['more help than reps', { assisted: '6' }, { assisted: 'Whole reps, no more than were done.' }],
   ])('says beside its field what is wrong with %s', (_, change, errors) =>
     expect(read(change)).toEqual({ errors }),
@@ -132,7 +132,7 @@ describe('what was typed', () => {
   })
   test('keeps what else was said', () => {
     expect(
-      read({ left: '2', assisted: '1', partial: true, pain: true, technique: 'good' }).result,
+      read({ rir: '2', assisted: '1', partial: true, pain: true, technique: 'good' }).result,
     ).toMatchObject({
       technique: 'good',
       rir: 2,

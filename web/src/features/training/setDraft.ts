@@ -33,14 +33,14 @@ export type Result = Pick<
 >
 
 /**
- * A set as it is typed: what it takes is told by its prescription. `more` are reps of a round that was not finished; `left` is reps left in
+ * A set as it is typed: what it takes is told by its prescription. `more` are reps of a round that was not finished; `rir` is reps in
  * reserve, empty where nothing was said.
  */
 export type SetDraft = {
   load: string
   count: string
   more: string
-  left: string
+  rir: string
   assisted: string
   partial: boolean
   pain: boolean
@@ -48,7 +48,7 @@ export type SetDraft = {
   /** Done in the other way that is asked. */
   option: boolean
 }
-export type SetErrors = Partial<Record<'load' | 'count' | 'more' | 'left' | 'assisted', string>>
+export type SetErrors = Partial<Record<'load' | 'count' | 'more' | 'rir' | 'assisted', string>>
 
 /** What is logged of a set: whether it has a load, in which unit, beside body weight or not; and what is counted. */
 export type Measure = {
@@ -98,7 +98,7 @@ export function startDraft(
     load: handled?.load ? formatNumber(handled.help ? -handled.load.value : handled.load.value) : '',
     count: doneCount(done) ?? (slot.circuit ? '' : askedCount(prescribed)),
     more: done?.amount && done.reps ? String(done.reps) : '',
-    left: done?.rir === undefined ? '' : String(done.rir),
+    rir: done?.rir === undefined ? '' : String(done.rir),
     assisted: done?.assisted ? String(done.assisted) : '',
     partial: done?.partial ?? false,
     pain: done?.pain ?? false,
@@ -146,8 +146,8 @@ export function readDraft(
   }
   const more = hasMore ? typedNumber(draft.more) : undefined
   if (more !== undefined && !isWhole(more, 0, 1000)) errors.more = 'Whole reps, up to 1,000.'
-  const left = typedNumber(draft.left)
-  if (left !== undefined && !isWhole(left, 0, 10)) errors.left = 'Whole reps, 0 to 10.'
+  const rir = typedNumber(draft.rir)
+  if (rir !== undefined && !isWhole(rir, 0, 10)) errors.rir = 'Whole reps, 0 to 10.'
   const assisted = typedNumber(draft.assisted)
   if (assisted !== undefined && !isWhole(assisted, 0, typeof count === 'number' ? count : 100))
     errors.assisted = 'Whole reps, no more than were done.'
@@ -165,7 +165,7 @@ export function readDraft(
       ...(counts === 'reps' && { reps: count as number }),
       ...(amount && { amount }),
       ...(more ? { reps: more as number } : {}),
-      ...(left !== undefined && { rir: left as number }),
+      ...(rir !== undefined && { rir: rir as number }),
       ...(assisted && { assisted: assisted as number }),
       ...(draft.partial && { partial: true }),
       ...(draft.pain && { pain: true }),

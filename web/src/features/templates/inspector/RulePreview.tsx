@@ -49,7 +49,7 @@ export function RulePreview({ draft, template, file, trial, slots }: Props) {
         <SelectField
           label="Misses or absence in"
           value={String(week)}
-          hint={isPast ? `Only ${left} ${left === 1 ? 'week is' : 'weeks are'} left.` : undefined}
+          hint={isPast ? `Only ${left} ${left === 1 ? 'week remains' : 'weeks remain'}.` : undefined}
           options={Array.from({ length: Math.max(12, left) }, (_, i) => [
             String(i + 1),
             `week ${i + 1} from now`,
