@@ -96,7 +96,7 @@ test('a load that nobody knows is found in the session, and becomes a max once i
   await guide.getByRole('button', { name: '8 or more' }).click()
   await expect(guide.getByText('20 kg × 5')).toBeVisible()
   await guide.getByRole('button', { name: '2', exact: true }).click()
-  await expect(page.getByText('Found: 20 kg for 5 with about 2 left.')).toBeVisible()
+  await expect(page.getByText('Found: 20 kg for 5 at about 2 RIR.')).toBeVisible()
   await expect(page.getByRole('textbox', { name: /^Load/ })).toHaveValue('20')
   page.on('dialog', (dialog) => void dialog.accept())
   await page.getByRole('button', { name: 'Log this set' }).click()

@@ -82,7 +82,7 @@ const ladder: Template['warmUp'] = {
 export const estuaryWaves: Template = {
   format: 2,
   name: 'Estuary waves',
-  note: 'Four days, two waves of three weeks with a deload behind each. Last set of the main lift: as many good reps as there are, one left in the tank.',
+  note: 'Four days, two waves of three weeks with a deload behind each. Last set of the main lift: as many good reps as there are, stopping at 1 RIR.',
   trainingMax: 95,
   maxes: { use: 'newest' },
   missed: 'hold',

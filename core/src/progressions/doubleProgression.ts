@@ -85,12 +85,14 @@ export const doubleProgression = defineRule<Params, State>({
     total: {
       label: 'Total reps to reach',
       unit: 'reps',
-      hint: 'Over all sets. Only with “total reps reach a number”.',
+      hint: 'Over all sets.',
+      when: { field: 'advanceWhen', is: 'total' },
     },
     extraRir: {
       label: 'Extra RIR in the last set',
       unit: 'RIR',
-      hint: 'Beyond the RIR asked. Only with “more RIR than asked”.',
+      hint: 'Beyond the RIR asked.',
+      when: { field: 'advanceWhen', is: 'rir' },
     },
   },
   sentence: (p) =>

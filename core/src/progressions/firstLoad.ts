@@ -54,46 +54,63 @@ export const startingWith = <S extends ObjectShape>(own: S) =>
     },
   )
 
+const percentOfMax = { of: 'First load', is: 'as a percentage of the max' }
+const sameForAll = { of: 'First load', is: 'as one load for everyone' }
+
 export const firstLoadWords: Fields = {
   startPercent: {
     label: 'First load',
     unit: '% of the max',
-    hint: 'Of the 1RM, or of the rep max beside it. Leave it empty if you give a load.',
+    hint: 'Of the 1RM, or of the rep max beside it.',
+    way: percentOfMax,
   },
-  startReps: { label: 'That max is for', unit: 'reps', hint: '5 means the 5RM. Empty means the 1RM.' },
+  startReps: {
+    label: 'That max is for',
+    unit: 'reps',
+    hint: '5 means the 5RM. Empty means the 1RM.',
+    way: percentOfMax,
+  },
   'startLoad.kg': {
-    label: 'Or first load for everyone',
+    label: 'First load',
     unit: 'kg',
-    hint: 'The same load for every member, in kg and in lb, in place of a percentage.',
+    hint: 'The same load for every member, in kg and in lb.',
+    way: sameForAll,
   },
   'startLoad.lb': {
-    label: 'Or first load for everyone',
+    label: 'First load',
     unit: 'lb',
-    hint: 'The same load for every member, in kg and in lb, in place of a percentage.',
+    hint: 'The same load for every member, in kg and in lb.',
+    way: sameForAll,
   },
   startLast: {
     label: 'First load after another progression',
     unit: '% of its last load',
     hint: 'For a lift that comes from another progression. Empty: the first load above.',
+    isRare: true,
   },
 }
 
 /** The words of a rise, in both units or in percent. */
 export const riseWords = (path: string, label: string): Fields => {
-  const inBoth = (more: string, unit: 'kg' | 'lb', of: string, hint: string): Fields => ({
-    [`${path}.${more}${unit}`]: { label: of, unit, hint },
+  const inBoth = { of: label, is: 'in kg and lb' }
+  const plain = (unit: 'kg' | 'lb') => ({ label, unit, hint: 'For members in each unit.', way: inBoth })
+  const small = (unit: 'kg' | 'lb') => ({
+    label: `${label}, small lifts`,
+    unit,
+    hint: 'For lifts that gain slowly, such as presses and isolation. Empty: the same step.',
+    way: inBoth,
+    isRare: true as const,
   })
-  const hint = 'Give kg and lb, or a percentage of the load.'
-  const small = 'For lifts that gain slowly, such as presses and isolation. Empty: the same step.'
   return {
-    ...inBoth('', 'kg', label, hint),
-    ...inBoth('', 'lb', label, hint),
-    ...inBoth('small.', 'kg', `${label}, small lifts`, small),
-    ...inBoth('small.', 'lb', `${label}, small lifts`, small),
+    [`${path}.kg`]: plain('kg'),
+    [`${path}.lb`]: plain('lb'),
+    [`${path}.small.kg`]: small('kg'),
+    [`${path}.small.lb`]: small('lb'),
     [`${path}.percent`]: {
-      label: `Or ${label.charAt(0).toLowerCase()}${label.slice(1)}`,
+      label,
       unit: '% of the load',
-      hint: 'Replace kg and lb.',
+      hint: 'The step grows with the load.',
+      way: { of: label, is: 'as a percentage of the load' },
     },
   }
 }

@@ -81,6 +81,7 @@ export const muscleWeek = defineRule<Params, State>({
       label: 'Added by members’ answers, at most',
       unit: 'sets',
       hint: 'Answers after sessions decide. Empty: answers change nothing.',
+      isRare: true,
     },
     weeks: { label: 'Rising weeks', unit: 'weeks', hint: 'Before the lower week.' },
     lowerWeek: { label: 'Lower week', unit: '% of the last week', hint: '100 means no lower week.' },

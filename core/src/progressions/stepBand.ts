@@ -56,11 +56,13 @@ export const stepBand = defineRule<Params, State>({
       label: 'Small session',
       unit: '% of the load',
       hint: 'For the role “small”. Empty: the same load.',
+      isRare: true,
     },
     large: {
       label: 'Large session',
       unit: '% of the load',
       hint: 'For the role “large”. Empty: the same load.',
+      isRare: true,
     },
   },
   sentence: (p) =>

@@ -4,6 +4,12 @@ export type FieldWords = {
   unit: string | null
   hint: string
   choices?: Record<string, string>
+  /** One of several ways to state the same thing, of which one is taken: what is stated, and which way this is. */
+  way?: { of: string; is: string }
+  /** The choice without which the parameter does nothing. */
+  when?: { field: string; is: string }
+  /** Seldom stated: asked for before it is shown. */
+  isRare?: true
 }
 
 /**

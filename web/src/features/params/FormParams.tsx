@@ -1,7 +1,7 @@
 import { useController, type Control, type FieldPath, type FieldValues } from 'react-hook-form'
 import { faultsWithin } from '../../app/draftResolver.ts'
-import type { ParamDraft } from './paramDraft.ts'
-import { ParamFields, type ParamKind } from './ParamFields.tsx'
+import type { ParamDraft, ParamKind } from './paramDraft.ts'
+import { ParamFields } from './ParamFields.tsx'
 
 type Props<V extends FieldValues, O> = {
   control: Control<V, unknown, O>

@@ -9,13 +9,25 @@ import {
   choicesOf,
   draftOf,
   faultsOf,
+  fieldsThatMayBe,
   fieldOf,
   flatten,
   listsOf,
   resizeList,
+  settled,
+  takeWay,
   unflatten,
+  waysOf,
   wordsOf,
 } from './paramDraft.ts'
+
+type Kind = { params: ObjectSchema<object>; fields: Fields; examples: { params: object }[] }
+const kinds: [string, Kind][] = [
+  ...ruleKinds.map((kind) => [`progression ${kind}`, ruleOf[kind]] as [string, Kind]),
+  ...triggerKinds.map((kind) => [`trigger ${kind}`, triggerOf[kind]] as [string, Kind]),
+  ...deloadKinds.map((kind) => [`deload ${kind}`, deloadOf[kind]] as [string, Kind]),
+  ...changeNames.map((kind) => [`change ${kind}`, changeOf[kind]] as [string, Kind]),
+]
 
 const ladder = ruleOf.schemeLadder.examples[0]?.params as object
 
@@ -46,17 +58,18 @@ describe('the numbers of a rule as fields', () => {
 
 describe('the fields of a rule', () => {
   const { params } = ruleOf.linear
-  const typed = draftOf(params, ruleOf.linear.examples[0]?.params as object)
+  const typed = draftOf(ruleOf.linear, ruleOf.linear.examples[0]?.params as object)
 
   test.each(ruleKinds)('hold what may be left out too, and come back without it: %s', (kind) => {
     for (const one of ruleOf[kind].examples)
-      expect(unflatten(draftOf(ruleOf[kind].params, one.params))).toEqual(one.params)
+      expect(unflatten(draftOf(ruleOf[kind], one.params))).toEqual(one.params)
   })
 
-  test('are all there, and those of words are choices', () => {
+  test('are those that act together, and those of words are choices', () => {
     expect(Object.keys(typed)).toEqual(
-      expect.arrayContaining(['startLast', 'step.small.kg', 'step.percent', 'onStall']),
+      expect.arrayContaining(['startLoad.kg', 'startLoad.lb', 'startLast', 'step.small.kg', 'onStall']),
     )
+    for (const path of ['startPercent', 'startReps', 'step.percent']) expect(typed).not.toHaveProperty([path])
     expect(choicesOf(params, 'onStall')).toEqual(['', 'cut', 'deload', 'spaceOut'])
     expect(choicesOf(params, 'misses')).toBeNull()
   })
@@ -66,24 +79,55 @@ describe('the fields of a rule', () => {
       misses: 'Expected misses in a row, a whole number from 1 to 10.',
       'step.kg': expect.stringContaining('a step above 0 in both units'),
     })
-    expect(faultsOf(params, { ...typed, startPercent: '70' })['']).toContain('exactly one of')
+    expect(
+      faultsOf(params, { 'startLoad.kg': '40', 'startLoad.lb': '90', ...typed, startPercent: '70' })[''],
+    ).toContain('exactly one of')
+  })
+
+  test('are those of another way once that is taken, and what else was typed stays', () => {
+    const percent = takeWay(
+      ruleOf.linear,
+      { ...typed, misses: '2' },
+      'First load',
+      'as a percentage of the max',
+    )
+    expect(percent).toMatchObject({ startPercent: '', startReps: '', misses: '2' })
+    expect(percent).not.toHaveProperty(['startLoad.kg'])
+    const back = takeWay(ruleOf.linear, percent, 'First load', 'as one load for everyone')
+    expect(back).toMatchObject({ 'startLoad.kg': '', 'startLoad.lb': '', misses: '2' })
+    expect(Object.keys(back)).toEqual(Object.keys(typed))
+  })
+
+  test('that need a choice come and go with it', () => {
+    const { doubleProgression: kind } = ruleOf
+    const before = draftOf(kind, kind.examples[0]?.params as object)
+    expect(before).not.toHaveProperty('total')
+    const total = settled(kind, { ...before, advanceWhen: 'total' })
+    expect(total).toMatchObject({ total: '' })
+    expect(settled(kind, { ...total, total: '32', advanceWhen: 'oneAtTop' })).not.toHaveProperty('total')
+  })
+
+  test.each(kinds)('change with no choice of a way but their own: %s', (_, kind) => {
+    for (const { params: one } of kind.examples) {
+      const draft = draftOf(kind, one)
+      expect(settled(kind, draft)).toEqual(draft)
+      const things = new Set(Object.values(kind.fields).flatMap(({ way }) => (way ? [way.of] : [])))
+      for (const of of things) {
+        expect(waysOf(kind, of).length).toBeGreaterThan(1)
+        const all = waysOf(kind, of).map((is) => Object.keys(takeWay(kind, draft, of, is)))
+        expect(all.some((keys) => keys.join() === Object.keys(draft).join())).toBe(true)
+        expect(new Set(all.map((keys) => keys.join())).size).toBe(all.length)
+      }
+    }
   })
 })
-
-type Kind = { params: ObjectSchema<object>; fields: Fields; examples: { params: object }[] }
-const kinds: [string, Kind][] = [
-  ...ruleKinds.map((kind) => [`progression ${kind}`, ruleOf[kind]] as [string, Kind]),
-  ...triggerKinds.map((kind) => [`trigger ${kind}`, triggerOf[kind]] as [string, Kind]),
-  ...deloadKinds.map((kind) => [`deload ${kind}`, deloadOf[kind]] as [string, Kind]),
-  ...changeNames.map((kind) => [`change ${kind}`, changeOf[kind]] as [string, Kind]),
-]
 
 describe('every parameter', () => {
   test.each(kinds)('has a label, a unit and a hint in the file of its kind: %s', (_, kind) => {
     const { params, fields, examples } = kind
     const paths = examples.flatMap((example) => {
-      const typed = draftOf(params, example.params)
-      return [...Object.keys(typed), ...Object.keys(listsOf(typed))]
+      const paths = fieldsThatMayBe(kind, example.params)
+      return [...paths, ...Object.keys(listsOf(flatten(example.params)))]
     })
     for (const path of paths) {
       const { label, unit, hint, choices = {} } = wordsOf(fields, path)

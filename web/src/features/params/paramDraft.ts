@@ -5,13 +5,62 @@ import type { ObjectSchema, SchemaDescription, SchemaObjectDescription } from 'y
 /** Parameters as they are typed, by path: "step.kg", "rungs.0.sets". */
 export type ParamDraft = Record<string, string>
 
-/** What is typed of parameters: what they are, and an empty field for what they might be, in the order of their schema. */
-export function draftOf(schema: ObjectSchema<object>, params: object): ParamDraft {
-  const typed = flatten(params)
-  const paths = Object.entries(fieldsOf(schema)).flatMap(([key, field]) => pathsOf(key, field))
-  const blank = Object.fromEntries(paths.map((path) => [path, '']))
-  return { ...blank, ...typed }
+/** A kind of progression, trigger, deload or change: what its parameters may be, and what they are called. */
+export type ParamKind = { params: ObjectSchema<object>; fields: Fields }
+
+/** What is typed of parameters: what they are, and an empty field for what acts together with them, in the order of their schema. */
+export const draftOf = (kind: ParamKind, params: object): ParamDraft => settled(kind, flatten(params))
+
+/** The draft with a field for every parameter that acts beside what is chosen, and without those that do not. */
+export function settled(kind: ParamKind, typed: ParamDraft): ParamDraft {
+  const all = { ...blankOf(kind.params), ...typed }
+  const acts = (path: string): boolean => {
+    const { when, way } = wordsOf(kind.fields, path)
+    if (when && all[when.field] !== when.is) return false
+    return !way || way.is === wayOf(kind, typed, way.of)
+  }
+  return Object.fromEntries(Object.entries(all).filter(([path]) => acts(path)))
 }
+
+const blankOf = (schema: ObjectSchema<object>): ParamDraft =>
+  Object.fromEntries(
+    Object.entries(fieldsOf(schema)).flatMap(([key, field]) => pathsOf(key, field).map((path) => [path, ''])),
+  )
+
+/** The ways to state one thing, in the order of its parameters. */
+export const waysOf = ({ params, fields }: ParamKind, of: string): string[] => [
+  ...new Set(
+    Object.keys(blankOf(params)).flatMap((path) => {
+      const { way } = wordsOf(fields, path)
+      return way?.of === of ? [way.is] : []
+    }),
+  ),
+]
+
+/** The way that is taken: the one of what is typed, else the one whose fields are there, else the first. */
+function wayOf(kind: ParamKind, typed: ParamDraft, of: string): string | undefined {
+  const own = Object.entries(typed).flatMap(([path, text]) => {
+    const { way } = wordsOf(kind.fields, path)
+    return way?.of === of ? [{ is: way.is, text }] : []
+  })
+  const [first] = [...own.filter(({ text }) => text.trim()), ...own]
+  return first?.is ?? waysOf(kind, of)[0]
+}
+
+/** The draft with one thing stated in another way. */
+export function takeWay(kind: ParamKind, typed: ParamDraft, of: string, is: string): ParamDraft {
+  const isOther = (path: string) => wordsOf(kind.fields, path).way?.of === of
+  const rest = Object.fromEntries(Object.entries(typed).filter(([path]) => !isOther(path)))
+  const own = Object.keys(blankOf(kind.params)).filter((path) => {
+    const { way } = wordsOf(kind.fields, path)
+    return way?.of === of && way.is === is
+  })
+  return settled(kind, { ...Object.fromEntries(own.map((path) => [path, ''])), ...rest })
+}
+
+/** Every field that some draft of the kind has. */
+export const fieldsThatMayBe = (kind: ParamKind, params: object): string[] =>
+  Object.keys({ ...blankOf(kind.params), ...flatten(params) })
 
 type Field = SchemaDescription & Partial<SchemaObjectDescription>
 const fieldsOf = (schema: ObjectSchema<object>): Record<string, Field> =>

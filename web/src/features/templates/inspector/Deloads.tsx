@@ -51,7 +51,7 @@ export function Deloads({ draft, only }: { draft: Template; only?: string }) {
       {phase && (
         <Modal
           title={`A deload in ${phase.name}`}
-          about="It raises none of load, hard sets or effort, and lowers at least one."
+          about="A deload lowers load, hard sets or effort, and raises none of them."
           isOpen
           onClose={() => setOpen(null)}
         >

@@ -20,7 +20,7 @@ export const kindsFor = ({ ends }: Phase): DeloadKind[] =>
   deloadKinds.filter((kind) => kind !== 'taper' || ends !== undefined)
 
 export const starterOf = (kind: DeloadKind): ParamDraft =>
-  draftOf(deloadOf[kind].params, deloadOf[kind].examples[0]?.params ?? {})
+  draftOf(deloadOf[kind], deloadOf[kind].examples[0]?.params ?? {})
 
 /** Every fourth week, or the last one of a short phase. */
 export function newDeload(phase: Phase): DeloadDraft {

@@ -32,21 +32,21 @@ export function ruleDraftOf(draft: Template, target: Target): RuleDraft {
   const { trigger, ...until } = ways.until ?? { trigger: 'stalled' as const, misses: 2, of: 3 }
   return {
     rule: rule.rule,
-    params: draftOf(ruleOf[rule.rule].params, rule.params),
+    params: draftOf(ruleOf[rule.rule], rule.params),
     phase: target.phase ?? '',
     needsTechnique: ways.waits === 'technique',
     trigger,
-    until: draftOf(triggerOf[trigger].params, until),
+    until: draftOf(triggerOf[trigger], until),
     isOffer: ways.offers === true,
   }
 }
 
 /** The parameters of another rule in place of what stands. */
 export const paramsOfRule = (draft: Template, target: Target, rule: RuleKind): ParamDraft =>
-  draftOf(ruleOf[rule].params, paramsFor(rule, standsAt(draft, target).rule))
+  draftOf(ruleOf[rule], paramsFor(rule, standsAt(draft, target).rule))
 
 export const paramsOfTrigger = (trigger: TriggerKind): ParamDraft =>
-  draftOf(triggerOf[trigger].params, triggerOf[trigger].examples[0]?.params ?? {})
+  draftOf(triggerOf[trigger], triggerOf[trigger].examples[0]?.params ?? {})
 
 /** A stage that another follows says when it hands the lift on. */
 export const handsOn = (draft: Template, target: Target): boolean =>

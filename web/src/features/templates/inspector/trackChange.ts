@@ -45,9 +45,9 @@ export const isOfWeek = (kind: TrackChangeKind): boolean => kind === 'fewerDays'
 
 /** The parameters of the first example, to begin with. */
 export const starterOf = (kind: TrackChangeKind): ParamDraft => {
-  const { params, examples } = changeOf[kind]
+  const { examples } = changeOf[kind]
   const { rotation: _, ...given } = (examples[0]?.params ?? {}) as { rotation?: string[] }
-  const typed = draftOf(params, given)
+  const typed = draftOf(changeOf[kind], given)
   return Object.fromEntries(Object.entries(typed).filter(([path]) => !path.startsWith('rotation')))
 }
 

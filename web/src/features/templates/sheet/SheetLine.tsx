@@ -249,7 +249,7 @@ function MemberLoad({ line, planned, isPreviewed, cell }: LoadProps) {
         title={formatHandled(prescribed, load)}
         steps={prescribed.why}
         says={`Load of the member, ${liftName(library, line.prescribed.lift ?? line.slot)}: ${formatHandled(prescribed, load)}`}
-        className="min-w-12 text-right font-serif font-semibold whitespace-nowrap"
+        className="ml-1.5 min-w-12 text-right font-serif font-semibold whitespace-nowrap"
       >
         {formatHandled(prescribed, load)}
       </Why>
@@ -258,7 +258,7 @@ function MemberLoad({ line, planned, isPreviewed, cell }: LoadProps) {
   return (
     <span
       {...cell}
-      className={`h-5 rounded-sm text-right whitespace-nowrap text-acorn ${isPreviewed ? 'min-w-12' : 'min-w-2'}`}
+      className={`h-5 rounded-sm text-right whitespace-nowrap text-acorn ${isPreviewed ? 'ml-1.5 min-w-12' : 'min-w-2'}`}
     >
       {isPreviewed &&
         prescribed?.missing &&

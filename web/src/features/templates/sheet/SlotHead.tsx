@@ -60,7 +60,7 @@ export function SlotHead({ line, index, isMarked, cell, at, typing, onAct, onIns
           {...cell}
           title={line.rules || undefined}
           aria-label={`Exercise: ${name}${line.letter.length > 1 ? `, ${line.letter} of a superset` : ''}`}
-          className={`min-w-0 grow truncate rounded-sm text-left font-medium focus:bg-leaf-wash ${isMarked ? 'bg-leaf-wash outline outline-leaf' : 'hover:bg-leaf-wash'}`}
+          className={`min-w-0 grow rounded-sm text-left text-pretty font-medium focus:bg-leaf-wash ${isMarked ? 'bg-leaf-wash outline outline-leaf' : 'hover:bg-leaf-wash'}`}
         >
           {name}
         </button>
