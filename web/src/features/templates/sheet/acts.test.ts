@@ -152,9 +152,9 @@ describe('a key', () => {
     expect(press(viewAt(load), '5')).toEqual({})
   })
 
-  test('Shift + Enter fills the later weeks', () => {
-    const filled = done(press(viewAt({ ...bench, field: 1 }), 'Alt+Enter'))
-    expect(filled.slots.bench?.rows.p?.[0]).toHaveLength(2)
+  test('Alt + Enter adds a line of sets below', () => {
+    const added = done(press(viewAt({ ...bench, field: 1 }), 'Alt+Enter'))
+    expect(added.slots.bench?.rows.p?.[0]).toHaveLength(2)
   })
 })
 
@@ -200,12 +200,28 @@ describe('typing', () => {
     })
   })
 
-  test('with Shift + Enter fills the later weeks, and asks before it goes over what a progression writes', () => {
+  test('with Shift + Enter fills the later weeks', () => {
     const view = viewAt(load)
     const filled = done(kept(view, begin(view, '80%'), load, true))
     expect(filled.slots.bench?.rows.p?.map(([one]) => one?.load)).toEqual(
       [1, 2, 3].map(() => ({ of: 'max', percent: 80 })),
     )
+  })
+
+  test.each<[string, At, string]>([
+    ['a load', { ...squat, field: 3 }, '80%'],
+    ['a whole line', squat, 'back squat 5 x 5 @ 75%'],
+  ])('asks before it fills %s over what a progression writes', (_, at, text) => {
+    const view = viewAt(at)
+    const { put, ask } = kept(view, begin(view, text), at, true)
+    expect(put).toBeUndefined()
+    expect(ask?.byRule).toBe(2)
+    const only = applyCommand(draft, ask?.otherwise as Command) as Template
+    expect(only.slots.squat?.rows.p?.map(([one]) => one?.load.of)).toEqual([
+      'max',
+      'progression',
+      'progression',
+    ])
   })
 
   test('on an empty line adds an exercise, offers others by the arrows, and names one that is unknown', () => {

@@ -137,12 +137,19 @@ export function fillRange(
 
 /** How many cells that a rule writes, in rows behind one, commands put something else into. */
 export function overRules(draft: Template, commands: readonly Command[], behind = -1): number {
-  return commands.filter((one) => {
-    if (one.do !== 'setCell' || one.row <= behind) return false
+  return commands.reduce((sum, one) => {
+    if (one.do === 'setRow' && one.row > behind) return sum + loadsTaken(one.from ?? [], one.to ?? [])
+    if (one.do !== 'setCell' || one.row <= behind) return sum
     const own = draft.slots[one.slot]?.rows[one.phase]?.[one.row]?.find(({ id }) => id === one.prescription)
-    return one.field === 'fixed' || (one.field === 'load' && own?.load.of === 'progression')
-  }).length
+    return one.field === 'fixed' || (one.field === 'load' && own?.load.of === 'progression') ? sum + 1 : sum
+  }, 0)
 }
+
+/** Loads that a rule wrote, in lines that say another one or are gone. */
+const loadsTaken = (from: readonly SetPrescription[], to: readonly SetPrescription[]): number =>
+  from.filter(
+    ({ id, load }) => load.of === 'progression' && to.find((one) => one.id === id)?.load.of !== 'progression',
+  ).length
 
 /** Empties what may be empty; gives what a rule would write back to it. */
 export function clearRange(

@@ -1,5 +1,5 @@
 import { actFor, type Asked, type Outcome, type SheetView, type Typing } from './acts/index.ts'
-import { fieldAt, type At } from './sheet.ts'
+import { fieldAt, rangeOf, type At, type Column } from './sheet.ts'
 import { typed } from './typing.ts'
 
 /** Where the keyboard is in the sheet, what is selected, typed and asked. */
@@ -10,6 +10,23 @@ export const startState: SheetState = {
   anchor: null,
   typing: null,
   asked: null,
+}
+
+/** What acts and typing see of a sheet. Where another week or an undone step has fewer lines, the keyboard stands on the last of them. */
+export function viewOf(
+  sheet: Pick<SheetView, 'library' | 'draft' | 'columns' | 'week' | 'weeks'>,
+  state: Pick<SheetState, 'at' | 'anchor'>,
+): SheetView {
+  const at = within(sheet.columns, state.at)
+  const anchor = state.anchor && within(sheet.columns, state.anchor)
+  return { ...sheet, at, anchor, range: rangeOf(at, anchor) }
+}
+
+/** The same place where it is, else the nearest that there is; the same object where nothing moves. */
+function within(columns: Column[], at: At): At {
+  const column = Math.min(at.column, Math.max(columns.length - 1, 0))
+  const line = Math.min(at.line, Math.max((columns[column]?.lines.length ?? 1) - 1, 0))
+  return column === at.column && line === at.line ? at : { ...at, column, line }
 }
 
 /** The state once an outcome has happened; what it leaves out stays. */

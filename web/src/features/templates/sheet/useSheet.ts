@@ -9,7 +9,7 @@ import { usePutOrSay } from '../usePutOrSay.ts'
 import { actOf, type ActName, type Outcome, type SheetView } from './acts/index.ts'
 import { lineAt, rangeOf, type At, type Column } from './sheet.ts'
 import { copyRange, pasteAt } from './sheetEdits.ts'
-import { after, gone, pressed, startState } from './sheetState.ts'
+import { after, gone, pressed, startState, viewOf } from './sheetState.ts'
 import { kept, opened, pressedTyping, typed } from './typing.ts'
 import { useClipboard } from './useClipboard.ts'
 import { mint } from '../mint.ts'
@@ -31,9 +31,10 @@ export function useSheet({ draft, columns, week, weeks, sheet, ...tell }: Props)
   const library = useLibrary()
   const putOrSay = usePutOrSay()
   const [state, setState] = useState(startState)
-  const { at, anchor, typing, asked } = state
+  const { typing, asked } = state
+  const view = viewOf({ library, draft, columns, week, weeks }, state)
+  const { at, anchor } = view
   const range = useMemo(() => rangeOf(at, anchor), [at, anchor])
-  const view: SheetView = { library, draft, columns, week, weeks, at, anchor, range }
 
   const isToFocus = useRef(false)
   useLayoutEffect(() => {

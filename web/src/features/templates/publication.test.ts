@@ -1,0 +1,60 @@
+import { describe, expect, test } from '@jest/globals'
+import { ValidationError } from 'yup'
+import { publicationSchema, type Publication } from '@young-oak/api/forms/publication'
+import { publishSchema } from '@young-oak/api/templates'
+import { readTemplate, type Template } from '@young-oak/core/template'
+import { newPublication, publishOf } from './publication.ts'
+
+const template = (ends: boolean): Template =>
+  readTemplate({
+    format: 2,
+    name: 'Publish',
+    phases: [
+      { id: 'p', name: 'P', weeks: 2, rotation: ['a'], perWeek: 1, ...(ends && { ends: 'test day' }) },
+    ],
+    sessions: { a: { name: 'A', sections: [{ name: 'Main', slots: ['squat'] }] } },
+    slots: {
+      squat: {
+        exercise: 'backSquat',
+        rows: { p: [[{ sets: 3, goal: { reps: 5 }, load: { of: 'free' } }]] },
+      },
+    },
+  }).template as Template
+const member = '0b0e6f5e-7a0d-4b58-9d1b-3b9f4a1f2c11'
+const whole: Publication = { ...newPublication(template(false), false), members: [member] }
+
+describe('a publication', () => {
+  test('begins with nobody, and on the calendar only where weeks count back from a test', () => {
+    expect(newPublication(template(false), false)).toMatchObject({ members: [], clock: 'own', track: 'keep' })
+    expect(newPublication(template(true), false).clock).toBe('calendar')
+  })
+
+  test.each<[string, string | null | undefined]>([
+    ['keep', undefined],
+    ['', null],
+    ['lighter', 'lighter'],
+  ])('with the track "%s" is sent as the server reads it', (track, sent) => {
+    const body = publishOf({ ...whole, track })
+    expect(body.track).toBe(sent)
+    expect(publishSchema.isValidSync(body, { strict: true })).toBe(true)
+  })
+
+  test.each<[string, Partial<Publication>, string]>([
+    ['nobody', { members: [] }, 'members'],
+    ['no day', { start: '' }, 'start'],
+    ['a day that there is not', { start: '2026-02-30' }, 'start'],
+    ['a note that is a book', { note: 'x'.repeat(2001) }, 'note'],
+  ])('to %s is refused at its field', (_, change, field) => {
+    expect(faulty({ ...whole, ...change })).toEqual([field])
+  })
+})
+
+function faulty(given: Publication): string[] {
+  try {
+    publicationSchema.validateSync(given, { abortEarly: false })
+    return []
+  } catch (error) {
+    if (!ValidationError.isError(error)) throw error
+    return [...new Set(error.inner.map(({ path }) => path ?? ''))]
+  }
+}
