@@ -1,27 +1,26 @@
 import { useLibrary } from '../library/useLibrary.ts'
 import { useState } from 'react'
 import { toast } from 'sonner'
-import { maxSchema, type GivenMax, type MaxesView } from '@young-oak/api/maxes'
-import { exerciseOf, isExercise, takesMax, type Library } from '@young-oak/core/library'
+import type { MaxesView } from '@young-oak/api/maxes'
+import { takesMax } from '@young-oak/core/library'
 import { defaultFormula, mostInReserve, type FormulaKind } from '@young-oak/core/maxes'
 import { addLoad, type Load, type Unit, typedNumber } from '@young-oak/core/units'
-import { ValidationError } from 'yup'
 import { ExercisePicker } from '../library/ExercisePicker.tsx'
 import { api, fieldErrors, sayError } from '../../app/api.ts'
 import { today } from '../../app/today.ts'
 import { SpreadPicture } from '../../charts/SpreadPicture.tsx'
 import { Button } from '../../ui/Button.tsx'
 import { Field } from '../../ui/Field.tsx'
-import { SetFields, type TypedSet } from '../../ui/SetFields.tsx'
-
-type Typed = TypedSet & { exercise: string; variant: string; formula: FormulaKind; date: string }
+import { Alert } from '../../ui/Alert.tsx'
+import { SetFields } from '../../ui/SetFields.tsx'
+import { isOnBody, readMax, type TypedMax } from './readMax.ts'
 
 type Props = { unit: Unit; exercise: string; member?: string; body: MaxesView['body'] }
 
 /** A form for one max: a single, or a set with its estimate by every formula. */
 export function GiveMax({ unit, exercise, member, body }: Props) {
   const library = useLibrary()
-  const [typed, setTyped] = useState<Typed>({
+  const [typed, setTyped] = useState<TypedMax>({
     exercise,
     variant: '',
     load: '',
@@ -33,7 +32,7 @@ export function GiveMax({ unit, exercise, member, body }: Props) {
   })
   const [faults, setFaults] = useState<Record<string, string>>({})
   const [give, { error, isLoading }] = api.useGiveMaxMutation()
-  const put = (change: Partial<Typed>) => setTyped({ ...typed, ...change })
+  const put = (change: Partial<TypedMax>) => setTyped({ ...typed, ...change })
   const submit = async () => {
     const { given, errors } = readMax(library, typed)
     setFaults(errors)
@@ -51,9 +50,7 @@ export function GiveMax({ unit, exercise, member, body }: Props) {
         : 'Saved. Your next session uses it.',
     )
   }
-  const isOnBody =
-    isExercise(library, typed.exercise) &&
-    exerciseOf(library, { exercise: typed.exercise }).tool === 'body weight'
+  const goesOnBody = isOnBody(library, typed.exercise)
   return (
     <form
       noValidate
@@ -80,7 +77,7 @@ export function GiveMax({ unit, exercise, member, body }: Props) {
         error={faults.variant}
         onChange={(event) => put({ variant: event.target.value })}
       />
-      {isOnBody && (
+      {goesOnBody && (
         <p className="text-sm text-bark">
           Enter the load added to body weight: 0 for body weight alone, below 0 for assistance.
         </p>
@@ -90,10 +87,10 @@ export function GiveMax({ unit, exercise, member, body }: Props) {
         errors={{ load: faults['load.value'], reps: faults.reps, reserve: faults.rir }}
         onType={put}
       />
-      {(!isOnBody || body) && (
+      {(!goesOnBody || body) && (
         <Estimate
           typed={typed}
-          body={isOnBody ? body?.load : undefined}
+          body={goesOnBody ? body?.load : undefined}
           onFormula={(formula) => put({ formula })}
         />
       )}
@@ -105,11 +102,7 @@ export function GiveMax({ unit, exercise, member, body }: Props) {
         error={faults.date}
         onChange={(event) => put({ date: event.target.value })}
       />
-      {error && !Object.keys(fieldErrors(error)).length && (
-        <p role="alert" className="text-brick">
-          {sayError(error)}
-        </p>
-      )}
+      <Alert>{error && !Object.keys(fieldErrors(error)).length && sayError(error)}</Alert>
       <Button type="submit" size="thumb" disabled={isLoading}>
         Save this max
       </Button>
@@ -121,7 +114,7 @@ export function GiveMax({ unit, exercise, member, body }: Props) {
   )
 }
 
-type EstimateProps = { typed: Typed; body?: Load; onFormula: (formula: FormulaKind) => void }
+type EstimateProps = { typed: TypedMax; body?: Load; onFormula: (formula: FormulaKind) => void }
 
 /** The estimate as it would be stored, by the chosen formula, among the others; of a body-weight lift with the body. */
 function Estimate({ typed, body, onFormula }: EstimateProps) {
@@ -131,36 +124,4 @@ function Estimate({ typed, body, onFormula }: EstimateProps) {
   const given: Load = { value: Math.abs(value), unit: typed.unit }
   const load = body ? addLoad(body, given, value < 0) : given
   return <SpreadPicture load={load} reps={reps} inReserve={rir} chosen={typed.formula} onChoose={onFormula} />
-}
-
-function readMax(library: Library, typed: Typed): { given?: GivenMax; errors: Record<string, string> } {
-  const rir = typedNumber(typed.reserve)
-  const exercise = isExercise(library, typed.exercise) ? typed.exercise : undefined
-  const variant = typed.variant.trim()
-  const value = typedNumber(typed.load)
-  const help =
-    exercise &&
-    exerciseOf(library, { exercise }).tool === 'body weight' &&
-    typeof value === 'number' &&
-    value < 0
-  const given = {
-    exercise,
-    ...(variant && { variant }),
-    load: { value: help ? -value : value, unit: typed.unit },
-    ...(help && { help }),
-    reps: typedNumber(typed.reps),
-    ...(rir ? { rir } : {}),
-    formula: typed.formula,
-    date: typed.date,
-    today: today(),
-  }
-  try {
-    return {
-      given: maxSchema.validateSync(given, { strict: true, abortEarly: false, context: { library } }),
-      errors: {},
-    }
-  } catch (error) {
-    if (!ValidationError.isError(error)) throw error
-    return { errors: Object.fromEntries(error.inner.map(({ path, message }) => [path ?? '', message])) }
-  }
 }

@@ -1,6 +1,7 @@
 import { useLibrary } from '../../library/useLibrary.ts'
 import {
   addPhase,
+  type Built,
   movePhase,
   removePhase,
   repeatPhase,
@@ -17,6 +18,7 @@ import {
   type Phase,
   type Template,
 } from '@young-oak/core/template'
+import { Alert } from '../../../ui/Alert.tsx'
 import { Button } from '../../../ui/Button.tsx'
 import { Mark } from '../../../ui/Mark.tsx'
 import { Select, SelectField } from '../../../ui/Select.tsx'
@@ -30,7 +32,6 @@ type Props = { draft: Template; phase?: string; week?: number }
 
 /** A phase: its name and length, the sessions that turn in it, what its slots inherit, its deloads. */
 export function PhaseAspect({ draft, phase: id, week = 0 }: Props) {
-  const library = useLibrary()
   const { put, fault } = usePut(draft)
   const phase = draft.phases.find((one) => one.id === id) ?? draft.phases[0]
   if (!phase) return null
@@ -89,39 +90,44 @@ export function PhaseAspect({ draft, phase: id, week = 0 }: Props) {
           onChange={(isOn) => put(setTestDay(draft, isOn))}
         />
       )}
-      {fault && (
-        <p role="alert" className="rounded bg-brick-wash px-2 py-1 text-sm text-brick">
-          {fault}
-        </p>
-      )}
-      <div className="flex flex-wrap gap-2">
-        <Small
-          onClick={() =>
-            put(addPhase(draft, phase.id, { name: `Phase ${draft.phases.length + 1}`, weeks: 4 }, mint))
-          }
-        >
-          Add a phase after this one
-        </Small>
-        <Small onClick={() => put(repeatPhase(draft, phase.id, mint))}>Repeat this phase</Small>
-        <Small
-          onClick={() => put(splitPhase(draft, phase.id, Math.min(Math.max(week + 1, 1), weeks - 1), mint))}
-        >
-          Split after week {Math.min(Math.max(week + 1, 1), Math.max(weeks - 1, 1))}
-        </Small>
-        <Small onClick={() => put(movePhase(draft, phase.id, -1))}>Move phase earlier</Small>
-        <Small onClick={() => put(movePhase(draft, phase.id, 1))}>Move phase later</Small>
-        <Small onClick={() => put(removePhase(library, draft, phase.id))}>Remove phase</Small>
-      </div>
+      <Alert className="rounded bg-brick-wash px-2 py-1">{fault}</Alert>
+      <PhaseActs draft={draft} phase={phase} week={week} put={put} />
       <Deloads draft={draft} only={phase.id} />
     </section>
   )
 }
 
-const Small = ({ onClick, children }: { onClick: () => void; children: React.ReactNode }) => (
-  <Button look="plain" className="text-sm" onClick={onClick}>
-    {children}
-  </Button>
-)
+type ActsProps = {
+  draft: Template
+  phase: Phase
+  week: number
+  put: ReturnType<typeof usePut>['put']
+}
+
+/** What can be done with a phase as a whole. */
+function PhaseActs({ draft, phase, week, put }: ActsProps) {
+  const library = useLibrary()
+  const { id } = phase
+  const split = Math.min(Math.max(week + 1, 1), Math.max(nominalWeeks(phase) - 1, 1))
+  const name = `Phase ${draft.phases.length + 1}`
+  const acts: [string, () => Built | null][] = [
+    ['Add a phase after this one', () => addPhase(draft, id, { name, weeks: 4 }, mint)],
+    ['Repeat this phase', () => repeatPhase(draft, id, mint)],
+    [`Split after week ${split}`, () => splitPhase(draft, id, split, mint)],
+    ['Move phase earlier', () => movePhase(draft, id, -1)],
+    ['Move phase later', () => movePhase(draft, id, 1)],
+    ['Remove phase', () => removePhase(library, draft, id)],
+  ]
+  return (
+    <div className="flex flex-wrap gap-2">
+      {acts.map(([say, build]) => (
+        <Button key={say} look="plain" className="text-sm" onClick={() => put(build())}>
+          {say}
+        </Button>
+      ))}
+    </div>
+  )
+}
 
 export const sayWhole = (typed: string, from: number, to: number): string | undefined =>
   /^\d+$/.test(typed) && Number(typed) >= from && Number(typed) <= to ? undefined : `${from} to ${to}.`
