@@ -29,7 +29,7 @@ test('an exercise that is not there is added from the line that names it', async
   await page.keyboard.press('Alt+n')
   await expect(form(page).getByLabel('Name')).toHaveValue(slip)
   await form(page).getByRole('button', { name: 'Add exercise' }).click()
-  await expect(form(page).getByText('Choose its pattern.')).toBeVisible()
+  await expect(form(page).getByText('Choose a pattern.')).toBeVisible()
   await expect(form(page).getByText('Choose the muscle that the exercise works most.')).toBeVisible()
   await fill(page)
   await form(page).getByRole('button', { name: 'Add exercise' }).click()

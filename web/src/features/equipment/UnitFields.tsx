@@ -69,7 +69,7 @@ function Plates({ unit }: { unit: Unit }) {
   const { fields, append, remove } = useFieldArray({ control, name: `${unit}.plates` })
   return (
     <fieldset>
-      <legend className="mb-1 text-sm font-medium">Plates: weight of one, and pairs of it</legend>
+      <legend className="mb-1 text-sm font-medium">Plates: weight of each, and pairs</legend>
       <ul className="flex flex-wrap gap-x-6 gap-y-2">
         {fields.map(({ id }, i) => (
           <Plate key={id} unit={unit} at={i} onRemove={() => remove(i)} />

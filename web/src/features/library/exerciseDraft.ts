@@ -130,7 +130,7 @@ export function readDraft(draft: ExerciseDraft): Read<OwnExercise> {
 
 const saysOf: Record<string, string> = {
   name: 'Enter a name of at most 80 characters.',
-  pattern: 'Choose its pattern.',
+  pattern: 'Choose a pattern.',
   direct: 'Choose the muscle that the exercise works most.',
   reps: 'Two whole numbers, the smaller first.',
   cost: '0 to 5.',

@@ -9,6 +9,7 @@ import { formatDay, formatLoad, inUnit } from '@young-oak/core/units'
 import { api, sayError } from '../../app/api.ts'
 import { useAppDispatch } from '../../app/store.ts'
 import { today } from '../../app/today.ts'
+import { Alert } from '../../ui/Alert.tsx'
 import { Button } from '../../ui/Button.tsx'
 import { Modal } from '../../ui/Modal.tsx'
 import { saySet } from './saySet.ts'
@@ -23,37 +24,12 @@ export function BringIn({ isOpen, onClose, table }: Props) {
   const [file, setFile] = useState<File | null>(null)
   const source = pasted.trim() ? pasted : file
   const reading = useSheet(source, { members: table, today: today(), library })
-  const [sent, setSent] = useState<{ done: number; of: number } | null>(null)
-  const [fault, setFault] = useState<string>()
-  const [give] = api.useGiveRowsMutation()
-  const dispatch = useAppDispatch()
   const close = () => {
     setFile(null)
     setPasted('')
-    setFault(undefined)
     onClose()
   }
-  const store = async (rows: MaxRow[]) => {
-    setFault(undefined)
-    for (let done = 0; done < rows.length; done += atOnce) {
-      setSent({ done, of: rows.length })
-      const some = rows.slice(done, done + atOnce).map(({ line: _, ...row }) => row)
-      const answer = await give({ rows: some, today: today() })
-      if (answer.error) {
-        setSent(null)
-        dispatch(api.util.invalidateTags(['Training']))
-        return setFault(
-          `${done} of ${rows.length} were stored. ${sayError(answer.error)} Import the spreadsheet again: rows already stored are skipped.`,
-        )
-      }
-    }
-    setSent(null)
-    dispatch(api.util.invalidateTags(['Training']))
-    toast(
-      `${rows.length} ${rows.length === 1 ? 'max' : 'maxes'} stored. They are used from each member’s next session.`,
-    )
-    close()
-  }
+  const { store, sent, fault } = useStoring(close)
   return (
     <Modal title="Import maxes" isOpen={isOpen} onClose={close}>
       <p className="text-sm text-bark">
@@ -86,11 +62,7 @@ export function BringIn({ isOpen, onClose, table }: Props) {
         {reading.state === 'read' && (
           <>
             <Understood reading={reading.reading} table={table} />
-            {fault && (
-              <p role="alert" className="mt-3 text-brick">
-                {fault}
-              </p>
-            )}
+            <Alert className="mt-3">{fault}</Alert>
             <Button
               className="mt-4"
               disabled={!reading.reading.rows.length || sent !== null}
@@ -109,6 +81,35 @@ export function BringIn({ isOpen, onClose, table }: Props) {
 
 /** Lines that are sent in one request. */
 const atOnce = 500
+
+/** Sends the rows some at a time; what was stored before something failed stays, and is said. */
+function useStoring(onStored: () => void) {
+  const [sent, setSent] = useState<{ done: number; of: number } | null>(null)
+  const [fault, setFault] = useState<string>()
+  const [give] = api.useGiveRowsMutation()
+  const dispatch = useAppDispatch()
+  const store = async (rows: MaxRow[]) => {
+    setFault(undefined)
+    let refused: string | undefined
+    for (let done = 0; done < rows.length && refused === undefined; done += atOnce) {
+      setSent({ done, of: rows.length })
+      const some = rows.slice(done, done + atOnce).map(({ line: _, ...row }) => row)
+      const { error } = await give({ rows: some, today: today() })
+      if (error)
+        refused = `${done} of ${rows.length} were stored. ${sayError(error)} Import the spreadsheet again: rows already stored are skipped.`
+    }
+    setSent(null)
+    setFault(refused)
+    dispatch(api.util.invalidateTags(['Training']))
+    if (refused !== undefined) return
+    toast(
+      `${rows.length} ${rows.length === 1 ? 'max' : 'maxes'} stored. They are used from each member’s next session.`,
+    )
+    onStored()
+  }
+  return { store, sent, fault }
+}
+
 /** Changes that are shown; the others are counted. */
 const mostShown = 200
 

@@ -1,5 +1,5 @@
 import { yupResolver } from '@hookform/resolvers/yup'
-import { Controller, useForm, useWatch } from 'react-hook-form'
+import { Controller, FormProvider, useForm, useFormContext, useWatch } from 'react-hook-form'
 import { loadSettingsSchema, type LoadSettings } from '@young-oak/api/forms/loadSettings'
 import { repTables, repTableTitle } from '@young-oak/core/maxes'
 import type { Template } from '@young-oak/core/template'
@@ -18,38 +18,58 @@ import { warmUpChoices } from './warmUpChoice.ts'
 
 /** The load settings of a template as a form. */
 export function SettingsForm({ draft, onClose }: { draft: Template; onClose: () => void }) {
-  const library = useLibrary()
   const dispatch = useAppDispatch()
-  const { register, control, handleSubmit, setError, formState } = useForm<
-    SettingsDraft,
-    unknown,
-    LoadSettings
-  >({
+  const form = useForm<SettingsDraft, unknown, LoadSettings>({
     // Numbers are typed as text, which the schema reads.
     resolver: yupResolver(loadSettingsSchema) as never,
     defaultValues: settingsOf(draft),
   })
-  const { errors } = formState
-  const [use, warmUp] = useWatch({ control, name: ['use', 'warmUp'] })
   const save = (settings: LoadSettings) => {
     const made = settingsCommand(draft, settings)
-    if (made.fault !== undefined) return setError('listed', { message: made.fault }, { shouldFocus: true })
+    if (made.fault !== undefined)
+      return form.setError('listed', { message: made.fault }, { shouldFocus: true })
     if (made.command) dispatch(edit(made.command))
     onClose()
   }
-  const number = (
-    name: 'weeks' | 'fresh' | 'trainingMax' | 'awayWeeks' | 'awayBack',
-    label: string,
-    hint?: string,
-  ) => (
-    <Field label={label} hint={hint} inputMode="decimal" error={errors[name]?.message} {...register(name)} />
-  )
   return (
-    <form
-      noValidate
-      className="grid gap-4 sm:grid-cols-2"
-      onSubmit={(event) => void handleSubmit(save)(event)}
-    >
+    <FormProvider {...form}>
+      <form
+        noValidate
+        className="grid gap-4 sm:grid-cols-2"
+        onSubmit={(event) => void form.handleSubmit(save)(event)}
+      >
+        <MaxFields />
+        <LoadFields />
+        <WeekFields />
+        <Ratios draft={draft} />
+        <Acts>
+          <Button look="plain" onClick={onClose}>
+            Cancel
+          </Button>
+          <Button type="submit">Save loads</Button>
+        </Acts>
+      </form>
+    </FormProvider>
+  )
+}
+
+type NumberProps = {
+  name: 'weeks' | 'fresh' | 'trainingMax' | 'awayWeeks' | 'awayBack'
+  label: string
+  hint?: string
+}
+
+function NumberField({ name, ...rest }: NumberProps) {
+  const { register, formState } = useFormContext<SettingsDraft>()
+  return <Field {...rest} inputMode="decimal" error={formState.errors[name]?.message} {...register(name)} />
+}
+
+/** Which max percentages are of, and what they allow for reps. */
+function MaxFields() {
+  const { control } = useFormContext<SettingsDraft>()
+  const use = useWatch({ control, name: 'use' })
+  return (
+    <>
       <FormSelect
         control={control}
         name="use"
@@ -59,8 +79,12 @@ export function SettingsForm({ draft, onClose }: { draft: Template; onClose: () 
           ['best', 'the best max of recent weeks'],
         ]}
       />
-      {use === 'best' ? number('weeks', 'Recent weeks') : <span className="hidden sm:block" />}
-      {number('fresh', 'A max is too old after (weeks)')}
+      {use === 'best' ? (
+        <NumberField name="weeks" label="Recent weeks" />
+      ) : (
+        <span className="hidden sm:block" />
+      )}
+      <NumberField name="fresh" label="A max is too old after (weeks)" />
       <FormSelect
         control={control}
         name="table"
@@ -68,7 +92,17 @@ export function SettingsForm({ draft, onClose }: { draft: Template; onClose: () 
         hint="Published tables differ by a few percent."
         options={repTables.map((table) => [table, repTableTitle(table)])}
       />
-      {number('trainingMax', 'Training max, % of the 1RM')}
+      <NumberField name="trainingMax" label="Training max, % of the 1RM" />
+    </>
+  )
+}
+
+/** How loads are rounded, and what comes before them. */
+function LoadFields() {
+  const { control, register, formState } = useFormContext<SettingsDraft>()
+  const warmUp = useWatch({ control, name: 'warmUp' })
+  return (
+    <>
       <FormSelect
         control={control}
         name="rounding"
@@ -90,10 +124,19 @@ export function SettingsForm({ draft, onClose }: { draft: Template; onClose: () 
         <Field
           label="Warm-up sets: % × reps"
           hint="bar × 10 for the empty bar"
-          error={errors.listed?.message}
+          error={formState.errors.listed?.message}
           {...register('listed')}
         />
       )}
+    </>
+  )
+}
+
+/** What becomes of missed sessions, deloads and weeks away. */
+function WeekFields() {
+  const { control } = useFormContext<SettingsDraft>()
+  return (
+    <>
       <FormSelect
         control={control}
         name="missed"
@@ -102,27 +145,33 @@ export function SettingsForm({ draft, onClose }: { draft: Template; onClose: () 
         options={optionsOf(missedWords)}
       />
       <FormSelect control={control} name="deloadPolicy" label="Deloads" options={optionsOf(policyWords)} />
-      {number('awayWeeks', 'Weeks away before a reduction', 'Empty: loads are not reduced.')}
-      {number('awayBack', 'Reduction in the first week back, %')}
-      <Controller
-        control={control}
-        name="ratios"
-        render={({ field }) => (
-          <RatioFields
-            ratios={field.value}
-            offered={offeredRatios(library, draft)}
-            error={errors.ratios ? faultOfRatios(errors.ratios) : undefined}
-            onChange={field.onChange}
-          />
-        )}
+      <NumberField
+        name="awayWeeks"
+        label="Weeks away before a reduction"
+        hint="Empty: loads are not reduced."
       />
-      <Acts>
-        <Button look="plain" onClick={onClose}>
-          Cancel
-        </Button>
-        <Button type="submit">Save loads</Button>
-      </Acts>
-    </form>
+      <NumberField name="awayBack" label="Reduction in the first week back, %" />
+    </>
+  )
+}
+
+function Ratios({ draft }: { draft: Template }) {
+  const library = useLibrary()
+  const { control, formState } = useFormContext<SettingsDraft>()
+  const { ratios: errors } = formState.errors
+  return (
+    <Controller
+      control={control}
+      name="ratios"
+      render={({ field }) => (
+        <RatioFields
+          ratios={field.value}
+          offered={offeredRatios(library, draft)}
+          error={errors && faultOfRatios(errors)}
+          onChange={field.onChange}
+        />
+      )}
+    />
   )
 }
 

@@ -12,6 +12,7 @@ import {
 } from '@young-oak/core/template'
 import { ExercisePicker } from '../../library/ExercisePicker.tsx'
 import { useAppDispatch } from '../../../app/store.ts'
+import { Alert } from '../../../ui/Alert.tsx'
 import { Button } from '../../../ui/Button.tsx'
 import { optionsOf, SelectField } from '../../../ui/Select.tsx'
 import { edit } from '../editorSlice.ts'
@@ -19,16 +20,14 @@ import { mint } from '../mint.ts'
 import { RoleFields } from './RoleFields.tsx'
 import { withKnown, withNew, placesAWeek, setRole, setTurns, stopUsing } from './slotRules.ts'
 
+type Props = { draft: Template; slotId: string; slot: Slot }
+type PartProps = Props & { put: (command: Command | null) => void }
+
 /** The rules that a slot follows, with its role in each; others that it may follow; and the lifts that take it in turn. */
-export function SlotRules({ draft, slotId, slot }: { draft: Template; slotId: string; slot: Slot }) {
+export function SlotRules({ draft, slotId, slot }: Props) {
   const library = useLibrary()
   const dispatch = useAppDispatch()
   const [fault, setFault] = useState<string | null>(null)
-  const [kind, setKind] = useState<RuleKind>('linear')
-  const others = Object.keys(draft.progressions).filter(
-    (id) => !slot.uses.some(({ progression }) => progression === id),
-  )
-  const [known, setKnown] = useState(others[0] ?? '')
   const put = (command: Command | null) => {
     const [issue] = command ? checkCommand(library, draft, command) : []
     setFault(issue ? sayIssue(library, draft, issue) : null)
@@ -36,72 +35,86 @@ export function SlotRules({ draft, slotId, slot }: { draft: Template; slotId: st
   }
   return (
     <div className="grid gap-4">
-      <ul className="grid gap-3 text-sm">
-        {slot.uses.length === 0 && <li className="text-bark">No progression: loads are as written.</li>}
-        {slot.uses.map(({ progression, role }) => {
-          const stage = draft.progressions[progression]?.stages[0]
-          if (!stage) return null
-          const { roles, title } = ruleOf[stage.rule]
-          return (
-            <li key={progression} className="border-b border-line pb-2">
-              <p>{title}</p>
-              <p className="mt-1 flex flex-wrap items-center gap-3">
-                {roles.length > 1 && (
-                  <RoleFields
-                    roles={roles}
-                    role={role}
-                    places={placesAWeek(draft, slotId)}
-                    onChange={(to) => put(setRole(draft, slotId, progression, to))}
-                  />
-                )}
-                <Button
-                  look="quiet"
-                  className="-ml-3.5 min-h-0"
-                  onClick={() => put(stopUsing(draft, slotId, progression))}
-                >
-                  Stop using {title}
-                </Button>
-              </p>
-            </li>
-          )
-        })}
-      </ul>
-      {fault && (
-        <p role="alert" className="text-brick">
-          {fault}
-        </p>
-      )}
-      <div className="grid grid-cols-[1fr_auto] items-end gap-3">
-        <SelectField
-          label="New progression"
-          value={kind}
-          options={ruleKinds.map((one) => [one, ruleOf[one].title])}
-          onChoose={setKind}
-        />
-        <Button look="plain" className="min-h-11" onClick={() => put(withNew(draft, slotId, kind, mint))}>
-          Add {ruleOf[kind].title}
-        </Button>
-        {others.length > 0 && (
-          <>
-            <SelectField
-              label="Use an existing progression"
-              value={others.includes(known) ? known : (others[0] ?? '')}
-              options={others.map((id) => [id, nameOf(library, draft, id)])}
-              onChoose={setKnown}
-            />
-            <Button
-              look="plain"
-              className="min-h-11"
-              onClick={() =>
-                put(withKnown(draft, slotId, others.includes(known) ? known : (others[0] ?? '')))
-              }
-            >
-              Use this progression
-            </Button>
-          </>
-        )}
-      </div>
+      <Uses draft={draft} slotId={slotId} slot={slot} put={put} />
+      <Alert>{fault}</Alert>
+      <MoreRules draft={draft} slotId={slotId} slot={slot} put={put} />
       {!slot.circuit && <Turns slot={slot} onPut={(turns) => put(setTurns(draft, slotId, turns))} />}
+    </div>
+  )
+}
+
+/** The progressions that a slot uses, and its role in each. */
+function Uses({ draft, slotId, slot, put }: PartProps) {
+  return (
+    <ul className="grid gap-3 text-sm">
+      {slot.uses.length === 0 && <li className="text-bark">No progression: loads are as written.</li>}
+      {slot.uses.map(({ progression, role }) => {
+        const stage = draft.progressions[progression]?.stages[0]
+        if (!stage) return null
+        const { roles, title } = ruleOf[stage.rule]
+        return (
+          <li key={progression} className="border-b border-line pb-2">
+            <p>{title}</p>
+            <p className="mt-1 flex flex-wrap items-center gap-3">
+              {roles.length > 1 && (
+                <RoleFields
+                  roles={roles}
+                  role={role}
+                  places={placesAWeek(draft, slotId)}
+                  onChange={(to) => put(setRole(draft, slotId, progression, to))}
+                />
+              )}
+              <Button
+                look="quiet"
+                className="-ml-3.5 min-h-0"
+                onClick={() => put(stopUsing(draft, slotId, progression))}
+              >
+                Stop using {title}
+              </Button>
+            </p>
+          </li>
+        )
+      })}
+    </ul>
+  )
+}
+
+/** Another progression for the slot: a new one, or one that the template has already. */
+function MoreRules({ draft, slotId, slot, put }: PartProps) {
+  const library = useLibrary()
+  const [kind, setKind] = useState<RuleKind>('linear')
+  const others = Object.keys(draft.progressions).filter(
+    (id) => !slot.uses.some(({ progression }) => progression === id),
+  )
+  const [known, setKnown] = useState(others[0] ?? '')
+  return (
+    <div className="grid grid-cols-[1fr_auto] items-end gap-3">
+      <SelectField
+        label="New progression"
+        value={kind}
+        options={ruleKinds.map((one) => [one, ruleOf[one].title])}
+        onChoose={setKind}
+      />
+      <Button look="plain" className="min-h-11" onClick={() => put(withNew(draft, slotId, kind, mint))}>
+        Add {ruleOf[kind].title}
+      </Button>
+      {others.length > 0 && (
+        <>
+          <SelectField
+            label="Use an existing progression"
+            value={others.includes(known) ? known : (others[0] ?? '')}
+            options={others.map((id) => [id, nameOf(library, draft, id)])}
+            onChoose={setKnown}
+          />
+          <Button
+            look="plain"
+            className="min-h-11"
+            onClick={() => put(withKnown(draft, slotId, others.includes(known) ? known : (others[0] ?? '')))}
+          >
+            Use this progression
+          </Button>
+        </>
+      )}
     </div>
   )
 }

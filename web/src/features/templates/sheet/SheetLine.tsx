@@ -66,7 +66,7 @@ export const SheetLine = memo(function SheetLine({
   onInspect,
 }: Props) {
   const library = useLibrary()
-  const { slot, prescribed, isFirst, byRule, fixed, has } = line
+  const { prescribed, isFirst, has } = line
   const asked = isPreviewed ? planned?.sets.find((one) => one.prescription === prescribed.id) : undefined
   const isMarked = (f: number) => markedFrom !== null && markedTo !== null && f >= markedFrom && f <= markedTo
   const at = (f: number): At => ({ column, line: index, field: f })
@@ -107,36 +107,17 @@ export const SheetLine = memo(function SheetLine({
       <div role="row" className="flex items-center pb-1 text-[0.8125rem]">
         {cellFields.map((one) => {
           const f = sheetFields.indexOf(one)
-          const inherits = one in has
-          const text = inherits
-            ? formatCell(library, one, { ...prescribed, ...has })
-            : formatCell(library, one, prescribed)
-          const isByRule = byRule.includes(one)
-          const isFixed = fixed.includes(one)
           return (
-            <span key={one} className={`flex items-center ${one === 'load' ? 'min-w-0 grow' : ''}`}>
-              {one === 'goal' && <span className="text-bark">×</span>}
-              {one === 'load' && <span className="text-bark">@</span>}
-              {field === f && typing ? (
-                <TypingCell
-                  name={`${fieldNames[one]} of ${liftName(library, prescribed.lift ?? slot)}`}
-                  width={widths[one]}
-                  typing={typing}
-                  onAct={onAct}
-                />
-              ) : (
-                <button
-                  type="button"
-                  {...cell(f)}
-                  title={titleOf(one, text, isByRule, isFixed, inherits)}
-                  aria-label={`${fieldNames[one]} of ${liftName(library, prescribed.lift ?? slot)}: ${text || 'empty'}${asked ? sayInstead(library, one, prescribed, asked) : ''}${inherits ? ', inherited' : ''}${isFixed ? ', fixed' : ''}`}
-                  className={`h-7 truncate rounded-sm px-0.5 focus:bg-leaf-wash ${widths[one]} ${isByRule ? 'text-mist italic' : ''} ${isFixed ? 'font-semibold underline decoration-acorn decoration-2 underline-offset-4' : ''} ${inherits ? 'text-bark underline decoration-edge decoration-dotted underline-offset-4' : ''} ${isMarked(f) ? 'bg-leaf-wash outline outline-leaf' : 'hover:bg-leaf-wash'}`}
-                >
-                  {shown(one, text)}
-                  {asked && <Instead field={one} prescribed={prescribed} asked={asked} />}
-                </button>
-              )}
-            </span>
+            <SetCell
+              key={one}
+              line={line}
+              field={one}
+              asked={asked}
+              cell={cell(f)}
+              isMarked={isMarked(f)}
+              typing={field === f ? typing : null}
+              onAct={onAct}
+            />
           )
         })}
         <MemberLoad line={line} planned={planned} isPreviewed={isPreviewed} cell={cell(loadField)} />
@@ -146,6 +127,47 @@ export const SheetLine = memo(function SheetLine({
     </div>
   )
 })
+
+type CellProps = {
+  line: SetsLine
+  field: SheetField
+  asked: ShownSets | undefined
+  cell: object
+  isMarked: boolean
+  typing: Typing | null
+  onAct: LineActs
+}
+
+/** One cell as it is written: by the writer, by a progression, or inherited; or what is typed in its place. */
+function SetCell({ line, field, asked, cell, isMarked, typing, onAct }: CellProps) {
+  const library = useLibrary()
+  const { slot, prescribed, has } = line
+  const inherits = field in has
+  const text = formatCell(library, field, inherits ? { ...prescribed, ...has } : prescribed)
+  const isByRule = line.byRule.includes(field)
+  const isFixed = line.fixed.includes(field)
+  const name = `${fieldNames[field]} of ${liftName(library, prescribed.lift ?? slot)}`
+  return (
+    <span className={`flex items-center ${field === 'load' ? 'min-w-0 grow' : ''}`}>
+      {field === 'goal' && <span className="text-bark">×</span>}
+      {field === 'load' && <span className="text-bark">@</span>}
+      {typing ? (
+        <TypingCell name={name} width={widths[field]} typing={typing} onAct={onAct} />
+      ) : (
+        <button
+          type="button"
+          {...cell}
+          title={titleOf(field, text, isByRule, isFixed, inherits)}
+          aria-label={`${name}: ${text || 'empty'}${asked ? sayInstead(library, field, prescribed, asked) : ''}${inherits ? ', inherited' : ''}${isFixed ? ', fixed' : ''}`}
+          className={`h-7 truncate rounded-sm px-0.5 focus:bg-leaf-wash ${widths[field]} ${isByRule ? 'text-mist italic' : ''} ${isFixed ? 'font-semibold underline decoration-acorn decoration-2 underline-offset-4' : ''} ${inherits ? 'text-bark underline decoration-edge decoration-dotted underline-offset-4' : ''} ${isMarked ? 'bg-leaf-wash outline outline-leaf' : 'hover:bg-leaf-wash'}`}
+        >
+          {shown(field, text)}
+          {asked && <Instead field={field} prescribed={prescribed} asked={asked} />}
+        </button>
+      )}
+    </span>
+  )
+}
 
 /** The cell as the chosen member is asked it, where that is another than is written. */
 function insteadOf(
