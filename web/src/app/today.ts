@@ -1,13 +1,10 @@
-import { addDays, type Day } from '@young-oak/core/units'
+import { formatISO, nextMonday as mondayAfter, parseISO } from 'date-fns'
+import type { Day } from '@young-oak/core/units'
+
+const dayOf = (date: Date): Day => formatISO(date, { representation: 'date' })
 
 /** This device's local date: the only clock of the interface. */
-export function today(): Day {
-  const now = new Date()
-  return new Date(now.getTime() - now.getTimezoneOffset() * 60_000).toISOString().slice(0, 10)
-}
+export const today = (): Day => dayOf(new Date())
 
 /** The next Monday after a day. */
-export function nextMonday(day: Day): Day {
-  const weekday = new Date(`${day}T00:00:00Z`).getUTCDay()
-  return addDays(day, (8 - weekday) % 7 || 7)
-}
+export const nextMonday = (day: Day): Day => dayOf(mondayAfter(parseISO(day)))

@@ -1,7 +1,8 @@
 import { useTitle } from '../../app/useTitle.ts'
-import { useState } from 'react'
+import { yupResolver } from '@hookform/resolvers/yup'
+import { useForm } from 'react-hook-form'
 import { toast } from 'sonner'
-import type { LocationView } from '@young-oak/api/equipment'
+import { locationSchema, type GivenLocation, type LocationView } from '@young-oak/api/equipment'
 import { api, sayError } from '../../app/api.ts'
 import { today } from '../../app/today.ts'
 import { Button } from '../../ui/Button.tsx'
@@ -14,9 +15,6 @@ import { sayHas } from './sayHas.ts'
 export default function LocationsPage() {
   useTitle('Locations and equipment')
   const { data, error, isLoading, refetch } = api.useLocationsQuery(today())
-  const [name, setName] = useState('')
-  const [fault, setFault] = useState<string>()
-  const [add, { isLoading: isAdding }] = api.useAddLocationMutation()
   if (isLoading) return <p className="p-6 text-bark">Loading…</p>
   if (!data)
     return (
@@ -25,12 +23,6 @@ export default function LocationsPage() {
         <Button onClick={() => void refetch()}>Try again</Button>
       </main>
     )
-  const submit = async () => {
-    const answer = await add({ name, day: today() })
-    if (answer.error) return setFault(sayError(answer.error))
-    setFault(undefined)
-    setName('')
-  }
   return (
     <main className="mx-auto w-full max-w-3xl px-4 py-6">
       <h1 className="text-3xl">Locations and equipment</h1>
@@ -43,26 +35,39 @@ export default function LocationsPage() {
           <Location key={location.id} location={location} />
         ))}
       </ul>
-      <form
-        className="mt-6 flex items-start gap-3"
-        onSubmit={(event) => {
-          event.preventDefault()
-          void submit()
-        }}
-      >
-        <Field
-          label="New location"
-          value={name}
-          error={fault}
-          className="grow"
-          onChange={(event) => setName(event.target.value)}
-        />
-        <Button type="submit" look="plain" className="mt-6 min-h-11" disabled={isAdding}>
-          Add location
-        </Button>
-      </form>
+      <NewLocation />
       <Toasts />
     </main>
+  )
+}
+
+function NewLocation() {
+  const [add, { isLoading }] = api.useAddLocationMutation()
+  const { register, handleSubmit, reset, setError, formState } = useForm<GivenLocation>({
+    resolver: yupResolver(locationSchema),
+    defaultValues: { name: '' },
+  })
+  const save = async ({ name }: GivenLocation) => {
+    const { error } = await add({ name, day: today() })
+    if (error) setError('name', { message: sayError(error) })
+    else reset()
+  }
+  return (
+    <form
+      noValidate
+      className="mt-6 flex items-start gap-3"
+      onSubmit={(event) => void handleSubmit(save)(event)}
+    >
+      <Field
+        label="New location"
+        className="grow"
+        error={formState.errors.name?.message}
+        {...register('name')}
+      />
+      <Button type="submit" look="plain" className="mt-6 min-h-11" disabled={isLoading}>
+        Add location
+      </Button>
+    </form>
   )
 }
 

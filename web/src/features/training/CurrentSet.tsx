@@ -37,47 +37,49 @@ type Props = {
   onLog: (result: Result) => void
 }
 
-/** The set to do now: its load and plates large, one tap to log it as prescribed, small steps to change it. */
-export function CurrentSet({
-  slot,
-  asked,
-  of,
-  before,
-  isCorrection = false,
-  found,
-  isNext = false,
-  onLog,
-}: Props) {
+/** What is typed of the set, whether it is being changed, and how it is logged. */
+function useSetDraft({ slot, asked, before, isCorrection = false, found, onLog }: Props) {
   const library = useLibrary()
   const { n, prescribed, isPlus } = asked
   const measure = measureOf(library, slot, prescribed, before)
-  const { isLoaded, isOnBody, counts } = measure
   const [draft, setDraft] = useState(() => {
     const own = startDraft(slot, prescribed, n, before, isCorrection)
     return found ? { ...own, load: formatNumber(found.value) } : own
   })
   const [errors, setErrors] = useState<SetErrors>({})
-  const isOpenEnded = draft.count === '' && counts !== 'done'
+  const isOpenEnded = draft.count === '' && measure.counts !== 'done'
+  const lacksLoad = measure.isLoaded && !prescribed.load && !measure.isOnBody
   const [isChanging, setChanging] = useState(
-    isCorrection ||
-      found !== undefined ||
-      isPlus ||
-      isOpenEnded ||
-      (isLoaded && !prescribed.load && !isOnBody),
+    isCorrection || found !== undefined || isPlus || isOpenEnded || lacksLoad,
   )
-  const put = (change: Partial<SetDraft>) => setDraft({ ...draft, ...change })
-  const log = (state: 'done' | 'failed') => {
-    const read = readDraft(draft, measure, state)
-    setErrors(read.errors)
-    if (read.result) onLog(read.result)
-  }
-  const main = isChanging ? (isCorrection ? 'Save the correction' : 'Log this set') : sayDone(prescribed)
   const fields = useRef<HTMLDivElement>(null)
-  // Whoever changes the set goes on in its first field.
-  const change = () => {
-    setChanging(true)
-    requestAnimationFrame(() => fields.current?.querySelector('input')?.focus())
+  return {
+    measure,
+    draft,
+    errors,
+    fields,
+    isChanging,
+    put: (change: Partial<SetDraft>) => setDraft({ ...draft, ...change }),
+    log: (state: 'done' | 'failed') => {
+      const read = readDraft(draft, measure, state)
+      setErrors(read.errors)
+      if (read.result) onLog(read.result)
+    },
+    /** Whoever changes the set goes on in its first field. */
+    change: () => {
+      setChanging(true)
+      requestAnimationFrame(() => fields.current?.querySelector('input')?.focus())
+    },
   }
+}
+
+/** The set to do now: its load and plates large, one tap to log it as prescribed, small steps to change it. */
+export function CurrentSet(props: Props) {
+  const { slot, asked, of, isCorrection = false, isNext = false } = props
+  const library = useLibrary()
+  const { n, prescribed, isPlus } = asked
+  const { measure, draft, errors, fields, isChanging, put, log, change } = useSetDraft(props)
+  const main = isChanging ? (isCorrection ? 'Save the correction' : 'Log this set') : sayDone(prescribed)
   return (
     <div className="mt-2 sm:ml-8">
       <p className="text-sm text-bark">{sayAbout(prescribed, n, of, isPlus, isCorrection)}</p>
@@ -99,14 +101,14 @@ export function CurrentSet({
       {isChanging && (
         <SetFields ref={fields} slot={slot} measure={measure} draft={draft} errors={errors} onPut={put} />
       )}
-      {isChanging && prescribed.option && counts === 'reps' && (
+      {isChanging && prescribed.option && measure.counts === 'reps' && (
         <Mark
           label={`${capital(prescribed.option.say)}: ${prescribed.option.percent}% of the reps`}
           isOn={draft.option}
           onChange={(option) => put({ option })}
         />
       )}
-      {isChanging && counts === 'reps' && <More draft={draft} errors={errors} onPut={put} />}
+      {isChanging && measure.counts === 'reps' && <More draft={draft} errors={errors} onPut={put} />}
       {prescribed.side && prescribed.load && typedNumber(draft.load) === prescribed.load.value && (
         <PlatePicture side={prescribed.side} bar={prescribed.bar} unit={prescribed.load.unit} />
       )}
