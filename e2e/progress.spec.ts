@@ -158,7 +158,7 @@ test.describe('on a phone', () => {
     await check.getByRole('button', { name: 'Save check-in' }).click()
     await expect(page.getByText('freshness is 1 of 5')).toBeVisible()
     await expect(page.getByText('joints ache')).toBeVisible()
-    await expect(page.getByText(/How sure: /)).toBeVisible()
+    await expect(page.getByText(/Confidence: /)).toBeVisible()
     await check.getByRole('group', { name: 'Joints' }).getByRole('button', { name: 'painful' }).click()
     await check.getByRole('button', { name: 'Save check-in' }).click()
     await expect(

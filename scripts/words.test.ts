@@ -40,6 +40,7 @@ const retired: [RegExp, RegExp | null][] = [
   [/\breserves?\b|\bpercents\b/i, null],
   [/\bcrests?\b|\bforemost\b|\banew\b|\bderives? from\b/i, null],
   [/% of it\b|\bof help\b|\bgiven? up\b|\bstands? here\b/i, null],
+  [/: rising$|\bstands? still\b|\bha(s|ve) fallen\b/, null],
   [/\b[Bb]ring in\b|\b[Pp]ut (it )?in\b/, null],
 ]
 /** Programmer's errors, file names, and examples of worked checks are for whoever builds it. */

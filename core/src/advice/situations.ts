@@ -46,7 +46,7 @@ export const wellSignals: Signals = {
 }
 
 export const situations: Situation[] = [
-  { say: 'three days a week, every lift rising, well', signals: {}, want: 'nothing', sure: 'likely' },
+  { say: 'three days a week, every lift progressing, well', signals: {}, want: 'nothing', sure: 'likely' },
   {
     say: 'the same, and never asked how they are',
     signals: { checkIns: [] },
@@ -60,7 +60,7 @@ export const situations: Situation[] = [
     sure: 'weak',
   },
   {
-    say: 'one lift missed twice, the others rising',
+    say: 'one lift missed twice, the others progressing',
     signals: { lifts: [lift('backSquat', { missesInARow: 2 }), lift('benchPress'), lift('deadlift')] },
     want: 'askAgain',
     sure: 'weak',
@@ -72,7 +72,7 @@ export const situations: Situation[] = [
     sure: 'weak',
   },
   {
-    say: 'two lifts have fallen and they are worn out',
+    say: 'two lifts are down and they are worn out',
     signals: {
       lifts: [lift('backSquat', falling), lift('benchPress', falling), lift('deadlift')],
       checkIns: [{ ...fine, freshness: 2 }],
@@ -81,7 +81,7 @@ export const situations: Situation[] = [
     sure: 'likely',
   },
   {
-    say: 'two lifts have fallen, nine weeks without a deload, and nobody has asked them',
+    say: 'two lifts are down, nine weeks without a deload, and nobody has asked them',
     signals: {
       lifts: [lift('backSquat', falling), lift('benchPress', falling), lift('deadlift')],
       checkIns: [],
@@ -91,13 +91,13 @@ export const situations: Situation[] = [
     sure: 'likely',
   },
   {
-    say: 'two lifts of different muscles have fallen, otherwise well',
+    say: 'two lifts of different muscles are down, otherwise well',
     signals: { lifts: [lift('backSquat', falling), lift('benchPress', falling), lift('deadlift')] },
     want: 'deload',
     sure: 'possible',
   },
   {
-    say: 'joints ache and one lift has fallen: lighter bars, not fewer sets',
+    say: 'joints ache and one lift is down: lighter bars, not fewer sets',
     signals: {
       lifts: [lift('backSquat', falling), lift('benchPress'), lift('deadlift')],
       checkIns: [{ ...fine, joints: 'achy' }],
@@ -173,7 +173,7 @@ export const situations: Situation[] = [
     sure: 'weak',
   },
   {
-    say: 'bench and incline have fallen, legs and back rise: the chest alone',
+    say: 'bench and incline are down, legs and back progress: the chest alone',
     signals: {
       lifts: [
         lift('benchPress', falling),
@@ -186,7 +186,7 @@ export const situations: Situation[] = [
     sure: 'possible',
   },
   {
-    say: 'the chest is still sore every time, and the bench has fallen',
+    say: 'the chest is still sore every time, and the bench is down',
     signals: {
       lifts: [lift('benchPress', falling), lift('backSquat'), lift('deadlift')],
       soreMuscles: ['chest'],
@@ -195,13 +195,13 @@ export const situations: Situation[] = [
     sure: 'likely',
   },
   {
-    say: 'quads and glutes are still sore, nothing has fallen',
+    say: 'quads and glutes are still sore, no lift is down',
     signals: { soreMuscles: ['quads', 'glutes'] },
     want: 'partialDeload',
     sure: 'possible',
   },
   {
-    say: 'two lifts have fallen, but the last deload is two weeks ago: too soon for another',
+    say: 'two lifts are down, but the last deload is two weeks ago: too soon for another',
     signals: {
       lifts: [lift('backSquat', falling), lift('benchPress', falling), lift('deadlift')],
       weeksSinceDeload: 2,
@@ -228,7 +228,7 @@ export const situations: Situation[] = [
     sure: 'possible',
   },
   {
-    say: 'poor sleep again and again, and two lifts have fallen',
+    say: 'poor sleep again and again, and two lifts are down',
     signals: {
       lifts: [lift('backSquat', falling), lift('benchPress', falling), lift('deadlift')],
       checkIns: [{ ...fine, sleep: 1 }, { ...fine, sleep: 2 }, fine],
@@ -285,7 +285,7 @@ export const situations: Situation[] = [
     sure: 'likely',
   },
   {
-    say: 'worn out and fallen, in a program that goes by planned deloads alone',
+    say: 'worn out and down, in a program that goes by planned deloads alone',
     signals: {
       lifts: [lift('backSquat', falling), lift('benchPress', falling), lift('deadlift')],
       checkIns: [{ ...fine, freshness: 1 }],

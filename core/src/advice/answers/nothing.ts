@@ -4,7 +4,7 @@ import { names } from '../evidence.ts'
 import { isRising } from '../signals.ts'
 
 const say = declareSteps({
-  'nothing.rising': '{lifts}: rising',
+  'nothing.rising': '{lifts}: progressing',
   'nothing.steady': 'no lift is down, and none is missed repeatedly',
   'nothing.fresh': 'no check-in says otherwise',
 })
@@ -12,7 +12,7 @@ const say = declareSteps({
 export const nothing = defineAnswer({
   kind: 'nothing',
   says: 'Nothing to change.',
-  school: 'Every coach leaves alone what works.',
+  school: 'Coaches agree: keep what works.',
   holds({ lifts, checkIns }, _policy, library) {
     const rising = lifts.filter(isRising)
     const going = rising.length

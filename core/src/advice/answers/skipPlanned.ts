@@ -4,7 +4,7 @@ import { falls, names, tiredness } from '../evidence.ts'
 import { isRising, limits } from '../signals.ts'
 
 const say = declareSteps({
-  'skipPlanned.rising': '{lifts}: rising',
+  'skipPlanned.rising': '{lifts}: progressing',
   'skipPlanned.left': '{left} RIR on average, which leaves enough recovery',
   'skipPlanned.days': '{days} days a week leave enough recovery',
 })

@@ -40,7 +40,7 @@ export function AdviceCard({ program, isOnly, taken, member }: Props) {
       </ul>
       {!isCaution && (
         <p className="mt-2 text-sm text-bark">
-          How sure: {sureWords[advice.sure]}. {school} {policyWords[policy]}
+          Confidence: {sureWords[advice.sure]}. {school} {policyWords[policy]}
         </p>
       )}
       {advice.suggest && (

@@ -30,7 +30,7 @@ export function NameField({ name }: { name: string }) {
       onBlur={save}
       onKeyDown={(event) => event.key === 'Enter' && event.currentTarget.blur()}
       size={Math.max(typed.length, 12)}
-      className="rounded border border-transparent bg-transparent px-1 font-serif text-2xl font-semibold hover:border-line focus:border-edge"
+      className="field-sizing-content min-w-32 rounded border border-transparent bg-transparent px-1 font-serif text-2xl font-semibold hover:border-line focus:border-edge"
     />
   )
 }
@@ -51,7 +51,7 @@ export const MemberPicker = memo(function MemberPicker({ member, onChoose, isRun
         label="Loads of"
         isBare
         isOptional
-        className="min-h-9 min-w-44 px-2"
+        className="min-h-9 max-w-56 min-w-32 px-2"
         chosen={people.find(({ value }) => value === member)?.said ?? null}
         placeholder="nobody"
         typing="a name"

@@ -133,9 +133,11 @@ function WeekLine({ week, current }: { week: PlannedWeek; current?: PlannedSessi
           className={`flex items-center gap-1 rounded-full border px-3 py-1 ${place === current ? 'border-leaf bg-leaf-wash font-medium' : 'border-line text-bark'}`}
         >
           {place.status === 'trained' && <Check size={14} aria-label="done" />}
-          Day {place.inWeek}: {place.name}
-          {place.date && <span className="font-normal text-bark">, {formatDay(place.date)}</span>}
-          {(place.status === 'skipped' || place.status === 'dropped') && ' (skipped)'}
+          <span>
+            Day {place.inWeek}: {place.name}
+            {place.date && <span className="font-normal text-bark">, {formatDay(place.date)}</span>}
+            {(place.status === 'skipped' || place.status === 'dropped') && ' (skipped)'}
+          </span>
         </li>
       ))}
     </ol>
