@@ -30,17 +30,7 @@ export default function SignInPage() {
   }
   return (
     <main className="mx-auto grid min-h-dvh max-w-5xl content-center gap-10 p-6 md:grid-cols-2">
-      <section className="self-center">
-        <h1 className="text-5xl">Young Oak</h1>
-        <p className="mt-4 max-w-md text-lg text-bark">
-          Write a strength program once. Every member’s loads come from their own logged maxes, down to the
-          plates.
-        </p>
-        <p className="mt-6 max-w-md text-sm text-bark">
-          Not medical advice. If you are new to lifting, coming back to it, pregnant, on medication or have a
-          condition, see a licensed professional first, and follow your facility’s rules.
-        </p>
-      </section>
+      <Intro />
       <section className="rounded-lg border border-line bg-sheet p-6">
         <form
           onSubmit={(event) => void handleSubmit(enter)(event)}
@@ -71,25 +61,44 @@ export default function SignInPage() {
             Sign in
           </Button>
         </form>
-        {data?.demo.length ? (
-          <div className="mt-6 border-t border-line pt-4">
-            <p className="text-sm text-bark">This is the demo, with made-up people. Sign in as:</p>
-            <ul className="mt-2 grid gap-1">
-              {data.demo.map(({ email, password, who }) => (
-                <li key={email}>
-                  <Button
-                    look="plain"
-                    className="w-full text-left"
-                    onClick={() => void enter({ email, password })}
-                  >
-                    {who}
-                  </Button>
-                </li>
-              ))}
-            </ul>
-          </div>
-        ) : null}
+        {data && data.demo.length > 0 && <DemoPeople people={data.demo} onEnter={(one) => void enter(one)} />}
       </section>
     </main>
   )
 }
+
+/** What it is, and the usual caution. */
+const Intro = () => (
+  <section className="self-center">
+    <h1 className="text-5xl">Young Oak</h1>
+    <p className="mt-4 max-w-md text-lg text-bark">
+      Write a strength program once. Every member’s loads come from their own logged maxes, down to the
+      plates.
+    </p>
+    <p className="mt-6 max-w-md text-sm text-bark">
+      Not medical advice. If you are new to lifting, coming back to it, pregnant, on medication or have a
+      condition, see a licensed professional first, and follow your facility’s rules.
+    </p>
+  </section>
+)
+
+type DemoProps = {
+  people: { email: string; password: string; who: string }[]
+  onEnter: (who: SignIn) => void
+}
+
+/** The made-up people of the demo, each with one tap. */
+const DemoPeople = ({ people, onEnter }: DemoProps) => (
+  <div className="mt-6 border-t border-line pt-4">
+    <p className="text-sm text-bark">This is the demo, with made-up people. Sign in as:</p>
+    <ul className="mt-2 grid gap-1">
+      {people.map(({ email, password, who }) => (
+        <li key={email}>
+          <Button look="plain" className="w-full text-left" onClick={() => onEnter({ email, password })}>
+            {who}
+          </Button>
+        </li>
+      ))}
+    </ul>
+  </div>
+)

@@ -22,21 +22,7 @@ type Props = {
 /** An exercise in the list, and once it is opened what is said of it. */
 export function Entry({ id, isOpen, onOpen, onFind, acts }: Props) {
   const library = useLibrary()
-  const {
-    name,
-    pattern,
-    direct,
-    indirect,
-    tool,
-    reads,
-    cost,
-    spine,
-    cue,
-    caution,
-    parent,
-    substitutes = [],
-  } = exerciseOf(library, { exercise: id })
-  const suits = saySuits(exerciseOf(library, { exercise: id }))
+  const { name, pattern, direct, indirect } = exerciseOf(library, { exercise: id })
   return (
     <li>
       <button
@@ -57,45 +43,54 @@ export function Entry({ id, isOpen, onOpen, onFind, acts }: Props) {
           {indirect.length > 0 && `; half: ${indirect.join(', ')}`}
         </span>
       </button>
-      {isOpen && (
-        <div className="grid gap-1 pb-3 text-sm sm:pl-4">
-          <p>{cue}</p>
-          {caution && <p className="text-acorn">{caution}</p>}
-          <p className="text-bark">
-            {sentence(tool)}; {readingWords[reads]}.{suits && ` Suits ${suits}.`} Recovery cost {cost} of 5,
-            spine load {spine} of 5.
-            {parent &&
-              ` Begins at ${parent.percent}% of the ${liftName(library, { exercise: parent.exercise as ExerciseId }).toLowerCase()} max.`}
-          </p>
-          {substitutes.length > 0 && (
-            <p className="text-bark">
-              Substitutes:{' '}
-              {substitutes.map((one, i) => (
-                <span key={one}>
-                  {i > 0 && ', '}
-                  <button
-                    type="button"
-                    className="underline underline-offset-4 hover:text-leaf"
-                    onClick={() => onFind(one as ExerciseId)}
-                  >
-                    {liftName(library, { exercise: one as ExerciseId })}
-                  </button>
-                </span>
-              ))}
-            </p>
-          )}
-          {acts && (
-            <p className="flex gap-2 pt-1">
-              <Button look="plain" onClick={acts.change}>
-                Change…
-              </Button>
-              <Button look="plain" onClick={acts.merge}>
-                Merge into another…
-              </Button>
-            </p>
-          )}
-        </div>
-      )}
+      {isOpen && <Said id={id} onFind={onFind} acts={acts} />}
     </li>
+  )
+}
+
+/** What is said of an exercise: how it is done, what it costs, what it is a variation of, what replaces it. */
+function Said({ id, onFind, acts }: Pick<Props, 'id' | 'onFind' | 'acts'>) {
+  const library = useLibrary()
+  const own = exerciseOf(library, { exercise: id })
+  const { tool, reads, cost, spine, cue, caution, parent, substitutes = [] } = own
+  const suits = saySuits(own)
+  return (
+    <div className="grid gap-1 pb-3 text-sm sm:pl-4">
+      <p>{cue}</p>
+      {caution && <p className="text-acorn">{caution}</p>}
+      <p className="text-bark">
+        {sentence(tool)}; {readingWords[reads]}.{suits && ` Suits ${suits}.`} Recovery cost {cost} of 5, spine
+        load {spine} of 5.
+        {parent &&
+          ` Begins at ${parent.percent}% of the ${liftName(library, { exercise: parent.exercise as ExerciseId }).toLowerCase()} max.`}
+      </p>
+      {substitutes.length > 0 && (
+        <p className="text-bark">
+          Substitutes:{' '}
+          {substitutes.map((one, i) => (
+            <span key={one}>
+              {i > 0 && ', '}
+              <button
+                type="button"
+                className="underline underline-offset-4 hover:text-leaf"
+                onClick={() => onFind(one as ExerciseId)}
+              >
+                {liftName(library, { exercise: one as ExerciseId })}
+              </button>
+            </span>
+          ))}
+        </p>
+      )}
+      {acts && (
+        <p className="flex gap-2 pt-1">
+          <Button look="plain" onClick={acts.change}>
+            Change…
+          </Button>
+          <Button look="plain" onClick={acts.merge}>
+            Merge into another…
+          </Button>
+        </p>
+      )}
+    </div>
   )
 }

@@ -26,58 +26,26 @@ const anyOf = (words: readonly string[]): Option<string>[] => [['', 'any'], ...a
 /** Every exercise that templates may use: found by any word, a muscle or a pattern, each with what is said of it. */
 export default function LibraryPage() {
   useTitle('Exercises')
-  const library = useLibrary()
-  const [typed, setTyped] = useState('')
-  const [pattern, setPattern] = useState('')
-  const [muscle, setMuscle] = useState('')
-  const [whose, setWhose] = useState('')
+  const [asked, setAsked] = useState(anything)
   const [open, setOpen] = useState<ExerciseId | null>(null)
   const [dialog, setDialog] = useState<Dialog | null>(null)
   const own = useAppSelector(({ library }) => library.exercises)
   const { data: session } = api.useSessionQuery()
   const isStaff = session?.seat?.kind !== 'member'
-  const words = useDeferredValue(typed)
-  const found = findExercises(library, words).filter((id) => {
-    const one = exerciseOf(library, { exercise: id })
-    const works = [...one.direct, ...one.indirect] as string[]
-    if (whose === 'own' && !isOwnId(id)) return false
-    return (!pattern || one.pattern === pattern) && (!muscle || works.includes(muscle))
-  })
+  const found = useFound(asked)
   return (
     <main className="mx-auto w-full max-w-5xl px-4 py-6">
       <div className="flex flex-wrap items-center justify-between gap-3">
         <h1 className="text-3xl">Exercises</h1>
         {isStaff && <Button onClick={() => setDialog({ do: 'add' })}>Add an exercise</Button>}
       </div>
-      <div className="mt-4 grid items-end gap-3 sm:grid-cols-[1fr_10rem_10rem_11rem]">
-        <label className="text-sm font-medium">
-          Find
-          <input
-            type="search"
-            placeholder="a name, a muscle, a pattern, a tool"
-            value={typed}
-            onChange={(event) => setTyped(event.target.value)}
-            className="mt-1 block min-h-11 w-full rounded-md border border-edge bg-sheet px-3 text-base font-normal"
-          />
-        </label>
-        <SelectField label="Pattern" value={pattern} options={anyOf(patterns)} onChoose={setPattern} />
-        <SelectField label="Muscle" value={muscle} options={anyOf(muscles)} onChoose={setMuscle} />
-        <SelectField
-          label="Whose"
-          value={whose}
-          options={[
-            ['', 'everybody’s'],
-            ['own', 'our own'],
-          ]}
-          onChoose={setWhose}
-        />
-      </div>
+      <Filters asked={asked} onAsk={(change) => setAsked({ ...asked, ...change })} />
       <p role="status" className="mt-3 text-sm text-bark">
         {found.length} {found.length === 1 ? 'exercise' : 'exercises'}
       </p>
       {found.length === 0 && (
         <p className="py-4 text-bark">
-          {whose === 'own' && !Object.keys(own).length
+          {asked.whose === 'own' && !Object.keys(own).length
             ? 'Your gym has no own exercises yet. Add what the library does not have.'
             : 'No exercise fits. Remove a word, or choose any pattern.'}
         </p>
@@ -95,7 +63,7 @@ export default function LibraryPage() {
         ))}
       </ul>
       <Merged exercises={own} isStaff={isStaff} />
-      {dialog?.do === 'add' && <ExerciseForm name={typed.trim()} onClose={() => setDialog(null)} />}
+      {dialog?.do === 'add' && <ExerciseForm name={asked.typed.trim()} onClose={() => setDialog(null)} />}
       {dialog?.do === 'change' && <ExerciseForm own={dialog} onClose={() => setDialog(null)} />}
       {dialog?.do === 'merge' && (
         <MergeDialog id={dialog.id} exercise={dialog.exercise} onClose={() => setDialog(null)} />
@@ -103,6 +71,59 @@ export default function LibraryPage() {
     </main>
   )
 }
+
+const anything = { typed: '', pattern: '', muscle: '', whose: '' }
+type Asked = typeof anything
+
+/** The exercises that have the words, the pattern and the muscle that are asked for. */
+function useFound({ typed, pattern, muscle, whose }: Asked): ExerciseId[] {
+  const library = useLibrary()
+  const words = useDeferredValue(typed)
+  return findExercises(library, words).filter((id) => {
+    const one = exerciseOf(library, { exercise: id })
+    const works = [...one.direct, ...one.indirect] as string[]
+    if (whose === 'own' && !isOwnId(id)) return false
+    return (!pattern || one.pattern === pattern) && (!muscle || works.includes(muscle))
+  })
+}
+
+type FilterProps = { asked: Asked; onAsk: (change: Partial<Asked>) => void }
+
+const Filters = ({ asked: { typed, pattern, muscle, whose }, onAsk }: FilterProps) => (
+  <div className="mt-4 grid items-end gap-3 sm:grid-cols-[1fr_10rem_10rem_11rem]">
+    <label className="text-sm font-medium">
+      Find
+      <input
+        type="search"
+        placeholder="a name, a muscle, a pattern, a tool"
+        value={typed}
+        onChange={(event) => onAsk({ typed: event.target.value })}
+        className="mt-1 block min-h-11 w-full rounded-md border border-edge bg-sheet px-3 text-base font-normal"
+      />
+    </label>
+    <SelectField
+      label="Pattern"
+      value={pattern}
+      options={anyOf(patterns)}
+      onChoose={(to) => onAsk({ pattern: to })}
+    />
+    <SelectField
+      label="Muscle"
+      value={muscle}
+      options={anyOf(muscles)}
+      onChoose={(to) => onAsk({ muscle: to })}
+    />
+    <SelectField
+      label="Whose"
+      value={whose}
+      options={[
+        ['', 'everybody’s'],
+        ['own', 'our own'],
+      ]}
+      onChoose={(to) => onAsk({ whose: to })}
+    />
+  </div>
+)
 
 type Dialog = { do: 'add' } | { do: 'change' | 'merge'; id: OwnId; exercise: OwnExercise }
 

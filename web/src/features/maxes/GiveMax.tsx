@@ -17,8 +17,8 @@ import { isOnBody, readMax, type TypedMax } from './readMax.ts'
 
 type Props = { unit: Unit; exercise: string; member?: string; body: MaxesView['body'] }
 
-/** A form for one max: a single, or a set with its estimate by every formula. */
-export function GiveMax({ unit, exercise, member, body }: Props) {
+/** What is typed of a max, and how it is saved. */
+function useGiveMax({ unit, exercise, member }: Props) {
   const library = useLibrary()
   const [typed, setTyped] = useState<TypedMax>({
     exercise,
@@ -50,6 +50,15 @@ export function GiveMax({ unit, exercise, member, body }: Props) {
         : 'Saved. Your next session uses it.',
     )
   }
+  const fault = error && !Object.keys(fieldErrors(error)).length ? sayError(error) : null
+  return { typed, faults, fault, isLoading, put, submit }
+}
+
+/** A form for one max: a single, or a set with its estimate by every formula. */
+export function GiveMax(props: Props) {
+  const { body } = props
+  const library = useLibrary()
+  const { typed, faults, fault, isLoading, put, submit } = useGiveMax(props)
   const goesOnBody = isOnBody(library, typed.exercise)
   return (
     <form
@@ -102,7 +111,7 @@ export function GiveMax({ unit, exercise, member, body }: Props) {
         error={faults.date}
         onChange={(event) => put({ date: event.target.value })}
       />
-      <Alert>{error && !Object.keys(fieldErrors(error)).length && sayError(error)}</Alert>
+      <Alert>{fault}</Alert>
       <Button type="submit" size="thumb" disabled={isLoading}>
         Save this max
       </Button>

@@ -1,6 +1,7 @@
 import { useLibrary } from '../../library/useLibrary.ts'
-import { addSession, copySession, moveSession, removeSession } from '@young-oak/core/editing'
+import { addSession, copySession, moveSession, removeSession, type Built } from '@young-oak/core/editing'
 import type { Section, Template } from '@young-oak/core/template'
+import { Alert } from '../../../ui/Alert.tsx'
 import { Button } from '../../../ui/Button.tsx'
 import { Select, type Option } from '../../../ui/Select.tsx'
 import { mint } from '../mint.ts'
@@ -13,7 +14,6 @@ type Props = { draft: Template; phase?: string; session?: string }
 
 /** A session: its name, its sections with their minutes, and what its slots inherit. */
 export function SessionAspect({ draft, phase = '', session: id = '' }: Props) {
-  const library = useLibrary()
   const { put, fault } = usePut(draft)
   const session = draft.sessions[id]
   if (!session) return <p className="text-bark">Select a line of the sheet to see its session.</p>
@@ -66,30 +66,33 @@ export function SessionAspect({ draft, phase = '', session: id = '' }: Props) {
           put({ do: 'setSession', session: id, field: 'defaults', from: session.defaults ?? null, to })
         }
       />
-      {fault && (
-        <p role="alert" className="rounded bg-brick-wash px-2 py-1 text-sm text-brick">
-          {fault}
-        </p>
-      )}
-      <div className="flex flex-wrap gap-2">
-        {(
-          [
-            [
-              'Add a session',
-              () => addSession(draft, phase, `Session ${Object.keys(draft.sessions).length + 1}`, mint),
-            ],
-            ['Copy session', () => copySession(draft, id, phase, mint)],
-            ['Move session earlier', () => moveSession(draft, phase, id, -1)],
-            ['Move session later', () => moveSession(draft, phase, id, 1)],
-            ['Remove session', () => removeSession(library, draft, id)],
-          ] as const
-        ).map(([say, build]) => (
-          <Button key={say} look="plain" className="text-sm" onClick={() => put(build())}>
-            {say}
-          </Button>
-        ))}
-      </div>
+      <Alert className="rounded bg-brick-wash px-2 py-1">{fault}</Alert>
+      <SessionActs draft={draft} phase={phase} id={id} put={put} />
     </section>
+  )
+}
+
+type ActsProps = { draft: Template; phase: string; id: string; put: ReturnType<typeof usePut>['put'] }
+
+/** What can be done with a session as a whole. */
+function SessionActs({ draft, phase, id, put }: ActsProps) {
+  const library = useLibrary()
+  const name = `Session ${Object.keys(draft.sessions).length + 1}`
+  const acts: [string, () => Built | null][] = [
+    ['Add a session', () => addSession(draft, phase, name, mint)],
+    ['Copy session', () => copySession(draft, id, phase, mint)],
+    ['Move session earlier', () => moveSession(draft, phase, id, -1)],
+    ['Move session later', () => moveSession(draft, phase, id, 1)],
+    ['Remove session', () => removeSession(library, draft, id)],
+  ]
+  return (
+    <div className="flex flex-wrap gap-2">
+      {acts.map(([say, build]) => (
+        <Button key={say} look="plain" className="text-sm" onClick={() => put(build())}>
+          {say}
+        </Button>
+      ))}
+    </div>
   )
 }
 

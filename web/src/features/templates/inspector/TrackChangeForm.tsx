@@ -1,4 +1,4 @@
-import { Controller, useForm, useWatch } from 'react-hook-form'
+import { Controller, FormProvider, useForm, useFormContext, useWatch } from 'react-hook-form'
 import { changeOf, type Adjustment } from '@young-oak/core/adjustments'
 import { liftName, muscles, type Library } from '@young-oak/core/library'
 import type { Template } from '@young-oak/core/template'
@@ -28,67 +28,84 @@ type Props = { draft: Template; selected: Selected; onPut: (to: Adjustment) => v
 /** A change of a track, and where it acts: on what the keyboard stands on, or wider. */
 export function TrackChangeForm({ draft, selected, onPut, onClose }: Props) {
   const library = useLibrary()
-  const { register, control, handleSubmit, setValue, clearErrors, formState } = useForm<
-    TrackChangeDraft,
-    unknown,
-    Omit<Adjustment, 'id'>
-  >({
+  const form = useForm<TrackChangeDraft, unknown, Omit<Adjustment, 'id'>>({
     resolver: draftResolver((given) => readTrackChange(draft, selected, given)),
     defaultValues: newTrackChange(library, draft, selected),
   })
-  const [kind, reach] = useWatch({ control, name: ['kind', 'reach'] })
+  const { control, handleSubmit, setValue, clearErrors, formState } = form
+  const kind = useWatch({ control, name: 'kind' })
   const { errors } = formState
   return (
-    <form
-      noValidate
-      className="grid grid-cols-2 gap-3 rounded border border-line p-3"
-      onSubmit={(event) => void handleSubmit((change) => onPut({ id: mint(), ...change }))(event)}
-    >
-      <FormSelect
-        control={control}
-        name="kind"
-        label="Kind of change"
-        className="col-span-full"
-        options={trackChangeKinds.map((one) => [one, changeOf[one].title])}
-        onChosen={(to) => {
-          setValue('params', starterOf(to))
-          clearErrors()
-        }}
-      />
-      {kind === 'swap' ? (
-        <Controller
+    <FormProvider {...form}>
+      <form
+        noValidate
+        className="grid grid-cols-2 gap-3 rounded border border-line p-3"
+        onSubmit={(event) => void handleSubmit((change) => onPut({ id: mint(), ...change }))(event)}
+      >
+        <FormSelect
           control={control}
-          name="exercise"
-          render={({ field }) => (
-            <div className="col-span-full">
-              <ExercisePicker
-                label="Other exercise"
-                placeholder="choose an exercise"
-                value={field.value}
-                error={errors.exercise?.message}
-                fits={(id) => id !== slotOf(draft, selected)?.exercise}
-                onChoose={field.onChange}
+          name="kind"
+          label="Kind of change"
+          className="col-span-full"
+          options={trackChangeKinds.map((one) => [one, changeOf[one].title])}
+          onChosen={(to) => {
+            setValue('params', starterOf(to))
+            clearErrors()
+          }}
+        />
+        {kind === 'swap' ? (
+          <Controller
+            control={control}
+            name="exercise"
+            render={({ field }) => (
+              <div className="col-span-full">
+                <ExercisePicker
+                  label="Other exercise"
+                  placeholder="choose an exercise"
+                  value={field.value}
+                  error={errors.exercise?.message}
+                  fits={(id) => id !== slotOf(draft, selected)?.exercise}
+                  onChoose={field.onChange}
+                />
+              </div>
+            )}
+          />
+        ) : (
+          <FormParams key={kind} control={control} name="params" kind={changeOf[kind]} />
+        )}
+        {kind === 'rotation' && (
+          <Controller
+            control={control}
+            name="sessions"
+            render={({ field, fieldState }) => (
+              <Sessions
+                draft={draft}
+                sessions={field.value}
+                error={fieldState.error?.message}
+                onChange={field.onChange}
               />
-            </div>
-          )}
-        />
-      ) : (
-        <FormParams key={kind} control={control} name="params" kind={changeOf[kind]} />
-      )}
-      {kind === 'rotation' && (
-        <Controller
-          control={control}
-          name="sessions"
-          render={({ field, fieldState }) => (
-            <Sessions
-              draft={draft}
-              sessions={field.value}
-              error={fieldState.error?.message}
-              onChange={field.onChange}
-            />
-          )}
-        />
-      )}
+            )}
+          />
+        )}
+        <WhereFields draft={draft} selected={selected} />
+        <Button type="submit">Add change</Button>
+        <Button look="plain" onClick={onClose}>
+          Cancel
+        </Button>
+      </form>
+    </FormProvider>
+  )
+}
+
+type WhereProps = Pick<Props, 'draft' | 'selected'>
+
+/** Where the change acts: how far from what the keyboard stands on, in which phase, in which of its weeks. */
+function WhereFields({ draft, selected }: WhereProps) {
+  const library = useLibrary()
+  const { control, register, formState } = useFormContext<TrackChangeDraft>()
+  const [kind, reach] = useWatch({ control, name: ['kind', 'reach'] })
+  return (
+    <>
       {!isOfWeek(kind) && (
         <FormSelect
           control={control}
@@ -110,14 +127,10 @@ export function TrackChangeForm({ draft, selected, onPut, onClose }: Props) {
       <Field
         label="Weeks of the phase"
         placeholder="all"
-        error={errors.weeks?.message}
+        error={formState.errors.weeks?.message}
         {...register('weeks')}
       />
-      <Button type="submit">Add change</Button>
-      <Button look="plain" onClick={onClose}>
-        Cancel
-      </Button>
-    </form>
+    </>
   )
 }
 

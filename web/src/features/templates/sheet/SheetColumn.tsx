@@ -6,7 +6,7 @@ import { formatDay } from '@young-oak/core/units'
 import type { Selected } from '../inspector/selected.ts'
 import type { DraggedSession } from './Dragging.tsx'
 import { DragHandle, useDragged } from './useDragged.tsx'
-import { fieldNames, sheetFields, type At, type Column, type Range } from './sheet.ts'
+import { fieldNames, sheetFields, type At, type Column, type Line, type Range } from './sheet.ts'
 import type { LineActs } from './lineActs.ts'
 import { NewSlotLine } from './NewSlotLine.tsx'
 import { SheetLine } from './SheetLine.tsx'
@@ -30,22 +30,8 @@ type Props = {
 }
 
 /** One place of the week: its session's name, its sections, their lines. */
-export const SheetColumn = memo(function SheetColumn({
-  column,
-  index: c,
-  week,
-  twin,
-  at,
-  range,
-  typing,
-  planned,
-  minutes,
-  isPreviewed,
-  table,
-  onAct,
-  onInspect,
-}: Props) {
-  const isSpread = range !== null && (range.lines[0] < range.lines[1] || range.fields[0] < range.fields[1])
+export const SheetColumn = memo(function SheetColumn(props: Props) {
+  const { column, week, twin, planned, minutes, isPreviewed, onInspect } = props
   const slots = new Map<Id, PlannedSession['slots'][number]>(planned?.slots.map((slot) => [slot.slot, slot]))
   const firsts = column.sections.map((_, p) =>
     column.sections.slice(0, p).reduce((sum, { lines }) => sum + lines.length, 0),
@@ -74,47 +60,59 @@ export const SheetColumn = memo(function SheetColumn({
                 {section.minutes && `, ${section.minutes} min`}
               </p>
             )}
-            {section.lines.map((line, i) => {
-              const l = (firsts[p] ?? 0) + i
-              const isHere = at?.line === l
-              const isMarked = isSpread && l >= range.lines[0] && l <= range.lines[1]
-              if (line.kind === 'new')
-                return (
-                  <NewSlotLine
-                    key={line.key}
-                    line={line}
-                    column={c}
-                    index={l}
-                    isFirst={c === 0 && l === 0}
-                    isHere={isHere}
-                    typing={isHere ? typing : null}
-                    onAct={onAct}
-                  />
-                )
-              return (
-                <SheetLine
-                  key={line.key}
-                  line={line}
-                  table={table}
-                  planned={slots.get(line.slotId)}
-                  isPreviewed={isPreviewed}
-                  column={c}
-                  index={l}
-                  field={isHere ? at.field : null}
-                  markedFrom={isMarked ? range.fields[0] : null}
-                  markedTo={isMarked ? range.fields[1] : null}
-                  typing={isHere ? typing : null}
-                  onAct={onAct}
-                  onInspect={onInspect}
-                />
-              )
-            })}
+            {section.lines.map((line, i) => (
+              <ColumnLine key={line.key} line={line} at={(firsts[p] ?? 0) + i} slots={slots} of={props} />
+            ))}
           </div>
         ))}
       </div>
     </section>
   )
 })
+
+type LineProps = {
+  line: Line
+  /** The line's number in the column. */
+  at: number
+  slots: Map<Id, PlannedSession['slots'][number]>
+  of: Props
+}
+
+/** One line of a column, told of the keyboard and the marked cells only where they are in it. */
+function ColumnLine({ line, at: l, slots, of }: LineProps) {
+  const { index: c, at, range, typing, isPreviewed, table, onAct, onInspect } = of
+  const isHere = at?.line === l
+  const isSpread = range !== null && (range.lines[0] < range.lines[1] || range.fields[0] < range.fields[1])
+  const isMarked = isSpread && l >= range.lines[0] && l <= range.lines[1]
+  if (line.kind === 'new')
+    return (
+      <NewSlotLine
+        line={line}
+        column={c}
+        index={l}
+        isFirst={c === 0 && l === 0}
+        isHere={isHere}
+        typing={isHere ? typing : null}
+        onAct={onAct}
+      />
+    )
+  return (
+    <SheetLine
+      line={line}
+      table={table}
+      planned={slots.get(line.slotId)}
+      isPreviewed={isPreviewed}
+      column={c}
+      index={l}
+      field={isHere ? at.field : null}
+      markedFrom={isMarked ? range.fields[0] : null}
+      markedTo={isMarked ? range.fields[1] : null}
+      typing={isHere ? typing : null}
+      onAct={onAct}
+      onInspect={onInspect}
+    />
+  )
+}
 
 /** The names of the columns, for those who hear the sheet: a sighted reader knows 3 × 5 @ 75%. */
 const HeadRow = () => (
