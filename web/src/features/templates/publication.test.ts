@@ -1,8 +1,8 @@
 import { describe, expect, test } from '@jest/globals'
-import { ValidationError } from 'yup'
 import { publicationSchema, type Publication } from '@young-oak/api/forms/publication'
 import { publishSchema } from '@young-oak/api/templates'
 import { readTemplate, type Template } from '@young-oak/core/template'
+import { faultyFields } from '../../testing/faultyFields.ts'
 import { newPublication, publishOf } from './publication.ts'
 
 const template = (ends: boolean): Template =>
@@ -45,16 +45,6 @@ describe('a publication', () => {
     ['a day that there is not', { start: '2026-02-30' }, 'start'],
     ['a note that is a book', { note: 'x'.repeat(2001) }, 'note'],
   ])('to %s is refused at its field', (_, change, field) => {
-    expect(faulty({ ...whole, ...change })).toEqual([field])
+    expect(faultyFields(publicationSchema, { ...whole, ...change })).toEqual([field])
   })
 })
-
-function faulty(given: Publication): string[] {
-  try {
-    publicationSchema.validateSync(given, { abortEarly: false })
-    return []
-  } catch (error) {
-    if (!ValidationError.isError(error)) throw error
-    return [...new Set(error.inner.map(({ path }) => path ?? ''))]
-  }
-}

@@ -23,6 +23,7 @@ import { Button } from '../../../ui/Button.tsx'
 import { Mark } from '../../../ui/Mark.tsx'
 import { Select, SelectField } from '../../../ui/Select.tsx'
 import { mint } from '../mint.ts'
+import { ActButtons } from './ActButtons.tsx'
 import { DefaultsAnswer } from './DefaultsAnswer.tsx'
 import { Deloads } from './Deloads.tsx'
 import { SavedField } from './SavedField.tsx'
@@ -118,15 +119,7 @@ function PhaseActs({ draft, phase, week, put }: ActsProps) {
     ['Move phase later', () => movePhase(draft, id, 1)],
     ['Remove phase', () => removePhase(library, draft, id)],
   ]
-  return (
-    <div className="flex flex-wrap gap-2">
-      {acts.map(([say, build]) => (
-        <Button key={say} look="plain" className="text-sm" onClick={() => put(build())}>
-          {say}
-        </Button>
-      ))}
-    </div>
-  )
+  return <ActButtons acts={acts} put={put} />
 }
 
 export const sayWhole = (typed: string, from: number, to: number): string | undefined =>

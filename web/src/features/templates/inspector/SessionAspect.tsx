@@ -5,6 +5,7 @@ import { Alert } from '../../../ui/Alert.tsx'
 import { Button } from '../../../ui/Button.tsx'
 import { Select, type Option } from '../../../ui/Select.tsx'
 import { mint } from '../mint.ts'
+import { ActButtons } from './ActButtons.tsx'
 import { DefaultsAnswer } from './DefaultsAnswer.tsx'
 import { sayWhole, Tiny } from './PhaseAspect.tsx'
 import { SavedField } from './SavedField.tsx'
@@ -85,15 +86,7 @@ function SessionActs({ draft, phase, id, put }: ActsProps) {
     ['Move session later', () => moveSession(draft, phase, id, 1)],
     ['Remove session', () => removeSession(library, draft, id)],
   ]
-  return (
-    <div className="flex flex-wrap gap-2">
-      {acts.map(([say, build]) => (
-        <Button key={say} look="plain" className="text-sm" onClick={() => put(build())}>
-          {say}
-        </Button>
-      ))}
-    </div>
-  )
+  return <ActButtons acts={acts} put={put} />
 }
 
 type SectionProps = {
