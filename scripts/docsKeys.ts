@@ -1,4 +1,4 @@
-// The key tables of the format documents: what a key takes is read from its shape, what it means stands in docsMeanings.ts.
+// The key tables of the format documents: what a key takes is read from its shape, what it means stands in meanings/.
 import {
   adjustmentShape,
   headShape,
@@ -19,7 +19,7 @@ import { factNames, factOf } from '@young-oak/core/facts'
 import { enrolmentShape, memberShape, sessionLogShape, setLogShape, shownShape } from '@young-oak/core/member'
 import { muscles } from '@young-oak/core/library'
 import type { Schema, SchemaDescription, SchemaInnerTypeDescription, SchemaObjectDescription } from 'yup'
-import { meanings } from './docsMeanings.ts'
+import { meanings } from './meanings/index.ts'
 
 type Description = SchemaDescription & Partial<SchemaObjectDescription> & Partial<SchemaInnerTypeDescription>
 type Key = { path: string; takes: string; isOptional: boolean }

@@ -1,7 +1,7 @@
 import type { Unit } from '@young-oak/core/units'
 import { Field, PhoneSelect } from './Field.tsx'
 
-export type TypedSet = { load: string; unit: Unit; reps: string; reserve: string }
+export type TypedSet = { load: string; unit: Unit; reps: string; rir: string }
 
 type Props = {
   typed: TypedSet
@@ -10,7 +10,7 @@ type Props = {
   autoFocus?: boolean
 }
 
-/** One set as it is typed: its load with the unit, the reps, and those left in reserve. */
+/** One set as it is typed: its load with the unit, the reps, and the RIR. */
 export function SetFields({ typed, errors, onType, autoFocus }: Props) {
   return (
     <div className="grid grid-cols-[1fr_5.5rem] gap-3 sm:grid-cols-[1fr_5.5rem_5rem_7rem]">
@@ -40,9 +40,9 @@ export function SetFields({ typed, errors, onType, autoFocus }: Props) {
       <Field
         label="RIR"
         inputMode="numeric"
-        value={typed.reserve}
-        error={errors.reserve}
-        onChange={(event) => onType({ reserve: event.target.value })}
+        value={typed.rir}
+        error={errors.rir}
+        onChange={(event) => onType({ rir: event.target.value })}
       />
     </div>
   )

@@ -32,12 +32,12 @@ import { readSet } from './readSet.ts'
 /** A set in, a max and the loads for 1 to 12 reps out: for anybody, kept nowhere. */
 export default function CalculatorPage() {
   useTitle('Load calculator')
-  const [typed, setTyped] = useState<TypedSet>({ load: '', reps: '5', reserve: '0', unit: 'kg' })
+  const [typed, setTyped] = useState<TypedSet>({ load: '', reps: '5', rir: '0', unit: 'kg' })
   const [formula, setFormula] = useState<FormulaKind>(defaultFormula)
   const [table, setTable] = useState<RepTable>('handbook')
   const put = (change: Partial<TypedSet>) => setTyped({ ...typed, ...change })
   const given = readSet(typed)
-  const max = given.set && estimate(given.set.load, given.set.reps, formula, given.set.reserve)
+  const max = given.set && estimate(given.set.load, given.set.reps, formula, given.set.rir)
   return (
     <main className="mx-auto grid w-full max-w-5xl gap-10 px-4 py-6 md:grid-cols-2">
       <section>
@@ -53,7 +53,7 @@ export default function CalculatorPage() {
             <SpreadPicture
               load={given.set.load}
               reps={given.set.reps}
-              inReserve={given.set.reserve}
+              inReserve={given.set.rir}
               chosen={formula}
               onChoose={setFormula}
             />

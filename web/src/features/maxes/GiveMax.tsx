@@ -26,7 +26,7 @@ function useGiveMax({ unit, exercise, member }: Props) {
     load: '',
     unit,
     reps: '1',
-    reserve: '0',
+    rir: '0',
     formula: defaultFormula,
     date: today(),
   })
@@ -39,7 +39,7 @@ function useGiveMax({ unit, exercise, member }: Props) {
     if (!given) return
     const answer = await give({ given, member })
     if (answer.error) return setFaults(fieldErrors(answer.error))
-    put({ load: '', reps: '1', reserve: '0' })
+    put({ load: '', reps: '1', rir: '0' })
     const isLower = answer.data.proposals.some(
       ({ exercise: lift, how, date }) =>
         lift === given.exercise && how === 'lower test' && date === given.date,
@@ -93,7 +93,7 @@ export function GiveMax(props: Props) {
       )}
       <SetFields
         typed={typed}
-        errors={{ load: faults['load.value'], reps: faults.reps, reserve: faults.rir }}
+        errors={{ load: faults['load.value'], reps: faults.reps, rir: faults.rir }}
         onType={put}
       />
       {(!goesOnBody || body) && (
@@ -127,7 +127,7 @@ type EstimateProps = { typed: TypedMax; body?: Load; onFormula: (formula: Formul
 
 /** The estimate as it would be stored, by the chosen formula, among the others; of a body-weight lift with the body. */
 function Estimate({ typed, body, onFormula }: EstimateProps) {
-  const [value, reps, rir] = [typed.load, typed.reps, typed.reserve || '0'].map(typedNumber)
+  const [value, reps, rir] = [typed.load, typed.reps, typed.rir || '0'].map(typedNumber)
   if (typeof value !== 'number' || typeof reps !== 'number' || typeof rir !== 'number') return null
   if ((value <= 0 && !body) || reps < 1 || rir < 0 || rir > mostInReserve) return null
   const given: Load = { value: Math.abs(value), unit: typed.unit }

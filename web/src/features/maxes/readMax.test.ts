@@ -10,7 +10,7 @@ const typed = (change: Partial<TypedMax> = {}): TypedMax => ({
   load: '100',
   unit: 'kg',
   reps: '5',
-  reserve: '0',
+  rir: '0',
   formula: defaultFormula,
   date: today(),
   ...change,
@@ -18,15 +18,13 @@ const typed = (change: Partial<TypedMax> = {}): TypedMax => ({
 
 describe('a max that is typed', () => {
   test('is read, with a decimal comma, a variant and its RIR; 0 RIR is not noted', () => {
-    expect(readMax(library, typed({ load: '102,5', variant: ' paused ', reserve: '2' })).given).toMatchObject(
-      {
-        exercise: 'backSquat',
-        variant: 'paused',
-        load: { value: 102.5, unit: 'kg' },
-        reps: 5,
-        rir: 2,
-      },
-    )
+    expect(readMax(library, typed({ load: '102,5', variant: ' paused ', rir: '2' })).given).toMatchObject({
+      exercise: 'backSquat',
+      variant: 'paused',
+      load: { value: 102.5, unit: 'kg' },
+      reps: 5,
+      rir: 2,
+    })
     expect(readMax(library, typed()).given).not.toHaveProperty('rir')
   })
 
@@ -45,7 +43,7 @@ describe('a max that is typed', () => {
     ['assistance on a barbell', { load: '-20' }, 'load.value'],
     ['no reps', { reps: '' }, 'reps'],
     ['half a rep', { reps: '2.5' }, 'reps'],
-    ['too much RIR to trust', { reserve: '6' }, 'rir'],
+    ['too much RIR to trust', { rir: '6' }, 'rir'],
     ['a day that there is not', { date: '2026-02-30' }, 'date'],
   ])('with %s is refused at its field', (_, change, field) => {
     const { given, errors } = readMax(library, typed(change))

@@ -18,7 +18,7 @@ export function readMax(
   library: Library,
   typed: TypedMax,
 ): { given?: GivenMax; errors: Record<string, string> } {
-  const rir = typedNumber(typed.reserve)
+  const rir = typedNumber(typed.rir)
   const value = typedNumber(typed.load)
   const help = isOnBody(library, typed.exercise) && typeof value === 'number' && value < 0
   const variant = typed.variant.trim()

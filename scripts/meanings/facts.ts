@@ -1,0 +1,124 @@
+// What each kind of fact says, and what its keys mean, in a few words.
+const lift = { exercise: 'the lift', variant: 'of it, with its own max' }
+
+export const factMeanings: Record<string, Record<string, string>> = {
+  'fact about': {
+    about: 'What makes deloads come a little sooner. All of it is optional.',
+    overForty: 'aged forty or over',
+    deficit: 'eats in a calorie deficit',
+    stress: 'is under stress',
+  },
+  'fact adjust': {
+    about:
+      'A custom change of the member, applied last. One of the same id takes the place of the one before.',
+    adjustment: 'like `{"id": "knee", "do": {"kind": "drop"}, "where": {"slots": ["a-squat"]}}`',
+  },
+  'fact adviceTaken': {
+    about:
+      'An answer of the advisor was accepted or dismissed; a dismissed one does not come again for a week.',
+    answer: '',
+    taken: '',
+  },
+  'fact bodyWeight': { about: 'What the member weighs.', load: '' },
+  'fact checkIn': {
+    about: 'How the member is. Any of the keys.',
+    sleep: '',
+    mood: '',
+    freshness: '',
+    joints: '',
+    sore: '',
+  },
+  'fact choice': {
+    about: 'Which of the exercises that a slot offers is trained, from the next session.',
+    enrolment: '',
+    slot: '',
+    ...lift,
+  },
+  'fact decision': {
+    about: 'What a comparison led to.',
+    trial: 'the id of the fact `trial`',
+    chosen: '',
+    note: '',
+  },
+  'fact deload': {
+    about: 'The next plan week that begins is a deload.',
+    changes: 'as `do` of a change in a template; each lowers something',
+    muscles: 'exercises that work one of these most; all where it is left out',
+    shift: 'on the own clock: the deload is inserted before the plan’s week, which then follows whole',
+    weeks: 'how many deload weeks',
+    back: 'percent off in each week after it, like `[-20, -10]`',
+    reason: '',
+  },
+  'fact equipment': {
+    about:
+      'What a location has from its day on. Where nothing is listed the usual equipment is assumed, and a finding says so.',
+    location: '',
+    racks: 'one for each unit',
+    'racks[].unit': '',
+    'racks[].bar': 'the usual bar',
+    'racks[].bars': 'lighter ones',
+    'racks[].special': '',
+    'racks[].special.trap bar': '',
+    'racks[].special.safety bar': '',
+    'racks[].special.curl bar': '',
+    'racks[].plates': '',
+    'racks[].plates[].weight': '',
+    'racks[].plates[].pairs': 'one plate for each side',
+    fixed: 'dumbbells, stacks and assistance machines',
+    'fixed[].tool': '',
+    'fixed[].exercise': 'for a machine with its own steps',
+    'fixed[].unit': '',
+    'fixed[].loads': '',
+  },
+  'fact event': {
+    about: 'Something that changes what is wise to train.',
+    what: '',
+    name: '',
+    on: '',
+    to: '',
+  },
+  'fact goal': {
+    about:
+      'The e1RM that a lift is to reach, by a day or by the end of a phase. A lift may have one goal for each phase, and one besides.',
+    ...lift,
+    to: '`null` deletes the goal',
+    by: 'a day',
+    block: 'or a phase, whose end is the day',
+    'block.enrolment': '',
+    'block.phase': '',
+  },
+  'fact handover': { about: 'An offered stage of a progression was accepted.', progression: '', stage: '' },
+  'fact home': {
+    about: 'Whose equipment “at home” means; the location called `home` by default.',
+    location: '',
+  },
+  'fact max': {
+    about:
+      'A max. One rep with 0 RIR is a tested 1RM; more is an estimate, which the member accepts by giving it. By date the newest is in force, whenever it was entered. A test below the max in force is only a proposal, unless it is `accepted`.',
+    ...lift,
+    load: 'of a body-weight exercise what was added, 0 for body weight alone',
+    help: '',
+    reps: 'above 12 the formulas differ too much to rely on',
+    rir: 'counts as reps',
+    how: '',
+    accepted: '',
+    formula: '`epley` by default',
+  },
+  'fact mostSets': { about: 'The most hard sets a week of a muscle.', muscle: '', sets: '' },
+  'fact nextPhase': { about: 'This phase ends with the week that is running.', phase: '' },
+  'fact skipDeload': { about: 'The next planned deload is trained as a normal week.' },
+  'fact test': {
+    about: 'The test day. A later fact moves it; weeks that have begun keep their count.',
+    on: '',
+  },
+  'fact trial': {
+    about: 'A comparison of two periods of training that differ in one thing.',
+    name: '',
+    differs: '',
+    first: '',
+    second: '',
+    lifts: '',
+  },
+  'fact unit': { about: 'The unit of plates, steps and loads: `kg` by default.', unit: '' },
+  'fact withdraw': { about: 'A custom change ends.', adjustment: '' },
+}
