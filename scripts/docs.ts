@@ -218,10 +218,12 @@ function reference(): string {
     '',
     `| reps | ${repTables.map(repTableTitle).join(' | ')} |`,
     `|${'---|'.repeat(repTables.length + 1)}`,
-    ...Array.from({ length: 12 }, (_, i) => i + 1).map(
+    ...[...Array.from({ length: 15 }, (_, i) => i + 1), 20, 30, 40].map(
       (reps) =>
         `| ${reps} | ${repTables.map((table) => formatNumber(percentFor(table, reps))).join(' | ')} |`,
     ),
+    '',
+    'Rows 13 and 14 of the handbook table lie on the line between its printed rows 12 and 15. Above 15 reps every table goes on from its own row 15 as the Epley formula does: times 45, divided by 30 + reps. It ends at 40 reps; more are read as 40.',
     '',
     '## Exercises (`exercise`)',
     '',

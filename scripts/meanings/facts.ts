@@ -61,6 +61,7 @@ export const factMeanings: Record<string, Record<string, string>> = {
     'racks[].special.trap bar': '',
     'racks[].special.safety bar': '',
     'racks[].special.curl bar': '',
+    'racks[].special.guided bar': '',
     'racks[].plates': '',
     'racks[].plates[].weight': '',
     'racks[].plates[].pairs': 'one plate for each side',

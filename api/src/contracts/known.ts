@@ -26,6 +26,7 @@ import {
   exact,
   faultIn,
   figure,
+  isTrue,
   left,
   list,
   orNull,
@@ -153,7 +154,14 @@ export const evidence = () =>
       ),
       decisions: byKey(decision()),
       last: byKey(lastTime()),
-      estimates: byKey(exact<Evidence['estimates'][string]>({ load: load(), date: date(), from: setSeen() })),
+      estimates: byKey(
+        exact<Evidence['estimates'][string]>({
+          load: load(),
+          date: date(),
+          from: setSeen(),
+          atLeast: left(isTrue()),
+        }),
+      ),
     },
     'Evidence',
   )

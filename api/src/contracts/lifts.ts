@@ -81,6 +81,7 @@ const rack = () =>
         'trap bar': left(figure()),
         'safety bar': left(figure()),
         'curl bar': left(figure()),
+        'guided bar': left(figure()),
       }),
     ),
     plates: list(exact<Rack['plates'][number]>({ weight: figure(), pairs: count() })),

@@ -6,10 +6,11 @@ import { setLog } from './logs.ts'
 import { exact, choice, count, date, left, list, orNull, text, yesOrNo, type Reads } from './reads.ts'
 
 const need = (): Reads<Need> =>
-  exact<{ need: Need['need']; lift: Need['lift']; role?: string }>({
-    need: choice('max', 'bodyWeight', 'role'),
+  exact<{ need: Need['need']; lift: Need['lift']; role?: string; of?: Need['lift'] }>({
+    need: choice('max', 'bodyWeight', 'role', 'topSet'),
     lift: lift(),
     role: left(text()),
+    of: left(lift()),
   }) as Reads<Need>
 const verdict = () => choice('hit', 'miss', 'skip', 'deload', 'not comparable')
 

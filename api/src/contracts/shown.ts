@@ -1,6 +1,14 @@
 import { goalOf, keyOf, type OtherGoal } from '@young-oak/core/goals'
 import type { Today } from '@young-oak/core/loads'
-import { reasons, type Shown, type ShownAt, type ShownSets, type ShownSlot } from '@young-oak/core/member'
+import {
+  beyonds,
+  reasons,
+  type Beyond,
+  type Shown,
+  type ShownAt,
+  type ShownSets,
+  type ShownSlot,
+} from '@young-oak/core/member'
 import {
   readDraft,
   readPublished,
@@ -11,7 +19,7 @@ import {
 import type { LastTime } from '@young-oak/core/evidence'
 import { formatIssue } from '@young-oak/core/parsing'
 import type { Library } from '@young-oak/core/library'
-import type { Span, Step } from '@young-oak/core/units'
+import { ways, type Span, type Step } from '@young-oak/core/units'
 import type { WarmUpSet } from '@young-oak/core/warmups'
 import type { Value, WhyStep } from '@young-oak/core/words'
 import type { AnySchema } from 'yup'
@@ -59,7 +67,9 @@ const today = () =>
     drop: left(step()),
     slot: left(text()),
     prescription: left(text()),
-    way: choice('nearest', 'down', 'up'),
+    scale: left(figure()),
+    most: left(load()),
+    way: choice(...ways),
   })
 const otherGoal = (): Reads<OtherGoal> =>
   readBy('goal', (given) => {
@@ -104,8 +114,9 @@ export const shownSets = () =>
       body: left(load()),
       help: left(isTrue()),
       missing: left(isTrue()),
-      need: left(choice('max', 'bodyWeight', 'role')),
+      need: left(choice('max', 'bodyWeight', 'role', 'topSet')),
       short: left(isTrue()),
+      beyond: left(exact<Beyond>({ how: choice(...beyonds), max: load(), most: load(), reps: count() })),
       today: left(today()),
       why: list(whyStep()),
     },
@@ -136,7 +147,10 @@ export const doneKeys = () => ({
   rir: left(count()),
 })
 export const lastTime = () =>
-  exact<LastTime>({ date: date(), sets: list(exact<LastTime['sets'][number]>(doneKeys())) })
+  exact<LastTime>({
+    date: date(),
+    sets: list(exact<LastTime['sets'][number]>({ ...doneKeys(), failed: left(isTrue()) })),
+  })
 
 export const reason = () => choice(...reasons)
 

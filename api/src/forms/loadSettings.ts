@@ -1,7 +1,7 @@
 import { array, boolean, mixed, object, string, type InferType } from 'yup'
 import { repTables, type RepTable } from '@young-oak/core/maxes'
 import { deloadPolicies, missedPolicies, type DeloadPolicy, type Missed } from '@young-oak/core/template'
-import type { Way } from '@young-oak/core/units'
+import { ways, type Way } from '@young-oak/core/units'
 import { typed, typedWhole } from './typed.ts'
 
 const oneOf = <T extends string>(choices: readonly T[]) =>
@@ -31,7 +31,9 @@ export const loadSettingsSchema = object({
       is: true,
       then: (schema) => schema.required('Loads of this template are percentages of it.'),
     }),
-  rounding: oneOf<Way>(['nearest', 'down', 'up']),
+  rounding: oneOf<Way>(ways),
+  deloadRounding: oneOf<Way>(ways),
+  testRounding: oneOf<Way>(ways),
   missed: oneOf<Missed>(missedPolicies),
   awayWeeks: typedWhole('Whole weeks, 1 to 52, or nothing.', 1, 52),
   awayBack: typedWhole('A whole percentage, 1 to 50.', 1, 50).when('awayWeeks', {

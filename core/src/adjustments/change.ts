@@ -17,6 +17,10 @@ export type SetsDraft = {
   /** Factor on the load in percent, 100 unless changed. */
   scale: number
   rir?: number
+  /** The load is body weight with something on top, or with help. */
+  isOnBody?: true
+  /** Factor on what is added to body weight alone, in percent; 100 where absent. */
+  added?: number
   /** Plain reps of each set, where they are asked. */
   reps?: Span
   /** The most that may be asked, and who says so. */
@@ -41,6 +45,8 @@ export type ChangeKind<P> = {
   lightens(params: P): boolean
   /** True where it scales loads: a track's then acts on percents of a max and on a rule's first load, never on a running one. */
   scalesLoads?: true
+  /** True where it acts only on loads that are written as a percentage. */
+  onPercentages?: true
   /** Slots that it names beside its `where`. */
   names?(params: P): string[]
   /** "load −10%". */
@@ -63,6 +69,16 @@ export type ChangeExample<P> = { say: string; params: P } & (
 )
 
 export const defineChange = <P>(change: ChangeKind<P>): ChangeKind<P> => change
+
+/** What a track's change makes of tests and heavy singles: they stay the same for all where nothing is stated. */
+export const singlesChoices = ['same', 'changed'] as const
+export const singlesWords: Fields[string] = {
+  label: 'Tests and heavy singles',
+  unit: null,
+  hint: 'In a track: whether they change too, or stay the same for everyone.',
+  choices: { '': 'the same for everyone', same: 'the same for everyone', changed: 'changed too' },
+  isRare: true,
+}
 
 /** "−10", "+5": with a true minus sign. */
 export const signed = (value: number): string => (value < 0 ? `−${-value}` : `+${value}`)

@@ -1,19 +1,27 @@
 import { declareSteps } from '../words/index.ts'
-import { numberField, strictObject } from '../parsing/index.ts'
+import { choiceField, numberField, strictObject } from '../parsing/index.ts'
 import { snap } from '../units/index.ts'
-import { defineChange, signed } from './change.ts'
+import { defineChange, signed, singlesChoices, singlesWords } from './change.ts'
 
 const say = declareSteps({ 'points.by': '{author}: {by} points, {percent}% instead of {from}%' })
 
-/** Percentages by so many points: 80% by −10 is 70%, which is 12.5 percent less load. */
-export const points = defineChange<{ by: number }>({
+/**
+ * Percentages by so many points: 80% by −10 is 70%, which is 12.5 percent less load. A load that is no percentage stays as it is. A
+ * track's leaves tests and heavy singles alone unless `singles` says otherwise.
+ */
+export const points = defineChange<{ by: number; singles?: (typeof singlesChoices)[number] }>({
   kind: 'points',
   title: 'Percentage by points',
-  params: strictObject({ by: numberField('percentage points, -60 to 20', -60, 20).required() }),
+  params: strictObject({
+    by: numberField('percentage points, -60 to 20', -60, 20).required(),
+    singles: choiceField(singlesChoices),
+  }),
   lightens: ({ by }) => by < 0,
   scalesLoads: true,
+  onPercentages: true,
   fields: {
     by: { label: 'Change the percentage by', unit: 'points', hint: '−10 turns 80% into 70%.' },
+    singles: singlesWords,
   },
   sentence: ({ by }) => `${signed(by)} points of percent`,
   onSets(prescribed, { by }, author) {

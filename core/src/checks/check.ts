@@ -2,7 +2,7 @@ import type { Course } from '../calendar/index.ts'
 import type { Evidence } from '../evidence/index.ts'
 import type { Library } from '../library/index.ts'
 import type { Enrolment } from '../member/index.ts'
-import type { SetAside } from '../plan/index.ts'
+import type { Plan, SetAside } from '../plan/index.ts'
 import type { Template } from '../template/index.ts'
 import type { Day } from '../units/index.ts'
 import type { Value } from '../words/index.ts'
@@ -10,12 +10,13 @@ import type { Value } from '../words/index.ts'
 /** What a check of a member's entries may read. */
 export type MemberSeen = { library: Library; today: Day; evidence: Evidence; setAside: SetAside }
 
-/** What a check of one enrolment's plan may read: the version and track of today, and how far the plan has come. */
+/** What a check of one enrolment's plan may read: the version and track of today, how far the plan has come, and the plan as far as it is written out. */
 export type EnrolmentSeen = MemberSeen & {
   enrolment: Enrolment
   template: Template
   track: string | undefined
   course: Course
+  plan: Plan
 }
 
 /**

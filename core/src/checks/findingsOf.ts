@@ -14,8 +14,9 @@ export function findingsOf({ library, enrolments, versions, when }: PlanInput, p
   for (const enrolment of enrolments) {
     const { track } = segmentOn(enrolment, today)
     const course = courses[enrolment.id]
-    if (!course) continue
-    const own = { ...seen, enrolment, course, track, template: templateOn(enrolment, versions, today) }
+    const plan = planned.plans[enrolment.id]
+    if (!course || !plan) continue
+    const own = { ...seen, enrolment, course, plan, track, template: templateOn(enrolment, versions, today) }
     found.push(...checkKinds.flatMap((check) => withCheck(check, checkOf[check].ofEnrolment?.(own))))
   }
   return found

@@ -5,6 +5,8 @@ export { bodyWeightMax } from './bodyWeightMax.ts'
 // One enrolment's plan.
 export { assumedEquipment } from './assumedEquipment.ts'
 export { oldMax } from './oldMax.ts'
+export { beyondMax } from './beyondMax.ts'
 export { testDay } from './testDay.ts'
+export { topSetGone } from './topSetGone.ts'
 export { goneTrack } from './goneTrack.ts'
 export { goneTarget } from './goneTarget.ts'

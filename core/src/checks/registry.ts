@@ -12,7 +12,9 @@ export const checkKinds = [
   'bodyWeightMax',
   'assumedEquipment',
   'oldMax',
+  'beyondMax',
   'testDay',
   'goneTrack',
+  'topSetGone',
   'goneTarget',
 ] as const satisfies CheckKind[]

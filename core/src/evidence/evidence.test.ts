@@ -114,8 +114,22 @@ describe('a session', () => {
       load: kg(96),
       date: '2026-03-02',
       from: { load: kg(80), reps: 6 },
+      atLeast: true,
     })
     expect(inForce(known, squat)?.load).toEqual(kg(90))
+  })
+  test('stopped as asked tells what the max is at least; with its RIR, or failed, what it is', () => {
+    const log = session('2026-03-02', [5])
+    const seen = (change: object) => {
+      const sets = log.sets.map((set) => ({ ...set, ...change }) as (typeof log.sets)[number])
+      return learnSession(library, noEvidence, { ...log, sets }).estimates.backSquat?.atLeast
+    }
+    expect([seen({}), seen({ rir: 0 }), seen({ rir: 2 }), seen({ state: 'failed' })]).toEqual([
+      true,
+      undefined,
+      undefined,
+      undefined,
+    ])
   })
   test.each([
     ['helped', { assisted: 1 }],

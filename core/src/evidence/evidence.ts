@@ -1,4 +1,5 @@
 import type { SessionLog, SetLog } from '../member/index.ts'
+import type { Id } from '../parsing/index.ts'
 import { exerciseOf, liftKey, type Library } from '../library/index.ts'
 import type { MaxInForce } from '../loads/index.ts'
 import type { TopSet } from '../progressions/index.ts'
@@ -15,42 +16,68 @@ export type Evidence = Learned & Lessons
 /** What sessions teach, by lift. */
 export type Lessons = { last: Record<string, LastTime>; estimates: Record<string, EstimateSeen> }
 
-/** The sets of a lift's latest session, in order. */
-export type LastTime = { date: Day; sets: Pick<SetLog, 'load' | 'help' | 'reps' | 'amount' | 'rir'>[] }
+/** The sets of a lift's latest session, in order, with those that failed. */
+export type LastTime = {
+  date: Day
+  sets: (Pick<SetLog, 'load' | 'help' | 'reps' | 'amount' | 'rir'> & { failed?: true })[]
+}
 
-/** The best estimate of a lift's latest session: a proposal, until somebody accepts it. */
-export type EstimateSeen = { load: Load; date: Day; from: SetSeen }
+/**
+ * The best estimate of a lift's latest session: a proposal, until somebody accepts it. `atLeast` where the set was stopped as asked and
+ * nobody said how many more reps there were: the max is no less.
+ */
+export type EstimateSeen = { load: Load; date: Day; from: SetSeen; atLeast?: true }
 
 /** A set that a max comes from. */
 export type SetSeen = Omit<NonNullable<MaxInForce['from']>, 'formula'>
 
 export const noEvidence: Evidence = { ...nothingLearned, last: {}, estimates: {} }
 
-export function learnSession(library: Library, known: Evidence, log: SessionLog): Evidence {
-  const { last, estimates } = lessonsOf(library, log, known.body?.load)
+/** `deloads`: slots that were a deload by the plan of the day, where nothing that was shown says so. */
+export function learnSession(
+  library: Library,
+  known: Evidence,
+  log: SessionLog,
+  deloads: readonly Id[] = [],
+): Evidence {
+  const { last, estimates } = lessonsOf(library, log, known.body?.load, deloads)
   return { ...known, last: { ...known.last, ...last }, estimates: { ...known.estimates, ...estimates } }
 }
 
 /** What a session teaches, whatever else was known before than the body's weight. */
-function lessonsOf(library: Library, log: SessionLog, body: Load | undefined): Lessons {
+function lessonsOf(
+  library: Library,
+  log: SessionLog,
+  body: Load | undefined,
+  deloads: readonly Id[],
+): Lessons {
   const known = lessons.get(log)
-  if (known?.library === library && known.body === body) return known.learned
+  const light = deloads.join()
+  if (known?.library === library && known.body === body && known.light === light) return known.learned
+  const isDeload = ({ slot }: SetLog) => log.shown?.slots[slot]?.deload === true || deloads.includes(slot)
   const learned: Lessons = { last: {}, estimates: {} }
   for (const [key, sets] of byLift(log)) {
-    learned.last[key] = { date: log.date, sets: sets.map(lastSet) }
-    const best = bestEstimate(library, sets, log, body)
+    const normal = sets.filter((set) => !isDeload(set))
+    if (normal.length) learned.last[key] = { date: log.date, sets: normal.map(lastSet) }
+    const best = bestEstimate(library, normal, log, body)
     if (best) learned.estimates[key] = best
   }
-  lessons.set(log, { library, body, learned })
+  lessons.set(log, { library, body, light, learned })
   return learned
 }
 
 /** A log that has been read is never changed in place, so what it teaches is kept beside it. */
-const lessons = new WeakMap<SessionLog, { library: Library; body: Load | undefined; learned: Lessons }>()
+const lessons = new WeakMap<
+  SessionLog,
+  { library: Library; body: Load | undefined; light: string; learned: Lessons }
+>()
 
+/** The sets that were attempted, by lift, in the order of the session: in whatever order they were logged. */
 function byLift(log: SessionLog): Map<string, SetLog[]> {
   const lifts = new Map<string, SetLog[]>()
-  for (const set of log.sets.filter(isDone).sort((a, b) => (a.slot === b.slot ? a.n - b.n : 0))) {
+  const order = Object.keys(log.shown?.slots ?? {})
+  const tried = log.sets.filter((set) => isDone(set) || set.state === 'failed')
+  for (const set of tried.sort((a, b) => bySlot(order, a, b) || a.n - b.n || (a.id < b.id ? -1 : 1))) {
     const key = liftKey(set)
     const own = lifts.get(key)
     if (own) own.push(set)
@@ -59,8 +86,17 @@ function byLift(log: SessionLog): Map<string, SetLog[]> {
   return lifts
 }
 
-function lastSet({ load, help, reps, amount, rir }: SetLog): LastTime['sets'][number] {
+/** In the order in which slots were shown; those that were not, behind, by id. */
+function bySlot(order: string[], { slot: a }: SetLog, { slot: b }: SetLog): number {
+  if (a === b) return 0
+  const [at, bt] = [order.indexOf(a), order.indexOf(b)]
+  if (at < 0 || bt < 0) return at < 0 && bt < 0 ? (a < b ? -1 : 1) : bt - at
+  return at - bt
+}
+
+function lastSet({ load, help, reps, amount, rir, state }: SetLog): LastTime['sets'][number] {
   const set: LastTime['sets'][number] = {}
+  if (state === 'failed') set.failed = true
   if (load) set.load = load
   if (help) set.help = help
   if (reps !== undefined) set.reps = reps
@@ -90,20 +126,34 @@ function bestEstimate(
 ): EstimateSeen | null {
   let best: EstimateSeen | null = null
   for (const set of sets) {
-    const { reps, rir, help, slot } = set
+    const { reps, rir, help } = set
     const isOnBody = exerciseOf(library, set).tool === 'body weight'
     const load = set.load ?? (isOnBody && body ? { value: 0, unit: body.unit } : undefined)
     if (!load || !reps || (isOnBody && !body)) continue
-    if (log.shown?.slots[slot]?.deload || !isMeasure(set)) continue
+    if (!isMeasure(set)) continue
     const seen = maxOf({ load, help, reps, rir }, isOnBody ? body : undefined)
     if (seen?.value && (!best || compareLoads(seen, best.load) > 0))
       best = {
         load: seen,
         date: log.date,
         from: { load, reps, ...(rir && { rir }), ...(help && { help }), ...(isOnBody && { body }) },
+        ...(!isToTheLimit(log, set) && { atLeast: true as const }),
       }
   }
   return best
+}
+
+/** Whether a set tells how much there was: with its RIR stated, failed, a test, or for as many reps as possible. */
+export function isToTheLimit(log: Pick<SessionLog, 'shown'>, { slot, n, rir, state }: SetLog): boolean {
+  if (rir !== undefined || state === 'failed') return true
+  let before = 0
+  for (const prescribed of log.shown?.slots[slot]?.sets ?? []) {
+    const { sets, kind, amrap } = prescribed
+    before += sets
+    if (n > before) continue
+    return kind === 'test' || (amrap !== undefined && n === before)
+  }
+  return false
 }
 
 /** The set that says most about the max; null where none says anything. Body weight is part of the load where it is given. */

@@ -2,12 +2,13 @@ export { isAssumed, type Loading, loadingAt } from './equipment.ts'
 export {
   type Evidence,
   isDone,
+  isToTheLimit,
   type LastTime,
   learnSession,
   noEvidence,
   type SetSeen,
   topSet,
 } from './evidence.ts'
-export { freshWeeks, maxFor } from './maxFor.ts'
+export { ableFor, freshWeeks, maxFor } from './maxFor.ts'
 export { type Proposal, proposalsOf } from './proposals.ts'
 export { type DatedAhead, type Happening, timeline } from './timeline.ts'

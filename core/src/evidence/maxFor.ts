@@ -1,7 +1,7 @@
 import { liftKey, liftName, type Lift, type Library } from '../library/index.ts'
 import type { MaxInForce } from '../loads/index.ts'
 import type { MaxPolicy } from '../template/index.ts'
-import { addDays, compareLoads, daysBetween, scale, type Day } from '../units/index.ts'
+import { addDays, compareLoads, daysBetween, heavier, scale, type Day, type Load } from '../units/index.ts'
 import type { Evidence } from './evidence.ts'
 
 /** Weeks after which a max is too old to trust, where the template says nothing. */
@@ -18,6 +18,17 @@ export function maxFor(
   const max = chosenMax(known, lift, policy, day) ?? byRatio(library, known, lift, policy, day)
   if (!max || max.date > lastStaleDay(policy, day)) return max
   return { ...max, staleWeeks: Math.floor(daysBetween(max.date, day) / 7) }
+}
+
+/**
+ * The most that is known of a lift itself on a day: its max in force, or the estimate of its latest session where that is higher. Null where it
+ * has no max, and its sets tell only what it is at least.
+ */
+export function ableFor(known: Evidence, lift: Lift, policy: MaxPolicy, day: Day): Load | null {
+  const max = chosenMax(known, lift, policy, day)
+  const seen = known.estimates[liftKey(lift)]
+  if (!max) return seen && !seen.atLeast ? seen.load : null
+  return seen ? heavier(max.load, seen.load) : max.load
 }
 
 /** A max by the template's ratio to another lift, for a lift that has none of its own. */

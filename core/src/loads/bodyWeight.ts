@@ -16,6 +16,7 @@ export const bodyWeight = defineSource<{ percent: number }>({
   of: 'bodyWeight',
   title: 'Percent of body weight',
   computes: true,
+  isPercentage: true,
   params: strictObject({
     percent: numberField('percent of body weight, 5 to 400', 5, 400).required(),
   }),

@@ -1,5 +1,5 @@
 import { declareSteps } from '../words/index.ts'
-import { mostTableReps, percentFor, repTableTitle } from '../maxes/index.ts'
+import { mostTableReps, percentFor, repTableTitle, writtenReps } from '../maxes/index.ts'
 import { numberField, strictObject, wholeField } from '../parsing/index.ts'
 import { formatNumber, snap } from '../units/index.ts'
 import { maxStep } from './maxStep.ts'
@@ -7,18 +7,20 @@ import { defineSource } from './source.ts'
 
 const say = declareSteps({
   'effort.table': '{reps} reps @ {reserve} RIR: {percent}% of the 1RM ({table})',
+  'effort.beyond': 'above {written} reps the table goes on as the Epley formula does, to {most} reps',
   'effort.short': 'a rest of {rest} seconds is short: {less}% less',
 })
 
 /**
  * By effort alone: what the 1RM allows for the reps that are asked and the RIR, by the template's table of
- * percents for reps. 5 reps @ 2 RIR are read as 7. The rungs of a rising pyramid are prescriptions of this kind, each priced by
+ * percents for reps, which is continued above 15 reps, up to 40. 5 reps @ 2 RIR are read as 7. The rungs of a rising pyramid are prescriptions of this kind, each priced by
  * its own reps and reserve; with `less`, those that follow a rest of less than `under` seconds are lowered by so many percent.
  */
 export const effort = defineSource<{ less?: number; under?: number }>({
   of: 'effort',
   title: 'By reps and RIR',
   computes: true,
+  isPercentage: true,
   readsReps: true,
   params: strictObject({
     less: numberField('percent of the load, 1 to 30', 1, 30),
@@ -42,7 +44,8 @@ export const effort = defineSource<{ less?: number; under?: number }>({
     const counted = Math.min(reps + rir, mostTableReps)
     const percent = percentFor(table, counted)
     const data = { reps, reserve: rir, percent, table: repTableTitle(table) }
-    const steps = [maxStep(max), say('effort.table', data)]
+    const beyond = say('effort.beyond', { written: writtenReps, most: mostTableReps })
+    const steps = [maxStep(max), say('effort.table', data), ...(reps + rir > writtenReps ? [beyond] : [])]
     if (less === undefined || under === undefined || rest === undefined || rest >= under)
       return { base: max.load, percent, most: max.load, steps }
     const lowered = say('effort.short', { rest, less })
@@ -73,6 +76,15 @@ export const effort = defineSource<{ less?: number; under?: number }>({
         table: 'epley',
       },
       want: { value: 83.3333, unit: 'kg' },
+    },
+    {
+      say: 'twenty reps with ten left are thirty: the handbook’s 65% for 15, continued, is 48.75%',
+      params: {},
+      known: {
+        max: { load: { value: 100, unit: 'kg' }, date: '2026-03-02', how: 'tested' },
+        asked: { reps: 20, rir: 10 },
+      },
+      want: { value: 48.75, unit: 'kg' },
     },
     {
       say: 'after a short rest five percent less: 87% becomes 82.65%',

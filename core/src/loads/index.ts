@@ -2,6 +2,7 @@ export { maxStep as maxStep, sayMax } from './maxStep.ts'
 export { type LoadBasis, type SourceKind, sourceKinds, sourceOf } from './registry.ts'
 export { repMaxOf } from './repMaxOf.ts'
 export {
+  type Felt,
   isLater,
   isNeed,
   type Known,
@@ -11,6 +12,7 @@ export {
   percentBefore,
   type Priced,
   type Today,
+  type TopSeen,
 } from './source.ts'
 export { waysTo } from './tonnage.ts'
 export { sayTopSet, topSetStep as topSetStep } from './topSetStep.ts'

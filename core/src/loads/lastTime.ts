@@ -30,7 +30,13 @@ export const lastTime = defineSource<{ percent?: number }>({
     const { load, date, isSamePlace } = seen
     const own = percent === 100 ? [] : [say('lastTime.percent', { percent })]
     const id = isSamePlace ? 'lastTime.here' : 'lastTime.elsewhere'
-    return { base: load, percent, isScaled: true, steps: [{ id, data: { load, date } }, ...own] }
+    return {
+      base: load,
+      percent,
+      isRunning: true,
+      reached: 'earned',
+      steps: [{ id, data: { load, date } }, ...own],
+    }
   },
   messages: say.messages,
   examples: [

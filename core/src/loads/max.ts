@@ -11,6 +11,7 @@ export const max = defineSource<{ percent: number }>({
   of: 'max',
   title: 'Percent of the 1RM',
   computes: true,
+  isPercentage: true,
   params: strictObject({ percent: percentField().required() }),
   cell: ({ percent }) => `${formatNumber(percent)}%`,
   read(typed) {

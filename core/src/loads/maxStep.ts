@@ -5,6 +5,7 @@ import type { MaxInForce } from './source.ts'
 /** The steps of a max. */
 export const sayMax = declareSteps({
   'max.held': 'more than the 1RM only where the template asks for it: {load}',
+  'max.ofOwn': 'no more than the lift’s own max allows for these reps: {load}',
   'max.ratio': '1RM {load}: {percent}% of the {of} max of {base}, {date}, until it has its own',
   'max.tested': '1RM {load}, tested on {date}',
   'max.testedLongAgo': '1RM {load}, tested on {date}, {weeks} weeks ago: too old to trust',

@@ -14,6 +14,7 @@ export const otherMax = defineSource<Params>({
   of: 'otherMax',
   title: 'Percent of another lift’s max',
   computes: true,
+  isPercentage: true,
   params: strictObject({
     exercise: exerciseField().required(),
     variant: textField('a variant', 60),
@@ -32,7 +33,7 @@ export const otherMax = defineSource<Params>({
     const max = maxOf?.(lift)
     if (!max) return { need: 'max', lift }
     const of = say('otherMax.of', { percent, lift: liftName(library, lift).toLowerCase() })
-    return { base: max.load, percent, steps: [maxStep(max), of] }
+    return { base: max.load, percent, isOther: true, steps: [maxStep(max), of] }
   },
   messages: say.messages,
   examples: [

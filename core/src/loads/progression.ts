@@ -23,7 +23,13 @@ export const progression = defineSource<{ percent?: number }>({
     if (!asked) return null
     if (isNeed(asked)) return asked
     const own = percent === 100 ? [] : [say('progression.percent', { percent })]
-    return { base: asked.base, percent: (asked.percent * percent) / 100, steps: [...asked.steps, ...own] }
+    return {
+      base: asked.base,
+      percent: (asked.percent * percent) / 100,
+      isRunning: true,
+      ...(asked.reached && { reached: asked.reached }),
+      steps: [...asked.steps, ...own],
+    }
   },
   messages: say.messages,
   examples: [

@@ -12,6 +12,7 @@ export const repMax = defineSource<{ reps: number; percent: number }>({
   of: 'repMax',
   title: 'Percent of an n-rep max',
   computes: true,
+  isPercentage: true,
   params: strictObject({
     reps: wholeField('reps of the max', 2, 10).required(),
     percent: percentField().required(),

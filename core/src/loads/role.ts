@@ -37,13 +37,13 @@ export const role = defineSource<{ role: string; percent: number }>({
   price({ lift, role: seen }, { role: name, percent }) {
     const last = seen?.(name)
     if (!last) return { need: 'role', lift, role: name }
-    const { load, date, week, isThisWeek } = last
+    const { load, date, week, isThisWeek, felt } = last
     const data = { role: name, load, week, ...(date && { date }) }
     const id = isThisWeek ? (date ? 'role.thisWeek' : 'role.ahead') : date ? 'role.last' : 'role.lastAhead'
     return {
       base: load,
       percent,
-      ...(isThisWeek && { isScaled: true as const }),
+      ...(felt && { felt }),
       steps: [{ id, data }, say('role.percent', { percent })],
     }
   },

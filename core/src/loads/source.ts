@@ -15,7 +15,7 @@ export type Known = {
   /** What the slot's progression asks, where it follows one that gives loads. */
   progression?: Priced | Need
   /** The heaviest load on the bar of sets before this one today: the slot's own prescriptions, or those named. */
-  today?(slot?: string, prescription?: string): Load | null
+  today?(slot?: string, prescription?: string): TopSeen
   /** The load on the bar when the progression was last trained in a role. */
   role?(role: string): RoleSeen | null
   /** The max of any lift, as percents read it. */
@@ -50,7 +50,17 @@ export type MaxInForce = {
 }
 
 /** An exposure in a role: its load on the bar (logged if done, else shown), when, and whether in the week that is planned. */
-export type RoleSeen = { load: Load; date: string | null; week: number; isThisWeek: boolean }
+export type RoleSeen = { load: Load; date: string | null; week: number; isThisWeek: boolean; felt?: Felt }
+
+/** The changes in percent that have acted on a load, by author and id: on what is read off it they do not act again. */
+export type Felt = readonly string[]
+
+/**
+ * Today's top set: its load, null while that is not known; or why there is none to read: its slot is left out today, or has another
+ * lift than the one that reads it. `isOther` where the template itself ties two lifts so.
+ */
+export type TopSeen =
+  { load: Load | null; felt?: Felt; isOther?: true } | { lacks: 'leftOut' } | { lacks: 'otherLift'; of: Lift }
 
 /** A load as a multiple of something: `percent` of `base`, less `minus`. Nothing is rounded yet. */
 export type Priced = {
@@ -58,25 +68,36 @@ export type Priced = {
   percent: number
   minus?: Load
   steps: WhyStep[]
-  /** It is read off a load that this week's changes have acted on: they do not act on it again. */
-  isScaled?: true
+  /** What has acted on the load that it is read off. */
+  felt?: Felt
+  /** It was reached by what was trained; or by hits that a plan only supposes. */
+  reached?: 'earned' | 'supposed'
+  /** It goes on from a load that was lifted: what a track makes of loads is in it already. */
+  isRunning?: true
+  /** It is read off another lift: never more than its own lift allows, where that is known. */
+  isOther?: true
   /** The 1RM that it is a part of: more is asked only where the writer has said so. */
   most?: Load
   /** How it follows what is lifted today. */
-  today?: Omit<Today, 'way'>
+  today?: Follows
 }
 
-/** A load that follows today's top set: a percent of it, or a fixed drop below it, rounded in a way. */
-export type Today = { percent: number; drop?: Step; slot?: Id; prescription?: Id; way: Way }
+/**
+ * A load that follows today's top set: a percent of it, or a fixed drop below it; then what changes make of that, in percent, and the
+ * most that they allow; rounded in a way.
+ */
+export type Today = Follows & { scale?: number; most?: Load; way: Way }
+type Follows = { percent: number; drop?: Step; slot?: Id; prescription?: Id }
 
 /** A load that is known only once something is lifted today. */
-export type Later = { later: Omit<Today, 'way'>; steps: WhyStep[] }
+export type Later = { later: Follows; steps: WhyStep[] } & Pick<Priced, 'felt' | 'isOther'>
 
 /** What is missing before a load can be given; it is asked of the member, never guessed. */
 export type Need =
   | { need: 'max'; lift: Lift }
   | { need: 'bodyWeight'; lift: Lift }
   | { need: 'role'; lift: Lift; role: string }
+  | { need: 'topSet'; lift: Lift; of?: Lift }
 
 /**
  * What a load is based on. One file a source, file name = export = `of` in the template. `price` returns null where there
@@ -96,6 +117,8 @@ export type Source<P> = {
   reads?(params: P): { slot?: string; prescription?: string }
   /** Whether the reps of the sets tell on the load. */
   readsReps?: true
+  /** Its percentage is one of a max or of body weight: changes by percentage points act on it. */
+  isPercentage?: true
   /** The lift whose max it reads. */
   readsMax?(lift: Lift, params: P): Lift
   /** A role of the slot's own progression that it reads. */

@@ -7,7 +7,7 @@ import { defineSource } from './source.ts'
 
 const say = declareSteps({
   'tonnage.target': '{times} × that as total tonnage: {target}',
-  'tonnage.week': '{times} × this week’s tonnage of {week}: {target}',
+  'tonnage.week': '{times} × this week’s tonnage of {week}, before deloads and other changes: {target}',
   'tonnage.share': 'over {sets} × {reps}: {percent}% of the 1RM',
   'tonnage.held': '{reps} reps allow at most {most}% ({table}): the tonnage is not reached',
 })
@@ -16,13 +16,14 @@ type Params = { times: number; per?: 'week' }
 
 /**
  * A load that makes sets × reps × load come to so many times the lift's max: 20 times 100 kg over 5 × 5 is 80 kg. With `per` week it is
- * so many times what the lift has moved this week before. Never more than the template's table allows for the reps; the tonnage
+ * so many times what the lift has moved this week before, as it would be without deloads and other changes, which act on this load as on any. Never more than the template's table allows for the reps; the tonnage
  * then falls short, and says so.
  */
 export const tonnage = defineSource<Params>({
   of: 'tonnage',
   title: 'A tonnage',
   computes: true,
+  isPercentage: true,
   readsReps: true,
   params: strictObject({
     times: numberField('how many times, 0.05 to 200', 0.05, 200).required(),

@@ -1,4 +1,5 @@
 import { idField, percentField, stepField, strictObject } from '../parsing/index.ts'
+import { liftOf } from '../library/index.ts'
 import { formatNumber, type Step } from '../units/index.ts'
 import { defineSource, percentBefore } from './source.ts'
 import { sayTopSet, topSetStep } from './topSetStep.ts'
@@ -34,21 +35,25 @@ export const topSet = defineSource<Params>({
     const percent = percentBefore(typed, /^top$/)
     return percent === null ? null : { percent }
   },
-  price({ today }, { percent = 100, drop, slot, prescription }) {
+  price({ lift, today }, { percent = 100, drop, slot, prescription }) {
     const uses = {
       percent,
       ...(drop && { drop }),
       ...(slot && { slot }),
       ...(prescription && { prescription }),
     }
-    const top = today?.(slot, prescription)
-    if (!top) return { later: uses, steps: [sayTopSet('topSet.later', {})] }
+    const seen = today?.(slot, prescription) ?? { load: null }
+    if ('lacks' in seen)
+      return { need: 'topSet', lift, ...(seen.lacks === 'otherLift' && { of: liftOf(seen.of) }) }
+    const { load: top, felt, isOther } = seen
+    const read = { ...(felt && { felt }), ...(isOther && { isOther }) }
+    if (!top) return { later: uses, ...read, steps: [sayTopSet('topSet.later', {})] }
     const minus = drop && { value: drop[top.unit], unit: top.unit }
     return {
       base: top,
       percent,
       ...(minus && { minus }),
-      isScaled: true,
+      ...read,
       today: uses,
       steps: [sayTopSet('topSet.asked', { load: top }), topSetStep(percent, minus)],
     }
@@ -58,20 +63,26 @@ export const topSet = defineSource<Params>({
     {
       say: '90% of a top set of 100 kg is 90 kg',
       params: { percent: 90 },
-      known: { today: () => ({ value: 100, unit: 'kg' }) },
+      known: { today: () => ({ load: { value: 100, unit: 'kg' } }) },
       want: { value: 90, unit: 'kg' },
     },
     {
       say: '20 kg below a single of 140 kg is 120 kg',
       params: { drop: { kg: 20, lb: 40 } },
-      known: { today: () => ({ value: 140, unit: 'kg' }) },
+      known: { today: () => ({ load: { value: 140, unit: 'kg' } }) },
       want: { value: 120, unit: 'kg' },
     },
     {
       say: 'a top set whose load is not known yet is waited for',
       params: { percent: 90 },
-      known: { today: () => null },
+      known: { today: () => ({ load: null }) },
       want: 'later',
+    },
+    {
+      say: 'the top set of a slot that is left out today gives nothing to read',
+      params: { percent: 90, slot: 'squat' },
+      known: { lift: { exercise: 'frontSquat' }, today: () => ({ lacks: 'leftOut' }) },
+      want: { need: 'topSet', lift: { exercise: 'frontSquat' } },
     },
   ],
 })

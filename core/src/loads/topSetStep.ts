@@ -8,6 +8,8 @@ export const sayTopSet = declareSteps({
   'topSet.done': 'today’s top set was {load}',
   'topSet.percent': '{percent}% of the top set',
   'topSet.drop': 'less {drop}',
+  'topSet.changed': 'after today’s changes {percent}% of that load: {load}',
+  'topSet.most': 'no more than today’s cap: {load}',
 })
 
 /** How far below the top set a load is: by a percent, or by a fixed drop. */

@@ -14,6 +14,7 @@ export const trainingMax = defineSource<{ percent: number }>({
   of: 'trainingMax',
   title: 'Percent of the training max',
   computes: true,
+  isPercentage: true,
   params: strictObject({ percent: percentField().required() }),
   cell: ({ percent }) => `${formatNumber(percent)}% TM`,
   read(typed) {

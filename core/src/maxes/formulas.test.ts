@@ -98,11 +98,16 @@ describe('percents for reps', () => {
       100, 95, 87, 80, 75, 67, 65,
     ])
     expect(percentFor('epley', 5)).toBe(85.7143)
-    expect(() => percentFor('epley', 16)).toThrow('invalid reps "16"')
+    expect(() => percentFor('epley', 41)).toThrow('invalid reps "41"')
+  })
+  // Epley 1985, inverted: 100 / (1 + reps / 30). The handbook's is continued from its own 65% for 15 reps in the same proportion.
+  test('go on above 15 reps as Epley’s formula does', () => {
+    expect([20, 30, 40].map((reps) => percentFor('epley', reps))).toEqual([60, 50, 42.8571])
+    expect([20, 30, 40].map((reps) => percentFor('handbook', reps))).toEqual([58.5, 48.75, 41.7857])
   })
   test('fall with every rep, in every table', () => {
     for (const table of repTables) {
-      const percents = Array.from({ length: 15 }, (_, i) => percentFor(table, i + 1))
+      const percents = Array.from({ length: 40 }, (_, i) => percentFor(table, i + 1))
       percents.slice(1).forEach((percent, i) => expect(percent).toBeLessThan(percents[i] as number))
     }
   })

@@ -5,6 +5,8 @@ export { enrolmentShape, memberShape, sessionLogShape, setLogShape } from './sha
 export { shownShape } from './shown.ts'
 export { reasons } from './shape.ts'
 export {
+  type Beyond,
+  beyonds,
   type Enrolment,
   type Instead,
   type PlaceName,

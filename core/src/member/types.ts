@@ -157,13 +157,23 @@ export type ShownSets = AsWritten & {
   help?: true
   /** A load was to be given, and what it is based on is missing: what that is. */
   missing?: true
-  need?: 'max' | 'bodyWeight' | 'role'
+  need?: 'max' | 'bodyWeight' | 'role' | 'topSet'
   /** Less than meant for want of plates, or by a change of the member's own: neither step nor miss. */
   short?: true
+  /** The load is more than the lift's own max allows for the reps, or was held to that. */
+  beyond?: Beyond
   /** How the load follows what is lifted today. */
   today?: Today
   why: WhyStep[]
 }
+
+/**
+ * A load above what the lift itself allows for the reps asked: `max` is the most that is known of it, and `most` what that allows. `written`: the
+ * template asks for it; `meant`: so far above the max because a test, or more than the max, is meant; `supposed`: only if every session before is a
+ * hit; `earned`: hits that were trained have come to it; `held`: it came from another lift, and was held to `most`.
+ */
+export type Beyond = { how: (typeof beyonds)[number]; max: Load; most: Load; reps: number }
+export const beyonds = ['written', 'meant', 'supposed', 'earned', 'held'] as const
 
 export const sessionLogId = (enrolment: Id, position: number, attempt: number): Id =>
   `${enrolment}:${position}:${attempt}`

@@ -138,7 +138,9 @@ function tell({ library, when }: PlanInput, start: Start, happenings: Happening[
     const { id, enrolment, position } = log
     if (!isReplayed && enrolment !== null)
       strays.push({ log: id, enrolment, position, isEnrolled: fold !== undefined })
-    evidence = learnSession(library, evidence, log)
+    const outcomes = isReplayed ? (fold.trained.at(-1)?.outcomes ?? []) : []
+    const deloads = outcomes.flatMap(({ prescribed }) => (prescribed.deload ? [prescribed.id] : []))
+    evidence = learnSession(library, evidence, log, deloads)
   }
   return { evidence, folds, boundaries, strays }
 }

@@ -101,7 +101,7 @@ export const amrapSet = defineRule<Params, Steady>({
         { verdict: 'miss', reps: [] },
         { verdict: 'miss', reps: [3], amrap: 3 },
       ],
-      asked: [90, 92.5, 97.5, 102.5, 102.5, 92.5],
+      asked: [90, 92.5, 97.5, 102.5, 102.5, 90],
     },
   ],
 })

@@ -9,6 +9,7 @@ import {
   formatNumber,
   inUnit,
   scale,
+  snap,
   type Load,
   type Rise,
   type Step,
@@ -19,6 +20,7 @@ import type { Starting } from './rule.ts'
 export const sayFirst = declareSteps({
   'first.load': 'the progression’s first load, the same for everyone: {load}',
   'first.percent': 'the progression’s first load, {percent}%: {load}',
+  'first.points': 'the track makes {percent}% of the {from}% that are written',
   'first.last': 'from the progression before, {from} on {date}: {percent}% of it, {load}',
   'first.ahead': 'from the progression before, {from}: {percent}% of it, {load}',
 })
@@ -142,8 +144,15 @@ export function firstLoad(
   }
   if (!max) return { need: 'max', lift }
   const base = repMaxOf(max, startReps)
-  const load = scale(base.load, startPercent)
-  const why = [maxStep(max), ...base.steps, sayFirst('first.percent', { percent: startPercent, load })]
+  const percent = Math.max(1, snap(startPercent + first.points))
+  const load = scale(base.load, percent)
+  const points = sayFirst('first.points', { from: startPercent, percent })
+  const why = [
+    maxStep(max),
+    ...base.steps,
+    ...(first.points ? [points] : []),
+    sayFirst('first.percent', { percent, load }),
+  ]
   return { load: scale(load, first.scale), why: [...why, ...first.steps] }
 }
 

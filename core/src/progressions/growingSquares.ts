@@ -14,8 +14,7 @@ import { repsOfSets } from './scheme.ts'
 import { addedField, startSteady, stepOrReset, type Steady } from './steady.ts'
 
 const say = declareSteps({
-  'growingSquares.larger':
-    '{from} was missed on {date}: next {side} × {side} at −{percent}%, rounded to {load}',
+  'growingSquares.larger': '{from} was missed on {date}: next {side} × {side} at −{percent}%, down to {load}',
   'growingSquares.again':
     'the last scheme was missed on {date}: back to {side} × {side} at its heaviest hit, {load}',
 })
@@ -75,7 +74,7 @@ export const growingSquares = defineRule<Params, State>({
       return { ...stepOrReset(steady, exposure, { step, misses: 1, resetBy: lowerBy }, hand), at, best }
     const to = (at + 1) % sides.length
     const own = to === 0 ? best[0] : null
-    const load = own ? inUnit(own, hand.unit) : hand.land(scale(from, 100 - lowerBy))
+    const load = own ? inUnit(own, hand.unit) : hand.land(scale(from, 100 - lowerBy), from)
     const data = { from, date, side: sides[to] ?? 0, load, percent: lowerBy }
     return {
       load,

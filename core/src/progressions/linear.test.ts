@@ -3,21 +3,21 @@ import fc from 'fast-check'
 import { isNeed } from '../loads/index.ts'
 import { inUnit, makeable, snap, usualRack, type Load } from '../units/index.ts'
 import { linear } from './linear.ts'
-import { handWith } from '../testing/exposures.ts'
+import { handOfUnit } from '../testing/exposures.ts'
 import type { Exposure, Starting } from './rule.ts'
 
 const kg = (value: number): Load => ({ value, unit: 'kg' })
 const lift = { exercise: 'backSquat' as const }
 const params = { startPercent: 70, step: { kg: 2.5, lb: 5 }, misses: 3, resetBy: 10 }
-const hand = handWith('kg')
-const inPounds = handWith('lb')
+const hand = handOfUnit('kg')
+const inPounds = handOfUnit('lb')
 const at = { week: 2, inWeek: 1 }
 const known: Starting = {
   library: {},
   lift,
   max: null,
   unit: 'kg',
-  first: { scale: 100, steps: [] },
+  first: { scale: 100, points: 0, steps: [] },
   last: null,
 }
 const work = { at, asked: 5, reps: [5, 5, 5] }

@@ -108,11 +108,11 @@ export const linear = defineRule<Params, State>({
       asked: [60, 62.5, 65],
     },
     {
-      say: 'three misses in a row at 102.5 go back to 92.5, a hit between them clears the count',
+      say: 'three misses in a row at 102.5 go back to 90, a hit between them clears the count',
       params: { startPercent: 100, step: { kg: 2.5, lb: 5 }, misses: 3, resetBy: 10 },
       max: { value: 100, unit: 'kg' },
       exposures: ['miss', 'miss', 'hit', 'miss', 'miss', 'miss'],
-      asked: [100, 100, 100, 102.5, 102.5, 102.5, 92.5],
+      asked: [100, 100, 100, 102.5, 102.5, 102.5, 90],
     },
     {
       say: 'a deload then on: 90 in the week after the stall, 100 again behind it',
@@ -140,7 +140,7 @@ export const linear = defineRule<Params, State>({
       params: { startPercent: 80, step: { kg: 5, lb: 10 }, misses: 2, resetBy: 10 },
       max: { value: 100, unit: 'kg' },
       exposures: ['miss', 'hold', 'miss'],
-      asked: [80, 80, 80, 72.5],
+      asked: [80, 80, 80, 70],
     },
   ],
 })

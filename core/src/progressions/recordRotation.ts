@@ -62,19 +62,20 @@ export const recordRotation = defineRule<Params, State>({
     if (!max) return { need: 'max', lift }
     const own: State['own'] = {}
     for (const { reps, startPercent } of turns) {
-      const load = scale(max.load, startPercent)
-      const why = [maxStep(max), sayFirst('first.percent', { percent: startPercent, load }), ...first.steps]
+      const percent = Math.max(1, snap(startPercent + first.points))
+      const load = scale(max.load, percent)
+      const why = [maxStep(max), sayFirst('first.percent', { percent, load }), ...first.steps]
       own[reps] = { load: scale(load, first.scale), percent: startPercent, why }
     }
     return { at: 0, own }
   },
-  next({ at, own }, { date, verdict, target }, { rotation: turns, step }, { unit, isSmall }) {
+  next({ at, own }, { date, verdict, target }, { rotation: turns, step }, hand) {
     if (verdict === 'hold') return { at, own }
     const turn = turns[at % turns.length] as RepRecord
     const to = (at + 1) % turns.length
     const { load, percent, why } = standing(own, turn)
     if (verdict === 'hit') {
-      const risen = stepUp(inUnit(target ?? load, unit), step, date, isSmall)
+      const risen = stepUp(inUnit(target ?? load, hand.unit), step, date, hand)
       return { at: to, own: { ...own, [turn.reps]: { load: risen.load, percent, why: risen.why } } }
     }
     const stands = date ? [say('recordRotation.stands', { load, reps: turn.reps, date })] : why

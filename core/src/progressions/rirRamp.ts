@@ -1,6 +1,6 @@
 import { declareSteps, type WhyStep } from '../words/index.ts'
 import { choiceField, numberField, wholeField } from '../parsing/index.ts'
-import { compareLoads, formatNumber, inUnit, rise, snap, type Load, type Rise } from '../units/index.ts'
+import { compareLoads, formatNumber, inUnit, scale, snap, type Load, type Rise } from '../units/index.ts'
 import {
   riseWords,
   firstLoadWords,
@@ -9,7 +9,7 @@ import {
   startingWith,
   type FirstLoad,
 } from './firstLoad.ts'
-import { defineRule } from './rule.ts'
+import { defineRule, type Hand } from './rule.ts'
 import { addedField, resetFields, saySteady, startSteady, type Steady } from './steady.ts'
 
 const say = declareSteps({
@@ -20,7 +20,7 @@ const say = declareSteps({
   'rirRamp.tooBig': '{date}: e1RM {seen}, {percent}% above {best}: too large a rise to trust, {load} stays',
   'rirRamp.unread': '{load} stays: no set of {date} can be compared with the last',
   'rirRamp.again': '{date} did not beat the best e1RM, {best} ({misses} of {allowed} in a row): {load} again',
-  'rirRamp.deload': '{date}: {misses} in a row without a gain: deload, then −{percent}%, rounded to {load}',
+  'rirRamp.deload': '{date}: {misses} in a row without a gain: deload, then −{percent}%, down to {load}',
   'rirRamp.rir': 'stop with {rir} RIR',
 })
 
@@ -112,13 +112,13 @@ export const rirRamp = defineRule<Params, State>({
     const load = inUnit(target ?? state.load, hand.unit)
     if (!date)
       return verdict === 'hit'
-        ? beat({ ...state, load }, p, hand.isSmall, best, (to) => say('rirRamp.ahead', { load: to }))
+        ? beat({ ...state, load }, p, hand, best, (to) => say('rirRamp.ahead', { load: to }))
         : state
     if (verdict === 'hold') return { ...state, why: [saySteady('steady.hold', { load, date })] }
     if (!top) {
       const isEasy = verdict === 'hit' && wasEasy(noted, askedLeft ?? left)
       if (isEasy)
-        return beat({ ...state, load }, p, hand.isSmall, best, (to) =>
+        return beat({ ...state, load }, p, hand, best, (to) =>
           say('rirRamp.easy', { date, easy: Math.min(...(noted as number[])), load: to }),
         )
       return { ...state, load, why: [say('rirRamp.unread', { load, date })] }
@@ -135,7 +135,7 @@ export const rirRamp = defineRule<Params, State>({
     if (!known || compareLoads(seen, known) > 0) {
       // The load that was lifted is the one to beat, where it was heavier than what was asked.
       const lifted = compareLoads(inUnit(top.load, hand.unit), load) > 0 ? inUnit(top.load, hand.unit) : load
-      return beat({ ...state, load: lifted }, p, hand.isSmall, seen, (to) =>
+      return beat({ ...state, load: lifted }, p, hand, seen, (to) =>
         known
           ? say('rirRamp.beaten', { date, seen, percent, best: known, load: to })
           : say('rirRamp.first', { date, seen, load: to }),
@@ -151,7 +151,7 @@ export const rirRamp = defineRule<Params, State>({
       })
       return { load, misses: misses + 1, rir: left, count, more, best, why: [again] }
     }
-    const lower = hand.land({ value: snap((load.value * (100 - p.resetBy)) / 100), unit: load.unit })
+    const lower = hand.land(scale(load, 100 - p.resetBy), load)
     const why = [say('rirRamp.deload', { date, load: lower, misses: misses + 1, percent: p.resetBy })]
     return { load: lower, misses: 0, rir: p.firstRir, count: 0, more: 0, best: null, why, wants: true }
   },
@@ -229,12 +229,12 @@ function sample(by: Params['by'], lastRir: number, every: number): Params {
 function beat(
   state: State,
   { by, step, every, lastRir }: Params,
-  isSmall: boolean,
+  hand: Hand,
   best: Load | null,
   because: (to: Load) => WhyStep,
 ): State {
   const { rir: left, count, more } = state
-  const load = by === 'load' ? rise(state.load, step, isSmall) : state.load
+  const load = by === 'load' ? hand.raise(state.load, step) : state.load
   const isDue = count + 1 >= every && left > lastRir
   return {
     load,

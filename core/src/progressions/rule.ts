@@ -14,8 +14,11 @@ export type Starting = {
   /** Body weight, which a body-weight lift has as a part of its load. */
   body?: Load
   unit: Unit
-  /** What a track makes of a first load, in percent, with the rungs that say so. A running load is never scaled. */
-  first: { scale: number; steps: WhyStep[] }
+  /**
+   * What a track makes of a first load, with the rungs that say so: a factor in percent, and points on the percentage that it is. A running
+   * load is never scaled.
+   */
+  first: { scale: number; points: number; steps: WhyStep[] }
   /** Where the lift stood under another stage or another rule, if it comes from one. Never that rule's own state. */
   last: LastExposure | null
 }
@@ -62,14 +65,21 @@ export type Exposure = {
   answers?: Answers
 }
 
-/** Things of the member's that a rule needs for numbers: their unit, and the nearest load they can make at home. */
+/** Things of the member's that a rule needs for numbers: their unit, and what they can make at home. */
 export type Hand = {
   unit: Unit
-  land(load: Load): Load
+  /**
+   * Where a cut lands: the heaviest load at or below it that can be made, and below the load on the bar that was missed. Below the lightest
+   * load there is, the cut itself.
+   */
+  land(cut: Load, missed: Load): Load
+  /**
+   * A load after a step: exact, since steps finer than the plates must add up. Where rounding would then skip a weight that lies within the
+   * step, that weight.
+   */
+  raise(from: Load, by: Rise): Load
   /** The lightest load above this one that can be made at home; null where there is none. */
   above(load: Load): Load | null
-  /** Whether the lift takes the smaller of two steps. */
-  isSmall: boolean
 }
 
 /**

@@ -2,7 +2,7 @@
 import { describe, expect, test } from '@jest/globals'
 import fc from 'fast-check'
 import { isNeed } from '../loads/index.ts'
-import { exposureOf, handWith, topOf } from '../testing/exposures.ts'
+import { exposureOf, handOfUnit, topOf } from '../testing/exposures.ts'
 import { compareLoads, inUnit, riseOf, type Load, type Rise } from '../units/index.ts'
 import { earnedLoad } from './earnedLoad.ts'
 import { linear } from './linear.ts'
@@ -16,7 +16,7 @@ const known: Starting = {
   lift: { exercise: 'backSquat' },
   max,
   unit: 'kg',
-  first: { scale: 100, steps: [] },
+  first: { scale: 100, points: 0, steps: [] },
   last: null,
 }
 const freeze = <T>(value: T): T => {
@@ -44,7 +44,7 @@ describe.each(ruleKinds)('%s', (kind) => {
   test('is a pure reducer of plain, finite state, and raises no load by more than it states', () => {
     fc.assert(
       fc.property(samples, fc.array(heard, { maxLength: 12 }), fc.boolean(), (params, all, isSmall) => {
-        const hand = handWith('kg', isSmall)
+        const hand = handOfUnit('kg', isSmall)
         const started = rule.start(known, freeze(params))
         if (isNeed(started)) throw new Error('a max was given')
         let state = freeze(started)
@@ -91,7 +91,7 @@ describe.each(ruleKinds)('%s', (kind) => {
       state,
       exposureOf({ verdict: 'hold', target: before.load ?? null, role, at }),
       params,
-      handWith('kg'),
+      handOfUnit('kg'),
     )
     const { steps: _, ...was } = before
     const { steps: __, ...is } = rule.ask(next, role, params, at)
@@ -143,7 +143,7 @@ describe('a muscle’s week', () => {
       state,
       exposureOf({ verdict: 'hit', at: { week: 1, inWeek: 1 } }),
       params,
-      handWith('kg'),
+      handOfUnit('kg'),
     )
     const sets = (week: number) => muscleWeek.ask(after, 'first', params, { week, inWeek: 1 }).sets
     expect([sets(1), sets(2), sets(3), sets(9)]).toEqual([10, 11, 11, 11])
@@ -161,7 +161,7 @@ describe('reps until the next load is earned', () => {
         state,
         exposureOf({ verdict: 'hit', target: { value: 20, unit: 'kg' }, asked: { from: 8, to: 12 }, reps }),
         params,
-        handWith('kg'),
+        handOfUnit('kg'),
       ).load.value
     expect([after([13, 13, 12]), after([13, 13, 13])]).toEqual([20, 22.5])
   })
@@ -178,7 +178,7 @@ describe('linear for small lifts', () => {
     const state = linear.start(known, params)
     if (isNeed(state)) throw new Error('it starts everybody alike')
     const hit = exposureOf({ verdict: 'hit', target: { value: 40, unit: 'kg' } })
-    const next = (isSmall: boolean) => linear.next(state, hit, params, handWith('kg', isSmall)).load.value
+    const next = (isSmall: boolean) => linear.next(state, hit, params, handOfUnit('kg', isSmall)).load.value
     expect([next(false), next(true)]).toEqual([45, 42.5])
   })
 })

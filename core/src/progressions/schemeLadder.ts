@@ -9,7 +9,7 @@ import { addedField, afterMisses, resetFields, startSteady, stepOrReset, type St
 const say = declareSteps({
   'schemeLadder.on': '{load} was missed on {date}, {misses} in a row: next {sets} × {reps} at the same load',
   'schemeLadder.back':
-    'the last scheme was missed on {date}, {misses} in a row: back to {sets} × {reps} at {from} −{percent}%, rounded to {load}',
+    'the last scheme was missed on {date}, {misses} in a row: back to {sets} × {reps} at {from} −{percent}%, down to {load}',
 })
 
 type Stage = Scheme & { step: Rise }
@@ -76,7 +76,7 @@ export const schemeLadder = defineRule<Params, State>({
     const { sets, reps } = schemes[to] as Stage
     const data = { load: from, date, misses: steady.misses + 1, sets, reps }
     if (to > 0) return { load: from, misses: 0, scheme: to, why: [say('schemeLadder.on', data)] }
-    const load = hand.land(scale(from, 100 - backBy))
+    const load = hand.land(scale(from, 100 - backBy), from)
     return {
       load,
       misses: 0,
@@ -104,7 +104,7 @@ export const schemeLadder = defineRule<Params, State>({
       },
       max: null,
       exposures: ['hit', 'miss', 'hit', 'miss'],
-      asked: ['5 × 5 @ 100', '5 × 5 @ 102.5', '4 × 4 @ 102.5', '4 × 4 @ 107.5', '5 × 5 @ 97.5'],
+      asked: ['5 × 5 @ 100', '5 × 5 @ 102.5', '4 × 4 @ 102.5', '4 × 4 @ 107.5', '5 × 5 @ 95'],
     },
     {
       say: 'a hold changes neither scheme nor load',

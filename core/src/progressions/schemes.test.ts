@@ -7,7 +7,7 @@ import type { Fact, Member } from '../facts/index.ts'
 import { formatSetsShown } from '../views/index.ts'
 import { readTemplate, type Template } from '../template/index.ts'
 import { compareLoads, type Load } from '../units/index.ts'
-import { exposureOf, handWith } from '../testing/exposures.ts'
+import { exposureOf, handOfUnit } from '../testing/exposures.ts'
 import { growingSquares } from './growingSquares.ts'
 import { ruleOf, type RuleKind } from './registry.ts'
 
@@ -215,7 +215,7 @@ describe('growing squares', () => {
     const best: Load = { value: 100, unit: 'kg' }
     const state = { load: best, misses: 0, why: [], at: 1, best: [best, null] }
     const miss = exposureOf({ date: start, verdict: 'miss', target: best, asked: 8, reps: [8] })
-    const next = growingSquares.next(state, miss, sample, handWith('lb'))
+    const next = growingSquares.next(state, miss, sample, handOfUnit('lb'))
     expect(next.load.unit).toBe('lb')
     expect(compareLoads(next.load, best)).toBe(0)
   })

@@ -1,6 +1,6 @@
 import { type WhyStep, declareSteps, type Fields } from '../words/index.ts'
 import { percentOffField, riseField, wholeField } from '../parsing/index.ts'
-import { formatNumber, inUnit, rise, riseOf, scale, type Load, type Rise } from '../units/index.ts'
+import { formatNumber, inUnit, scale, snap, type Load, type Rise } from '../units/index.ts'
 import type { Need } from '../loads/index.ts'
 import { firstLoad, firstLoadWords, riseWords, type FirstLoad } from './firstLoad.ts'
 import type { Exposure, Hand, Starting } from './rule.ts'
@@ -11,7 +11,7 @@ export const saySteady = declareSteps({
   'steady.ahead': 'if {from} is a hit: +{step} → {load}',
   'steady.hold': '{load} stays: the session of {date} counts neither as a hit nor as a miss',
   'steady.again': '{load} was missed on {date} ({misses} of {allowed} misses in a row): the same again',
-  'steady.reset': '{from} was missed on {date}, {misses} in a row: −{percent}%, rounded to {load}',
+  'steady.reset': '{from} was missed on {date}, {misses} in a row: −{percent}%, down to {load}',
 })
 
 /** A load that rises by steps and falls back after misses: what several rules keep of a lift. */
@@ -74,16 +74,16 @@ export function stepOrReset(
   steady: Steady,
   { date, verdict, target }: Exposure,
   { step, misses: allowed, resetBy }: Steps,
-  { unit, land, isSmall }: Hand,
+  hand: Hand,
 ): Steady {
-  const from = inUnit(target ?? steady.load, unit)
-  if (verdict === 'hit') return stepUp(from, step, date, isSmall)
+  const from = inUnit(target ?? steady.load, hand.unit)
+  if (verdict === 'hit') return stepUp(from, step, date, hand)
   if (!date) return steady
   if (verdict === 'hold') return { ...steady, why: [saySteady('steady.hold', { load: steady.load, date })] }
   const misses = steady.misses + 1
   if (misses < allowed)
     return { load: from, misses, why: [saySteady('steady.again', { load: from, date, misses, allowed })] }
-  const load = land(scale(from, 100 - resetBy))
+  const load = hand.land(scale(from, 100 - resetBy), from)
   return {
     load,
     misses: 0,
@@ -91,9 +91,10 @@ export function stepOrReset(
   }
 }
 
-export function stepUp(from: Load, by: Rise, date: string | null, isSmall: boolean): Steady {
-  const load = rise(from, by, isSmall)
-  const data = { from, step: riseOf(from, by, isSmall), load }
+export function stepUp(from: Load, by: Rise, date: string | null, hand: Hand): Steady {
+  const load = hand.raise(from, by)
+  const step = { value: snap(load.value - from.value), unit: from.unit }
+  const data = { from, step, load }
   return {
     load,
     misses: 0,

@@ -1,6 +1,6 @@
 import { declareSteps } from '../words/index.ts'
 import { listField, strictObject } from '../parsing/index.ts'
-import { inUnit, rise, scale, type Load, type Rise } from '../units/index.ts'
+import { inUnit, scale, type Load, type Rise } from '../units/index.ts'
 import {
   riseWords,
   firstLoadWords,
@@ -27,7 +27,7 @@ const say = declareSteps({
     'the last session of the wave was a hit on {date}: the next wave starts above {first}, at {load}',
   'wave.nextAhead': 'if the last session of the wave is a hit: the next wave starts above {first}, at {load}',
   'wave.reset':
-    'missed on {date}, {misses} in a row: the wave starts again {percent}% below {from}, rounded to {load}',
+    'missed on {date}, {misses} in a row: the wave starts again {percent}% below {from}, down to {load}',
 })
 
 type Params = FirstLoad &
@@ -78,7 +78,7 @@ export const wave = defineRule<Params, State>({
     const { date, verdict, target } = exposure
     const isLast = at + 1 >= p.parts.length
     if (verdict === 'hit' && isLast) {
-      const load = rise(inUnit(first, hand.unit), p.nextWave, hand.isSmall)
+      const load = hand.raise(inUnit(first, hand.unit), p.nextWave)
       const data = { load, first, ...(date && { date }) }
       return {
         load,
@@ -92,7 +92,8 @@ export const wave = defineRule<Params, State>({
     if (verdict === 'hit') return { ...next, first: at === 0 ? (target ?? first) : first, at: at + 1 }
     const isReset = verdict === 'miss' && date !== null && steady.misses + 1 >= p.misses
     if (!isReset) return { ...next, first, at }
-    const load = hand.land(scale(inUnit(first, hand.unit), 100 - p.resetBy))
+    const missed = inUnit(target ?? steady.load, hand.unit)
+    const load = hand.land(scale(inUnit(first, hand.unit), 100 - p.resetBy), missed)
     const data = { from: first, load, date, misses: steady.misses + 1, percent: p.resetBy }
     return { load, misses: 0, first: load, at: 0, why: [say('wave.reset', data)] }
   },

@@ -23,6 +23,10 @@ export type Template = {
   /** After so many weeks without a session the first week back is lowered by a percent, and is light. */
   away?: { weeks: number; back: number }
   rounding: Way
+  /** How loads that a deload has cut are rounded: to the nearest, ties down, where nothing is stated. */
+  deloadRounding?: Way
+  /** How test singles are rounded: down, where nothing is stated. */
+  testRounding?: Way
   /** Whether deloads are the planned ones, come reactive deloads only, or both; both where nothing is stated. */
   deloadPolicy?: DeloadPolicy
   /** How lifts with a load are ramped up to; not at all where nothing is stated. A slot's own goes before it. */

@@ -1,18 +1,11 @@
+import { handWith } from '../plan/prescribe/hand.ts'
 import type { Exposure, Hand } from '../progressions/index.ts'
-import { compareLoads, makeable, round, usualRack, type Load, type Unit } from '../units/index.ts'
+import { makeable, usualRack, type Load, type Unit } from '../units/index.ts'
 
 /** What rules are handed by a member with the usual bar and plates at home. */
-export function handWith(unit: Unit, isSmall = false): Hand {
+export function handOfUnit(unit: Unit, isSmall = false): Hand {
   const rack = makeable(usualRack[unit])
-  return {
-    unit,
-    isSmall,
-    land: (load) => round(load, rack, 'nearest').load,
-    above(load) {
-      const next = round({ value: load.value + 0.01, unit: load.unit }, rack, 'up').load
-      return compareLoads(next, load) > 0 ? next : null
-    },
-  }
+  return handWith({ here: rack, home: rack }, 'nearest', isSmall)
 }
 
 /** An exposure in the main role, of the second week where nothing else is said. */

@@ -19,13 +19,13 @@ import { readGoal } from '../template/read/read.ts'
 import { makeable, round, scale, snap, usualRack } from '../units/index.ts'
 import { less } from '../plan/prescribe/onTheBar.ts'
 import { ramp, warmUpOf, type WarmUp } from '../warmups/index.ts'
-import { exposureOf, handWith } from './exposures.ts'
+import { exposureOf, handOfUnit } from './exposures.ts'
 
 const freeze = <T>(value: T): T => {
   if (typeof value === 'object' && value !== null) Object.values(Object.freeze(value)).forEach(freeze)
   return value
 }
-const hand = handWith('kg')
+const hand = handOfUnit('kg')
 /** What everybody has, and nothing of a gym's own. */
 const library = {}
 
@@ -77,7 +77,7 @@ describe.each(Object.entries(ruleOf))('rule %s', (name, rule) => {
       lift: { exercise: 'backSquat' },
       max: max && { load: max, date: '2026-03-02', how: 'tested' },
       unit: 'kg',
-      first: { scale: 100, steps: [] },
+      first: { scale: 100, points: 0, steps: [] },
       last: null,
     }
     const started = rule.start(known, freeze(params))

@@ -29,6 +29,9 @@ const filesOf = (name: string): string[] =>
     .map((file) => file.replace('.json', ''))
     .sort()
 
+/** The cases that were there before format 2. */
+const keptNames = filesOf('.').filter((name) => name !== 'starters')
+
 /** A kept fixture, read by the readers of today. */
 function readKept(name: string): Fixture {
   let library = {}
@@ -45,9 +48,10 @@ function readKept(name: string): Fixture {
 }
 
 describe('a file of format 1', () => {
-  test('is kept of every case', () => expect(filesOf('.')).toEqual([...fixtureNames, 'starters'].sort()))
+  test('is kept of cases that there are', () =>
+    expect([...fixtureNames, 'starters']).toEqual(expect.arrayContaining(filesOf('.'))))
 
-  test.each(fixtureNames)('reads and plans as its twin of today: %s', (name) => {
+  test.each(keptNames)('reads and plans as its twin of today: %s', (name) => {
     const [old, now] = [readKept(name), readFixture(name)]
     expect(old).toEqual(now)
     expect(asTable(inputOf(old), planMember(inputOf(old)))).toEqual(
@@ -77,30 +81,34 @@ describe('a file of format 1', () => {
   })
 })
 
-/** Words that steps carry as data, and that are said otherwise since: a snapshot keeps what its day said. */
-const wordsThen = {
-  'of assistance': 'of help',
-  'Double progression': 'Reps, then load',
-  'Step loading': 'Steps with a flat between',
-  'after 2 sessions without a heavier hit': 'when 2 exposures have brought no heavier hit',
-}
-const saidThen = (shown: object): object =>
+/** What the engine works out of a session may move from release to release; what stands in it, and under which name, may not. */
+const workedOut = new Set([
+  'engine',
+  'load',
+  'target',
+  'ruled',
+  'side',
+  'bar',
+  'hung',
+  'help',
+  'short',
+  'beyond',
+  'missing',
+  'need',
+  'why',
+])
+const named = (shown: object | null): object =>
   JSON.parse(
-    Object.entries(wordsThen).reduce(
-      (text, [now, then]) => text.replaceAll(JSON.stringify(now), JSON.stringify(then)),
-      JSON.stringify(shown),
-    ),
+    JSON.stringify(shown, (key, value: unknown) => (workedOut.has(key) || key === 'way' ? undefined : value)),
   ) as object
 
 describe('a snapshot of format 1', () => {
-  test.each(fixtureNames)('is what would be shown today, under the names of today: %s', (name) => {
+  test.each(keptNames)('is what would be shown today, under the names of today: %s', (name) => {
     const { plans } = planMember(inputOf(readFixture(name)))
     for (const [id, one] of Object.entries(json(`${name}/shown.json`))) {
       const { position, shown } = one as { position: number; shown: object }
       const old = upgradeShown(shown)
-      expect({ ...old, engine: 'any' }).toEqual(
-        saidThen({ ...snapshot(plans[id] as Plan, position), engine: 'any' }),
-      )
+      expect(named(old)).toEqual(named(snapshot(plans[id] as Plan, position)))
       const steps = Object.values(old.slots).flatMap(({ sets }) => sets.flatMap(({ why }) => why))
       expect(steps.map(explain).join()).not.toMatch(/undefined|[{}]/)
     }

@@ -63,8 +63,12 @@ function templateOf(dice: Dice): Record<string, unknown> {
       phases.map(({ id }) => id),
     ),
   )
-  const half = Math.ceil(made.length / 2)
-  const [a, b] = [made.slice(0, half), made.slice(half)]
+  if (dice.maybe(0.4)) made.push(readerOf(dice, made[0] as MadeSlot, phases))
+  const reader = made.find(({ id }) => id === 'r')
+  const own = made.filter((one) => one !== reader)
+  const half = Math.ceil(own.length / 2)
+  const a = own.slice(0, half)
+  const b = own.slice(half)
   const sessions = {
     a: {
       name: 'A',
@@ -74,6 +78,7 @@ function templateOf(dice: Dice): Record<string, unknown> {
           slots: a.map(({ id }) => id),
           ...(a.length > 1 && { rotation: { by: 'week', every: 1 } }),
         },
+        ...(reader ? [{ name: 'After', slots: ['r'] }] : []),
       ],
     },
     ...(b.length && { b: { name: 'B', sections: [{ name: 'Main', slots: b.map(({ id }) => id) }] } }),
@@ -90,8 +95,30 @@ function templateOf(dice: Dice): Record<string, unknown> {
     sessions,
     slots: Object.fromEntries(made.map(({ id, slot }) => [id, slot])),
     progressions: Object.assign({}, ...made.map(({ progressions }) => progressions)),
-    tracks: { t: { name: 'T', changes: [{ id: 'c', do: { kind: 'scaleLoad', by: -20 }, where: {} }] } },
+    tracks: { t: { name: 'T', changes: trackOf(dice) } },
   }
+}
+
+/** What the track changes: loads everywhere, and sometimes the exercise of the first slot. */
+const trackOf = (dice: Dice): object[] => [
+  { id: 'c', do: { kind: 'scaleLoad', by: -20 }, where: {} },
+  ...(dice.maybe(0.3)
+    ? [{ id: 's', do: { kind: 'swap', exercise: dice.among(bars) }, where: { slots: ['s0'] } }]
+    : []),
+  ...(dice.maybe(0.1) ? [{ id: 'd', do: { kind: 'drop' }, where: { slots: ['s0'] } }] : []),
+]
+
+/** A slot of the first one's exercise that reads it: its top set today, or what it has moved this week. */
+function readerOf(dice: Dice, { slot }: MadeSlot, phases: { id: string }[]): MadeSlot {
+  const load = dice.among<object>([
+    { of: 'topSet', percent: 80, slot: 's0' },
+    { of: 'topSet', drop: { kg: 20, lb: 40 }, slot: 's0' },
+    { of: 'tonnage', times: 0.5, per: 'week' },
+    { of: 'lastTime', percent: 90 },
+  ])
+  const prescribed = { sets: 1 + dice.upTo(3), goal: { reps: 1 + dice.upTo(7) }, load }
+  const rows = Object.fromEntries(phases.map(({ id }) => [id, [[prescribed]]]))
+  return { id: 'r', slot: { exercise: slot.exercise, rows }, progressions: {} }
 }
 
 function phaseOf(dice: Dice, id: string) {
@@ -251,7 +278,7 @@ function logOf(
         rev: 1,
         slot,
         n: n + 1,
-        exercise,
+        exercise: dice.maybe(0.95) ? exercise : dice.among(bars),
         state: dice.among(['done', 'done', 'done', 'failed', 'notDone']),
         ...(dice.maybe(0.9) && { load: { value: dice.among([0.5, 20, 42.5, 60, 97.5, 140, 500]), unit } }),
         ...(dice.maybe(0.95) && { reps: dice.among([0, 1, 3, 5, 5, 8, 12, 60]) }),

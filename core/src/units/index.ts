@@ -47,5 +47,5 @@ export {
   usualRack,
   withBar,
 } from './rack.ts'
-export { type Met, round, type Way } from './round.ts'
+export { type Met, round, type Way, ways, wayWords } from './round.ts'
 export { formatSpan, highest, lowest, type Span } from './span.ts'

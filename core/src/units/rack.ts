@@ -12,7 +12,7 @@ export type Rack = {
   plates: { weight: number; pairs: number }[]
 }
 
-export const specialBars = ['trap bar', 'safety bar', 'curl bar'] as const
+export const specialBars = ['trap bar', 'safety bar', 'curl bar', 'guided bar'] as const
 export type SpecialBar = (typeof specialBars)[number]
 
 /**
@@ -61,8 +61,8 @@ export const usualRack: Record<Unit, Rack> = {
 
 /** What special bars weigh where a place does not say (common practice, no source). */
 export const usualSpecial: Record<Unit, Record<SpecialBar, number>> = {
-  kg: { 'trap bar': 25, 'safety bar': 30, 'curl bar': 10 },
-  lb: { 'trap bar': 55, 'safety bar': 65, 'curl bar': 20 },
+  kg: { 'trap bar': 25, 'safety bar': 30, 'curl bar': 10, 'guided bar': 20 },
+  lb: { 'trap bar': 55, 'safety bar': 65, 'curl bar': 20, 'guided bar': 45 },
 }
 
 const ladder = (from: number, to: number, step: number) =>

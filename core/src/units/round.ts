@@ -1,8 +1,16 @@
 import { inUnit, snap, type Load } from './load.ts'
 import { lastAtOrBelow, type Makeable } from './rack.ts'
 
-/** Which way to go when the meant load cannot be made. Ties of `nearest` go up. */
-export type Way = 'nearest' | 'down' | 'up'
+/** Which way to go when the meant load cannot be made. Ties of `nearest` go up, those of `nearestDown` down. */
+export const ways = ['nearest', 'nearestDown', 'down', 'up'] as const
+export type Way = (typeof ways)[number]
+
+export const wayWords: Record<Way, string> = {
+  nearest: 'to the nearest, ties up',
+  nearestDown: 'to the nearest, ties down',
+  down: 'down',
+  up: 'up',
+}
 
 /** What rounding met: the meant load was below the least there is (the empty bar), or above the most. */
 export type Met = 'exact' | 'rounded' | 'floor' | 'top'
@@ -24,7 +32,8 @@ export function round(meant: Load, can: Makeable, way: Way): { load: Load; met: 
   if (above === undefined) return as(below, 'top')
   if (way === 'down') return as(below, 'rounded')
   if (way === 'up') return as(above, 'rounded')
-  return as(snap(value - below) < snap(above - value) ? below : above, 'rounded')
+  const closer = snap(snap(value - below) - snap(above - value))
+  return as(closer < 0 || (closer === 0 && way === 'nearestDown') ? below : above, 'rounded')
 }
 
 function least({ loads }: Makeable): number {

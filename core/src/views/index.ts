@@ -8,6 +8,7 @@ export {
   formatSetsShown,
   formatHandled,
   formatWarmUps,
+  needCells,
   needWords,
 } from './line.ts'
 export { minutesOf } from './minutes.ts'

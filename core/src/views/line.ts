@@ -74,6 +74,15 @@ export const needWords: Record<Need['need'], string> = {
   max: 'needs a max',
   bodyWeight: 'needs a body weight',
   role: 'needs another day first',
+  topSet: 'has no top set to follow',
+}
+
+/** The same, where a cell has room for two words. */
+export const needCells: Record<Need['need'], string> = {
+  max: 'no max',
+  bodyWeight: 'no body weight',
+  role: 'no load yet',
+  topSet: 'no top set',
 }
 
 /** "20 × 8, 40 × 5 kg": the ramp before the work. */

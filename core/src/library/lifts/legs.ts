@@ -161,14 +161,14 @@ export const legs = {
     'Slow down, full depth.',
     { substitutes: ['hackSquat', 'legPress'] },
   ),
-  guidedBarSquat: family('squat', 'machine', 'total')(
+  guidedBarSquat: family('squat', 'barbell', 'total')(
     'Guided-bar squat',
     ['quads', 'glutes'],
     [],
     [8, 15],
     [3, 2],
     'Feet a little forward, straight down.',
-    { substitutes: ['hackSquat', 'legPress'] },
+    { bar: 'guided bar', substitutes: ['hackSquat', 'legPress'] },
   ),
   beltSquat: squatMachine(
     'Belt squat',

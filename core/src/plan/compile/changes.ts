@@ -1,7 +1,8 @@
-import { type Adjustment, changeOf, actsOn, type Spot } from '../../adjustments/index.ts'
+import { type Adjustment, changeOf, actsOn, type SetsDraft, type Spot } from '../../adjustments/index.ts'
 import type { RunningWeek } from '../../calendar/index.ts'
 import type { Phase, Template } from '../../template/index.ts'
 import type { Evidence } from '../../evidence/index.ts'
+import { snap } from '../../units/index.ts'
 
 /** Whose change it is: they act in this order. */
 export type Author = 'track' | 'deload' | 'back' | 'own'
@@ -95,6 +96,23 @@ export const acting = (changes: Authored[], spot: Spot): Authored[] =>
 
 export const isDeload = ({ author }: Authored): boolean => author === 'deload' || author === 'back'
 
+/** Whether a change is one in percent of loads. */
+export const scalesLoads = ({ adjustment }: Authored): boolean =>
+  changeOf[adjustment.do.kind].scalesLoads === true
+
 /** Whether a track's change scales loads, so that a running progression does not feel it. */
-export const scalesTrackLoads = ({ author, adjustment }: Authored): boolean =>
-  author === 'track' && changeOf[adjustment.do.kind].scalesLoads === true
+export const scalesTrackLoads = (one: Authored): boolean => one.author === 'track' && scalesLoads(one)
+
+/** What is left of a slot's tonnage after changes of its sets and loads, in percent; at least 1. */
+export function lightening(changes: Authored[]): number {
+  const sets = 100
+  const left = changes.reduce<SetsDraft>(
+    (draft, { adjustment, label }) =>
+      changeOf[adjustment.do.kind].onSets?.(draft, adjustment.do, label)?.now ?? draft,
+    { sets, percent: 100, scale: 100 },
+  )
+  return Math.max(1, snap(((left.sets / sets) * (left.percent ?? 100) * left.scale) / 100))
+}
+
+/** What a change is known by beside the others of a day. */
+export const nameOf = ({ author, adjustment }: Authored): string => `${author}/${adjustment.id}`

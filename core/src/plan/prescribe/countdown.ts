@@ -8,7 +8,7 @@ import type { Situation } from '../state/situation.ts'
 import { totalOf } from './onTheBar.ts'
 import { make, withLoad, showMessages } from './round.ts'
 import { askedOf } from './showSets.ts'
-import { rowsKey } from '../state/state.ts'
+import { heaviestKey } from '../state/state.ts'
 
 /**
  * Rows that are counted back from a test day do not wait for weeks that were missed: they are held to one step above the
@@ -23,7 +23,7 @@ export function capped(
   prescriptions: ShownSets[],
   loading: Loading,
 ): ShownSets[] {
-  const trained = state.heaviest[rowsKey(place.phase.id, id)]
+  const trained = state.heaviest[heaviestKey(place.phase.id, id, slot)]
   const step = slot.capStep
   const base = trained ?? (row > 0 && place.phaseWeek > 1 ? firstRowLoad(slot, place.phase.id, known) : null)
   if (!base || !step) return prescriptions

@@ -1,8 +1,10 @@
 import { describe, expect, test } from '@jest/globals'
+import type { Lift } from '../../library/index.ts'
 import type { SetLog, ShownSets } from '../../member/index.ts'
 import { makeable, makeableOnBody, usualFixed, usualRack, type Load } from '../../units/index.ts'
 import { followToday, heaviestOf, totalOf, type OnTheBar } from './onTheBar.ts'
 
+const squat: Lift = { exercise: 'backSquat' }
 const kg = (value: number): Load => ({ value, unit: 'kg' })
 const prescribed = (
   id: string,
@@ -31,7 +33,7 @@ const set = (n: number, load: Load | undefined, change: Partial<SetLog> = {}): S
 })
 const top = prescribed('top', 1, kg(100))
 const back = prescribed('back', 2, kg(90), { today: { percent: 90, way: 'nearest' } })
-const bar = (sets: SetLog[]): OnTheBar => ({ slot: 's', prescriptions: [top, back], sets })
+const bar = (sets: SetLog[]): OnTheBar => ({ slot: 's', lift: squat, prescriptions: [top, back], sets })
 const home = { here: makeable(usualRack.kg), home: makeable(usualRack.kg) }
 
 describe('the heaviest load on the bar', () => {
@@ -53,7 +55,7 @@ describe('the heaviest load on the bar', () => {
   test('on top of body weight is the whole, and nothing on top is the body alone', () => {
     const pullUp = prescribed('a', 2, kg(10), { body: kg(80) })
     const lifted = [set(1, kg(12.5)), set(2, undefined)]
-    expect(heaviestOf({ slot: 's', prescriptions: [pullUp], sets: lifted })).toEqual(kg(92.5))
+    expect(heaviestOf({ slot: 's', lift: squat, prescriptions: [pullUp], sets: lifted })).toEqual(kg(92.5))
     expect(totalOf(pullUp, { load: kg(15), help: true })).toEqual(kg(65))
     expect(totalOf(pullUp, {})).toEqual(kg(80))
   })
@@ -72,7 +74,7 @@ describe('back-offs', () => {
     const drop = prescribed('back', 2, kg(80), {
       today: { percent: 100, drop: { kg: 20, lb: 40 }, way: 'nearest' },
     })
-    const session = [{ slot: 's', prescriptions: [top, drop], sets: [set(1, kg(105))] }]
+    const session = [{ slot: 's', lift: squat, prescriptions: [top, drop], sets: [set(1, kg(105))] }]
     expect(followToday(session, () => home)[0]?.[1]?.load).toEqual(kg(85))
   })
   test('on top of body weight are a part of the whole: 90% of 80 + 20 is 10 added', () => {
@@ -80,7 +82,7 @@ describe('back-offs', () => {
     const heavy = prescribed('top', 1, kg(15), body)
     const deload = prescribed('back', 2, null, { ...body, today: { percent: 90, way: 'nearest' } })
     const can = makeableOnBody(usualRack.kg, usualFixed.assistance.kg)
-    const session = [{ slot: 's', prescriptions: [heavy, deload], sets: [set(1, kg(20))] }]
+    const session = [{ slot: 's', lift: squat, prescriptions: [heavy, deload], sets: [set(1, kg(20))] }]
     expect(followToday(session, () => ({ here: can, home: can }))[0]?.[1]).toMatchObject({
       load: kg(10),
       target: kg(90),
@@ -88,7 +90,7 @@ describe('back-offs', () => {
   })
   test('follow another slot of the session where they name it', () => {
     const other = prescribed('b', 2, kg(50), { today: { percent: 50, slot: 's', way: 'down' } })
-    const session = [bar([set(1, kg(105))]), { slot: 't', prescriptions: [other], sets: [] }]
+    const session = [bar([set(1, kg(105))]), { slot: 't', lift: squat, prescriptions: [other], sets: [] }]
     expect(followToday(session, () => home)[1]?.[0]?.load).toEqual(kg(52.5))
   })
 })

@@ -1,49 +1,88 @@
 import { type Loading, isDone } from '../../evidence/index.ts'
 import type { Id } from '../../parsing/index.ts'
-import { topSetStep, sayTopSet } from '../../loads/index.ts'
+import { liftKey, type Lift } from '../../library/index.ts'
+import { topSetStep, sayTopSet, type Felt } from '../../loads/index.ts'
 import type { SetLog, ShownSets } from '../../member/index.ts'
-import { addLoad, lowest, scale, snap, type Load, heavier } from '../../units/index.ts'
+import { addLoad, compareLoads, lowest, scale, snap, type Load } from '../../units/index.ts'
 import { make, withLoad } from './round.ts'
 
-/** A slot's prescriptions as they are asked, with what was done of them. */
-export type OnTheBar = { slot: Id; prescriptions: ShownSets[]; sets: SetLog[]; lift?: string }
+/**
+ * A slot's prescriptions as they are asked, with what was done of them. `lift` is the one that it is asked with; `felt`, by
+ * prescription, the changes in percent that have acted on its load.
+ */
+export type OnTheBar = {
+  slot: Id
+  lift: Lift
+  prescriptions: ShownSets[]
+  sets: SetLog[]
+  felt?: Felt[]
+}
 
 /**
- * The heaviest load of the prescriptions on the bar: logged where it was done, else as asked (not with `isLifted`). Null where none is
- * known.
+ * The heaviest load of the prescriptions on the bar: logged where it was done, else as asked (not with `isLifted`). Sets of another
+ * lift say nothing of this one. Null where none is known.
  */
-export function heaviestOf({ prescriptions, sets }: OnTheBar, only?: Id, isLifted = false): Load | null {
-  let heaviest: Load | null = null
+export const heaviestOf = (bar: OnTheBar, only?: Id, isLifted = false): Load | null =>
+  heaviestSeen(bar, only, isLifted)?.load ?? null
+
+/** The heaviest load with the changes that have acted on it. */
+export function heaviestSeen(
+  { lift, prescriptions, sets, felt }: OnTheBar,
+  only?: Id,
+  isLifted = false,
+): { load: Load; felt?: Felt } | null {
+  let heaviest: { load: Load; felt?: Felt } | null = null
   let n = 0
-  for (const prescribed of prescriptions) {
+  prescriptions.forEach((prescribed, i) => {
     const { sets: count } = prescribed
-    const own = sets.filter((set) => set.n > n && set.n <= n + count && isDone(set))
+    const done = sets.filter((set) => set.n > n && set.n <= n + count && isDone(set))
     n += count
-    if (only !== undefined && prescribed.prescription !== only) continue
+    if (only === undefined ? !isSameLift(prescribed.lift ?? lift, lift) : prescribed.prescription !== only)
+      return
+    const own = done.filter((set) => isSameLift(set, prescribed.lift ?? lift))
     const lifted = own.flatMap((set) => totalOf(prescribed, set) ?? [])
-    const asked = isLifted || lifted.length ? null : totalOf(prescribed, prescribed)
-    for (const load of asked ? [asked] : lifted) heaviest = heavier(heaviest, load)
-  }
+    const isUnknown = isLifted || lifted.length > 0 || own.length < done.length
+    const asked = isUnknown ? null : totalOf(prescribed, prescribed)
+    for (const load of asked ? [asked] : lifted)
+      if (!heaviest || compareLoads(load, heaviest.load) >= 0)
+        heaviest = { load, ...(felt?.[i]?.length && { felt: felt[i] as Felt }) }
+  })
   return heaviest
 }
 
-/** Reps times load of all sets of a slot: those that were done, or as they are asked where nothing is logged yet. */
-export function tonnageOf({ prescriptions, sets }: OnTheBar, isLifted: boolean): Load | null {
-  let sum: Load | null = null
-  const add = (load: Load | null, reps: number) => {
+/**
+ * Reps times load of all sets of a slot, lift by lift: those that were done, or as they are asked where nothing is logged yet. Of a set
+ * done one side at a time both sides count.
+ */
+export function tonnageOf({ lift, prescriptions, sets }: OnTheBar, isLifted: boolean): Map<string, Load> {
+  const sums = new Map<string, Load>()
+  const add = (of: Lift, load: Load | null, reps: number) => {
     if (!load || !reps) return
+    const key = liftKey(of)
     const more = scale(load, reps * 100)
-    sum = sum ? addLoad(sum, more) : more
+    const had = sums.get(key)
+    sums.set(key, had ? addLoad(had, more) : more)
   }
   let before = 0
   for (const prescribed of prescriptions) {
     const own = sets.filter((set) => set.n > before && set.n <= before + prescribed.sets && isDone(set))
     before += prescribed.sets
-    for (const set of own) add(totalOf(prescribed, set), set.reps ?? 0)
+    const asked = prescribed.lift ?? lift
+    for (const set of own) {
+      const bare = isSameLift(set, asked) ? prescribed : { load: null }
+      add(set, totalOf(bare, set), repsOf(prescribed, set))
+    }
+    const sides = prescribed.perSide ? 2 : 1
     if (!own.length && !isLifted)
-      add(totalOf(prescribed, prescribed), prescribed.sets * lowest(prescribed.reps ?? 0))
+      add(asked, totalOf(prescribed, prescribed), prescribed.sets * lowest(prescribed.reps ?? 0) * sides)
   }
-  return sum
+  return sums
+}
+
+/** Reps of a set as they count for tonnage: those of both sides where it is done one side at a time. */
+function repsOf({ perSide }: ShownSets, { reps = 0, sides }: SetLog): number {
+  if (!perSide) return reps
+  return sides ? (sides.left?.reps ?? 0) + (sides.right?.reps ?? 0) : 2 * reps
 }
 
 /** What a load comes to: on top of body weight where that is a part of it, and nothing on top is body weight alone. */
@@ -62,8 +101,8 @@ export function totalOf(
  */
 export function followToday(session: OnTheBar[], loadingOf: (slot: Id) => Loading): ShownSets[][] {
   const made: OnTheBar[] = []
-  for (const { slot, prescriptions, sets } of session) {
-    const own: OnTheBar = { slot, prescriptions: [], sets }
+  for (const { slot, lift, prescriptions, sets } of session) {
+    const own: OnTheBar = { slot, lift, prescriptions: [], sets }
     made.push(own)
     for (const prescribed of prescriptions)
       own.prescriptions.push(prescribed.today ? follow(prescribed, made, own, loadingOf(slot)) : prescribed)
@@ -72,17 +111,36 @@ export function followToday(session: OnTheBar[], loadingOf: (slot: Id) => Loadin
 }
 
 function follow(prescribed: ShownSets, before: OnTheBar[], own: OnTheBar, loading: Loading): ShownSets {
-  const { percent, drop, slot, prescription: only, way } = prescribed.today as NonNullable<ShownSets['today']>
+  const {
+    percent,
+    drop,
+    scale: by = 100,
+    most,
+    slot,
+    prescription: only,
+    way,
+  } = prescribed.today as NonNullable<ShownSets['today']>
   const read = slot === undefined ? own : before.find((one) => one.slot === slot)
   const top = read ? heaviestOf(read, only, true) : null
   if (!top) return prescribed
   const minus = drop && { value: drop[top.unit], unit: top.unit }
-  const meant = less(scale(top, percent), minus)
+  const target = less(scale(top, percent), minus)
+  const whole = scale(target, by)
+  const meant = most && compareLoads(whole, most) > 0 ? most : whole
   const made = make(meant, prescribed.body ? { ...loading, body: prescribed.body } : loading, way)
-  const why = [sayTopSet('topSet.done', { load: top }), topSetStep(percent, minus), ...made.steps]
-  return { ...withLoad(prescribed, made), target: meant, why }
+  const why = [
+    sayTopSet('topSet.done', { load: top }),
+    topSetStep(percent, minus),
+    ...(by === 100 ? [] : [sayTopSet('topSet.changed', { percent: by, load: whole })]),
+    ...(meant === whole ? [] : [sayTopSet('topSet.most', { load: meant })]),
+    ...made.steps,
+  ]
+  return { ...withLoad(prescribed, made), target, why }
 }
 
 /** A load less another, never below nothing. */
 export const less = (load: Load, minus: Load | undefined): Load =>
   minus ? { value: Math.max(0, snap(load.value - minus.value)), unit: load.unit } : load
+
+export const isSameLift = (a: Lift, b: Lift): boolean =>
+  a.exercise === b.exercise && (a.variant ?? '') === (b.variant ?? '')

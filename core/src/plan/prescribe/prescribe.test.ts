@@ -90,21 +90,21 @@ test('a slot that a member swaps for one that is not loaded asks for reps alone,
 describe('a deload', () => {
   const deload = (where: object, change: object = { kind: 'scaleLoad', by: -15 }) =>
     template({}, { deloads: [{ id: 'l', do: change, where: { weeks: [2], ...where } }] })
-  test('touches its weeks alone, and rounds down', () => {
+  test('touches its weeks alone, and rounds to the nearest, ties down', () => {
     const made = plan(deload({}), both)
-    // 80% of 100 by −15% is 68, down to 67.5; 70% by −15% is 59.5, down to 57.5.
+    // 80% of 100 by −15% is 68, nearest 67.5; 70% by −15% is 59.5, nearest 60.
     expect([1, 2, 3].map((week) => line(made, week))).toEqual([
       '4 × 5 @ 80 kg',
       '4 × 5 @ 67.5 kg',
       '4 × 5 @ 80 kg',
     ])
-    expect(line(made, 2, 1)).toBe('4 × 5 @ 57.5 kg')
+    expect(line(made, 2, 1)).toBe('4 × 5 @ 60 kg')
     expect(made.weeks.map((week) => week.deload)).toEqual([false, true, false])
   })
   test.each<[string, object, string, string]>([
     ['a slot', { slots: ['squat'] }, '4 × 5 @ 67.5 kg', '4 × 5 @ 70 kg'],
-    ['a lift', { lifts: [{ exercise: 'benchPress' }] }, '4 × 5 @ 80 kg', '4 × 5 @ 57.5 kg'],
-    ['a session', { sessions: ['d'] }, '4 × 5 @ 67.5 kg', '4 × 5 @ 57.5 kg'],
+    ['a lift', { lifts: [{ exercise: 'benchPress' }] }, '4 × 5 @ 80 kg', '4 × 5 @ 60 kg'],
+    ['a session', { sessions: ['d'] }, '4 × 5 @ 67.5 kg', '4 × 5 @ 60 kg'],
   ])('can be partial: only %s', (_, where, squat, bench) => {
     const made = plan(deload(where), both)
     expect([line(made, 2), line(made, 2, 1)]).toEqual([squat, bench])
@@ -116,7 +116,7 @@ describe('a deload', () => {
   // Points are not percent: 80% by −10 points is 70 kg; 80 kg by −10% is 72 kg (arithmetic).
   test('tells points from percent', () => {
     expect(line(plan(deload({}, { kind: 'points', by: -10 }), both), 2)).toBe('4 × 5 @ 70 kg')
-    expect(line(plan(deload({}, { kind: 'scaleLoad', by: -10 }), both), 2)).toBe('4 × 5 @ 70 kg')
+    expect(line(plan(deload({}, { kind: 'scaleLoad', by: -10 }), both), 2)).toBe('4 × 5 @ 72.5 kg')
     const fine = [
       ...both,
       gym('home', [
@@ -133,6 +133,13 @@ describe('a deload', () => {
     ]
     expect(line(plan(deload({}, { kind: 'scaleLoad', by: -10 }), fine), 2)).toBe('4 × 5 @ 72 kg')
   })
+  test('rounds a tie down, unless the template says otherwise', () => {
+    // 70 by −12.5% is 61.25, as far from 60 as from 62.5.
+    const tie = deload({ slots: ['bench'] }, { kind: 'scaleLoad', by: -12.5 })
+    expect(line(plan(tie, both), 2, 1)).toBe('4 × 5 @ 60 kg')
+    const asked = { ...tie, deloadRounding: 'nearest' as const }
+    expect(line(plan(asked, both), 2, 1)).toBe('4 × 5 @ 62.5 kg')
+  })
   test('applies several changes in their order and says each', () => {
     const of = template(
       {},
@@ -143,12 +150,12 @@ describe('a deload', () => {
         ],
       },
     )
-    expect(line(plan(of, both), 2)).toBe('2 × 5 @ 70 kg')
+    expect(line(plan(of, both), 2)).toBe('2 × 5 @ 72.5 kg')
     expect(why(plan(of, both), 2)).toEqual(
       expect.arrayContaining([
         'deload: 2 sets instead of 4',
         'deload: load −10%',
-        '72 kg, down to what can be loaded: 70 kg',
+        '72 kg, nearest that can be loaded, ties down: 72.5 kg',
       ]),
     )
   })

@@ -1,17 +1,14 @@
 import type { Id } from '../../parsing/index.ts'
 import { mayAct } from '../../adjustments/index.ts'
-import { liftKey, takesSmallSteps, type Lift, type Library } from '../../library/index.ts'
+import type { Lift } from '../../library/index.ts'
 import { isNeed } from '../../loads/index.ts'
 import type { Shown, ShownSlot } from '../../member/index.ts'
 import { slotsOf, type Slot, type Template } from '../../template/index.ts'
-import type { Hand } from '../../progressions/index.ts'
-import { addLoad, compareLoads } from '../../units/index.ts'
-import { loadingAt, type Evidence } from '../../evidence/index.ts'
+import { loadingAt } from '../../evidence/index.ts'
 import { ruleInputs } from '../progress/ruleInputs.ts'
 import { asLift, lineup, type LineChange } from './lineup.ts'
 import type { OnTheBar } from './onTheBar.ts'
 import { askProgressions, roleAt } from '../progress/progress.ts'
-import { make } from './round.ts'
 import { rowAt } from './rows.ts'
 import { firstScale, prescribeSlot, warmUpsFor } from './prescribeSlot.ts'
 import { spotOf, type Prescribed, type Situation } from '../state/situation.ts'
@@ -31,12 +28,6 @@ export function prescribe(situation: Situation): { slots: Prescribed[]; changes:
     const warmUps = warmUpsFor(situation, prescribed, trained)
     if (warmUps?.length) prescribed.warmUps = warmUps
     trained.push(line.slot)
-    before.push({
-      slot: line.id,
-      prescriptions: prescribed.prescriptions,
-      sets: [],
-      lift: liftKey(line.slot),
-    })
     return prescribed
   })
   return { slots, changes: made }
@@ -83,23 +74,6 @@ function shownLines({ sessions, slots }: Template, session: Id, shown: Shown): S
 
 /** Snapshots are never changed, so their lines are kept beside them. */
 const linesShown = new WeakMap<Shown, { slots: Template['slots']; lines: ShownLine[] }>()
-
-/** What a slot's rules need of the member for numbers: cuts land on the nearest load that can be made at home. */
-export function handOf(library: Library, evidence: Evidence, slot: Slot): Hand {
-  const loading = loadingAt(library, evidence, undefined, slot)
-  return {
-    unit: loading.here.unit,
-    land: (load) => make(load, loading, 'nearest').total,
-    above(load) {
-      const { total } = make(addLoad(load, { value: leastAbove, unit: load.unit }), loading, 'up')
-      return compareLoads(total, load) > 0 ? total : null
-    },
-    isSmall: takesSmallSteps(library, slot),
-  }
-}
-
-/** Less than any plate. */
-const leastAbove = 0.01
 
 /** The roles that a slot has at a place of the week, by progression. */
 export const rolesAt = (slot: Slot, inWeek: number): { progression: Id; role: string }[] =>

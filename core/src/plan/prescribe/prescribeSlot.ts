@@ -2,21 +2,37 @@ import type { Id } from '../../parsing/index.ts'
 import { changeOf, type Spot, slotWith } from '../../adjustments/index.ts'
 import type { WhyStep } from '../../words/index.ts'
 import { exerciseOf, mainMuscle, liftKey, liftOf, type Lift, type Library } from '../../library/index.ts'
-import { isNeed, type Known, type Need, sourceOf } from '../../loads/index.ts'
-import type { ShownSets } from '../../member/index.ts'
+import {
+  type Felt,
+  isNeed,
+  type Known,
+  type MaxInForce,
+  type Need,
+  sourceOf,
+  type TopSeen,
+} from '../../loads/index.ts'
 import { type SetPrescription, type Slot, type Template, inherit } from '../../template/index.ts'
-import { addLoad, snap, type Load, type Way, heavier } from '../../units/index.ts'
+import { addLoad, scale, snap, type Load, heavier } from '../../units/index.ts'
 import { ramp, type WarmUpSet } from '../../warmups/index.ts'
-import { acting, isDeload, scalesTrackLoads, type Authored } from '../compile/changes.ts'
+import {
+  acting,
+  isDeload,
+  lightening,
+  nameOf,
+  scalesLoads,
+  scalesTrackLoads,
+  type Author,
+  type Authored,
+} from '../compile/changes.ts'
 import { capped } from './countdown.ts'
-import { loadingAt, type Loading, maxFor } from '../../evidence/index.ts'
+import { ableFor, loadingAt, type Loading, maxFor } from '../../evidence/index.ts'
 import { ruleInputs } from '../progress/ruleInputs.ts'
 import type { Line } from './lineup.ts'
-import { heaviestOf, tonnageOf, totalOf, type OnTheBar } from './onTheBar.ts'
+import { heaviestSeen, isSameLift, tonnageOf, totalOf, type OnTheBar } from './onTheBar.ts'
 import { askProgressions, nothingAsked } from '../progress/progress.ts'
 import { rowAt, rowSteps } from './rows.ts'
 import { withScheme } from './withScheme.ts'
-import { askedOf, showSets } from './showSets.ts'
+import { askedOf, showSets, type Able } from './showSets.ts'
 import { lastKey, progressionKey } from '../state/state.ts'
 import type { Prescribed, Situation } from '../state/situation.ts'
 
@@ -46,7 +62,8 @@ export function prescribeSlot(
         ruleInputs(situation, id, slot, { body: loading.body, unit: loading.home.unit, first, max }),
       )
     : nothingAsked
-  const own: OnTheBar = { slot: id, prescriptions: [], sets: [] }
+  const able = ableAt(situation, slot)
+  const own: OnTheBar & { felt: Felt[] } = { slot: id, lift: slot, prescriptions: [], sets: [], felt: [] }
   const known: Known = {
     library,
     lift: slot,
@@ -56,12 +73,12 @@ export function prescribeSlot(
     progression: asked.load,
     table: template.maxes.table,
     maxOf: (lift) => maxFor(library, evidence, lift, template.maxes, situation.day),
-    today: (other, only) => {
-      const read = other === undefined ? own : before.find((one) => one.slot === other)
-      return read ? heaviestOf(read, only) : null
-    },
+    today: (other, only) =>
+      other === undefined
+        ? (heaviestSeen(own, only) ?? noTop)
+        : topOfSlot(template, slot, id, before, other, only),
     role: (role) => roleSeen(situation, slot, role),
-    moved: () => movedSoFar(situation, slot, before),
+    moved: () => movedSoFar(situation, spot, slot, before),
     body: evidence.body?.load,
   }
   // Where an exercise with a load of its own was swapped for body-weight work, the member's load is not the template's to give.
@@ -78,9 +95,9 @@ export function prescribeSlot(
   )
   for (const prescribed of withScheme(written, asked)) {
     if (prescribed.lift) {
-      own.prescriptions.push(
-        showLine(situation, spot, possible, { known, opening, made }, prescribed, prescribed.lift),
-      )
+      const line = showLine(situation, spot, possible, { known, opening, made }, prescribed, prescribed.lift)
+      own.prescriptions.push(line.shown)
+      own.felt.push(line.felt)
       continue
     }
     const sets = prescribed.sets + (prescribed.fixed?.includes('sets') ? 0 : asked.moreSets)
@@ -91,25 +108,32 @@ export function prescribeSlot(
       : null
     if (priced && isNeed(priced) && !made.needs.length)
       made.needs.push({ ...priced, lift: liftOf(priced.lift) })
-    own.prescriptions.push(
-      showSets(prescribed, sets, priced, opening, changes, loading, wayOf(template, prescribed, deload)),
+    const { shown, felt } = showSets(
+      { prescribed, sets, slot: id, priced: ofOther(priced, max), opening, changes, able },
+      loading,
+      template,
     )
+    own.prescriptions.push(shown)
+    own.felt.push(felt)
   }
   if (slot.by === 'toTest')
-    made.prescriptions = capped(situation, id, slot, row, known, own.prescriptions, loading)
+    own.prescriptions = capped(situation, id, slot, row, known, own.prescriptions, loading)
+  made.prescriptions = own.prescriptions
+  before.push(own)
   if (asked.load && !isNeed(asked.load)) made.ruled = asked.load.base
   return made
 }
 
 /** A line of a circuit: priced, changed and rounded as the lift that it is. */
 function showLine(
-  { library, template, evidence, day, at }: Situation,
+  situation: Situation,
   spot: Spot,
   possible: Authored[],
   { known, opening, made }: { known: Known; opening: WhyStep[]; made: Prescribed },
   prescribed: SetPrescription,
   lift: Lift,
-): ShownSets {
+): ReturnType<typeof showSets> {
+  const { library, template, evidence, day, at } = situation
   const loading = loadingAt(library, evidence, at, lift)
   const changes = acting(possible, { ...spot, slot: slotWith(library, made.id, lift) })
   const max = maxFor(library, evidence, lift, template.maxes, day)
@@ -117,8 +141,53 @@ function showLine(
   const priced = needsBody(library, sourceOf[prescribed.load.of].price(own, prescribed.load), lift, loading)
   if (priced && isNeed(priced) && !made.needs.length)
     made.needs.push({ ...priced, lift: liftOf(priced.lift) })
-  const way = wayOf(template, prescribed, changes.some(isDeload))
-  return showSets(prescribed, prescribed.sets, priced, opening, changes, loading, way)
+  return showSets(
+    {
+      prescribed,
+      sets: prescribed.sets,
+      slot: made.id,
+      priced: ofOther(priced, max),
+      opening,
+      changes,
+      able: ableAt(situation, lift),
+    },
+    loading,
+    template,
+  )
+}
+
+/** What is known of the lift itself, and the percentages for reps that the template goes by. */
+function ableAt({ template, evidence, day }: Situation, lift: Lift): Able | null {
+  const max = ableFor(evidence, lift, template.maxes, day)
+  return max && { max, table: template.maxes.table ?? 'handbook' }
+}
+
+/** A load from a max by ratio is another lift's. */
+const ofOther = <T extends object | null>(priced: T, max: MaxInForce | null): T =>
+  priced && 'base' in priced && 'most' in priced && max?.ratio ? { ...priced, isOther: true } : priced
+
+const noTop: TopSeen = { load: null }
+
+/**
+ * The top set of another slot today. Loads do not carry from one exercise to another: where the two lifts differ it is read only as the
+ * template ties them, with both slots on the exercises that are written.
+ */
+function topOfSlot(
+  { slots }: Template,
+  lift: Lift,
+  id: Id,
+  before: OnTheBar[],
+  other: Id,
+  only: Id | undefined,
+): TopSeen {
+  const read = before.find((one) => one.slot === other)
+  if (!read) return { lacks: 'leftOut' }
+  const isOther = !isSameLift(read.lift, lift)
+  if (!isOther) return heaviestSeen(read, only) ?? noTop
+  const [own, from] = [slots[id], slots[other]]
+  const isTied = own && from && isSameLift(own, lift) && isSameLift(from, read.lift)
+  if (!isTied) return { lacks: 'otherLift', of: read.lift }
+  return { ...(heaviestSeen(read, only) ?? noTop), isOther: true }
 }
 
 /** The ramp to a slot's first load, after what was trained before it; none for a lift that is warm already. */
@@ -149,14 +218,28 @@ function needsBody<T extends object | null>(
     : priced
 }
 
-/** What a lift has moved this week: in the sessions behind, and in the slots before this one today. */
-function movedSoFar({ state, place }: Situation, lift: Lift, before: OnTheBar[]): Load | null {
-  const behind = state.moved[liftKey(lift)]
+/**
+ * What a lift has moved this week, in the sessions behind and in the slots before this one today, as it would be without the week's
+ * changes: those act on what is read off it, once.
+ */
+function movedSoFar(
+  { library, state, place, changes }: Situation,
+  spot: Spot,
+  lift: Lift,
+  before: OnTheBar[],
+): Load | null {
+  const key = liftKey(lift)
+  const behind = state.moved[key]
   let sum = behind?.week === place.week ? behind.load : null
   for (const one of before) {
-    if (one.lift !== liftKey(lift)) continue
-    const more = tonnageOf(one, false)
-    if (more) sum = sum ? addLoad(sum, more) : more
+    const more = tonnageOf(one, false).get(key)
+    if (!more) continue
+    const felt = new Set(one.felt?.flat())
+    const own = acting(changes, { ...spot, slot: slotWith(library, one.slot, one.lift) })
+    const isRunning = one.prescriptions.some(({ ruled }) => ruled)
+    const acted = own.filter((change) => felt.has(nameOf(change)) && !(isRunning && scalesTrackLoads(change)))
+    const whole = scale(more, 10_000 / lightening(acted))
+    sum = sum ? addLoad(sum, whole) : whole
   }
   return sum
 }
@@ -173,33 +256,40 @@ function lastLoad(
   const last = evidence.last[liftKey(lift)]
   if (!last) return null
   const body = exerciseOf(library, lift).tool === 'body weight' ? evidence.body?.load : undefined
-  const loads = last.sets.flatMap((set) => totalOf({ body, load: set.load ?? null }, set) ?? [])
+  const done = last.sets.filter(({ failed }) => !failed)
+  const loads = done.flatMap((set) => totalOf({ body, load: set.load ?? null }, set) ?? [])
   const load = loads.reduce<Load | null>(heavier, null)
   return load && { load, date: last.date, isSamePlace: false }
 }
 
-/** Test singles and deloads round down. */
-const wayOf = ({ rounding }: Template, { kind: part }: SetPrescription, deload: boolean): Way =>
-  deload || part === 'test' ? 'down' : rounding
-
-const noScale: Prescribed['first'] = { scale: 100, steps: [] }
+const noScale: Prescribed['first'] = { scale: 100, points: 0, steps: [] }
 
 /** What the track makes of a progression's first load: a running one never feels it. */
-export function firstScale(
+export const firstScale = (situation: Situation, spot: Spot, id: Id, slot: Slot): Prescribed['first'] =>
+  slot.uses.length ? scaleBy('track', situation, spot, id, slot) : noScale
+
+/** What the changes in percent of one author make of a slot's load: a factor on it, and points on its percentage. */
+export function scaleBy(
+  whose: Author,
   { library, changes }: Situation,
   spot: Spot,
   id: Id,
   slot: Slot,
 ): Prescribed['first'] {
-  if (!slot.uses.length || !changes.some(scalesTrackLoads)) return noScale
-  return acting(changes.filter(scalesTrackLoads), { ...spot, slot: slotWith(library, id, slot) }).reduce<
-    Prescribed['first']
-  >(({ scale: factor, steps }, { adjustment: { do: change }, label }) => {
-    const made = changeOf[change.kind].onSets?.({ sets: 1, percent: 100, scale: factor }, change, label)
-    if (!made) return { scale: factor, steps }
-    const { percent, scale: next } = made.now
-    return { scale: snap((next * (percent ?? 100)) / 100), steps: made.step ? [...steps, made.step] : steps }
-  }, noScale)
+  const own = changes.filter((one) => one.author === whose && scalesLoads(one))
+  if (!own.length) return noScale
+  return acting(own, { ...spot, slot: slotWith(library, id, slot) }).reduce<Prescribed['first']>(
+    ({ scale: factor, points, steps }, { adjustment: { do: change }, label }) => {
+      // Points act on the percentage that the load starts from, whatever that is: 100 only stands in for it.
+      const made = changeOf[change.kind].onSets?.({ sets: 1, percent: 100, scale: factor }, change, label)
+      if (!made) return { scale: factor, points, steps }
+      const { percent, scale: next } = made.now
+      const by = snap((percent ?? 100) - 100)
+      if (by) return { scale: factor, points: snap(points + by), steps }
+      return { scale: next, points, steps: made.step ? [...steps, made.step] : steps }
+    },
+    noScale,
+  )
 }
 
 /** The load on the bar when the slot's progression was last trained in a role: this week's, or else the last normal one. */

@@ -29,7 +29,7 @@ function rangeOf({ library, template, state, evidence, place }: Situation, slot:
       evidence.handovers,
     )
     const rule = ruleOf[stage.rule]
-    const first = { scale: 100, steps: [] }
+    const first = { scale: 100, points: 0, steps: [] }
     const known = { library, lift: slot, max: null, unit: evidence.unit, first, last: null }
     const own = running?.state ?? rule.start(known, stage.params)
     return rule.ask(own, 'main', stage.params, { week: place.week, inWeek: place.inWeek }).variant

@@ -19,6 +19,7 @@ const say = declareSteps({
   'round.unit': '{meant} is {as} in the unit of the plates',
   'round.exact': '{load}, which can be loaded exactly',
   'round.nearest': '{meant}, nearest that can be loaded: {load}',
+  'round.nearestDown': '{meant}, nearest that can be loaded, ties down: {load}',
   'round.down': '{meant}, down to what can be loaded: {load}',
   'round.up': '{meant}, up to what can be loaded: {load}',
   'round.floor': '{meant} is below the lightest load here: {load}',
@@ -33,6 +34,7 @@ const say = declareSteps({
   'body.floor': 'below the lightest load here: body weight alone',
   'body.exact': '{load} {what}, which can be loaded exactly',
   'body.nearest': 'nearest that can be loaded: {load} {what}',
+  'body.nearestDown': 'nearest that can be loaded, ties down: {load} {what}',
   'body.down': 'down to what can be loaded: {load} {what}',
   'body.up': 'up to what can be loaded: {load} {what}',
   'body.top': 'above the heaviest load here: {load} {what}',
@@ -74,8 +76,9 @@ export function make(meant: Load, { here, home, body }: Loading, way: Way): Made
 
 /** A prescription with the load that was made for it, in place of the one that it had. */
 export function withLoad(prescribed: ShownSets, made: Made): ShownSets {
-  const { side: _, bar: __, hung: ___, help: ____, short: _____, ...rest } = prescribed
-  return putLoad(rest, made)
+  const { side: _, bar: __, hung: ___, help: ____, short: _____, beyond, ...rest } = prescribed
+  const isStill = beyond && compareLoads(made.total, beyond.most) > 0
+  return putLoad({ ...rest, ...(isStill && { beyond }) }, made)
 }
 
 /** Puts a load on a prescription that is just being made and has none yet. */

@@ -1,53 +1,136 @@
 import type { Loading } from '../../evidence/index.ts'
 import { type SetsDraft, changeOf, sayCap } from '../../adjustments/index.ts'
 import type { WhyStep } from '../../words/index.ts'
+import type { Id } from '../../parsing/index.ts'
 import { kindOf } from '../../goals/index.ts'
-import { isLater, isNeed, type Known, type Later, type Need, type Priced, sayMax } from '../../loads/index.ts'
+import {
+  type Felt,
+  isLater,
+  isNeed,
+  type Known,
+  type Later,
+  type Need,
+  type Priced,
+  sayMax,
+  sourceOf,
+} from '../../loads/index.ts'
+import { mostTableReps, percentFor, type RepTable } from '../../maxes/index.ts'
 import type { ShownSets } from '../../member/index.ts'
-import type { AsWritten, SetPrescription } from '../../template/index.ts'
-import { compareLoads, lowest, scale, snap, type Load, type Way } from '../../units/index.ts'
-import type { Authored } from '../compile/changes.ts'
+import type { AsWritten, SetPrescription, Template } from '../../template/index.ts'
+import {
+  addLoad,
+  compareLoads,
+  highest,
+  inUnit,
+  lowest,
+  scale,
+  snap,
+  type Load,
+  type Way,
+} from '../../units/index.ts'
+import { isDeload, nameOf, scalesLoads, type Authored } from '../compile/changes.ts'
 import { less } from './onTheBar.ts'
 import { make, putLoad, type Made } from './round.ts'
 
 /**
- * A prescription as it is asked: its price, the changes on it, one rounding, and the ladder of all of them. `sets` are those
- * that are written and those that a rule adds; `opening` are the rungs that stand before the price's own.
+ * A prescription as it is asked: its price, the changes on it, one rounding, and the ladder of all of them. Beside it the
+ * changes that have acted on its load.
  */
 export function showSets(
-  prescribed: SetPrescription,
-  sets: number,
-  priced: Priced | Later | Need | null,
-  opening: WhyStep[],
-  changes: Authored[],
+  { prescribed, sets, slot, priced, opening, changes, able }: Asking,
   loading: Loading,
-  way: Way,
-): ShownSets {
+  rounding: Rounding,
+): { shown: ShownSets; felt: Felt } {
   const price = priced && !isNeed(priced) && !isLater(priced) ? priced : null
   const steps = [...opening]
   if (priced && !isNeed(priced)) steps.push(...priced.steps)
-  const { draft, isOwn } = changeSets(prescribed, sets, price, changes, steps)
+  const base = priced && !isNeed(priced) ? priced : null
+  const { draft, felt, isOwn, isCut } = changeSets({ prescribed, sets, slot, changes }, base, loading, steps)
   const shown = asAsked(prescribed, draft)
+  const way = wayOf(rounding, prescribed, isCut)
   if (loading.body) shown.body = loading.body
-  const today = price ? price.today : priced && isLater(priced) ? priced.later : undefined
-  if (today) shown.today = { ...today, way }
   shown.why = steps
+  const capped = draft.cap && { value: draft.cap.at[loading.here.unit], unit: loading.here.unit }
+  const today = price ? price.today : priced && isLater(priced) ? priced.later : undefined
+  if (today)
+    shown.today = {
+      ...today,
+      ...(draft.percent !== null && { percent: draft.percent }),
+      ...(draft.scale !== 100 && { scale: draft.scale }),
+      ...(capped && { most: capped }),
+      way,
+    }
   if (!price || draft.percent === null) {
     if (priced && isNeed(priced)) Object.assign(shown, { missing: true, need: priced.need })
-    return shown
+    return { shown, felt }
   }
-  const whole = less(multiply(price.base, draft.percent, draft.scale), price.minus)
-  const most = prescribed.over || prescribed.kind === 'test' ? undefined : price.most
-  const capped = draft.cap && { value: draft.cap.at[loading.here.unit], unit: loading.here.unit }
-  const meant = limit(held(whole, most, steps), capped, steps, draft.cap?.author)
-  const made = makeWithin([most, capped], meant, loading, way)
+  const asked = price.minus
+    ? scale(less(scale(price.base, draft.percent), price.minus), draft.scale)
+    : multiply(price.base, draft.percent, draft.scale)
+  const whole = cutAdded(asked, draft.added, loading.body)
+  const isMeant = prescribed.over === true || prescribed.kind === 'test'
+  const most = isMeant ? undefined : price.most
+  const allowed = able && allows(able, draft, prescribed)
+  const ofOwn = price.isOther && !isMeant ? allowed?.most : undefined
+  const meant = limit(heldToOwn(held(whole, most, steps), ofOwn, steps), capped, steps, draft.cap?.author)
+  const made = makeWithin([most, ofOwn, capped], meant, loading, way)
   steps.push(...made.steps)
   shown.target = less(scale(price.base, price.percent), price.minus)
+  const isHeld = ofOwn !== undefined && compareLoads(whole, ofOwn) > 0
+  if (allowed && (isHeld || isAbove(allowed, meant, made.total)))
+    shown.beyond = { how: isHeld ? 'held' : isMeant ? 'meant' : (price.reached ?? 'written'), ...allowed }
   const isRuled = prescribed.load.of === 'progression'
   if (isRuled) shown.ruled = price.base
   const short = made.short || (isRuled && (isOwn || meant !== whole))
   if (short) shown.short = true
-  return putLoad(shown, made)
+  return { shown: putLoad(shown, made), felt }
+}
+
+/** Sets on their way to the bar: those that are written and those that a rule adds, the rungs before the price's own, and the changes. */
+type Asking = {
+  prescribed: SetPrescription
+  sets: number
+  slot: Id
+  priced: Priced | Later | Need | null
+  opening: WhyStep[]
+  changes: Authored[]
+  able: Able | null
+}
+
+/** The most that is known of the lift itself, and the template's percentages for reps. */
+export type Able = { max: Load; table: RepTable }
+
+type Rounding = Pick<Template, 'rounding' | 'deloadRounding' | 'testRounding'>
+
+/** Test singles round down, and what a deload has cut to the nearest with ties down, unless the writer says otherwise. */
+const wayOf = (
+  { rounding, deloadRounding = 'nearestDown', testRounding = 'down' }: Rounding,
+  { kind }: SetPrescription,
+  isCut: boolean,
+): Way => (kind === 'test' ? testRounding : isCut ? deloadRounding : rounding)
+
+/** What the lift's own max allows for the reps that are asked, to failure. */
+function allows({ max, table }: Able, { reps }: SetsDraft, { goal }: SetPrescription) {
+  const count = lowest(reps ?? kindOf(goal).reps(goal) ?? 1)
+  return { max, most: scale(max, percentFor(table, Math.min(count, mostTableReps))), reps: count }
+}
+
+/** More than the reps allow before rounding, or more than the max itself on the bar. */
+const isAbove = ({ max, most }: { max: Load; most: Load }, meant: Load, made: Load): boolean =>
+  compareLoads(meant, most) > 0 || compareLoads(made, max) > 0
+
+/** Of a load that is read off another lift no more than the lift's own max allows for the reps. */
+function heldToOwn(load: Load, most: Load | undefined, steps: WhyStep[]): Load {
+  if (!most || compareLoads(load, most) <= 0) return load
+  steps.push(sayMax('max.ofOwn', { load: most }))
+  return most
+}
+
+/** Of a load on top of body weight only what is added is changed; assistance stays. */
+function cutAdded(total: Load, percent: number | undefined, body: Load | undefined): Load {
+  if (percent === undefined || !body || compareLoads(total, body) <= 0) return total
+  const whole = inUnit(body, total.unit)
+  return addLoad(whole, scale({ value: snap(total.value - whole.value), unit: total.unit }, percent))
 }
 
 /** What a source may know of the sets that it prices. */
@@ -92,35 +175,78 @@ const asWritten = new Set<string>([
   'stop',
 ] satisfies (keyof AsWritten)[])
 
-/** Lets the changes act on a prescription in their order, each with its rung; says whether the member's own touched its load. */
+/**
+ * Lets the changes act on a prescription in their order, each with its rung. Says which have acted on its load, here or on the load
+ * that it is read off, whether the member's own are among them, and whether a deload has cut it.
+ */
 function changeSets(
-  prescribed: SetPrescription,
-  sets: number,
-  price: Priced | null,
-  changes: Authored[],
+  { prescribed, sets, slot, changes }: Pick<Asking, 'prescribed' | 'sets' | 'slot' | 'changes'>,
+  price: Priced | Later | null,
+  { body }: Loading,
   steps: WhyStep[],
-): { draft: SetsDraft; isOwn: boolean } {
-  const isRuled = prescribed.load.of === 'progression'
+): { draft: SetsDraft; felt: Felt; isOwn: boolean; isCut: boolean } {
   let draft: SetsDraft = {
     sets,
-    percent: price?.percent ?? null,
+    percent: price ? (isLater(price) ? price.later.percent : price.percent) : null,
     scale: 100,
     rir: prescribed.rir,
+    ...(body && { isOnBody: true as const }),
     ...('reps' in prescribed.goal && { reps: prescribed.goal.reps }),
   }
+  const felt: string[] = [...(price?.felt ?? [])]
   let isOwn = false
-  for (const { adjustment, author, label } of changes) {
+  let isCut = false
+  for (const one of changes) {
+    const { adjustment, author, label } = one
     const change = changeOf[adjustment.do.kind]
     if (!change.onSets) continue
-    if (change.scalesLoads && (price?.isScaled || (isRuled && author === 'track'))) continue
+    const isFelt = price?.felt?.includes(nameOf(one)) === true
+    const isRunning = author === 'track' && price !== null && !isLater(price) && price.isRunning === true
+    const isBarred = change.scalesLoads && (isFelt || isRunning || !actsOnLoad(one, prescribed, slot))
     const made = change.onSets(draft, adjustment.do, label)
+    if (isRunning && change.scalesLoads && !isFelt) felt.push(nameOf(one))
     if (!made) continue
-    draft = made.now
+    const { percent, scale: by, added } = draft
+    const now = isBarred ? { ...made.now, percent, scale: by, added } : made.now
+    if (isBarred && isSameAsk(now, draft)) continue
+    const isScaled = now.percent !== percent || now.scale !== by || now.added !== added
+    draft = now
     if (made.step) steps.push(made.step)
-    isOwn ||= author === 'own' && change.scalesLoads === true
+    if (!isFelt) felt.push(nameOf(one))
+    isOwn ||= author === 'own' && isScaled
+    isCut ||= isDeload(one) && isScaled
   }
-  return { draft, isOwn }
+  return {
+    draft,
+    felt,
+    isOwn,
+    isCut: isCut || changes.some((one) => isDeload(one) && felt.includes(nameOf(one)) && scalesLoads(one)),
+  }
 }
+
+const isSameAsk = (a: SetsDraft, b: SetsDraft): boolean =>
+  a.sets === b.sets && a.rir === b.rir && JSON.stringify(a.reps) === JSON.stringify(b.reps) && a.cap === b.cap
+
+/**
+ * Whether a change in percent may act on the load of a prescription: one by points only where a percentage is written; a track's not on
+ * tests and heavy singles, which are the same for all, unless it names the slot or says that they are meant.
+ */
+function actsOnLoad({ adjustment, author }: Authored, prescribed: SetPrescription, slot: Id): boolean {
+  const { do: change, where } = adjustment
+  const { load } = prescribed
+  const isPercentage = sourceOf[load.of].isPercentage || ('percent' in load && load.percent !== undefined)
+  if (changeOf[change.kind].onPercentages && !isPercentage) return false
+  if (author !== 'track' || where.slots?.includes(slot)) return true
+  return ('singles' in change && change.singles === 'changed') || !isHeavySingle(prescribed)
+}
+
+/** A test, or a single that is no speed work: by a progression, by effort, or at 85% of the max and more. */
+function isHeavySingle({ kind, goal, style, load }: SetPrescription): boolean {
+  if (kind === 'test') return true
+  if (!('reps' in goal) || highest(goal.reps) !== 1 || goal.amrap || style !== undefined) return false
+  return !('percent' in load) || load.percent === undefined || load.percent >= heavyFrom
+}
+const heavyFrom = 85
 
 /** Multiplied in one go and cut once, so that nothing is rounded on the way. */
 function multiply(base: Load, percent: number, factor: number): Load {

@@ -69,8 +69,10 @@ export function askProgressions(
     const isNew = running && !running.state && running.last
     const all = isNew ? [handover(template, follow.progression, stands), ...steps] : steps
     const spoken = running?.waits ? [...all, running.waits] : all
-    if (load) asked.load = { base: load, percent: 100, steps: spoken }
-    else asked.steps.push(...spoken)
+    if (load) {
+      const reached = running?.supposed ? 'supposed' : running?.earned ? 'earned' : undefined
+      asked.load = { base: load, percent: 100, ...(reached && { reached }), steps: spoken }
+    } else asked.steps.push(...spoken)
     asked.moreSets += moreSets
     Object.assign(asked, rest)
   }
@@ -104,6 +106,7 @@ export function progress(
   const heardAs = isFixed || waits ? { ...exposure, verdict: 'hold' as const } : exposure
   const next = rule.next(from, heardAs, stage.params, hand)
   const run = counted(running?.run ?? freshRun, isFixed ? heardAs : exposure)
+  const isEarned = exposure.date !== null && heardAs.verdict === 'hit'
   const load = exposure.target ?? running?.last?.load
   const last = load ? { date: exposure.date, load } : null
   const after = isOfPhase ? undefined : nextStage(progression.stages, stage)
@@ -120,6 +123,8 @@ export function progress(
           ...(isOfPhase && { ofPhase: true as const }),
           ...(waits && { waits }),
           ...(isOver && { offered: true }),
+          ...((running?.earned || isEarned) && { earned: true as const }),
+          ...((running?.supposed || exposure.date === null) && { supposed: true as const }),
         }
 }
 

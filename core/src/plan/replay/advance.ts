@@ -1,8 +1,8 @@
 import { isBack } from '../state/isBack.ts'
 import { type Answers, ruleOf, type Exposure } from '../../progressions/index.ts'
 import type { Id } from '../../parsing/index.ts'
-import { inWeekOf, type Place } from '../../calendar/index.ts'
-import { liftKey } from '../../library/index.ts'
+import { inWeekOf } from '../../calendar/index.ts'
+import { slotWith } from '../../adjustments/index.ts'
 import type { SetLog, ShownSets } from '../../member/index.ts'
 import {
   rulesOf,
@@ -11,16 +11,26 @@ import {
   type Slot,
   type Template,
 } from '../../template/index.ts'
-import { addLoad, type Day, type Load, heavier } from '../../units/index.ts'
+import { addLoad, scale, type Day, type Load, heavier } from '../../units/index.ts'
 import type { Outcome, Verdict } from '../state/fold.ts'
 import { loadingAt, isDone, topSet } from '../../evidence/index.ts'
 import { ruleInputs } from '../progress/ruleInputs.ts'
-import { heaviestOf, tonnageOf } from '../prescribe/onTheBar.ts'
-import { handOf, rolesAt } from '../prescribe/prescribe.ts'
-import type { Situation } from '../state/situation.ts'
+import { heaviestOf, tonnageOf, type OnTheBar } from '../prescribe/onTheBar.ts'
+import { handOf } from '../prescribe/hand.ts'
+import { rolesAt } from '../prescribe/prescribe.ts'
+import {
+  acting,
+  lightening,
+  nameOf,
+  scalesLoads,
+  scalesTrackLoads,
+  type Authored,
+} from '../compile/changes.ts'
+import { scaleBy } from '../prescribe/prescribeSlot.ts'
+import { spotOf, type Situation } from '../state/situation.ts'
 import { progress } from '../progress/progress.ts'
 import { trainedRow } from '../prescribe/rows.ts'
-import { lastKey, progressionKey, rowsKey, type FoldState } from '../state/state.ts'
+import { heaviestKey, lastKey, progressionKey, rowsKey, type FoldState } from '../state/state.ts'
 import { settle } from './verdict.ts'
 
 /** What a session leaves behind: its place taken, its rows trained, its exposures heard by their rules. */
@@ -41,38 +51,40 @@ export function advance(
   for (const { prescribed, verdict, done } of worked) {
     const key = rowsKey(place.phase.id, prescribed.id)
     const isExposure = verdict === 'hit' || verdict === 'miss'
-    const { slot, row, prescriptions } = prescribed
+    const { id, slot, row, prescriptions } = prescribed
+    const bar: OnTheBar = { slot: id, lift: slot, prescriptions, sets: done }
     if (verdict !== 'deload' && slot.by === 'week')
       state.rows[key] = trainedRow(state.rows[key], row, place.week)
     if (isExposure && slot.by === 'exposure') state.exposures[key] = (state.exposures[key] ?? 0) + 1
     if (readsMoved(template))
-      keepMoved(
-        state,
-        place.week,
-        slot,
-        tonnageOf({ slot: prescribed.id, prescriptions, sets: done }, date !== null),
-      )
-    if (verdict !== 'deload') keepLast(state, prescribed, done, date)
+      keepMoved(state, place.week, tonnageOf(bar, date !== null), lightening(actingOn(situation, prescribed)))
+    if (verdict !== 'deload') keepLast(situation, bar, slot, date)
     if (isExposure && slot.by === 'toTest') {
-      const top = heaviestOf({ slot: prescribed.id, prescriptions, sets: done }, undefined, date !== null)
-      if (top) state.heaviest[key] = heavier(state.heaviest[key], top)
+      const top = heaviestOf(bar, undefined, date !== null)
+      const trained = heaviestKey(place.phase.id, id, slot)
+      if (top) state.heaviest[trained] = heavier(state.heaviest[trained], top)
     }
     if (slot.uses.length) feed(situation, { prescribed, verdict, done }, date, answers)
   }
 }
 
-/** Keeps the load of prescriptions that are asked again at last time's load. */
-function keepLast(
-  state: FoldState,
-  { id, slot, prescriptions }: Outcome['prescribed'],
-  done: SetLog[],
-  date: Day | null,
-): void {
+/** Keeps the load of prescriptions that are asked again at last time's load, without what the member's own changes made of it. */
+function keepLast(situation: Situation, bar: OnTheBar, slot: Slot, date: Day | null): void {
   if (!date) return
   for (const prescribed of askedAsLast(slot)) {
-    const load = heaviestOf({ slot: id, prescriptions, sets: done }, prescribed, true)
-    if (load) state.lastLoads[lastKey(id, prescribed, slot)] = { load, date }
+    const load = heaviestOf(bar, prescribed, true)
+    if (!load) continue
+    const own = scaleBy('own', situation, spotOf(situation), bar.slot, slot).scale
+    situation.state.lastLoads[lastKey(bar.slot, prescribed, slot)] = { load: scale(load, 10_000 / own), date }
   }
+}
+
+/** The changes that act on a slot's sets where and when it was trained; a track's never on a running load. */
+function actingOn(situation: Situation, { id, slot, prescriptions }: Outcome['prescribed']): Authored[] {
+  if (!situation.changes.length) return []
+  const isRunning = prescriptions.some(({ ruled }) => ruled)
+  const spot = { ...spotOf(situation), slot: slotWith(situation.library, id, slot) }
+  return acting(situation.changes, spot).filter((one) => !(isRunning && scalesTrackLoads(one)))
 }
 
 /** Whether any load of a template is a part of what was moved in the week. */
@@ -91,12 +103,13 @@ function readsMoved({ slots }: Template): boolean {
 /** A template that has been read is never changed in place, so what it reads is kept beside it. */
 const movedReaders = new WeakMap<Template['slots'], boolean>()
 
-/** Adds what a lift has moved to what it moved before in the same week. */
-function keepMoved(state: FoldState, week: number, lift: Slot, more: Load | null): void {
-  if (!more) return
-  const key = liftKey(lift)
-  const had = state.moved[key]
-  state.moved[key] = { week, load: had?.week === week ? addLoad(had.load, more) : more }
+/** Adds what each lift has moved, as it would be without the changes on it, to what it moved before in the same week. */
+function keepMoved(state: FoldState, week: number, moved: Map<string, Load>, percent: number): void {
+  for (const [key, more] of moved) {
+    const whole = scale(more, 10_000 / percent)
+    const had = state.moved[key]
+    state.moved[key] = { week, load: had?.week === week ? addLoad(had.load, whole) : whole }
+  }
 }
 
 /** The prescriptions of a slot whose load is last time's, in whatever row. */
@@ -132,11 +145,11 @@ function feed(
   const { id, slot, row, prescriptions, first } = prescribed
   const { here, body } = loadingAt(library, evidence, undefined, slot)
   const known = ruleInputs(situation, id, slot, { body, unit: here.unit, first })
-  const hand = handOf(library, evidence, slot)
+  const hand = handOf(library, evidence, slot, template)
   const fixed = fixedIn(slot.rows[place.phase.id]?.[row] ?? [])
   for (const { progression, role } of rolesAt(slot, place.inWeek)) {
     if (isRead(template, progression))
-      keepRole(state, place, progression, role, { prescribed, verdict, done }, date)
+      keepRole(situation, progression, role, { prescribed, verdict, done }, date)
     const ruled = prescriptions.find((prescribed) => prescribed.ruled)
     const counted = heard(verdict, ruled?.ruled, prescribed.ruled)
     if (!counted) continue
@@ -242,19 +255,30 @@ function heard(verdict: Verdict, shown: Load | undefined, replayed: Load | undef
 
 /** Keeps the load that was on the bar in a role, for those that read it. */
 function keepRole(
-  state: FoldState,
-  { week }: Place,
+  situation: Situation,
   progression: Id,
   role: string,
   { prescribed, verdict, done }: Outcome,
   date: Day | null,
 ): void {
+  const { state, place } = situation
   const { id, slot, prescriptions } = prescribed
-  const load = heaviestOf({ slot: id, prescriptions, sets: done })
+  const load = heaviestOf({ slot: id, lift: slot, prescriptions, sets: done })
   if (!load) return
+  const felt = acting(situation.changes, {
+    ...spotOf(situation),
+    slot: slotWith(situation.library, id, slot),
+  })
+    .filter(scalesLoads)
+    .map(nameOf)
   const key = `${progressionKey(progression, slot)}/${role}`
   state.roles[key] = {
     ...state.roles[key],
-    [verdict === 'deload' ? 'deload' : 'normal']: { load, date, week },
+    [verdict === 'deload' ? 'deload' : 'normal']: {
+      load,
+      date,
+      week: place.week,
+      ...(felt.length && { felt }),
+    },
   }
 }

@@ -164,8 +164,8 @@ describe('a deload of the member’s own', () => {
       '1: ✓ ✓',
       '2: 45 45',
       '3: 45 45',
-      // The plan's own second week is light already: 75 − 20% is 60, and 10% off that on the way back is 54, down to 52.5.
-      '4: 52.5 52.5',
+      // The plan's own second week is light already: 75 − 20% is 60, and 10% off that on the way back is 54, nearest 55.
+      '4: 55 55',
       '5: 75 75',
       '6: 60',
       '7: 90 90',

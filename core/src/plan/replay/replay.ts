@@ -61,8 +61,9 @@ export function situationAt(
 /** What was asked, with the loads that follow today's top set worked out from what was lifted. */
 function followed(library: Library, asked: Prescribed[], log: SessionLog, evidence: Evidence): Prescribed[] {
   if (!asked.some(({ prescriptions }) => prescriptions.some(({ today }) => today))) return asked
-  const session = asked.map(({ id, prescriptions }) => ({
+  const session = asked.map(({ id, slot, prescriptions }) => ({
     slot: id,
+    lift: slot,
     prescriptions,
     sets: setsOf(log, id),
   }))

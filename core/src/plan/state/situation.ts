@@ -2,7 +2,7 @@ import type { Library } from '../../library/index.ts'
 import type { Id } from '../../parsing/index.ts'
 import type { Place } from '../../calendar/index.ts'
 import type { Spot } from '../../adjustments/index.ts'
-import type { WhyStep } from '../../words/index.ts'
+import type { Starting } from '../../progressions/index.ts'
 import type { Need } from '../../loads/index.ts'
 import type { ShownSets } from '../../member/index.ts'
 import type { Slot, Template } from '../../template/index.ts'
@@ -24,7 +24,7 @@ export type Prescribed = {
   /** The load of the slot's progression as it is now, where it has one. */
   ruled?: Load
   /** What a track makes of a progression's first load here. */
-  first: { scale: number; steps: WhyStep[] }
+  first: Starting['first']
 }
 
 /** Everything a session is prescribed from. */

@@ -2,6 +2,7 @@ import type { Id } from '../../parsing/index.ts'
 import type { WhyStep } from '../../words/index.ts'
 import { startCourse, type Course } from '../../calendar/index.ts'
 import { liftKey, type Lift } from '../../library/index.ts'
+import type { Felt } from '../../loads/index.ts'
 import type { RuleKind, LastExposure } from '../../progressions/index.ts'
 import type { Run } from '../../triggers/index.ts'
 import type { Day, Load } from '../../units/index.ts'
@@ -19,13 +20,16 @@ export type FoldState = {
   rows: Record<string, RowsTrained>
   /** Exposures of each slot, by phase and slot. */
   exposures: Record<string, number>
-  /** The heaviest load trained, by phase and slot, where rows are counted back from a test day. */
+  /** The heaviest load trained, by phase, slot and lift, where rows are counted back from a test day. */
   heaviest: Record<string, Load>
   /** The load on the bar in each role of a progression, when it was last trained, and when last in a deload. */
   roles: Record<string, { normal?: RoleLoad; deload?: RoleLoad }>
-  /** The heaviest load of prescriptions that are asked at last time's, by slot, prescription and lift. */
+  /**
+   * The heaviest load of prescriptions that are asked at last time's, by slot, prescription and lift, as it would be without the member's
+   * own changes in percent.
+   */
   lastLoads: Record<string, { load: Load; date: Day }>
-  /** What each lift has moved in the latest week that it was trained in, reps times load. */
+  /** What each lift has moved in the latest week that it was trained in, reps times load, as it would be without that week's changes. */
   moved: Record<string, { week: number; load: Load }>
   lastDay: Day | null
   /** The plan's week in which the member came back after an absence. */
@@ -47,11 +51,15 @@ export type Running = {
   ofPhase?: true
   /** A hit that counted for nothing, since the stage waits for a good technique rating. */
   waits?: WhyStep
+  /** A hit was trained under it; and whether it has gone on since by hits that a plan only supposes. */
+  earned?: true
+  supposed?: true
   /** The stage's sign has shown, and the next one is on offer. */
   offered?: true
 }
 
-export type RoleLoad = { load: Load; date: Day | null; week: number }
+/** A load in a role, and the changes in percent that have acted on it. */
+export type RoleLoad = { load: Load; date: Day | null; week: number; felt?: Felt }
 
 export const startState = (from: Day): FoldState => ({
   course: startCourse(from),
@@ -79,5 +87,6 @@ export const copyState = (state: FoldState): FoldState => ({
 
 export const progressionKey = (progression: Id, lift: Lift): string => `${progression}/${liftKey(lift)}`
 export const rowsKey = (phase: Id, slot: Id): string => `${phase}/${slot}`
+export const heaviestKey = (phase: Id, slot: Id, lift: Lift): string => `${phase}/${slot}/${liftKey(lift)}`
 export const lastKey = (slot: Id, prescribed: Id, lift: Lift): string =>
   `${slot}/${prescribed}/${liftKey(lift)}`

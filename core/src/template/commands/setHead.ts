@@ -14,6 +14,8 @@ const fieldNames = {
   trainingMax: 'the training max',
   maxes: 'which max is read',
   rounding: 'the rounding',
+  deloadRounding: 'the rounding in deloads',
+  testRounding: 'the rounding of tests',
   warmUp: 'the warm-up',
   missed: 'what happens with missed weeks',
   away: 'the return after weeks away',

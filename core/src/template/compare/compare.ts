@@ -4,7 +4,7 @@ import { liftName, type Library } from '../../library/index.ts'
 import { repTableTitle } from '../../maxes/index.ts'
 import { ruleOf } from '../../progressions/index.ts'
 import { triggerOf } from '../../triggers/index.ts'
-import { formatSeconds } from '../../units/index.ts'
+import { formatSeconds, wayWords } from '../../units/index.ts'
 import { warmUpOf } from '../../warmups/index.ts'
 import { cellFields, cellNames, detailFields, formatCell } from '../cells/cells.ts'
 import { sayAdjustment, slotName, type Difference } from './sayAdjustment.ts'
@@ -47,7 +47,9 @@ function compareHead(library: Library, before: Template, after: Template): Diffe
     'Percentages for reps': ({ maxes }) => repTableTitle(maxes.table ?? 'handbook'),
     'Missed weeks': ({ missed }) => missed,
     'After an absence': ({ away }) => (away ? `of ${away.weeks} weeks, load ${away.back}%` : 'as written'),
-    Rounding: ({ rounding }) => rounding,
+    Rounding: ({ rounding }) => wayWords[rounding],
+    'Rounding in deloads': ({ deloadRounding = 'nearestDown' }) => wayWords[deloadRounding],
+    'Rounding of tests': ({ testRounding = 'down' }) => wayWords[testRounding],
     Deloads: ({ deloadPolicy: deloadPolicy = 'both' }) => deloadPolicy,
     'Warm-up': ({ warmUp }) => sayWarmUp(warmUp),
   }

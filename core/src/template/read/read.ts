@@ -109,6 +109,8 @@ function readToday(
     missed: head.missed ?? 'hold',
     ...(head.away && { away: head.away }),
     rounding: head.rounding ?? 'nearest',
+    ...(head.deloadRounding && { deloadRounding: head.deloadRounding }),
+    ...(head.testRounding && { testRounding: head.testRounding }),
     ...(head.deloadPolicy && { deloadPolicy: head.deloadPolicy }),
     ...(warmUp && { warmUp }),
     phases,

@@ -60,7 +60,18 @@ function dropPiece(file: Json, issue: Issue): string | null {
   const [, session] = /^sessions\.([\w:-]+)$/.exec(path) ?? []
   if (session !== undefined && /in the rotation/.test(issue.expected))
     return dropEntry(file, 'sessions', session)
-  const spare = ['note', 'away', 'deloadPolicy', 'warmUp', 'maxes', 'rounding', 'trainingMax', 'missed']
+  const spare = [
+    'note',
+    'away',
+    'deloadPolicy',
+    'warmUp',
+    'maxes',
+    'rounding',
+    'deloadRounding',
+    'testRounding',
+    'trainingMax',
+    'missed',
+  ]
   const [head = ''] = path.split(/[.[]/)
   if (spare.includes(head) && head in file) {
     delete file[head]

@@ -16,6 +16,7 @@ import {
 } from '../../parsing/index.ts'
 import { muscles } from '../../library/index.ts'
 import { repTables } from '../../maxes/index.ts'
+import { ways } from '../../units/index.ts'
 import {
   fixable,
   setKinds,
@@ -103,7 +104,9 @@ export const headShape = strictObject({
   })
     .default(undefined)
     .meta({ expected: 'what a member comes back to' }),
-  rounding: choiceField(['nearest', 'down', 'up']),
+  rounding: choiceField(ways),
+  deloadRounding: choiceField(ways),
+  testRounding: choiceField(ways),
   deloadPolicy: choiceField(deloadPolicies),
   warmUp: laterField('a warm-up like {"kind": "fewSets", "sets": 2}'),
   phases: listField('phases', limits.phases).required(),

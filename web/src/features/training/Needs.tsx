@@ -18,6 +18,16 @@ export function Needs({ slot }: { slot: PlannedSlot }) {
         has not been trained yet.
       </p>
     )
+  if (what === 'topSet')
+    return (
+      <p className={box}>
+        This load follows a top set that is{' '}
+        {need?.need === 'topSet' && need.of
+          ? `a ${liftName(library, need.of).toLowerCase()} today`
+          : 'not done before it today'}
+        . Choose a load that leaves the RIR asked for.
+      </p>
+    )
   if (what === 'bodyWeight')
     return (
       <p className={box}>

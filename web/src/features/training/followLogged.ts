@@ -11,8 +11,9 @@ export function followLogged(
   evidence: Evidence,
 ): PlannedSession {
   if (!session.slots.some(({ sets }) => sets.some(({ today }) => today))) return session
-  const asked = session.slots.map(({ slot, sets: prescriptions }) => ({
+  const asked = session.slots.map(({ slot, exercise, variant, sets: prescriptions }) => ({
     slot,
+    lift: { exercise, ...(variant && { variant }) },
     prescriptions,
     sets: log.sets.filter((set) => set.slot === slot),
   }))

@@ -3,6 +3,7 @@ import { Controller, FormProvider, useForm, useFormContext, useWatch } from 'rea
 import { loadSettingsSchema, type LoadSettings } from '@young-oak/api/forms/loadSettings'
 import { repTables, repTableTitle } from '@young-oak/core/maxes'
 import type { Template } from '@young-oak/core/template'
+import { wayWords } from '@young-oak/core/units'
 import { offeredRatios } from '@young-oak/core/views'
 import { useAppDispatch } from '../../../app/store.ts'
 import { Acts } from '../../../ui/Acts.tsx'
@@ -103,16 +104,18 @@ function LoadFields() {
   const warmUp = useWatch({ control, name: 'warmUp' })
   return (
     <>
+      <FormSelect control={control} name="rounding" label="Rounding" options={optionsOf(wayWords)} />
       <FormSelect
         control={control}
-        name="rounding"
-        label="Rounding"
-        hint="Deloads and test singles always round down."
-        options={[
-          ['nearest', 'to the nearest, ties up'],
-          ['down', 'down'],
-          ['up', 'up'],
-        ]}
+        name="deloadRounding"
+        label="Rounding of loads cut in deloads"
+        options={optionsOf(wayWords)}
+      />
+      <FormSelect
+        control={control}
+        name="testRounding"
+        label="Rounding of test singles"
+        options={optionsOf(wayWords)}
       />
       <FormSelect
         control={control}

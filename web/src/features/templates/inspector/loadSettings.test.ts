@@ -52,7 +52,7 @@ describe('load settings', () => {
     const { set, usual } = saySettings(library, to)
     expect(set).toContain('Front squat at 82.5% of the back squat max until it has one')
     expect(set).toContain('After 2 weeks away the first week back is at −10%')
-    expect(usual).toContain('Loads are rounded to the nearest')
+    expect(usual).toContain('Loads are rounded to the nearest, ties up')
   })
 
   test.each<[Partial<SettingsDraft>, string, RegExp]>([

@@ -11,7 +11,7 @@ import {
   type Ratio,
   type Template,
 } from '@young-oak/core/template'
-import { formatNumber, type Way } from '@young-oak/core/units'
+import { formatNumber, wayWords, type Way } from '@young-oak/core/units'
 import { choiceOf, listedText, warmUpOf } from './warmUpChoice.ts'
 
 /** The settings as the form holds them: numbers as text until they are read. */
@@ -36,12 +36,15 @@ export const draftRatios = (ratios: Ratio[]): RatioDraft[] =>
   }))
 
 const usualFresh = 16
+const usualDeloadRounding: Way = 'nearestDown'
+const usualTestRounding: Way = 'down'
 const typedOf = (value: number | undefined, usual = ''): string =>
   value === undefined ? usual : formatNumber(value)
 
 /** What the template says now, to be changed. */
 export function settingsOf(template: Template): SettingsDraft {
   const { maxes, away, trainingMax, rounding, missed, deloadPolicy = 'both', warmUp } = template
+  const { deloadRounding = usualDeloadRounding, testRounding = usualTestRounding } = template
   return {
     use: maxes.use,
     weeks: maxes.use === 'best' ? formatNumber(maxes.weeks) : '8',
@@ -50,6 +53,8 @@ export function settingsOf(template: Template): SettingsDraft {
     needsTrainingMax: readsTrainingMax(template),
     trainingMax: typedOf(trainingMax),
     rounding,
+    deloadRounding,
+    testRounding,
     missed,
     awayWeeks: typedOf(away?.weeks),
     awayBack: away ? formatNumber(-away.back) : '10',
@@ -73,12 +78,15 @@ export function settingsCommand(
   settings: LoadSettings,
 ): { command: Command | null; fault?: undefined } | { fault: string } {
   const { trainingMax, rounding, missed, awayWeeks, awayBack, deloadPolicy } = settings
+  const { deloadRounding, testRounding } = settings
   const warmUp = warmUpOf(settings.warmUp, settings.listed)
   if (warmUp === undefined) return { fault: 'Sets like 40 × 5, 60 × 3, each at a higher %, 10 to 95.' }
   const fields: [HeadField, Head][] = [
     ['maxes', maxesOf(settings)],
     ['trainingMax', trainingMax ?? null],
     ['rounding', rounding],
+    ['deloadRounding', deloadRounding === usualDeloadRounding ? null : deloadRounding],
+    ['testRounding', testRounding === usualTestRounding ? null : testRounding],
     ['warmUp', warmUp],
     ['missed', missed],
     ['away', awayWeeks && awayBack ? { weeks: awayWeeks, back: -awayBack } : null],
@@ -112,6 +120,7 @@ function maxesOf({ use, weeks, fresh, table, ratios }: LoadSettings): Template['
 export function saySettings(library: Library, template: Template): { set: string[]; usual: string[] } {
   const { maxes, trainingMax, rounding, missed, away, deloadPolicy = 'both', warmUp } = template
   const { fresh = usualFresh, table = 'handbook', ratios = [] } = maxes
+  const { deloadRounding = usualDeloadRounding, testRounding = usualTestRounding } = template
   const answers: [boolean, string][] = [
     [
       maxes.use !== 'newest',
@@ -125,7 +134,9 @@ export function saySettings(library: Library, template: Template): { set: string
       trainingMax !== undefined,
       trainingMax === undefined ? 'No training max' : `Training max ${formatNumber(trainingMax)}% of the 1RM`,
     ],
-    [rounding !== 'nearest', roundingWords[rounding]],
+    [rounding !== 'nearest', `Loads are rounded ${wayWords[rounding]}`],
+    [deloadRounding !== usualDeloadRounding, `Deload loads are rounded ${wayWords[deloadRounding]}`],
+    [testRounding !== usualTestRounding, `Test singles are rounded ${wayWords[testRounding]}`],
     [missed !== 'hold', `Missed sessions ${missedWords[missed]}`],
     [
       away !== undefined,
@@ -149,11 +160,6 @@ const tableName = (table: RepTable): string => {
   return table === 'handbook' ? title.toLowerCase() : title
 }
 
-const roundingWords: Record<Way, string> = {
-  nearest: 'Loads are rounded to the nearest',
-  down: 'Loads are rounded down',
-  up: 'Loads are rounded up',
-}
 export const missedWords: Record<Missed, string> = {
   hold: 'are skipped; the week’s sets come again next week',
   drop: 'are skipped; the next week follows',

@@ -5,7 +5,7 @@ import { liftName, type Library } from '@young-oak/core/library'
 import { waysTo } from '@young-oak/core/loads'
 import type { RepTable } from '@young-oak/core/maxes'
 import type { ShownSets } from '@young-oak/core/member'
-import { formatHandled } from '@young-oak/core/views'
+import { formatHandled, needCells } from '@young-oak/core/views'
 import {
   cellFields,
   cellNames,
@@ -282,9 +282,7 @@ function MemberLoad({ line, planned, isPreviewed, cell }: LoadProps) {
       {...cell}
       className={`h-5 rounded-sm text-right whitespace-nowrap text-acorn ${isPreviewed ? 'ml-1.5 min-w-12' : 'min-w-2'}`}
     >
-      {isPreviewed &&
-        prescribed?.missing &&
-        (planned?.needs[0]?.need === 'bodyWeight' ? 'no body weight' : 'no max')}
+      {isPreviewed && prescribed?.missing && needCells[planned?.needs[0]?.need ?? prescribed.need ?? 'max']}
       {isPreviewed && prescribed?.today && !load && 'from the top set'}
     </span>
   )

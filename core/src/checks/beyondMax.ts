@@ -1,0 +1,58 @@
+import { liftKey, liftName } from '../library/index.ts'
+import type { Beyond } from '../member/index.ts'
+import { totalOf } from '../plan/index.ts'
+import { defineCheck, type EnrolmentSeen, type Found } from './check.ts'
+
+type Message = Beyond['how']
+
+/** Loads to come that are more than the lift's own max allows for their reps: each slot once for each reason, at its first week. */
+export const beyondMax = defineCheck<Message>({
+  kind: 'beyondMax',
+  title: 'Loads above what the lift allows',
+  sure: 'rule',
+  ofEnrolment({ library, plan }) {
+    const found = new Map<string, Found<Message>>()
+    for (const { week, slot, sets } of toCome(plan))
+      for (const prescribed of sets) {
+        const { beyond, lift = slot } = prescribed
+        const load = totalOf(prescribed, prescribed)
+        if (!beyond || !load) continue
+        const { how, max, most, reps } = beyond
+        const subject = `${slot.slot}/${liftKey(lift)}/${how}`
+        if (found.has(subject)) continue
+        const where = `${liftName(library, lift)}, week ${week}`
+        found.set(subject, { message: how, subject, where, value: load, limit: most, data: { max, reps } })
+      }
+    return [...found.values()]
+  },
+  messages: {
+    written: {
+      what: '{value} for {reps} reps is more than a max of {max} allows: {limit}.',
+      next: 'Lower the percentage or the reps, or test the lift.',
+    },
+    meant: {
+      what: '{value} for {reps} reps is more than a max of {max} allows, {limit}, and the template means it.',
+      next: 'Use a spotter or safety bars, and collars.',
+    },
+    supposed: {
+      what: '{value} for {reps} reps, if every session before is a hit, is more than a max of {max} allows: {limit}.',
+      next: 'Expect misses before that week, or give the progression a shorter run.',
+    },
+    earned: {
+      what: '{value} for {reps} reps is more than a max of {max} allows, {limit}; it was reached hit by hit.',
+      next: 'Go on, and accept the estimate from training or test the lift.',
+    },
+    held: {
+      what: 'The load from another lift is more than a max of {max} allows for {reps} reps: held to {limit}.',
+      next: 'Lower the percentage of the other lift, or test this one.',
+    },
+  },
+})
+
+/** The slots of sessions that are not over. */
+const toCome = ({ weeks }: EnrolmentSeen['plan']) =>
+  weeks.flatMap(({ week, places }) =>
+    places
+      .filter(({ status }) => status === 'open' || status === 'next' || status === 'ahead')
+      .flatMap(({ slots }) => slots.map((slot) => ({ week, slot, sets: slot.sets }))),
+  )
