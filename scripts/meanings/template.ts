@@ -73,6 +73,8 @@ export const templateMeanings: Record<string, Record<string, string>> = {
     note: 'shown to members',
     uses: 'several only where they write different things (load, sets, reps)',
     'uses[].progression': '',
+    'uses[].full':
+      'a slot at a lower percentage of a progression’s load than another slot reads that one and is no step of its own; with this it is one',
     'uses[].role': '`main` by default; `byDay` gives the slot another role on each day of the week',
     rotation: 'the next lift is trained after so many weeks, days or phases',
     'rotation.with': 'after the slot’s own, in order',

@@ -41,6 +41,7 @@ export const setLog = () =>
       change: left(text()),
       void: left(isTrue()),
       slot: text(),
+      asAsked: left(isTrue()),
       n: count(),
       state: choice('done', 'failed', 'notDone'),
       assisted: left(count()),

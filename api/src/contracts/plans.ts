@@ -1,5 +1,6 @@
 import type { Need } from '@young-oak/core/loads'
 import type { Plan, PlannedSession, PlannedSlot, PlannedWeek } from '@young-oak/core/plan'
+import { becauses } from '@young-oak/core/progressions'
 import { lift, liftKeys } from './lifts.ts'
 import { whyStep, shownSets, circuit, warmUp, lastTime } from './shown.ts'
 import { setLog } from './logs.ts'
@@ -29,6 +30,7 @@ const plannedSlot = () =>
       needs: list(need()),
       last: left(lastTime()),
       verdict: left(verdict()),
+      because: left(choice(...becauses)),
       supposed: left(verdict()),
       done: left(list(setLog())),
     },

@@ -108,6 +108,14 @@ export const shownSets = () =>
       target: orNull(load()),
       load: orNull(load()),
       ruled: left(load()),
+      byRule: left(
+        exact<NonNullable<ShownSets['byRule']>>({
+          sets: count(),
+          moreSets: left(count()),
+          moreReps: left(count()),
+          total: left(count()),
+        }),
+      ),
       side: left(list(figure())),
       bar: left(figure()),
       hung: left(list(figure())),

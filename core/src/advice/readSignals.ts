@@ -88,7 +88,7 @@ function liftSignals(logs: SessionLog[], evidence: Evidence): LiftSignal[] {
 function heardIn(log: SessionLog, evidence: Evidence): Heard[] {
   return Object.entries(log.shown?.slots ?? {}).flatMap(([slot, shown]): Heard[] => {
     const sets = log.sets.filter((set) => set.slot === slot).sort((a, b) => a.n - b.n)
-    const verdict = judge(shown, shown.sets, sets, shown.deload === true)
+    const { verdict } = judge(shown, shown.sets, sets, shown.deload === true)
     if (shown.circuit || verdict === 'deload' || verdict === 'skip') return []
     const body = shown.sets.some((prescribed) => prescribed.body) ? evidence.body?.load : undefined
     const top = topSet(sets.filter(isDone), body)

@@ -26,6 +26,7 @@ export const distance = defineGoal<Distance>({
     amount !== undefined && isAtLeast(amount, { value: far * trips, unit }),
   // Two metres a second, between a loaded walk and an easy row (common practice, no source).
   seconds: ({ distance: far, unit, trips = 1 }) => (far * trips * sizeOf(unit)) / 2,
+  amount: ({ distance: asked }) => asked,
   withAmount: (goal, amount) => ({ ...goal, distance: amount }),
   examples: [
     {

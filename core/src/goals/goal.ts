@@ -25,6 +25,8 @@ export type GoalKind<G> = {
   meetsTogether?(goal: G, done: Done[]): boolean
   /** Seconds under way in one set, at so many seconds a rep; null where nobody can tell. */
   seconds(goal: G, aRep: number): number | null
+  /** The one amount that it asks: seconds, a distance in its unit, rounds. */
+  amount?(goal: G): number
   /** The same goal with another amount: seconds, a distance in its unit, rounds; where it is one amount. */
   withAmount?(goal: G, amount: number): G
   /** How many straight sets one set counts as, where it is not one. */

@@ -23,6 +23,7 @@ export const rounds = defineGoal<{ rounds: number; every?: number }>({
   meets: ({ rounds: count }, { amount }) =>
     amount !== undefined && isAtLeast(amount, { value: count, unit: 'rounds' }),
   seconds: ({ rounds: count, every }) => (every === undefined ? null : count * every),
+  amount: ({ rounds: asked }) => asked,
   withAmount: (goal, amount) => ({ ...goal, rounds: Math.round(amount) }),
   examples: [
     {

@@ -20,6 +20,7 @@ export const seconds = defineGoal<{ seconds: Span }>({
   meets: ({ seconds: span }, { amount }) =>
     amount !== undefined && isAtLeast(amount, { value: lowest(span), unit: 's' }),
   seconds: ({ seconds: span }) => highest(span),
+  amount: ({ seconds: asked }) => highest(asked),
   withAmount: (goal, amount) => ({ ...goal, seconds: Math.round(amount) }),
   examples: [
     {

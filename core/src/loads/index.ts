@@ -1,5 +1,6 @@
 export { maxStep as maxStep, sayMax } from './maxStep.ts'
 export { type LoadBasis, type SourceKind, sourceKinds, sourceOf } from './registry.ts'
+export { sayMain } from './progression.ts'
 export { repMaxOf } from './repMaxOf.ts'
 export {
   type Felt,

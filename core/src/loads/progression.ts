@@ -5,6 +5,12 @@ import { defineSource, isNeed, percentBefore } from './source.ts'
 
 const say = declareSteps({ 'progression.percent': '{percent}% of the progression’s load' })
 
+/** The steps of a load that is read off another slot of the same progression. */
+export const sayMain = declareSteps({
+  'progression.main': 'this week’s main sets of the progression, on {date}: {load}',
+  'progression.mainAhead': 'this week’s main sets of the progression, if they are trained as asked: {load}',
+})
+
 /** The load that the slot's progression asks for today, or a percent of it. */
 export const progression = defineSource<{ percent?: number }>({
   of: 'progression',
@@ -27,11 +33,12 @@ export const progression = defineSource<{ percent?: number }>({
       base: asked.base,
       percent: (asked.percent * percent) / 100,
       isRunning: true,
+      ...(asked.felt && { felt: asked.felt }),
       ...(asked.reached && { reached: asked.reached }),
       steps: [...asked.steps, ...own],
     }
   },
-  messages: say.messages,
+  messages: { ...say.messages, ...sayMain.messages },
   examples: [
     {
       say: '80% of a progression that asks 60 kg is 48 kg',

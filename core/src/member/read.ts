@@ -112,7 +112,7 @@ function readSet(
   }
   const lift = set.exercise
     ? {}
-    : { exercise: slot?.exercise, ...(slot?.variant && { variant: slot.variant }) }
+    : { exercise: slot?.exercise, ...(slot?.variant && { variant: slot.variant }), asAsked: true }
   const made = {
     state: 'done',
     ...lift,

@@ -77,6 +77,8 @@ export type SetLog = {
   /** Not asked: neither judged nor told to a progression, but lifted. */
   extra?: true
   state: 'done' | 'failed' | 'notDone'
+  /** It names no exercise: it was what was asked, whatever that was; till that is known, the slot's own stands here. */
+  asAsked?: true
   /** Of a body-weight exercise what was added, or with `help` what was taken off. */
   load?: Load
   help?: true
@@ -147,6 +149,11 @@ export type ShownSets = AsWritten & {
   load: Load | null
   /** The progression's own load that the target came from, where it came from one. */
   ruled?: Load
+  /**
+   * Where progressions write sets or goals: the sets before any change, how many sets and reps more than
+   * written they asked, and the total that the sets are judged by, where it is that.
+   */
+  byRule?: { sets: number; moreSets?: number; moreReps?: number; total?: number }
   /** The plates of one side, heaviest first, for a barbell, and the weight of the bar. */
   side?: number[]
   bar?: number

@@ -138,9 +138,9 @@ function tell({ library, when }: PlanInput, start: Start, happenings: Happening[
     const { id, enrolment, position } = log
     if (!isReplayed && enrolment !== null)
       strays.push({ log: id, enrolment, position, isEnrolled: fold !== undefined })
-    const outcomes = isReplayed ? (fold.trained.at(-1)?.outcomes ?? []) : []
-    const deloads = outcomes.flatMap(({ prescribed }) => (prescribed.deload ? [prescribed.id] : []))
-    evidence = learnSession(library, evidence, log, deloads)
+    const trained = isReplayed ? fold.trained.at(-1) : undefined
+    const deloads = trained?.outcomes.flatMap(({ prescribed: { id, deload } }) => (deload ? [id] : []))
+    evidence = learnSession(library, evidence, trained?.log ?? log, deloads)
   }
   return { evidence, folds, boundaries, strays }
 }

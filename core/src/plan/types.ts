@@ -1,4 +1,5 @@
 import type { Member } from '../facts/index.ts'
+import type { Because } from '../progressions/index.ts'
 import type { Verdict } from './state/fold.ts'
 import type { Id } from '../parsing/index.ts'
 import type { WhyStep } from '../words/index.ts'
@@ -73,6 +74,8 @@ export type PlannedSlot = Lift & {
   /** The lift's latest session before this one. */
   last?: LastTime
   verdict?: Verdict
+  /** Why it is not comparable with what was shown, where it is not. */
+  because?: Because
   /** In a preview, what the slot is supposed to become. */
   supposed?: Verdict
   done?: SetLog[]

@@ -115,7 +115,7 @@ export const doubleProgression = defineRule<Params, State>({
       why: [say('doubleProgression.reps', { load, date, reps: reps.join(', ') })],
     }
   },
-  ask: ({ load, why }) => ({ load, steps: why }),
+  ask: ({ load, why }, _role, { total }) => ({ load, ...(total !== undefined && { total }), steps: why }),
   jumps: ({ step }) => [step],
   messages: say.messages,
   examples: (
@@ -126,6 +126,7 @@ export const doubleProgression = defineRule<Params, State>({
       ['allAtTop', [10, 10, 10, 10], 62.5],
       ['total', [9, 8, 8, 7], 62.5, { total: 32 }],
       ['total', [9, 8, 8, 6], 60, { total: 32 }],
+      ['total', [14, 10, 5, 3], 62.5, { total: 32 }],
       ['rir', [8, 8, 8], 62.5, { extraRir: 1 }, { askedRir: 2, rir: [4, 3, 3] }],
       ['rir', [8, 8, 8], 60, { extraRir: 1 }, { askedRir: 2, rir: [3, 2, null] }],
     ] satisfies [Params['advanceWhen'], number[], number, Partial<Params>?, Partial<Exposure>?][]

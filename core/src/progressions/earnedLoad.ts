@@ -83,6 +83,7 @@ export const earnedLoad = defineRule<Params, State>({
     const wider = isAtTop ? Math.min(more + 1, Math.max(0, p.mostReps - (highest(asked) - more))) : more
     return { load, misses: 0, more: wider, why: [say(`earnedLoad.waits${ahead(date)}`, data)] }
   },
+  credits: (state, { moreReps }) => ({ state: { ...state, more: moreReps }, order: 0 }),
   ask: ({ load, why, more }) => ({ load, ...(more && { moreReps: more }), steps: why }),
   messages: say.messages,
   examples: [

@@ -10,7 +10,7 @@ import {
   type FirstLoad,
 } from './firstLoad.ts'
 import { defineRule } from './rule.ts'
-import { repsOfSets } from './scheme.ts'
+import { creditOf, repsOfSets } from './scheme.ts'
 import { addedField, startSteady, stepOrReset, type Steady } from './steady.ts'
 
 const say = declareSteps({
@@ -83,6 +83,11 @@ export const growingSquares = defineRule<Params, State>({
       best,
       why: [say(own ? 'growingSquares.again' : 'growingSquares.larger', data)],
     }
+  },
+  credits(state, shown, { sides }) {
+    const schemes = sides.map((side) => ({ sets: side, reps: side }))
+    const credit = creditOf(schemes, state.at % sides.length, shown)
+    return credit && { state: { ...state, at: credit.at }, order: credit.order }
   },
   ask({ load, why, at }, _role, { sides }) {
     const side = sides[at % sides.length] as number

@@ -70,6 +70,14 @@ export const moreAmount = defineRule<Params, State>({
     const data = { from: amount, amount: next, date, misses, percent: lowerBy }
     return { amount: next, misses: 0, why: [say('moreAmount.lower', data)] }
   },
+  credits(state, { goal }) {
+    const kind = goal && kindOf(goal)
+    const amount = goal && kind?.amount?.(goal)
+    if (!goal || amount === undefined) return null
+    const own = kind?.withAmount?.(goal, state.amount)
+    if (own && kind?.amount?.(own) === amount) return { state, order: 0 }
+    return { state: { ...state, amount }, order: amount - state.amount }
+  },
   ask: ({ amount, why }) => ({ amount, steps: why }),
   messages: say.messages,
   examples: [

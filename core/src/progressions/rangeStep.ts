@@ -50,6 +50,11 @@ export const rangeStep = defineRule<Params, State>({
     const id = isOn ? 'rangeStep.on' : 'rangeStep.stays'
     return { at, hits: isOn ? 0 : state.hits + 1, why: [say(date ? id : `${id}Ahead`, data)] }
   },
+  credits(state, { variant }, { ranges }) {
+    const at = ranges.indexOf(variant ?? '')
+    if (at < 0) return null
+    return { state: at === state.at ? state : { ...state, at, hits: 0 }, order: at - state.at }
+  },
   ask: ({ at, why }, _role, { ranges }) => ({ variant: ranges[Math.min(at, ranges.length - 1)], steps: why }),
   messages: say.messages,
   examples: [

@@ -1,7 +1,16 @@
 import { type WhyStep, declareSteps } from '../words/index.ts'
 import { maxStep } from '../loads/index.ts'
 import { listField, percentField, strictObject, wholeField } from '../parsing/index.ts'
-import { compareLoads, formatNumber, inUnit, scale, snap, type Load, type Rise } from '../units/index.ts'
+import {
+  compareLoads,
+  formatNumber,
+  heavier,
+  inUnit,
+  scale,
+  snap,
+  type Load,
+  type Rise,
+} from '../units/index.ts'
 import { riseWords, sayFirst, sayRise } from './firstLoad.ts'
 import { defineRule } from './rule.ts'
 import { repsOfSets } from './scheme.ts'
@@ -69,17 +78,23 @@ export const recordRotation = defineRule<Params, State>({
     }
     return { at: 0, own }
   },
-  next({ at, own }, { date, verdict, target }, { rotation: turns, step }, hand) {
+  next({ at, own }, { date, verdict, target, lifted }, { rotation: turns, step }, hand) {
     if (verdict === 'hold') return { at, own }
     const turn = turns[at % turns.length] as RepRecord
     const to = (at + 1) % turns.length
     const { load, percent, why } = standing(own, turn)
     if (verdict === 'hit') {
-      const risen = stepUp(inUnit(target ?? load, hand.unit), step, date, hand)
+      const asked = inUnit(target ?? load, hand.unit)
+      const risen = stepUp(lifted ? heavier(asked, inUnit(lifted, hand.unit)) : asked, step, date, hand)
       return { at: to, own: { ...own, [turn.reps]: { load: risen.load, percent, why: risen.why } } }
     }
     const stands = date ? [say('recordRotation.stands', { load, reps: turn.reps, date })] : why
     return { at: to, own: { ...own, [turn.reps]: { load, percent, why: stands } } }
+  },
+  credits(state, { reps }, { rotation: turns }) {
+    const at = turns.findIndex((turn) => turn.reps === reps)
+    // Each record is a standing of its own: neither more nor less than another.
+    return at < 0 ? null : { state: { ...state, at }, order: 0 }
   },
   ask({ at, own }, _role, { rotation: turns }) {
     const turn = turns[at % turns.length] as RepRecord

@@ -1,6 +1,16 @@
 import { declareSteps, type WhyStep } from '../words/index.ts'
 import { choiceField, numberField, wholeField } from '../parsing/index.ts'
-import { compareLoads, formatNumber, inUnit, scale, snap, type Load, type Rise } from '../units/index.ts'
+import {
+  compareLoads,
+  formatLoad,
+  formatNumber,
+  heavier,
+  inUnit,
+  scale,
+  snap,
+  type Load,
+  type Rise,
+} from '../units/index.ts'
 import {
   riseWords,
   firstLoadWords,
@@ -9,12 +19,15 @@ import {
   startingWith,
   type FirstLoad,
 } from './firstLoad.ts'
-import { defineRule, type Hand } from './rule.ts'
-import { addedField, resetFields, saySteady, startSteady, type Steady } from './steady.ts'
+import { defineRule, type Hand, type SetSeen } from './rule.ts'
+import { addedField, holds, resetFields, startSteady, type Steady } from './steady.ts'
 
 const say = declareSteps({
   'rirRamp.beaten': '{date}: e1RM {seen}, {percent}% above the best of {best}: next {load}',
   'rirRamp.first': '{date}: e1RM {seen}, the first to beat: next {load}',
+  'rirRamp.firstSet': '{date}: {now}, the first set to beat: next {load}',
+  'rirRamp.more': '{date}: {now} beat {before} at the same RIR or less: next {load}',
+  'rirRamp.less': '{date}: {now} did not beat {before} ({misses} of {allowed} in a row): {load} again',
   'rirRamp.easy': '{date}: {easy} RIR or more, too easy for an e1RM: next {load}',
   'rirRamp.ahead': 'if the last session is beaten: next {load}',
   'rirRamp.tooBig': '{date}: e1RM {seen}, {percent}% above {best}: too large a rise to trust, {load} stays',
@@ -39,8 +52,15 @@ type Params = FirstLoad & {
   unbeaten: number
   resetBy: number
 }
-/** `best`: the estimate to beat. `more`: reps beyond those written. `count`: beaten at this reserve. */
-type State = Steady & { rir: number; count: number; more: number; best: Load | null; wants?: true }
+/** `best`: the estimate to beat. `set`: the best set of the last beat, which more load or more reps at no more RIR beat by themselves. `more`: reps beyond those written. `count`: beaten at this reserve. */
+type State = Steady & {
+  rir: number
+  count: number
+  more: number
+  best: Load | null
+  set?: SetSeen
+  wants?: true
+}
 
 /**
  * Each exposure beats the last by a little, in load, reps or both, at the same reps in reserve or one less. Read by the
@@ -55,6 +75,7 @@ export const rirRamp = defineRule<Params, State>({
   writes: ['load', 'reps', 'rir'],
   adds: ['reps'],
   readsTop: true,
+  hearsLighter: true,
   carriedBy: {
     expected: 'a load of the progression on sets of plain reps',
     fits: (goal) => 'reps' in goal,
@@ -107,21 +128,39 @@ export const rirRamp = defineRule<Params, State>({
     `A rise of the e1RM above ${formatNumber(p.mostRise)}% is ignored. ` +
     `After ${p.unbeaten === 1 ? 'a session' : `${p.unbeaten} sessions in a row`} without a gain: the progression asks for a deload, then −${formatNumber(p.resetBy)}%.`,
   start: (known, p) => startSteady(known, p, { rir: p.firstRir, count: 0, more: 0, best: null }),
-  next(state, { date, verdict, target, top, askedRir: askedLeft, rir: noted }, p, hand) {
-    const { rir: left, count, more, best, misses } = state
+  next(state, { date, verdict, because, target, top, sets = [], askedRir: askedLeft, rir: noted }, p, hand) {
+    const { rir: left, best } = state
     const load = inUnit(target ?? state.load, hand.unit)
     if (!date)
       return verdict === 'hit'
         ? beat({ ...state, load }, p, hand, best, (to) => say('rirRamp.ahead', { load: to }))
         : state
-    if (verdict === 'hold') return { ...state, why: [saySteady('steady.hold', { load, date })] }
+    if (verdict === 'hold') return { ...state, why: [holds(load, date, because)] }
+    const now = bestSet(sets, askedLeft ?? left)
+    const isMore = now && state.set ? beats(now, state.set) : false
     if (!top) {
       const isEasy = verdict === 'hit' && wasEasy(noted, askedLeft ?? left)
       if (isEasy)
         return beat({ ...state, load }, p, hand, best, (to) =>
           say('rirRamp.easy', { date, easy: Math.min(...(noted as number[])), load: to }),
         )
-      return { ...state, load, why: [say('rirRamp.unread', { load, date })] }
+      if (!now) return { ...state, load, why: [say('rirRamp.unread', { load, date })] }
+      if (isMore || !state.set)
+        return beat({ ...state, load, set: now }, p, hand, best, (to) =>
+          state.set
+            ? say('rirRamp.more', { date, now: saySet(now), before: saySet(state.set), load: to })
+            : say('rirRamp.firstSet', { date, now: saySet(now), load: to }),
+        )
+      return unbeaten(state, load, p, hand, date, (count) =>
+        say('rirRamp.less', {
+          date,
+          now: saySet(now),
+          before: saySet(state.set ?? now),
+          load,
+          misses: count,
+          allowed: p.unbeaten,
+        }),
+      )
     }
     const seen = inUnit(top.estimate, hand.unit)
     const known = best && inUnit(best, hand.unit)
@@ -132,29 +171,23 @@ export const rirRamp = defineRule<Params, State>({
         load,
         why: [say('rirRamp.tooBig', { load, date, seen, best: known, percent })],
       }
-    if (!known || compareLoads(seen, known) > 0) {
+    if (!known || isMore || compareLoads(seen, known) > 0) {
       // The load that was lifted is the one to beat, where it was heavier than what was asked.
       const lifted = compareLoads(inUnit(top.load, hand.unit), load) > 0 ? inUnit(top.load, hand.unit) : load
-      return beat({ ...state, load: lifted }, p, hand, seen, (to) =>
-        known
-          ? say('rirRamp.beaten', { date, seen, percent, best: known, load: to })
-          : say('rirRamp.first', { date, seen, load: to }),
-      )
-    }
-    if (misses + 1 < p.unbeaten) {
-      const again = say('rirRamp.again', {
-        date,
-        best: known,
-        load,
-        misses: misses + 1,
-        allowed: p.unbeaten,
+      const to = { ...state, load: lifted, ...(now && { set: now }) }
+      const higher = known ? heavier(seen, known) : seen
+      return beat(to, p, hand, higher, (next) => {
+        if (!known) return say('rirRamp.first', { date, seen, load: next })
+        if (isMore && now && state.set)
+          return say('rirRamp.more', { date, now: saySet(now), before: saySet(state.set), load: next })
+        return say('rirRamp.beaten', { date, seen, percent, best: known, load: next })
       })
-      return { load, misses: misses + 1, rir: left, count, more, best, why: [again] }
     }
-    const lower = hand.land(scale(load, 100 - p.resetBy), load)
-    const why = [say('rirRamp.deload', { date, load: lower, misses: misses + 1, percent: p.resetBy })]
-    return { load: lower, misses: 0, rir: p.firstRir, count: 0, more: 0, best: null, why, wants: true }
+    return unbeaten(state, load, p, hand, date, (count) =>
+      say('rirRamp.again', { date, best: known, load, misses: count, allowed: p.unbeaten }),
+    )
   },
+  credits: (state, { moreReps }) => ({ state: { ...state, more: moreReps }, order: 0 }),
   ask: ({ load, why, rir, more }) => ({
     load,
     rir,
@@ -197,6 +230,19 @@ export const rirRamp = defineRule<Params, State>({
       max: null,
       exposures: [{ verdict: 'hit', top: null, askedRir: 3, rir: [5, 5, 5] }],
       asked: ['60, 3 RIR', '62.5, 3 RIR'],
+    },
+    {
+      say: '16 reps @ 2 RIR are too many for an e1RM: the set itself is beaten by another rep, and two without one ask for a deload',
+      params: sample('load', 1, 9),
+      max: null,
+      exposures: [
+        { verdict: 'hit', top: null, sets: [done(60, 16, 2)] },
+        { verdict: 'hit', top: null, sets: [done(60, 17, 2)] },
+        { verdict: 'hit', top: null, sets: [done(62.5, 17, 1)] },
+        { verdict: 'hit', top: null, sets: [done(62.5, 17, 1)] },
+        { verdict: 'hit', top: null, sets: [done(62.5, 17, 2)] },
+      ],
+      asked: ['60, 3 RIR', '62.5, 3 RIR', '65, 3 RIR', '67.5, 3 RIR', '67.5, 3 RIR', '60, 3 RIR'],
     },
     {
       say: 'by reps: one more each time, at the same load',
@@ -243,9 +289,47 @@ function beat(
     count: isDue ? 0 : count + 1,
     more: by === 'reps' ? more + 1 : 0,
     best,
+    ...(state.set && { set: state.set }),
     why: [because(load)],
   }
 }
+
+/** An exposure that beats nothing: the same again, and after so many in a row a deload, then less. */
+function unbeaten(
+  state: State,
+  load: Load,
+  p: Params,
+  hand: Hand,
+  date: string,
+  again: (misses: number) => WhyStep,
+): State {
+  const misses = state.misses + 1
+  if (misses < p.unbeaten) return { ...state, load, misses, why: [again(misses)] }
+  const lower = hand.land(scale(load, 100 - p.resetBy), load)
+  const why = [say('rirRamp.deload', { date, load: lower, misses, percent: p.resetBy })]
+  return { load: lower, misses: 0, rir: p.firstRir, count: 0, more: 0, best: null, why, wants: true }
+}
+
+/** The heaviest set, of as heavy ones that with the most reps; its RIR is what was asked where none was noted. */
+function bestSet(sets: SetSeen[], asked: number): SetSeen | undefined {
+  let best: SetSeen | undefined
+  for (const set of sets) {
+    if (!set.load) continue
+    const apart = best?.load ? compareLoads(set.load, best.load) : 1
+    if (apart > 0 || (apart === 0 && set.reps > (best?.reps ?? 0))) best = { rir: asked, ...set }
+  }
+  return best
+}
+
+/** Whether a set beats another without any formula: as many reps with more load, or more reps with as much, at no more RIR. */
+function beats(set: SetSeen, before: SetSeen): boolean {
+  if (!set.load || !before.load || (set.rir ?? 0) > (before.rir ?? 0)) return false
+  const apart = compareLoads(set.load, before.load)
+  return (apart > 0 && set.reps >= before.reps) || (apart === 0 && set.reps > before.reps)
+}
+
+const saySet = ({ load, reps, rir }: SetSeen): string =>
+  `${load ? formatLoad(load) : ''} × ${reps}${rir === undefined ? '' : ` @ ${rir} RIR`}`
 
 /** Whether every set was noted with at least two reps more left than asked: so many that no estimate is made of it. */
 const wasEasy = (noted: (number | null)[] | undefined, asked: number): boolean =>
@@ -255,4 +339,9 @@ const wasEasy = (noted: (number | null)[] | undefined, asked: number): boolean =
 function set(value: number, reps: number, left: number) {
   const estimate = { value: snap(value * (1 + (reps + left) / 30)), unit: 'kg' as const }
   return { load: { value, unit: 'kg' as const }, reps, left, estimate }
+}
+
+/** A set as it was done. */
+function done(value: number, reps: number, rir: number): SetSeen {
+  return { load: { value, unit: 'kg' }, reps, rir }
 }

@@ -1,7 +1,8 @@
 import type { Answers } from './answers.ts'
+import type { Because } from './because.ts'
 import type { ObjectSchema } from 'yup'
 import type { Fields, Messages, WhyStep } from '../words/index.ts'
-import type { Goal } from '../goals/index.ts'
+import type { Goal, OtherGoal } from '../goals/index.ts'
 import type { Lift, Library } from '../library/index.ts'
 import type { MaxInForce, Need } from '../loads/index.ts'
 import type { Load, Rise, Span, Unit } from '../units/index.ts'
@@ -38,6 +39,19 @@ export type RuleAt = {
 /** The best set of an exposure, by what it says about the max. */
 export type TopSet = { load: Load; reps: number; rir?: number; estimate: Load }
 
+/** A set as a rule may compare it: the whole load, the reps that were the lifter's own, and the RIR where it was noted. */
+export type SetSeen = { load: Load | null; reps: number; rir?: number }
+
+/** Sets and goal as they were shown; and by how much sets and reps were more than what is written. */
+export type SchemeShown = {
+  sets: number
+  reps: Span | null
+  goal?: OtherGoal
+  moreSets: number
+  moreReps: number
+  variant?: string
+}
+
 /** What a rule is told after a session in which its lift was trained. */
 export type Exposure = {
   /** Null for an exposure still to come, which a plan assumes. */
@@ -46,8 +60,12 @@ export type Exposure = {
   role: string
   /** `hold`: done, but at a load that proves neither a step nor a miss. */
   verdict: 'hit' | 'miss' | 'hold'
+  /** Why it is a hold, where it is one. */
+  because?: Because
   /** The load that the exposure counts for, before rounding; null where the slot was given none. */
   target: Load | null
+  /** The heaviest load that the reps asked were done at, by the lifter alone; absent where none was. */
+  lifted?: Load
   /** Reps asked of each set, and those done, set by set as prescribed; nothing done yet in an exposure still to come. */
   asked: Span
   reps: number[]
@@ -58,6 +76,10 @@ export type Exposure = {
   rir?: (number | null)[]
   /** Null where no set says anything about a max. */
   top?: TopSet | null
+  /** The sets that were done, for a rule that compares them with the last ones itself. */
+  sets?: SetSeen[]
+  /** What was shown of sets and goal, which a late or corrected log may have moved away from what the rule would show now. */
+  shown?: SchemeShown
   /** The mark of the session's sets: poor if one of them was, good if one was marked so and none poor. */
   technique?: 'good' | 'poor'
   /** A stop sign ended the sets before the last one. */
@@ -95,6 +117,8 @@ export type Asks = {
   moreReps?: number
   rir?: number
   variant?: string
+  /** The sets are judged by so many reps in all, and no set by itself. */
+  total?: number
   steps: WhyStep[]
 }
 
@@ -133,6 +157,13 @@ export type Rule<P, S> = {
   carriedBy?: CarriedBy
   /** It goes by the best set's estimate, which is worked out for it alone. */
   readsTop?: true
+  /** It compares what was done itself: a lighter load that was chosen is heard as what it is. */
+  hearsLighter?: true
+  /**
+   * The state as it was when it asked what was shown, for a rule that writes sets or goals; null where it never asked that. `order`: whether
+   * what was shown asks more (above 0) or less than the state's own; 0 where they are the same or do not compare.
+   */
+  credits?(state: S, shown: SchemeShown, params: P): { state: S; order: number } | null
   params: ObjectSchema<P & object>
   /** What its parameters are called, each with its unit and a hint. */
   fields: Fields

@@ -1,4 +1,5 @@
 import { wholeField } from '../parsing/index.ts'
+import type { Span } from '../units/index.ts'
 import type { CarriedBy } from './rule.ts'
 
 /** Sets and reps that a rule writes. */
@@ -11,6 +12,19 @@ export const schemeFields = {
 
 /** "4 × 8". */
 export const sayScheme = ({ sets, reps }: Scheme): string => `${sets} × ${reps}`
+
+/** Where a scheme that was shown stands among a rule's own, and how much more it asks than another of them; null where it is none of them. */
+export function creditOf(
+  schemes: Scheme[],
+  at: number,
+  { sets, reps }: { sets: number; reps: Span | null },
+): { at: number; order: number } | null {
+  const isShown = (one: Scheme | undefined) => one !== undefined && one.sets === sets && one.reps === reps
+  const found = isShown(schemes[at]) ? at : schemes.findIndex(isShown)
+  const [own, shown] = [schemes[at], schemes[found]]
+  if (!own || !shown) return null
+  return { at: found, order: shown.sets * shown.reps - own.sets * own.reps }
+}
 
 /** For rules that write the sets and reps themselves. */
 export const repsOfSets: CarriedBy = {

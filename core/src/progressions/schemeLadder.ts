@@ -3,7 +3,7 @@ import { listField, percentOffField, strictObject } from '../parsing/index.ts'
 import { formatNumber, inUnit, scale, type Rise } from '../units/index.ts'
 import { firstLoadWords, sayFirstLoad, sayRise, startingWith, type FirstLoad } from './firstLoad.ts'
 import { defineRule } from './rule.ts'
-import { repsOfSets, sayScheme, schemeFields, type Scheme } from './scheme.ts'
+import { creditOf, repsOfSets, sayScheme, schemeFields, type Scheme } from './scheme.ts'
 import { addedField, afterMisses, resetFields, startSteady, stepOrReset, type Steady } from './steady.ts'
 
 const say = declareSteps({
@@ -83,6 +83,10 @@ export const schemeLadder = defineRule<Params, State>({
       scheme: 0,
       why: [say('schemeLadder.back', { ...data, from, load, percent: backBy })],
     }
+  },
+  credits(state, shown, { schemes }) {
+    const credit = creditOf(schemes, state.scheme % schemes.length, shown)
+    return credit && { state: { ...state, scheme: credit.at }, order: credit.order }
   },
   ask({ load, why, scheme }, _role, { schemes }) {
     const { sets, reps } = schemes[scheme % schemes.length] as Stage

@@ -48,6 +48,7 @@ export const setAccumulation = defineRule<Params, State>({
     const data = { more, ...(date && { date }) }
     return { more, why: [say(date ? id : `${id}Ahead`, data)] }
   },
+  credits: (state, { moreSets }) => ({ state: { ...state, more: moreSets }, order: moreSets - state.more }),
   ask: ({ more, why }) => ({ moreSets: more, steps: why }),
   messages: say.messages,
   examples: [

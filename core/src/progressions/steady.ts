@@ -2,6 +2,7 @@ import { type WhyStep, declareSteps, type Fields } from '../words/index.ts'
 import { percentOffField, riseField, wholeField } from '../parsing/index.ts'
 import { formatNumber, inUnit, scale, snap, type Load, type Rise } from '../units/index.ts'
 import type { Need } from '../loads/index.ts'
+import { becauseWords } from './because.ts'
 import { firstLoad, firstLoadWords, riseWords, type FirstLoad } from './firstLoad.ts'
 import type { Exposure, Hand, Starting } from './rule.ts'
 
@@ -10,6 +11,7 @@ export const saySteady = declareSteps({
   'steady.step': '{from} was a hit on {date}: +{step} → {load}',
   'steady.ahead': 'if {from} is a hit: +{step} → {load}',
   'steady.hold': '{load} stays: the session of {date} counts neither as a hit nor as a miss',
+  'steady.holdFor': '{load} stays: the session of {date} counts neither as a hit nor as a miss ({because})',
   'steady.again': '{load} was missed on {date} ({misses} of {allowed} misses in a row): the same again',
   'steady.reset': '{from} was missed on {date}, {misses} in a row: −{percent}%, down to {load}',
 })
@@ -72,14 +74,18 @@ export function startSteady<M extends object>(
 /** After a hit a step up, after a miss the same again, after so many misses in a row a cut that lands on the plates at home. */
 export function stepOrReset(
   steady: Steady,
-  { date, verdict, target }: Exposure,
+  { date, verdict, target, because }: Exposure,
   { step, misses: allowed, resetBy }: Steps,
   hand: Hand,
 ): Steady {
   const from = inUnit(target ?? steady.load, hand.unit)
   if (verdict === 'hit') return stepUp(from, step, date, hand)
   if (!date) return steady
-  if (verdict === 'hold') return { ...steady, why: [saySteady('steady.hold', { load: steady.load, date })] }
+  if (verdict === 'hold')
+    return {
+      ...steady,
+      why: [holds(steady.load, date, because)],
+    }
   const misses = steady.misses + 1
   if (misses < allowed)
     return { load: from, misses, why: [saySteady('steady.again', { load: from, date, misses, allowed })] }
@@ -90,6 +96,12 @@ export function stepOrReset(
     why: [saySteady('steady.reset', { from, load, date, misses, percent: resetBy })],
   }
 }
+
+/** A load that stays, with the reason where there is one to name. */
+export const holds = (load: Load, date: string, because: Exposure['because']): WhyStep =>
+  because
+    ? saySteady('steady.holdFor', { load, date, because: becauseWords[because] })
+    : saySteady('steady.hold', { load, date })
 
 export function stepUp(from: Load, by: Rise, date: string | null, hand: Hand): Steady {
   const load = hand.raise(from, by)

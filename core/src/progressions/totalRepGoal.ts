@@ -55,6 +55,11 @@ export const totalRepGoal = defineRule<Params, State>({
     const id = !date ? 'totalRepGoal.ahead' : verdict === 'hit' ? 'totalRepGoal.more' : 'totalRepGoal.again'
     return { total, why: [{ id, data }] }
   },
+  credits(state, { goal }) {
+    if (!goal || !('totalReps' in goal)) return null
+    const { totalReps } = goal
+    return { state: { ...state, total: totalReps }, order: totalReps - state.total }
+  },
   ask: ({ total, why }) => ({ goal: { totalReps: total }, steps: why }),
   messages: say.messages,
   examples: [

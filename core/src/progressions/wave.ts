@@ -11,7 +11,7 @@ import {
   type FirstLoad,
 } from './firstLoad.ts'
 import { defineRule } from './rule.ts'
-import { repsOfSets, sayScheme, schemeFields, type Scheme } from './scheme.ts'
+import { creditOf, repsOfSets, sayScheme, schemeFields, type Scheme } from './scheme.ts'
 import {
   resetWords,
   addedField,
@@ -96,6 +96,10 @@ export const wave = defineRule<Params, State>({
     const load = hand.land(scale(inUnit(first, hand.unit), 100 - p.resetBy), missed)
     const data = { from: first, load, date, misses: steady.misses + 1, percent: p.resetBy }
     return { load, misses: 0, first: load, at: 0, why: [say('wave.reset', data)] }
+  },
+  credits(state, shown, { parts }) {
+    const credit = creditOf(parts, state.at % parts.length, shown)
+    return credit && { state: { ...state, at: credit.at }, order: credit.order }
   },
   ask({ load, why, at }, _role, { parts }) {
     const { sets, reps } = parts[at % parts.length] as Scheme

@@ -1,6 +1,7 @@
 export { cellsByRule, hasComputedLoad, rulesCells, takesScheme, writtenIn } from './computed.ts'
 export { inherit, inherited } from './inherit.ts'
 export { lettersOf } from './letters.ts'
+export { isLighterUse } from './lighterUse.ts'
 export {
   type AsWritten,
   type Circuit,

@@ -127,7 +127,12 @@ export type Slot = Lift & {
 export type Circuit = { name: string; by: 'time' | 'rounds'; rounds?: number; capSeconds?: number }
 
 /** A role by place in the week: the first of the roles at the week's first place, and so on round. */
-export type Use = { progression: Id; role: string | { byDay: string[] } }
+export type Use = {
+  progression: Id
+  role: string | { byDay: string[] }
+  /** At a percentage below another slot's it counts as a full exposure all the same. */
+  full?: true
+}
 
 /**
  * A rule for one lift, fed by slots in roles; when its sign shows, each stage but the last hands the lift over. In a phase it may

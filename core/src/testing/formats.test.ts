@@ -93,6 +93,7 @@ const workedOut = new Set([
   'help',
   'short',
   'beyond',
+  'byRule',
   'missing',
   'need',
   'why',

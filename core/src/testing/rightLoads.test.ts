@@ -1,13 +1,15 @@
 // What holds of every load, whatever template and member: each property would have found a fault that a case worked by hand found.
-import { expect, test } from '@jest/globals'
+import { describe, expect, test } from '@jest/globals'
 import { findingsOf } from '../checks/index.ts'
 import { ableFor } from '../evidence/index.ts'
 import { liftKey } from '../library/index.ts'
 import type { ShownSets } from '../member/index.ts'
 import { planMember, totalOf, type Plan, type PlannedSlot, type PlanInput } from '../plan/index.ts'
 import { formatIssue } from '../parsing/index.ts'
+import { ruleKinds, ruleOf, type Asks, type SchemeShown, type Starting } from '../progressions/index.ts'
 import { readTemplate } from '../template/index.ts'
-import { addDays, compareLoads, scale, type Load } from '../units/index.ts'
+import { addDays, compareLoads, scale, type Load, type Span } from '../units/index.ts'
+import { exposureOf, handOfUnit } from './exposures.ts'
 import { diceOf, pairOf } from './pairs.ts'
 
 const count = 1_000
@@ -122,4 +124,77 @@ test(`seed ${seed}: a deload raises no load, and lowers what it says it lowers`,
     return null
   })
   expect(count).toBeGreaterThan(999)
+})
+
+test(`seed ${seed}: the order in which facts, sessions and sets stand moves nothing`, () => {
+  ofPairs((input, plan) => {
+    const { facts, logs } = input.member
+    // Two of one change id are one and the same entry.
+    if (new Set(logs.map(({ id, rev, change }) => `${id} ${rev} ${change}`)).size < logs.length) return null
+    const turned = {
+      facts: facts.toReversed(),
+      logs: logs.toReversed().map((log) => ({ ...log, sets: log.sets.toReversed() })),
+    }
+    const other = planOf({ ...input, member: turned })
+    const [before, after] = [slotsIn(plan), slotsIn(other)]
+    for (const [at, slot] of before) {
+      const now = after.get(at)
+      if (!now || loadsOf(now) !== loadsOf(slot) || JSON.stringify(now.last) !== JSON.stringify(slot.last))
+        return `${at}: ${loadsOf(slot)} → ${now && loadsOf(now)}`
+    }
+    return null
+  })
+  expect(count).toBeGreaterThan(999)
+})
+
+describe('a rule that writes sets or goals', () => {
+  const kinds = ruleKinds.filter((kind) => ruleOf[kind].credits)
+  test.each(kinds)('%s finds the state that asked what was shown', (kind) => {
+    const rule = ruleOf[kind]
+    for (const { params, max, span = 5 } of rule.examples) {
+      const started = rule.start(startingOn(max), params)
+      if ('need' in started) continue
+      const states: object[] = [started]
+      for (let i = 0; i < 6; i++) {
+        const state = states.at(-1) as object
+        const target = rule.ask(state, 'main', params, at).load ?? null
+        const exposure = exposureOf({ verdict: i % 3 === 2 ? 'miss' : 'hit', target, asked: span, top: null })
+        states.push(rule.next(state, exposure, params, handOfUnit('kg')))
+      }
+      const asks = states.map((state) => schemeOf(rule.ask(state, 'main', params, at), span))
+      for (const state of states)
+        for (const shown of asks) {
+          const credit = rule.credits?.(state, shown, params)
+          if (!credit) throw new Error(`${kind}: ${JSON.stringify(shown)} is nobody's`)
+          expect(schemeOf(rule.ask(credit.state, 'main', params, at), span)).toEqual(shown)
+        }
+    }
+  })
+
+  const at = { week: 1, inWeek: 1 }
+  const startingOn = (max: Load | null): Starting => ({
+    library: {},
+    lift: { exercise: 'backSquat' },
+    max: max && { load: max, date: '2026-03-02', how: 'tested' },
+    unit: 'kg',
+    first: { scale: 100, points: 0, steps: [] },
+    last: null,
+  })
+
+  /** What is shown of what a rule asks, on three sets of what is written. */
+  function schemeOf(
+    { sets = 3, goal, amount, moreSets = 0, moreReps = 0, variant }: Asks,
+    span: Span,
+  ): SchemeShown {
+    const own = amount === undefined ? goal : { distance: amount, unit: 'm' as const }
+    const reps = own ? ('reps' in own ? own.reps : null) : span
+    return {
+      sets,
+      reps,
+      ...(own && !('reps' in own) && { goal: own }),
+      moreSets,
+      moreReps,
+      ...(variant !== undefined && { variant }),
+    }
+  }
 })

@@ -79,7 +79,7 @@ function measure(
         slot.sets,
         own.sort((a, b) => a.n - b.n),
         slot.deload === true,
-      )
+      ).verdict
     }),
   )
   const tried = verdicts.filter((verdict) => verdict === 'hit' || verdict === 'miss')

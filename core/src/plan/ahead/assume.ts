@@ -11,7 +11,7 @@ export function assume(situation: Situation, asked: Prescribed[], doing: Doing =
     const outcomes = asked.map((prescribed): Outcome => {
       const done = supposedSets(prescribed, doing)
       const { slot, prescriptions, deload } = prescribed
-      return { prescribed, done, verdict: judge(slot, prescriptions, done, deload) }
+      return { prescribed, done, ...judge(slot, prescriptions, done, deload) }
     })
     advance(situation, outcomes, situation.day, situation.place.position)
     return outcomes

@@ -223,7 +223,9 @@ function describeSlots(outcomes: Outcome[], evidence: Evidence): PlannedSlot[] {
     outcomes.map(({ prescribed }) => prescribed),
     evidence,
   )
-  outcomes.forEach(({ verdict, done }, i) => Object.assign(slots[i] as PlannedSlot, { verdict, done }))
+  outcomes.forEach(({ verdict, because, done }, i) =>
+    Object.assign(slots[i] as PlannedSlot, { verdict, ...(because && { because }), done }),
+  )
   return slots
 }
 

@@ -1,14 +1,10 @@
 import type { Id } from '../../parsing/index.ts'
 import { mayAct } from '../../adjustments/index.ts'
 import type { Lift } from '../../library/index.ts'
-import { isNeed } from '../../loads/index.ts'
 import type { Shown, ShownSlot } from '../../member/index.ts'
 import { slotsOf, type Slot, type Template } from '../../template/index.ts'
-import { loadingAt } from '../../evidence/index.ts'
-import { ruleInputs } from '../progress/ruleInputs.ts'
 import { asLift, lineup, type LineChange } from './lineup.ts'
 import type { OnTheBar } from './onTheBar.ts'
-import { askProgressions, roleAt } from '../progress/progress.ts'
 import { rowAt } from './rows.ts'
 import { firstScale, prescribeSlot, warmUpsFor } from './prescribeSlot.ts'
 import { spotOf, type Prescribed, type Situation } from '../state/situation.ts'
@@ -34,11 +30,10 @@ export function prescribe(situation: Situation): { slots: Prescribed[]; changes:
 }
 
 /**
- * A session that was shown is taken as it was shown: only its rows and its progressions' loads are worked out anew, to judge
- * by.
+ * A session that was shown is taken as it was shown: only its rows are worked out anew.
  */
 export function recall(situation: Situation, shown: Shown): Prescribed[] {
-  const { library, template, state, evidence, place } = situation
+  const { template, place } = situation
   const spot = spotOf(situation)
   return shownLines(template, place.session, shown).map(({ id, slot, was }) => {
     const row = rowAt(situation, id, slot)
@@ -46,11 +41,6 @@ export function recall(situation: Situation, shown: Shown): Prescribed[] {
     const deload = was.deload === true
     const made: Prescribed = { id, slot, row, deload, prescriptions: was.sets, needs: [], first }
     if (was.warmUps) made.warmUps = was.warmUps
-    if (!slot.uses.length) return made
-    const { here, body } = loadingAt(library, evidence, undefined, slot)
-    const known = ruleInputs(situation, id, slot, { body, unit: here.unit, first })
-    const { load } = askProgressions(template, state, slot, place.inWeek, known)
-    if (load && !isNeed(load)) made.ruled = load.base
     return made
   })
 }
@@ -74,7 +64,3 @@ function shownLines({ sessions, slots }: Template, session: Id, shown: Shown): S
 
 /** Snapshots are never changed, so their lines are kept beside them. */
 const linesShown = new WeakMap<Shown, { slots: Template['slots']; lines: ShownLine[] }>()
-
-/** The roles that a slot has at a place of the week, by progression. */
-export const rolesAt = (slot: Slot, inWeek: number): { progression: Id; role: string }[] =>
-  slot.uses.map((follow) => ({ progression: follow.progression, role: roleAt(follow, inWeek) }))

@@ -1,4 +1,5 @@
 import type { Id } from '../../parsing/index.ts'
+import type { ShownSets } from '../../member/index.ts'
 import { changeOf, type Spot, slotWith } from '../../adjustments/index.ts'
 import type { WhyStep } from '../../words/index.ts'
 import { exerciseOf, mainMuscle, liftKey, liftOf, type Lift, type Library } from '../../library/index.ts'
@@ -8,10 +9,18 @@ import {
   type Known,
   type MaxInForce,
   type Need,
+  type Priced,
+  sayMain,
   sourceOf,
   type TopSeen,
 } from '../../loads/index.ts'
-import { type SetPrescription, type Slot, type Template, inherit } from '../../template/index.ts'
+import {
+  type SetPrescription,
+  type Slot,
+  type Template,
+  inherit,
+  isLighterUse,
+} from '../../template/index.ts'
 import { addLoad, scale, snap, type Load, heavier } from '../../units/index.ts'
 import { ramp, type WarmUpSet } from '../../warmups/index.ts'
 import {
@@ -29,7 +38,7 @@ import { ableFor, loadingAt, type Loading, maxFor } from '../../evidence/index.t
 import { ruleInputs } from '../progress/ruleInputs.ts'
 import type { Line } from './lineup.ts'
 import { heaviestSeen, isSameLift, tonnageOf, totalOf, type OnTheBar } from './onTheBar.ts'
-import { askProgressions, nothingAsked } from '../progress/progress.ts'
+import { askProgressions, nothingAsked, roleAt, type Asked } from '../progress/progress.ts'
 import { rowAt, rowSteps } from './rows.ts'
 import { withScheme } from './withScheme.ts'
 import { askedOf, showSets, type Able } from './showSets.ts'
@@ -70,7 +79,7 @@ export function prescribeSlot(
     max,
     unit: loading.here.unit,
     trainingMax: template.trainingMax,
-    progression: asked.load,
+    progression: lighterLoad(situation, id, slot) ?? asked.load,
     table: template.maxes.table,
     maxOf: (lift) => maxFor(library, evidence, lift, template.maxes, situation.day),
     today: (other, only) =>
@@ -109,7 +118,16 @@ export function prescribeSlot(
     if (priced && isNeed(priced) && !made.needs.length)
       made.needs.push({ ...priced, lift: liftOf(priced.lift) })
     const { shown, felt } = showSets(
-      { prescribed, sets, slot: id, priced: ofOther(priced, max), opening, changes, able },
+      {
+        prescribed,
+        sets,
+        slot: id,
+        priced: ofOther(priced, max),
+        opening,
+        changes,
+        able,
+        ...((asked.writesScheme || asked.total) && { byRule: byRuleOf(asked, sets) }),
+      },
       loading,
       template,
     )
@@ -120,7 +138,6 @@ export function prescribeSlot(
     own.prescriptions = capped(situation, id, slot, row, known, own.prescriptions, loading)
   made.prescriptions = own.prescriptions
   before.push(own)
-  if (asked.load && !isNeed(asked.load)) made.ruled = asked.load.base
   return made
 }
 
@@ -155,6 +172,13 @@ function showLine(
     template,
   )
 }
+
+const byRuleOf = ({ moreSets, moreReps, total }: Asked, sets: number): NonNullable<ShownSets['byRule']> => ({
+  sets,
+  ...(moreSets && { moreSets }),
+  ...(moreReps && { moreReps }),
+  ...(total && { total }),
+})
 
 /** What is known of the lift itself, and the percentages for reps that the template goes by. */
 function ableAt({ template, evidence, day }: Situation, lift: Lift): Able | null {
@@ -290,6 +314,18 @@ export function scaleBy(
     },
     noScale,
   )
+}
+
+/** Of a slot on the lighter side of its progression: the load of the other slot's day this week, where that was trained. */
+function lighterLoad(situation: Situation, id: Id, slot: Slot): Priced | null {
+  const { template, place } = situation
+  const use = slot.uses.find((one) => isLighterUse(template, place.phase.id, id, one))
+  const seen = use && roleSeen(situation, slot, roleAt(use, place.inWeek))
+  if (!seen?.isThisWeek) return null
+  const { load, date, felt } = seen
+  const data = { load, ...(date && { date }) }
+  const step = sayMain(date ? 'progression.main' : 'progression.mainAhead', data)
+  return { base: load, percent: 100, ...(felt && { felt }), steps: [step] }
 }
 
 /** The load on the bar when the slot's progression was last trained in a role: this week's, or else the last normal one. */

@@ -37,7 +37,7 @@ import { make, putLoad, type Made } from './round.ts'
  * changes that have acted on its load.
  */
 export function showSets(
-  { prescribed, sets, slot, priced, opening, changes, able }: Asking,
+  { prescribed, sets, slot, priced, opening, changes, able, byRule }: Asking,
   loading: Loading,
   rounding: Rounding,
 ): { shown: ShownSets; felt: Felt } {
@@ -49,6 +49,7 @@ export function showSets(
   const shown = asAsked(prescribed, draft)
   const way = wayOf(rounding, prescribed, isCut)
   if (loading.body) shown.body = loading.body
+  if (byRule) shown.byRule = byRule
   shown.why = steps
   const capped = draft.cap && { value: draft.cap.at[loading.here.unit], unit: loading.here.unit }
   const today = price ? price.today : priced && isLater(priced) ? priced.later : undefined
@@ -95,6 +96,8 @@ type Asking = {
   opening: WhyStep[]
   changes: Authored[]
   able: Able | null
+  /** What progressions have written of sets and reps, where they do. */
+  byRule?: ShownSets['byRule']
 }
 
 /** The most that is known of the lift itself, and the template's percentages for reps. */

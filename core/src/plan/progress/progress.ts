@@ -37,6 +37,9 @@ export type Asked = {
   goal?: Goal
   amount?: number
   rir?: number
+  total?: number
+  /** Some progression of the slot writes sets, goals or the variant. */
+  writesScheme?: true
   steps: WhyStep[]
 }
 
@@ -58,6 +61,7 @@ export function askProgressions(
     const { stage, running } = stands
     const rule = ruleOf[stage.rule]
     if (rule.quiet?.includes(role)) continue
+    if (rule.writes.some((what) => what !== 'load' && what !== 'rir')) asked.writesScheme = true
     const own =
       running?.state ?? rule.start({ ...known, lift: slot, last: running?.last ?? null }, stage.params)
     if (isNeed(own)) {
@@ -89,7 +93,7 @@ export function roleAt({ role }: Use, inWeek: number): string {
 export function progress(
   template: Template,
   state: FoldState,
-  { progression: id, lift, exposure, fixed }: Fed,
+  { progression: id, lift, exposure: given, fixed }: Fed,
   known: RuleInputs,
   hand: Hand,
 ): void {
@@ -98,14 +102,17 @@ export function progress(
   const { stage, running, isOfPhase } = currentStage(template, state, id, lift, known.phase, known.handovers)
   const rule = ruleOf[stage.rule]
   // A rule of loads hears nothing of a session in which it gave none.
-  if (rule.quiet?.includes(exposure.role) || (rule.writes.includes('load') && !exposure.target)) return
-  const from = running?.state ?? rule.start({ ...known, lift, last: running?.last ?? null }, stage.params)
-  if (isNeed(from)) return
+  if (rule.quiet?.includes(given.role) || (rule.writes.includes('load') && !given.target)) return
+  const own = running?.state ?? rule.start({ ...known, lift, last: running?.last ?? null }, stage.params)
+  if (isNeed(own)) return
+  const counted = countsFor(own, given, stage, known.at(id))
+  if (!counted) return
+  const { state: from, exposure } = counted
   const isFixed = fixed.some((cell) => rule.writes.includes(writtenIn[cell]))
   const waits = isFixed ? fixedOn(exposure.date) : waitsFor(stage, exposure)
   const heardAs = isFixed || waits ? { ...exposure, verdict: 'hold' as const } : exposure
   const next = rule.next(from, heardAs, stage.params, hand)
-  const run = counted(running?.run ?? freshRun, isFixed ? heardAs : exposure)
+  const run = runAfter(running?.run ?? freshRun, isFixed ? heardAs : exposure)
   const isEarned = exposure.date !== null && heardAs.verdict === 'hit'
   const load = exposure.target ?? running?.last?.load
   const last = load ? { date: exposure.date, load } : null
@@ -128,6 +135,38 @@ export function progress(
         }
 }
 
+/**
+ * What an exposure counts for, and from which state, where a late or corrected log has moved what the rule would show away from what was
+ * shown: a hit counts for the load, sets and goal it was made at (below the replayed ones it holds, above them it steps from there); a miss
+ * above the replayed ones changes nothing. Null where the rule hears nothing.
+ */
+function countsFor(
+  own: object,
+  exposure: Exposure,
+  { rule: kind, params }: ProgressionStage,
+  at: RuleAt,
+): { state: object; exposure: Exposure } | null {
+  const rule = ruleOf[kind]
+  const { shown, because, role } = exposure
+  const isLighter = because === 'lighter' && rule.hearsLighter
+  const verdict = isLighter ? 'miss' : exposure.verdict
+  const credit = shown && rule.credits ? rule.credits(own, shown, params) : { state: own, order: 0 }
+  const standing = credit?.order === 0 ? credit.state : own
+  const replayed = exposure.target && (rule.ask(standing, role, params, at).load ?? exposure.target)
+  const hold = { state: own, exposure: { ...exposure, verdict: 'hold' as const, target: replayed } }
+  if (verdict === 'hold' || !credit) return hold
+  const moved = exposure.target && replayed ? compareLoads(exposure.target, replayed) : 0
+  const isAbove = moved > 0 || (moved === 0 && credit.order > 0)
+  const isBelow = moved < 0 || (moved === 0 && credit.order < 0)
+  if (verdict === 'miss') {
+    if (isAbove || credit.order > 0) return null
+    return { state: standing, exposure: { ...exposure, verdict, target: replayed } }
+  }
+  if (isBelow) return hold
+  const target = moved > 0 ? exposure.target : replayed
+  return { state: isAbove ? credit.state : standing, exposure: { ...exposure, verdict, target } }
+}
+
 /** Why a session of which the writer had fixed what the rule writes leaves everything as it is. */
 const fixedOn = (date: Exposure['date']): WhyStep | undefined =>
   date ? sayStage('stage.fixed', { date }) : undefined
@@ -138,7 +177,7 @@ function waitsFor({ waits }: ProgressionStage, { date, verdict, technique }: Exp
   return sayStage(technique === 'poor' ? 'stage.poor' : 'stage.unmarked', { date })
 }
 
-function counted(run: Run, { verdict, target, technique, ended }: Exposure): Run {
+function runAfter(run: Run, { verdict, target, technique, ended }: Exposure): Run {
   if (verdict === 'hold') return run
   const heard: Heard = { verdict, ...(technique && { technique }), ...(ended && { ended }) }
   const isBest =

@@ -1,23 +1,24 @@
 import { isBack } from '../state/isBack.ts'
-import { type Answers, ruleOf, type Exposure } from '../../progressions/index.ts'
+import { type Answers, ruleOf, type Exposure, type SetSeen } from '../../progressions/index.ts'
 import type { Id } from '../../parsing/index.ts'
 import { inWeekOf } from '../../calendar/index.ts'
 import { slotWith } from '../../adjustments/index.ts'
 import type { SetLog, ShownSets } from '../../member/index.ts'
 import {
+  isLighterUse,
   rulesOf,
   type Fixable,
+  type Progression,
   type SetPrescription,
   type Slot,
   type Template,
 } from '../../template/index.ts'
-import { addLoad, scale, type Day, type Load, heavier } from '../../units/index.ts'
+import { addLoad, lowest, scale, type Day, type Load, heavier } from '../../units/index.ts'
 import type { Outcome, Verdict } from '../state/fold.ts'
 import { loadingAt, isDone, topSet } from '../../evidence/index.ts'
 import { ruleInputs } from '../progress/ruleInputs.ts'
-import { heaviestOf, tonnageOf, type OnTheBar } from '../prescribe/onTheBar.ts'
+import { heaviestOf, tonnageOf, totalOf, type OnTheBar } from '../prescribe/onTheBar.ts'
 import { handOf } from '../prescribe/hand.ts'
-import { rolesAt } from '../prescribe/prescribe.ts'
 import {
   acting,
   lightening,
@@ -28,10 +29,11 @@ import {
 } from '../compile/changes.ts'
 import { scaleBy } from '../prescribe/prescribeSlot.ts'
 import { spotOf, type Situation } from '../state/situation.ts'
-import { progress } from '../progress/progress.ts'
+import { progress, roleAt } from '../progress/progress.ts'
+import { stateKey } from '../progress/currentStage.ts'
 import { trainedRow } from '../prescribe/rows.ts'
 import { heaviestKey, lastKey, progressionKey, rowsKey, type FoldState } from '../state/state.ts'
-import { settle } from './verdict.ts'
+import { ownReps, setsOf } from './verdict.ts'
 
 /** What a session leaves behind: its place taken, its rows trained, its exposures heard by their rules. */
 export function advance(
@@ -64,8 +66,8 @@ export function advance(
       const trained = heaviestKey(place.phase.id, id, slot)
       if (top) state.heaviest[trained] = heavier(state.heaviest[trained], top)
     }
-    if (slot.uses.length) feed(situation, { prescribed, verdict, done }, date, answers)
   }
+  tellProgressions(situation, worked, date, answers)
 }
 
 /** Keeps the load of prescriptions that are asked again at last time's load, without what the member's own changes made of it. */
@@ -134,36 +136,119 @@ function takePlace(state: FoldState, position: number, isTrained: boolean): void
   state.course = { ...course, running: { ...course.running, taken } }
 }
 
-/** Tells a slot's rules about the session; slots of one progression are told in the order of the session. */
+/** One slot of a session as a progression hears of it. */
+type Hearing = { outcome: Outcome; progression: Id; role: string }
+
+/**
+ * Tells the progressions about a session. Several slots of one progression, in one role and on one lift, are one exposure: it is judged by the
+ * worst of them, the first of those in the order of the session. A muscle's week hears each slot.
+ */
+function tellProgressions(
+  situation: Situation,
+  worked: Outcome[],
+  date: Day | null,
+  answers: Answers | undefined,
+): void {
+  const { template, place } = situation
+  const heard = new Map<string, Hearing>()
+  for (const outcome of worked) {
+    const { id, slot } = outcome.prescribed
+    for (const use of slot.uses) {
+      const role = roleAt(use, place.inWeek)
+      const { progression } = use
+      if (isLighterUse(template, place.phase.id, id, use)) continue
+      if (isRead(template, progression)) keepRole(situation, progression, role, outcome, date)
+      if (outcome.verdict === 'deload') continue
+      const own = ofMuscle(template, progression) ? `/${id}` : ''
+      const key = `${stateKey(template.progressions[progression] as Progression, progression, slot)}/${role}${own}`
+      const before = heard.get(key)
+      if (!before || worst.indexOf(outcome.verdict) < worst.indexOf(before.outcome.verdict))
+        heard.set(key, { outcome, progression, role })
+    }
+  }
+  for (const hearing of heard.values()) feed(situation, hearing, date, answers)
+}
+
+const worst: Verdict[] = ['miss', 'not comparable', 'hit']
+
+const ofMuscle = ({ progressions }: Template, id: Id): boolean =>
+  rulesOf(progressions[id]).some(({ rule }) => ruleOf[rule].of === 'muscle')
+
+/** Hands an exposure of a slot to its progression. */
 function feed(
   situation: Situation,
-  { prescribed, verdict, done }: Outcome,
+  { outcome, progression, role }: Hearing,
   date: Day | null,
   answers: Answers | undefined,
 ): void {
   const { library, template, state, evidence, place } = situation
+  const { prescribed, verdict, because, done } = outcome
   const { id, slot, row, prescriptions, first } = prescribed
   const { here, body } = loadingAt(library, evidence, undefined, slot)
   const known = ruleInputs(situation, id, slot, { body, unit: here.unit, first })
   const hand = handOf(library, evidence, slot, template)
+  const ruled = prescriptions.find((prescribed) => prescribed.ruled)
+  const own = carrier(template, progression, prescriptions) ?? ruled
+  const ownSets = own ? setsOf(prescriptions, own, done) : []
+  const exposure: Exposure = {
+    date,
+    at: { week: place.week, inWeek: place.inWeek },
+    role,
+    verdict: verdict === 'hit' || verdict === 'miss' ? verdict : 'hold',
+    ...(because && { because }),
+    target: ruled?.ruled ?? null,
+    ...heardOf(prescriptions, own, done),
+    ...(own && liftedAt(own, ownSets)),
+    ...(readsTop(template, progression) && topOf(ownSets, body)),
+    ...(readsSets(template, progression) && { sets: ownSets.flatMap((set) => setSeen(own, set)) }),
+    ...shownOf(situation, slot, row, own ?? prescriptions[0]),
+    ...(answers && { answers }),
+  }
   const fixed = fixedIn(slot.rows[place.phase.id]?.[row] ?? [])
-  for (const { progression, role } of rolesAt(slot, place.inWeek)) {
-    if (isRead(template, progression))
-      keepRole(situation, progression, role, { prescribed, verdict, done }, date)
-    const ruled = prescriptions.find((prescribed) => prescribed.ruled)
-    const counted = heard(verdict, ruled?.ruled, prescribed.ruled)
-    if (!counted) continue
-    const own = carrier(template, progression, prescriptions) ?? ruled
-    const exposure: Exposure = {
-      date,
-      at: { week: place.week, inWeek: place.inWeek },
-      role,
-      ...counted,
-      ...heardOf(prescriptions, own, done),
-      ...(readsTop(template, progression) && topOf(own ? setsOf(prescriptions, own, done) : [], body)),
-      ...(answers && { answers }),
-    }
-    progress(template, state, { progression, lift: slot, exposure, fixed }, known, hand)
+  progress(template, state, { progression, lift: slot, exposure, fixed }, known, hand)
+}
+
+/** The heaviest load at which the reps asked were done by the lifter alone. */
+function liftedAt(own: ShownSets, sets: SetLog[]): Pick<Exposure, 'lifted'> {
+  const least = lowest(own.reps ?? 1)
+  let lifted: Load | null = null
+  for (const set of sets) {
+    const { reps = 0 } = ownReps(set)
+    const load = totalOf(own, set)
+    if (isDone(set) && !set.partial && set.bands === own.bands && reps >= least && load)
+      lifted = heavier(lifted, load)
+  }
+  return lifted ? { lifted } : {}
+}
+
+/** A set that was done, as a rule compares it with others. */
+function setSeen(own: ShownSets | undefined, set: SetLog): SetSeen[] {
+  const load = own ? totalOf(own, set) : (set.load ?? null)
+  const { reps = set.amount?.value } = ownReps(set)
+  if (!isDone(set) || !reps || set.partial || set.bands !== own?.bands) return []
+  return [{ load, reps, ...(set.rir !== undefined && { rir: set.rir }) }]
+}
+
+/** What was shown of sets and goal, where progressions wrote it. */
+function shownOf(
+  { place }: Situation,
+  slot: Slot,
+  row: number,
+  own: ShownSets | undefined,
+): Pick<Exposure, 'shown'> {
+  if (!own?.byRule) return {}
+  const { sets, moreSets = 0, moreReps = 0 } = own.byRule
+  const isFixed = slot.rows[place.phase.id]?.[row]?.some(({ fixed }) => fixed)
+  if (isFixed) return {}
+  return {
+    shown: {
+      sets,
+      reps: own.reps,
+      ...(own.goal && { goal: own.goal }),
+      moreSets,
+      moreReps,
+      ...(slot.variant && { variant: slot.variant }),
+    },
   }
 }
 
@@ -187,7 +272,11 @@ function heardOf(
   own: ShownSets | undefined,
   done: SetLog[],
 ): Pick<Exposure, 'asked' | 'reps' | 'amrap' | 'askedRir' | 'rir' | 'technique' | 'ended'> {
-  const sets = own ? setsOf(prescriptions, own, done).filter(isDone) : []
+  const sets = own
+    ? setsOf(prescriptions, own, done)
+        .filter((set) => isDone(set) || set.state === 'failed')
+        .map(ownReps)
+    : []
   const technique = markOf(done)
   const isEnded = prescriptions.some(
     (prescribed) =>
@@ -207,18 +296,12 @@ function heardOf(
 
 const readsTop = ({ progressions }: Template, id: Id): boolean =>
   rulesOf(progressions[id]).some(({ rule }) => ruleOf[rule].readsTop)
+const readsSets = ({ progressions }: Template, id: Id): boolean =>
+  rulesOf(progressions[id]).some(({ rule }) => ruleOf[rule].hearsLighter)
 
 /** The set that says most about the max, for a rule that goes by it. */
 function topOf(sets: SetLog[], body: Load | undefined): Pick<Exposure, 'top'> {
   return { top: topSet(sets.filter(isDone), body) }
-}
-
-/** The logged sets of a prescription, by their numbers. */
-function setsOf(prescriptions: ShownSets[], prescribed: ShownSets, done: SetLog[]): SetLog[] {
-  const before = prescriptions
-    .slice(0, prescriptions.indexOf(prescribed))
-    .reduce((sum, { sets }) => sum + sets, 0)
-  return done.filter(({ n }) => n > before && n <= before + prescribed.sets)
 }
 
 function markOf(done: SetLog[]): Exposure['technique'] {
@@ -242,16 +325,9 @@ function plusDone(prescriptions: ShownSets[], done: SetLog[]): Partial<Pick<Expo
   }
 }
 
-/** Only a rule of several roles has loads that one role reads of another. */
+/** Whether slots may read a progression's load of another day: in another role, or at a percentage in the same one. */
 const isRead = ({ progressions }: Template, progression: Id): boolean =>
-  rulesOf(progressions[progression]).some(({ rule }) => ruleOf[rule].roles.length > 1)
-
-/** What a verdict counts for; a progression that gives no load is told the verdict alone. */
-function heard(verdict: Verdict, shown: Load | undefined, replayed: Load | undefined) {
-  if (shown) return settle(verdict, shown, replayed ?? shown)
-  if (verdict === 'hit' || verdict === 'miss') return { verdict, target: null }
-  return null
-}
+  rulesOf(progressions[progression]).some(({ rule }) => ruleOf[rule].writes.includes('load'))
 
 /** Keeps the load that was on the bar in a role, for those that read it. */
 function keepRole(

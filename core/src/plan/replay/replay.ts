@@ -1,4 +1,4 @@
-import type { Library } from '../../library/index.ts'
+import { liftOf, type Library } from '../../library/index.ts'
 import { isBack } from '../state/isBack.ts'
 import type { Id } from '../../parsing/index.ts'
 import type { Place } from '../../calendar/index.ts'
@@ -12,7 +12,7 @@ import { loadingAt, type Evidence } from '../../evidence/index.ts'
 import { followToday } from '../prescribe/onTheBar.ts'
 import { prescribe, recall } from '../prescribe/prescribe.ts'
 import type { Prescribed, Situation } from '../state/situation.ts'
-import { judge } from './verdict.ts'
+import { judge, setsOf } from './verdict.ts'
 import { reach } from './weeks.ts'
 
 /**
@@ -24,8 +24,11 @@ export function replay(fold: Fold, log: SessionLog, evidence: Evidence, isOver: 
   if (!place) return false
   const situation = situationAt(fold, place, log.date, evidence, log)
   const asked = log.shown ? recall(situation, log.shown) : prescribe(situation).slots
-  const outcomes = followed(fold.library, asked, log, evidence).map((prescribed) => outcome(prescribed, log))
-  fold.trained.push({ place, log, isOver, outcomes, evidence })
+  const named = withLiftsAsked(log, asked)
+  const outcomes = followed(fold.library, asked, named, evidence).map((prescribed) =>
+    outcome(prescribed, named),
+  )
+  fold.trained.push({ place, log: named, isOver, outcomes, evidence })
   if (isOver) advance(situation, outcomes, log.date, log.position, log.answers)
   return true
 }
@@ -65,7 +68,7 @@ function followed(library: Library, asked: Prescribed[], log: SessionLog, eviden
     slot: id,
     lift: slot,
     prescriptions,
-    sets: setsOf(log, id),
+    sets: setsOfSlot(log, id),
   }))
   const slotOf = new Map(asked.map(({ id, slot }) => [id, slot]))
   const followed = followToday(session, (id) =>
@@ -77,14 +80,28 @@ function followed(library: Library, asked: Prescribed[], log: SessionLog, eviden
   }))
 }
 
+/** A set that names no exercise was the one that was asked: the lift whose turn it was, at its range, or the line of the circuit. */
+function withLiftsAsked(log: SessionLog, asked: Prescribed[]): SessionLog {
+  if (!log.sets.some(({ asAsked }) => asAsked)) return log
+  const sets = log.sets.map((set) => {
+    const own = set.asAsked && asked.find(({ id }) => id === set.slot)
+    if (!own) return set
+    const lift =
+      own.prescriptions.find((one) => setsOf(own.prescriptions, one, [set]).length)?.lift ?? own.slot
+    const { exercise: _, variant: __, asAsked: ___, ...rest } = set
+    return { ...rest, ...liftOf(lift) }
+  })
+  return { ...log, sets }
+}
+
 function outcome(prescribed: Prescribed, log: SessionLog): Outcome {
   const { id, slot, prescriptions, deload } = prescribed
-  const done = setsOf(log, id)
-  return { prescribed, done, verdict: judge(log.shown?.slots[id] ?? slot, prescriptions, done, deload) }
+  const done = setsOfSlot(log, id)
+  return { prescribed, done, ...judge(log.shown?.slots[id] ?? slot, prescriptions, done, deload) }
 }
 
 /** A slot's sets by number. */
-function setsOf(log: SessionLog, slot: Id): SetLog[] {
+function setsOfSlot(log: SessionLog, slot: Id): SetLog[] {
   let bySlot = sorted.get(log)
   if (!bySlot) {
     bySlot = new Map()

@@ -1,35 +1,89 @@
+import type { Because } from '../../progressions/index.ts'
 import type { Verdict } from '../state/fold.ts'
 import type { SetLog, ShownSets } from '../../member/index.ts'
 import type { Circuit } from '../../template/index.ts'
 import { kindOf } from '../../goals/index.ts'
-import { compareLoads, lowest, type Load } from '../../units/index.ts'
+import { compareLoads, lowest } from '../../units/index.ts'
 import type { Lift } from '../../library/index.ts'
 import { isDone } from '../../evidence/index.ts'
-import { totalOf } from '../prescribe/onTheBar.ts'
+import { isSameLift, totalOf } from '../prescribe/onTheBar.ts'
+
+/** What became of a slot; of one that is not comparable, why. */
+export type Judged = { verdict: Verdict; because?: Because }
 
 /**
- * Compares the prescribed sets, in order, with what was shown. A hit meets every one; a miss was attempted and fell
- * short; nothing attempted is a skip; zero reps in a set that is not marked failed counts as not done. Extra sets count
- * for nothing here. A circuit is scored, and done is a hit. Less because of plates, or another lift than the one shown, is not comparable. `sets` are the slot's, by number.
+ * Compares the prescribed sets, in order, with what was shown. A hit meets every one; a miss was attempted and fell short; nothing
+ * attempted is a skip; zero reps in a set that is not marked failed counts as not done. Extra sets count for nothing here. A circuit is
+ * scored, and done is a hit.
+ *
+ * Not comparable is what proves neither a step nor a miss: another lift than the one shown, less because of plates, or a hit but for help,
+ * part of the range, bands, or a lighter load that was chosen. Help counts only beyond the reps that were a lifter's own, and range and bands
+ * only where they were not asked. `sets` are the slot's, by number.
  */
 export function judge(
   { circuit, ...lift }: Lift & { circuit?: Circuit },
   prescriptions: ShownSets[],
   sets: SetLog[],
   deload: boolean,
-): Verdict {
-  if (!sets.some((set) => isDone(set) || set.state === 'failed')) return 'skip'
-  if (deload) return 'deload'
-  if (circuit) return sets.some(isDone) ? 'hit' : 'miss'
-  const { exercise, variant } = lift
-  if (sets.some((set) => set.exercise !== exercise || set.variant !== variant)) return 'not comparable'
-  if (prescriptions.some(({ missing, short }) => missing || short)) return 'not comparable'
+): Judged {
+  if (!sets.some((set) => isDone(set) || set.state === 'failed')) return { verdict: 'skip' }
+  if (deload) return { verdict: 'deload' }
+  if (circuit) return { verdict: sets.some(isDone) ? 'hit' : 'miss' }
+  const counting = sets.filter((set) => !set.extra)
+  if (counting.some((set) => !isSameLift(set, lift))) return notComparable('otherLift')
+  if (prescriptions.some(({ missing }) => missing)) return notComparable('noLoad')
+  if (prescriptions.some(({ short }) => short)) return notComparable('equipment')
+  if (meetsAll(prescriptions, counting)) return { verdict: 'hit' }
+  const aided = prescriptions.flatMap((prescribed) => asIfUnaided(prescribed, counting, prescriptions))
+  if (!meetsAll(prescriptions.map(withoutLoad), aided)) return { verdict: 'miss' }
+  return notComparable(reasonOf(prescriptions, counting))
+}
+
+const notComparable = (because: Because): Judged => ({ verdict: 'not comparable', because })
+
+function meetsAll(prescriptions: ShownSets[], sets: SetLog[]): boolean {
   let n = 0
   for (const prescribed of prescriptions) {
-    if (!meetsSets(prescribed, sets, n)) return 'miss'
+    if (!meetsSets(prescribed, sets, n)) return false
     n += prescribed.sets
   }
-  return 'hit'
+  return true
+}
+
+/** Asked without its load, to tell a lighter load that was chosen from one that was missed. */
+const withoutLoad = (prescribed: ShownSets): ShownSets => ({ ...prescribed, load: null })
+
+/** The sets of a prescription as they would be had nobody helped, the range been whole and no band hung on the bar. */
+function asIfUnaided(prescribed: ShownSets, sets: SetLog[], prescriptions: ShownSets[]): SetLog[] {
+  return setsOf(prescriptions, prescribed, sets).map((set) => {
+    const { assisted: _, partial: __, bands: ___, ...rest } = set
+    return { ...rest, ...(prescribed.bands !== undefined && { bands: prescribed.bands }) }
+  })
+}
+
+/** Why sets that would be a hit otherwise are none. */
+function reasonOf(prescriptions: ShownSets[], sets: SetLog[]): Because {
+  for (const prescribed of prescriptions)
+    for (const set of setsOf(prescriptions, prescribed, sets)) {
+      if (set.assisted) return 'helped'
+      if (isPartial(prescribed, set)) return 'partial'
+      if (isBanded(prescribed, set)) return 'banded'
+      if (prescribed.load && !totalOf(prescribed, set)) return 'noLoad'
+    }
+  return 'lighter'
+}
+
+const isPartial = ({ style }: ShownSets, { partial }: SetLog): boolean =>
+  partial === true && style !== 'partial'
+const isBanded = ({ bands }: ShownSets, set: SetLog): boolean =>
+  set.bands !== undefined && bands === undefined
+
+/** The logged sets of a prescription, by their numbers. */
+export function setsOf(prescriptions: ShownSets[], prescribed: ShownSets, done: SetLog[]): SetLog[] {
+  const before = prescriptions
+    .slice(0, prescriptions.indexOf(prescribed))
+    .reduce((sum, { sets }) => sum + sets, 0)
+  return done.filter(({ n }) => n > before && n <= before + prescribed.sets)
 }
 
 /** Whether the sets of a prescription, numbered from the one after `before`, reach what was asked; those beyond `least` are free. */
@@ -37,49 +91,58 @@ function meetsSets(prescribed: ShownSets, sets: SetLog[], before: number): boole
   const { goal } = prescribed
   const kind = goal && kindOf(goal)
   if (goal && kind?.meetsTogether) {
-    const own = sets.filter((set) => set.n > before && set.n <= before + prescribed.sets && isDone(set))
-    return kind.meetsTogether(goal, own) && own.every((set) => isHeavyEnough(prescribed, set))
+    const own = setsBetween(sets, before, prescribed.sets).filter(isDone)
+    return kind.meetsTogether(goal, own.map(ownReps)) && own.every((set) => isFull(prescribed, set))
   }
+  const total = prescribed.byRule?.total
+  if (total !== undefined) return meetsTotal(prescribed, total, setsBetween(sets, before, prescribed.sets))
   for (let n = before + 1; n <= before + (prescribed.least ?? prescribed.sets); n++)
     if (!meets(prescribed, setOf(sets, n))) return false
   return true
+}
+
+const setsBetween = (sets: SetLog[], before: number, count: number): SetLog[] =>
+  sets.filter(({ n }) => n > before && n <= before + count)
+
+/**
+ * By a total no set counts by itself. It is a hit that adds load, or one that adds nothing yet: so many reps as the bottoms of the range come
+ * to are enough not to fall short.
+ */
+function meetsTotal(prescribed: ShownSets, total: number, sets: SetLog[]): boolean {
+  const done = sets.filter((set) => isDone(set) || set.state === 'failed').map(ownReps)
+  const least = Math.min(total, lowest(prescribed.reps ?? 1) * prescribed.sets)
+  const sum = done.reduce((all, { reps = 0 }) => all + reps, 0)
+  return sum >= least && done.every((set) => isFull(prescribed, set))
 }
 
 /** The set of a number: most often the one at its place. */
 const setOf = (sets: SetLog[], n: number): SetLog | undefined =>
   sets[n - 1]?.n === n ? sets[n - 1] : sets.find((set) => set.n === n)
 
+/** A set with the reps that were done without help; of two sides the weaker one's. */
+export function ownReps(set: SetLog): SetLog {
+  const { reps, assisted = 0, sides } = set
+  const weaker = sides && Math.min(sides.left?.reps ?? Infinity, sides.right?.reps ?? Infinity)
+  const done = weaker !== undefined && Number.isFinite(weaker) ? weaker : reps
+  return assisted || done !== reps ? { ...set, reps: Math.max(0, (done ?? 0) - assisted) } : set
+}
+
 function meets(prescribed: ShownSets, set: SetLog | undefined): boolean {
   if (!set || !isDone(set)) return false
   const { reps, goal, option } = prescribed
   const share = option && set.option ? option.percent : 100
   const least = Math.ceil((lowest(reps ?? 1) * share) / 100)
-  const isReached = goal ? kindOf(goal).meets(goal, set) : (set.reps ?? 0) >= least
-  return isReached && isHeavyEnough(prescribed, set)
+  const own = ownReps(set)
+  const isReached = goal ? kindOf(goal).meets(goal, own) : (own.reps ?? 0) >= least
+  return isReached && isFull(prescribed, set)
 }
+
+/** At the load asked or more, through the range and without the bands that were not asked. */
+const isFull = (prescribed: ShownSets, set: SetLog): boolean =>
+  !isPartial(prescribed, set) && !isBanded(prescribed, set) && isHeavyEnough(prescribed, set)
 
 function isHeavyEnough(prescribed: ShownSets, set: SetLog): boolean {
   const [asked, lifted] = [totalOf(prescribed, prescribed), totalOf(prescribed, set)]
   if (!asked || !prescribed.load) return true
   return lifted !== null && compareLoads(lifted, asked) >= 0
-}
-
-/**
- * What a verdict counts for when a late or corrected log has moved the replayed load away from the shown one: a hit counts
- * for the load it was made at (below the replayed one it holds, above it steps from there); a miss above the replayed
- * load changes nothing. Null where the rule hears nothing.
- */
-export function settle(
-  verdict: Verdict,
-  shown: Load,
-  replayed: Load,
-): { verdict: 'hit' | 'miss' | 'hold'; target: Load } | null {
-  const moved = compareLoads(shown, replayed)
-  if (verdict === 'hit')
-    return moved < 0
-      ? { verdict: 'hold', target: replayed }
-      : { verdict: 'hit', target: moved > 0 ? shown : replayed }
-  if (verdict === 'miss') return moved > 0 ? null : { verdict: 'miss', target: replayed }
-  if (verdict === 'not comparable') return { verdict: 'hold', target: replayed }
-  return null
 }

@@ -1,5 +1,6 @@
 import type { Library } from '../../library/index.ts'
 import type { Id } from '../../parsing/index.ts'
+import type { Because } from '../../progressions/index.ts'
 import type { RunningWeek, Place } from '../../calendar/index.ts'
 import type { Enrolment, Segment, SessionLog, SetLog } from '../../member/index.ts'
 import type { Template } from '../../template/index.ts'
@@ -33,7 +34,7 @@ export type Trained = {
 export type Verdict = 'hit' | 'miss' | 'skip' | 'deload' | 'not comparable'
 
 /** What became of a slot, with what was asked of it and what was done. */
-export type Outcome = { prescribed: Prescribed; verdict: Verdict; done: SetLog[] }
+export type Outcome = { prescribed: Prescribed; verdict: Verdict; because?: Because; done: SetLog[] }
 
 export function startFold(library: Library, enrolment: Enrolment, versions: Record<Id, Template>): Fold {
   const [first] = enrolment.segments

@@ -6,7 +6,7 @@ import type { Starting } from '../../progressions/index.ts'
 import type { Need } from '../../loads/index.ts'
 import type { ShownSets } from '../../member/index.ts'
 import type { Slot, Template } from '../../template/index.ts'
-import type { Day, Load } from '../../units/index.ts'
+import type { Day } from '../../units/index.ts'
 import type { WarmUpSet } from '../../warmups/index.ts'
 import type { Authored } from '../compile/changes.ts'
 import type { Evidence } from '../../evidence/index.ts'
@@ -21,8 +21,6 @@ export type Prescribed = {
   warmUps?: WarmUpSet[]
   prescriptions: ShownSets[]
   needs: Need[]
-  /** The load of the slot's progression as it is now, where it has one. */
-  ruled?: Load
   /** What a track makes of a progression's first load here. */
   first: Starting['first']
 }

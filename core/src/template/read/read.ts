@@ -208,8 +208,8 @@ export function readSlot(checker: Checker, value: unknown, path: string, phases:
     if (!phase) checker.add(place, `a phase of this template (${phases.map((one) => one.id).join(', ')})`, id)
     else rows[id] = readRows(checker, list, place, by, phase)
   }
-  const uses = ((slot.uses ?? []) as { progression: Id; role?: Use['role'] }[]).map(
-    ({ progression, role = 'main' }): Use => ({ progression, role }),
+  const uses = ((slot.uses ?? []) as { progression: Id; role?: Use['role']; full?: true }[]).map(
+    ({ progression, role = 'main', full }): Use => ({ progression, role, ...(full && { full }) }),
   )
   const { warmUp: given, ...rest } = slot as { warmUp?: unknown }
   const warmUp =

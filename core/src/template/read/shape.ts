@@ -202,6 +202,7 @@ export const slotShape = strictObject({
           ],
         },
       }),
+      full: trueField('true, for a full exposure at a percentage below another slot’s'),
     }),
   ),
   rotation: strictObject({
