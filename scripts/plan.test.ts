@@ -70,13 +70,13 @@ test('the table holds the weeks, the loads and what became of them', () => {
   expect(both).toContain('Strength (strength), on 10 Mar 2026')
   expect(both).toContain('Beside the rowing (rowing), on 10 Mar 2026')
   expect(run(...files('a-single-then-a-drop')).stdout).toContain(
-    'to accept or not: deadlift 205 kg, estimate of 2 Mar 2026',
+    'to accept or not: Deadlift 205 kg, estimate of 2 Mar 2026',
   )
 })
 
 test('--why prints the arithmetic and --json the data', () => {
   const { stdout } = run(...files('amrap-set-and-deload'), '--why')
-  expect(stdout).toContain('1RM 101.33 kg, accepted on 10 Mar 2026 from 80 kg × 8 by Epley')
+  expect(stdout).toContain('1RM 101.3 kg, accepted on 10 Mar 2026 from 80 kg × 8 by Epley')
   expect(stdout).toContain('training max, 90% of the 1RM: 91.2 kg')
   expect(stdout).toContain('deload: −10 points, 64% instead of 74%')
   const data = JSON.parse(run(...files('pounds-and-few-plates'), '--json').stdout)

@@ -1,4 +1,4 @@
-// The engine on the command line: npm run -s plan -- TEMPLATE.json… MEMBER.json [--json | --why] [--today DAY] [--assume HOW]
+// The engine on the command line: npm run -s plan -- TEMPLATE.json… MEMBER.json [--json | --why] [--today DAY] [--at LOCATION] [--assume HOW]
 import { findingsOf, sayFinding } from '@young-oak/core/checks'
 import { readFileSync } from 'node:fs'
 import { basename } from 'node:path'
@@ -9,20 +9,22 @@ import {
   sayLighter,
   formatCircuit,
   formatGroup,
+  formatHandled,
   formatSetsShown,
   formatWarmUps,
   needWords,
 } from '@young-oak/core/views'
 import { forecastKinds, forecastOf, type Supposed, doingUnder } from '@young-oak/core/dryRun'
 import { explain } from '@young-oak/core/explain'
-import { liftName, type Library } from '@young-oak/core/library'
+import { liftName, liftOfKey, maxName, type Library } from '@young-oak/core/library'
+import { becauseWords } from '@young-oak/core/progressions'
 import { readMember } from '@young-oak/core/facts'
 import { formatIssue, parseJson, type Issue } from '@young-oak/core/parsing'
 import { readTemplate, type Template } from '@young-oak/core/template'
 import { compareLoads, formatAmount, formatDay, formatLoad, isDay } from '@young-oak/core/units'
 
 const usage =
-  'usage: npm run -s plan -- TEMPLATE.json… MEMBER.json [--json | --why] [--today YYYY-MM-DD] ' +
+  'usage: npm run -s plan -- TEMPLATE.json… MEMBER.json [--json | --why] [--today YYYY-MM-DD] [--at LOCATION] ' +
   '[--assume toPlan | misses:WEEK | away:WEEK | better]'
 
 function main(): void {
@@ -34,7 +36,18 @@ function main(): void {
   const today = values.today ?? file.today ?? localDay()
   const { member, enrolments } = file
   const supposed = readForecast(values.assume)
-  const when: When = { today, through: 'end', ...(supposed && { doing: doingUnder(supposed) }) }
+  const at = values.at
+  const known = member.facts.flatMap((fact) => (fact.kind === 'equipment' ? [fact.location] : []))
+  if (at !== undefined && !known.includes(at))
+    return fail(
+      `--at: expected a location of the member (${known.join(', ') || 'none is listed'}); got "${at}".`,
+    )
+  const when: When = {
+    today,
+    through: 'end',
+    ...(at !== undefined && { at }),
+    ...(supposed && { doing: doingUnder(supposed) }),
+  }
   const input = { library, member, enrolments, versions, when }
   const planned = planMember(input)
   const { plans, proposals } = planned
@@ -48,7 +61,9 @@ function main(): void {
     print('')
   }
   for (const { lift, load, date, how } of proposals)
-    print(`to accept or not: ${lift} ${formatLoad(load)}, ${how} of ${formatDay(date)}`)
+    print(
+      `to accept or not: ${maxName(library, liftOfKey(lift))} ${formatLoad(load)}, ${how} of ${formatDay(date)}`,
+    )
   for (const { where, what, next } of findings) print(`note: ${where}: ${what} ${next}`)
 }
 
@@ -97,7 +112,7 @@ function printSession(library: Library, session: PlannedSession, withWhy: boolea
   for (const slot of session.slots) {
     const need = slot.needs[0] ? `  ${needWords[slot.needs[0].need]}` : ''
     const verdict = slot.verdict
-      ? `  ${slot.verdict}${sayDone(slot)}`
+      ? `  ${slot.verdict}${slot.because ? ` (${becauseWords[slot.because]})` : ''}${sayDone(slot)}`
       : slot.supposed
         ? `  (${slot.supposed})`
         : ''
@@ -122,16 +137,20 @@ function printSession(library: Library, session: PlannedSession, withWhy: boolea
 const nameOf = (library: Library, slot: PlannedSession['slots'][number]): string =>
   slot.circuit?.name ?? liftName(library, slot)
 
-/** ": 5, 5, 4" for the reps of what was done, "?" where none were noted, with the loads where they were not the ones asked. */
+/** ": 5, 5, 4" for the reps of what was done, "done" where none were noted, with the loads where they were not the ones asked. */
 function sayDone({ done = [], sets: prescriptions }: PlannedSession['slots'][number]): string {
   const asked = prescriptions.flatMap((prescribed) =>
-    Array.from({ length: prescribed.sets }, () => prescribed.load),
+    Array.from({ length: prescribed.sets }, () => prescribed),
   )
-  const reps = done.map(({ load, amount, reps = '?', n, state }) => {
+  const reps = done.map(({ load, help, amount, reps = 'done', n, state }) => {
     if (amount) return formatAmount(amount)
     const own = asked[n - 1]
-    const isOther = load && (!own || compareLoads(load, own) !== 0)
-    return `${state === 'failed' ? 'failed ' : ''}${reps}${isOther ? ` @ ${formatLoad(load)}` : ''}`
+    const isOther = load && (!own?.load || own.help !== help || compareLoads(load, own.load) !== 0)
+    const body = own?.body ?? asked[0]?.body
+    const handled = isOther
+      ? ` @ ${formatHandled({ ...(body && { body }), ...(help && { help }) }, load)}`
+      : ''
+    return `${state === 'failed' ? 'failed ' : ''}${reps}${handled}`
   })
   return reps.length ? `: ${reps.join(', ')}` : ''
 }
@@ -147,6 +166,7 @@ function readArguments() {
     json: { type: 'boolean' },
     why: { type: 'boolean' },
     today: { type: 'string' },
+    at: { type: 'string' },
     assume: { type: 'string' },
   } as const
   try {

@@ -36,6 +36,14 @@ import {
   type Reads,
 } from './reads.ts'
 
+const estimateSeen = () =>
+  exact<Evidence['estimates'][string]>({
+    load: load(),
+    date: date(),
+    from: setSeen(),
+    atLeast: left(isTrue()),
+  })
+
 /** A fact of any kind, by the shape that its kind declares; stored, it has an id, a revision and a day from which it acts. */
 export const fact = (): Reads<Fact> =>
   readBy('fact', (value, context) => {
@@ -154,14 +162,8 @@ export const evidence = () =>
       ),
       decisions: byKey(decision()),
       last: byKey(lastTime()),
-      estimates: byKey(
-        exact<Evidence['estimates'][string]>({
-          load: load(),
-          date: date(),
-          from: setSeen(),
-          atLeast: left(isTrue()),
-        }),
-      ),
+      estimates: byKey(estimateSeen()),
+      recent: byKey(estimateSeen()),
     },
     'Evidence',
   )

@@ -31,7 +31,7 @@ export const proposal = () =>
       load: load(),
       date: date(),
       from: left(setSeen()),
-      how: choice('estimate', 'lower test'),
+      how: choice('estimate', 'lower test', 'lower estimate'),
     },
     'Proposal',
   )

@@ -9,7 +9,20 @@ import { onDay, ownAndWriters } from './contract.ts'
 import { about, adviceTaken, blockKeys, mostSets, checkInKeys, days, decision, liftGoal } from './known.ts'
 import { lift, muscle, unit } from './lifts.ts'
 import { whyStep } from './shown.ts'
-import { choice, count, date, exact, figure, left, list, orNull, readBy, text, type Reads } from './reads.ts'
+import {
+  choice,
+  count,
+  date,
+  exact,
+  figure,
+  isTrue,
+  left,
+  list,
+  orNull,
+  readBy,
+  text,
+  type Reads,
+} from './reads.ts'
 
 const band = () => exact<NonNullable<Target['projected']>>({ value: figure(), low: figure(), high: figure() })
 const block = () => exact<Block>({ ...blockKeys(), name: text(), ends: date() })
@@ -111,7 +124,7 @@ const view = () =>
       lifts: list(
         exact<ProgressView['lifts'][number]>({
           lift: lift(),
-          seen: list(exact<Seen>({ date: date(), value: figure() })),
+          seen: list(exact<Seen>({ date: date(), value: figure(), atLeast: left(isTrue()) })),
           targets: list(target()),
         }),
       ),

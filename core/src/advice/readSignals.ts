@@ -2,7 +2,7 @@ import type { Member } from '../facts/index.ts'
 import { type Verdict, type Planned, type Plan, judge } from '../plan/index.ts'
 import { liftKey, type Lift, type Muscle } from '../library/index.ts'
 import { resolve, type SessionLog, type SetLog } from '../member/index.ts'
-import { isDone, topSet, type Evidence } from '../evidence/index.ts'
+import { isDone, isToTheLimit, topSet, type Evidence } from '../evidence/index.ts'
 import type { Template } from '../template/index.ts'
 import { addDays, daysBetween, inUnit, snap, type Day } from '../units/index.ts'
 import type { LiftSignal, Signals } from './signals.ts'
@@ -91,7 +91,8 @@ function heardIn(log: SessionLog, evidence: Evidence): Heard[] {
     const { verdict } = judge(shown, shown.sets, sets, shown.deload === true)
     if (shown.circuit || verdict === 'deload' || verdict === 'skip') return []
     const body = shown.sets.some((prescribed) => prescribed.body) ? evidence.body?.load : undefined
-    const top = topSet(sets.filter(isDone), body)
+    const told = sets.filter((set) => (isDone(set) || set.state === 'failed') && isToTheLimit(log, set))
+    const top = topSet(told, body)
     const { exercise, variant } = shown
     const asked = shown.sets.find(({ rir }) => rir !== undefined)?.rir
     const left = mean(sets.flatMap(({ rir }) => rir ?? []))

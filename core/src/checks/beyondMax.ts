@@ -1,4 +1,4 @@
-import { liftKey, liftName } from '../library/index.ts'
+import { liftKey, maxName } from '../library/index.ts'
 import type { Beyond } from '../member/index.ts'
 import { totalOf } from '../plan/index.ts'
 import { defineCheck, type EnrolmentSeen, type Found } from './check.ts'
@@ -20,7 +20,7 @@ export const beyondMax = defineCheck<Message>({
         const { how, max, most, reps } = beyond
         const subject = `${slot.slot}/${liftKey(lift)}/${how}`
         if (found.has(subject)) continue
-        const where = `${liftName(library, lift)}, week ${week}`
+        const where = `${maxName(library, lift)}, week ${week}`
         found.set(subject, { message: how, subject, where, value: load, limit: most, data: { max, reps } })
       }
     return [...found.values()]

@@ -1,6 +1,7 @@
 // A member's entries.
 export { datedAhead } from './datedAhead.ts'
 export { strayLog } from './strayLog.ts'
+export { doubtfulLog } from './doubtfulLog.ts'
 export { bodyWeightMax } from './bodyWeightMax.ts'
 // One enrolment's plan.
 export { assumedEquipment } from './assumedEquipment.ts'

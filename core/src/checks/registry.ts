@@ -9,6 +9,7 @@ export const checkOf = checks as Record<CheckKind, Check>
 export const checkKinds = [
   'datedAhead',
   'strayLog',
+  'doubtfulLog',
   'bodyWeightMax',
   'assumedEquipment',
   'oldMax',

@@ -14,7 +14,13 @@ import { addLoad, compareLoads, type Day, type Load } from '../units/index.ts'
 export type Evidence = Learned & Lessons
 
 /** What sessions teach, by lift. */
-export type Lessons = { last: Record<string, LastTime>; estimates: Record<string, EstimateSeen> }
+export type Lessons = {
+  last: Record<string, LastTime>
+  /** The highest estimate that nobody has answered. */
+  estimates: Record<string, EstimateSeen>
+  /** The estimate of the latest session. */
+  recent: Record<string, EstimateSeen>
+}
 
 /** The sets of a lift's latest session, in order, with those that failed. */
 export type LastTime = {
@@ -23,7 +29,7 @@ export type LastTime = {
 }
 
 /**
- * The best estimate of a lift's latest session: a proposal, until somebody accepts it. `atLeast` where the set was stopped as asked and
+ * The best estimate of a lift's session: a proposal, until somebody answers it by a max of that day or later. `atLeast` where the set was stopped as asked and
  * nobody said how many more reps there were: the max is no less.
  */
 export type EstimateSeen = { load: Load; date: Day; from: SetSeen; atLeast?: true }
@@ -31,7 +37,7 @@ export type EstimateSeen = { load: Load; date: Day; from: SetSeen; atLeast?: tru
 /** A set that a max comes from. */
 export type SetSeen = Omit<NonNullable<MaxInForce['from']>, 'formula'>
 
-export const noEvidence: Evidence = { ...nothingLearned, last: {}, estimates: {} }
+export const noEvidence: Evidence = { ...nothingLearned, last: {}, estimates: {}, recent: {} }
 
 /** `deloads`: slots that were a deload by the plan of the day, where nothing that was shown says so. */
 export function learnSession(
@@ -40,9 +46,18 @@ export function learnSession(
   log: SessionLog,
   deloads: readonly Id[] = [],
 ): Evidence {
-  const { last, estimates } = lessonsOf(library, log, known.body?.load, deloads)
-  return { ...known, last: { ...known.last, ...last }, estimates: { ...known.estimates, ...estimates } }
+  const { last, recent } = lessonsOf(library, log, known.body?.load, deloads)
+  const estimates = { ...known.estimates }
+  for (const [key, seen] of Object.entries(recent)) {
+    const before = estimates[key]
+    const answer = known.maxes[key]?.at(-1)
+    const isOpen = before && (!answer || answer.date < before.date)
+    if (!isOpen || compareLoads(seen.load, before.load) > 0) estimates[key] = seen
+  }
+  return { ...known, last: { ...known.last, ...last }, estimates, recent: { ...known.recent, ...recent } }
 }
+
+type Learning = Pick<Lessons, 'last' | 'recent'>
 
 /** What a session teaches, whatever else was known before than the body's weight. */
 function lessonsOf(
@@ -50,17 +65,17 @@ function lessonsOf(
   log: SessionLog,
   body: Load | undefined,
   deloads: readonly Id[],
-): Lessons {
+): Learning {
   const known = lessons.get(log)
   const light = deloads.join()
   if (known?.library === library && known.body === body && known.light === light) return known.learned
   const isDeload = ({ slot }: SetLog) => log.shown?.slots[slot]?.deload === true || deloads.includes(slot)
-  const learned: Lessons = { last: {}, estimates: {} }
+  const learned: Learning = { last: {}, recent: {} }
   for (const [key, sets] of byLift(log)) {
     const normal = sets.filter((set) => !isDeload(set))
     if (normal.length) learned.last[key] = { date: log.date, sets: normal.map(lastSet) }
     const best = bestEstimate(library, normal, log, body)
-    if (best) learned.estimates[key] = best
+    if (best) learned.recent[key] = best
   }
   lessons.set(log, { library, body, light, learned })
   return learned
@@ -69,7 +84,7 @@ function lessonsOf(
 /** A log that has been read is never changed in place, so what it teaches is kept beside it. */
 const lessons = new WeakMap<
   SessionLog,
-  { library: Library; body: Load | undefined; light: string; learned: Lessons }
+  { library: Library; body: Load | undefined; light: string; learned: Learning }
 >()
 
 /** The sets that were attempted, by lift, in the order of the session: in whatever order they were logged. */

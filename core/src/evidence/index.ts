@@ -9,6 +9,6 @@ export {
   type SetSeen,
   topSet,
 } from './evidence.ts'
-export { ableFor, freshWeeks, maxFor } from './maxFor.ts'
+export { ableFor, freshWeeks, isStale, maxFor } from './maxFor.ts'
 export { type Proposal, proposalsOf } from './proposals.ts'
 export { type DatedAhead, type Happening, timeline } from './timeline.ts'

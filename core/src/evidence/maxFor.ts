@@ -31,6 +31,9 @@ export function ableFor(known: Evidence, lift: Lift, policy: MaxPolicy, day: Day
   return seen ? heavier(max.load, seen.load) : max.load
 }
 
+/** Whether a max of a day is too old to trust by the template. */
+export const isStale = (policy: MaxPolicy, date: Day, day: Day): boolean => date <= lastStaleDay(policy, day)
+
 /** A max by the template's ratio to another lift, for a lift that has none of its own. */
 function byRatio(
   library: Library,

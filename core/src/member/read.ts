@@ -81,6 +81,7 @@ export function readLog(
   const sets = checker
     .list(log.sets, at(path, 'sets'), mostSets)
     .flatMap((set, i) => readSet(checker, set, at(at(path, 'sets'), i), id, slots) ?? [])
+  findTwice(checker, log.sets as unknown[], sets, at(path, 'sets'))
   const shown = log.shown === undefined ? undefined : readShown(checker, log.shown, at(path, 'shown'))
   return {
     ...log,
@@ -94,6 +95,19 @@ export function readLog(
     shown,
     sets,
   } as SessionLog
+}
+
+/** Two entries that would be one and the same set, and say different things of it: neither may be lost. */
+function findTwice(checker: Checker, given: unknown[], sets: SetLog[], path: string): void {
+  if (given.length !== sets.length) return
+  sets.forEach((set, i) => {
+    const before = sets.findIndex(
+      (one) => one.id === set.id && one.rev === set.rev && one.change === set.change,
+    )
+    if (before === i || JSON.stringify(sets[before]) === JSON.stringify(set)) return
+    const fix = `${path}[${before}] is set ${set.n} too: give one another number, or the later one a higher "rev".`
+    checker.add(at(at(path, i), 'n'), 'a number that no other set of the slot has', set.n, fix)
+  })
 }
 
 function readSet(

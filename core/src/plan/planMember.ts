@@ -1,4 +1,5 @@
 import {
+  isStale,
   learnSession,
   proposalsOf,
   timeline,
@@ -10,7 +11,7 @@ import type { Course } from '../calendar/index.ts'
 import { learnFact } from '../facts/index.ts'
 import { liftKey, type Lift } from '../library/index.ts'
 import type { Id } from '../parsing/index.ts'
-import type { Day } from '../units/index.ts'
+import { addDays, type Day } from '../units/index.ts'
 import { writeOut } from './ahead/writeOut.ts'
 import { asksDeloadOf, offersOf, type Offer } from './progress/offers.ts'
 import {
@@ -25,7 +26,8 @@ import {
 import { replay } from './replay/replay.ts'
 import { isBetweenWeeks, keepDates } from './replay/weeks.ts'
 import { copyFold, templateOn, type Fold } from './state/fold.ts'
-import type { Plan, PlanInput, SetAside, StrayLog } from './types.ts'
+import type { DoubtfulLog, Plan, PlanInput, SetAside, StrayLog } from './types.ts'
+import { resolve, type SessionLog } from '../member/index.ts'
 
 export type Planned = {
   plans: Record<Id, Plan>
@@ -57,7 +59,8 @@ export type Planned = {
  * A checkpoint of an earlier call spares the replay of everything before it. It is taken only if nothing before it has
  * changed since; plans are the same with and without it. It serves `near` plans: what it leaves out is not written out.
  */
-export function planMember(input: PlanInput, checkpoint?: Checkpoint | null): Planned {
+export function planMember(given: PlanInput, checkpoint?: Checkpoint | null): Planned {
+  const input = { ...given, when: { ...given.when, today: todayFor(given) } }
   const { member, versions, when } = input
   const { today, through } = when
   const history = timeline(member, today)
@@ -69,7 +72,7 @@ export function planMember(input: PlanInput, checkpoint?: Checkpoint | null): Pl
     isResumed || start.from === 0
       ? near
       : tell(input, resume(input, null, history.happenings), history.happenings)
-  const { folds, evidence, boundaries, strays } = told
+  const { folds, evidence, boundaries, strays, doubtful } = told
   const plans: Record<Id, Plan> = {}
   for (const fold of folds) {
     keepDates(fold, today, true, evidence)
@@ -78,20 +81,42 @@ export function planMember(input: PlanInput, checkpoint?: Checkpoint | null): Pl
   const next = through === 'near' ? checkpointAt(boundaries, folds, history.happenings) : null
   const templateNow = ({ enrolment }: Fold) => templateOn(enrolment, versions, today)
   const ratios = folds.flatMap((fold) => templateNow(fold).maxes.ratios ?? [])
-  const proposals = proposalsOf(evidence, ratios, lacking(plans))
+  const proposals = proposalsOf(evidence, ratios, lacking(plans), staleIn(input, evidence))
   const offers = folds.flatMap((fold) => offersOf(fold, templateNow(fold), evidence))
   const asksDeload = folds.flatMap((fold) => asksDeloadOf(fold, templateNow(fold)))
   return {
     plans,
     evidence,
     proposals,
-    setAside: { ahead: history.ahead, strays },
+    setAside: { ahead: history.ahead, strays, doubtful },
     courses: Object.fromEntries(folds.map(({ enrolment, state }) => [enrolment.id, state.course])),
     offers,
     asksDeload,
     checkpoint: next ?? kept ?? null,
     isResumed,
   }
+}
+
+/**
+ * Today, or the day of a session that was started one day ahead of it: across the date line, the phone is where its member is. Days further
+ * ahead wait.
+ */
+function todayFor({ member, when: { today } }: PlanInput): Day {
+  const next = addDays(today, 1)
+  const isAhead = ({ date, waits }: SessionLog) => date === next && !waits
+  return member.logs.some(isAhead) && resolve(member.logs).some(isAhead) ? next : today
+}
+
+/** The lifts whose max some enrolment's template of today finds too old to trust. */
+function staleIn({ enrolments, versions, when }: PlanInput, { maxes, recent }: Evidence): Set<string> {
+  const { today } = when
+  const stale = new Set<string>()
+  for (const enrolment of enrolments) {
+    const { maxes: policy } = templateOn(enrolment, versions, today)
+    for (const key of Object.keys(recent))
+      if (maxes[key] && isStale(policy, maxes[key].at(-1)?.date ?? today, today)) stale.add(key)
+  }
+  return stale
 }
 
 /** The lifts whose max a plan asks for. */
@@ -104,7 +129,13 @@ function lacking(plans: Record<Id, Plan>): Set<string> {
   )
 }
 
-type Told = { evidence: Evidence; folds: Fold[]; boundaries: Boundary[]; strays: StrayLog[] }
+type Told = {
+  evidence: Evidence
+  folds: Fold[]
+  boundaries: Boundary[]
+  strays: StrayLog[]
+  doubtful: DoubtfulLog[]
+}
 
 /** Folds what happened, in order, from where the start stands. */
 function tell({ library, when }: PlanInput, start: Start, happenings: Happening[]): Told {
@@ -112,6 +143,7 @@ function tell({ library, when }: PlanInput, start: Start, happenings: Happening[
   const folds = start.folds
   const boundaries: Boundary[] = []
   const strays: StrayLog[] = []
+  const doubtful: DoubtfulLog[] = []
   const watchFrom = boundariesFrom(today)
   let { evidence } = start
   let before: Day | null = null
@@ -134,7 +166,9 @@ function tell({ library, when }: PlanInput, start: Start, happenings: Happening[
     }
     const { log, isOver } = happening
     const fold = folds.find(({ enrolment }) => enrolment.id === log.enrolment)
+    const doubts = fold ? doubtsOf(fold, log) : []
     const isReplayed = fold !== undefined && replay(fold, log, evidence, isOver)
+    if (isReplayed) doubtful.push(...doubts)
     const { id, enrolment, position } = log
     if (!isReplayed && enrolment !== null)
       strays.push({ log: id, enrolment, position, isEnrolled: fold !== undefined })
@@ -142,5 +176,23 @@ function tell({ library, when }: PlanInput, start: Start, happenings: Happening[
     const deloads = trained?.outcomes.flatMap(({ prescribed: { id, deload } }) => (deload ? [id] : []))
     evidence = learnSession(library, evidence, trained?.log ?? log, deloads)
   }
-  return { evidence, folds, boundaries, strays }
+  return { evidence, folds, boundaries, strays, doubtful }
+}
+
+/** So many weeks without a session are unlikely to be meant. */
+const farWeeks = 4
+
+/** What is odd about a session, as the plan stands before it. */
+function doubtsOf({ enrolment, state: { course }, trained }: Fold, log: SessionLog): DoubtfulLog[] {
+  const { id, date, position, attempt } = log
+  const from = enrolment.segments[0]?.from ?? date
+  const other = trained.find((one) => one.log.position === position && one.log.attempt === attempt)
+  const behind = course.running ? course.running.first + course.running.sessions.length - 1 : course.positions
+  const aWeek = course.running?.sessions.length ?? 0
+  const ahead = position - behind
+  return [
+    ...(date < from ? [{ log: id, position, what: 'early' as const, date, from }] : []),
+    ...(other ? [{ log: id, position, what: 'twice' as const, other: other.log.id }] : []),
+    ...(aWeek && ahead > farWeeks * aWeek ? [{ log: id, position, what: 'far' as const, ahead }] : []),
+  ]
 }

@@ -105,6 +105,10 @@ export type When = {
 /** What a member is supposed to do with a session: as asked, short of it, more than asked, or nothing at all. */
 export type Doing = 'asked' | 'short' | 'more' | 'nothing'
 
-/** Entries that drive nothing: dated after today, or of sessions that no plan has a place for. */
-export type SetAside = { ahead: DatedAhead[]; strays: StrayLog[] }
+/** Entries that drive nothing: dated after today, or of sessions that no plan has a place for; and those that drive something, in doubt. */
+export type SetAside = { ahead: DatedAhead[]; strays: StrayLog[]; doubtful: DoubtfulLog[] }
+/** Sessions that count, and that somebody should look at: far ahead of the one before, before the enrolment starts, or a second one at a position. */
+export type DoubtfulLog = { log: Id; position: number } & (
+  { what: 'far'; ahead: number } | { what: 'early'; date: Day; from: Day } | { what: 'twice'; other: Id }
+)
 export type StrayLog = { log: Id; enrolment: Id; position: number; isEnrolled: boolean }

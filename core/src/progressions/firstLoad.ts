@@ -36,6 +36,9 @@ export type FirstLoad = {
   startLast?: number
 }
 
+/** What acts only when a lift starts on a rule. */
+export const startParams = ['startPercent', 'startReps', 'startLoad', 'startLast'] as const
+
 /** The parameters of a rule that states a first load, with its own. */
 export const startingWith = <S extends ObjectShape>(own: S) =>
   strictObject({

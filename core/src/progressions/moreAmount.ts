@@ -28,6 +28,7 @@ export const moreAmount = defineRule<Params, State>({
   kind: 'moreAmount',
   title: 'More time, distance or rounds',
   clock: 'exposure',
+  onlyAtStart: ['first'],
   from: 'asked',
   roles: ['main'],
   writes: ['reps'],

@@ -2,7 +2,7 @@ import type { Answers } from './answers.ts'
 import { type WhyStep, declareSteps } from '../words/index.ts'
 import { muscles, type Muscle } from '../library/index.ts'
 import { choiceField, numberField, strictObject, wholeField } from '../parsing/index.ts'
-import { formatNumber } from '../units/index.ts'
+import { formatNumber, snap } from '../units/index.ts'
 import { defineRule } from './rule.ts'
 
 const say = declareSteps({
@@ -13,6 +13,7 @@ const say = declareSteps({
     '{target} sets of {muscle} are planned this week, but each of {slots} exercises has at least one: {sets} here',
   'muscleWeek.limit': 'the member’s own limit, {limit} sets of {muscle} a week, is below the planned {meant}',
   'muscleWeek.more': 'week {week} was trained: +{added} sets of {muscle}, {sets} now',
+  'muscleWeek.fewer': 'week {week} was trained: −{removed} sets of {muscle}, {sets} now',
   'muscleWeek.stays': 'week {week} was trained; the sets of {muscle} stay at {sets}: {reason}',
   'muscleWeek.lower': '{weeks} rising weeks are done: a lower week at {percent}%, {sets} sets of {muscle}',
   'muscleWeek.again': 'the lower week is done: {sets} sets of {muscle} again',
@@ -38,7 +39,7 @@ type State = {
   /** Weeks of the rise behind this one; as many as there are in the lower week. */
   risen: number
   /** The latest week with an exposure: the target moves in the first one after it. */
-  heard: { week: number; added: number; isSore: boolean; answers: number } | null
+  heard: { week: number; inWeek?: number; added: number; isSore: boolean; answers: number } | null
   why: WhyStep[]
 }
 
@@ -95,9 +96,12 @@ export const muscleWeek = defineRule<Params, State>({
   next(state, { date, at, answers }, p) {
     const now = inWeek(state, at.week, p)
     const before = now.heard ?? { week: at.week, added: 0, isSore: false, answers: 0 }
-    const said = date ? saidOf(answers, p.muscle) : null
+    // The answers of a session are heard once, however many of its slots work the muscle.
+    const isAnswered = before.week === at.week && before.inWeek === at.inWeek
+    const said = date && !isAnswered ? saidOf(answers, p.muscle) : null
     const heard = {
       week: at.week,
+      inWeek: at.inWeek,
       added: before.added + (said?.added ?? 0),
       isSore: before.isSore || (said?.isSore ?? false),
       answers: before.answers + (said ? 1 : 0),
@@ -107,9 +111,9 @@ export const muscleWeek = defineRule<Params, State>({
   ask(state, role, p, at) {
     const { sets: meant, why } = inWeek(state, at.week, p)
     const target = Math.min(meant, at.mostSets ?? meant)
-    const { roles, own } = at.shares ?? { roles: [role], own: 0 }
-    const shared = shareOut(target, roles, p.cap)
-    const all = shared.reduce((sum, one) => sum + one, 0)
+    const { roles, own, counts } = at.shares ?? { roles: [role], own: 0, counts: [1] }
+    const shared = shareOut(target, roles, p.cap, counts)
+    const all = snap(shared.reduce((sum, one, i) => sum + one * (counts[i] ?? 1), 0))
     const data = { muscle: p.muscle, target, all, sets: shared[own] ?? 1, slots: roles.length, cap: p.cap }
     const steps: WhyStep[] = [...why]
     if (target < meant) steps.push(say('muscleWeek.limit', { ...data, limit: target, meant }))
@@ -156,8 +160,14 @@ export const muscleWeek = defineRule<Params, State>({
       max: null,
       role: 'last',
       exposures: [
-        { verdict: 'hit', at: { week: 1, inWeek: 1, shares: { roles: ['first', 'last'], own: 1 } } },
-        { verdict: 'hit', at: { week: 1, inWeek: 2, shares: { roles: ['first', 'last'], own: 1 } } },
+        {
+          verdict: 'hit',
+          at: { week: 1, inWeek: 1, shares: { roles: ['first', 'last'], own: 1, counts: [1, 1] } },
+        },
+        {
+          verdict: 'hit',
+          at: { week: 1, inWeek: 2, shares: { roles: ['first', 'last'], own: 1, counts: [1, 1] } },
+        },
       ],
       asked: ['1 sets', '1 sets', '1 sets'],
     },
@@ -200,6 +210,7 @@ function inWeek(state: State, week: number, p: Params): State {
   const next = Math.max(Math.min(p.first, sets), Math.min(p.most, sets + wanted))
   const to = { sets: next, risen: risen + 1 }
   if (next > sets) return moved(to, 'muscleWeek.more', { week: before, added: next - sets })
+  if (next < sets) return moved(to, 'muscleWeek.fewer', { week: before, removed: sets - next })
   const reason =
     hears && heard.isSore ? 'it was still sore' : wanted > 0 ? 'the limit is reached' : 'no increase is due'
   return moved(to, 'muscleWeek.stays', { week: before, reason })
@@ -215,16 +226,18 @@ function saidOf(answers: Answers | undefined, muscle: Muscle): { added: number; 
 
 /**
  * Deals sets out one at a time: each slot has one first, then the next goes to the slot that has the fewest for its weight, in
- * the order of the week, until all are dealt or every slot is at the cap.
+ * the order of the week, until all are dealt or every slot is at the cap. `counts`: how much a set of each slot counts for the muscle.
  */
-export function shareOut(target: number, roles: string[], cap: number): number[] {
+export function shareOut(target: number, roles: string[], cap: number, counts: number[] = []): number[] {
   const shared = roles.map(() => 1)
+  const countOf = (i: number) => counts[i] ?? 1
   const weighed = (i: number) => (shared[i] ?? 0) / (weights[roles[i] ?? ''] ?? 1)
-  for (let left = target - shared.length; left > 0; left--) {
-    const open = shared.flatMap((sets, i) => (sets < cap ? [i] : []))
-    if (!open.length) break
+  let left = snap(target - shared.reduce((sum, _, i) => sum + countOf(i), 0))
+  for (;;) {
+    const open = shared.flatMap((sets, i) => (sets < cap && countOf(i) <= left ? [i] : []))
+    if (left <= 0 || !open.length) return shared
     const to = open.reduce((least, i) => (weighed(i) < weighed(least) ? i : least))
     shared[to] = (shared[to] ?? 0) + 1
+    left = snap(left - countOf(to))
   }
-  return shared
 }

@@ -30,8 +30,11 @@ export type LastExposure = { date: string | null; load: Load }
 export type RuleAt = {
   week: number
   inWeek: number
-  /** Slots of the week that follow the same progression, in their order, for a rule that shares sets among them. */
-  shares?: { roles: string[]; own: number }
+  /**
+   * Slots of the week that follow the same progression, in their order, for a rule that shares sets among them; and what a set of each counts
+   * for the muscle.
+   */
+  shares?: { roles: string[]; own: number; counts: number[] }
   /** The most sets a week that the member's own limit allows, where there is one. */
   mostSets?: number
 }
@@ -171,6 +174,8 @@ export type Rule<P, S> = {
   start(known: Starting, params: P): S | Need
   next(state: S, exposure: Exposure, params: P, hand: Hand): S
   ask(state: S, role: string, params: P, at: RuleAt): Asks
+  /** Parameters that act only at its start, beside those of a first load. */
+  onlyAtStart?: readonly string[]
   /** The rises that it may make after one exposure, where its loads are of one scheme and one role: none is larger. */
   jumps?(params: P): Rise[]
   /** Whether it has come to ask for a deload. */

@@ -23,6 +23,7 @@ export const totalRepGoal = defineRule<Params, State>({
   kind: 'totalRepGoal',
   title: 'More total reps',
   clock: 'exposure',
+  onlyAtStart: ['first'],
   from: 'asked',
   roles: ['main'],
   writes: ['reps'],

@@ -43,6 +43,7 @@ export const volumeHeavy = defineRule<Params, State>({
   kind: 'volumeHeavy',
   title: 'Volume, light and heavy day',
   clock: 'exposure',
+  onlyAtStart: ['heavyPercent'],
   from: 'asked',
   roles: ['volume', 'light', 'heavy'],
   quiet: ['light'],

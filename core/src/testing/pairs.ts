@@ -189,9 +189,10 @@ function progressionOf(dice: Dice, rule: RuleKind, phases: string[]): object {
         { id: 'two', rule: next, params: dice.among(ruleOf[next].examples).params },
       ]
     : [own]
+  const third = dice.among(others.filter((one) => one !== rule && one !== next))
   const inPhases = isKin &&
     dice.maybe(0.2) && {
-      inPhases: [{ phase: phases[0], rule: next, params: dice.among(ruleOf[next].examples).params }],
+      inPhases: [{ phase: phases[0], rule: third, params: dice.among(ruleOf[third].examples).params }],
     }
   return { stages, ...inPhases }
 }

@@ -3,7 +3,7 @@ import { liftKey, liftName, type Lift, type Library } from '../library/index.ts'
 import type { Ratio } from '../template/index.ts'
 import { addDays, daysBetween, formatLoad, inUnit, scale, snap, type Day, type Load } from '../units/index.ts'
 import type { Block } from './block.ts'
-import type { Seen } from './estimates.ts'
+import { evidenceOf, type Seen } from './estimates.ts'
 import { trendOf, type Trend } from './trend.ts'
 
 /** Where a goal stands: what it asks a week, what the lift has gained a week so far, and what that makes of the day. */
@@ -38,7 +38,7 @@ export function targetOf(given: LiftGoal, seen: Seen[], today: Day, blocks: Bloc
   const to = goal.to.value
   const recent = seen.filter(({ date }) => date > addDays(today, -7 * weeksBack) && date <= today)
   const { trend, weeks: read } = slowerOf(recent, today)
-  const now = recent.at(-1)?.value ?? null
+  const now = (evidenceOf(recent).at(-1) ?? recent.at(-1))?.value ?? null
   const from = goal.from && inUnit(goal.from, goal.to.unit).value
   const weeks = goal.by === undefined ? null : Math.max(0, daysBetween(today, goal.by) / 7)
   const isFar = weeks !== null && weeks > weeksBack

@@ -1,6 +1,6 @@
 import { linearRegression } from 'simple-statistics'
 import { daysBetween, snap, type Day } from '../units/index.ts'
-import type { Seen } from './estimates.ts'
+import { evidenceOf, type Seen } from './estimates.ts'
 
 /** A straight line through what was seen, by least squares: what a week brings, and how far single days lie beside it. */
 export type Trend = {
@@ -17,7 +17,8 @@ const leastCount = 4
 const leastDays = 14
 
 /** Null where there is too little to go by. */
-export function trendOf(seen: Seen[]): Trend | null {
+export function trendOf(all: Seen[]): Trend | null {
+  const seen = evidenceOf(all)
   const [first, last] = [seen[0], seen.at(-1)]
   if (!first || !last || seen.length < leastCount || daysBetween(first.date, last.date) < leastDays)
     return null

@@ -61,9 +61,10 @@ export function addLoad(base: Load, more: Load, help = false): Load {
   return { value: Math.max(0, snap(base.value + (help ? -value : value))), unit: base.unit }
 }
 
-/** "62.5 kg": at most two decimals, none that are zero. */
-export function formatLoad(load: Load): string {
-  return `${formatNumber(load.value)} ${load.unit}`
+/** "62.5 kg", "1.25 kg": what can be made of quarters as it is, and anything finer to one decimal: no bar can hold more. */
+export function formatLoad({ value, unit }: Load): string {
+  const said = Number.isInteger(snap(value * 4)) ? value : Math.round(value * 10) / 10
+  return `${formatNumber(said)} ${unit}`
 }
 
 /** A number with at most two decimals and no trailing zeros. */

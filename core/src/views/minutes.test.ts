@@ -92,6 +92,15 @@ test.each([
   ])
   expect(minutes(template)).toBe(Math.round(seconds / 60))
 })
+test('a superset drops its last rest once, not once an exercise', () => {
+  const own = { load: { of: 'none' }, rest: 60 }
+  const pair = templateOf(
+    { a: slot('pushUp', own, { superset: 'A' }), b: slot('pushUp', own, { superset: 'A' }) },
+    [{ name: 'Main', slots: ['a', 'b'] }],
+  )
+  // Twice 20 s to set up, six sets of 15 s, and a minute after each but the last: 40 + 90 + 300 = 430 s.
+  expect(minutes(pair)).toBe(Math.round(430 / 60))
+})
 test('a circuit takes its cap, or its rounds', () => {
   const line = { id: 'a', sets: 1, lift: { exercise: 'pushUp' }, goal: { reps: 20 }, load: { of: 'none' } }
   const circuit = (own: object) =>

@@ -31,9 +31,14 @@ export function minutesOf(library: Library, template: Template, session: Id, slo
   const parts = template.sessions[session]?.sections ?? []
   const stated = parts.filter(({ minutes }) => minutes !== undefined)
   const within = new Set(stated.flatMap((part) => part.slots))
-  const seconds = slots
-    .filter(({ slot }) => !within.has(slot))
-    .reduce((sum, slot) => sum + secondsOf(library, slot), 0)
+  const timed = slots.filter(({ slot }) => !within.has(slot))
+  const seconds = timed.reduce((sum, slot, i) => {
+    const letter = template.slots[slot.slot]?.superset
+    const next = timed[i + 1]
+    const goesOn =
+      letter !== undefined && next !== undefined && template.slots[next.slot]?.superset === letter
+    return sum + secondsOf(library, slot) - (goesOn ? 0 : lastRest(slot))
+  }, 0)
   return Math.round(stated.reduce((sum, { minutes = 0 }) => sum + minutes, 0) + seconds / 60)
 }
 
@@ -44,9 +49,14 @@ function secondsOf(library: Library, slot: MinutesOf): number {
     0,
   )
   const sets = slot.sets.reduce((sum, prescribed) => sum + secondsOfSets(prescribed), 0)
-  const last = slot.sets.at(-1)
-  // The rest after the last set is spent on the way to the next exercise.
-  return setUp[exerciseOf(library, slot).tool] + warmUps + sets - (last ? (last.rest ?? usual.rest) : 0)
+  return setUp[exerciseOf(library, slot).tool] + warmUps + sets
+}
+
+/** The rest after the last set, of a superset after its last exercise, is spent on the way to the next one. */
+function lastRest({ circuit, sets }: MinutesOf): number {
+  const last = sets.at(-1)
+  if (circuit || !last) return 0
+  return (last.rest ?? usual.rest) + (last.roundRest ?? 0)
 }
 
 function secondsOfSets(prescribed: TimedSets): number {

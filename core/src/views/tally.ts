@@ -59,7 +59,7 @@ function sumOf(slots: PlannedSlot[]): Pick<WeekTally, 'sets' | 'reps' | 'tonnage
     reps += whole
     const load = totalOf(prescribed, prescribed)
     if (load && whole) {
-      const more = scale(load, 100 * whole)
+      const more = scale(load, (prescribed.perSide ? 200 : 100) * whole)
       tonnage = tonnage ? addLoad(tonnage, more) : more
     }
   }

@@ -9,12 +9,16 @@ export type Messages = Record<string, string>
 
 /** Fills a sentence: loads with unit, days written out, numbers with at most two decimals. An unknown name throws. */
 export function fill(sentence: string, data: WhyStep['data']): string {
-  return sentence.replace(/\{(\w+)\}/g, (_, name: string) => {
+  const filled = sentence.replace(/\{(\w+)\}/g, (_, name: string) => {
     const value = data[name]
     if (value === undefined) throw new Error(`missing "${name}" for the sentence "${sentence}"`)
     return show(value)
   })
+  return filled.replace(ofOne, '1 $1')
 }
+
+/** One of a thing that a sentence counts in the plural. */
+const ofOne = /(?<![\d.,−])1 (set|rep|week|session|exercise|slot|hit|day|point|position)s\b/g
 
 function show(value: Value): string {
   if (typeof value === 'number') return formatNumber(value)

@@ -1,5 +1,5 @@
 import { extent, line, scaleLinear, scaleUtc } from 'd3'
-import type { Seen, Target } from '@young-oak/core/trends'
+import { evidenceOf, type Seen, type Target } from '@young-oak/core/trends'
 import { formatDay, formatNumber } from '@young-oak/core/units'
 
 type Props = { seen: Seen[]; target?: Target; unit: string; label: string }
@@ -7,7 +7,14 @@ type Props = { seen: Seen[]; target?: Target; unit: string; label: string }
 const size = { width: 340, height: 140, left: 40, right: 12, top: 10, bottom: 22 }
 const at = (day: string): Date => new Date(`${day}T00:00:00Z`)
 
-/** Estimated maxes day by day; with a goal, the line that is meant and the band that what was seen points to. */
+/** No more digits than a bar can hold: half a kilogram, or a pound. */
+const halfOf = (value: number, unit: string): number =>
+  unit === 'kg' ? Math.round(value * 2) / 2 : Math.round(value)
+
+/**
+ * Estimated maxes day by day. Days that tell only what the max is at least are hollow, and lie outside the line; with a goal, the line
+ * that is meant and the band that what was seen points to.
+ */
 export function EstimateChart({ seen, target, unit, label }: Props) {
   const [first, last] = [seen[0], seen.at(-1)]
   if (!first || !last) return null
@@ -31,7 +38,7 @@ export function EstimateChart({ seen, target, unit, label }: Props) {
     <svg
       viewBox={`0 0 ${size.width} ${size.height}`}
       role="img"
-      aria-label={`${label}: from ${formatNumber(first.value)} ${unit} on ${formatDay(first.date)} to ${formatNumber(last.value)} ${unit} on ${formatDay(last.date)}`}
+      aria-label={`${label}: from ${formatNumber(halfOf(first.value, unit))} ${unit} on ${formatDay(first.date)} to ${formatNumber(halfOf(last.value, unit))} ${unit} on ${formatDay(last.date)}`}
       className="w-full"
     >
       {y.ticks(4).map((tick) => (
@@ -72,11 +79,20 @@ export function EstimateChart({ seen, target, unit, label }: Props) {
           strokeDasharray="6 4"
         />
       )}
-      <path d={draw(seen) ?? undefined} fill="none" stroke="var(--leaf)" strokeWidth="2" />
-      {seen.map(({ date, value }) => (
-        <circle key={date} cx={x(at(date))} cy={y(value)} r="2.5" fill="var(--leaf)">
+      <path d={draw(evidenceOf(seen)) ?? undefined} fill="none" stroke="var(--leaf)" strokeWidth="2" />
+      {seen.map(({ date, value, atLeast }) => (
+        <circle
+          key={date}
+          cx={x(at(date))}
+          cy={y(value)}
+          r="2.5"
+          fill={atLeast ? 'var(--sheet)' : 'var(--leaf)'}
+          stroke="var(--leaf)"
+          strokeWidth={atLeast ? 1 : 0}
+        >
           <title>
-            {formatDay(date)}: {formatNumber(value)} {unit}
+            {formatDay(date)}: {atLeast && 'at least '}
+            {formatNumber(halfOf(value, unit))} {unit}
           </title>
         </circle>
       ))}

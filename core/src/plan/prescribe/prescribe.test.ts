@@ -223,7 +223,7 @@ describe('what can be loaded', () => {
     ])
     // 220 lb is 99.7903 kg; 80% is 79.8322, nearest on 20 kg steps 80.
     expect(line(made, 1)).toBe('4 × 5 @ 80 kg')
-    expect(why(made, 1)).toContain('176 lb is 79.83 kg in the unit of the plates')
+    expect(why(made, 1)).toContain('176 lb is 79.8 kg in the unit of the plates')
   })
 })
 

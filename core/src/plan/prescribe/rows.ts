@@ -32,9 +32,9 @@ const byClock: Record<RowClock, (asked: Asked) => number> = {
 }
 
 /**
- * The week's own row is read only if the row before it was trained, was a deload, had no place for this slot, or missed
- * weeks are dropped; otherwise the row after the last one trained. So a load does not rise because the calendar moved
- * although the week was missed.
+ * The week's own row is read only if the last row before it that had a place outside a deload was trained, or missed weeks are dropped;
+ * otherwise the row after the last one trained. So a load does not rise because the calendar moved although the week was missed, and a
+ * deload, or a week without a day for the slot, takes nothing away from a row that waits.
  */
 function rowByWeek(asked: Asked): number {
   const { template, state, place, id, count } = asked
@@ -42,9 +42,13 @@ function rowByWeek(asked: Asked): number {
   if (row === 0 || template.missed === 'drop') return row
   const known = state.rows[rowsKey(place.phase.id, id)]
   if (known?.week === place.week) return known.row
-  if (known?.row === row - 1 || known?.before.includes(row - 1)) return row
-  if (wasDeloadOrAway(asked, row)) return row
-  return known ? Math.min(row, Math.max(known.row, ...known.before) + 1) : 0
+  const isTrained = (one: number) => known?.row === one || known?.before.includes(one) === true
+  let last = row - 1
+  while (last >= 0 && !isTrained(last) && wasDeloadOrAway(asked, last + 1)) last -= 1
+  if (last < 0 || isTrained(last)) return row
+  let next = known ? Math.max(known.row, ...known.before) + 1 : 0
+  while (next < row && wasDeloadOrAway(asked, next + 1)) next += 1
+  return Math.min(row, next)
 }
 
 /** Whether a week of the phase, counted from 1, was light for the slot or had no place for it. */

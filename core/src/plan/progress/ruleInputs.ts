@@ -1,4 +1,5 @@
 import type { Id } from '../../parsing/index.ts'
+import { setCounts, type Muscle } from '../../library/index.ts'
 import { actsOn, slotWith } from '../../adjustments/index.ts'
 import { type RuleAt, ruleOf } from '../../progressions/index.ts'
 import { slotsOf, type Slot } from '../../template/index.ts'
@@ -25,20 +26,21 @@ export function ruleInputs(
     at(progression) {
       const stage = template.progressions[progression]?.stages[0]
       if (!stage || ruleOf[stage.rule].of !== 'muscle') return { week, inWeek }
-      const muscle = (stage.params as { muscle?: string }).muscle
+      const { muscle } = stage.params as { muscle?: Muscle }
       const mostSets = evidence.mostSets[muscle ?? '']
       return {
         week,
         inWeek,
-        shares: sharesOf(progression, id),
+        shares: sharesOf(progression, id, muscle),
         ...(mostSets !== undefined && { mostSets }),
       }
     },
   }
 
   /** The slots of the week that follow a progression, place by place, and which of them this one is. */
-  function sharesOf(progression: Id, own: Id): RuleAt['shares'] {
+  function sharesOf(progression: Id, own: Id, muscle: Muscle | undefined): RuleAt['shares'] {
     const roles: string[] = []
+    const counts: number[] = []
     let at = 0
     const sessions = state.course.running?.sessions ?? [place.session]
     sessions.forEach((session, i) => {
@@ -48,9 +50,15 @@ export function ruleInputs(
         if (!follow || isLeftOut(session, one)) continue
         if (one === own && i + 1 === inWeek) at = roles.length
         roles.push(roleAt(follow, i + 1))
+        counts.push(countOf(template.slots[one] as Slot, muscle))
       }
     })
-    return { roles, own: at }
+    return { roles, own: at, counts }
+  }
+
+  /** What a set of a slot counts for the muscle; a whole one where neither the slot nor its exercise says that it works it. */
+  function countOf(one: Slot, muscle: Muscle | undefined): number {
+    return (muscle && setCounts(library, one, muscle, one.counts)) || 1
   }
 
   /** Whether the track leaves a slot out, so that the others share its sets. */

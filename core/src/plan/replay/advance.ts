@@ -32,6 +32,7 @@ import { spotOf, type Situation } from '../state/situation.ts'
 import { progress, roleAt } from '../progress/progress.ts'
 import { stateKey } from '../progress/currentStage.ts'
 import { trainedRow } from '../prescribe/rows.ts'
+import { signShows } from './weeks.ts'
 import { heaviestKey, lastKey, progressionKey, rowsKey, type FoldState } from '../state/state.ts'
 import { ownReps, setsOf } from './verdict.ts'
 
@@ -68,6 +69,10 @@ export function advance(
     }
   }
   tellProgressions(situation, worked, date, answers)
+  const { phase, phaseWeek } = place
+  const mayEnd = typeof phase.weeks !== 'number' && phaseWeek >= phase.weeks.least
+  if (mayEnd && !state.ended.includes(phase.id) && signShows(state, phase))
+    state.ended = [...state.ended, phase.id]
 }
 
 /** Keeps the load of prescriptions that are asked again at last time's load, without what the member's own changes made of it. */

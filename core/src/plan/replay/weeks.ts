@@ -38,10 +38,18 @@ export function keepDates(fold: Fold, day: Day, inclusive: boolean, evidence: Ev
     if (running?.from) {
       if (!isDue(addDays(running.from, 7))) return
       const course = endByDate(fold.state.course, templateOf(fold, running.version).missed)
-      if (course.running) fold.state.course = course
-      else endWeek(fold, 'dropped')
+      if (course.running) {
+        // A week that is done again stays visible as it was done first.
+        if (course.running.attempt > running.attempt) fold.weeks.push(withGivenUp(running))
+        fold.state.course = course
+      } else endWeek(fold, 'dropped')
     } else if (!nextFrom || !isDue(nextFrom) || !open(fold, nextFrom, evidence)) return
   }
+}
+
+const withGivenUp = (running: RunningWeek): RunningWeek => {
+  const left = placesLeft(running).map((inWeek) => [inWeek, 'dropped'] as const)
+  return { ...running, taken: { ...running.taken, ...Object.fromEntries(left) } }
 }
 
 /** Ends the running week; what is left of it is given up. */
@@ -80,9 +88,13 @@ export function open(fold: Fold, day: Day, evidence: Evidence): boolean {
   return true
 }
 
-/** Whether the sign that ends a phase shows on any lift of its progression. */
-function signShows({ progressions }: FoldState, { weeks }: Phase): boolean {
+/**
+ * Whether the trigger that ends a phase fires on any lift of its progression, or has fired in a week that may be its last: what later sessions
+ * of that week bring does not call it back.
+ */
+export function signShows({ progressions, ended }: FoldState, { id: phase, weeks }: Phase): boolean {
   if (typeof weeks === 'number') return false
+  if (ended.includes(phase)) return true
   const { until } = weeks
   return Object.entries(progressions).some(
     ([key, { run }]) => key.startsWith(`${until.progression}/`) && triggerOf[until.trigger].fires(run, until),

@@ -31,6 +31,8 @@ export type FoldState = {
   lastLoads: Record<string, { load: Load; date: Day }>
   /** What each lift has moved in the latest week that it was trained in, reps times load, as it would be without that week's changes. */
   moved: Record<string, { week: number; load: Load }>
+  /** Phases whose trigger has fired in a week that may be their last, whatever came after it. */
+  ended: readonly Id[]
   lastDay: Day | null
   /** The plan's week in which the member came back after an absence. */
   backWeek: number | null
@@ -70,6 +72,7 @@ export const startState = (from: Day): FoldState => ({
   roles: {},
   lastLoads: {},
   moved: {},
+  ended: [],
   lastDay: null,
   backWeek: null,
 })

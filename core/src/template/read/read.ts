@@ -9,7 +9,7 @@ import { findOverMax } from './slotEnds.ts'
 import { readAdjustment, readDeload } from './readAdjustment.ts'
 import { settleExercises } from './readExercises.ts'
 import { readKind } from './readKind.ts'
-import { readProgression, readTrigger } from './readProgression.ts'
+import { findIdle, readProgression, readTrigger } from './readProgression.ts'
 import { templateFormat, upgradeTemplate } from './upgrades/index.ts'
 import { placeIn1 } from './upgrades/template1.ts'
 import {
@@ -50,6 +50,7 @@ export type ReadTemplate =
 export function readTemplate(input: unknown, library: Library = {}): ReadTemplate {
   return read(library, input, (checker, template) => {
     findUnfinished(checker, template)
+    findIdle(checker, template)
     for (const [id, slot] of Object.entries(template.slots))
       findOverMax(checker, template, slot, at('slots', id))
   })
@@ -58,6 +59,7 @@ export function readTemplate(input: unknown, library: Library = {}): ReadTemplat
 /** A draft on its way: like a template, but that sessions may still be empty. */
 export function readDraft(input: unknown, library: Library = {}): ReadTemplate {
   return read(library, input, (checker, template) => {
+    findIdle(checker, template)
     for (const [id, slot] of Object.entries(template.slots))
       findOverMax(checker, template, slot, at('slots', id))
   })

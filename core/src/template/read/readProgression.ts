@@ -1,7 +1,7 @@
-import { ruleKinds, ruleOf, type RuleKind, type Stage } from '../../progressions/index.ts'
+import { ruleKinds, ruleOf, startParams, type RuleKind, type Stage } from '../../progressions/index.ts'
 import { type Id, at, type Checker, fixForRetired } from '../../parsing/index.ts'
 import { triggerKinds, triggerOf, type TriggerBasis, type TriggerKind } from '../../triggers/index.ts'
-import type { PhaseRule, Progression, ProgressionStage } from '../types.ts'
+import type { PhaseRule, Progression, ProgressionStage, Template } from '../types.ts'
 import { readKind } from './readKind.ts'
 import { progressionShape, stageShape } from './shape.ts'
 
@@ -45,6 +45,28 @@ export function readProgression(checker: Checker, value: unknown, path: string):
     return ruled ? [{ phase: one.phase, ...ruled } as PhaseRule] : []
   })
   return { stages, inPhases }
+}
+
+/**
+ * Parameters that would never act: those of a start, in a phase that goes on with the state of its stage. A version that was published before
+ * this was asked reads all the same.
+ */
+export function findIdle(checker: Checker, { progressions }: Pick<Template, 'progressions'>): void {
+  for (const [id, { stages, inPhases = [] }] of Object.entries(progressions)) {
+    const path = at('progressions', id)
+    inPhases.forEach(({ rule, params }, i) => {
+      const stage = stages.find((one) => one.rule === rule)
+      if (!stage) return
+      const [own, given] = [stage.params as Record<string, unknown>, params as Record<string, unknown>]
+      for (const name of [...startParams, ...(ruleOf[rule].onlyAtStart ?? [])])
+        if (JSON.stringify(own[name]) !== JSON.stringify(given[name]))
+          checker.add(
+            `${path}.inPhases[${i}].params.${name}`,
+            `${JSON.stringify(own[name]) ?? 'nothing'}, as in its stage: it acts only at a start, and the phase goes on from the running load`,
+            given[name],
+          )
+    })
+  }
 }
 
 /** A rule with its parameters, as a stage or a phase has it. */

@@ -14,10 +14,18 @@ export function Proposals({ proposals, member }: { proposals: ProposedMax[]; mem
   const library = useLibrary()
   const [give, { isLoading }] = api.useGiveMaxMutation()
   const accept = async (proposal: ProposedMax) => {
-    const { exercise, variant, date, load, from } = proposal
+    const { exercise, variant, date, load, from, how } = proposal
     const lift = { exercise, ...(variant && { variant }) }
-    const { body: _, ...set } = from ?? { load, reps: 1, accepted: true as const }
-    const given = { ...lift, ...set, formula: defaultFormula, date, today: today() }
+    const { body: _, ...set } = from ?? { load, reps: 1 }
+    const isLower = how !== 'estimate'
+    const given = {
+      ...lift,
+      ...set,
+      ...(isLower && { accepted: true as const }),
+      formula: defaultFormula,
+      date,
+      today: today(),
+    }
     const answer = await give({ given, member })
     if (answer.error) toast.error(sayError(answer.error))
     else toast(`${liftName(library, proposal)}: ${formatLoad(proposal.load)} is used from your next session.`)
@@ -38,6 +46,7 @@ export function Proposals({ proposals, member }: { proposals: ProposedMax[]; mem
               <span className="block text-sm text-bark">
                 {proposal.from ? saySet(proposal.from) : 'a test below the max in use'} on{' '}
                 {formatDay(proposal.date)}
+                {proposal.how === 'lower estimate' && ', below the max in use'}
               </span>
             </span>
             <Button

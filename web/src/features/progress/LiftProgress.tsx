@@ -3,7 +3,7 @@ import { useState } from 'react'
 import type { ProgressView } from '@young-oak/api/progress'
 import { liftName } from '@young-oak/core/library'
 import type { BlockOf } from '@young-oak/core/facts'
-import type { Block, Target } from '@young-oak/core/trends'
+import { evidenceOf, type Block, type Target } from '@young-oak/core/trends'
 import { formatDay, formatLoad, formatNumber, type Unit, typedNumber } from '@young-oak/core/units'
 import { today } from '../../app/today.ts'
 import { EstimateChart } from '../../charts/EstimateChart.tsx'
@@ -19,7 +19,8 @@ export function LiftProgress({ line: { lift, seen, targets }, blocks, unit, memb
   const library = useLibrary()
   const [isSetting, setSetting] = useState(false)
   const { give, isBusy } = useGive(member)
-  const last = seen.at(-1)
+  const last = evidenceOf(seen).at(-1)
+  const isOpen = seen.some(({ atLeast }) => atLeast)
   return (
     <article className="rounded-lg border border-line bg-sheet p-4">
       <header className="flex flex-wrap items-baseline gap-x-3">
@@ -31,7 +32,14 @@ export function LiftProgress({ line: { lift, seen, targets }, blocks, unit, memb
         )}
       </header>
       {seen.length > 1 ? (
-        <EstimateChart seen={seen} target={soonest(targets)} unit={unit} label={liftName(library, lift)} />
+        <>
+          <EstimateChart seen={seen} target={soonest(targets)} unit={unit} label={liftName(library, lift)} />
+          {isOpen && (
+            <p className="text-sm text-bark">
+              Hollow: no RIR was noted, so the max is at least this. Note the RIR to have the day counted.
+            </p>
+          )}
+        </>
       ) : (
         <p className="mt-1 text-sm text-bark">
           {seen.length ? 'One day is not a trend yet.' : 'No set gives an e1RM for this lift yet.'}

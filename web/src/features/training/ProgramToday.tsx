@@ -231,9 +231,11 @@ type ClosedProps = {
 }
 
 function Closed({ plan, session, log, proposals }: ClosedProps) {
-  const fresh = proposals.filter(
-    ({ date, ...lift }) => date === log.date && log.sets.some((set) => liftKey(set) === liftKey(lift)),
-  )
+  const fresh = proposals
+    .filter(({ how }) => how !== 'lower estimate')
+    .filter(
+      ({ date, ...lift }) => date === log.date && log.sets.some((set) => liftKey(set) === liftKey(lift)),
+    )
   const isRead = session.status === 'trained' || session.status === 'skipped'
   return (
     <article className="mt-6 rounded-lg border border-leaf bg-leaf-wash p-4">

@@ -25,8 +25,10 @@ function sayLoad({ load, help }: DoneSet, isOnBody: boolean): string {
   return isOnBody ? `${help ? '−' : '+'}${formatLoad(load)}` : formatLoad(load)
 }
 
-const sayCount = ({ reps, amount, state }: DoneSet): string => {
-  if (state === 'failed' && !reps && !amount?.value) return 'failed'
+const sayCount = ({ reps, amount, state, failed }: DoneSet): string => {
+  const isFailed = failed === true || state === 'failed'
+  if (isFailed && !reps && !amount?.value) return 'failed'
+  if (isFailed && reps) return `${reps} and failed`
   if (amount) return `${formatAmount(amount)}${reps ? ` and ${reps} reps` : ''}`
   return reps === undefined ? 'done' : String(reps)
 }
