@@ -130,7 +130,7 @@ test('a deload is put in by recipe and taken out; what was missed is set for the
   await loads.getByRole('button', { name: 'Change load settings' }).click()
   await choose(dialog.getByLabel('Missed sessions of a week'), 'move into the next week')
   await dialog.getByLabel('Weeks away before a reduction').fill('2')
-  await choose(dialog.getByLabel('Deloads'), 'reactive deloads only')
+  await choose(dialog.getByLabel('Deloads', { exact: true }), 'reactive deloads only')
   await dialog.getByRole('button', { name: 'Save loads' }).click()
   for (const said of [
     'Missed sessions move into the next week.',

@@ -238,6 +238,22 @@ describe('a member', () => {
       { logs: [{ date: '2026-03-02', position: 1, sets: [{ slot: 'bench', n: 1, reps: 5 }] }] },
       'logs[0].sets[0].slot: expected a slot of the template, or an exercise beside it; got "bench".',
     ],
+    [
+      'two entries for one set number that say different things',
+      {
+        logs: [
+          {
+            date: '2026-03-02',
+            position: 1,
+            sets: [
+              { slot: 'squat', n: 1, reps: 5 },
+              { slot: 'squat', n: 1, reps: 3 },
+            ],
+          },
+        ],
+      },
+      'logs[0].sets[1].n: expected a number that no other set of the slot has; got 1. logs[0].sets[0] is set 1 too',
+    ],
   ])('with %s is refused, and says where', (_, change, said) => expect(read(change)).toContain(said))
 
   const inputWith = (change: Partial<Member>, today = '2026-04-07'): PlanInput => ({

@@ -4,11 +4,13 @@ import { exerciseOf, liftName, type Library } from '@young-oak/core/library'
 import { ruleKinds, ruleOf, type RuleKind } from '@young-oak/core/progressions'
 import {
   checkCommand,
+  isLighterUse,
   sayIssue,
   type Command,
   type Slot,
   type SlotRotation,
   type Template,
+  type Use,
 } from '@young-oak/core/template'
 import { ExercisePicker } from '../../library/ExercisePicker.tsx'
 import { useAppDispatch } from '../../../app/store.ts'
@@ -18,7 +20,16 @@ import { optionsOf, SelectField } from '../../../ui/Select.tsx'
 import { edit } from '../editorSlice.ts'
 import { mint } from '../mint.ts'
 import { RoleFields } from './RoleFields.tsx'
-import { withKnown, withNew, placesAWeek, setRole, setTurns, stopUsing } from './slotRules.ts'
+import {
+  placesAWeek,
+  setFull,
+  setRole,
+  setTurns,
+  stopUsing,
+  withKnown,
+  withNew,
+  writtenOver,
+} from './slotRules.ts'
 
 type Props = { draft: Template; slotId: string; slot: Slot }
 type PartProps = Props & { put: (command: Command | null) => void }
@@ -48,7 +59,8 @@ function Uses({ draft, slotId, slot, put }: PartProps) {
   return (
     <ul className="grid gap-3 text-sm">
       {slot.uses.length === 0 && <li className="text-bark">No progression: loads are as written.</li>}
-      {slot.uses.map(({ progression, role }) => {
+      {slot.uses.map((use) => {
+        const { progression, role } = use
         const stage = draft.progressions[progression]?.stages[0]
         if (!stage) return null
         const { roles, title } = ruleOf[stage.rule]
@@ -72,11 +84,27 @@ function Uses({ draft, slotId, slot, put }: PartProps) {
                 Stop using {title}
               </Button>
             </p>
+            {isBelowAnother(draft, slotId, use) && (
+              <label className="mt-1 flex items-center gap-2">
+                <input
+                  type="checkbox"
+                  checked={use.full === true}
+                  onChange={({ target }) => put(setFull(draft, slotId, progression, target.checked))}
+                />
+                A full exposure: it steps and misses on its own. Otherwise it follows the main sets.
+              </label>
+            )}
           </li>
         )
       })}
     </ul>
   )
+}
+
+/** Whether the slot is at a lower percentage of its progression than another one, in some phase. */
+function isBelowAnother(draft: Template, slotId: string, use: Use): boolean {
+  const { full: _, ...rest } = use
+  return draft.phases.some(({ id }) => isLighterUse(draft, id, slotId, rest))
 }
 
 /** Another progression for the slot: a new one, or one that the template has already. */
@@ -87,6 +115,7 @@ function MoreRules({ draft, slotId, slot, put }: PartProps) {
     (id) => !slot.uses.some(({ progression }) => progression === id),
   )
   const [known, setKnown] = useState(others[0] ?? '')
+  const lost = writtenOver(library, slot, kind)
   return (
     <div className="grid grid-cols-[1fr_auto] items-end gap-3">
       <SelectField
@@ -98,6 +127,12 @@ function MoreRules({ draft, slotId, slot, put }: PartProps) {
       <Button look="plain" className="min-h-11" onClick={() => put(withNew(draft, slotId, kind, mint))}>
         Add {ruleOf[kind].title}
       </Button>
+      {lost.length > 0 && (
+        <p className="col-span-2 text-sm text-bark">
+          {ruleOf[kind].title} writes over {lost.slice(0, 6).join(', ')}
+          {lost.length > 6 && ` and ${lost.length - 6} more`}.
+        </p>
+      )}
       {others.length > 0 && (
         <>
           <SelectField

@@ -9,7 +9,16 @@ import {
   type Command,
   type Template,
 } from '@young-oak/core/template'
-import { withKnown, withNew, placesAWeek, setRole, setTurns, stopUsing } from './slotRules.ts'
+import {
+  placesAWeek,
+  setFull,
+  setRole,
+  setTurns,
+  stopUsing,
+  withKnown,
+  withNew,
+  writtenOver,
+} from './slotRules.ts'
 
 const { template } = readTemplate({
   format: 2,
@@ -52,6 +61,29 @@ describe('a slot', () => {
       expect(readTemplate(JSON.parse(JSON.stringify(without))).issues).toBeUndefined()
     },
   )
+
+  test('starts a progression at the percentage that is written, and what is written over is said first', () => {
+    const made = after(draft, withNew(draft, 'squat', 'linear', minting()))
+    expect(made.progressions['id-1']?.stages[0]?.params).toMatchObject({ startPercent: 70 })
+    const { squat } = draft.slots
+    expect(squat && writtenOver({}, squat, 'linear')).toEqual(['70%'])
+    expect(squat && writtenOver({}, squat, 'density')).toEqual(['3 × 5'])
+  })
+
+  test('of two progressions keeps the other when one is used no more', () => {
+    const made = after(draft, withNew(draft, 'squat', 'linear', minting()))
+    const both = after(made, withNew(made, 'squat', 'setAccumulation', () => 'sets'))
+    const one = after(both, stopUsing(both, 'squat', 'sets'))
+    expect(one.slots.squat?.uses.map(({ progression }) => progression)).toEqual(['id-1'])
+  })
+
+  test('may be a full exposure at a lower percentage', () => {
+    const made = after(draft, withNew(draft, 'squat', 'linear', minting()))
+    const both = after(made, withKnown(made, 'bench', 'id-1'))
+    const full = after(both, setFull(both, 'bench', 'id-1', true))
+    expect(full.slots.bench?.uses[0]?.full).toBe(true)
+    expect(after(full, setFull(full, 'bench', 'id-1', false)).slots.bench?.uses).toEqual(both.slots.bench?.uses)
+  })
 
   test('has one role, or another at each day of the week', () => {
     const thrice = {

@@ -1,4 +1,7 @@
 import type { Id } from '@young-oak/core/parsing'
+import { kindOf } from '@young-oak/core/goals'
+import type { Library } from '@young-oak/core/library'
+import { sourceOf } from '@young-oak/core/loads'
 import { placesOf } from '@young-oak/core/calendar'
 import { ruleOf, sampleGroup, sampleRole, type RuleKind } from '@young-oak/core/progressions'
 import {
@@ -13,13 +16,18 @@ import {
   type Template,
 } from '@young-oak/core/template'
 
-/** The commands that give a slot a rule of its own: an example's numbers to begin with, and sets that can carry it. */
+/**
+ * The commands that give a slot a rule of its own: an example's numbers to begin with, but the first load that is written, and sets that can
+ * carry it.
+ */
 export function withNew(draft: Template, slotId: Id, kind: RuleKind, mint: () => Id): Command | null {
   const slot = draft.slots[slotId]
   const params = ruleOf[kind].examples[0]?.params
   if (!slot || !params) return null
   const id = mint()
-  const stages = [{ id: mint(), rule: kind, params }] as Progression['stages']
+  const stages = [
+    { id: mint(), rule: kind, params: startingAsWritten(slot, params) },
+  ] as Progression['stages']
   const follow = { progression: id, role: sampleRole(kind) }
   const to = carrying({ ...slot, uses: [...slot.uses, follow] }, kind)
   return {
@@ -48,7 +56,7 @@ export function stopUsing(draft: Template, slotId: Id, progression: Id): Command
   const uses = slot.uses.filter((one) => one.progression !== progression)
   const givesLoads = (one: Use) =>
     rulesOf(draft.progressions[one.progression]).some(({ rule }) => ruleOf[rule].writes.includes('load'))
-  const to = uses.some(givesLoads) ? { ...slot, follows: uses } : withoutRule({ ...slot, uses })
+  const to = uses.some(givesLoads) ? { ...slot, uses } : withoutRule({ ...slot, uses })
   const set: Command = { do: 'setSlot', slot: slotId, from: slot, to }
   const isUsed = Object.entries(draft.slots).some(
     ([id, other]) => id !== slotId && other.uses.some((one) => one.progression === progression),
@@ -69,6 +77,49 @@ export function setRole(draft: Template, slotId: Id, progression: Id, role: Use[
   if (!slot) return null
   const uses = slot.uses.map((one) => (one.progression === progression ? { ...one, role } : one))
   return { do: 'setSlot', slot: slotId, from: slot, to: { ...slot, uses } }
+}
+
+/** Whether a slot at a lower percentage than another of its progression is to be a full exposure all the same. */
+export function setFull(draft: Template, slotId: Id, progression: Id, isFull: boolean): Command | null {
+  const slot = draft.slots[slotId]
+  if (!slot) return null
+  const uses = slot.uses.map((one): Use => {
+    if (one.progression !== progression) return one
+    const { full: _, ...rest } = one
+    return isFull ? { ...rest, full: true } : rest
+  })
+  return { do: 'setSlot', slot: slotId, from: slot, to: { ...slot, uses } }
+}
+
+/** A rule's parameters with the first load that the slot is written at, where that is a percentage of a max. */
+function startingAsWritten(slot: Slot, params: object): object {
+  const isFirst = 'startLoad' in params || 'startPercent' in params
+  const load = Object.values(slot.rows)
+    .flat(2)
+    .map((prescribed) => prescribed.load)
+    .find(({ of }) => of === 'max' || of === 'repMax')
+  if (!isFirst || !load || (load.of !== 'max' && load.of !== 'repMax')) return params
+  const { startLoad: _, startReps: __, ...rest } = params as { startLoad?: unknown; startReps?: unknown }
+  return { ...rest, startPercent: load.percent, ...(load.of === 'repMax' && { startReps: load.reps }) }
+}
+
+/** What of a slot's sets a new progression would write over, as the sheet says it: each once. */
+export function writtenOver(library: Library, slot: Slot, kind: RuleKind): string[] {
+  const to = carrying(slot, kind)
+  const lost = Object.entries(slot.rows).flatMap(([phase, rows]) =>
+    rows.flatMap((row, i) =>
+      row.flatMap((was, j) => {
+        const is = to.rows[phase]?.[i]?.[j]
+        if (!is || is === was) return []
+        const isLoad = is.load.of !== was.load.of && was.load.of !== 'free' && was.load.of !== 'none'
+        return [
+          ...(isLoad ? [sourceOf[was.load.of].cell(was.load, library)] : []),
+          ...(is.goal === was.goal ? [] : [`${was.sets} × ${kindOf(was.goal).cell(was.goal)}`]),
+        ]
+      }),
+    ),
+  )
+  return [...new Set(lost)]
 }
 
 /** Other lifts in turn with a slot's own; none takes the turns away. */
