@@ -72,7 +72,10 @@ describe('a slot', () => {
 
   test('of two progressions keeps the other when one is used no more', () => {
     const made = after(draft, withNew(draft, 'squat', 'linear', minting()))
-    const both = after(made, withNew(made, 'squat', 'setAccumulation', () => 'sets'))
+    const both = after(
+      made,
+      withNew(made, 'squat', 'setAccumulation', () => 'sets'),
+    )
     const one = after(both, stopUsing(both, 'squat', 'sets'))
     expect(one.slots.squat?.uses.map(({ progression }) => progression)).toEqual(['id-1'])
   })
@@ -82,7 +85,9 @@ describe('a slot', () => {
     const both = after(made, withKnown(made, 'bench', 'id-1'))
     const full = after(both, setFull(both, 'bench', 'id-1', true))
     expect(full.slots.bench?.uses[0]?.full).toBe(true)
-    expect(after(full, setFull(full, 'bench', 'id-1', false)).slots.bench?.uses).toEqual(both.slots.bench?.uses)
+    expect(after(full, setFull(full, 'bench', 'id-1', false)).slots.bench?.uses).toEqual(
+      both.slots.bench?.uses,
+    )
   })
 
   test('has one role, or another at each day of the week', () => {
