@@ -62,6 +62,7 @@ const plannedWeek = () =>
       phaseWeek: count(),
       deload: yesOrNo(),
       from: left(date()),
+      inserted: left(exact<NonNullable<PlannedWeek['inserted']>>({ fact: text(), week: count() })),
       toTest: left(count()),
       places: list(plannedSession()),
     },

@@ -182,6 +182,7 @@ export const shown = () =>
         phaseWeek: count(),
         inWeek: count(),
         session: text(),
+        deload: left(orNull(exact<NonNullable<ShownAt['deload']>>({ fact: text(), week: count() }))),
         toTest: left(count()),
       }),
       slots: byKey(shownSlot()),

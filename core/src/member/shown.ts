@@ -26,6 +26,12 @@ export const shownShape = strictObject({
     phaseWeek: wholeField('a week of the phase', 1, 1000).required(),
     inWeek: wholeField('a day of the week', 1, 20).required(),
     session: idField('a session').required(),
+    deload: strictObject({
+      fact: idField('the deload').required(),
+      week: wholeField('a week of the deload', 1, 20).required(),
+    })
+      .nullable()
+      .default(undefined),
     toTest: wholeField('weeks to the test day', 0, 1000),
   })
     .default(undefined)

@@ -126,6 +126,8 @@ export type ShownAt = {
   phaseWeek: number
   inWeek: number
   session: Id
+  /** The deload that was put in there, and which of its weeks; null where none was. Absent of snapshots made before it was named. */
+  deload?: { fact: Id; week: number } | null
   toTest?: number
 }
 

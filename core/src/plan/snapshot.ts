@@ -5,11 +5,12 @@ import type { Plan, PlannedSession } from './types.ts'
 
 /** The snapshot of a session as it stands on the screen: stored when it is started, and what it is judged by ever after. */
 export function snapshot(plan: Plan, position: number): Shown | null {
-  for (const { phase, week, phaseWeek, toTest, version, places } of plan.weeks) {
+  for (const { phase, week, phaseWeek, inserted = null, toTest, version, places } of plan.weeks) {
     const session = places.find((place) => place.position === position)
     if (!session) continue
     const { inWeek, session: id } = session
-    const at = { phase, week, phaseWeek, inWeek, session: id, ...(toTest !== undefined && { toTest }) }
+    const toGo = toTest !== undefined && { toTest }
+    const at = { phase, week, phaseWeek, inWeek, session: id, deload: inserted, ...toGo }
     return { format: shownFormat, engine, version, at, slots: shownSlots(session) }
   }
   return null

@@ -34,6 +34,8 @@ export type PlannedWeek = {
   deload: boolean
   /** On a calendar, the week's first day. */
   from?: Day
+  /** A deload that was put in before the week of the phase: of which fact, and which of its weeks. */
+  inserted?: { fact: Id; week: number }
   /** Weeks to the test day, in a phase that ends with it. */
   toTest?: number
   places: PlannedSession[]

@@ -183,6 +183,8 @@ function headOf(
     phaseName: phase?.name ?? week.phase,
     phaseWeek: week.phaseWeek,
     deload,
+    ...(week.isInserted &&
+      week.deload && { inserted: { fact: week.deload, week: (week.deloadAt ?? 0) + 1 } }),
     ...(fold.isCalendar && week.from && { from: week.from }),
     ...(week.toTest !== null && { toTest: week.toTest }),
   }

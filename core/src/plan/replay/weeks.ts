@@ -60,12 +60,12 @@ export function endWeek(fold: Fold, as: Taken): void {
 }
 
 /** Opens the next week as things stand on a day; false when the plan is over. */
-export function open(fold: Fold, day: Day, evidence: Evidence): boolean {
+export function open(fold: Fold, day: Day, evidence: Evidence, withoutDeload = false): boolean {
   const { state, isCalendar } = fold
   const { version, track = null } = segmentOn(fold.enrolment, day)
   const template = templateOf(fold, version)
   const start = fold.enrolment.segments[0]?.from ?? day
-  const ownDeload = nextOwnDeload(state.course, evidence, day)
+  const ownDeload = withoutDeload ? null : nextOwnDeload(state.course, evidence, day)
   const opened = openWeek(state.course, {
     template,
     version,
@@ -212,6 +212,7 @@ export function reach(fold: Fold, log: SessionLog, evidence: Evidence): Place | 
 
 function walkTo(fold: Fold, log: SessionLog, evidence: Evidence): Place | null {
   if (!standOn(fold, log.date, evidence)) return null
+  waitWithDeload(fold, log, evidence)
   for (let weeks = 0; weeks < mostWeeks; weeks++) {
     const { running } = fold.state.course
     if (!running || log.position < running.first) return null
@@ -222,8 +223,22 @@ function walkTo(fold: Fold, log: SessionLog, evidence: Evidence): Place | null {
     }
     endWeek(fold, fold.isCalendar ? 'dropped' : 'skipped')
     if (!open(fold, log.date, evidence)) return null
+    waitWithDeload(fold, log, evidence)
   }
   return null
+}
+
+/**
+ * A deload that was put in before a week, and of which nothing is trained, waits where a phone that did not know of it has trained the week
+ * itself: a session takes the place that its snapshot names, and what nobody trained is not given.
+ */
+function waitWithDeload(fold: Fold, { shown, date }: SessionLog, evidence: Evidence): void {
+  const { running } = fold.state.course
+  const at = shown?.at
+  if (!running?.isInserted || at?.deload !== null || Object.keys(running.taken).length) return
+  if (at.phase !== running.phase || at.phaseWeek !== running.phaseWeek) return
+  fold.state.course = unopened(fold.state.course, running)
+  open(fold, date, evidence, true)
 }
 
 /** More weeks than any plan has: positions beyond them name nothing. */
