@@ -117,6 +117,7 @@ export const memberMeanings: Record<string, Record<string, string>> = {
     'at.phaseWeek': '',
     'at.inWeek': '',
     'at.session': '',
+    'at.deload': 'the deload that was put in there; null where none was, absent of older snapshots',
     'at.toTest': '',
     slots: '',
   },
