@@ -106,7 +106,8 @@ function train(template: Template, base: Fact[], doing: Doing[]): Member {
     }
     member.logs.push(log)
   })
-  return member
+  // What was planned on the way is kept beside the member that it was planned for, who is another one now.
+  return { ...member }
 }
 
 const scenario = fc.record({
