@@ -2,6 +2,7 @@ import type { Id } from '@young-oak/core/parsing'
 import { kindOf } from '@young-oak/core/goals'
 import type { Library } from '@young-oak/core/library'
 import { sourceOf } from '@young-oak/core/loads'
+import { snap } from '@young-oak/core/units'
 import { placesOf } from '@young-oak/core/calendar'
 import { ruleOf, sampleGroup, sampleRole, type RuleKind } from '@young-oak/core/progressions'
 import {
@@ -26,7 +27,7 @@ export function withNew(draft: Template, slotId: Id, kind: RuleKind, mint: () =>
   if (!slot || !params) return null
   const id = mint()
   const stages = [
-    { id: mint(), rule: kind, params: startingAsWritten(slot, params) },
+    { id: mint(), rule: kind, params: startingAsWritten(draft, slot, params) },
   ] as Progression['stages']
   const follow = { progression: id, role: sampleRole(kind) }
   const to = carrying({ ...slot, uses: [...slot.uses, follow] }, kind)
@@ -92,15 +93,16 @@ export function setFull(draft: Template, slotId: Id, progression: Id, isFull: bo
 }
 
 /** A rule's parameters with the first load that the slot is written at, where that is a percentage of a max. */
-function startingAsWritten(slot: Slot, params: object): object {
+function startingAsWritten({ trainingMax = 100 }: Template, slot: Slot, params: object): object {
   const isFirst = 'startLoad' in params || 'startPercent' in params
   const load = Object.values(slot.rows)
     .flat(2)
     .map((prescribed) => prescribed.load)
-    .find(({ of }) => of === 'max' || of === 'repMax')
-  if (!isFirst || !load || (load.of !== 'max' && load.of !== 'repMax')) return params
+    .find(({ of }) => of === 'max' || of === 'trainingMax' || of === 'repMax')
+  if (!isFirst || !load || !('percent' in load) || load.percent === undefined) return params
+  const percent = load.of === 'trainingMax' ? snap((load.percent * trainingMax) / 100) : load.percent
   const { startLoad: _, startReps: __, ...rest } = params as { startLoad?: unknown; startReps?: unknown }
-  return { ...rest, startPercent: load.percent, ...(load.of === 'repMax' && { startReps: load.reps }) }
+  return { ...rest, startPercent: percent, ...(load.of === 'repMax' && { startReps: load.reps }) }
 }
 
 /** What of a slot's sets a new progression would write over, as the sheet says it: each once. */
