@@ -26,7 +26,7 @@ const say = declareSteps({
   'rirRamp.beaten': '{date}: e1RM {seen}, {percent}% above the best of {best}: next {load}',
   'rirRamp.first': '{date}: e1RM {seen}, the first to beat: next {load}',
   'rirRamp.firstSet': '{date}: {now}, the first set to beat: next {load}',
-  'rirRamp.more': '{date}: {now} beat {before} at the same RIR or less: next {load}',
+  'rirRamp.more': '{date}: {now} beat {before} at the same RIR or one less: next {load}',
   'rirRamp.less': '{date}: {now} did not beat {before} ({misses} of {allowed} in a row): {load} again',
   'rirRamp.easy': '{date}: {easy} RIR or more, too easy for an e1RM: next {load}',
   'rirRamp.ahead': 'if the last session is beaten: next {load}',
@@ -52,7 +52,7 @@ type Params = FirstLoad & {
   unbeaten: number
   resetBy: number
 }
-/** `best`: the estimate to beat. `set`: the best set of the last beat, which more load or more reps at no more RIR beat by themselves. `more`: reps beyond those written. `count`: beaten at this reserve. */
+/** `best`: the estimate to beat. `set`: the best set of the last beat, which more load or more reps at that RIR or one less beat by themselves. `more`: reps beyond those written. `count`: beaten at this reserve. */
 type State = Steady & {
   rir: number
   count: number
@@ -137,7 +137,7 @@ export const rirRamp = defineRule<Params, State>({
         : state
     if (verdict === 'hold') return { ...state, why: [holds(load, date, because)] }
     const now = bestSet(sets, askedLeft ?? left)
-    const isMore = now && state.set ? beats(now, state.set) : false
+    const isMore = now && state.set ? beats(now, state.set, askedLeft ?? left) : false
     if (!top) {
       const isEasy = verdict === 'hit' && wasEasy(noted, askedLeft ?? left)
       if (isEasy)
@@ -232,14 +232,14 @@ export const rirRamp = defineRule<Params, State>({
       asked: ['60, 3 RIR', '62.5, 3 RIR'],
     },
     {
-      say: '16 reps @ 2 RIR are too many for an e1RM: the set itself is beaten by another rep, and two without one ask for a deload',
+      say: '16 reps @ 3 RIR are too many for an e1RM: the set itself is beaten by another rep, and two without one ask for a deload',
       params: sample('load', 1, 9),
       max: null,
       exposures: [
-        { verdict: 'hit', top: null, sets: [done(60, 16, 2)] },
-        { verdict: 'hit', top: null, sets: [done(60, 17, 2)] },
-        { verdict: 'hit', top: null, sets: [done(62.5, 17, 1)] },
-        { verdict: 'hit', top: null, sets: [done(62.5, 17, 1)] },
+        { verdict: 'hit', top: null, sets: [done(60, 16, 3)] },
+        { verdict: 'hit', top: null, sets: [done(60, 17, 3)] },
+        { verdict: 'hit', top: null, sets: [done(62.5, 17, 2)] },
+        { verdict: 'hit', top: null, sets: [done(62.5, 17, 2)] },
         { verdict: 'hit', top: null, sets: [done(62.5, 17, 2)] },
       ],
       asked: ['60, 3 RIR', '62.5, 3 RIR', '65, 3 RIR', '67.5, 3 RIR', '67.5, 3 RIR', '60, 3 RIR'],
@@ -321,9 +321,13 @@ function bestSet(sets: SetSeen[], asked: number): SetSeen | undefined {
   return best
 }
 
-/** Whether a set beats another without any formula: as many reps with more load, or more reps with as much, at no more RIR. */
-function beats(set: SetSeen, before: SetSeen): boolean {
-  if (!set.load || !before.load || (set.rir ?? 0) > (before.rir ?? 0)) return false
+/**
+ * Whether a set beats another without any formula: as many reps with more load, or more reps with as much, at the same RIR or one less. One that
+ * goes further below the RIR of the set before, or of what was asked, is pushed and not stronger: the load would climb until it fails.
+ */
+function beats(set: SetSeen, before: SetSeen, asked: number): boolean {
+  const [rir, had] = [set.rir ?? asked, before.rir ?? asked]
+  if (!set.load || !before.load || rir > had || rir < had - 1 || rir < asked - 1) return false
   const apart = compareLoads(set.load, before.load)
   return (apart > 0 && set.reps >= before.reps) || (apart === 0 && set.reps > before.reps)
 }
