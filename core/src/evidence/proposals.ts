@@ -31,8 +31,10 @@ export function proposalsOf(
 ): Proposal[] {
   const { maxes, estimates, recent, lower } = evidence
   const found: Proposal[] = []
-  for (const [lift, { load, date, from }] of Object.entries(estimates)) {
+  for (const [lift, best] of Object.entries(estimates)) {
     const inForce = maxes[lift]?.at(-1)
+    // Where there is no max to stand above, the latest session says most.
+    const { load, date, from } = inForce ? best : (recent[lift] ?? best)
     const isNew = inForce
       ? inForce.date <= date && compareLoads(load, inForce.load) > 0
       : (wanted.has(lift) && !ratios.some((one) => liftKey(one.lift) === lift)) ||
