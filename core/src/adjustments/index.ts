@@ -1,5 +1,6 @@
 export type { Adjustment } from './adjustment.ts'
 export { sayCap } from './cap.ts'
+export { sayPoints } from './points.ts'
 export type { SetsDraft, LineDraft, WeekDraft } from './change.ts'
 export { type Change, type ChangeName, changeNames, changeOf } from './registry.ts'
 export { actsOn, mayAct, slotWith, type Spot, type Where } from './where.ts'

@@ -5,6 +5,11 @@ import { defineChange, signed, singlesChoices, singlesWords } from './change.ts'
 
 const say = declareSteps({ 'points.by': '{author}: {by} points, {percent}% instead of {from}%' })
 
+/** The step of a load that points leave alone. */
+export const sayPoints = declareSteps({
+  'points.none': '{author}: points change percentages only; this load is none, and stays',
+})
+
 /**
  * Percentages by so many points: 80% by −10 is 70%, which is 12.5 percent less load. A load that is no percentage stays as it is. A
  * track's leaves tests and heavy singles alone unless `singles` says otherwise.
@@ -30,7 +35,7 @@ export const points = defineChange<{ by: number; singles?: (typeof singlesChoice
     const data = { author, by: signed(by), from: prescribed.percent, percent }
     return { now: { ...prescribed, percent }, step: say('points.by', data) }
   },
-  messages: say.messages,
+  messages: { ...say.messages, ...sayPoints.messages },
   examples: [
     {
       say: '80% by −10 points is 70%',

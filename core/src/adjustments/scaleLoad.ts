@@ -31,7 +31,7 @@ export const scaleLoad = defineChange<Params>({
   fields: {
     by: { label: 'Change the load by', unit: '%', hint: '−10 makes 100 kg 90 kg.' },
     onBody: {
-      label: 'Of body-weight lifts',
+      label: 'On body-weight lifts',
       unit: null,
       hint: 'Body weight and added load together, the added load alone, or the reps.',
       choices: {

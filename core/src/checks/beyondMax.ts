@@ -27,23 +27,23 @@ export const beyondMax = defineCheck<Message>({
   },
   messages: {
     written: {
-      what: '{value} for {reps} reps is more than a max of {max} allows: {limit}.',
+      what: '{value} for {reps} reps: a 1RM of {max} allows {limit}.',
       next: 'Lower the percentage or the reps, or test the lift.',
     },
     meant: {
-      what: '{value} for {reps} reps is more than a max of {max} allows, {limit}, and the template means it.',
+      what: '{value} for {reps} reps: a 1RM of {max} allows {limit}. The template means it.',
       next: 'Use a spotter or safety bars, and collars.',
     },
     supposed: {
-      what: '{value} for {reps} reps, if every session before is a hit, is more than a max of {max} allows: {limit}.',
-      next: 'Expect misses before that week, or give the progression a shorter run.',
+      what: 'If every session before is a hit: {value} for {reps} reps. A 1RM of {max} allows {limit}.',
+      next: 'Expect misses before that week, or plan a shorter run of the progression.',
     },
     earned: {
-      what: '{value} for {reps} reps is more than a max of {max} allows, {limit}; it was reached hit by hit.',
-      next: 'Go on, and accept the estimate from training or test the lift.',
+      what: '{value} for {reps} reps: a 1RM of {max} allows {limit}. The load was earned by hits.',
+      next: 'Go on. Accept the estimate from training, or test the lift.',
     },
     held: {
-      what: 'The load from another lift is more than a max of {max} allows for {reps} reps: held to {limit}.',
+      what: 'The load from another lift is held to {limit}: a 1RM of {max} allows no more for {reps} reps.',
       next: 'Lower the percentage of the other lift, or test this one.',
     },
   },

@@ -1,5 +1,5 @@
-import { actsOn, slotWith, type Spot } from '../adjustments/index.ts'
-import { liftKey, liftName, type Lift } from '../library/index.ts'
+import { actsOn, changeOf, slotWith, type Spot } from '../adjustments/index.ts'
+import { isSameLift, liftName, type Lift } from '../library/index.ts'
 import { sourceOf } from '../loads/index.ts'
 import { rowWeeks, slotsOf, type Slot } from '../template/index.ts'
 import { defineCheck, type EnrolmentSeen } from './check.ts'
@@ -49,8 +49,8 @@ function goneIn(seen: EnrolmentSeen, id: string, read: string) {
       for (let phaseWeek = 1; phaseWeek <= rowWeeks(phase); phaseWeek++) {
         const spot = { phase: phase.id, phaseWeek, session }
         const [stays, from] = [liftAt(seen, spot, id, own), liftAt(seen, spot, read, top)]
-        if (!stays || (from && liftKey(from) === liftKey(stays))) continue
-        const isAsWritten = liftKey(stays) === liftKey(own) && from && liftKey(from) === liftKey(top)
+        if (!stays || (from && isSameLift(from, stays))) continue
+        const isAsWritten = isSameLift(stays, own) && from && isSameLift(from, top)
         if (isAsWritten) continue
         const data = {
           lift: liftName(library, top).toLowerCase(),
@@ -71,12 +71,12 @@ function liftAt(
   id: string,
   slot: Slot,
 ): Lift | null {
-  let lift: Lift | null = slot
+  let lift: Lift = slot
   for (const { do: change, where } of template.tracks[track ?? '']?.changes ?? []) {
-    if (!lift || !actsOn(where, { ...spot, slot: slotWith(library, id, lift) })) continue
-    if (change.kind === 'drop') lift = null
-    if (change.kind === 'swap')
-      lift = { exercise: change.exercise, ...(change.variant && { variant: change.variant }) }
+    if (!actsOn(where, { ...spot, slot: slotWith(library, id, lift) })) continue
+    const made = changeOf[change.kind].onSlot?.({ id }, change, '', library)
+    if (made && !made.now) return null
+    lift = made?.now?.lift ?? lift
   }
   return lift
 }

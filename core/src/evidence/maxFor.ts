@@ -21,8 +21,8 @@ export function maxFor(
 }
 
 /**
- * The most that is known of a lift itself on a day: its max in force, or the estimate of its latest session where that is higher. Null where it
- * has no max, and its sets tell only what it is at least.
+ * The most that is known of a lift itself on a day: its max in force, or the highest estimate that nobody has answered where that is
+ * higher. Null where it has no max, and its sets tell only what it is at least.
  */
 export function ableFor(known: Evidence, lift: Lift, policy: MaxPolicy, day: Day): Load | null {
   const max = chosenMax(known, lift, policy, day)

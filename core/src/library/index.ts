@@ -16,6 +16,7 @@ export {
   compareLifts,
   mainMuscle,
   type Lift,
+  isSameLift,
   liftKey,
   liftName,
   liftOf,

@@ -21,6 +21,10 @@ const places: ReadonlyMap<ExerciseId, number> = new Map(exerciseIds.map((id, i) 
 export const liftKey = (lift: Lift): string =>
   lift.variant ? `${lift.exercise}/${lift.variant}` : lift.exercise
 
+/** Whether two are one lift: one exercise in one variant. */
+export const isSameLift = (a: Lift, b: Lift): boolean =>
+  a.exercise === b.exercise && (a.variant ?? '') === (b.variant ?? '')
+
 /** The lift of a text key. */
 export function liftOfKey(key: string): Lift {
   const cut = key.indexOf('/')

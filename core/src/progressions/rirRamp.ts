@@ -2,7 +2,6 @@ import { declareSteps, type WhyStep } from '../words/index.ts'
 import { choiceField, numberField, wholeField } from '../parsing/index.ts'
 import {
   compareLoads,
-  formatLoad,
   formatNumber,
   heavier,
   inUnit,
@@ -20,6 +19,7 @@ import {
   type FirstLoad,
 } from './firstLoad.ts'
 import { defineRule, type Hand, type SetSeen } from './rule.ts'
+import { beats, bestSet, saySet } from './sets.ts'
 import { addedField, holds, resetFields, startSteady, type Steady } from './steady.ts'
 
 const say = declareSteps({
@@ -309,31 +309,6 @@ function unbeaten(
   const why = [say('rirRamp.deload', { date, load: lower, misses, percent: p.resetBy })]
   return { load: lower, misses: 0, rir: p.firstRir, count: 0, more: 0, best: null, why, wants: true }
 }
-
-/** The heaviest set, of as heavy ones that with the most reps; its RIR is what was asked where none was noted. */
-function bestSet(sets: SetSeen[], asked: number): SetSeen | undefined {
-  let best: SetSeen | undefined
-  for (const set of sets) {
-    if (!set.load) continue
-    const apart = best?.load ? compareLoads(set.load, best.load) : 1
-    if (apart > 0 || (apart === 0 && set.reps > (best?.reps ?? 0))) best = { rir: asked, ...set }
-  }
-  return best
-}
-
-/**
- * Whether a set beats another without any formula: as many reps with more load, or more reps with as much, at the same RIR or one less. One that
- * goes further below the RIR of the set before, or of what was asked, is pushed and not stronger: the load would climb until it fails.
- */
-function beats(set: SetSeen, before: SetSeen, asked: number): boolean {
-  const [rir, had] = [set.rir ?? asked, before.rir ?? asked]
-  if (!set.load || !before.load || rir > had || rir < had - 1 || rir < asked - 1) return false
-  const apart = compareLoads(set.load, before.load)
-  return (apart > 0 && set.reps >= before.reps) || (apart === 0 && set.reps > before.reps)
-}
-
-const saySet = ({ load, reps, rir }: SetSeen): string =>
-  `${load ? formatLoad(load) : ''} × ${reps}${rir === undefined ? '' : ` @ ${rir} RIR`}`
 
 /** Whether every set was noted with at least two reps more left than asked: so many that no estimate is made of it. */
 const wasEasy = (noted: (number | null)[] | undefined, asked: number): boolean =>

@@ -64,6 +64,8 @@ function templateOf(dice: Dice): Record<string, unknown> {
     ),
   )
   if (dice.maybe(0.4)) made.push(readerOf(dice, made[0] as MadeSlot, phases))
+  const again = dice.maybe(0.3) && made[0] ? sharerOf(dice, made[0]) : null
+  if (again) made.push(again)
   const reader = made.find(({ id }) => id === 'r')
   const own = made.filter((one) => one !== reader)
   const half = Math.ceil(own.length / 2)
@@ -119,6 +121,20 @@ function readerOf(dice: Dice, { slot }: MadeSlot, phases: { id: string }[]): Mad
   const prescribed = { sets: 1 + dice.upTo(3), goal: { reps: 1 + dice.upTo(7) }, load }
   const rows = Object.fromEntries(phases.map(({ id }) => [id, [[prescribed]]]))
   return { id: 'r', slot: { exercise: slot.exercise, rows }, progressions: {} }
+}
+
+/** A second slot on the first one's progression: at the whole load, or at a percentage of it. Null where it has no load of one. */
+function sharerOf(dice: Dice, { slot, progressions }: MadeSlot): MadeSlot | null {
+  const [rule] = Object.values(progressions as Record<string, { stages: { rule: RuleKind }[] }>).flatMap(
+    ({ stages }) => stages.map((stage) => stage.rule),
+  )
+  if (!rule || !ruleOf[rule].writes.includes('load') || ruleOf[rule].carriedBy) return null
+  const load = { of: 'progression', ...(dice.maybe() && { percent: 80 }) }
+  const rows = Object.fromEntries(
+    Object.keys(slot.rows as object).map((phase) => [phase, [[{ sets: 2, goal: { reps: 5 }, load }]]]),
+  )
+  const uses = (slot.uses as object[]).map((use) => ({ ...use, ...(dice.maybe(0.2) && { full: true }) }))
+  return { id: 'again', slot: { exercise: slot.exercise, uses, rows }, progressions: {} }
 }
 
 function phaseOf(dice: Dice, id: string) {
@@ -289,6 +305,9 @@ function logOf(
           amount: { value: dice.upTo(600), unit: dice.among(['s', 'm', 'rounds'] as const) },
         }),
         ...(dice.maybe(0.05) && { pain: true as const }),
+        ...(dice.maybe(0.05) && { assisted: 1 + dice.upTo(2) }),
+        ...(dice.maybe(0.05) && { partial: true as const }),
+        ...(dice.maybe(0.05) && { bands: 'one red' }),
       })),
     ),
     ...(dice.maybe(0.3) && {

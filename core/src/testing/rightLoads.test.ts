@@ -8,7 +8,7 @@ import { planMember, totalOf, type Plan, type PlannedSlot, type PlanInput } from
 import { formatIssue } from '../parsing/index.ts'
 import { ruleKinds, ruleOf, type Asks, type SchemeShown, type Starting } from '../progressions/index.ts'
 import { readTemplate } from '../template/index.ts'
-import { addDays, compareLoads, scale, type Load, type Span } from '../units/index.ts'
+import { addDays, compareLoads, lowest, scale, type Load, type Span } from '../units/index.ts'
 import { exposureOf, handOfUnit } from './exposures.ts'
 import { diceOf, pairOf } from './pairs.ts'
 
@@ -102,6 +102,25 @@ test(`seed ${seed}: no load to come is above the lift’s own max without a find
             if (!how || !found.has(`${slot.slot}/${liftKey(slot)}/${how}`))
               return `week ${week}, ${slot.slot}: ${JSON.stringify([load, max, how])}`
           }
+    return null
+  })
+  expect(count).toBeGreaterThan(999)
+})
+
+test(`seed ${seed}: helped, partial and banded reps, and lighter loads, make no hit`, () => {
+  ofPairs((_, plan) => {
+    for (const [at, { sets, verdict, because, done = [] }] of slotsIn(plan)) {
+      if (verdict !== 'hit' || because) continue
+      const [only] = sets
+      if (!only?.load || sets.length > 1 || only.goal || only.byRule?.total || only.least) continue
+      const asked = totalOf(only, only)
+      for (const set of done.filter(({ n }) => n >= 1 && n <= only.sets)) {
+        const own = (set.reps ?? 0) - (set.assisted ?? 0)
+        const load = totalOf(only, set)
+        const isLess = !load || (asked && compareLoads(load, asked) < 0) || own < lowest(only.reps ?? 1)
+        if (isLess || set.partial || set.bands) return `${at}: a hit by ${JSON.stringify(set)}`
+      }
+    }
     return null
   })
   expect(count).toBeGreaterThan(999)

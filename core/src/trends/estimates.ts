@@ -1,4 +1,4 @@
-import { exerciseOf, liftKey, type Lift, type Library } from '../library/index.ts'
+import { exerciseOf, isSameLift, type Lift, type Library } from '../library/index.ts'
 import { resolve, type SessionLog } from '../member/index.ts'
 import { isDone, isToTheLimit, topSet } from '../evidence/index.ts'
 import { inUnit, type Day, type Load, type Unit } from '../units/index.ts'
@@ -25,7 +25,7 @@ export function estimatesOf(
   for (const log of resolve(logs)) {
     const sets = resolve(log.sets).filter(
       (set) =>
-        liftKey(set) === liftKey(lift) &&
+        isSameLift(set, lift) &&
         (isDone(set) || set.state === 'failed') &&
         !log.shown?.slots[set.slot]?.deload,
     )

@@ -1,6 +1,6 @@
 import { type Loading, isDone } from '../../evidence/index.ts'
 import type { Id } from '../../parsing/index.ts'
-import { liftKey, type Lift } from '../../library/index.ts'
+import { isSameLift, liftKey, type Lift } from '../../library/index.ts'
 import { topSetStep, sayTopSet, type Felt } from '../../loads/index.ts'
 import type { SetLog, ShownSets } from '../../member/index.ts'
 import { addLoad, compareLoads, lowest, scale, snap, type Load } from '../../units/index.ts'
@@ -141,6 +141,3 @@ function follow(prescribed: ShownSets, before: OnTheBar[], own: OnTheBar, loadin
 /** A load less another, never below nothing. */
 export const less = (load: Load, minus: Load | undefined): Load =>
   minus ? { value: Math.max(0, snap(load.value - minus.value)), unit: load.unit } : load
-
-export const isSameLift = (a: Lift, b: Lift): boolean =>
-  a.exercise === b.exercise && (a.variant ?? '') === (b.variant ?? '')

@@ -2,47 +2,22 @@ import type { Id } from '../../parsing/index.ts'
 import type { ShownSets } from '../../member/index.ts'
 import { changeOf, type Spot, slotWith } from '../../adjustments/index.ts'
 import type { WhyStep } from '../../words/index.ts'
-import { exerciseOf, mainMuscle, liftKey, liftOf, type Lift, type Library } from '../../library/index.ts'
-import {
-  type Felt,
-  isNeed,
-  type Known,
-  type MaxInForce,
-  type Need,
-  type Priced,
-  sayMain,
-  sourceOf,
-  type TopSeen,
-} from '../../loads/index.ts'
-import {
-  type SetPrescription,
-  type Slot,
-  type Template,
-  inherit,
-  isLighterUse,
-} from '../../template/index.ts'
-import { addLoad, scale, snap, type Load, heavier } from '../../units/index.ts'
+import { exerciseOf, isSameLift, mainMuscle, liftOf, type Lift, type Library } from '../../library/index.ts'
+import { type Felt, isNeed, type Known, type MaxInForce, type Need, sourceOf } from '../../loads/index.ts'
+import { type SetPrescription, type Slot, inherit } from '../../template/index.ts'
+import { snap } from '../../units/index.ts'
 import { ramp, type WarmUpSet } from '../../warmups/index.ts'
-import {
-  acting,
-  isDeload,
-  lightening,
-  nameOf,
-  scalesLoads,
-  scalesTrackLoads,
-  type Author,
-  type Authored,
-} from '../compile/changes.ts'
+import { acting, isDeload, scalesLoads, type Author, type Authored } from '../compile/changes.ts'
 import { capped } from './countdown.ts'
 import { ableFor, loadingAt, type Loading, maxFor } from '../../evidence/index.ts'
 import { ruleInputs } from '../progress/ruleInputs.ts'
 import type { Line } from './lineup.ts'
-import { heaviestSeen, isSameLift, tonnageOf, totalOf, type OnTheBar } from './onTheBar.ts'
-import { askProgressions, nothingAsked, roleAt, type Asked } from '../progress/progress.ts'
+import { heaviestSeen, type OnTheBar } from './onTheBar.ts'
+import { askProgressions, nothingAsked, type Asked } from '../progress/progress.ts'
+import { lastLoad, lighterLoad, movedSoFar, noTop, roleSeen, topOfSlot } from './reads.ts'
 import { rowAt, rowSteps } from './rows.ts'
 import { withScheme } from './withScheme.ts'
 import { askedOf, showSets, type Able } from './showSets.ts'
-import { lastKey, progressionKey } from '../state/state.ts'
 import type { Prescribed, Situation } from '../state/situation.ts'
 
 /** One slot: row → source or rule → changes → rounding, prescription by prescription; what its load lacks is asked for. */
@@ -190,30 +165,6 @@ function ableAt({ template, evidence, day }: Situation, lift: Lift): Able | null
 const ofOther = <T extends object | null>(priced: T, max: MaxInForce | null): T =>
   priced && 'base' in priced && 'most' in priced && max?.ratio ? { ...priced, isOther: true } : priced
 
-const noTop: TopSeen = { load: null }
-
-/**
- * The top set of another slot today. Loads do not carry from one exercise to another: where the two lifts differ it is read only as the
- * template ties them, with both slots on the exercises that are written.
- */
-function topOfSlot(
-  { slots }: Template,
-  lift: Lift,
-  id: Id,
-  before: OnTheBar[],
-  other: Id,
-  only: Id | undefined,
-): TopSeen {
-  const read = before.find((one) => one.slot === other)
-  if (!read) return { lacks: 'leftOut' }
-  const isOther = !isSameLift(read.lift, lift)
-  if (!isOther) return heaviestSeen(read, only) ?? noTop
-  const [own, from] = [slots[id], slots[other]]
-  const isTied = own && from && isSameLift(own, lift) && isSameLift(from, read.lift)
-  if (!isTied) return { lacks: 'otherLift', of: read.lift }
-  return { ...(heaviestSeen(read, only) ?? noTop), isOther: true }
-}
-
 /** The ramp to a slot's first load, after what was trained before it; none for a lift that is warm already. */
 export function warmUpsFor(
   { library, template, evidence, at }: Situation,
@@ -224,7 +175,7 @@ export function warmUpsFor(
   const work = prescriptions.find(({ load }) => load)?.load
   const { tool } = exerciseOf(library, slot)
   if (!rule || rule === 'none' || slot.circuit || !work || tool === 'body weight') return undefined
-  if (trained.some((lift) => liftKey(lift) === liftKey(slot))) return undefined
+  if (trained.some((lift) => isSameLift(lift, slot))) return undefined
   const isShort = trained.some((lift) => mainMuscle(library, lift) === mainMuscle(library, slot))
   return ramp(rule, work, loadingAt(library, evidence, at, slot).here, isShort)
 }
@@ -240,50 +191,6 @@ function needsBody<T extends object | null>(
   return isLoad && exerciseOf(library, lift).tool === 'body weight' && !body
     ? { need: 'bodyWeight', lift }
     : priced
-}
-
-/**
- * What a lift has moved this week, in the sessions behind and in the slots before this one today, as it would be without the week's
- * changes: those act on what is read off it, once.
- */
-function movedSoFar(
-  { library, state, place, changes }: Situation,
-  spot: Spot,
-  lift: Lift,
-  before: OnTheBar[],
-): Load | null {
-  const key = liftKey(lift)
-  const behind = state.moved[key]
-  let sum = behind?.week === place.week ? behind.load : null
-  for (const one of before) {
-    const more = tonnageOf(one, false).get(key)
-    if (!more) continue
-    const felt = new Set(one.felt?.flat())
-    const own = acting(changes, { ...spot, slot: slotWith(library, one.slot, one.lift) })
-    const isRunning = one.prescriptions.some(({ ruled }) => ruled)
-    const acted = own.filter((change) => felt.has(nameOf(change)) && !(isRunning && scalesTrackLoads(change)))
-    const whole = scale(more, 10_000 / lightening(acted))
-    sum = sum ? addLoad(sum, whole) : whole
-  }
-  return sum
-}
-
-/** The load of a prescription when the slot was last trained; else the lift's last one, at another place. */
-function lastLoad(
-  { library, state, evidence }: Situation,
-  slot: Id,
-  prescribed: Id,
-  lift: Slot,
-): ReturnType<NonNullable<Known['last']>> {
-  const here = state.lastLoads[lastKey(slot, prescribed, lift)]
-  if (here) return { ...here, isSamePlace: true }
-  const last = evidence.last[liftKey(lift)]
-  if (!last) return null
-  const body = exerciseOf(library, lift).tool === 'body weight' ? evidence.body?.load : undefined
-  const done = last.sets.filter(({ failed }) => !failed)
-  const loads = done.flatMap((set) => totalOf({ body, load: set.load ?? null }, set) ?? [])
-  const load = loads.reduce<Load | null>(heavier, null)
-  return load && { load, date: last.date, isSamePlace: false }
 }
 
 const noScale: Prescribed['first'] = { scale: 100, points: 0, steps: [] }
@@ -314,30 +221,4 @@ export function scaleBy(
     },
     noScale,
   )
-}
-
-/** Of a slot on the lighter side of its progression: the load of the other slot's day this week, where that was trained. */
-function lighterLoad(situation: Situation, id: Id, slot: Slot): Priced | null {
-  const { template, place } = situation
-  const use = slot.uses.find((one) => isLighterUse(template, place.phase.id, id, one))
-  const seen = use && roleSeen(situation, slot, roleAt(use, place.inWeek))
-  if (!seen?.isThisWeek) return null
-  const { load, date, felt } = seen
-  const data = { load, ...(date && { date }) }
-  const step = sayMain(date ? 'progression.main' : 'progression.mainAhead', data)
-  return { base: load, percent: 100, ...(felt && { felt }), steps: [step] }
-}
-
-/** The load on the bar when the slot's progression was last trained in a role: this week's, or else the last normal one. */
-function roleSeen(
-  { state, place }: Situation,
-  slot: Slot,
-  role: string,
-): ReturnType<NonNullable<Known['role']>> {
-  for (const { progression } of slot.uses) {
-    const seen = state.roles[`${progressionKey(progression, slot)}/${role}`]
-    const thisWeek = seen?.deload?.week === place.week ? seen.deload : seen?.normal
-    if (thisWeek) return { ...thisWeek, isThisWeek: thisWeek.week === place.week }
-  }
-  return null
 }

@@ -1,5 +1,5 @@
 import type { Loading } from '../../evidence/index.ts'
-import { type SetsDraft, changeOf, sayCap } from '../../adjustments/index.ts'
+import { type SetsDraft, changeOf, sayCap, sayPoints } from '../../adjustments/index.ts'
 import type { WhyStep } from '../../words/index.ts'
 import type { Id } from '../../parsing/index.ts'
 import { kindOf } from '../../goals/index.ts'
@@ -211,6 +211,8 @@ function changeSets(
     if (!made) continue
     const { percent, scale: by, added } = draft
     const now = isBarred ? { ...made.now, percent, scale: by, added } : made.now
+    if (isBarred && change.onPercentages && price && !isFelt && !isRunning && !isPercentage(prescribed))
+      steps.push(sayPoints('points.none', { author: label }))
     if (isBarred && isSameAsk(now, draft)) continue
     const isScaled = now.percent !== percent || now.scale !== by || now.added !== added
     draft = now
@@ -236,12 +238,14 @@ const isSameAsk = (a: SetsDraft, b: SetsDraft): boolean =>
  */
 function actsOnLoad({ adjustment, author }: Authored, prescribed: SetPrescription, slot: Id): boolean {
   const { do: change, where } = adjustment
-  const { load } = prescribed
-  const isPercentage = sourceOf[load.of].isPercentage || ('percent' in load && load.percent !== undefined)
-  if (changeOf[change.kind].onPercentages && !isPercentage) return false
+  if (changeOf[change.kind].onPercentages && !isPercentage(prescribed)) return false
   if (author !== 'track' || where.slots?.includes(slot)) return true
   return ('singles' in change && change.singles === 'changed') || !isHeavySingle(prescribed)
 }
+
+/** Whether a load is written as a percentage of something. */
+const isPercentage = ({ load }: SetPrescription): boolean =>
+  sourceOf[load.of].isPercentage === true || ('percent' in load && load.percent !== undefined)
 
 /** A test, or a single that is no speed work: by a progression, by effort, or at 85% of the max and more. */
 function isHeavySingle({ kind, goal, style, load }: SetPrescription): boolean {

@@ -4,9 +4,9 @@ import type { SetLog, ShownSets } from '../../member/index.ts'
 import type { Circuit } from '../../template/index.ts'
 import { kindOf } from '../../goals/index.ts'
 import { compareLoads, lowest } from '../../units/index.ts'
-import type { Lift } from '../../library/index.ts'
+import { isSameLift, type Lift } from '../../library/index.ts'
 import { isDone } from '../../evidence/index.ts'
-import { isSameLift, totalOf } from '../prescribe/onTheBar.ts'
+import { totalOf } from '../prescribe/onTheBar.ts'
 
 /** What became of a slot; of one that is not comparable, why. */
 export type Judged = { verdict: Verdict; because?: Because }

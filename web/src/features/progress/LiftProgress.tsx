@@ -36,7 +36,7 @@ export function LiftProgress({ line: { lift, seen, targets }, blocks, unit, memb
           <EstimateChart seen={seen} target={soonest(targets)} unit={unit} label={liftName(library, lift)} />
           {isOpen && (
             <p className="text-sm text-bark">
-              Hollow: no RIR was noted, so the max is at least this. Note the RIR to have the day counted.
+              Hollow: no RIR was logged, so the e1RM is at least this. Log the RIR, and the day counts.
             </p>
           )}
         </>

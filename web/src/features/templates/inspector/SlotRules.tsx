@@ -91,7 +91,8 @@ function Uses({ draft, slotId, slot, put }: PartProps) {
                   checked={use.full === true}
                   onChange={({ target }) => put(setFull(draft, slotId, progression, target.checked))}
                 />
-                A full exposure: it steps and misses on its own. Otherwise it follows the main sets.
+                Full exposure: hits and misses here count for the progression. If not: the load follows its
+                main sets.
               </label>
             )}
           </li>
@@ -129,7 +130,7 @@ function MoreRules({ draft, slotId, slot, put }: PartProps) {
       </Button>
       {lost.length > 0 && (
         <p className="col-span-2 text-sm text-bark">
-          {ruleOf[kind].title} writes over {lost.slice(0, 6).join(', ')}
+          {ruleOf[kind].title} replaces {lost.slice(0, 6).join(', ')}
           {lost.length > 6 && ` and ${lost.length - 6} more`}.
         </p>
       )}
