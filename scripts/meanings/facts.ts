@@ -107,6 +107,11 @@ export const factMeanings: Record<string, Record<string, string>> = {
   },
   'fact mostSets': { about: 'The most hard sets a week of a muscle.', muscle: '', sets: '' },
   'fact nextPhase': { about: 'This phase ends with the week that is running.', phase: '' },
+  'fact endDeload': {
+    about:
+      'A deload of the member’s own is over, with its return: what was trained in it stays where it was.',
+    deload: '',
+  },
   'fact skipDeload': { about: 'The next planned deload is trained as a normal week.' },
   'fact test': {
     about: 'The test day. A later fact moves it; weeks that have begun keep their count.',

@@ -137,6 +137,7 @@ export const evidence = () =>
           shift: yesOrNo(),
           weeks: count(),
           back: list(figure()),
+          to: left(date()),
         }),
       ),
       skips: list(exact<Evidence['skips'][number]>({ id: text(), from: date() })),

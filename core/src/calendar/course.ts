@@ -90,12 +90,14 @@ export type Opening = {
   skip(phase: Phase, phaseWeek: number, toTest: number | null): Id | null
   /** Whether the member has left a phase for the next one. */
   hasLeft(phase: Phase): boolean
+  /** The week that is to be opened, whichever would come next. */
+  named?: { phase: Id; week: number }
 }
 
 /** The course with its next week open, or null when the plan is over. */
 export function openWeek(course: Course, opening: Opening): (Course & { running: RunningWeek }) | null {
   const { template, version, track, isCalendar, deload } = opening
-  const up = nextUp(course, opening)
+  const up = opening.named ? namedUp(course, opening, opening.named) : nextUp(course, opening)
   if (!up) return null
   const { phase, phaseWeek, turn, toTest } = up
   const skip = opening.skip(phase, phaseWeek, toTest)
@@ -133,11 +135,19 @@ export function sessionAt({ sessions }: Template, rotation: Id[], turn: number):
   return known[turn % known.length]
 }
 
+type Up = { phase: Phase; phaseWeek: number; turn: number; toTest: number | null }
+
+/** A week of a phase of the template, by its name. */
+function namedUp(course: Course, opening: Opening, named: { phase: Id; week: number }): Up | null {
+  const phase = opening.template.phases.find(({ id }) => id === named.phase)
+  if (!phase) return null
+  const { week: phaseWeek } = named
+  const turn = course.phase === phase.id ? course.turn : 0
+  return { phase, phaseWeek, turn, toTest: weeksToTest(phase, phaseWeek, course, opening) }
+}
+
 /** Which week of which phase comes next: the same phase until it is over, then the first that was never begun. */
-function nextUp(
-  course: Course,
-  opening: Opening,
-): { phase: Phase; phaseWeek: number; turn: number; toTest: number | null } | null {
+function nextUp(course: Course, opening: Opening): Up | null {
   const { phases } = opening.template
   const current = phases.find(({ id }) => id === course.phase)
   if (current) {

@@ -1,20 +1,26 @@
-import { defineCheck } from './check.ts'
+import { defineCheck, type Found } from './check.ts'
+
+type Message = 'noPlace' | 'noNamed' | 'noEnrolment'
 
 /** Sessions that no plan has a place for. */
-export const strayLog = defineCheck({
+export const strayLog = defineCheck<Message>({
   kind: 'strayLog',
   title: 'Sessions without a day in the program',
   sure: 'rule',
   ofMember: ({ setAside }) =>
-    setAside.strays.map(({ log, enrolment, position, isEnrolled }) => ({
-      message: isEnrolled ? ('noPlace' as const) : ('noEnrolment' as const),
-      subject: log,
-      where: log,
-      value: isEnrolled ? position : enrolment,
-    })),
+    setAside.strays.map(({ log, enrolment, position, at, isEnrolled }): Found<Message> => {
+      const found = { subject: log, where: log }
+      if (!isEnrolled) return { ...found, message: 'noEnrolment', value: enrolment }
+      if (!at) return { ...found, message: 'noPlace', value: position }
+      return { ...found, message: 'noNamed', value: at.phase, data: { week: at.week, day: at.day } }
+    }),
   messages: {
     noPlace: {
       what: 'This session has position {value}, which is not in the plan of its day. Its sets count as evidence only.',
+      next: 'Correct the session, or leave it as a record.',
+    },
+    noNamed: {
+      what: 'This session is of week {week}, day {day} of the phase "{value}", which is not in the plan of its day. Its sets count as evidence only.',
       next: 'Correct the session, or leave it as a record.',
     },
     noEnrolment: {

@@ -1,5 +1,5 @@
 import type { Fact, Member } from '../facts/index.ts'
-import { resolve, type Entry, type SessionLog } from '../member/index.ts'
+import { asCounted, resolve, type Entry, type SessionLog } from '../member/index.ts'
 import type { Day } from '../units/index.ts'
 
 /** What happened, in order: on each day the facts that act from it, then its sessions. */
@@ -7,7 +7,7 @@ export type Happening = { day: Day; fact: Fact } | { day: Day; log: SessionLog; 
 
 /**
  * Facts and logs as one row of happenings up to today, the same for any order of arrival: by training date, then the
- * session's ordinal on that day, then id. What is dated after today drives no load; it is kept beside them, as `ahead`.
+ * minute of the start, then id. What is dated after today drives no load; it is kept beside them, as `ahead`.
  */
 export function timeline(member: Member, today: Day): Timeline {
   const known = timelines.get(member)
@@ -36,8 +36,8 @@ function order({ facts, logs }: Member, today: Day): Timeline {
     .filter((fact) => dated(fact, 'entry'))
     .filter((fact) => fact.actsFrom <= today)
   const trained = resolve(logs)
-    .filter((log) => dated(log, 'session'))
     .map(withSetsThatCount)
+    .filter((log) => dated(log, 'session'))
     .sort(bySession)
   const over = areOver(trained, today)
   const happenings: Happening[] = [
@@ -50,7 +50,7 @@ function order({ facts, logs }: Member, today: Day): Timeline {
 function withSetsThatCount(log: SessionLog): SessionLog {
   const known = counting.get(log)
   if (known) return known
-  const made = { ...log, sets: resolve(log.sets) }
+  const made = asCounted({ ...log, sets: resolve(log.sets) })
   counting.set(log, made)
   return made
 }
@@ -79,4 +79,7 @@ const compare = (a: string | number, b: string | number): number => (a < b ? -1 
 const byDay = (a: Fact, b: Fact): number =>
   compare(actsOn(a), actsOn(b)) || compare(a.date, b.date) || compare(a.id, b.id)
 const bySession = (a: SessionLog, b: SessionLog): number =>
-  compare(a.date, b.date) || compare(a.ordinal, b.ordinal) || compare(a.id, b.id)
+  compare(a.date, b.date) || compare(inDay(a), inDay(b)) || compare(a.id, b.id)
+/** Sessions without a minute go first, as they were counted. */
+const inDay = ({ minute, ordinal }: SessionLog): number => minute ?? ordinal - mostOfDay
+const mostOfDay = 10

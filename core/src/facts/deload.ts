@@ -31,6 +31,8 @@ type OwnDeload = {
   shift: boolean
   weeks: number
   back: number[]
+  /** Ended: none of its weeks begins on this day or later, and one that has begun is over. */
+  to?: Day
 }
 
 export const deload = defineFact<DeloadFact, { deloads: OwnDeload[] }>({

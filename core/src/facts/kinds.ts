@@ -7,6 +7,7 @@ export { equipment } from './equipment.ts'
 // What changes a plan.
 export { test } from './test.ts'
 export { deload } from './deload.ts'
+export { endDeload } from './endDeload.ts'
 export { skipDeload } from './skipDeload.ts'
 export { adjust } from './adjust.ts'
 export { withdraw } from './withdraw.ts'

@@ -1,9 +1,11 @@
 export { type Entry, entryFields, liftFields } from './entry.ts'
 export { findOnBody, readEnrolments, readLog } from './read.ts'
+export { placeNamed, placeShown, sessionLogId, setLogId } from './places.ts'
 export { beats, resolve } from './resolve.ts'
 export { enrolmentShape, memberShape, sessionLogShape, setLogShape } from './shape.ts'
 export { shownShape } from './shown.ts'
 export { reasons } from './shape.ts'
+export { asCounted, withStart } from './starts.ts'
 export {
   type Beyond,
   beyonds,
@@ -15,9 +17,7 @@ export {
   type Start,
   type Segment,
   type SessionLog,
-  sessionLogId,
   type SetLog,
-  setLogId,
   type Shown,
   type ShownAt,
   type ShownSets,

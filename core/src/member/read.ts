@@ -3,7 +3,8 @@ import { at, type Checker, type Id } from '../parsing/index.ts'
 import type { Template } from '../template/index.ts'
 import { enrolmentShape, sessionLogShape, setLogShape } from './shape.ts'
 import { readShown } from './shown.ts'
-import { sessionLogId, setLogId, type Enrolment, type SessionLog, type SetLog } from './types.ts'
+import { sessionLogId, setLogId } from './places.ts'
+import type { Enrolment, SessionLog, SetLog } from './types.ts'
 
 /** The enrolments of a member file, beside the versions that they may name; the first of them where they name none. */
 export function readEnrolments(
@@ -72,7 +73,7 @@ export function readLog(
   const position = log.position ?? 0
   if (log.enrolment === undefined && enrolments.length > 1)
     checker.add(at(path, 'enrolment'), 'which of the enrolments', undefined, 'Add it.')
-  const id = log.id ?? sessionLogId(enrolment ?? '', position, attempt)
+  const id = log.id ?? sessionLogId(enrolment ?? '', log.at ?? position, attempt)
   const own = enrolments.filter((one) => one.id === enrolment)
   const slots: Template['slots'] = Object.assign(
     {},
@@ -83,6 +84,11 @@ export function readLog(
     .flatMap((set, i) => readSet(checker, set, at(at(path, 'sets'), i), id, slots) ?? [])
   findTwice(checker, log.sets as unknown[], sets, at(path, 'sets'))
   const shown = log.shown === undefined ? undefined : readShown(checker, log.shown, at(path, 'shown'))
+  const starts = log.starts?.map((start, i) =>
+    start.shown === undefined
+      ? start
+      : { ...start, shown: readShown(checker, start.shown, at(at(at(path, 'starts'), i), 'shown')) },
+  )
   return {
     ...log,
     id,
@@ -93,6 +99,7 @@ export function readLog(
     ordinal: log.ordinal ?? 1,
     closed: log.closed ?? true,
     shown,
+    ...(starts && { starts }),
     sets,
   } as SessionLog
 }

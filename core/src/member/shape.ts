@@ -115,8 +115,13 @@ export const sessionLogShape = strictObject({
   })
     .default(undefined)
     .meta({ expected: 'answers about the session' }),
-}).test('fits', '"position", or "enrolment": null with an id of its own', ({ id, enrolment, position }) =>
-  enrolment === null ? position === undefined && id !== undefined : position !== undefined,
+}).test(
+  'fits',
+  '"at", or "position", or "enrolment": null with an id of its own',
+  ({ id, enrolment, at, position }) =>
+    enrolment === null
+      ? position === undefined && at === undefined && id !== undefined
+      : position !== undefined || at !== undefined,
 )
 
 /** An answer for each muscle that was asked about. */

@@ -25,15 +25,15 @@ export type Segment = { from: Day; version: Id; track?: Id; begins?: 'week' | 's
 export type SessionLog = Entry & {
   /** Null of training outside every plan, which is evidence alone. */
   enrolment: Id | null
-  /** 0 where there is no enrolment. */
+  /** Where it names no place: the position that it had in the plan when it was started. 0 where it names one, or has no enrolment. */
   position: number
   /** 1 unless the place was trained again. */
   attempt: number
-  /** The name of its place: a position is counted anew with each planning, this is not. */
+  /** The name of its place: a position is counted anew with each planning, this is not. What was shown goes before it. */
   at?: PlaceName
-  /** The minute of the day at which it was started. */
+  /** The minute of the day at which it was started: a day's sessions are in the order of their minutes. */
   minute?: number
-  /** 1st, 2nd… session of its day. */
+  /** 1st, 2nd… session of its day, where no minute is known; these go before those with one. */
   ordinal: number
   /** Where it was trained; home when absent. */
   location?: Id
@@ -183,7 +183,3 @@ export type ShownSets = AsWritten & {
  */
 export type Beyond = { how: (typeof beyonds)[number]; max: Load; most: Load; reps: number }
 export const beyonds = ['written', 'meant', 'supposed', 'earned', 'held'] as const
-
-export const sessionLogId = (enrolment: Id, position: number, attempt: number): Id =>
-  `${enrolment}:${position}:${attempt}`
-export const setLogId = (session: Id, slot: Id, n: number): Id => `${session}:${slot}:${n}`

@@ -25,9 +25,9 @@ import {
 } from './replay/checkpoint.ts'
 import { replay } from './replay/replay.ts'
 import { isBetweenWeeks, keepDates } from './replay/weeks.ts'
-import { copyFold, templateOn, type Fold } from './state/fold.ts'
+import { copyFold, templateOn, type Fold, type Trained } from './state/fold.ts'
 import type { DoubtfulLog, Plan, PlanInput, SetAside, StrayLog } from './types.ts'
-import { resolve, type SessionLog } from '../member/index.ts'
+import { placeNamed, resolve, type SessionLog } from '../member/index.ts'
 
 export type Planned = {
   plans: Record<Id, Plan>
@@ -166,13 +166,14 @@ function tell({ library, when }: PlanInput, start: Start, happenings: Happening[
     }
     const { log, isOver } = happening
     const fold = folds.find(({ enrolment }) => enrolment.id === log.enrolment)
-    const doubts = fold ? doubtsOf(fold, log) : []
+    const course = fold?.state.course
     const isReplayed = fold !== undefined && replay(fold, log, evidence, isOver)
-    if (isReplayed) doubtful.push(...doubts)
-    const { id, enrolment, position } = log
-    if (!isReplayed && enrolment !== null)
-      strays.push({ log: id, enrolment, position, isEnrolled: fold !== undefined })
     const trained = isReplayed ? fold.trained.at(-1) : undefined
+    if (trained && fold && course) doubtful.push(...doubtsOf(fold, course, trained))
+    const { id, enrolment, position } = log
+    const at = placeNamed(log)
+    if (!trained && enrolment !== null)
+      strays.push({ log: id, enrolment, position, ...(at && { at }), isEnrolled: fold !== undefined })
     const deloads = trained?.outcomes.flatMap(({ prescribed: { id, deload } }) => (deload ? [id] : []))
     evidence = learnSession(library, evidence, trained?.log ?? log, deloads)
   }
@@ -182,11 +183,15 @@ function tell({ library, when }: PlanInput, start: Start, happenings: Happening[
 /** So many weeks without a session are unlikely to be meant. */
 const farWeeks = 4
 
-/** What is odd about a session, as the plan stands before it. */
-function doubtsOf({ enrolment, state: { course }, trained }: Fold, log: SessionLog): DoubtfulLog[] {
-  const { id, date, position, attempt } = log
+/** What is odd about a session, as the plan stood before it. */
+function doubtsOf({ enrolment, trained }: Fold, course: Course, { log, place }: Trained): DoubtfulLog[] {
+  const { id, date, attempt } = log
+  const { position } = place
   const from = enrolment.segments[0]?.from ?? date
-  const other = trained.find((one) => one.log.position === position && one.log.attempt === attempt)
+  const other = trained.find(
+    (one) =>
+      one.log !== log && position > 0 && one.place.position === position && one.log.attempt === attempt,
+  )
   const behind = course.running ? course.running.first + course.running.sessions.length - 1 : course.positions
   const aWeek = course.running?.sessions.length ?? 0
   const ahead = position - behind

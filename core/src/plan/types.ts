@@ -5,7 +5,7 @@ import type { Id } from '../parsing/index.ts'
 import type { WhyStep } from '../words/index.ts'
 import type { Lift, Library } from '../library/index.ts'
 import type { Need } from '../loads/index.ts'
-import type { SetLog, ShownSets, Enrolment } from '../member/index.ts'
+import type { Enrolment, PlaceName, SetLog, ShownSets } from '../member/index.ts'
 import type { Circuit, Template } from '../template/index.ts'
 import type { Day } from '../units/index.ts'
 import type { WarmUpSet } from '../warmups/index.ts'
@@ -113,4 +113,5 @@ export type SetAside = { ahead: DatedAhead[]; strays: StrayLog[]; doubtful: Doub
 export type DoubtfulLog = { log: Id; position: number } & (
   { what: 'far'; ahead: number } | { what: 'early'; date: Day; from: Day } | { what: 'twice'; other: Id }
 )
-export type StrayLog = { log: Id; enrolment: Id; position: number; isEnrolled: boolean }
+/** `at`: the place that it names, where it names one; else its position. */
+export type StrayLog = { log: Id; enrolment: Id; position: number; at?: PlaceName; isEnrolled: boolean }

@@ -26,7 +26,7 @@ const say = declareSteps({
   'rirRamp.beaten': '{date}: e1RM {seen}, {percent}% above the best of {best}: next {load}',
   'rirRamp.first': '{date}: e1RM {seen}, the first to beat: next {load}',
   'rirRamp.firstSet': '{date}: {now}, the first set to beat: next {load}',
-  'rirRamp.more': '{date}: {now} beat {before} at the same RIR or one less: next {load}',
+  'rirRamp.more': '{date}: {now} beat {before} at the same RIR or less: next {load}',
   'rirRamp.less': '{date}: {now} did not beat {before} ({misses} of {allowed} in a row): {load} again',
   'rirRamp.easy': '{date}: {easy} RIR or more, too easy for an e1RM: next {load}',
   'rirRamp.ahead': 'if the last session is beaten: next {load}',
@@ -52,7 +52,7 @@ type Params = FirstLoad & {
   unbeaten: number
   resetBy: number
 }
-/** `best`: the estimate to beat. `set`: the best set of the last beat, which more load or more reps at that RIR or one less beat by themselves. `more`: reps beyond those written. `count`: beaten at this reserve. */
+/** `best`: the estimate to beat. `set`: the best set of the last beat, which more load or more reps at that RIR or less beat by themselves. `more`: reps beyond those written. `count`: beaten at this reserve. */
 type State = Steady & {
   rir: number
   count: number
@@ -63,7 +63,7 @@ type State = Steady & {
 }
 
 /**
- * Each exposure beats the last by a little, in load, reps or both, at the same reps in reserve or one less. Read by the
+ * Each exposure beats the last by a little, in load, reps or both, at the same reps in reserve or fewer. Read by the
  * estimated max, reserve counted as reps; two exposures without a beat ask for a deload and begin the ramp again, lighter.
  */
 export const rirRamp = defineRule<Params, State>({

@@ -12,13 +12,9 @@ export function bestSet(sets: SetSeen[], asked: number): SetSeen | undefined {
   return best
 }
 
-/**
- * Whether a set beats another without any formula: as many reps with more load, or more reps with as much, at the same RIR or one less. One that
- * goes further below the RIR of the set before, or of what was asked, is pushed and not stronger: the load would climb until it fails.
- */
+/** Whether a set beats another without any formula: as many reps with more load, or more reps with as much, at the same RIR or less. */
 export function beats(set: SetSeen, before: SetSeen, asked: number): boolean {
-  const [rir, had] = [set.rir ?? asked, before.rir ?? asked]
-  if (!set.load || !before.load || rir > had || rir < had - 1 || rir < asked - 1) return false
+  if (!set.load || !before.load || (set.rir ?? asked) > (before.rir ?? asked)) return false
   const apart = compareLoads(set.load, before.load)
   return (apart > 0 && set.reps >= before.reps) || (apart === 0 && set.reps > before.reps)
 }

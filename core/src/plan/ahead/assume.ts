@@ -13,7 +13,7 @@ export function assume(situation: Situation, asked: Prescribed[], doing: Doing =
       const { slot, prescriptions, deload } = prescribed
       return { prescribed, done, ...judge(slot, prescriptions, done, deload) }
     })
-    advance(situation, outcomes, situation.day, situation.place.position)
+    advance(situation, outcomes, situation.day)
     return outcomes
   }
   const outcomes = asked.map((prescribed): Outcome => {
@@ -21,6 +21,6 @@ export function assume(situation: Situation, asked: Prescribed[], doing: Doing =
     const isProven = !prescriptions.some(({ missing, short }) => missing || short)
     return { prescribed, verdict: deload ? 'deload' : isProven ? 'hit' : 'not comparable', done: [] }
   })
-  advance(situation, outcomes, null, situation.place.position)
+  advance(situation, outcomes, null)
   return outcomes
 }

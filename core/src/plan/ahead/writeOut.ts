@@ -13,7 +13,8 @@ import { prescribe } from '../prescribe/prescribe.ts'
 import type { Prescribed } from '../state/situation.ts'
 import { withoutDeload } from './withoutDeload.ts'
 import type { Doing, Plan, PlannedSession, PlannedSlot, PlannedWeek, When } from '../types.ts'
-import { endWeek, open, placeAt, standOn } from '../replay/weeks.ts'
+import { placeAt } from '../replay/reach.ts'
+import { endWeek, open, standOn } from '../replay/weeks.ts'
 
 /** No plan is longer. */
 const mostWeeks = 200
@@ -200,7 +201,7 @@ function bare(fold: Fold, week: RunningWeek, inWeek: number) {
 }
 
 const trainedAt = ({ trained }: Fold, position: number, attempt: number): Trained | undefined =>
-  trained.findLast(({ log }) => log.position === position && log.attempt === attempt)
+  trained.findLast(({ place, log }) => place.position === position && log.attempt === attempt)
 
 function describe(fold: Fold, { place, log, isOver, outcomes, evidence }: Trained): PlannedSession {
   const isSkipped = outcomes.every(({ verdict }) => verdict === 'skip')

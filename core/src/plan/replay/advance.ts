@@ -20,12 +20,11 @@ export function advance(
   situation: Situation,
   outcomes: Outcome[],
   date: Day | null,
-  position: number,
   answers?: Answers,
 ): void {
   const { state, template, place, day } = situation
   const worked = outcomes.filter(({ verdict }) => verdict !== 'skip')
-  takePlace(state, position, worked.length > 0)
+  takePlace(state, place.position, worked.length > 0)
   if (worked.length) {
     if (isBack(state, template, place.week, day)) state.backWeek = place.week
     state.lastDay = day

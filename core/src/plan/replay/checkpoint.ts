@@ -108,7 +108,9 @@ const stamps = new WeakMap<SessionLog, number>()
 function stampLog(log: SessionLog): number {
   const known = stamps.get(log)
   if (known !== undefined) return known
-  const own = stamp(log, hash(`${log.date}${log.closed}${JSON.stringify(log.answers ?? null)}`, 0))
+  const { date, minute, closed, answers = null, starts = [] } = log
+  const started = starts.map(({ change }) => change).join()
+  const own = stamp(log, hash(`${date} ${minute} ${closed} ${JSON.stringify(answers)} ${started}`, 0))
   const made = log.sets.reduce((before, set) => stamp(set, before), own)
   stamps.set(log, made)
   return made

@@ -13,7 +13,7 @@ import { followToday } from '../prescribe/onTheBar.ts'
 import { prescribe, recall } from '../prescribe/prescribe.ts'
 import type { Prescribed, Situation } from '../state/situation.ts'
 import { judge, setsOf } from './verdict.ts'
-import { reach } from './weeks.ts'
+import { reach } from './reach.ts'
 
 /**
  * Replays one logged session: what would have been asked, what was shown, the verdicts, and, once it is over, what the
@@ -29,7 +29,7 @@ export function replay(fold: Fold, log: SessionLog, evidence: Evidence, isOver: 
     outcome(prescribed, named),
   )
   fold.trained.push({ place, log: named, isOver, outcomes, evidence })
-  if (isOver) advance(situation, outcomes, log.date, log.position, log.answers)
+  if (isOver) advance(situation, outcomes, log.date, log.answers)
   return true
 }
 

@@ -4,16 +4,14 @@ import {
   closeWeek,
   endByDate,
   giveUp,
-  inWeekOf,
   openWeek,
   placesLeft,
   sessionAt,
   type Course,
   type RunningWeek,
   type Taken,
-  type Place,
 } from '../../calendar/index.ts'
-import type { SessionLog } from '../../member/index.ts'
+import type { PlaceName } from '../../member/index.ts'
 import { triggerOf } from '../../triggers/index.ts'
 import type { Phase, Template } from '../../template/index.ts'
 import { addDays, type Day } from '../../units/index.ts'
@@ -59,13 +57,18 @@ export function endWeek(fold: Fold, as: Taken): void {
   fold.state.course = closeWeek(course)
 }
 
-/** Opens the next week as things stand on a day; false when the plan is over. */
-export function open(fold: Fold, day: Day, evidence: Evidence, withoutDeload = false): boolean {
+/** A week that somebody has trained, whatever the plan of its day would open next, and the version that knows it. */
+export type NamedWeek = { name: PlaceName; version: Id }
+
+/** Opens the next week as things stand on a day, or the one that is named; false when the plan is over, or has no such week. */
+export function open(fold: Fold, day: Day, evidence: Evidence, named?: NamedWeek): boolean {
   const { state, isCalendar } = fold
-  const { version, track = null } = segmentOn(fold.enrolment, day)
+  const segment = segmentOn(fold.enrolment, day)
+  const { version = segment.version } = named ?? {}
+  const { track = null } = segment
   const template = templateOf(fold, version)
   const start = fold.enrolment.segments[0]?.from ?? day
-  const ownDeload = withoutDeload ? null : nextOwnDeload(state.course, evidence, day)
+  const ownDeload = named ? namedDeload(named.name, evidence) : nextOwnDeload(state.course, evidence, day)
   const opened = openWeek(state.course, {
     template,
     version,
@@ -77,6 +80,7 @@ export function open(fold: Fold, day: Day, evidence: Evidence, withoutDeload = f
       weekOf(weekChanges(template, track, phase, ownDeload, skipsDeload), phase, phaseWeek, toTest),
     skip: (phase, phaseWeek, toTest) => skipOf(state.course, evidence, day, phase, phaseWeek, toTest),
     hasLeft: ({ id }) => evidence.left.includes(id),
+    ...(named && { named: named.name }),
     deload: ownDeload && {
       id: ownDeload.deload.id,
       at: ownDeload.at,
@@ -105,9 +109,21 @@ export function signShows({ progressions, ended }: FoldState, { id: phase, weeks
 function nextOwnDeload({ deloads }: Course, evidence: Evidence, day: Day): OwnDeload | null {
   for (const deload of evidence.deloads) {
     const at = deloads.filter((id) => id === deload.id).length
-    if (deload.from <= day && at < deload.weeks + deload.back.length) return { deload, at }
+    if (deload.from <= day && !hasEnded(deload, day) && at < deload.weeks + deload.back.length)
+      return { deload, at }
   }
   return null
+}
+
+const hasEnded = ({ to }: OwnDeload['deload'], day: Day): boolean => to !== undefined && to <= day
+
+/** The deload that a place names; of one that was taken back since nothing is known but that it was trained. */
+function namedDeload({ deload: named }: PlaceName, evidence: Evidence): OwnDeload | null {
+  if (!named) return null
+  const { fact: id, week } = named
+  const deload = evidence.deloads.find((one) => one.id === id)
+  const unknown = { id, from: '', changes: [], shift: true, weeks: week, back: [] }
+  return { deload: deload ?? unknown, at: week - 1 }
 }
 
 /** The member's word that a planned deload is trained as written, where the week is one and the word is not used up. */
@@ -155,11 +171,15 @@ function weekOf(changes: Authored[], phase: Phase, phaseWeek: number, toTest: nu
 /**
  * Makes sure that a week is running that fits the day: the next one where the last is over; and, where nothing of it has been
  * started yet on the own clock, opened anew under what is known today. A segment that begins with a session takes the rest of
- * the week over. False when the plan is over.
+ * the week over, and a deload that was put in ends with its fact. False when the plan is over.
  */
 export function standOn(fold: Fold, day: Day, evidence: Evidence): boolean {
   const { running } = fold.state.course
-  if (running?.from && (fold.isCalendar || placesLeft(running).length)) {
+  if (
+    running?.from &&
+    (fold.isCalendar || placesLeft(running).length) &&
+    !isCutShort(running, evidence, day)
+  ) {
     takeOver(fold, running, day)
     return true
   }
@@ -168,8 +188,18 @@ export function standOn(fold: Fold, day: Day, evidence: Evidence): boolean {
   return open(fold, day, evidence)
 }
 
+/** Whether a deload that was put in has been ended, or taken back, while it runs. */
+function isCutShort({ isInserted, deload }: RunningWeek, evidence: Evidence, day: Day): boolean {
+  if (!isInserted) return false
+  const own = evidence.deloads.find(({ id }) => id === deload)
+  return !own || hasEnded(own, day)
+}
+
 /** The course before a week was opened that nothing was done in. */
-function unopened(course: Course, { phase, phaseWeek, isInserted, deload, skips }: RunningWeek): Course {
+export function unopened(
+  course: Course,
+  { phase, phaseWeek, isInserted, deload, skips }: RunningWeek,
+): Course {
   const given = course.deloads.lastIndexOf(deload ?? '')
   const isFirst = phaseWeek === 1 && !isInserted && course.phase !== phase
   return {
@@ -181,7 +211,7 @@ function unopened(course: Course, { phase, phaseWeek, isInserted, deload, skips 
 }
 
 /** Gives the rest of a running week to a segment that begins with a session. */
-function takeOver({ enrolment, versions, state }: Fold, running: RunningWeek, day: Day): void {
+export function takeOver({ enrolment, versions, state }: Fold, running: RunningWeek, day: Day): void {
   const { version, track = null, begins } = segmentOn(enrolment, day)
   if (begins !== 'session' || (version === running.version && track === running.track)) return
   const template = versions[version]
@@ -193,90 +223,6 @@ function takeOver({ enrolment, versions, state }: Fold, running: RunningWeek, da
     running.taken[i + 1] ? session : (sessionAt(template, rotation, running.turn + i) ?? session),
   )
   state.course = { ...state.course, running: { ...running, version, track, sessions } }
-}
-
-/**
- * The place of a log. A position in a later week gives up what is left before it. One of a week that is over is placed where
- * its snapshot says, and takes no place; without a snapshot it has none.
- */
-export function reach(fold: Fold, log: SessionLog, evidence: Evidence): Place | null {
-  const { course } = fold.state
-  const ended = fold.weeks.length
-  const place = walkTo(fold, log, evidence)
-  if (place) return place
-  // What names nothing gives nothing up.
-  fold.state.course = course
-  fold.weeks.length = ended
-  return behind(fold, log)
-}
-
-function walkTo(fold: Fold, log: SessionLog, evidence: Evidence): Place | null {
-  if (!standOn(fold, log.date, evidence)) return null
-  waitWithDeload(fold, log, evidence)
-  for (let weeks = 0; weeks < mostWeeks; weeks++) {
-    const { running } = fold.state.course
-    if (!running || log.position < running.first) return null
-    const inWeek = inWeekOf(fold.state.course, log.position)
-    if (inWeek !== null) {
-      if (!running.from) fold.state.course = { ...fold.state.course, running: { ...running, from: log.date } }
-      return placeAt(fold, fold.state.course.running as RunningWeek, inWeek, log)
-    }
-    endWeek(fold, fold.isCalendar ? 'dropped' : 'skipped')
-    if (!open(fold, log.date, evidence)) return null
-    waitWithDeload(fold, log, evidence)
-  }
-  return null
-}
-
-/**
- * A deload that was put in before a week, and of which nothing is trained, waits where a phone that did not know of it has trained the week
- * itself: a session takes the place that its snapshot names, and what nobody trained is not given.
- */
-function waitWithDeload(fold: Fold, { shown, date }: SessionLog, evidence: Evidence): void {
-  const { running } = fold.state.course
-  const at = shown?.at
-  if (!running?.isInserted || at?.deload !== null || Object.keys(running.taken).length) return
-  if (at.phase !== running.phase || at.phaseWeek !== running.phaseWeek) return
-  fold.state.course = unopened(fold.state.course, running)
-  open(fold, date, evidence, true)
-}
-
-/** More weeks than any plan has: positions beyond them name nothing. */
-const mostWeeks = 400
-
-function behind(fold: Fold, log: SessionLog): Place | null {
-  const at = log.shown?.at
-  const template = log.shown && fold.versions[log.shown.version]
-  const phase = template?.phases.find(({ id }) => id === at?.phase)
-  if (!at || !phase || !template?.sessions[at.session]) return null
-  const { week, phaseWeek, inWeek, session, toTest } = at
-  return {
-    position: log.position,
-    week,
-    phaseWeek,
-    inWeek,
-    phase,
-    session,
-    ...(toTest !== undefined && { toTest }),
-  }
-}
-
-/** A place of the running week; the session that was shown there, if one was, goes before the one that would stand there now. */
-export function placeAt(fold: Fold, week: RunningWeek, inWeek: number, log?: SessionLog): Place {
-  const shown = log?.shown
-  const isKnown = shown && fold.versions[shown.version]?.sessions[shown.at.session]
-  const template = templateOf(fold, isKnown ? shown.version : week.version)
-  const own = template.phases.find(({ id }) => id === week.phase)
-  const asShown = isKnown ? template.phases.find(({ id }) => id === shown.at.phase) : undefined
-  return {
-    position: week.first + inWeek - 1,
-    week: week.week,
-    phaseWeek: asShown && shown ? shown.at.phaseWeek : week.phaseWeek,
-    inWeek,
-    phase: (asShown ?? own) as Phase,
-    session: (isKnown ? shown.at.session : week.sessions[inWeek - 1]) as Id,
-    ...(week.toTest !== null && { toTest: week.toTest }),
-  }
 }
 
 /** Whether nothing of a week is under way: where a checkpoint serves best. */
