@@ -1,3 +1,3 @@
 /** The number of this page and server, raised when an answer changes its shape. A page names it in a header with every call. */
-export const build = 4
+export const build = 5
 export const buildHeader = 'x-young-oak'

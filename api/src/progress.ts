@@ -38,8 +38,9 @@ export type ProgressView = {
   checkIn: (CheckIn & { date: Day }) | null
   about: Evidence['about']
   events: { id: string; what: EventKind; name?: string; on: Day; to?: Day }[]
-  /** Light spells that were asked for and are not over, with what they change in words. */
+  /** Light spells that were asked for and are not over, with what they change in words; `begun` where they can only be ended. */
   spells: {
+    begun: boolean
     id: string
     from: Day
     weeks: number

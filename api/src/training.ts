@@ -2,13 +2,15 @@ import type { ProposedMax } from './maxes.ts'
 import { array, mixed, number, object, string, type InferType } from 'yup'
 import type { Plan } from '@young-oak/core/plan'
 import type { FindingSaid } from '@young-oak/core/checks'
-import type { Enrolment, SessionLog } from '@young-oak/core/member'
-import { muscles, type Muscle } from '@young-oak/core/library'
+import { readShown, type Enrolment, type SessionLog, type Shown } from '@young-oak/core/member'
+import { muscles, type Library, type Muscle } from '@young-oak/core/library'
+import { faultIn } from './contracts/reads.ts'
+import { shown } from './contracts/shown.ts'
 import { day, exercise, fitsBody, fitsBodyMessage, loadFrom, mark, repsSchema } from './fields.ts'
 import type { Evidence } from '@young-oak/core/evidence'
 import { soreAnswers, workedAnswers } from '@young-oak/core/progressions'
 import { setStyles, type SetStyle } from '@young-oak/core/template'
-import { isId } from '@young-oak/core/parsing'
+import { Checker, isId } from '@young-oak/core/parsing'
 import { amountUnits, type AmountUnit } from '@young-oak/core/units'
 
 export const setSchema = object({
@@ -77,13 +79,27 @@ export type Operation =
       id: string
       kind: 'start'
       enrolment: string
+      attempt?: number
+      date: string
+      /** Of the phone's day. */
+      minute: number
+      /** Where it is trained; home when it is not said. */
+      location?: string
+      /** What stood on the screen: the session is judged by it, and stands at the place that it names. */
+      shown: Shown
+    }
+  /** As builds before snapshots were sent said it: what was shown is worked out by the server. */
+  | {
+      id: string
+      kind: 'startByPosition'
+      enrolment: string
       position: number
       attempt?: number
       date: string
-      /** Where it is trained; home when it is not said. */
       location?: string
     }
-  | { id: string; kind: 'set'; session: string; rev: number; set: GivenSet }
+  /** `start`: the id of the start that was on the screen. */
+  | { id: string; kind: 'set'; session: string; rev: number; start?: string; set: GivenSet }
   | { id: string; kind: 'close'; session: string }
   /** What was said of a session; the whole of it each time, under the next revision. */
   | { id: string; kind: 'answers'; session: string; rev: number; answers: GivenAnswers }
@@ -95,21 +111,30 @@ export const operationsSchema = object({
 }).noUnknown()
 
 const id = () => string().uuid().required()
+const startKeys = () => ({
+  id: id(),
+  kind: string().required(),
+  enrolment: string().uuid().required(),
+  attempt: number().integer().min(1).max(20).optional(),
+  date: day().required(),
+  location: string().max(80).optional(),
+})
 export const operationSchemas = {
   start: object({
-    id: id(),
-    kind: string().required(),
-    enrolment: string().uuid().required(),
+    ...startKeys(),
+    minute: number().integer().min(0).max(1439).required(),
+    shown: shownHere(),
+  }).noUnknown(),
+  startByPosition: object({
+    ...startKeys(),
     position: number().integer().min(1).max(1000).required(),
-    attempt: number().integer().min(1).max(20).optional(),
-    date: day().required(),
-    location: string().max(80).optional(),
   }).noUnknown(),
   set: object({
     id: id(),
     kind: string().required(),
     session: string().max(200).required(),
     rev: number().integer().min(1).max(1_000_000).required(),
+    start: string().max(200).optional(),
     set: setSchema.required(),
   }).noUnknown(),
   close: object({ id: id(), kind: string().required(), session: string().max(200).required() }).noUnknown(),
@@ -120,6 +145,35 @@ export const operationSchemas = {
     rev: number().integer().min(1).max(1_000_000).required(),
     answers: answersSchema.required(),
   }).noUnknown(),
+}
+
+/** Characters of a snapshot: a session of twenty slots with all their steps has about a tenth of it. */
+const mostShown = 200_000
+
+/** A snapshot that a phone sent: of this build's shape, and of a size that a session has. */
+function shownHere() {
+  return mixed<Shown>()
+    .required()
+    .test({
+      name: 'shown',
+      message: 'What was shown cannot be read here. Load the page again.',
+      skipAbsent: true,
+      test: (value, { options: { context = {} } }) => {
+        if (sizeOf(value) > mostShown) return false
+        const checker = new Checker((context as { library?: Library }).library ?? {})
+        const read = readShown(checker, value, 'shown')
+        return !checker.issues.length && read?.at.deload !== undefined && faultIn(shown(), value) === null
+      },
+    })
+}
+
+/** In characters; endless where it is nested too deeply to be written. */
+function sizeOf(value: unknown): number {
+  try {
+    return JSON.stringify(value).length
+  } catch {
+    return Infinity
+  }
 }
 
 export type OperationAnswer =

@@ -8,6 +8,7 @@ import {
   draftColumns,
   factColumns,
   logColumns,
+  startColumns,
   setColumns,
   versionColumns,
 } from '@young-oak/server/database/columns'
@@ -226,11 +227,14 @@ async function insertLogs(db: Db, gymId: string, memberId: string, logs: Session
       id: log.id,
       member_id: memberId,
       enrolment_id: log.enrolment,
-      date: log.date,
       ...logColumns(log),
-      shown: log.shown ? JSON.stringify(log.shown) : null,
     })),
   )
+  const starts = logs.flatMap((log) => {
+    const { id, change = id, date, minute, shown } = log
+    return shown ? [{ gym_id: gymId, session_id: id, ...startColumns({ change, date, minute, shown }) }] : []
+  })
+  await db.batchInsert('session_start', starts, 100)
   const sets = logs.flatMap((log) =>
     log.sets.map((set) => ({
       gym_id: gymId,

@@ -2,6 +2,7 @@ import { clubExercises } from './exercises.ts'
 import type { Fact, Member } from '@young-oak/core/facts'
 import { exerciseOf, mainMuscle, type ExerciseId } from '@young-oak/core/library'
 import {
+  placeShown,
   sessionLogId,
   setLogId,
   type Enrolment,
@@ -103,6 +104,9 @@ function onTheRoad({ shown: _, ...log }: SessionLog): SessionLog {
   return { ...log, location: hotel.id, sets }
 }
 
+/** The minute of the day at which somebody trains: after work, a little later from week to week. */
+const eveningOf = (weeks: number): number => 18 * 60 + (Math.round(weeks * 7) % 45)
+
 function train(
   plan: Plan,
   session: PlannedSession,
@@ -112,19 +116,23 @@ function train(
   weeks: number,
   dice: Dice,
 ): SessionLog {
-  const id = sessionLogId(enrolment, session.position, session.attempt)
   const shown = snapshot(plan, session.position)
+  const at = shown && placeShown(shown.at)
+  if (!at) throw new Error(`nothing to train at position ${session.position}`)
+  const id = sessionLogId(enrolment, at, session.attempt)
   return {
     id,
     rev: 1,
     change: `${id}:start`,
     date,
     enrolment,
-    position: session.position,
+    position: 0,
+    at,
     attempt: session.attempt,
+    minute: eveningOf(weeks),
     ordinal: 1,
     closed: true,
-    ...(shown && { shown }),
+    shown,
     answers: answersOf(session, weeks, dice),
     sets: session.slots.flatMap((slot) => {
       const lift = { exercise: slot.exercise, ...(slot.variant && { variant: slot.variant }) }

@@ -1,5 +1,8 @@
 // The member's screen and logging a set over HTTP, against a server of our own with the demo's members.
 import { build, buildHeader } from '@young-oak/api/build'
+import { operationFormat } from '@young-oak/api/operations'
+import { placeShown, sessionLogId } from '@young-oak/core/member'
+import { snapshot } from '@young-oak/core/plan'
 import { randomUUID } from 'node:crypto'
 import { Agent, request } from 'node:http'
 import type { TodayView } from '@young-oak/api/training'
@@ -55,9 +58,12 @@ async function open(base: string, email: string, password: string): Promise<Phon
     .find(({ position }) => position === program.plan.next)
   if (!program || !place) return null
   const { enrolment } = program
-  const session = `${enrolment}:${place.position}:${place.attempt}`
-  const { position, attempt } = place
-  await operate(base, cookie, { kind: 'start', enrolment, position, attempt, date: day })
+  const { attempt } = place
+  const shown = snapshot(program.plan, place.position)
+  const at = shown && placeShown(shown.at)
+  if (!at) return null
+  const session = sessionLogId(enrolment, at, attempt)
+  await operate(base, cookie, { kind: 'start', enrolment, attempt, date: day, minute: 600, shown })
   const sets = place.slots.flatMap(({ slot, exercise, sets: prescriptions }) =>
     prescriptions.flatMap(({ sets: count, load }) =>
       Array.from({ length: count }, (_, n) => ({
@@ -84,7 +90,10 @@ function logSet(base: string, phone: Phone): Promise<Answer> {
 }
 
 const operate = (base: string, cookie: string, operation: object) =>
-  send(base, 'POST', '/api/me/operations', cookie, { operations: [{ id: randomUUID(), ...operation }] })
+  send(base, 'POST', '/api/me/operations', cookie, {
+    format: operationFormat,
+    operations: [{ id: randomUUID(), ...operation }],
+  })
 
 function send(base: string, method: string, path: string, cookie: string, body?: object): Promise<Answer> {
   const from = performance.now()

@@ -21,6 +21,7 @@ import {
   orNull,
   readBy,
   text,
+  yesOrNo,
   type Reads,
 } from './reads.ts'
 
@@ -154,6 +155,7 @@ const view = () =>
       ),
       spells: list(
         exact<ProgressView['spells'][number]>({
+          begun: yesOrNo(),
           id: text(),
           from: date(),
           weeks: count(),
@@ -175,7 +177,7 @@ export const progress = {
     query: onDay,
     answer: view(),
     problems: [],
-    since: 3,
+    since: 5,
   }),
   ...ownAndWriters('facts', {
     method: 'post',
@@ -183,7 +185,7 @@ export const progress = {
     body: givenFactSchema,
     answer: view(),
     problems: ['notPossible'],
-    since: 3,
+    since: 5,
   }),
   ...ownAndWriters('facts/:fact', {
     method: 'delete',
@@ -191,6 +193,6 @@ export const progress = {
     query: onDay,
     answer: view(),
     problems: [],
-    since: 3,
+    since: 5,
   }),
 }

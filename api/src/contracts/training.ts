@@ -51,7 +51,7 @@ export const training = {
       locations: list(exact<TodayView['locations'][number]>({ id: text(), name: text() })),
     }),
     problems: [],
-    since: 3,
+    since: 5,
   }),
   ...contract({
     method: 'post',

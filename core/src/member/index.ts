@@ -3,7 +3,7 @@ export { findOnBody, readEnrolments, readLog } from './read.ts'
 export { placeNamed, placeShown, sessionLogId, setLogId } from './places.ts'
 export { beats, resolve } from './resolve.ts'
 export { enrolmentShape, memberShape, sessionLogShape, setLogShape } from './shape.ts'
-export { shownShape } from './shown.ts'
+export { readShown, shownShape } from './shown.ts'
 export { reasons } from './shape.ts'
 export { asCounted, withStart } from './starts.ts'
 export {

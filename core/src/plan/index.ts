@@ -1,5 +1,5 @@
 export { planMember, type Planned } from './planMember.ts'
-export { snapshot } from './snapshot.ts'
+export { placeIn, snapshot } from './snapshot.ts'
 export type {
   Doing,
   Plan,

@@ -1,7 +1,7 @@
 import type { Id } from '../parsing/index.ts'
 import { engine } from '../engine.ts'
-import { shownFormat, type Shown, type ShownSlot } from '../member/index.ts'
-import type { Plan, PlannedSession } from './types.ts'
+import { shownFormat, type PlaceName, type Shown, type ShownSlot } from '../member/index.ts'
+import type { Plan, PlannedSession, PlannedWeek } from './types.ts'
 
 /** The snapshot of a session as it stands on the screen: stored when it is started, and what it is judged by ever after. */
 export function snapshot(plan: Plan, position: number): Shown | null {
@@ -15,6 +15,14 @@ export function snapshot(plan: Plan, position: number): Shown | null {
   }
   return null
 }
+
+/** The name of a day of a week, as snapshots made there say it. */
+export const placeIn = ({ phase, phaseWeek, inserted }: PlannedWeek, inWeek: number): PlaceName => ({
+  phase,
+  week: phaseWeek,
+  day: inWeek,
+  ...(inserted && { deload: inserted }),
+})
 
 function shownSlots(session: PlannedSession): Record<Id, ShownSlot> {
   return Object.fromEntries(

@@ -1,6 +1,6 @@
 import { createHash } from 'node:crypto'
 import { factFormat, type Fact } from '@young-oak/core/facts'
-import { logFormat, type SessionLog, type SetLog } from '@young-oak/core/member'
+import { logFormat, type SessionLog, type SetLog, type Start } from '@young-oak/core/member'
 import {
   canonical,
   commandFormat,
@@ -47,11 +47,27 @@ export const factColumns = (fact: Fact) => ({
   body: JSON.stringify(fact),
 })
 
-/** A session without its snapshot, which is written once and stands in a column of its own. */
-export const logColumns = ({ shown: _, ...log }: SessionLog) => ({
+/** A session as its first start has it; what was shown stands with its starts. */
+export const logColumns = ({ shown: _, starts: __, ...log }: SessionLog) => ({
+  date: log.date,
   closed: log.closed,
   format: logFormat,
   copy: JSON.stringify(log),
+})
+
+export const startColumns = ({
+  change,
+  date,
+  minute,
+  location,
+  shown,
+}: Omit<Start, 'minute'> & { minute?: number }) => ({
+  change,
+  date,
+  minute: minute ?? null,
+  location: location ?? null,
+  version_id: shown?.version,
+  shown: JSON.stringify(shown),
 })
 
 export const setColumns = (set: SetLog) => ({

@@ -73,7 +73,7 @@ test('a database of format 1 keeps all its documents, and what a draft has chang
   const version = (template_id: string, body: string) =>
     made('template_version', { gym_id, template_id, number: 1, note: '', body, staff_id })
   const [same, changed] = [await template(old({})), await template(old({ name: 'Changed' }))]
-  await version(same, old({}))
+  const version_id = await version(same, old({}))
   await version(changed, old({}))
   const command = { do: 'setLight', phase: 'p', from: [], to: [] }
   const edit = {
@@ -97,7 +97,34 @@ test('a database of format 1 keeps all its documents, and what a draft has chang
   await db('fact').insert([fact('a', { kind: 'light' }), fact('b', { kind: 'max' })])
   await db('place').insert({ gym_id, id: 'shed', name: 'The shed' })
 
-  expect(await migrate(url)).toEqual(['008_formats'])
+  const enrolment_id = await made('enrolment', { gym_id, member_id, template_id: same })
+  const session = { gym_id, id: 'e:1:1', member_id, enrolment_id, date: '2026-03-03' }
+  const shown = { format: 1, version: version_id }
+  const copy = JSON.stringify({ change: 'c', place: 'shed' })
+  await db('session_log').insert({ ...session, copy, shown: JSON.stringify(shown) })
+
+  expect(await migrate(url)).toEqual(['008_formats', '009_starts'])
+  expect(
+    await db('session_start').select(
+      'session_id',
+      'change',
+      'date',
+      'minute',
+      'location',
+      'version_id',
+      'shown',
+    ),
+  ).toEqual([
+    {
+      session_id: 'e:1:1',
+      change: 'c',
+      date: '2026-03-03',
+      minute: null,
+      location: 'shed',
+      version_id,
+      shown,
+    },
+  ])
   expect(await db('fact').orderBy('id').select('kind', 'format')).toEqual([
     { kind: 'deload', format: 1 },
     { kind: 'max', format: 1 },

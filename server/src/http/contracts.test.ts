@@ -16,6 +16,7 @@ import type { ObjectSchema } from 'yup'
 import { routes } from '../features/routes.ts'
 import { makeProgram } from '../testing/program.ts'
 import { smallTemplate } from '../testing/template.ts'
+import { sessionAt, startOn } from '../testing/training.ts'
 import type { Agent, World } from '../testing/world.ts'
 
 let world: World
@@ -84,8 +85,8 @@ beforeAll(async () => {
 
   const operate = (operation: object) =>
     ask('post /me/operations', { body: { operations: [{ id: randomUUID(), ...operation }] } })
-  const session = `${enrolment}:1:1`
-  await operate({ kind: 'start', enrolment, position: 1, date: day })
+  const session = sessionAt(enrolment)
+  await operate(await startOn(phone, day))
   const set = { slot: 'squat', n: 1, exercise: 'backSquat', state: 'done', load: kg(60), reps: 5 }
   await operate({ kind: 'set', session, rev: 1, set })
   await operate({ kind: 'close', session })

@@ -173,10 +173,11 @@ function headOf(
     ...(week.toTest !== null && { toTest: week.toTest }),
   }
   const deload =
-    phase !== undefined &&
-    changesOf(template, evidence, phase, week, isBack).some(
-      (one) => isDeload(one) && actsOn({ ...one.adjustment.where, ...anywhere }, spot),
-    )
+    week.isInserted ||
+    (phase !== undefined &&
+      changesOf(template, evidence, phase, week, isBack).some(
+        (one) => isDeload(one) && actsOn({ ...one.adjustment.where, ...anywhere }, spot),
+      ))
   return {
     week: week.week,
     version: week.version,

@@ -38,7 +38,7 @@ export function changesOf(
   isBack: boolean,
 ): Authored[] {
   const track = trackChanges(template, week.track)
-  const own = evidence.deloads.find(({ id }) => id === week.deload)
+  const own = evidence.deloads.find(({ id, to }) => id === week.deload && !to)
   const ownDeload = own && { deload: own, at: week.deloadAt ?? 0 }
   const deload = plannedDeload(phase, ownDeload, week.skips !== undefined)
   if (week.deload === null && !isBack && !evidence.own.length)

@@ -243,7 +243,7 @@ test('whatever a phone did not know, each session stands at its place, no place 
       const ends = deloads.flatMap(({ day, ended }, i) =>
         ended === undefined ? [] : [fact(day + ended, { kind: 'endDeload', deload: `d${i}` }, `x${i}`)],
       )
-      const heardOn = new Map([
+      const heardOn = new Map<string, number>([
         ...deloads.map(({ day, late }, i) => [`d${i}`, day + late] as const),
         ...deloads.map(({ day, ended = 0, late }, i) => [`x${i}`, day + ended + late] as const),
       ])

@@ -109,13 +109,10 @@ export function signShows({ progressions, ended }: FoldState, { id: phase, weeks
 function nextOwnDeload({ deloads }: Course, evidence: Evidence, day: Day): OwnDeload | null {
   for (const deload of evidence.deloads) {
     const at = deloads.filter((id) => id === deload.id).length
-    if (deload.from <= day && !hasEnded(deload, day) && at < deload.weeks + deload.back.length)
-      return { deload, at }
+    if (deload.from <= day && !deload.to && at < deload.weeks + deload.back.length) return { deload, at }
   }
   return null
 }
-
-const hasEnded = ({ to }: OwnDeload['deload'], day: Day): boolean => to !== undefined && to <= day
 
 /** The deload that a place names; of one that was taken back since nothing is known but that it was trained. */
 function namedDeload({ deload: named }: PlaceName, evidence: Evidence): OwnDeload | null {
@@ -175,11 +172,7 @@ function weekOf(changes: Authored[], phase: Phase, phaseWeek: number, toTest: nu
  */
 export function standOn(fold: Fold, day: Day, evidence: Evidence): boolean {
   const { running } = fold.state.course
-  if (
-    running?.from &&
-    (fold.isCalendar || placesLeft(running).length) &&
-    !isCutShort(running, evidence, day)
-  ) {
+  if (running?.from && (fold.isCalendar || placesLeft(running).length) && !isCutShort(running, evidence)) {
     takeOver(fold, running, day)
     return true
   }
@@ -189,11 +182,8 @@ export function standOn(fold: Fold, day: Day, evidence: Evidence): boolean {
 }
 
 /** Whether a deload that was put in has been ended, or taken back, while it runs. */
-function isCutShort({ isInserted, deload }: RunningWeek, evidence: Evidence, day: Day): boolean {
-  if (!isInserted) return false
-  const own = evidence.deloads.find(({ id }) => id === deload)
-  return !own || hasEnded(own, day)
-}
+const isCutShort = ({ isInserted, deload }: RunningWeek, { deloads }: Evidence): boolean =>
+  isInserted && !deloads.some(({ id, to }) => id === deload && !to)
 
 /** The course before a week was opened that nothing was done in. */
 export function unopened(

@@ -7,6 +7,7 @@ import * as equipment from './005_equipment.ts'
 import * as exercises from './006_exercises.ts'
 import * as assignments from './007_assignments.ts'
 import * as formats from './008_formats.ts'
+import * as starts from './009_starts.ts'
 
 type Migration = { up(db: Knex): Promise<void>; down(db: Knex): Promise<void> }
 
@@ -19,6 +20,7 @@ const migrations: Record<string, Migration> = {
   '006_exercises': exercises,
   '007_assignments': assignments,
   '008_formats': formats,
+  '009_starts': starts,
 }
 
 /** Migrations by name, in order; each is a frozen file that imports no live code. */

@@ -2,6 +2,7 @@ import { afterAll, beforeAll, expect, test } from '@jest/globals'
 import { randomUUID } from 'node:crypto'
 import type { Page } from '@young-oak/api/contracts'
 import { smallTemplate } from '../../testing/template.ts'
+import { sessionAt, startOn } from '../../testing/training.ts'
 import { makeWorld, type Agent, type Seated, type World } from '../../testing/world.ts'
 
 let world: World
@@ -30,7 +31,7 @@ test('the list shows the gym’s own members, their programs and their attendanc
   const phone = await world.signIn(member)
   const { enrolments } = (await phone.get(`/api/me/today?today=${today}`)).body
   const operation = (change: object) => ({ id: randomUUID(), ...change })
-  const session = `${enrolments[0].id}:1:1`
+  const session = sessionAt(enrolments[0].id)
   const set = {
     slot: 'squat',
     n: 1,
@@ -39,7 +40,7 @@ test('the list shows the gym’s own members, their programs and their attendanc
     load: { value: 60, unit: 'kg' },
     reps: 5,
   }
-  const start = operation({ kind: 'start', enrolment: enrolments[0].id, position: 1, date: today })
+  const start = operation(await startOn(phone, today))
   await phone
     .post('/api/me/operations')
     .send({ operations: [start] })

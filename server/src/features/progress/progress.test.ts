@@ -1,7 +1,9 @@
 import { randomUUID } from 'node:crypto'
 import { afterAll, beforeAll, beforeEach, describe, expect, test } from '@jest/globals'
 import type { ProgressView } from '@young-oak/api/progress'
+import { operationFormat } from '@young-oak/api/operations'
 import type { TodayView } from '@young-oak/api/training'
+import { sessionAt, startOn } from '../../testing/training.ts'
 import { makeProgram, type Program } from '../../testing/program.ts'
 import type { Agent, Seated } from '../../testing/world.ts'
 
@@ -123,21 +125,48 @@ describe('progress', () => {
     expect((await progress()).events).toEqual([])
     await phone.delete(`/api/me/facts/nothing?today=${day}`).expect(404)
   })
+
+  test('a deload that nobody has trained is taken back; one that has begun is ended, and what was trained stays', async () => {
+    const deload = { kind: 'deload', changes: [{ kind: 'scaleLoad', by: -20 }], shift: true }
+    const weeks = async (on: string) =>
+      ((await phone.get(`/api/me/today?today=${on}`)).body as TodayView).programs[0]?.plan.weeks.map(
+        ({ inserted, places }) =>
+          `${inserted ? 'deload' : 'plan'}: ${places.map(({ status }) => status).join(' ')}`,
+      )
+    await give(deload).expect(200)
+    const [slip] = (await progress()).spells
+    expect(slip).toMatchObject({ begun: false })
+    await phone.delete(`/api/me/facts/${slip?.id}?today=${day}`).expect(200)
+    expect(await weeks(day)).toEqual(['plan: next ahead', 'plan: ahead ahead'])
+
+    await give(deload).expect(200)
+    const operations = [{ id: randomUUID(), ...(await startOn(phone, day)) }]
+    await phone.post('/api/me/operations').send({ format: operationFormat, operations }).expect(200)
+    const [begun] = (await progress()).spells
+    expect(begun).toMatchObject({ begun: true })
+    const { body } = await phone.delete(`/api/me/facts/${begun?.id}?today=2026-03-04`).expect(200)
+    expect(body.spells).toEqual([])
+    expect(await weeks('2026-03-05')).toEqual([
+      'deload: skipped skipped',
+      'plan: next ahead',
+      'plan: ahead ahead',
+    ])
+  })
 })
 
 describe('what is said of a session', () => {
   const answers = (rev: number, said: object, id: string = randomUUID()) => ({
     id,
     kind: 'answers',
-    session: `${enrolment}:1:1`,
+    session: sessionAt(enrolment),
     rev,
     answers: said,
   })
   const send = async (...operations: object[]) =>
     (await phone.post('/api/me/operations').send({ operations }).expect(200)).body.answers
-  beforeEach(() =>
-    send({ id: randomUUID(), kind: 'start', enrolment, position: 1, date: day }).then(() => undefined),
-  )
+  beforeEach(async () => {
+    await send({ id: randomUUID(), ...(await startOn(phone, day)) })
+  })
 
   test('is kept with the session, and the higher revision wins in whatever order they come', async () => {
     await send(answers(2, { hard: 8, worked: { quads: 'hardly' } }))

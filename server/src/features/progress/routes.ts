@@ -14,7 +14,7 @@ export const progressRoutes: Route[] = [
   ),
   ...routes(['delete /me/facts/:fact', 'delete /members/:id/facts/:fact'], ({ inMember, params, query }) =>
     inMember(async (scope) => {
-      await takeBack(scope, params.fact as string)
+      await takeBack(scope, params.fact as string, query.today)
       return progress(scope, query.today)
     }),
   ),

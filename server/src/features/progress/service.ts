@@ -1,6 +1,5 @@
 import { inputOf } from '../training/planInput.ts'
 import type { GivenFact, ProgressView } from '@young-oak/api/progress'
-import type { Evidence } from '@young-oak/core/evidence'
 import { changeOf } from '@young-oak/core/adjustments'
 import { advise, readSignals } from '@young-oak/core/advice'
 import { liftKey, liftOfKey, takesMax, type Lift, type Library } from '@young-oak/core/library'
@@ -62,7 +61,7 @@ export async function progress(scope: MemberScope, day: Day): Promise<ProgressVi
     checkIn: evidence.checkIns[0] ?? null,
     about: evidence.about,
     events: evidence.events.filter(({ on, to }) => (to ?? on) >= day),
-    spells: ownDeloadsOf(library, member.facts, evidence, day),
+    spells: ownDeloadsOf(library, member.facts, planned, day),
     mostSets: evidence.mostSets,
     taken: Object.fromEntries(
       Object.entries(evidence.adviceTaken).filter(([, { date }]) => date > addDays(day, -7)),
@@ -81,21 +80,21 @@ function liftsOf(library: Library, { evidence }: Planned): Lift[] {
 }
 
 /** Light spells whose weeks and return are not over yet, as far as their days can tell. */
-function ownDeloadsOf(
-  library: Library,
-  facts: Fact[],
-  { deloads }: Evidence,
-  day: Day,
-): ProgressView['spells'] {
-  return deloads.flatMap(({ id, from, weeks, back, changes, muscles }) => {
-    if (addDays(from, 7 * (weeks + back.length + 1)) < day) return []
+function ownDeloadsOf(library: Library, facts: Fact[], planned: Planned, day: Day): ProgressView['spells'] {
+  return planned.evidence.deloads.flatMap(({ id, from, weeks, back, changes, muscles, to }) => {
+    if (to || addDays(from, 7 * (weeks + back.length + 1)) < day) return []
+    const begun = hasBegun(planned, id)
     const fact = facts.find((one) => one.id === id)
     const reason = fact?.kind === 'deload' ? fact.reason : undefined
     const says = changes.map((change) => changeOf[change.kind].sentence(change, library)).join(', ')
     const whose = muscles ? ` (${muscles.join(', ')} only)` : ''
-    return [{ id, from, weeks, back, ...(reason && { reason }), says: says + whose }]
+    return [{ id, begun, from, weeks, back, ...(reason && { reason }), says: says + whose }]
   })
 }
+
+/** Whether a week of a deload of the member's own has been trained in, or on a calendar has begun. */
+const hasBegun = ({ courses }: Planned, deload: string): boolean =>
+  Object.values(courses).some(({ deloads }) => deloads.includes(deload))
 
 /** Stores a fact that was entered on a day. What it holds is read as in a file, and its faults are located. */
 export async function giveFact(scope: MemberScope, { fact: given, today: day }: GivenFact): Promise<void> {
@@ -114,11 +113,19 @@ export async function giveFact(scope: MemberScope, { fact: given, today: day }: 
   await insertFact(scope, fact)
 }
 
-/** Takes back what was entered: a new entry of the same id that counts for nothing. */
-export async function takeBack(scope: MemberScope, id: string): Promise<void> {
+/**
+ * Takes back what was entered: a new entry of the same id that counts for nothing. A deload that has begun is ended on that day instead: what was
+ * trained in it stays.
+ */
+export async function takeBack(scope: MemberScope, id: string, day: Day): Promise<void> {
   const fact = isId(id) ? await readFact(scope, id) : undefined
   if (!fact || !givenKinds.includes(fact.kind)) throw notFound('entry')
   if (fact.void) return
+  if (fact.kind === 'deload') {
+    const { file } = await readMemberFile(scope)
+    const planned = planMember(inputOf(scope, file, { today: day, through: 'near' }))
+    if (hasBegun(planned, id)) return giveFact(scope, { fact: { kind: 'endDeload', deload: id }, today: day })
+  }
   await touchMember(scope)
   await insertFact(scope, { ...fact, rev: fact.rev + 1, void: true })
 }

@@ -4,6 +4,7 @@ import type { TodayView } from '@young-oak/api/training'
 import { formatSetsShown } from '@young-oak/core/views'
 import type { Command } from '@young-oak/core/template'
 import { smallTemplate } from '../../testing/template.ts'
+import { sessionAt, startOn } from '../../testing/training.ts'
 import { makeWorld, type Agent, type Seated, type World } from '../../testing/world.ts'
 
 let world: World
@@ -200,7 +201,6 @@ describe('publishing', () => {
 
 describe('a version for members who are on the template', () => {
   const day = '2026-03-02'
-  const session = (enrolment: string, position: number) => `${enrolment}:${position}:1`
   const publish = (id: string, to: Seated, change: object) =>
     agent.post(`/api/templates/${id}/versions`).send({ members: [to.id], start: day, note: '', ...change })
   const todayOf = async (phone: Agent, on: string): Promise<TodayView> =>
@@ -219,7 +219,7 @@ describe('a version for members who are on the template', () => {
     const enrolment = (await todayOf(phone, day)).enrolments[0]?.id ?? ''
     const sets = ['squat', 'squat', 'bench'].map((slot, i) => ({
       kind: 'set',
-      session: session(enrolment, 1),
+      session: sessionAt(enrolment, 1),
       rev: 1,
       set: {
         slot,
@@ -231,9 +231,9 @@ describe('a version for members who are on the template', () => {
       },
     }))
     const operations = [
-      { kind: 'start', enrolment, position: 1, date: day },
+      await startOn(phone, day),
       ...sets,
-      { kind: 'close', session: session(enrolment, 1) },
+      { kind: 'close', session: sessionAt(enrolment, 1) },
     ]
     const { body } = await phone
       .post('/api/me/operations')

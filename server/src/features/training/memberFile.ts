@@ -6,6 +6,7 @@ import {
   type Enrolment,
   type Segment,
   type SessionLog,
+  type Start,
 } from '@young-oak/core/member'
 import type { Checkpoint } from '@young-oak/core/plan'
 import { readPublished, type Template } from '@young-oak/core/template'
@@ -44,14 +45,13 @@ export async function readMemberFile(scope: MemberScope, lean = false): Promise<
     name: row.name,
     member: asMerged(scope, {
       facts: [...equipped, ...row.facts.map(({ body, format }) => upgradeFact(body, format))],
-      logs: row.logs.map(({ copy, format, shown }): SessionLog => ({
-        ...upgradeLog(copy, format),
-        ...(shown ? { shown: upgradeShown(shown) } : {}),
-      })),
+      logs: row.logs.map(({ copy, format, starts }) => withStarts(upgradeLog(copy, format), starts)),
     }),
     enrolments: enrolmentsOf(row.segments),
     templates: Object.fromEntries(row.segments.map(({ enrolment, template }) => [enrolment, template])),
-    versions: await readVersions(scope, [...new Set(row.segments.map(({ version }) => version))]),
+    versions: await readVersions(scope, [
+      ...new Set([...row.segments.map(({ version }) => version), ...row.shown]),
+    ]),
   }
   return { file, checkpoint: row.checkpoint, locations: row.named }
 }
@@ -61,10 +61,19 @@ type Row = {
   name: string
   checkpoint: Checkpoint | null
   facts: { body: unknown; format: number }[]
-  logs: { copy: unknown; format: number; shown: unknown }[]
+  logs: { copy: unknown; format: number; starts: StartRow[] | null }[]
+  /** The versions that snapshots name. */
+  shown: string[]
   segments: SegmentRow[]
   named: Read['locations']
   equipped: (Pick<Equipment, 'location' | 'racks' | 'fixed'> & { from: string; rev: number })[]
+}
+type StartRow = {
+  change: string
+  date: string
+  minute: number | null
+  location: string | null
+  shown: unknown
 }
 type SegmentRow = {
   enrolment: string
@@ -77,8 +86,13 @@ const everything = `
   select m.name, c.body as checkpoint,
     coalesce((select json_agg(json_build_object('format', f.format, 'body', f.body)) from fact f where f.gym_id = m.gym_id and f.member_id = m.id), '[]') as facts,
     coalesce((select json_agg(json_build_object('copy', l.copy, 'format', l.format,
-        'shown', case when ? and l.date <= c.through then null else l.shown end))
+        'starts', (select json_agg(json_build_object('change', s.change, 'date', s.date, 'minute', s.minute, 'location', s.location,
+            'shown', case when ? and l.date <= c.through then null else s.shown end))
+          from session_start s where s.gym_id = l.gym_id and s.session_id = l.id)))
       from session_log l where l.gym_id = m.gym_id and l.member_id = m.id), '[]') as logs,
+    coalesce((select json_agg(distinct s.version_id) from session_log l
+      join session_start s on s.gym_id = l.gym_id and s.session_id = l.id
+      where l.gym_id = m.gym_id and l.member_id = m.id), '[]') as shown,
     coalesce((select json_agg(json_build_object('enrolment', e.id, 'clock', e.clock, 'template', e.template_id,
         'from', s.starts_on, 'version', s.version_id, 'track', s.track, 'begins', s.begins) order by e.id, s.starts_on)
       from enrolment e join enrolment_segment s on s.gym_id = e.gym_id and s.enrolment_id = e.id
@@ -89,6 +103,21 @@ const everything = `
       from location p where p.gym_id = m.gym_id), '[]') as named
   from member m left join fold_checkpoint c on c.gym_id = m.gym_id and c.member_id = m.id
   where m.id = ?`
+
+/** A session with what was shown; with its starts beside it where it has several. */
+function withStarts(log: SessionLog, rows: StartRow[] | null): SessionLog {
+  if (!rows) return log
+  const starts = rows.map(({ change, date, minute, location, shown }): Start => ({
+    change,
+    date,
+    minute: minute ?? 0,
+    ...(location !== null && { location }),
+    ...(shown ? { shown: upgradeShown(shown) } : {}),
+  }))
+  const [only] = starts
+  if (starts.length > 1) return { ...log, starts }
+  return only?.shown ? { ...log, shown: only.shown } : log
+}
 
 function enrolmentsOf(segments: SegmentRow[]): Enrolment[] {
   const byId = new Map<string, Enrolment>()

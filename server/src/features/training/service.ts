@@ -7,7 +7,7 @@ import {
   type OperationAnswer,
   type TodayView,
 } from '@young-oak/api/training'
-import { beats, sessionLogId, setLogId, type SessionLog } from '@young-oak/core/member'
+import { beats, placeShown, sessionLogId, setLogId, type SessionLog } from '@young-oak/core/member'
 import { planMember, snapshot, type Plan, type Planned } from '@young-oak/core/plan'
 import { addDays, type Day } from '@young-oak/core/units'
 import { ValidationError } from 'yup'
@@ -17,7 +17,16 @@ import { Problem } from '../../http/problem.ts'
 import { refuseStrangers } from '../exercises/library.ts'
 import { listProposals } from '../maxes/service.ts'
 import { readMemberFile, type Read } from './memberFile.ts'
-import { appendSet, holdSession, keepCheckpoint, insertSession, saveCopy, touchMember } from './store.ts'
+import {
+  appendSet,
+  type GivenStart,
+  holdSession,
+  insertStart,
+  keepCheckpoint,
+  knows,
+  saveCopy,
+  touchMember,
+} from './store.ts'
 
 /** A member's own screen on a day. */
 export async function today(scope: MemberScope, day: Day, at?: string): Promise<TodayView> {
@@ -82,6 +91,8 @@ export async function applyOperation(scope: MemberScope, input: unknown): Promis
   switch (operation.kind) {
     case 'start':
       return start(scope, operation)
+    case 'startByPosition':
+      return startByPosition(scope, operation)
     case 'set':
       return logSet(scope, operation)
     case 'close':
@@ -109,38 +120,72 @@ function readOperation(scope: Scope, input: unknown): Operation | { id: string; 
 
 type Of<K extends Operation['kind']> = Extract<Operation, { kind: K }>
 
-/** Starts the place: what stands on the screen is computed once more and stored as shown. */
+/** Starts a session, as it stood on the phone. Where the server's own plan differs is worked out whenever somebody asks, and never stored. */
 async function start(scope: MemberScope, operation: Of<'start'>): Promise<OperationAnswer> {
+  const { id, enrolment, attempt = 1, date, minute, location, shown } = operation
+  const at = placeShown(shown.at)
+  await touchMember(scope)
+  if (!at || !(await knows(scope, enrolment, shown.version)))
+    return { id, result: 'refused', reason: 'You are not on this program.' }
+  const own = { id: sessionLogId(enrolment, at, attempt), enrolment, position: 0, at, attempt, ordinal: 1 }
+  return storeStart(scope, own, {
+    change: id,
+    date,
+    minute,
+    ...(location !== undefined && { location }),
+    shown,
+  })
+}
+
+/** Starts what stands at a position of the plan, as the server has it now. */
+async function startByPosition(
+  scope: MemberScope,
+  operation: Of<'startByPosition'>,
+): Promise<OperationAnswer> {
   const { id, enrolment, position, attempt = 1, date, location } = operation
   await touchMember(scope)
   const { read, planned } = await planNear(scope, date, location)
-  const { member, enrolments } = read.file
-  if (!enrolments.some((one) => one.id === enrolment))
-    return { id, result: 'refused', reason: 'You are not on this program.' }
-  const shown = snapshot(planned.plans[enrolment] as Plan, position)
+  const plan = planned.plans[enrolment]
+  if (!plan) return { id, result: 'refused', reason: 'You are not on this program.' }
+  const shown = snapshot(plan, position)
   if (!shown) return { id, result: 'refused', reason: 'The program has no such session any more.' }
-  const sameDay = member.logs.filter((log) => log.date === date).length
-  const log: SessionLog = {
-    id: sessionLogId(enrolment, position, attempt),
-    rev: 1,
-    change: id,
-    date,
-    enrolment,
-    position,
-    attempt,
-    ordinal: sameDay + 1,
-    ...(location !== undefined && { location }),
-    closed: false,
-    shown,
-    sets: [],
-  }
-  return { id, result: (await insertSession(scope, log)) ? 'stored' : 'already had' }
+  const ordinal = 1 + read.file.member.logs.filter((log) => log.date === date).length
+  const own = { id: sessionLogId(enrolment, position, attempt), enrolment, position, attempt, ordinal }
+  return storeStart(scope, own, { change: id, date, ...(location !== undefined && { location }), shown })
 }
 
-async function logSet(scope: MemberScope, { id, session, rev, set }: Of<'set'>): Promise<OperationAnswer> {
+type Place = Pick<SessionLog, 'id' | 'enrolment' | 'position' | 'at' | 'attempt' | 'ordinal'>
+
+async function storeStart(scope: MemberScope, place: Place, start: GivenStart): Promise<OperationAnswer> {
+  const { change, date, minute, location } = start
+  const log: SessionLog = {
+    ...place,
+    rev: 1,
+    change,
+    date,
+    ...(minute !== undefined && { minute }),
+    ...(location !== undefined && { location }),
+    closed: false,
+    sets: [],
+  }
+  const isNew = await insertStart(scope, log, start)
+  if (isNew === null) return { id: change, result: 'refused', reason: 'You are not on this program.' }
+  return { id: change, result: isNew ? 'stored' : 'already had' }
+}
+
+async function logSet(
+  scope: MemberScope,
+  { id, session, rev, start, set }: Of<'set'>,
+): Promise<OperationAnswer> {
   const log = await holdSession(scope, session)
   if (!log) return { id, result: 'refused', reason: 'This session was not started.' }
-  const entry = { ...set, id: setLogId(session, set.slot, set.n), rev, change: id }
+  const entry = {
+    ...set,
+    id: setLogId(session, set.slot, set.n),
+    rev,
+    change: id,
+    ...(start !== undefined && { start }),
+  }
   const result = await appendSet(scope, log, entry)
   return result === 'conflict' ? { id, result, kept: entry.id } : { id, result }
 }

@@ -1,7 +1,15 @@
 import type { Fact } from '@young-oak/core/facts'
 import type { Checkpoint } from '@young-oak/core/plan'
-import { beats, logFormat, upgradeLog, type SessionLog, type SetLog } from '@young-oak/core/member'
-import { factColumns, logColumns, setColumns } from '../../database/columns.ts'
+import {
+  beats,
+  logFormat,
+  upgradeLog,
+  withStart,
+  type SessionLog,
+  type SetLog,
+  type Start,
+} from '@young-oak/core/member'
+import { factColumns, logColumns, setColumns, startColumns } from '../../database/columns.ts'
 import type { Scope } from '../../database/scope.ts'
 import type { MemberScope } from '../members/memberScope.ts'
 
@@ -18,7 +26,7 @@ export async function insertFact({ db, gym, member }: MemberScope, fact: Fact): 
 }
 
 /**
- * The session of this member without its snapshot, its row held until the transaction ends, and the member's revision raised;
+ * The session of this member without what was shown, its row held until the transaction ends, and the member's revision raised;
  * nothing where it is another member's.
  */
 export async function holdSession({ db, member }: MemberScope, id: string): Promise<SessionLog | undefined> {
@@ -30,20 +38,45 @@ export async function holdSession({ db, member }: MemberScope, id: string): Prom
   return rows[0] && upgradeLog(rows[0].copy, rows[0].format)
 }
 
-/** Stores a session once: of two phones that start the same place, the second finds the first's. */
-export async function insertSession({ db, gym, member }: MemberScope, log: SessionLog): Promise<boolean> {
-  const { id, enrolment, date, shown } = log
-  const row = {
-    gym_id: gym,
-    id,
-    member_id: member,
-    enrolment_id: enrolment,
-    date,
-    ...logColumns(log),
-    shown: shown ? JSON.stringify(shown) : null,
-  }
+/** A start whose minute is unknown is from before phones said it. */
+export type GivenStart = Omit<Start, 'minute'> & { minute?: number }
+
+/**
+ * Stores a start of a session: of two phones that start the same place, the second finds the first's session and adds its own start. Says
+ * whether it was new; the session is another member's where it is null.
+ */
+export async function insertStart(
+  scope: MemberScope,
+  log: SessionLog,
+  start: GivenStart,
+): Promise<boolean | null> {
+  const { db, gym, member } = scope
+  const { id, enrolment } = log
+  const row = { gym_id: gym, id, member_id: member, enrolment_id: enrolment, ...logColumns(log) }
   const made = await db('session_log').insert(row).onConflict(['gym_id', 'id']).ignore().returning('id')
-  return made.length > 0
+  const had = made.length ? undefined : await holdSession(scope, id)
+  if (!made.length && !had) return null
+  const stored = await db('session_start')
+    .insert({ gym_id: gym, session_id: id, ...startColumns(start) })
+    .onConflict(['gym_id', 'session_id', 'change'])
+    .ignore()
+    .returning('change')
+  if (had && stored.length) await saveCopy(scope, withStart(had, { minute: 0, ...start }))
+  return stored.length > 0
+}
+
+/** Whether an enrolment is this member's, and a version this gym's: one that is over or was withdrawn since is both. */
+export async function knows(
+  { db, member }: MemberScope,
+  enrolment: string,
+  version: string,
+): Promise<boolean> {
+  const { rows } = await db.raw(
+    `select exists (select from enrolment where id = ? and member_id = ?)
+       and exists (select from template_version where id = ?) as known`,
+    [enrolment, member, version],
+  )
+  return rows[0].known
 }
 
 /**

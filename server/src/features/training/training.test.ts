@@ -1,10 +1,12 @@
 import { randomUUID } from 'node:crypto'
 import { afterAll, beforeAll, beforeEach, describe, expect, test } from '@jest/globals'
+import { operationFormat } from '@young-oak/api/operations'
 import type { Operation, TodayView } from '@young-oak/api/training'
 import type { PlannedSession } from '@young-oak/core/plan'
 import { formatSetsShown } from '@young-oak/core/views'
 import { smallTemplate } from '../../testing/template.ts'
 import { makeProgram, type Program } from '../../testing/program.ts'
+import { sessionAt, startOn } from '../../testing/training.ts'
 import type { Agent } from '../../testing/world.ts'
 
 let program: Program
@@ -35,11 +37,11 @@ const send = async (...operations: object[]) =>
   (
     await phone
       .post('/api/me/operations')
-      .send({ operations: operations.map((one) => ({ id: randomUUID(), ...one })) })
+      .send({ format: operationFormat, operations: operations.map((one) => ({ id: randomUUID(), ...one })) })
       .expect(200)
   ).body.answers
-const start = (position = 1, date = day) => ({ kind: 'start', enrolment, position, date })
-const session = (position = 1) => `${enrolment}:${position}:1`
+const start = (position = 1, date = day) => startOn(phone, date, position)
+const session = (position = 1) => sessionAt(enrolment, position)
 const set = (n: number, change: object = {}, rev = 1, slot = 'squat') => ({
   kind: 'set',
   session: session(),
@@ -59,12 +61,9 @@ const results = (answers: { result: string }[]) => answers.map(({ result }) => r
 describe('a session', () => {
   test('is started, logged set by set and finished, and the next load has moved and says why', async () => {
     expect(line(next(await today()), 'squat')).toBe('2 × 5 @ 60 kg')
-    expect(results(await send(start(), set(1), set(2), { kind: 'close', session: session() }))).toEqual([
-      'stored',
-      'stored',
-      'stored',
-      'stored',
-    ])
+    expect(results(await send(await start(), set(1), set(2), { kind: 'close', session: session() }))).toEqual(
+      ['stored', 'stored', 'stored', 'stored'],
+    )
     const after = next(await today())
     expect(after?.position).toBe(2)
     expect(line(after, 'squat')).toBe('2 × 5 @ 62.5 kg')
@@ -72,8 +71,8 @@ describe('a session', () => {
   })
 
   test('keeps what was shown, whatever the template becomes', async () => {
-    await send(start(), set(1))
-    const [row] = await world.owner('session_log').where({ id: session() }).select('shown')
+    await send(await start(), set(1))
+    const [row] = await world.owner('session_start').where({ session_id: session() }).select('shown')
     expect(row.shown).toMatchObject({
       format: 2,
       at: { week: 1 },
@@ -81,15 +80,78 @@ describe('a session', () => {
     })
   })
 
-  test('started on two phones is one session', async () => {
-    const [first, second] = await Promise.all([send(start()), send(start())])
-    expect([...results(first), ...results(second)].sort()).toEqual(['already had', 'stored'])
+  test('started on two phones is one session with two starts, and the earlier is its own', async () => {
+    const [one, another] = [await start(), { ...(await start()), minute: 590 }]
+    const [first, second] = await Promise.all([send(one), send(another)])
+    expect([...results(first), ...results(second)]).toEqual(['stored', 'stored'])
+    const [log, ...others] = (await today()).logs
+    expect(others).toEqual([])
+    expect(log).toMatchObject({ id: session(), minute: 590, starts: [{ minute: expect.any(Number) }, {}] })
+  })
+})
+
+describe('what was shown', () => {
+  const withLoad = async (value: number) => {
+    const one = await start()
+    const { squat } = one.shown.slots
+    const sets =
+      squat?.sets.map((asked) => ({
+        ...asked,
+        target: kg(value),
+        ruled: kg(value),
+        load: kg(value),
+      })) ?? []
+    return { ...one, shown: { ...one.shown, slots: { ...one.shown.slots, squat: { ...squat, sets } } } }
+  }
+  const kg = (value: number) => ({ value, unit: 'kg' })
+
+  test('is kept as the phone sent it, though the server would have asked otherwise, and is judged by it', async () => {
+    const sets = [1, 2].map((n) => set(n, { load: kg(75) }))
+    await send(await withLoad(75), ...sets, { kind: 'close', session: session() })
+    const view = await today()
+    expect(line(places(view)[0], 'squat')).toBe('2 × 5 @ 75 kg')
+    expect(places(view)[0]?.slots[0]?.verdict).toBe('hit')
+    expect(line(places(view)[1], 'squat')).toBe('2 × 5 @ 77.5 kg')
+  })
+  test('is that of the start which a set names, of two phones', async () => {
+    const [own, other] = [randomUUID(), randomUUID()]
+    await send({ ...(await withLoad(75)), id: own }, { ...(await start()), id: other, minute: 599 })
+    const sets = [1, 2].map((n) => ({ ...set(n, { load: kg(75) }), start: own }))
+    await send(...sets, { kind: 'close', session: session() })
+    const [first] = places(await today())
+    expect([line(first, 'squat'), first?.slots[0]?.verdict]).toEqual(['2 × 5 @ 75 kg', 'hit'])
+  })
+  test('is worked out here for a page of an earlier build, which names a position', async () => {
+    const old = { kind: 'start', enrolment, position: 1, date: day }
+    const id = `${enrolment}:1:1`
+    const { body } = await phone.post('/api/me/operations').send({
+      operations: [
+        { ...old, id: randomUUID() },
+        { ...set(1), id: randomUUID(), session: id },
+      ],
+    })
+    expect(results(body.answers)).toEqual(['stored', 'stored'])
+    expect(places(await today())[0]).toMatchObject({ status: 'open', log: id })
+  })
+  test.each<[string, (shown: object) => object]>([
+    ['of no shape', () => ({ format: 2 })],
+    [
+      'with a load that is text',
+      (shown) => ({ ...shown, slots: { squat: { exercise: 'backSquat', sets: [{ load: 'x' }] } } }),
+    ],
+    ['at no place', (shown) => ({ ...shown, at: { phase: 'p' } })],
+    ['of endless steps', (shown) => ({ ...shown, engine: 'x'.repeat(300_000) })],
+    ['of another gym’s version', (shown) => ({ ...shown, version: randomUUID() })],
+  ])('%s is refused with a reason, and blocks nothing', async (_, change) => {
+    const one = await start()
+    const answers = await send({ ...one, shown: change(one.shown) }, one)
+    expect(results(answers)).toEqual(['refused', 'stored'])
   })
 })
 
 describe('a set', () => {
   test('sent twice is stored once', async () => {
-    await send(start())
+    await send(await start())
     const once: Operation = { id: randomUUID(), ...set(1) } as Operation
     expect(results(await send(once))).toEqual(['stored'])
     expect(results(await send(once, once))).toEqual(['already had', 'already had'])
@@ -98,13 +160,13 @@ describe('a set', () => {
   })
 
   test('corrected keeps both entries, and the correction counts', async () => {
-    await send(start(), set(1), set(1, { reps: 3 }, 2))
+    await send(await start(), set(1), set(1, { reps: 3 }, 2))
     expect((await today()).logs[0]?.sets).toMatchObject([{ reps: 3, rev: 2 }])
     expect(await world.owner('set_entry').where({ session_id: session() })).toHaveLength(2)
   })
 
   test('of one revision from two phones is a conflict: both are kept, the greater change id is shown', async () => {
-    await send(start())
+    await send(await start())
     const [a, b] = ['11111111-1111-4111-8111-111111111111', '99999999-9999-4999-8999-999999999999']
     expect(results(await send({ ...set(1, { reps: 5 }), id: b }))).toEqual(['stored'])
     expect(results(await send({ ...set(1, { reps: 4 }), id: a }))).toEqual(['conflict'])
@@ -118,24 +180,25 @@ describe('a set', () => {
     ['a load that is text', { load: { value: 'heavy', unit: 'kg' } }, /number/],
     ['half a rep', { reps: 4.5 }, /whole/],
   ])('with %s is refused with the reason, and blocks nothing behind it', async (_, change, reason) => {
-    await send(start())
+    await send(await start())
     const answers = await send(set(1, change), set(2))
     expect(results(answers)).toEqual(['refused', 'stored'])
     expect(answers[0].reason).toMatch(reason)
   })
 
   test('many at once all count', async () => {
-    await send(start())
+    await send(await start())
     await Promise.all(Array.from({ length: 12 }, (_, i) => send(set(i + 1))))
     expect((await today()).logs[0]?.sets).toHaveLength(12)
   })
 
   test('for another member’s session is refused', async () => {
-    await send(start())
+    const started = await start()
+    await send(started)
     const theirs = session()
     phone = await world.signIn(await world.addMember(gym, 'Eve', writer))
     expect(
-      results(await send({ ...set(1), session: theirs }, { kind: 'close', session: theirs }, start())),
+      results(await send({ ...set(1), session: theirs }, { kind: 'close', session: theirs }, started)),
     ).toEqual(['refused', 'refused', 'refused'])
   })
 })
@@ -236,7 +299,7 @@ describe('the checkpoint of a member', () => {
         session: mine,
       }))
       const bench = { ...set(1, {}, 1, 'bench'), session: mine }
-      await send(start(i + 1, date), ...sets, bench, { kind: 'close', session: mine })
+      await send(await start(i + 1, date), ...sets, bench, { kind: 'close', session: mine })
       await today(date)
     }
     const kept = () => world.owner('fold_checkpoint').whereRaw("body->'states'->? is not null", [enrolment])
@@ -264,7 +327,7 @@ describe('what a set may say', () => {
   test('is kept: reps left, help, pain, an amount', async () => {
     const said = { rir: 2, assisted: 1, partial: true, pain: true, bands: '1 green' }
     const amount = { value: 45, unit: 's' }
-    await send(start(), set(1, said), set(2, { reps: undefined, load: undefined, amount }))
+    await send(await start(), set(1, said), set(2, { reps: undefined, load: undefined, amount }))
     expect(await stored()).toMatchObject([said, { amount }])
   })
   test('is refused by itself where it is absurd, and the others stand', async () => {
@@ -276,13 +339,13 @@ describe('what a set may say', () => {
       { help: true },
       { style: 'wild' },
     ]
-    await send(start())
+    await send(await start())
     const answers = await send(...bad.map((change, i) => set(i + 1, change)), set(9))
     expect(results(answers)).toEqual([...bad.map(() => 'refused'), 'stored'])
     expect(await stored()).toMatchObject([{ n: 9 }])
   })
   test('beside body weight may be nothing on top, or help', async () => {
-    await send(start())
+    await send(await start())
     const pullUp = { exercise: 'pullUp', load: { value: 0, unit: 'kg' } }
     const answers = await send(
       set(1, pullUp),
@@ -297,7 +360,7 @@ test('a session is shown on the plates of the place where it is trained, and kee
   const racks = JSON.stringify([{ unit: 'kg', bar: 20, plates: [{ weight: 15, pairs: 1 }] }])
   await world.owner('location_equipment').insert({ gym_id: gym, location_id: 'shed', acts_from: day, racks })
   expect((await today()).locations).toContainEqual({ id: 'shed', name: 'The shed' })
-  await send({ ...start(), location: 'shed' })
+  await send(await startOn(phone, day, 1, 'shed'))
   const view = await today()
   expect(view.logs[0]).toMatchObject({ location: 'shed' })
   expect(line(next(view), 'squat')).toBe('2 × 5 @ 50 kg')
@@ -306,7 +369,7 @@ test('a session is shown on the plates of the place where it is trained, and kee
 
 test('what training tells of a lift whose max the plan lacks is offered with the session', async () => {
   await send(
-    start(),
+    await start(),
     set(1, { slot: 'bench', exercise: 'benchPress', load: { value: 50, unit: 'kg' }, rir: 2 }),
   )
   // 50 kg × 5 with two left by Epley: 50 × (1 + 7/30) = 61.6667.

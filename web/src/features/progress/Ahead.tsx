@@ -28,8 +28,15 @@ export function Ahead({ view, member }: Props) {
             </span>
           </Entry>
         ))}
-        {view.spells.map(({ id, weeks, back, reason, says }) => (
-          <Entry key={id} isBusy={isBusy} onTakeBack={() => void takeBack(id)}>
+        {view.spells.map(({ id, begun, weeks, back, reason, says }) => (
+          <Entry
+            key={id}
+            isBusy={isBusy}
+            takeBack={begun ? 'End it' : 'Undo'}
+            onTakeBack={() =>
+              void takeBack(id, begun ? 'The deload is over. What you trained in it stays.' : undefined)
+            }
+          >
             {reason ? `${capital(reason)}: ` : ''}
             {weeks === 1 ? 'a deload' : `${weeks} deloads`}{' '}
             <span className="text-sm text-bark">
@@ -53,14 +60,14 @@ export function Ahead({ view, member }: Props) {
   )
 }
 
-type EntryProps = { isBusy: boolean; onTakeBack: () => void; children: ReactNode }
+type EntryProps = { isBusy: boolean; takeBack?: string; onTakeBack: () => void; children: ReactNode }
 
-function Entry({ isBusy, onTakeBack, children }: EntryProps) {
+function Entry({ isBusy, takeBack = 'Undo', onTakeBack, children }: EntryProps) {
   return (
     <li className="flex items-center gap-3 py-1">
       <span className="grow">{children}</span>
       <Button look="quiet" className="min-h-11" disabled={isBusy} onClick={onTakeBack}>
-        Undo
+        {takeBack}
       </Button>
     </li>
   )

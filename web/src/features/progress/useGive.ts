@@ -14,10 +14,10 @@ export function useGive(member?: string) {
       else toast(said)
       return !answer.error
     },
-    async takeBack(id: string): Promise<void> {
+    async takeBack(id: string, said = 'Taken back.'): Promise<void> {
       const answer = await take({ id, day: today(), member })
       if (answer.error) toast.error(sayError(answer.error))
-      else toast('Taken back.')
+      else toast(said)
     },
   }
 }

@@ -1,13 +1,14 @@
 import { useRef } from 'react'
 import { Check } from 'lucide-react'
 import type { TodayView } from '@young-oak/api/training'
-import type { Plan, PlannedSession, PlannedWeek } from '@young-oak/core/plan'
+import { placeIn, snapshot, type Plan, type PlannedSession, type PlannedWeek } from '@young-oak/core/plan'
 import { explain } from '@young-oak/core/explain'
 import { sessionLogId, type SessionLog } from '@young-oak/core/member'
 import type { Evidence } from '@young-oak/core/evidence'
 import { formatDay, type Day } from '@young-oak/core/units'
 import { liftKey } from '@young-oak/core/library'
 import { useAppDispatch, useAppSelector } from '../../app/store.ts'
+import { minuteOfDay } from '../../app/today.ts'
 import { record } from '../../offline/useOutbox.ts'
 import { Button } from '../../ui/Button.tsx'
 import { Proposals } from '../maxes/Proposals.tsx'
@@ -33,8 +34,11 @@ type Props = {
 /** One program of the member: the session that is open, else the one that comes next. */
 export function ProgramToday({ program, logs, day, evidence, locations, proposals }: Props) {
   const { enrolment, name, note, track, plan } = program
-  const logOf = (place: PlannedSession) =>
-    logs.find(({ id }) => id === sessionLogId(enrolment, place.position, place.attempt))
+  const logOf = (place: PlannedSession) => {
+    const week = weekOf(plan, place)
+    const own = week && sessionLogId(enrolment, placeIn(week, place.inWeek), place.attempt)
+    return logs.find(({ id }) => id === (place.log ?? own))
+  }
   const sessions = plan.weeks.flatMap((week) => week.places)
   const open = sessions.find((place) => {
     const log = logOf(place)
@@ -82,6 +86,7 @@ export function ProgramToday({ program, logs, day, evidence, locations, proposal
           )}
           {next && (
             <Next
+              plan={plan}
               session={next}
               start={weekOf(plan, next)?.from ?? plan.start}
               isFirst={next.position === 1}
@@ -145,6 +150,7 @@ function WeekLine({ week, current }: { week: PlannedWeek; current?: PlannedSessi
 }
 
 type NextProps = {
+  plan: Plan
   session: PlannedSession
   /** First day of the program, or on a calendar of the week. */
   start: Day
@@ -157,8 +163,21 @@ type NextProps = {
   home: string
 }
 
-function Next({ session, start, isFirst, day, enrolment, isAgain, note, locations, home }: NextProps) {
+function Next({ plan, session, start, isFirst, day, enrolment, isAgain, note, locations, home }: NextProps) {
   const location = useAppSelector((state) => state.location.at)
+  const begin = () => {
+    const shown = snapshot(plan, session.position)
+    if (!shown) return
+    record({
+      kind: 'start',
+      enrolment,
+      attempt: session.attempt,
+      date: day,
+      minute: minuteOfDay(),
+      ...(location !== undefined && { location }),
+      shown,
+    })
+  }
   const waits = start > day
   return (
     <article className="mt-6">
@@ -180,16 +199,7 @@ function Next({ session, start, isFirst, day, enrolment, isAgain, note, location
         size="thumb"
         look={isAgain || waits ? 'plain' : 'main'}
         className={`w-full ${isAgain || waits ? 'mt-5' : 'sticky bottom-3 mt-5'}`}
-        onClick={() =>
-          record({
-            kind: 'start',
-            enrolment,
-            position: session.position,
-            attempt: session.attempt,
-            date: day,
-            ...(location !== undefined && { location }),
-          })
-        }
+        onClick={begin}
       >
         {waits ? `Start ${session.name} early, today` : `Start ${session.name}`}
       </Button>

@@ -18,5 +18,6 @@ export function recordSet(log: SessionLog, slot: PlannedSlot, asked: AskedSet, r
     ...(style && { style }),
     ...result,
   }
-  record({ kind: 'set', session: log.id, rev: (had?.rev ?? 0) + 1, set })
+  const start = log.change !== undefined && { start: log.change }
+  record({ kind: 'set', session: log.id, rev: (had?.rev ?? 0) + 1, ...start, set })
 }
