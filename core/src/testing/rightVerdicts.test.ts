@@ -488,7 +488,8 @@ about(
     fc.constantFrom(0.5, 0.75, 1),
     fc.integer({ min: 4, max: 12 }),
     fc.integer({ min: 0, max: 6 }),
-    (count, first, over) => {
+    fc.integer({ min: 1, max: 8 }),
+    (count, first, over, eights) => {
       const params = {
         muscle: 'quads',
         first,
@@ -502,7 +503,13 @@ about(
       const stages = [{ id: 'one', rule: 'muscleWeek', params }]
       const uses = (role: string) => ({ uses: [{ progression: 'quads', role }] })
       const slots = {
-        a: one('backSquat', prescribed({ of: 'free' }), uses('first')),
+        a: {
+          exercise: 'backSquat',
+          ...uses('first'),
+          rows: {
+            p: [[prescribed({ of: 'free' }, { sets: 1 }), prescribed({ of: 'free' }, { sets: eights })]],
+          },
+        },
         b: one('frontSquat', prescribed({ of: 'free' }), { ...uses('second'), counts: { quads: count } }),
       }
       const logs = [0, 1, 2].map((week) => ({
@@ -514,7 +521,7 @@ about(
       const template = read(slots, { progressions: { quads: { stages } } })
       const planned = planOf(template, { logs, today: addDays(start, 21) })
       const own = (slots: PlannedSlot[], id: string) =>
-        slots.find(({ slot }) => slot === id)?.sets[0]?.sets ?? 0
+        slots.flatMap((one) => (one.slot === id ? one.sets : [])).reduce((sum, { sets }) => sum + sets, 0)
       for (const { places } of weeksOf(planned))
         for (const { slots, status } of places) {
           if (status === 'trained') continue

@@ -5,7 +5,7 @@ import type { Asked } from '../progress/progress.ts'
 
 /**
  * A row with what rules put in place of what is written: the sets, the goal, the RIR, in the prescriptions that are theirs to
- * write and that the writer has not fixed. Sets alone are those of the whole row: its other prescriptions keep theirs.
+ * write and that the writer has not fixed. Sets alone are those of the whole row: its other prescriptions keep theirs while they leave one.
  */
 export function withScheme(row: SetPrescription[], asked: Asked): SetPrescription[] {
   const { goal, sets, amount, moreReps, rir } = asked
@@ -31,7 +31,10 @@ export function withScheme(row: SetPrescription[], asked: Asked): SetPrescriptio
   return sets && !goal ? withSets(made, sets) : made
 }
 
-/** So many sets in all: the first prescription of work takes what the others leave, and at least one. */
+/**
+ * So many sets in all: the first prescription of work takes what the others leave, and at least one; where they leave none, they give up sets from
+ * the last one on, down to one each and never what the writer has fixed.
+ */
 function withSets(row: SetPrescription[], sets: number): SetPrescription[] {
   const at = Math.max(
     0,
@@ -39,7 +42,18 @@ function withSets(row: SetPrescription[], sets: number): SetPrescription[] {
   )
   if (row[at]?.fixed?.includes('sets')) return row
   const others = row.reduce((sum, prescribed, i) => (i === at ? sum : sum + prescribed.sets), 0)
-  return row.map((prescribed, i) => (i === at ? ofSets(prescribed, Math.max(1, sets - others)) : prescribed))
+  let over = Math.max(0, others + 1 - sets)
+  const trimmed = row.map((prescribed, i) => (i === at ? Math.max(1, sets - others) : prescribed.sets))
+  for (let i = row.length - 1; i >= 0 && over > 0; i--) {
+    if (i === at || row[i]?.fixed?.includes('sets')) continue
+    const less = Math.min(over, (trimmed[i] ?? 1) - 1)
+    trimmed[i] = (trimmed[i] ?? 1) - less
+    over -= less
+  }
+  return row.map((prescribed, i) => {
+    const own = trimmed[i] ?? prescribed.sets
+    return i === at || own !== prescribed.sets ? ofSets(prescribed, own) : prescribed
+  })
 }
 
 function ofSets(prescribed: SetPrescription, sets: number): SetPrescription {
