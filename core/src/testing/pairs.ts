@@ -279,15 +279,19 @@ function logOf(
 ): SessionLog {
   const position = dice.maybe(0.9) ? i + 1 : 1 + dice.upTo(12)
   const id = `e:${position}:1`
+  const [week, day] = [Math.ceil(position / perWeek), 1 + ((position - 1) % perWeek)]
+  const isNamed = dice.maybe(0.3)
   return {
     id,
     rev: 1 + dice.upTo(1),
     change: String(dice.upTo(9)),
     date: addDays(start, Math.floor((7 * i) / perWeek) + dice.upTo(2)),
     enrolment: dice.maybe(0.95) ? 'e' : 'gone',
-    position,
+    position: isNamed ? 0 : position,
+    ...(isNamed && { at: { phase: dice.among(['p0', 'p0', 'p1']), week, day } }),
     attempt: 1,
     ordinal: 1,
+    ...(dice.maybe(0.3) && { minute: dice.upTo(1439) }),
     closed: dice.maybe(0.9),
     sets: slots.flatMap(([slot, { exercise }]) =>
       Array.from({ length: dice.upTo(5) }, (_, n): SetLog => ({
