@@ -187,6 +187,38 @@ test.describe('on a phone', () => {
     }
   })
 
+  test('a deload that has begun is ended, and the plan goes on whole', async ({ page }) => {
+    page.on('dialog', (dialog) => void dialog.accept())
+    await enter(page, 'Isla')
+    const deload = page.getByText('deload', { exact: true })
+    const skip = async () => {
+      await page.getByRole('button', { name: /^Start / }).click()
+      await page.getByRole('button', { name: 'Skip this session' }).click()
+      await expect(page.getByRole('heading', { name: / is done$/ })).toBeVisible()
+    }
+    await page.getByRole('link', { name: 'Progress' }).click()
+    const ahead = page.getByRole('region', { name: 'Ahead' })
+    await ahead.getByText('Request a deload').click()
+    await ahead.getByLabel('How').selectOption({ label: 'Keep load, cut sets' })
+    await ahead.getByRole('button', { name: 'Request the deload' }).click()
+    const entry = ahead.getByRole('listitem').filter({ hasText: 'a deload sets −50%' })
+    await expect(entry).toBeVisible()
+    await page.getByRole('link', { name: 'Today' }).click()
+    await expect(page.getByRole('button', { name: /^Start / })).toBeVisible()
+    for (let day = 0; day < 4 && !(await deload.isVisible()); day++) await skip()
+    await expect(deload).toBeVisible()
+    await page.getByRole('button', { name: /^Start / }).click()
+    await expect(page.getByRole('button', { name: 'Skip this session' })).toBeVisible()
+    await page.getByRole('link', { name: 'Progress' }).click()
+    await entry.getByRole('button', { name: 'End it' }).click()
+    await expect(page.getByText('The deload is over. What you trained in it stays.')).toBeVisible()
+    await expect(entry).toBeHidden()
+    await page.getByRole('link', { name: 'Today' }).click()
+    await page.getByRole('button', { name: 'Skip this session' }).click()
+    await expect(page.getByRole('button', { name: /^Start / })).toBeVisible()
+    await expect(deload).toBeHidden()
+  })
+
   test('a goal is set with its line and band, and a bad one is refused beside its field', async ({
     page,
   }) => {

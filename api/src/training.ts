@@ -79,6 +79,8 @@ export type Operation =
       id: string
       kind: 'start'
       enrolment: string
+      /** As the phone counted it: for whoever reads a log without names. */
+      position: number
       attempt?: number
       date: string
       /** Of the phone's day. */
@@ -115,6 +117,7 @@ const startKeys = () => ({
   id: id(),
   kind: string().required(),
   enrolment: string().uuid().required(),
+  position: number().integer().min(1).max(1000).required(),
   attempt: number().integer().min(1).max(20).optional(),
   date: day().required(),
   location: string().max(80).optional(),
@@ -125,10 +128,7 @@ export const operationSchemas = {
     minute: number().integer().min(0).max(1439).required(),
     shown: shownHere(),
   }).noUnknown(),
-  startByPosition: object({
-    ...startKeys(),
-    position: number().integer().min(1).max(1000).required(),
-  }).noUnknown(),
+  startByPosition: object(startKeys()).noUnknown(),
   set: object({
     id: id(),
     kind: string().required(),

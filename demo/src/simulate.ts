@@ -126,7 +126,7 @@ function train(
     change: `${id}:start`,
     date,
     enrolment,
-    position: 0,
+    position: session.position,
     at,
     attempt: session.attempt,
     minute: eveningOf(weeks),

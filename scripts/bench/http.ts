@@ -58,12 +58,12 @@ async function open(base: string, email: string, password: string): Promise<Phon
     .find(({ position }) => position === program.plan.next)
   if (!program || !place) return null
   const { enrolment } = program
-  const { attempt } = place
+  const { position, attempt } = place
   const shown = snapshot(program.plan, place.position)
   const at = shown && placeShown(shown.at)
   if (!at) return null
   const session = sessionLogId(enrolment, at, attempt)
-  await operate(base, cookie, { kind: 'start', enrolment, attempt, date: day, minute: 600, shown })
+  await operate(base, cookie, { kind: 'start', enrolment, position, attempt, date: day, minute: 600, shown })
   const sets = place.slots.flatMap(({ slot, exercise, sets: prescriptions }) =>
     prescriptions.flatMap(({ sets: count, load }) =>
       Array.from({ length: count }, (_, n) => ({

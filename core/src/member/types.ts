@@ -25,7 +25,7 @@ export type Segment = { from: Day; version: Id; track?: Id; begins?: 'week' | 's
 export type SessionLog = Entry & {
   /** Null of training outside every plan, which is evidence alone. */
   enrolment: Id | null
-  /** Where it names no place: the position that it had in the plan when it was started. 0 where it names one, or has no enrolment. */
+  /** What the plan counted it as when it was started: read only where it names no place. 0 where nobody counted, or it has no enrolment. */
   position: number
   /** 1 unless the place was trained again. */
   attempt: number

@@ -13,7 +13,7 @@ export async function startOn(phone: Agent, date: string, position = 1, location
   const shown = program && snapshot(program.plan, position)
   if (!shown) throw new Error(`nothing stands at position ${position} on ${date}`)
   const { enrolment } = program
-  return { kind: 'start', enrolment, date, minute: 600, ...(location && { location }), shown }
+  return { kind: 'start', enrolment, position, date, minute: 600, ...(location && { location }), shown }
 }
 
 /** The id of the session at a position of the small template, which has two days a week. */

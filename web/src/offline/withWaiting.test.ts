@@ -21,6 +21,7 @@ const started = (id: string, minute: number): Operation => ({
   id,
   kind: 'start',
   enrolment: 'e',
+  position: 1,
   date: '2026-03-02',
   minute,
   shown,

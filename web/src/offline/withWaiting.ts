@@ -49,10 +49,10 @@ function startedBy(operation: Started, known: Map<string, SessionLog>): SessionL
     const id = sessionLogId(enrolment, position, attempt)
     return known.get(id) ?? { ...entry, id, position }
   }
-  const { minute, shown } = operation
+  const { position, minute, shown } = operation
   const at = placeShown(shown.at) ?? undefined
   const id = sessionLogId(enrolment, at ?? 0, attempt)
   const had = known.get(id)
   const start = { change, date, minute, ...(location !== undefined && { location }), shown }
-  return had ? withStart(had, start) : { ...entry, id, position: 0, ...(at && { at }), minute, shown }
+  return had ? withStart(had, start) : { ...entry, id, position, ...(at && { at }), minute, shown }
 }

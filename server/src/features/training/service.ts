@@ -122,12 +122,12 @@ type Of<K extends Operation['kind']> = Extract<Operation, { kind: K }>
 
 /** Starts a session, as it stood on the phone. Where the server's own plan differs is worked out whenever somebody asks, and never stored. */
 async function start(scope: MemberScope, operation: Of<'start'>): Promise<OperationAnswer> {
-  const { id, enrolment, attempt = 1, date, minute, location, shown } = operation
+  const { id, enrolment, position, attempt = 1, date, minute, location, shown } = operation
   const at = placeShown(shown.at)
   await touchMember(scope)
   if (!at || !(await knows(scope, enrolment, shown.version)))
     return { id, result: 'refused', reason: 'You are not on this program.' }
-  const own = { id: sessionLogId(enrolment, at, attempt), enrolment, position: 0, at, attempt, ordinal: 1 }
+  const own = { id: sessionLogId(enrolment, at, attempt), enrolment, position, at, attempt, ordinal: 1 }
   return storeStart(scope, own, {
     change: id,
     date,

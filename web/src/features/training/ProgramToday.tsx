@@ -171,6 +171,7 @@ function Next({ plan, session, start, isFirst, day, enrolment, isAgain, note, lo
     record({
       kind: 'start',
       enrolment,
+      position: session.position,
       attempt: session.attempt,
       date: day,
       minute: minuteOfDay(),
