@@ -144,7 +144,7 @@ function ramp(kg: number, lb: number): Template['progressions'][string] {
         id: 'one',
         rule: 'rirRamp',
         params: {
-          startPercent: 65,
+          startPercent: 55,
           firstRir: 3,
           lastRir: 1,
           every: 2,

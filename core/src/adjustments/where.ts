@@ -36,11 +36,13 @@ export const slotWith = (library: Library, id: Id, lift: Lift): NonNullable<Spot
 export function actsOn(where: Where, spot: Spot): boolean {
   const { slots, lifts, muscles } = where
   const { slot } = spot
+  if (!mayAct(where, spot)) return false
+  if (!slots && !lifts && !muscles) return true
+  if (!slot) return false
   return (
-    mayAct(where, spot) &&
-    fits(slots, (id) => id === slot?.id) &&
-    fits(lifts, (lift) => slot !== undefined && liftKey(lift) === liftKey(slot.lift)) &&
-    fits(muscles, (muscle) => slot !== undefined && slot.muscle === muscle)
+    (!slots || slots.includes(slot.id)) &&
+    (!lifts || lifts.some((lift) => liftKey(lift) === liftKey(slot.lift))) &&
+    (!muscles || muscles.includes(slot.muscle))
   )
 }
 
@@ -48,13 +50,10 @@ export function actsOn(where: Where, spot: Spot): boolean {
 export function mayAct(where: Where, { phase, phaseWeek, toTest, day, session }: Spot): boolean {
   const { phases, weeks, days, sessions } = where
   return (
-    fits(phases, (id) => id === phase) &&
-    fits(weeks, (week) => week === phaseWeek) &&
-    fits(where.toTest, (weeksLeft) => weeksLeft === toTest) &&
+    (!phases || phases.includes(phase)) &&
+    (!weeks || weeks.includes(phaseWeek)) &&
+    (!where.toTest || (toTest !== undefined && where.toTest.includes(toTest))) &&
     (!days || (day !== undefined && days.from <= day && day <= days.to)) &&
-    fits(sessions, (id) => id === session)
+    (!sessions || (session !== undefined && sessions.includes(session)))
   )
 }
-
-const fits = <T>(wanted: readonly T[] | undefined, test: (one: T) => boolean): boolean =>
-  !wanted || wanted.some(test)

@@ -68,6 +68,45 @@ export const startCourse = (from: Day): Course => ({
   running: null,
 })
 
+// Courses are copied for each session: key by key, since copies that are spread have a hidden class each.
+
+/** A course with another running week, or none. */
+export const courseWith = (course: Course, running: RunningWeek | null): Course => ({
+  week: course.week,
+  positions: course.positions,
+  phase: course.phase,
+  phaseWeek: course.phaseWeek,
+  turn: course.turn,
+  begun: course.begun,
+  deloads: course.deloads,
+  deloadWeeks: course.deloadWeeks,
+  nextFrom: course.nextFrom,
+  running,
+})
+
+/** A running week with what became of its places, and its first day. */
+export function weekWith(week: RunningWeek, taken: RunningWeek['taken'], from = week.from): RunningWeek {
+  const made: RunningWeek = {
+    version: week.version,
+    track: week.track,
+    week: week.week,
+    phase: week.phase,
+    phaseWeek: week.phaseWeek,
+    turn: week.turn,
+    first: week.first,
+    sessions: week.sessions,
+    taken,
+    from,
+    toTest: week.toTest,
+    deload: week.deload,
+    isInserted: week.isInserted,
+    attempt: week.attempt,
+  }
+  if (week.deloadAt !== undefined) made.deloadAt = week.deloadAt
+  if (week.skips !== undefined) made.skips = week.skips
+  return made
+}
+
 /** What is known when a week is opened. */
 export type Opening = {
   template: Template
@@ -116,21 +155,21 @@ export function openWeek(course: Course, opening: Opening): (Course & { running:
     from: isCalendar ? course.nextFrom : null,
     toTest,
     deload: deload?.id ?? null,
-    ...(deload && { deloadAt: deload.at }),
-    ...(skip !== null && { skips: skip }),
     isInserted: deload !== null && deload.shift && !isCalendar,
     attempt: 1,
   }
-  return {
-    ...course,
-    begun: course.begun.includes(phase.id) ? course.begun : [...course.begun, phase.id],
-    deloads: [...course.deloads, ...(deload ? [deload.id] : []), ...(skip === null ? [] : [skip])],
-    running,
-  }
+  if (deload) running.deloadAt = deload.at
+  if (skip !== null) running.skips = skip
+  const opened = courseWith(course, running)
+  if (!course.begun.includes(phase.id)) opened.begun = [...course.begun, phase.id]
+  if (deload || skip !== null)
+    opened.deloads = [...course.deloads, ...(deload ? [deload.id] : []), ...(skip === null ? [] : [skip])]
+  return opened as Course & { running: RunningWeek }
 }
 
 /** The session whose turn it is in a rotation, where what the version no longer has is passed over. */
 export function sessionAt({ sessions }: Template, rotation: Id[], turn: number): Id | undefined {
+  if (rotation.every((session) => sessions[session])) return rotation[turn % rotation.length]
   const known = rotation.filter((session) => sessions[session])
   return known[turn % known.length]
 }
@@ -196,8 +235,11 @@ export function inWeekOf({ running }: Course, position: number): number | null {
   return inWeek >= 1 && inWeek <= running.sessions.length ? inWeek : null
 }
 
-export const placesLeft = ({ sessions, taken }: RunningWeek): number[] =>
-  sessions.map((_, i) => i + 1).filter((inWeek) => !taken[inWeek])
+export function placesLeft({ sessions, taken }: RunningWeek): number[] {
+  const left: number[] = []
+  for (let inWeek = 1; inWeek <= sessions.length; inWeek++) if (!taken[inWeek]) left.push(inWeek)
+  return left
+}
 
 /** The course after its running week, whose places are all taken or given up. */
 export function closeWeek(course: Course): Course {
@@ -206,12 +248,13 @@ export function closeWeek(course: Course): Course {
   const { sessions, phase, phaseWeek, turn, first, week, from, deload, isInserted } = running
   const stoodDeload = deload !== null && !isInserted
   return {
-    ...course,
     week,
     positions: first + sessions.length - 1,
     phase,
     phaseWeek: isInserted ? phaseWeek - 1 : phaseWeek,
     turn: isInserted ? turn : turn + sessions.length,
+    begun: course.begun,
+    deloads: course.deloads,
     deloadWeeks: stoodDeload ? [...course.deloadWeeks, `${phase}/${phaseWeek}`] : course.deloadWeeks,
     // On the own clock dates are only guessed at, a week apart; nothing but the choice of a version reads them.
     nextFrom: from ? addDays(from, 7) : course.nextFrom,
@@ -241,5 +284,5 @@ export function giveUp(course: Course, as: Taken): Course {
   if (!running) return course
   const taken = { ...running.taken }
   for (const inWeek of placesLeft(running)) taken[inWeek] = as
-  return { ...course, running: { ...running, taken } }
+  return courseWith(course, weekWith(running, taken))
 }

@@ -1,6 +1,7 @@
 export {
   closeWeek,
   type Course,
+  courseWith,
   endByDate,
   giveUp,
   inWeekOf,
@@ -10,6 +11,7 @@ export {
   sessionAt,
   startCourse,
   type Taken,
+  weekWith,
 } from './course.ts'
 export { hasPlace, type Place, placesOf, rowOnPaper } from './places.ts'
 export { inTurn, partInTurn, turnOf } from './rotations.ts'

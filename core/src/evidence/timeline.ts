@@ -3,7 +3,14 @@ import { asCounted, resolve, type Entry, type SessionLog } from '../member/index
 import type { Day } from '../units/index.ts'
 
 /** What happened, in order: on each day the facts that act from it, then its sessions. */
-export type Happening = { day: Day; fact: Fact } | { day: Day; log: SessionLog; isOver: boolean }
+export type Happening =
+  | { day: Day; fact: Fact }
+  | {
+      day: Day
+      log: SessionLog
+      isOver: boolean
+      /** What tells it from another, once somebody has asked. */ stamp?: number
+    }
 
 /**
  * Facts and logs as one row of happenings up to today, the same for any order of arrival: by training date, then the
@@ -47,16 +54,7 @@ function order({ facts, logs }: Member, today: Day): Timeline {
   return { happenings: happenings.sort((a, b) => compare(a.day, b.day) || rank(a) - rank(b)), ahead }
 }
 
-function withSetsThatCount(log: SessionLog): SessionLog {
-  const known = counting.get(log)
-  if (known) return known
-  const made = asCounted({ ...log, sets: resolve(log.sets) })
-  counting.set(log, made)
-  return made
-}
-
-/** A log is never changed in place, so what counts of it is kept beside it. */
-const counting = new WeakMap<SessionLog, SessionLog>()
+const withSetsThatCount = (log: SessionLog): SessionLog => asCounted({ ...log, sets: resolve(log.sets) })
 
 /** A session is over when it is closed, when a later one of its enrolment starts, or when its date has passed. */
 function areOver(trained: SessionLog[], today: Day): boolean[] {

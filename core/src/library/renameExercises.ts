@@ -2,7 +2,24 @@ import { isOwnId, type ExerciseId, type Library, type OwnExercises, type OwnId }
 
 /** A document with exercises of a gym called by other ids, wherever it names them: as a value, or before a variant in the key of a lift. */
 export function renameExercises<T>(document: T, ids: ReadonlyMap<OwnId, ExerciseId>): T {
-  return ids.size ? (walk(document, (id) => ids.get(id) ?? id) as T) : document
+  if (!ids.size || !mentions(document, ids)) return document
+  return walk(document, (id) => ids.get(id) ?? id) as T
+}
+
+/** Most documents name nothing that was merged: they are looked through without a copy. */
+function mentions(value: unknown, ids: ReadonlyMap<OwnId, ExerciseId>, depth = 0): boolean {
+  if (typeof value === 'string') return isOneOf(value, ids)
+  if (typeof value !== 'object' || value === null || depth > deepest) return false
+  if (Array.isArray(value)) return value.some((one) => mentions(one, ids, depth + 1))
+  for (const key in value)
+    if (isOneOf(key, ids) || mentions((value as Record<string, unknown>)[key], ids, depth + 1)) return true
+  return false
+}
+
+function isOneOf(text: string, ids: ReadonlyMap<OwnId, ExerciseId>): boolean {
+  if (!text.startsWith('own:')) return false
+  const cut = text.indexOf('/')
+  return ids.has((cut < 0 ? text : text.slice(0, cut)) as OwnId)
 }
 
 /** The exercises of a gym that a document names. */

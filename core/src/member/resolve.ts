@@ -7,10 +7,13 @@ type Revised = { id: string; rev: number; change?: string; replaces?: string; vo
  */
 export function resolve<T extends Revised>(entries: readonly T[]): T[] {
   const winners = new Map<string, T>()
+  let isPlain = true
   for (const entry of entries) {
     const had = winners.get(entry.id)
     if (!had || beats(entry, had)) winners.set(entry.id, entry)
+    if (had || entry.void || entry.replaces) isPlain = false
   }
+  if (isPlain) return [...entries]
   const replaced = new Set<string>()
   for (const { replaces } of winners.values()) if (replaces) replaced.add(replaces)
   return [...winners.values()].filter((entry) => !entry.void && !replaced.has(entry.id))

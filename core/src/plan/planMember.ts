@@ -121,12 +121,13 @@ function staleIn({ enrolments, versions, when }: PlanInput, { maxes, recent }: E
 
 /** The lifts whose max a plan asks for. */
 function lacking(plans: Record<Id, Plan>): Set<string> {
-  const slots = Object.values(plans).flatMap(({ weeks }) =>
-    weeks.flatMap(({ places }) => places.flatMap((place) => place.slots)),
-  )
-  return new Set(
-    slots.flatMap(({ needs }) => needs.flatMap(({ need, lift }) => (need === 'max' ? [liftKey(lift)] : []))),
-  )
+  const found = new Set<string>()
+  for (const { weeks } of Object.values(plans))
+    for (const { places } of weeks)
+      for (const { slots } of places)
+        for (const { needs } of slots)
+          for (const { need, lift } of needs) if (need === 'max') found.add(liftKey(lift))
+  return found
 }
 
 type Told = {

@@ -158,16 +158,21 @@ function ascending(unit: Unit, made: Map<number, Parts>): Makeable {
   return { unit, loads: sorted.map(([load]) => load), parts: sorted.map(([, parts]) => parts) }
 }
 
-/** A rack is read once and never changed, so its tables are kept beside it. */
+/**
+ * Tables are kept by what the rack holds: a member's equipment is read anew with each request, and making a table takes longer than a plan. The
+ * longest unused goes first.
+ */
 function keptFor(rack: Rack, what: string, make: () => Makeable): Makeable {
-  let kept = tables.get(rack)
-  if (!kept) tables.set(rack, (kept = new Map()))
-  let table = kept.get(what)
-  if (!table) kept.set(what, (table = make()))
+  const key = `${what} ${JSON.stringify(rack)}`
+  let table = tables.get(key)
+  if (table) tables.delete(key)
+  tables.set(key, (table ??= make()))
+  if (tables.size > mostTables) tables.delete(tables.keys().next().value as string)
   return table
 }
 
-const tables = new WeakMap<Rack, Map<string, Makeable>>()
+const tables = new Map<string, Makeable>()
+const mostTables = 500
 
 /** Fewer plates first; of as many, the heavier ones on the inside (25 + 15 before 20 + 20). */
 function isBetter(a: number[], b: number[]): boolean {

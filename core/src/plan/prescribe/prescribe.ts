@@ -49,18 +49,15 @@ type ShownLine = { id: Id; slot: Slot; was: ShownSlot }
 
 /** What was shown, in the order of the session; slots that a track had added stand at the end. */
 function shownLines({ sessions, slots }: Template, session: Id, shown: Shown): ShownLine[] {
-  const known = linesShown.get(shown)
-  if (known?.slots === slots) return known.lines
   const own = sessions[session]
   const order = own ? slotsOf(own) : []
-  const rest = Object.keys(shown.slots).filter((id) => !order.includes(id))
-  const lines = [...order, ...rest.sort()].flatMap((id): ShownLine[] => {
+  const lines: ShownLine[] = []
+  const add = (id: Id): void => {
     const [slot, was] = [slots[id], shown.slots[id]]
-    return slot && was ? [{ id, slot: asLift(slot, was), was }] : []
-  })
-  linesShown.set(shown, { slots, lines })
+    if (slot && was) lines.push({ id, slot: asLift(slot, was), was })
+  }
+  order.forEach(add)
+  const rest = Object.keys(shown.slots).filter((id) => !order.includes(id))
+  rest.sort().forEach(add)
   return lines
 }
-
-/** Snapshots are never changed, so their lines are kept beside them. */
-const linesShown = new WeakMap<Shown, { slots: Template['slots']; lines: ShownLine[] }>()

@@ -19,16 +19,14 @@ export const rowMessages = say.messages
 /** Which row a slot reads at a place, counted from 0, by the clock that its rows are on. */
 export function rowAt(situation: Situation, id: Id, slot: Slot): number {
   const count = slot.rows[situation.place.phase.id]?.length ?? 0
-  return count <= 1 ? 0 : byClock[slot.by]({ ...situation, id, slot, count })
+  return count <= 1 ? 0 : byClock[slot.by](situation, id, slot, count)
 }
 
-type Asked = Situation & { id: Id; slot: Slot; count: number }
-
-const byClock: Record<RowClock, (asked: Asked) => number> = {
+const byClock: Record<RowClock, (situation: Situation, id: Id, slot: Slot, count: number) => number> = {
   week: rowByWeek,
-  exposure: ({ state, place, id, count }) => (state.exposures[rowsKey(place.phase.id, id)] ?? 0) % count,
-  day: ({ place, count }) => (place.inWeek - 1) % count,
-  toTest: ({ place, count }) => Math.max(0, count - 1 - (place.toTest ?? 0)),
+  exposure: ({ state, place }, id, _, count) => (state.exposures[rowsKey(place.phase.id, id)] ?? 0) % count,
+  day: ({ place }, _, __, count) => (place.inWeek - 1) % count,
+  toTest: ({ place }, _, __, count) => Math.max(0, count - 1 - (place.toTest ?? 0)),
 }
 
 /**
@@ -36,23 +34,29 @@ const byClock: Record<RowClock, (asked: Asked) => number> = {
  * otherwise the row after the last one trained. So a load does not rise because the calendar moved although the week was missed, and a
  * deload, or a week without a day for the slot, takes nothing away from a row that waits.
  */
-function rowByWeek(asked: Asked): number {
-  const { template, state, place, id, count } = asked
+function rowByWeek(situation: Situation, id: Id, slot: Slot, count: number): number {
+  const { template, state, place } = situation
   const row = Math.min(place.phaseWeek, count) - 1
   if (row === 0 || template.missed === 'drop') return row
   const known = state.rows[rowsKey(place.phase.id, id)]
   if (known?.week === place.week) return known.row
   const isTrained = (one: number) => known?.row === one || known?.before.includes(one) === true
+  if (isTrained(row - 1)) return row
   let last = row - 1
-  while (last >= 0 && !isTrained(last) && wasDeloadOrAway(asked, last + 1)) last -= 1
+  while (last >= 0 && !isTrained(last) && wasDeloadOrAway(situation, id, slot, last + 1)) last -= 1
   if (last < 0 || isTrained(last)) return row
   let next = known ? Math.max(known.row, ...known.before) + 1 : 0
-  while (next < row && wasDeloadOrAway(asked, next + 1)) next += 1
+  while (next < row && wasDeloadOrAway(situation, id, slot, next + 1)) next += 1
   return Math.min(row, next)
 }
 
 /** Whether a week of the phase, counted from 1, was light for the slot or had no place for it. */
-function wasDeloadOrAway({ library, state, place, id, slot, changes }: Asked, phaseWeek: number): boolean {
+function wasDeloadOrAway(
+  { library, state, place, changes }: Situation,
+  id: Id,
+  slot: Slot,
+  phaseWeek: number,
+): boolean {
   const { phase, session } = place
   if (state.course.deloadWeeks.includes(`${phase.id}/${phaseWeek}`)) return true
   const spot = { phase: phase.id, phaseWeek, session, slot: slotWith(library, id, slot) }
@@ -79,6 +83,12 @@ export function trainedRow(known: RowsTrained | undefined, row: number, week: nu
 export function rowSteps({ by, rows }: Slot, place: Place, row: number): WhyStep[] {
   const written = rows[place.phase.id] ?? []
   const own = Math.min(place.phaseWeek, written.length) - 1
-  if (by !== 'week' || row >= own || JSON.stringify(written[row]) === JSON.stringify(written[own])) return []
+  if (
+    by !== 'week' ||
+    row >= own ||
+    written[row] === written[own] ||
+    JSON.stringify(written[row]) === JSON.stringify(written[own])
+  )
+    return []
   return [say('row.held', { row: row + 1, week: place.phaseWeek })]
 }

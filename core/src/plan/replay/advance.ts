@@ -1,5 +1,5 @@
 import { slotWith } from '../../adjustments/index.ts'
-import { inWeekOf } from '../../calendar/index.ts'
+import { courseWith, inWeekOf, weekWith } from '../../calendar/index.ts'
 import type { Id } from '../../parsing/index.ts'
 import type { Answers } from '../../progressions/index.ts'
 import type { Slot, Template } from '../../template/index.ts'
@@ -116,5 +116,5 @@ function takePlace(state: FoldState, position: number, isTrained: boolean): void
   const inWeek = inWeekOf(course, position)
   if (!course.running || inWeek === null) return
   const taken = { ...course.running.taken, [inWeek]: isTrained ? ('trained' as const) : ('skipped' as const) }
-  state.course = { ...course, running: { ...course.running, taken } }
+  state.course = courseWith(course, weekWith(course.running, taken))
 }

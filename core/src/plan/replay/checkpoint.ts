@@ -93,27 +93,21 @@ function keyOf(happenings: Happening[], count: number, enrolments: Enrolment[]):
   let key = hash(JSON.stringify(enrolments), 0)
   for (let i = 0; i < count; i++) {
     const happening = happenings[i] as Happening
-    const own = 'fact' in happening ? stamp(happening.fact) : stampLog(happening.log)
+    const own = 'fact' in happening ? stamp(happening.fact) : (happening.stamp ??= stampLog(happening.log))
     key = Math.imul(key ^ own, prime) + i
   }
   return `${count}-${(key >>> 0).toString(36)}`
 }
 
-const stamp = ({ id, rev, change = '' }: { id: string; rev: number; change?: string }, from = 0): number =>
-  hash(change, hash(id, from ^ rev))
-
-/** A log is never changed in place, so its stamp is kept beside it. */
-const stamps = new WeakMap<SessionLog, number>()
+/** A change is of one entry alone; an entry without one is known by its id. */
+const stamp = ({ id, rev, change = id }: { id: string; rev: number; change?: string }, from = 0): number =>
+  hash(change, from ^ rev)
 
 function stampLog(log: SessionLog): number {
-  const known = stamps.get(log)
-  if (known !== undefined) return known
   const { date, minute, closed, answers = null, starts = [] } = log
   const started = starts.map(({ change }) => change).join()
   const own = stamp(log, hash(`${date} ${minute} ${closed} ${JSON.stringify(answers)} ${started}`, 0))
-  const made = log.sets.reduce((before, set) => stamp(set, before), own)
-  stamps.set(log, made)
-  return made
+  return log.sets.reduce((before, set) => stamp(set, before), own)
 }
 
 const prime = 0x01000193

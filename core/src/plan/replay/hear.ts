@@ -2,18 +2,17 @@ import { slotWith } from '../../adjustments/index.ts'
 import { isDone, loadingAt, topSet } from '../../evidence/index.ts'
 import type { SetLog, ShownSets } from '../../member/index.ts'
 import type { Id } from '../../parsing/index.ts'
-import { type Answers, ruleOf, type Exposure, type SetSeen } from '../../progressions/index.ts'
+import type { Answers, Exposure, SetSeen } from '../../progressions/index.ts'
 import {
   isLighterUse,
-  rulesOf,
   type Fixable,
   type Progression,
   type SetPrescription,
   type Slot,
-  type Template,
 } from '../../template/index.ts'
 import { heavier, lowest, type Day, type Load } from '../../units/index.ts'
 import { acting, nameOf, scalesLoads } from '../compile/changes.ts'
+import { traitsOf, type Traits } from '../compile/traits.ts'
 import { handOf } from '../prescribe/hand.ts'
 import { heaviestOf, totalOf } from '../prescribe/onTheBar.ts'
 import { stateKey } from '../progress/currentStage.ts'
@@ -21,7 +20,7 @@ import { progress, roleAt } from '../progress/progress.ts'
 import { ruleInputs } from '../progress/ruleInputs.ts'
 import type { Outcome, Verdict } from '../state/fold.ts'
 import { spotOf, type Situation } from '../state/situation.ts'
-import { progressionKey } from '../state/state.ts'
+import { progressionKey, type RoleLoad } from '../state/state.ts'
 import { ownReps, setsOf } from './verdict.ts'
 
 /** One slot of a session as a progression hears of it. */
@@ -45,9 +44,10 @@ export function tellProgressions(
       const role = roleAt(use, place.inWeek)
       const { progression } = use
       if (isLighterUse(template, place.phase.id, id, use)) continue
-      if (isRead(template, progression)) keepRole(situation, progression, role, outcome, date)
+      const { writesLoad, ofMuscle } = traitsOf(template.progressions[progression])
+      if (writesLoad) keepRole(situation, progression, role, outcome, date)
       if (outcome.verdict === 'deload') continue
-      const own = ofMuscle(template, progression) ? `/${id}` : ''
+      const own = ofMuscle ? `/${id}` : ''
       const key = `${stateKey(template.progressions[progression] as Progression, progression, slot)}/${role}${own}`
       const before = heard.get(key)
       if (!before || worst.indexOf(outcome.verdict) < worst.indexOf(before.outcome.verdict))
@@ -58,9 +58,6 @@ export function tellProgressions(
 }
 
 const worst: Verdict[] = ['miss', 'not comparable', 'hit']
-
-const ofMuscle = ({ progressions }: Template, id: Id): boolean =>
-  rulesOf(progressions[id]).some(({ rule }) => ruleOf[rule].of === 'muscle')
 
 /** Hands an exposure of a slot to its progression. */
 function feed(
@@ -76,28 +73,33 @@ function feed(
   const known = ruleInputs(situation, id, slot, { body, unit: here.unit, first })
   const hand = handOf(library, evidence, slot, template)
   const ruled = prescriptions.find((prescribed) => prescribed.ruled)
-  const own = carrier(template, progression, prescriptions) ?? ruled
+  const traits = traitsOf(template.progressions[progression])
+  const own = carrier(traits, prescriptions) ?? ruled
   const ownSets = own ? setsOf(prescriptions, own, done) : []
   const exposure: Exposure = {
     date,
     at: { week: place.week, inWeek: place.inWeek },
     role,
     verdict: verdict === 'hit' || verdict === 'miss' ? verdict : 'hold',
-    ...(because && { because }),
     target: ruled?.ruled ?? null,
-    ...heardOf(prescriptions, own, done),
-    ...(own && liftedAt(own, ownSets)),
-    ...(readsTop(template, progression) && topOf(ownSets, body)),
-    ...(readsSets(template, progression) && { sets: ownSets.flatMap((set) => setSeen(own, set)) }),
-    ...shownOf(situation, slot, row, own ?? prescriptions[0]),
-    ...(answers && { answers }),
+    asked: own?.reps ?? prescriptions[0]?.reps ?? 1,
+    reps: [],
   }
+  hearSets(exposure, prescriptions, own, ownSets, done)
+  if (because) exposure.because = because
+  const lifted = own && liftedAt(own, ownSets)
+  if (lifted) exposure.lifted = lifted
+  if (traits.readsTop) exposure.top = topSet(ownSets.filter(isDone), body)
+  if (traits.hearsSets) exposure.sets = ownSets.flatMap((set) => setSeen(own, set))
+  const shown = shownOf(situation, slot, row, own ?? prescriptions[0])
+  if (shown) exposure.shown = shown
+  if (answers) exposure.answers = answers
   const fixed = fixedIn(slot.rows[place.phase.id]?.[row] ?? [])
   progress(template, state, { progression, lift: slot, exposure, fixed }, known, hand)
 }
 
 /** The heaviest load at which the reps asked were done by the lifter alone. */
-function liftedAt(own: ShownSets, sets: SetLog[]): Pick<Exposure, 'lifted'> {
+function liftedAt(own: ShownSets, sets: SetLog[]): Load | null {
   const least = lowest(own.reps ?? 1)
   let lifted: Load | null = null
   for (const set of sets) {
@@ -106,7 +108,7 @@ function liftedAt(own: ShownSets, sets: SetLog[]): Pick<Exposure, 'lifted'> {
     if (isDone(set) && !set.partial && set.bands === own.bands && reps >= least && load)
       lifted = heavier(lifted, load)
   }
-  return lifted ? { lifted } : {}
+  return lifted
 }
 
 /** A set that was done, as a rule compares it with others. */
@@ -123,20 +125,18 @@ function shownOf(
   slot: Slot,
   row: number,
   own: ShownSets | undefined,
-): Pick<Exposure, 'shown'> {
-  if (!own?.byRule) return {}
+): Exposure['shown'] {
+  if (!own?.byRule) return undefined
   const { sets, moreSets = 0, moreReps = 0 } = own.byRule
   const isFixed = slot.rows[place.phase.id]?.[row]?.some(({ fixed }) => fixed)
-  if (isFixed) return {}
+  if (isFixed) return undefined
   return {
-    shown: {
-      sets,
-      reps: own.reps,
-      ...(own.goal && { goal: own.goal }),
-      moreSets,
-      moreReps,
-      ...(slot.variant && { variant: slot.variant }),
-    },
+    sets,
+    reps: own.reps,
+    ...(own.goal && { goal: own.goal }),
+    moreSets,
+    moreReps,
+    ...(slot.variant && { variant: slot.variant }),
   }
 }
 
@@ -146,50 +146,41 @@ const fixedIn = (row: SetPrescription[]): readonly Fixable[] =>
 const nothing: readonly Fixable[] = []
 
 /** The prescription whose goal a progression without loads writes. */
-function carrier({ progressions }: Template, id: Id, prescriptions: ShownSets[]): ShownSets | undefined {
-  const rules = rulesOf(progressions[id]).map(({ rule }) => ruleOf[rule])
-  if (rules.some(({ writes }) => writes.includes('load'))) return undefined
+function carrier({ rules, writesLoad }: Traits, prescriptions: ShownSets[]): ShownSets | undefined {
+  if (writesLoad) return undefined
   return prescriptions.find(({ goal, reps }) =>
     rules.some(({ carriedBy }) => carriedBy?.fits(goal ?? { reps: reps ?? 1 })),
   )
 }
 
 /** What the sets of a slot tell its rule: those of the prescription that it loads, or whose goal it writes. */
-function heardOf(
+function hearSets(
+  exposure: Exposure,
   prescriptions: ShownSets[],
   own: ShownSets | undefined,
+  ownSets: SetLog[],
   done: SetLog[],
-): Pick<Exposure, 'asked' | 'reps' | 'amrap' | 'askedRir' | 'rir' | 'technique' | 'ended'> {
-  const sets = own
-    ? setsOf(prescriptions, own, done)
-        .filter((set) => isDone(set) || set.state === 'failed')
-        .map(ownReps)
-    : []
-  const technique = markOf(done)
-  const isEnded = prescriptions.some(
-    (prescribed) =>
-      prescribed.stop !== undefined &&
-      setsOf(prescriptions, prescribed, done).filter(isDone).length < prescribed.sets,
-  )
-  return {
-    asked: own?.reps ?? prescriptions[0]?.reps ?? 1,
-    reps: sets.map((set) => set.reps ?? set.amount?.value ?? 0),
-    ...(own?.rir !== undefined && { askedRir: own.rir }),
-    ...(sets.some(({ rir }) => rir !== undefined) && { rir: sets.map(({ rir }) => rir ?? null) }),
-    ...(technique && { technique }),
-    ...(isEnded && { ended: true }),
-    ...plusDone(prescriptions, done),
+): void {
+  const sets: SetLog[] = []
+  let hasRir = false
+  for (const set of ownSets) {
+    if (!isDone(set) && set.state !== 'failed') continue
+    const counted = ownReps(set)
+    sets.push(counted)
+    exposure.reps.push(counted.reps ?? counted.amount?.value ?? 0)
+    hasRir ||= counted.rir !== undefined
   }
-}
-
-const readsTop = ({ progressions }: Template, id: Id): boolean =>
-  rulesOf(progressions[id]).some(({ rule }) => ruleOf[rule].readsTop)
-const readsSets = ({ progressions }: Template, id: Id): boolean =>
-  rulesOf(progressions[id]).some(({ rule }) => ruleOf[rule].hearsLighter)
-
-/** The set that says most about the max, for a rule that goes by it. */
-function topOf(sets: SetLog[], body: Load | undefined): Pick<Exposure, 'top'> {
-  return { top: topSet(sets.filter(isDone), body) }
+  if (own?.rir !== undefined) exposure.askedRir = own.rir
+  if (hasRir) exposure.rir = sets.map(({ rir }) => rir ?? null)
+  const technique = markOf(done)
+  if (technique) exposure.technique = technique
+  for (const prescribed of prescriptions)
+    if (
+      prescribed.stop !== undefined &&
+      setsOf(prescriptions, prescribed, done).filter(isDone).length < prescribed.sets
+    )
+      exposure.ended = true
+  hearAmrap(exposure, prescriptions, done)
 }
 
 function markOf(done: SetLog[]): Exposure['technique'] {
@@ -198,24 +189,20 @@ function markOf(done: SetLog[]): Exposure['technique'] {
 }
 
 /** The reps of the AMRAP set that a progression loads, where there is one and something was logged of it. */
-function plusDone(prescriptions: ShownSets[], done: SetLog[]): Partial<Pick<Exposure, 'amrap' | 'asked'>> {
-  const prescribed = prescriptions.find(({ ruled, amrap: plus }) => ruled && plus)
-  if (!prescribed) return {}
-  const last = setsOf(prescriptions, prescribed, done).at(-1)
-  const before = prescriptions
-    .slice(0, prescriptions.indexOf(prescribed) + 1)
-    .reduce((sum, { sets }) => sum + sets, 0)
-  const set = last?.n === before ? last : undefined
-  const plus = set?.state === 'failed' ? (set.reps ?? 0) : set && isDone(set) ? ownReps(set).reps : undefined
-  return {
-    ...(prescribed.reps !== null && { asked: prescribed.reps }),
-    ...(plus !== undefined && { amrap: plus }),
+function hearAmrap(exposure: Exposure, prescriptions: ShownSets[], done: SetLog[]): void {
+  const prescribed = prescriptions.find(({ ruled, amrap }) => ruled && amrap)
+  if (!prescribed) return
+  let before = 0
+  for (const one of prescriptions) {
+    before += one.sets
+    if (one === prescribed) break
   }
+  if (prescribed.reps !== null) exposure.asked = prescribed.reps
+  const last = setsOf(prescriptions, prescribed, done).at(-1)
+  const set = last?.n === before ? last : undefined
+  const reps = set?.state === 'failed' ? (set.reps ?? 0) : set && isDone(set) ? ownReps(set).reps : undefined
+  if (reps !== undefined) exposure.amrap = reps
 }
-
-/** Whether slots may read a progression's load of another day: in another role, or at a percentage in the same one. */
-const isRead = ({ progressions }: Template, progression: Id): boolean =>
-  rulesOf(progressions[progression]).some(({ rule }) => ruleOf[rule].writes.includes('load'))
 
 /** Keeps the load that was on the bar in a role, for those that read it. */
 function keepRole(
@@ -229,20 +216,21 @@ function keepRole(
   const { id, slot, prescriptions } = prescribed
   const load = heaviestOf({ slot: id, lift: slot, prescriptions, sets: done })
   if (!load) return
-  const felt = acting(situation.changes, {
-    ...spotOf(situation),
-    slot: slotWith(situation.library, id, slot),
-  })
+  const felt = feltBy(situation, id, slot)
+  const kept: RoleLoad = { load, date, week: place.week }
+  if (felt.length) kept.felt = felt
+  const key = `${progressionKey(progression, slot)}/${role}`
+  const had = state.roles[key]
+  if (verdict === 'deload')
+    state.roles[key] = had?.normal ? { normal: had.normal, deload: kept } : { deload: kept }
+  else state.roles[key] = had?.deload ? { normal: kept, deload: had.deload } : { normal: kept }
+}
+
+/** The changes in percent that act on a slot. */
+function feltBy(situation: Situation, id: Id, slot: Slot): string[] {
+  const { changes, library } = situation
+  if (!changes.length) return []
+  return acting(changes, { ...spotOf(situation), slot: slotWith(library, id, slot) })
     .filter(scalesLoads)
     .map(nameOf)
-  const key = `${progressionKey(progression, slot)}/${role}`
-  state.roles[key] = {
-    ...state.roles[key],
-    [verdict === 'deload' ? 'deload' : 'normal']: {
-      load,
-      date,
-      week: place.week,
-      ...(felt.length && { felt }),
-    },
-  }
 }

@@ -1,5 +1,12 @@
 import type { Id } from '../../parsing/index.ts'
-import { inWeekOf, placesLeft, type Place, type RunningWeek } from '../../calendar/index.ts'
+import {
+  courseWith,
+  inWeekOf,
+  placesLeft,
+  weekWith,
+  type Place,
+  type RunningWeek,
+} from '../../calendar/index.ts'
 import type { Evidence } from '../../evidence/index.ts'
 import { placeNamed, type PlaceName, type SessionLog } from '../../member/index.ts'
 import type { Phase } from '../../template/index.ts'
@@ -17,7 +24,8 @@ export function reach(fold: Fold, log: SessionLog, evidence: Evidence): Place | 
   const inWeek = name ? walkToName(fold, name, log, evidence) : walkTo(fold, log, evidence)
   const { running } = fold.state.course
   if (inWeek !== null && running) {
-    if (!running.from) fold.state.course = { ...fold.state.course, running: { ...running, from: log.date } }
+    if (!running.from)
+      fold.state.course = courseWith(fold.state.course, weekWith(running, running.taken, log.date))
     return placeAt(fold, running, inWeek, log)
   }
   // What names nothing gives nothing up.

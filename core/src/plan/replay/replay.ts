@@ -25,8 +25,9 @@ export function replay(fold: Fold, log: SessionLog, evidence: Evidence, isOver: 
   const situation = situationAt(fold, place, log.date, evidence, log)
   const asked = log.shown ? recall(situation, log.shown) : prescribe(situation).slots
   const named = withLiftsAsked(log, asked)
-  const outcomes = followed(fold.library, asked, named, evidence).map((prescribed) =>
-    outcome(prescribed, named),
+  const bySlot = setsBySlot(named)
+  const outcomes = followed(fold.library, asked, named, bySlot, evidence).map((prescribed) =>
+    outcome(prescribed, named, bySlot),
   )
   fold.trained.push({ place, log: named, isOver, outcomes, evidence })
   if (isOver) advance(situation, outcomes, log.date, log.answers)
@@ -62,13 +63,19 @@ export function situationAt(
 }
 
 /** What was asked, with the loads that follow today's top set worked out from what was lifted. */
-function followed(library: Library, asked: Prescribed[], log: SessionLog, evidence: Evidence): Prescribed[] {
+function followed(
+  library: Library,
+  asked: Prescribed[],
+  log: SessionLog,
+  bySlot: SetsBySlot,
+  evidence: Evidence,
+): Prescribed[] {
   if (!asked.some(({ prescriptions }) => prescriptions.some(({ today }) => today))) return asked
   const session = asked.map(({ id, slot, prescriptions }) => ({
     slot: id,
     lift: slot,
     prescriptions,
-    sets: setsOfSlot(log, id),
+    sets: bySlot.get(id) ?? noSets,
   }))
   const slotOf = new Map(asked.map(({ id, slot }) => [id, slot]))
   const followed = followToday(session, (id) =>
@@ -94,27 +101,26 @@ function withLiftsAsked(log: SessionLog, asked: Prescribed[]): SessionLog {
   return { ...log, sets }
 }
 
-function outcome(prescribed: Prescribed, log: SessionLog): Outcome {
+function outcome(prescribed: Prescribed, log: SessionLog, bySlot: SetsBySlot): Outcome {
   const { id, slot, prescriptions, deload } = prescribed
-  const done = setsOfSlot(log, id)
-  return { prescribed, done, ...judge(log.shown?.slots[id] ?? slot, prescriptions, done, deload) }
+  const done = bySlot.get(id) ?? noSets
+  const { verdict, because } = judge(log.shown?.slots[id] ?? slot, prescriptions, done, deload)
+  const made: Outcome = { prescribed, done, verdict }
+  if (because) made.because = because
+  return made
 }
 
-/** A slot's sets by number. */
-function setsOfSlot(log: SessionLog, slot: Id): SetLog[] {
-  let bySlot = sorted.get(log)
-  if (!bySlot) {
-    bySlot = new Map()
-    for (const set of log.sets) {
-      const own = bySlot.get(set.slot)
-      if (own) own.push(set)
-      else bySlot.set(set.slot, [set])
-    }
-    for (const sets of bySlot.values()) sets.sort((a, b) => a.n - b.n)
-    sorted.set(log, bySlot)
+/** The sets of a session by slot, each slot's by number. */
+type SetsBySlot = Map<Id, SetLog[]>
+const noSets: SetLog[] = []
+
+function setsBySlot({ sets }: SessionLog): SetsBySlot {
+  const bySlot: SetsBySlot = new Map()
+  for (const set of sets) {
+    const own = bySlot.get(set.slot)
+    if (own) own.push(set)
+    else bySlot.set(set.slot, [set])
   }
-  return bySlot.get(slot) ?? []
+  for (const own of bySlot.values()) own.sort((a, b) => a.n - b.n)
+  return bySlot
 }
-
-/** A log is never changed in place, so its sets by slot are kept beside it. */
-const sorted = new WeakMap<SessionLog, Map<Id, SetLog[]>>()
