@@ -7,6 +7,7 @@ export const problems = {
   notFound: { status: 404, title: 'Not found' },
   notReadable: { status: 400, title: 'Not readable' },
   tooLarge: { status: 413, title: 'Too large' },
+  notUnderstood: { status: 415, title: 'Not understood' },
   notAsExpected: { status: 422, title: 'Something is not as expected' },
   noSuchExercise: { status: 422, title: 'No such exercise' },
   doesNotFit: { status: 422, title: 'The exercise does not fit' },
@@ -20,6 +21,7 @@ export const problems = {
   pageTooOld: { status: 409, title: 'This page is too old' },
   tooManyAttempts: { status: 429, title: 'Too many attempts' },
   ourFault: { status: 500, title: 'Something went wrong' },
+  busy: { status: 503, title: 'Busy' },
   databaseAway: { status: 503, title: 'The database cannot be reached' },
 } as const
 export type ProblemCode = keyof typeof problems
@@ -31,9 +33,11 @@ export const anywhere: readonly ProblemCode[] = [
   'notFound',
   'notReadable',
   'tooLarge',
+  'notUnderstood',
   'notAsExpected',
   'noSuchExercise',
   'pageTooOld',
   'ourFault',
+  'busy',
   'databaseAway',
 ]

@@ -14,6 +14,9 @@ async function main(): Promise<void> {
   const database = openDatabase(settings.databaseUrl)
   await checkDatabase(database)
   const server = createServer(makeApp(database, settings, page))
+  // Longer than a balancer keeps a connection, so that it is never closed under a request.
+  server.keepAliveTimeout = 65_000
+  server.headersTimeout = 70_000
   await listen(server, settings.port, settings.host)
   process.stdout.write(`Young Oak is at ${settings.publicUrl}\n`)
   let isStopping = false

@@ -1,10 +1,12 @@
 /** A calendar day, `2026-03-02`: no zone and no hour. Days compare as text. */
 export type Day = string
 
-/** True for a day that exists: `2026-02-30` does not. */
+const firstDay = '0001-01-01'
+
+/** True for a day that exists: `2026-02-30` does not, and neither does one of the year 0. */
 export function isDay(text: unknown): text is Day {
   if (typeof text !== 'string' || !/^\d{4}-\d{2}-\d{2}$/.test(text)) return false
-  return dayOf(numberOf(text)) === text
+  return text >= firstDay && dayOf(numberOf(text)) === text
 }
 
 /** `addDays('2026-02-28', 1)` is `2026-03-01`. */

@@ -1,4 +1,5 @@
 import knexPackage, { type Knex } from 'knex'
+import type { Socket } from 'node:net'
 import pg from 'pg'
 import type { Scope } from './scope.ts'
 
@@ -21,10 +22,11 @@ export type Database = {
   close(): Promise<void>
 }
 
-export function openDatabase(url: string): Database {
-  const connection = connect(url)
-  const pool = new pg.Pool({ connectionString: url, max: 4, connectionTimeoutMillis: 4000 })
+export function openDatabase(url: string, limits: Limits = usualLimits): Database {
+  const connection = connect(url, limits)
+  const pool = new pg.Pool({ ...within(url, limits), max: 4 })
   pool.on('error', () => undefined) // a lost idle connection is replaced at the next query
+  pool.on('connect', (client) => endWhereSilent(client as unknown as Client, limits))
   const inside = <T>(
     setting: 'app.gym' | 'app.account' | null,
     value: string,
@@ -44,13 +46,44 @@ export function openDatabase(url: string): Database {
   }
 }
 
-/** A plain connection, for migrations and tests of the database itself. */
-export function connect(url: string): Knex {
+/**
+ * How long anything may take, in milliseconds: a statement, waiting for a row that somebody else holds, a connection that says nothing at all (a
+ * break of the network that nobody told us of), and waiting for one's turn.
+ */
+export type Limits = { statement: number; lock: number; silence: number; turn: number }
+const usualLimits: Limits = { statement: 8000, lock: 2000, silence: 12_000, turn: 15_000 }
+
+const within = (url: string, { statement, lock }: Limits) => ({
+  connectionString: url,
+  connectionTimeoutMillis: 4000,
+  keepAlive: true,
+  statement_timeout: statement,
+  lock_timeout: lock,
+})
+
+type Client = { connection: { stream: Socket } }
+
+/** Ends a connection over which nothing has come for longer than any statement may take: what waits on it is told, and the next takes another. */
+function endWhereSilent({ connection: { stream } }: Client, { silence }: Limits): void {
+  stream.setTimeout(silence, () => stream.destroy())
+}
+
+/** A connection as its database's owner, for migrations and tests of the database itself; with limits where it serves requests. */
+export function connect(url: string, limits?: Limits): Knex {
   return knex({
     client: 'pg',
-    connection: { connectionString: url, connectionTimeoutMillis: 4000 },
-    pool: { min: 0, max: 10 },
-    acquireConnectionTimeout: 5000,
+    connection: limits ? within(url, limits) : { connectionString: url, connectionTimeoutMillis: 4000 },
+    pool: {
+      min: 0,
+      max: 10,
+      ...(limits && {
+        afterCreate: (client: Client, done: (error: Error | null, client: Client) => void) => {
+          endWhereSilent(client, limits)
+          done(null, client)
+        },
+      }),
+    },
+    acquireConnectionTimeout: limits?.turn ?? 5000,
     // Knex would write to the console: a database that is away is answered as a problem, not logged per attempt.
     log: { warn: () => undefined, error: () => undefined, debug: () => undefined },
   })

@@ -11,6 +11,7 @@ import type { Settings } from '../settings.ts'
 import { mount } from './mount.ts'
 import { problems } from '@young-oak/api/problems'
 import { Problem } from './problem.ts'
+import { readable } from './readable.ts'
 
 /** The whole server: headers, sign-in session, the interface under /api, and the page. */
 export function makeApp(database: Database, settings: Settings, pageFolder: string): Express {
@@ -29,11 +30,12 @@ export function makeApp(database: Database, settings: Settings, pageFolder: stri
     response.set('Cache-Control', 'no-store')
     next()
   })
+  // It goes the way of a request: over the connections of sign-in, and over those of the work.
   app.get('/api/health', async (_request, response) => {
-    await database.outside(({ db }) => db.raw('select 1'))
+    await Promise.all([database.pool.query('select 1'), database.outside(({ db }) => db.raw('select 1'))])
     response.json({ ok: true })
   })
-  app.use('/api', sameOrigin, express.json({ limit: '2mb' }), signInSession(database, settings))
+  app.use('/api', sameOrigin, express.json({ limit: '2mb' }), readable, signInSession(database, settings))
   app.use('/api/session', limitSignIn(database, settings))
   app.use('/api', mount(routes, database, settings))
   app.use('/api', () => {
@@ -96,23 +98,32 @@ const withoutWords = ({ name, stack, ...rest }: Error & { code?: string }) => ({
 
 function asProblem(error: unknown): Problem {
   if (error instanceof Problem) return error
-  const { code, type, status, name } = error as {
+  const { code, type, status, name, message } = error as {
+    message?: string
     code?: string
     type?: string
     status?: number
     name?: string
   }
-  if (isAway(code, name)) {
+  if (isAway(code, name, message)) {
     return new Problem('databaseAway', 'Nothing was lost. Try again in a moment.')
   }
+  if (code === '55P03' || code === '57014')
+    return new Problem('busy', 'Somebody else is writing the same. Nothing was lost: try again in a moment.')
   if (type === 'entity.too.large') return new Problem('tooLarge', 'At most 2 MB can be sent at once.')
   if (status === 400) return new Problem('notReadable', 'What was sent is not JSON.')
+  if (status === 404) return new Problem('notFound', 'There is nothing at this address.')
+  if (status === 415) return new Problem('notUnderstood', 'Send JSON, as it is or compressed by gzip.')
   if (code === '22P02') return new Problem('notFound', 'There is nothing with this id.')
+  if (code?.startsWith('22')) return new Problem('notAsExpected', 'One of these values cannot be stored.')
   return new Problem('ourFault', 'This is our fault, not yours. Nothing was half-saved. Try again.')
 }
 
-/** Connection refused, lost, or the server starting up or shutting down (class 57 and 08 of PostgreSQL's codes). */
-const isAway = (code?: string, name?: string): boolean =>
+/** Connection refused, lost, or the server starting up or shutting down (class 57 and 08 of PostgreSQL's codes); pg says some in words alone. */
+const isAway = (code?: string, name?: string, message = ''): boolean =>
   name === 'KnexTimeoutError' ||
+  /^(Connection terminated|timeout exceeded when trying to connect|Client has encountered a connection error)/.test(
+    message,
+  ) ||
   /^(ECONN|ETIMEDOUT|EPIPE|57P0|08|53300)/.test(code ?? '') ||
   name === 'AggregateError'

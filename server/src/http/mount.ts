@@ -10,6 +10,7 @@ import { refuseStrangers, withLibrary } from '../features/exercises/library.ts'
 import { memberScope } from '../features/members/memberScope.ts'
 import { buildOf } from './buildOf.ts'
 import { libraryHeader, libraryMark } from './libraryMark.ts'
+import { tooLong } from './measured.ts'
 import { forbidden, pageTooOld, Problem, signInFirst } from './problem.ts'
 import type { Call, Route } from './route.ts'
 
@@ -108,6 +109,11 @@ async function callFor(
 }
 
 function readBy(schema: AnySchema, value: unknown, library: Library = {}): unknown {
+  const long = tooLong(schema, value)
+  if (long) {
+    const message = `At most ${long.most} are taken at once.`
+    throw new Problem('notAsExpected', message, [{ path: long.path, message }])
+  }
   try {
     return schema.validateSync(value, { abortEarly: false, strict: true, context: { library } })
   } catch (error) {

@@ -14,7 +14,7 @@ export function limitSignIn(database: Database, settings: Settings) {
     skip: ({ method, path }) => method !== 'POST' || path !== '/',
     skipSuccessfulRequests: true,
     keyGenerator: ({ ip, body }) =>
-      hash(`${ipKeyGenerator(ip ?? '')} ${String(body?.email ?? '').toLowerCase()}`),
+      hash(`${ipKeyGenerator(ip ?? '')} ${typeof body?.email === 'string' ? body.email.toLowerCase() : ''}`),
     standardHeaders: 'draft-7',
     legacyHeaders: false,
     store: countInDatabase(database),

@@ -12,6 +12,9 @@ import type { Settings } from '../settings.ts'
 /** A database of its own, the app on it, and hands to put people into gyms. Dropped at the end of the suite. */
 export type World = {
   app: Express
+  /** The database as the server signs in to it, and an app on one that was opened otherwise. */
+  url: string
+  appOn(database: Database): Express
   database: Database
   /** As the database's owner, whom row-level security does not bind. */
   owner: Knex
@@ -38,14 +41,18 @@ export async function makeWorld(change: Partial<Settings> = {}): Promise<World> 
   const ownerUrl = urlFor(new URL(admin).username)
   await migrate(ownerUrl)
   const owner = connect(ownerUrl)
-  const database = openDatabase(urlFor('young_oak_app'))
-  const app = makeApp(database, { ...settings, ...change }, '/nowhere')
+  const url = urlFor('young_oak_app')
+  const database = openDatabase(url)
+  const appOn = (own: Database) => makeApp(own, { ...settings, ...change }, '/nowhere')
+  const app = appOn(database)
   const hashed = await hashPassword(password)
   const addAccount = async (email: string): Promise<string> =>
     (await owner('account').insert({ email, password_hash: hashed }).returning('id'))[0].id
   const emailOf = (person: string) => `${person.toLowerCase()}-${randomUUID().slice(0, 6)}@test.example`
   return {
     app,
+    url,
+    appOn,
     database,
     owner,
     password,
