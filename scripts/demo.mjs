@@ -1,6 +1,6 @@
 // npm run demo: from nothing to the running app with made-up data. Started again, it is up at once with the data kept.
 import { spawn, spawnSync } from 'node:child_process'
-import { existsSync, readdirSync, readFileSync, rmSync, statSync, writeFileSync } from 'node:fs'
+import { existsSync, mkdirSync, readdirSync, readFileSync, rmSync, statSync, writeFileSync } from 'node:fs'
 import { dirname, join } from 'node:path'
 import { fileURLToPath } from 'node:url'
 import { findPostgres, freePort, say, startCluster, usableFolder, wait } from './cluster.mjs'
@@ -8,14 +8,18 @@ import { installPackages } from './packages.mjs'
 
 const root = dirname(dirname(fileURLToPath(import.meta.url)))
 const isFresh = process.argv.includes('--fresh')
-const wantedPort = Number(process.env.PORT ?? 4600)
+const wantedPort = Number(process.env.PORT || 4600)
 
 let cluster
 let server
 let stateFile
+let lockFile
 let isStopping = false
 
 async function main() {
+  if (!Number.isInteger(wantedPort) || wantedPort < 1 || wantedPort > 65535)
+    throw new Error(`PORT is "${process.env.PORT}": a whole number from 1 to 65535.`)
+  holdLock()
   installPackages(root)
   findPostgres() // before the data folder: as root, the package brings the user that must reach it
   const folder = usableFolder(process.env.YOUNG_OAK_DATA ?? join(root, '.data/demo'))
@@ -54,7 +58,40 @@ async function main() {
   })
   writeFileSync(stateFile, JSON.stringify({ pid: process.pid, port }))
   await answering(port)
+  releaseLock()
   await greet(port)
+}
+
+/**
+ * One demo of this checkout starts at a time: a second one that is started while the first still installs or fills in its data
+ * says so and ends. The lock is the process's own; one that is left behind by a process that is gone is taken over.
+ */
+function holdLock() {
+  mkdirSync(join(root, '.cache'), { recursive: true })
+  lockFile = join(root, '.cache/demo.lock')
+  for (let attempt = 0; attempt < 2; attempt++) {
+    try {
+      writeFileSync(lockFile, String(process.pid), { flag: 'wx' })
+      return
+    } catch (error) {
+      if (error.code !== 'EEXIST') throw error
+      const holder = Number(readFileSync(lockFile, 'utf8'))
+      if (holder && isDemo(holder)) {
+        lockFile = undefined
+        throw new Error('Another one is starting in this folder: wait until it says its address.', {
+          cause: error,
+        })
+      }
+      rmSync(lockFile, { force: true })
+    }
+  }
+  lockFile = undefined
+  throw new Error('The lock of an earlier start cannot be taken over: start it again.')
+}
+
+function releaseLock() {
+  if (lockFile) rmSync(lockFile, { force: true })
+  lockFile = undefined
 }
 
 /** Another demo on this folder that still runs is left alone; what is left of one that is gone is cleared. */
@@ -64,6 +101,7 @@ async function mindEarlierStart() {
   if (isDemo(pid) && (await health(port))) {
     if (!isFresh) {
       say(`The demo is running already: http://127.0.0.1:${port}`)
+      releaseLock()
       process.exit(0)
     }
     say('Stopping the demo that is running, to start over.')
@@ -145,6 +183,7 @@ async function stop(reason, code = 0) {
   }
   await cluster?.stop()
   if (stateFile) rmSync(stateFile, { force: true })
+  releaseLock()
   process.exit(code)
 }
 

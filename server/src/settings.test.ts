@@ -11,12 +11,24 @@ describe('settings', () => {
       publicUrl: 'http://127.0.0.1:4600',
       demo: false,
       signInAttempts: 10,
+      signInAttemptsOverall: 100,
+      trustedProxies: 0,
     })
   })
   test.each<[string, NodeJS.ProcessEnv, RegExp]>([
     ['a missing database', { ...good, DATABASE_URL: '' }, /DATABASE_URL is missing/],
     ['a short secret', { ...good, SESSION_SECRET: 'short' }, /SESSION_SECRET is too short/],
     ['a port that is none', { ...good, PORT: 'http' }, /PORT is "http"/],
+    [
+      'a limit that is none',
+      { ...good, SIGN_IN_ATTEMPTS: 'abc' },
+      /SIGN_IN_ATTEMPTS is "abc": a whole number/,
+    ],
+    ['a limit of nothing', { ...good, SIGN_IN_ATTEMPTS: '0' }, /SIGN_IN_ATTEMPTS is "0"/],
+    ['an empty limit', { ...good, SIGN_IN_ATTEMPTS_OVERALL: '' }, /SIGN_IN_ATTEMPTS_OVERALL is ""/],
+    ['half a proxy', { ...good, TRUSTED_PROXIES: '0.5' }, /TRUSTED_PROXIES is "0.5"/],
+    ['an address that is none', { ...good, PUBLIC_URL: 'oak' }, /PUBLIC_URL is "oak"/],
+    ['a switch that is neither on nor off', { ...good, YOUNG_OAK_DEMO: 'true' }, /YOUNG_OAK_DEMO is "true"/],
   ])('refuse %s by its name', (_, env, message) => expect(() => readSettings(env)).toThrow(message))
   test('name everything that is missing at once', () => {
     expect(() => readSettings({})).toThrow(/DATABASE_URL is missing[\s\S]*SESSION_SECRET is missing/)

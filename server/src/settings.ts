@@ -9,8 +9,11 @@ export type Settings = {
   publicUrl: string
   /** Offers the demo accounts on the sign-in page. Never on in production. */
   demo: boolean
-  /** Sign-in attempts that one address may make for one account in 15 minutes. */
+  /** Proxies in front of the server, whose word on who asks is taken. */
+  trustedProxies: number
+  /** Failed attempts to sign in that one address may make in 15 minutes: for one account, and for all together. */
   signInAttempts: number
+  signInAttemptsOverall: number
   /** Holds every answer against its contract: for tests, since it takes longer than the answer. */
   heldToContracts: boolean
 }
@@ -27,19 +30,36 @@ export function readSettings(env: NodeJS.ProcessEnv = process.env): Settings {
   const sessionSecret = need('SESSION_SECRET', 'at least 32 random characters')
   if (sessionSecret && sessionSecret.length < 32)
     faults.push('SESSION_SECRET is too short: at least 32 random characters')
-  const port = Number(env.PORT ?? 4600)
-  if (!Number.isInteger(port) || port < 1 || port > 65535)
-    faults.push(`PORT is "${env.PORT}": a number from 1 to 65535`)
-  if (faults.length) throw new Error(faults.join('\n'))
+  const whole = (name: string, usual: number, least: number, most: number): number => {
+    const value = env[name]
+    const number = Number(value ?? usual)
+    if (value?.trim() === '' || !Number.isInteger(number) || number < least || number > most)
+      faults.push(`${name} is "${value}": a whole number from ${least} to ${most}`)
+    return number
+  }
+  const port = whole('PORT', 4600, 1, 65_535)
   const host = env.HOST ?? '127.0.0.1'
+  const publicUrl = env.PUBLIC_URL ?? `http://${host}:${port}`
+  if (!URL.canParse(publicUrl) || !/^https?:$/.test(new URL(publicUrl).protocol))
+    faults.push(`PUBLIC_URL is "${publicUrl}": an address such as https://oak.example`)
+  const isSecure = publicUrl.startsWith('https:')
+  const trustedProxies = whole('TRUSTED_PROXIES', isSecure ? 1 : 0, 0, 10)
+  const signInAttempts = whole('SIGN_IN_ATTEMPTS', 10, 1, 10_000)
+  const signInAttemptsOverall = whole('SIGN_IN_ATTEMPTS_OVERALL', 100, 1, 1_000_000)
+  for (const name of ['YOUNG_OAK_DEMO', 'HELD_TO_CONTRACTS'])
+    if (env[name] !== undefined && env[name] !== 'yes')
+      faults.push(`${name} is "${env[name]}": yes, or left out`)
+  if (faults.length) throw new Error(faults.join('\n'))
   return {
     databaseUrl,
     sessionSecret,
     port,
     host,
-    publicUrl: env.PUBLIC_URL ?? `http://${host}:${port}`,
+    publicUrl,
     demo: env.YOUNG_OAK_DEMO === 'yes' && env.NODE_ENV !== 'production',
-    signInAttempts: Number(env.SIGN_IN_ATTEMPTS ?? 10),
+    trustedProxies,
+    signInAttempts,
+    signInAttemptsOverall,
     heldToContracts: env.HELD_TO_CONTRACTS === 'yes',
   }
 }

@@ -17,8 +17,8 @@ import { readable } from './readable.ts'
 export function makeApp(database: Database, settings: Settings, pageFolder: string): Express {
   const app = express()
   app.disable('x-powered-by')
-  if (settings.publicUrl.startsWith('https:')) app.set('trust proxy', 1)
-  app.use(headers())
+  app.set('trust proxy', settings.trustedProxies)
+  app.use(headers(settings))
   app.use(
     pinoHttp({
       level: 'warn',
@@ -53,7 +53,7 @@ const neverStale = (response: { set(name: string, value: string): void }, path: 
   if (!path.includes('/assets/')) response.set('Cache-Control', 'no-cache')
 }
 
-const headers = () =>
+const headers = ({ publicUrl }: Settings) =>
   helmet({
     contentSecurityPolicy: {
       useDefaults: false,
@@ -69,7 +69,8 @@ const headers = () =>
         formAction: ["'self'"],
       },
     },
-    strictTransportSecurity: false,
+    // Half a year, once people reach it over https.
+    strictTransportSecurity: publicUrl.startsWith('https:') && { maxAge: 15_552_000 },
   })
 
 /** Every error leaves as problem details; what the reader cannot mend is logged without any of their data. */

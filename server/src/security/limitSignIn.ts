@@ -1,4 +1,5 @@
 import { createHash } from 'node:crypto'
+import type { RequestHandler } from 'express'
 import { ipKeyGenerator, rateLimit, type ClientRateLimitInfo, type Store } from 'express-rate-limit'
 import type { Database } from '../database/open.ts'
 import { Problem } from '../http/problem.ts'
@@ -6,25 +7,32 @@ import type { Settings } from '../settings.ts'
 
 const windowMs = 15 * 60 * 1000
 
-/** Sign-in attempts of one address on one account, counted in the database; a success does not count. */
-export function limitSignIn(database: Database, settings: Settings) {
-  return rateLimit({
-    windowMs,
-    limit: settings.signInAttempts,
-    skip: ({ method, path }) => method !== 'POST' || path !== '/',
-    skipSuccessfulRequests: true,
-    keyGenerator: ({ ip, body }) =>
-      hash(`${ipKeyGenerator(ip ?? '')} ${typeof body?.email === 'string' ? body.email.toLowerCase() : ''}`),
-    standardHeaders: 'draft-7',
-    legacyHeaders: false,
-    store: countInDatabase(database),
-    handler: () => {
-      throw new Problem(
-        'tooManyAttempts',
-        'Too many attempts to sign in. Wait a quarter of an hour and try again.',
-      )
-    },
-  })
+/** Failed sign-ins, counted in the database: those of one address on one account, and those of one address on all of them. */
+export function limitSignIn(database: Database, settings: Settings): RequestHandler[] {
+  const limit = (prefix: string, most: number, keyOf: (email: string) => string) =>
+    rateLimit({
+      windowMs,
+      limit: most,
+      skip: ({ method, path }) => method !== 'POST' || path !== '/',
+      skipSuccessfulRequests: true,
+      keyGenerator: ({ ip, body }) =>
+        hash(
+          `${prefix}${ipKeyGenerator(ip ?? '')} ${keyOf(typeof body?.email === 'string' ? body.email : '')}`,
+        ),
+      standardHeaders: 'draft-7',
+      legacyHeaders: false,
+      store: countInDatabase(database),
+      handler: () => {
+        throw new Problem(
+          'tooManyAttempts',
+          'Too many attempts to sign in. Wait a quarter of an hour and try again.',
+        )
+      },
+    })
+  return [
+    limit('all ', settings.signInAttemptsOverall, () => ''),
+    limit('', settings.signInAttempts, (email) => email.toLowerCase()),
+  ]
 }
 
 const hash = (text: string): string => createHash('sha256').update(text).digest('hex').slice(0, 40)
@@ -33,12 +41,15 @@ function countInDatabase(database: Database): Store {
   const change = (key: string, by: 1 | -1): Promise<ClientRateLimitInfo> =>
     database.outside(async ({ db }) => {
       const { rows } = await db.raw(
-        `insert into sign_in_attempt as a (key, hits, resets_at) values (?, 1, now() + ? * interval '1 millisecond')
+        `with over as (
+           delete from sign_in_attempt where key in (
+             select key from sign_in_attempt where resets_at < now() and key <> ? limit 20 for update skip locked))
+         insert into sign_in_attempt as a (key, hits, resets_at) values (?, ?, now() + ? * interval '1 millisecond')
          on conflict (key) do update set
-           hits = case when a.resets_at < now() then 1 else greatest(a.hits + ?, 0) end,
+           hits = case when a.resets_at < now() then excluded.hits else greatest(a.hits + ?, 0) end,
            resets_at = case when a.resets_at < now() then excluded.resets_at else a.resets_at end
          returning hits, resets_at`,
-        [key, windowMs, by],
+        [key, key, Math.max(by, 0), windowMs, by],
       )
       return { totalHits: rows[0].hits, resetTime: rows[0].resets_at }
     })

@@ -42,6 +42,22 @@ describe('signing in', () => {
     await world.signIn(await world.addMember(gym, 'Mia'))
   })
 
+  test('is limited for one address over many accounts too, and counts that are over are cleared away', async () => {
+    const app = makeApp(world.database, { ...settings, signInAttemptsOverall: 3 }, '/nowhere')
+    const from = (i: number) =>
+      request(app)
+        .post('/api/session')
+        .set('x-young-oak', '1')
+        .send({ email: `who${i}@test.example`, password: 'nope' })
+    await world.owner('sign_in_attempt').del()
+    await world.owner('sign_in_attempt').insert({ key: 'old', hits: 3, resets_at: '2026-01-01' })
+    const statuses = []
+    for (let i = 0; i < 5; i++) statuses.push((await from(i)).status)
+    expect(statuses).toEqual([401, 401, 401, 429, 429])
+    expect(await world.owner('sign_in_attempt').where({ key: 'old' })).toEqual([])
+    await world.owner('sign_in_attempt').del()
+  })
+
   test('gives a new session id, and signing out ends it', async () => {
     const agent = await world.signIn(await world.addMember(gym, 'Moe'))
     await agent.delete('/api/session').expect(204)
@@ -54,6 +70,15 @@ describe('signing in', () => {
     await agent.get('/api/templates').expect(200)
     await world.owner('staff').where({ id: who.id }).update({ role: 'owner' })
     await agent.get('/api/templates').expect(403)
+  })
+
+  test('over https is kept to https by the browser', async () => {
+    const app = makeApp(world.database, { ...settings, publicUrl: 'https://oak.example' }, '/nowhere')
+    const secure = await request(app).get('/api/session')
+    expect(secure.headers['strict-transport-security']).toMatch(/max-age=15552000/)
+    expect(
+      (await request(world.app).get('/api/session')).headers['strict-transport-security'],
+    ).toBeUndefined()
   })
 
   test('names the field that is missing', async () => {

@@ -33,33 +33,41 @@ async function main(): Promise<void> {
     throw new Error('--role is owner, writer or member.')
   const db = connect(readOwnerUrl())
   try {
-    await db.transaction((transaction) => add(transaction as unknown as Db, given))
+    const said: string[] = []
+    await db.transaction((transaction) => add(transaction as unknown as Db, given, said))
+    // Only what has been stored is said.
+    for (const line of said) process.stdout.write(`${line}\n`)
   } finally {
     await db.destroy()
   }
 }
 
 /** Row-level security binds the owner as well: the gym is set before anything of it is read or written. */
-async function add(db: Db, given: Given): Promise<void> {
+async function add(db: Db, given: Given, said: string[]): Promise<void> {
   const { role, name, email, writer } = given
   const gym_id = given.gym ?? randomUUID()
   await db.raw("select set_config('app.gym', ?, true)", [gym_id])
-  if (given.newGym) await addGym(db, gym_id, given)
+  if (given.newGym) await addGym(db, gym_id, given, said)
   else if (!(await db('gym').first('id'))) throw new Error(`--gym: there is no gym ${gym_id}.`)
-  const account_id = await findAccount(db, email ?? '')
+  const account_id = await findAccount(db, email ?? '', said)
   if (role !== 'member') return void (await db('staff').insert({ gym_id, account_id, name, role }))
   const staff_id = writer ? await findWriter(db, writer) : null
   const [{ id: member_id }] = await db('member').insert({ gym_id, account_id, name }).returning('id')
   if (staff_id) await db('assignment').insert({ gym_id, member_id, staff_id })
 }
 
-async function addGym(db: Db, id: string, { newGym: name, zone, unit = 'kg' }: Given): Promise<void> {
+async function addGym(
+  db: Db,
+  id: string,
+  { newGym: name, zone, unit = 'kg' }: Given,
+  said: string[],
+): Promise<void> {
   if (!zone || !Intl.supportedValuesOf('timeZone').includes(zone))
     throw new Error('A new gym needs --zone, such as Europe/London.')
   if (unit !== 'kg' && unit !== 'lb') throw new Error('--unit is kg or lb.')
   await db('gym').insert({ id, name, zone, unit })
   await db('location').insert({ gym_id: id, id: 'home', name })
-  process.stdout.write(`${name} is the gym ${id}\n`)
+  said.push(`${name} is the gym ${id}`)
 }
 
 async function findWriter(db: Db, email: string): Promise<string> {
@@ -71,14 +79,14 @@ async function findWriter(db: Db, email: string): Promise<string> {
   return found.id
 }
 
-async function findAccount(db: Db, email: string): Promise<string> {
+async function findAccount(db: Db, email: string, said: string[]): Promise<string> {
   const found = await db('account').whereRaw('lower(email) = lower(?)', [email]).first('id')
   if (found) return found.id
   const password = randomBytes(12).toString('base64url')
   const [made] = await db('account')
     .insert({ email, password_hash: await hashPassword(password) })
     .returning('id')
-  process.stdout.write(`${email} signs in with ${password}\n`)
+  said.push(`${email} signs in with ${password}`)
   return made.id
 }
 
