@@ -1,4 +1,5 @@
 import { join } from 'node:path'
+import compression from 'compression'
 import express, { type ErrorRequestHandler, type Express } from 'express'
 import helmet from 'helmet'
 import { pinoHttp } from 'pino-http'
@@ -10,6 +11,7 @@ import { signInSession } from '../security/signInSession.ts'
 import type { Settings } from '../settings.ts'
 import { mount } from './mount.ts'
 import { problems } from '@young-oak/api/problems'
+import { asProblem, withoutWords } from './asProblem.ts'
 import { Problem } from './problem.ts'
 import { readable } from './readable.ts'
 
@@ -26,6 +28,7 @@ export function makeApp(database: Database, settings: Settings, pageFolder: stri
       serializers: { req: ({ method, url }) => ({ method, url }) },
     }),
   )
+  app.use(compression())
   app.use('/api', (_request, response, next) => {
     response.set('Cache-Control', 'no-store')
     next()
@@ -86,45 +89,3 @@ const answerError: ErrorRequestHandler = (error, request, response, _next) => {
     errors: problem.errors,
   })
 }
-
-/** Where an error came from, without its message, which may quote a member's data. */
-const withoutWords = ({ name, stack, ...rest }: Error & { code?: string }) => ({
-  kind: name,
-  code: rest.code,
-  at: stack
-    ?.split('\n')
-    .filter((line) => /^\s+at /.test(line))
-    .slice(0, 6),
-})
-
-function asProblem(error: unknown): Problem {
-  if (error instanceof Problem) return error
-  const { code, type, status, name, message } = error as {
-    message?: string
-    code?: string
-    type?: string
-    status?: number
-    name?: string
-  }
-  if (isAway(code, name, message)) {
-    return new Problem('databaseAway', 'Nothing was lost. Try again in a moment.')
-  }
-  if (code === '55P03' || code === '57014')
-    return new Problem('busy', 'Somebody else is writing the same. Nothing was lost: try again in a moment.')
-  if (type === 'entity.too.large') return new Problem('tooLarge', 'At most 2 MB can be sent at once.')
-  if (status === 400) return new Problem('notReadable', 'What was sent is not JSON.')
-  if (status === 404) return new Problem('notFound', 'There is nothing at this address.')
-  if (status === 415) return new Problem('notUnderstood', 'Send JSON, as it is or compressed by gzip.')
-  if (code === '22P02') return new Problem('notFound', 'There is nothing with this id.')
-  if (code?.startsWith('22')) return new Problem('notAsExpected', 'One of these values cannot be stored.')
-  return new Problem('ourFault', 'This is our fault, not yours. Nothing was half-saved. Try again.')
-}
-
-/** Connection refused, lost, or the server starting up or shutting down (class 57 and 08 of PostgreSQL's codes); pg says some in words alone. */
-const isAway = (code?: string, name?: string, message = ''): boolean =>
-  name === 'KnexTimeoutError' ||
-  /^(Connection terminated|timeout exceeded when trying to connect|Client has encountered a connection error)/.test(
-    message,
-  ) ||
-  /^(ECONN|ETIMEDOUT|EPIPE|57P0|08|53300)/.test(code ?? '') ||
-  name === 'AggregateError'

@@ -58,6 +58,16 @@ const set = (n: number, change: object = {}, rev = 1, slot = 'squat') => ({
 })
 const results = (answers: { result: string }[]) => answers.map(({ result }) => result)
 
+describe('today', () => {
+  test('is sent compressed', async () => {
+    const { headers } = await phone
+      .get(`/api/me/today?today=${day}`)
+      .set('accept-encoding', 'gzip')
+      .expect(200)
+    expect(headers['content-encoding']).toBe('gzip')
+  })
+})
+
 describe('a session', () => {
   test('is started, logged set by set and finished, and the next load has moved and says why', async () => {
     expect(line(next(await today()), 'squat')).toBe('2 × 5 @ 60 kg')
@@ -184,6 +194,15 @@ describe('a set', () => {
     const answers = await send(set(1, change), set(2))
     expect(results(answers)).toEqual(['refused', 'stored'])
     expect(answers[0].reason).toMatch(reason)
+  })
+
+  test('that cannot be stored, by no fault of its own, is an answer to itself and blocks none behind it', async () => {
+    await send(await start())
+    const second = await start(2)
+    await world.owner('session_log').where({ id: session() }).update({ copy: '{}' })
+    const answers = await send(set(1), second, { ...set(1), session: session(2) })
+    expect(results(answers)).toEqual(['refused', 'stored', 'stored'])
+    expect(answers[0].reason).toBe('This could not be stored, which is our fault: tell your coach.')
   })
 
   test('many at once all count', async () => {
