@@ -150,11 +150,24 @@ function median(runs: number, work: () => unknown): number {
   return times[Math.floor(runs / 2)] as number
 }
 
+/** The same on fresh objects each time, as a server reads them: nothing is remembered from one call to the next. */
+function medianFresh(runs: number, member: Member, work: (member: Member) => unknown): number {
+  const text = JSON.stringify(member)
+  const times = Array.from({ length: runs + 20 }, () => {
+    const fresh = JSON.parse(text) as Member
+    const from = performance.now()
+    work(fresh)
+    return performance.now() - from
+  })
+    .slice(20)
+    .sort((a, b) => a - b)
+  return times[Math.floor(runs / 2)] as number
+}
+
 export function benchEngine(): Figure[] {
   const template = benchTemplate(16)
   const { member, today, checkpoint } = train(template, 8)
   const versions = { v: template }
-  // As a server reads it: fresh objects each time, so that nothing is remembered from one call to the next.
   const whole = median(400, () =>
     planMember({ library, member, enrolments, versions, when: { today, through: 'end' } }),
   )
@@ -168,12 +181,27 @@ export function benchEngine(): Figure[] {
   const resumed = median(400, () =>
     planMember({ library, member, enrolments, versions, when: { today, through: 'near' } }, kept),
   )
+  const wholeFresh = medianFresh(200, member, (fresh) =>
+    planMember({ library, member: fresh, enrolments, versions, when: { today, through: 'end' } }),
+  )
+  const resumedFresh = medianFresh(200, member, (fresh) =>
+    planMember({ library, member: fresh, enrolments, versions, when: { today, through: 'near' } }, kept),
+  )
   const long = benchTemplate(60)
   const years = threeYears(long)
   const old = median(40, () =>
     planMember({
       library,
       member: years.member,
+      enrolments: years.enrolments,
+      versions: { v: long },
+      when: { today: years.today, through: 'near' },
+    }),
+  )
+  const oldFresh = medianFresh(20, years.member, (fresh) =>
+    planMember({
+      library,
+      member: fresh,
       enrolments: years.enrolments,
       versions: { v: long },
       when: { today: years.today, through: 'near' },
@@ -186,11 +214,24 @@ export function benchEngine(): Figure[] {
       budget: 1,
       unit: 'ms',
     },
+    { what: 'plan: the same, on fresh objects', value: wholeFresh, budget: 2, unit: 'ms' },
     { what: 'plan: the same, this week and the next, no checkpoint', value: near, unit: 'ms' },
     { what: 'plan: the same, from a checkpoint', value: resumed, budget: 0.2, unit: 'ms' },
     {
+      what: 'plan: the same, from a checkpoint, on fresh objects',
+      value: resumedFresh,
+      budget: 0.6,
+      unit: 'ms',
+    },
+    {
       what: `plan: three years of logs (${years.member.logs.length} sessions), no checkpoint`,
       value: old,
+      budget: 15,
+      unit: 'ms',
+    },
+    {
+      what: 'plan: the same, on fresh objects',
+      value: oldFresh,
       budget: 20,
       unit: 'ms',
     },
