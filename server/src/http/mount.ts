@@ -11,7 +11,7 @@ import { memberScope } from '../features/members/memberScope.ts'
 import { buildOf } from './buildOf.ts'
 import { libraryHeader, libraryMark } from './libraryMark.ts'
 import { tooLong } from './measured.ts'
-import { forbidden, pageTooOld, Problem, signInFirst } from './problem.ts'
+import { forbidden, notFound, pageTooOld, Problem, signInFirst } from './problem.ts'
 import type { Call, Route } from './route.ts'
 
 /**
@@ -75,6 +75,8 @@ async function callFor(
     if (!who.includes(seat.kind)) throw forbidden()
   }
   const params = request.params as Record<string, string>
+  // No id is the name of what every object has.
+  if (Object.values(params).some((id) => id in Object.prototype)) throw notFound('thing')
   const inScope: Call['inScope'] = (work) => {
     if (!seat || !account) throw signInFirst()
     return database.inGym(seat.gym, async (scope) => {

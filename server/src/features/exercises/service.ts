@@ -106,7 +106,7 @@ function refuseUnfit(own: OwnExercises, id: OwnId | null, given: OwnExercise): v
     exerciseIds.some((one) => plain(builtIn[one].name) === name) ||
     others.some(([, one]) => !one.mergedInto && plain(one.name) === name)
   if (isTaken) refuse('name', `There is an exercise called ${given.name} already.`)
-  const isThere = (one: string) => one !== id && (one in own || one in builtIn)
+  const isThere = (one: string) => one !== id && (Object.hasOwn(own, one) || Object.hasOwn(builtIn, one))
   const lost = given.substitutes?.find((one) => !isThere(one))
   if (lost !== undefined) refuse('substitutes', 'One of these exercises does not exist here.')
   if (!given.parent) return
