@@ -1,5 +1,5 @@
 import { expect, test } from './site.ts'
-import { enter, importTemplate, phone, templateFile } from './people.ts'
+import { enter, importTemplate, phone, publishTo, signIn, templateFile } from './people.ts'
 import { pick } from './pickers.ts'
 
 // The whole path: a cell in a template, a version, kilos on plates at a member, a logged set, and the next load moved.
@@ -31,16 +31,11 @@ test('from a cell in a template to a logged set, and back', async ({ browser }) 
   const dialog = desk.getByRole('dialog')
   await dialog.getByRole('button', { name: 'Publish to 0' }).click()
   await expect(dialog.getByText('Choose at least one member.')).toBeVisible()
-  await dialog.getByLabel('Nell Saltby').check()
-  await dialog.getByLabel('From', { exact: true }).fill(new Date().toISOString().slice(0, 10))
-  await dialog.getByRole('button', { name: 'Publish to 1' }).click()
-  await expect(desk.getByText(/Version 1 is published to 1 member/)).toBeVisible()
+  await desk.keyboard.press('Escape')
+  await publishTo(desk, 'Nell Saltby')
 
   const hand = await browser.newPage({ viewport: phone })
-  await hand.goto('/sign-in')
-  await hand.getByLabel('E-mail address').fill('nell@demo.example')
-  await hand.getByLabel('Password').fill('tideway-demo')
-  await hand.getByRole('button', { name: 'Sign in', exact: true }).click()
+  await signIn(hand, 'nell@demo.example')
   const program = hand.locator('section').filter({ hasText: 'Slipway start' }).first()
   await program.getByRole('button', { name: 'Start Slipway day' }).click()
   await expect(program.getByText('Each side: 20 kg')).toBeVisible()

@@ -7,6 +7,25 @@ export async function enter(page: Page, who: string): Promise<void> {
   await expect(page.getByRole('button', { name: 'Sign out' })).toBeVisible()
 }
 
+/** Signs in by an address, as somebody whom the sign-in page does not offer. */
+export async function signIn(page: Page, email: string): Promise<void> {
+  await page.goto('/sign-in')
+  await page.getByLabel('E-mail address').fill(email)
+  await page.getByLabel('Password').fill('tideway-demo')
+  await page.getByRole('button', { name: 'Sign in', exact: true }).click()
+  await expect(page.getByRole('button', { name: 'Sign out' })).toBeVisible()
+}
+
+/** Publishes the template that is open to a member, from today on. */
+export async function publishTo(page: Page, member: string): Promise<void> {
+  await page.getByRole('button', { name: 'Publish…' }).click()
+  const dialog = page.getByRole('dialog')
+  await dialog.getByLabel(member).check()
+  await dialog.getByLabel('From', { exact: true }).fill(new Date().toISOString().slice(0, 10))
+  await dialog.getByRole('button', { name: 'Publish to 1' }).click()
+  await expect(page.getByText(/Version 1 is published to 1 member/)).toBeVisible()
+}
+
 export const phone = { width: 390, height: 844 }
 
 /** A small template file whose squat is a progression from 60 kg and whose bench press is 75% of the 1RM. */

@@ -1,5 +1,5 @@
 import { expect, test } from './site.ts'
-import { enter, importTemplate, inspect, phone } from './people.ts'
+import { enter, importTemplate, inspect, phone, signIn } from './people.ts'
 import { choose, pick } from './pickers.ts'
 
 /** A top set with back-offs that follow it, two tracks, and a day that one of them leaves something out of. */
@@ -67,10 +67,7 @@ test('a track is told line by line, tried on a member, and published to one, who
   await expect(desk.getByText(/Version 1 is published to 1 member/)).toBeVisible()
 
   const hand = await browser.newPage({ viewport: phone })
-  await hand.goto('/sign-in')
-  await hand.getByLabel('E-mail address').fill('hal@demo.example')
-  await hand.getByLabel('Password').fill('tideway-demo')
-  await hand.getByRole('button', { name: 'Sign in', exact: true }).click()
+  await signIn(hand, 'hal@demo.example')
   const program = hand.locator('section').filter({ hasText: 'Tracks to try' }).first()
   await expect(program.getByText('Tracks to try, Lighter')).toBeVisible()
   await expect(program.getByText(/left out today \(track Lighter: left out\)/)).toBeVisible()

@@ -18,13 +18,7 @@ function withLocation(operation: unknown): unknown {
 
 /** A start named a position alone, and the server worked out what was shown. */
 function withPosition(operation: unknown): unknown {
-  if (
-    typeof operation !== 'object' ||
-    operation === null ||
-    !('position' in operation) ||
-    'shown' in operation
-  )
-    return operation
+  if (typeof operation !== 'object' || operation === null || !('position' in operation)) return operation
   return 'kind' in operation && operation.kind === 'start'
     ? { ...operation, kind: 'startByPosition' }
     : operation

@@ -2,15 +2,14 @@ import type { ProposedMax } from './maxes.ts'
 import { array, mixed, number, object, string, type InferType } from 'yup'
 import type { Plan } from '@young-oak/core/plan'
 import type { FindingSaid } from '@young-oak/core/checks'
-import { readShown, type Enrolment, type SessionLog, type Shown } from '@young-oak/core/member'
-import { muscles, type Library, type Muscle } from '@young-oak/core/library'
-import { faultIn } from './contracts/reads.ts'
-import { shown } from './contracts/shown.ts'
+import type { Enrolment, SessionLog, Shown } from '@young-oak/core/member'
+import { muscles, type Muscle } from '@young-oak/core/library'
 import { day, exercise, fitsBody, fitsBodyMessage, loadFrom, mark, repsSchema } from './fields.ts'
+import { shownHere } from './givenShown.ts'
 import type { Evidence } from '@young-oak/core/evidence'
 import { soreAnswers, workedAnswers } from '@young-oak/core/progressions'
 import { setStyles, type SetStyle } from '@young-oak/core/template'
-import { Checker, isId } from '@young-oak/core/parsing'
+import { isId } from '@young-oak/core/parsing'
 import { amountUnits, type AmountUnit } from '@young-oak/core/units'
 
 export const setSchema = object({
@@ -145,35 +144,6 @@ export const operationSchemas = {
     rev: number().integer().min(1).max(1_000_000).required(),
     answers: answersSchema.required(),
   }).noUnknown(),
-}
-
-/** Characters of a snapshot: a session of twenty slots with all their steps has about a tenth of it. */
-const mostShown = 200_000
-
-/** A snapshot that a phone sent: of this build's shape, and of a size that a session has. */
-function shownHere() {
-  return mixed<Shown>()
-    .required()
-    .test({
-      name: 'shown',
-      message: 'What was shown cannot be read here. Load the page again.',
-      skipAbsent: true,
-      test: (value, { options: { context = {} } }) => {
-        if (sizeOf(value) > mostShown) return false
-        const checker = new Checker((context as { library?: Library }).library ?? {})
-        const read = readShown(checker, value, 'shown')
-        return !checker.issues.length && read?.at.deload !== undefined && faultIn(shown(), value) === null
-      },
-    })
-}
-
-/** In characters; endless where it is nested too deeply to be written. */
-function sizeOf(value: unknown): number {
-  try {
-    return JSON.stringify(value).length
-  } catch {
-    return Infinity
-  }
 }
 
 export type OperationAnswer =

@@ -1,12 +1,6 @@
-/** A row of numbers from 0 up to 1 that is the same for the same seed (mulberry32, a public-domain generator). */
+import { diceOf } from '@young-oak/core/testing'
+
+/** A row of numbers from 0 up to 1 that is the same for the same seed. */
 export type Dice = () => number
 
-export function dice(seed: number): Dice {
-  let state = seed >>> 0
-  return () => {
-    state = (state + 0x6d2b79f5) >>> 0
-    let mixed = Math.imul(state ^ (state >>> 15), state | 1)
-    mixed ^= mixed + Math.imul(mixed ^ (mixed >>> 7), mixed | 61)
-    return ((mixed ^ (mixed >>> 14)) >>> 0) / 4294967296
-  }
-}
+export const dice = (seed: number): Dice => diceOf(seed).next

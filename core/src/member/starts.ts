@@ -56,8 +56,7 @@ export function asCounted(log: SessionLog): SessionLog {
   const slots: Record<string, ShownSlot> = { ...own.shown.slots }
   for (const slot of new Set(sets.map((set) => set.slot))) {
     const named = sets.filter((set) => set.slot === slot && set.start).sort((a, b) => a.n - b.n)[0]?.start
-    const other = starts.find(({ change }) => change === named)?.shown
-    const was = other?.version === own.shown.version ? other.slots[slot] : undefined
+    const was = starts.find(({ change }) => change === named)?.shown?.slots[slot]
     if (was) slots[slot] = was
   }
   return { ...made, shown: { ...own.shown, slots } }

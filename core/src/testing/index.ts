@@ -1,1 +1,1 @@
-export type {} from './exposures.ts'
+export { type Dice, diceOf } from './dice.ts'

@@ -7,7 +7,8 @@ import { formatIssue } from '../parsing/index.ts'
 import { planMember, type Planned } from '../plan/index.ts'
 import { readTemplate } from '../template/index.ts'
 import { addDays, makeable, partsFor, usualRack } from '../units/index.ts'
-import { diceOf, pairOf } from './pairs.ts'
+import { diceOf } from './dice.ts'
+import { pairOf } from './pairs.ts'
 
 /** What everybody has, and nothing of a gym's own. */
 const library = {}

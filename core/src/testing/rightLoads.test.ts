@@ -10,7 +10,8 @@ import { ruleKinds, ruleOf, type Asks, type SchemeShown, type Starting } from '.
 import { readTemplate } from '../template/index.ts'
 import { addDays, compareLoads, lowest, scale, type Load, type Span } from '../units/index.ts'
 import { exposureOf, handOfUnit } from './exposures.ts'
-import { diceOf, pairOf } from './pairs.ts'
+import { diceOf } from './dice.ts'
+import { pairOf } from './pairs.ts'
 
 const count = 1_000
 const seed = Number(process.env.PAIRS_SEED ?? Math.floor(Date.now() % 1_000_000))

@@ -57,6 +57,10 @@ function inputOf(template: Template, { facts = [], logs = [], enrolment, today =
 }
 const planOf = (template: Template, given: Given): Planned => planMember(inputOf(template, given))
 const weeksOf = ({ plans }: Planned): Plan['weeks'] => plans.e?.weeks ?? []
+const nextIn = (planned: Planned) =>
+  weeksOf(planned)
+    .flatMap(({ places }) => places)
+    .find(({ status }) => status === 'next')
 const slotsOf = (planned: Planned): PlannedSlot[] =>
   weeksOf(planned).flatMap(({ places }) => places.flatMap(({ slots }) => slots))
 const loadsOf = (planned: Planned, slot: string): (number | null)[] =>
@@ -376,9 +380,7 @@ describe('a week', () => {
       const logs: object[] = []
       hits.forEach((isHit, i) => {
         const date = addDays(start, 2 * i)
-        const next = weeksOf(planOf(template, { logs, today: date }))
-          .flatMap(({ places }) => places)
-          .find(({ status }) => status === 'next')
+        const next = nextIn(planOf(template, { logs, today: date }))
         if (!next) return
         const load = next.slots[0]?.sets[0]?.load?.value ?? 0
         logs.push({ date, position: next.position, sets: setsOf('s', isHit ? [5, 5, 5] : [5, 5, 2], load) })
@@ -406,9 +408,7 @@ describe('a week', () => {
       trained.forEach((count, week) => {
         for (let i = 0; i < count; i++) {
           const date = addDays(start, 7 * week + 2 * i)
-          const next = weeksOf(planOf(template, { facts, logs, enrolment, today: date }))
-            .flatMap(({ places }) => places)
-            .find(({ status }) => status === 'next')
+          const next = nextIn(planOf(template, { facts, logs, enrolment, today: date }))
           if (next)
             logs.push({
               date,

@@ -90,4 +90,27 @@ describe('days', () => {
     expect(addDays('2028-02-28', 2)).toBe('2028-03-01')
     expect(daysBetween('2026-12-30', '2027-01-02')).toBe(3)
   })
+  test('the centuries have their leap years, and there is no year 0', () => {
+    expect(['1900-02-29', '2000-02-29', '2100-02-29', '0000-01-01', '0001-01-01'].map(isDay)).toEqual([
+      false,
+      true,
+      false,
+      false,
+      true,
+    ])
+  })
+  test('are those of the platform (ISO 8601), over all years that are written with four digits', () => {
+    const first = Date.parse('0001-01-01T00:00:00Z')
+    const platform = (n: number) => new Date(first + n * 86_400_000).toISOString().slice(0, 10)
+    const last = (Date.parse('9999-12-31T00:00:00Z') - first) / 86_400_000
+    fc.assert(
+      fc.property(fc.integer({ min: 0, max: last }), fc.integer({ min: 0, max: last }), (a, b) => {
+        const [one, other] = [platform(a), platform(b)]
+        expect(addDays(one, b - a)).toBe(other)
+        expect(daysBetween(one, other)).toBe(b - a)
+        expect(isDay(one)).toBe(true)
+      }),
+      { numRuns: 2000 },
+    )
+  })
 })

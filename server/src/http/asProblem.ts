@@ -14,13 +14,13 @@ export function asProblem(error: unknown): Problem {
     return new Problem('databaseAway', 'Nothing was lost. Try again in a moment.')
   }
   if (code === '55P03' || code === '57014')
-    return new Problem('busy', 'Somebody else is writing the same. Nothing was lost: try again in a moment.')
+    return new Problem('busy', 'This takes too long right now. Nothing was lost: try again in a moment.')
   if (type === 'entity.too.large') return new Problem('tooLarge', 'At most 2 MB can be sent at once.')
   if (status === 400) return new Problem('notReadable', 'What was sent is not JSON.')
   if (status === 404) return new Problem('notFound', 'There is nothing at this address.')
   if (status === 415) return new Problem('notUnderstood', 'Send JSON, as it is or compressed by gzip.')
   if (code === '22P02') return new Problem('notFound', 'There is nothing with this id.')
-  if (code?.startsWith('22')) return new Problem('notAsExpected', 'One of these values cannot be stored.')
+  if (/^22/.test(code ?? '')) return new Problem('notAsExpected', 'One of these values cannot be stored.')
   return new Problem('ourFault', 'This is our fault, not yours. Nothing was half-saved. Try again.')
 }
 

@@ -7,6 +7,7 @@ import { afterAll, beforeAll, describe, expect, test } from '@jest/globals'
 import { build, buildHeader } from '@young-oak/api/build'
 import { contracts, type Contract } from '@young-oak/api/contracts'
 import { operationFormat } from '@young-oak/api/operations'
+import { diceOf } from '@young-oak/core/testing'
 import type { AnySchema, SchemaDescription } from 'yup'
 import { makeProgram, type Program } from '../testing/program.ts'
 import { startOn } from '../testing/training.ts'
@@ -15,18 +16,7 @@ const seed = Number(process.env.FUZZ_SEED ?? 20_260_302)
 const all: Contract[] = Object.values(contracts)
 const day = '2026-03-02'
 
-/** Dice from a seed: mulberry32, a generator in the public domain. */
-function diceOf(from: number): () => number {
-  let state = from >>> 0
-  return () => {
-    state = (state + 0x6d2b79f5) >>> 0
-    let t = Math.imul(state ^ (state >>> 15), state | 1)
-    t ^= t + Math.imul(t ^ (t >>> 7), t | 61)
-    return ((t ^ (t >>> 14)) >>> 0) / 4294967296
-  }
-}
-const dice = diceOf(seed)
-const among = <T>(list: readonly T[]): T => list[Math.floor(dice() * list.length)] as T
+const { next: dice, among } = diceOf(seed)
 
 const nested = (depth: number): string => '['.repeat(depth) + ']'.repeat(depth)
 /** Values that have broken servers: each may stand where anything is expected. */

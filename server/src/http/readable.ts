@@ -11,14 +11,14 @@ const deepest = 64
 export const readable: RequestHandler = (request, _response, next) => {
   if (!isText(decoded(request.url))) throw unreadable()
   const open: [unknown, number][] = [[request.body, 0]]
-  for (let next = open.pop(); next; next = open.pop()) {
-    const [value, depth] = next
+  for (let one = open.pop(); one; one = open.pop()) {
+    const [value, depth] = one
     if (typeof value === 'string' && !isText(value)) throw unreadable()
     if (typeof value !== 'object' || value === null) continue
     if (depth > deepest) throw unreadable()
-    for (const [key, one] of Object.entries(value)) {
+    for (const [key, inner] of Object.entries(value)) {
       if (!isText(key) || key in Object.prototype) throw unreadable()
-      if (typeof one === 'string' || typeof one === 'object') open.push([one, depth + 1])
+      if (typeof inner === 'string' || typeof inner === 'object') open.push([inner, depth + 1])
     }
   }
   next()

@@ -1,9 +1,10 @@
 // Deloads that members put in or leave out, and phases that they leave: 3 × 5 at 75% of 100 kg, planned deloads at 20% less.
 import { describe, expect, test } from '@jest/globals'
 import type { SessionLog } from '../../member/index.ts'
-import type { Fact, FactBody } from '../../facts/index.ts'
+import type { Fact } from '../../facts/index.ts'
 import { readTemplate, type Template } from '../../template/index.ts'
 import { addDays, type Day } from '../../units/index.ts'
+import { factsFrom, squatOf100 } from '../../testing/facts.ts'
 import { planMember } from '../planMember.ts'
 
 /** What everybody has, and nothing of a gym's own. */
@@ -35,19 +36,8 @@ const { template } = readTemplate({
   slots: { squat: { exercise: 'backSquat', rows: { p: rows(75), q: rows(90) } } },
 })
 
-let count = 0
-const fact = (day: number, body: FactBody): Fact => {
-  count += 1
-  const date = addDays(start, day)
-  return { id: `f${String(count).padStart(3, '0')}`, rev: 1, date, actsFrom: date, ...body } as Fact
-}
-const max = fact(0, {
-  kind: 'max',
-  exercise: 'backSquat',
-  load: { value: 100, unit: 'kg' },
-  reps: 1,
-  how: 'tested',
-})
+const fact = factsFrom(start)
+const max = fact(0, squatOf100)
 /** A session in which every set was done, at whatever load. */
 const log = (position: number, day: number): SessionLog => ({
   id: `e:${position}:1`,

@@ -1,10 +1,11 @@
 // Places have names: a session stands where it says, whatever the plan of its day would have there. Squats by week: 70, 72, 74 … % of 100 kg.
 import { describe, expect, test } from '@jest/globals'
 import fc from 'fast-check'
-import type { Fact, FactBody } from '../../facts/index.ts'
+import type { Fact } from '../../facts/index.ts'
 import { placeNamed, sessionLogId, setLogId, type PlaceName, type SessionLog } from '../../member/index.ts'
 import { readTemplate, type Template } from '../../template/index.ts'
 import { addDays, type Day } from '../../units/index.ts'
+import { factsFrom, squatOf100 } from '../../testing/facts.ts'
 import { planMember, type Planned } from '../planMember.ts'
 import { snapshot } from '../snapshot.ts'
 import type { Plan } from '../types.ts'
@@ -57,19 +58,8 @@ const bySign = read(
   1,
 )
 
-let count = 0
-const fact = (day: number, body: FactBody, id?: string): Fact => {
-  count += 1
-  const date = addDays(start, day)
-  return { id: id ?? `f${String(count).padStart(4, '0')}`, rev: 1, date, actsFrom: date, ...body } as Fact
-}
-const max = fact(0, {
-  kind: 'max',
-  exercise: 'backSquat',
-  load: { value: 100, unit: 'kg' },
-  reps: 1,
-  how: 'tested',
-})
+const fact = factsFrom(start)
+const max = fact(0, squatOf100)
 const deloadOn = (day: number, id: string, weeks = 1): Fact =>
   fact(day, { kind: 'deload', changes: [{ kind: 'scaleLoad', by: -20 }], shift: true, weeks }, id)
 
@@ -107,7 +97,7 @@ function train(template: Template, known: Fact[], logs: SessionLog[], date: Day,
     rev: 1,
     date,
     enrolment: 'e',
-    position: 0,
+    position: plan.next ?? 0,
     at,
     attempt: 1,
     ordinal: 1,
@@ -202,6 +192,14 @@ describe('a session', () => {
     const plan = planOf(six, [], [first, third, late], addDays(start, 9))
     expect(said(plan).slice(0, 3)).toEqual(['p1: trained trained', 'p2: trained 72.5', 'p3: 75 75'])
   })
+  test('of a week that is over, which that week does not have any more, takes no place that its old number names', () => {
+    const [first, second, third] = trainOn(six, [], [0, 3, 7]) as [SessionLog, SessionLog, SessionLog]
+    const { shown } = second
+    const lost = shown && { ...shown, at: { ...shown.at, inWeek: 3 } }
+    const late = { ...second, id: 'late', date: addDays(start, 8), position: 4, shown: lost }
+    const plan = planOf(six, [], [first, second, third, late], addDays(start, 9))
+    expect(said(plan).slice(0, 2)).toEqual(['p1: trained trained', 'p2: trained 72.5'])
+  })
   test('of a day that its week does not have any more comes last in it', () => {
     const three = read({ weeks: 6 }, 3)
     const logs = trainOn(three, [], [0, 2, 4])
@@ -216,7 +214,7 @@ describe('a session', () => {
     const [log] = trainOn(six, [], [0]) as [SessionLog]
     const { shown: _, ...lost } = { ...log, at: { phase: 'gone', week: 1, day: 1 } }
     expect(planned(six, [], [lost], addDays(start, 1)).setAside.strays).toEqual([
-      { log: log.id, enrolment: 'e', position: 0, at: { phase: 'gone', week: 1, day: 1 }, isEnrolled: true },
+      { log: log.id, enrolment: 'e', position: 1, at: { phase: 'gone', week: 1, day: 1 }, isEnrolled: true },
     ])
   })
 })

@@ -152,8 +152,10 @@ function behind(fold: Fold, log: SessionLog, name: PlaceName | null): Place | nu
   if (!at || !phase || !template?.sessions[at.session]) return null
   const { week, phaseWeek, inWeek, session, toTest } = at
   const own = name && fold.weeks.findLast((one) => isOf(one, name))
+  // What a phone counted it as may be another's position by now: a place that is known by its name alone has none.
+  const counted = name ? 0 : log.position
   return {
-    position: own && inWeek <= own.sessions.length ? own.first + inWeek - 1 : log.position,
+    position: own && inWeek <= own.sessions.length ? own.first + inWeek - 1 : counted,
     week,
     phaseWeek,
     inWeek,

@@ -114,6 +114,11 @@ describe('what was shown', () => {
     return { ...one, shown: { ...one.shown, slots: { ...one.shown.slots, squat: { ...squat, sets } } } }
   }
   const kg = (value: number) => ({ value, unit: 'kg' })
+  const withSets = (shown: object, change: object): object => {
+    const { slots } = shown as { slots: Record<string, { sets: object[] }> }
+    const sets = slots.squat?.sets.map((asked) => ({ ...asked, ...change }))
+    return { ...shown, slots: { ...slots, squat: { ...slots.squat, sets } } }
+  }
 
   test('is kept as the phone sent it, though the server would have asked otherwise, and is judged by it', async () => {
     const sets = [1, 2].map((n) => set(n, { load: kg(75) }))
@@ -150,6 +155,8 @@ describe('what was shown', () => {
       (shown) => ({ ...shown, slots: { squat: { exercise: 'backSquat', sets: [{ load: 'x' }] } } }),
     ],
     ['at no place', (shown) => ({ ...shown, at: { phase: 'p' } })],
+    ['with a load below nothing', (shown) => withSets(shown, { load: kg(-5) })],
+    ['with more sets than there are numbers', (shown) => withSets(shown, { sets: 1e9 })],
     ['of endless steps', (shown) => ({ ...shown, engine: 'x'.repeat(300_000) })],
     ['of another gym’s version', (shown) => ({ ...shown, version: randomUUID() })],
   ])('%s is refused with a reason, and blocks nothing', async (_, change) => {

@@ -32,9 +32,9 @@ export function Ahead({ view, member }: Props) {
           <Entry
             key={id}
             isBusy={isBusy}
-            takeBack={begun ? 'End it' : 'Undo'}
+            action={begun ? 'End the deload' : 'Undo'}
             onTakeBack={() =>
-              void takeBack(id, begun ? 'The deload is over. What you trained in it stays.' : undefined)
+              void takeBack(id, begun ? 'The deload is over. What was trained in it stays.' : undefined)
             }
           >
             {reason ? `${capital(reason)}: ` : ''}
@@ -60,14 +60,14 @@ export function Ahead({ view, member }: Props) {
   )
 }
 
-type EntryProps = { isBusy: boolean; takeBack?: string; onTakeBack: () => void; children: ReactNode }
+type EntryProps = { isBusy: boolean; action?: string; onTakeBack: () => void; children: ReactNode }
 
-function Entry({ isBusy, takeBack = 'Undo', onTakeBack, children }: EntryProps) {
+function Entry({ isBusy, action = 'Undo', onTakeBack, children }: EntryProps) {
   return (
     <li className="flex items-center gap-3 py-1">
       <span className="grow">{children}</span>
       <Button look="quiet" className="min-h-11" disabled={isBusy} onClick={onTakeBack}>
-        {takeBack}
+        {action}
       </Button>
     </li>
   )
