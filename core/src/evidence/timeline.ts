@@ -9,7 +9,8 @@ export type Happening =
       day: Day
       log: SessionLog
       isOver: boolean
-      /** What tells it from another, once somebody has asked. */ stamp?: number
+      /** What tells it from another, once somebody has asked. */
+      stamp?: number
     }
 
 /**

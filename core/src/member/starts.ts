@@ -1,7 +1,7 @@
 import type { SessionLog, ShownSlot, Start } from './types.ts'
 
 /** True when `a` is the session's start rather than `b`: the first by day, minute and id. */
-export function isFirstStart(a: Start, b: Start): boolean {
+function isFirstStart(a: Start, b: Start): boolean {
   if (a.date !== b.date) return a.date < b.date
   if (a.minute !== b.minute) return a.minute < b.minute
   return a.change < b.change

@@ -55,13 +55,10 @@ export const logColumns = ({ shown: _, starts: __, ...log }: SessionLog) => ({
   copy: JSON.stringify(log),
 })
 
-export const startColumns = ({
-  change,
-  date,
-  minute,
-  location,
-  shown,
-}: Omit<Start, 'minute'> & { minute?: number }) => ({
+/** A start whose minute is unknown is from before phones said it. */
+export type GivenStart = Omit<Start, 'minute'> & { minute?: number }
+
+export const startColumns = ({ change, date, minute, location, shown }: GivenStart) => ({
   change,
   date,
   minute: minute ?? null,

@@ -92,7 +92,7 @@ function ownDeloadsOf(library: Library, facts: Fact[], planned: Planned, day: Da
   })
 }
 
-/** Whether a week of a deload of the member's own has been trained in, or on a calendar has begun. */
+/** Whether a session of a deload of the member's own was started, or on a calendar its week has begun. */
 const hasBegun = ({ courses }: Planned, deload: string): boolean =>
   Object.values(courses).some(({ deloads }) => deloads.includes(deload))
 

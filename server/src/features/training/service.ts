@@ -11,22 +11,14 @@ import { beats, placeShown, sessionLogId, setLogId, type SessionLog } from '@you
 import { planMember, snapshot, type Plan, type Planned } from '@young-oak/core/plan'
 import { addDays, type Day } from '@young-oak/core/units'
 import { ValidationError } from 'yup'
+import type { GivenStart } from '../../database/columns.ts'
 import type { Scope } from '../../database/scope.ts'
 import type { MemberScope } from '../members/memberScope.ts'
 import { Problem } from '../../http/problem.ts'
 import { refuseStrangers } from '../exercises/library.ts'
 import { listProposals } from '../maxes/service.ts'
 import { readMemberFile, type Read } from './memberFile.ts'
-import {
-  appendSet,
-  type GivenStart,
-  holdSession,
-  insertStart,
-  keepCheckpoint,
-  knows,
-  saveCopy,
-  touchMember,
-} from './store.ts'
+import { appendSet, holdSession, insertStart, keepCheckpoint, knows, saveCopy, touchMember } from './store.ts'
 
 /** A member's own screen on a day. */
 export async function today(scope: MemberScope, day: Day, at?: string): Promise<TodayView> {

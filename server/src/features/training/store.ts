@@ -1,15 +1,7 @@
 import type { Fact } from '@young-oak/core/facts'
 import type { Checkpoint } from '@young-oak/core/plan'
-import {
-  beats,
-  logFormat,
-  upgradeLog,
-  withStart,
-  type SessionLog,
-  type SetLog,
-  type Start,
-} from '@young-oak/core/member'
-import { factColumns, logColumns, setColumns, startColumns } from '../../database/columns.ts'
+import { beats, logFormat, upgradeLog, withStart, type SessionLog, type SetLog } from '@young-oak/core/member'
+import { factColumns, logColumns, setColumns, startColumns, type GivenStart } from '../../database/columns.ts'
 import type { Scope } from '../../database/scope.ts'
 import type { MemberScope } from '../members/memberScope.ts'
 
@@ -37,9 +29,6 @@ export async function holdSession({ db, member }: MemberScope, id: string): Prom
   )
   return rows[0] && upgradeLog(rows[0].copy, rows[0].format)
 }
-
-/** A start whose minute is unknown is from before phones said it. */
-export type GivenStart = Omit<Start, 'minute'> & { minute?: number }
 
 /**
  * Stores a start of a session: of two phones that start the same place, the second finds the first's session and adds its own start. Says
