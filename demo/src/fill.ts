@@ -232,12 +232,22 @@ async function insertLogs(db: Db, gymId: string, memberId: string, logs: Session
   )
   const starts = logs.flatMap((log) => {
     const { id, change = id, date, minute, shown } = log
-    return shown ? [{ gym_id: gymId, session_id: id, ...startColumns({ change, date, minute, shown }) }] : []
+    return shown
+      ? [
+          {
+            gym_id: gymId,
+            member_id: memberId,
+            session_id: id,
+            ...startColumns({ change, date, minute, shown }),
+          },
+        ]
+      : []
   })
   await db.batchInsert('session_start', starts, 100)
   const sets = logs.flatMap((log) =>
     log.sets.map((set) => ({
       gym_id: gymId,
+      member_id: memberId,
       session_id: log.id,
       ...setColumns(set),
     })),

@@ -9,6 +9,7 @@ import { freePort, startCluster, wait } from '../cluster.mjs'
 import { benchEditing } from './editing.ts'
 import { benchEngine } from './engine.ts'
 import { sayFigure, type Figure } from './figure.ts'
+import { addGyms } from './gyms.ts'
 import { benchPageSize } from './pageSize.ts'
 import { benchHttp } from './http.ts'
 
@@ -53,12 +54,8 @@ async function overHttp(): Promise<void> {
     const server = spawn('npm', ['start'], { cwd: root, env, stdio: 'ignore', detached: true })
     try {
       for (let i = 0; i < 200 && !(await fetch(`${base}/api/health`).catch(() => null)); i++) await wait(100)
-      const people = `select a.email from account a join member m on m.account_id = a.id order by a.email`
-      const emails = cluster.psql('bench', people).split('\n').filter(Boolean)
-      const sessions = cluster.psql('bench', 'select count(*) from session_log')
-      print(
-        `  ${emails.length} members, ${sessions} sessions, ${(Number(sessions) / emails.length).toFixed(0)} a member`,
-      )
+      const emails = addGyms(cluster.psql, 'bench', 20, 5)
+      print(`  ${emails.length} members of 20 gyms`)
       tell(await benchHttp(base, emails, demoAccounts[0]?.password ?? ''))
       print('\nThe workbench in Chromium: 24 weeks × 6 days × 8 slots × 3 tracks')
       const writer = demoAccounts.find(({ email }) => email.startsWith('wren'))

@@ -5,6 +5,7 @@ import { placeShown, sessionLogId } from '@young-oak/core/member'
 import { snapshot } from '@young-oak/core/plan'
 import { randomUUID } from 'node:crypto'
 import { Agent, request } from 'node:http'
+import { gzipSync } from 'node:zlib'
 import type { TodayView } from '@young-oak/api/training'
 import type { Figure } from './figure.ts'
 
@@ -41,7 +42,21 @@ export async function benchHttp(base: string, emails: string[], password: string
     least: true,
   })
   const steady = await steadily(300, 8, (i) => logSet(base, at(phones, i)))
-  figures.push(...spread('logging a set at a steady 300 a second', steady, 50))
+  figures.push(...spread('logging a set at a steady 300 a second', steady, 25))
+  const opened = await steadily(20, 8, (i) => today(base, at(phones, i)))
+  figures.push(...spread('today’s screen at a steady 20 a second', opened, 40))
+  const sizes = await Promise.all(phones.map(async (phone) => Buffer.from((await today(base, phone)).body)))
+  const mean = (of: (answer: Buffer) => number) =>
+    sizes.reduce((sum, answer) => sum + of(answer), 0) / sizes.length / 1000
+  figures.push(
+    {
+      what: 'today’s answer, compressed',
+      value: mean((answer) => gzipSync(answer).length),
+      budget: 5,
+      unit: 'kB',
+    },
+    { what: 'today’s answer, as it is', value: mean(({ length }) => length), budget: 40, unit: 'kB' },
+  )
   agent.destroy()
   return figures
 }

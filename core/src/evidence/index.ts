@@ -11,4 +11,4 @@ export {
 } from './evidence.ts'
 export { ableFor, freshWeeks, isStale, maxFor } from './maxFor.ts'
 export { type Proposal, proposalsOf } from './proposals.ts'
-export { type DatedAhead, type Happening, timeline } from './timeline.ts'
+export { actingDay, type DatedAhead, type Happening, timeline } from './timeline.ts'

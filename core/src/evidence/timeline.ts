@@ -3,15 +3,7 @@ import { asCounted, resolve, type Entry, type SessionLog } from '../member/index
 import type { Day } from '../units/index.ts'
 
 /** What happened, in order: on each day the facts that act from it, then its sessions. */
-export type Happening =
-  | { day: Day; fact: Fact }
-  | {
-      day: Day
-      log: SessionLog
-      isOver: boolean
-      /** What tells it from another, once somebody has asked. */
-      stamp?: number
-    }
+export type Happening = { day: Day; fact: Fact } | { day: Day; log: SessionLog; isOver: boolean }
 
 /**
  * Facts and logs as one row of happenings up to today, the same for any order of arrival: by training date, then the
@@ -49,7 +41,7 @@ function order({ facts, logs }: Member, today: Day): Timeline {
     .sort(bySession)
   const over = areOver(trained, today)
   const happenings: Happening[] = [
-    ...acting.sort(byDay).map((fact) => ({ day: actsOn(fact), fact })),
+    ...acting.sort(byDay).map((fact) => ({ day: actingDay(fact), fact })),
     ...trained.map((log, i) => ({ day: log.date, log, isOver: over[i] as boolean })),
   ]
   return { happenings: happenings.sort((a, b) => compare(a.day, b.day) || rank(a) - rank(b)), ahead }
@@ -71,12 +63,12 @@ function areOver(trained: SessionLog[], today: Day): boolean[] {
 }
 
 /** A fact acts from its stated day, never before its own date. */
-const actsOn = (fact: Fact): Day => (fact.actsFrom < fact.date ? fact.date : fact.actsFrom)
+export const actingDay = (fact: Fact): Day => (fact.actsFrom < fact.date ? fact.date : fact.actsFrom)
 
 const rank = (happening: Happening): number => ('fact' in happening ? 0 : 1)
 const compare = (a: string | number, b: string | number): number => (a < b ? -1 : a > b ? 1 : 0)
 const byDay = (a: Fact, b: Fact): number =>
-  compare(actsOn(a), actsOn(b)) || compare(a.date, b.date) || compare(a.id, b.id)
+  compare(actingDay(a), actingDay(b)) || compare(a.date, b.date) || compare(a.id, b.id)
 const bySession = (a: SessionLog, b: SessionLog): number =>
   compare(a.date, b.date) || compare(inDay(a), inDay(b)) || compare(a.id, b.id)
 /** Sessions without a minute go first, as they were counted. */

@@ -1,7 +1,7 @@
 export { type Entry, entryFields, liftFields } from './entry.ts'
 export { findOnBody, readEnrolments, readLog } from './read.ts'
 export { placeNamed, placeShown, sessionLogId, setLogId } from './places.ts'
-export { beats, resolve } from './resolve.ts'
+export { beats, latest, resolve } from './resolve.ts'
 export { enrolmentShape, memberShape, sessionLogShape, setLogShape } from './shape.ts'
 export { readShown, shownShape } from './shown.ts'
 export { reasons } from './shape.ts'
@@ -23,5 +23,5 @@ export {
   type ShownSets,
   type ShownSlot,
 } from './types.ts'
-export { logFormat, shownFormat, upgradeLog, upgradeShown } from './upgrades/index.ts'
+export { logFormat, shownFormat, upgradeLog, upgradeSet, upgradeShown } from './upgrades/index.ts'
 export { logFrom1 } from './upgrades/log1.ts'

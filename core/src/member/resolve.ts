@@ -6,17 +6,21 @@ type Revised = { id: string; rev: number; change?: string; replaces?: string; vo
  * counting entry replaces, and none that is void. The order of arrival makes no difference.
  */
 export function resolve<T extends Revised>(entries: readonly T[]): T[] {
+  const winners = latest(entries)
+  const isPlain = winners.every((entry) => !entry.void && !entry.replaces)
+  if (isPlain) return winners
+  const replaced = new Set(winners.flatMap(({ replaces }) => replaces ?? []))
+  return winners.filter((entry) => !entry.void && !replaced.has(entry.id))
+}
+
+/** Of each id the entry that wins. */
+export function latest<T extends Revised>(entries: readonly T[]): T[] {
   const winners = new Map<string, T>()
-  let isPlain = true
   for (const entry of entries) {
     const had = winners.get(entry.id)
     if (!had || beats(entry, had)) winners.set(entry.id, entry)
-    if (had || entry.void || entry.replaces) isPlain = false
   }
-  if (isPlain) return [...entries]
-  const replaced = new Set<string>()
-  for (const { replaces } of winners.values()) if (replaces) replaced.add(replaces)
-  return [...winners.values()].filter((entry) => !entry.void && !replaced.has(entry.id))
+  return [...winners.values()]
 }
 
 /** True when `a` wins over `b` of the same id. */

@@ -44,7 +44,7 @@ export type Planned = {
   asksDeload: Lift[]
   /** Where the next call may take up the thread, if it is to; null where everything is too recent. */
   checkpoint: Checkpoint | null
-  /** Whether the checkpoint that was given held, so that no snapshot up to its day was needed. */
+  /** Whether the checkpoint that was given held, so that no session up to its day was needed. */
   isResumed: boolean
 }
 
@@ -56,8 +56,9 @@ export type Planned = {
  *     facts, logs ─ timeline ─┬─ evidence ───────────────┐
  *                             └─ replay: judge, progress ─┴─ prescribe: row → source or rule → changes → round ─ plan
  *
- * A checkpoint of an earlier call spares the replay of everything before it. It is taken only if nothing before it has
- * changed since; plans are the same with and without it. It serves `near` plans: what it leaves out is not written out.
+ * A checkpoint of an earlier call spares the replay of everything before it; plans are the same with and without it. It serves `near` plans:
+ * what it leaves out is not written out. Whoever hands it in vouches that nothing dated up to its day has changed since, and may leave the sessions
+ * up to that day out; where `isResumed` is false then, everything has to be handed in.
  */
 export function planMember(given: PlanInput, checkpoint?: Checkpoint | null): Planned {
   const input = { ...given, when: { ...given.when, today: todayFor(given) } }
@@ -67,9 +68,9 @@ export function planMember(given: PlanInput, checkpoint?: Checkpoint | null): Pl
   const kept = through === 'near' ? checkpoint : null
   const start = resume(input, kept, history.happenings)
   const near = tell(input, start, history.happenings)
-  const isResumed = start.from > 0 && covers(start, near.folds)
+  const isResumed = start.isResumed && covers(start, near.folds)
   const told =
-    isResumed || start.from === 0
+    isResumed === start.isResumed
       ? near
       : tell(input, resume(input, null, history.happenings), history.happenings)
   const { folds, evidence, boundaries, strays, doubtful } = told
@@ -78,7 +79,7 @@ export function planMember(given: PlanInput, checkpoint?: Checkpoint | null): Pl
     keepDates(fold, today, true, evidence)
     plans[fold.enrolment.id] = writeOut(fold, evidence, when)
   }
-  const next = through === 'near' ? checkpointAt(boundaries, folds, history.happenings) : null
+  const next = through === 'near' ? checkpointAt(boundaries, folds) : null
   const templateNow = ({ enrolment }: Fold) => templateOn(enrolment, versions, today)
   const ratios = folds.flatMap((fold) => templateNow(fold).maxes.ratios ?? [])
   const proposals = proposalsOf(evidence, ratios, lacking(plans), staleIn(input, evidence))
@@ -158,7 +159,7 @@ function tell({ library, when }: PlanInput, start: Start, happenings: Happening[
       before >= watchFrom &&
       folds.some(isBetweenWeeks)
     )
-      boundaries.push({ through: before, evidence, folds: folds.map(copyFold), count })
+      boundaries.push({ through: before, evidence, folds: folds.map(copyFold) })
     before = day
     for (const fold of folds) keepDates(fold, day, 'log' in happening, evidence)
     if ('fact' in happening) {

@@ -17,10 +17,15 @@ export type Database = {
   inAccount<T>(account: string, work: (scope: Scope) => Promise<T>): Promise<T>
   /** A transaction that sees no gym's rows: accounts and sign-in counts only. */
   outside<T>(work: (scope: Scope) => Promise<T>): Promise<T>
+  /** Appends sets of one gym's members in one round trip, each answered by itself: see the function of that name. */
+  logSets(gym: string, sets: object[], waits: boolean): Promise<LoggedSets>
   /** For the sign-in session store, which speaks to pg itself. */
   pool: pg.Pool
   close(): Promise<void>
 }
+
+/** What became of each set by its number from 1, and the number of the gym's library. */
+export type LoggedSets = { answers: { n: number; said: string }[]; library: number }
 
 export function openDatabase(url: string, limits: Limits = usualLimits): Database {
   const connection = connect(url, limits)
@@ -41,6 +46,11 @@ export function openDatabase(url: string, limits: Limits = usualLimits): Databas
     inGym: (gym, work) => inside('app.gym', gym, work),
     inAccount: (account, work) => inside('app.account', account, work),
     outside: (work) => inside(null, '', work),
+    logSets: async (gym, sets, waits) => {
+      const bindings = [gym, JSON.stringify(sets), waits]
+      const { rows } = await connection.raw('select log_sets(?, ?, ?) as logged', bindings)
+      return rows[0].logged
+    },
     pool,
     close: async () => void (await Promise.all([connection.destroy(), pool.end()])),
   }

@@ -8,6 +8,7 @@ import { ownIdsIn, type Library } from '@young-oak/core/library'
 import { findSeat } from '../features/accounts/store.ts'
 import { refuseStrangers, withLibrary } from '../features/exercises/library.ts'
 import { memberScope } from '../features/members/memberScope.ts'
+import { openLogbook, type Logbook } from '../features/training/logbook.ts'
 import { buildOf } from './buildOf.ts'
 import { libraryHeader, libraryMark } from './libraryMark.ts'
 import { tooLong } from './measured.ts'
@@ -20,10 +21,11 @@ import type { Call, Route } from './route.ts'
  */
 export function mount(routes: Route[], database: Database, settings: Settings): Router {
   const router = Router()
+  const logbook = openLogbook(database)
   for (const one of routes) {
     const { method, path } = one.contract
     router[method](path, async (request, response) => {
-      const work = async () => one.run(await callFor(one, request, response, database, settings))
+      const work = async () => one.run(await callFor(one, request, response, { database, settings, logbook }))
       const answer = await (settings.heldToContracts ? held(one, request, response, work) : work())
       if (isTooOld(one, request)) throw pageTooOld()
       response.status(answer === undefined ? 204 : 200).json(answer)
@@ -64,8 +66,7 @@ async function callFor(
   one: Route,
   request: Request,
   response: Response,
-  database: Database,
-  settings: Settings,
+  { database, settings, logbook }: { database: Database; settings: Settings; logbook: Logbook },
 ): Promise<Call> {
   const { seat, account } = request.session
   const { who, query, body, bringsExercises, takesOlder } = one.contract
@@ -85,7 +86,7 @@ async function callFor(
       response.set(libraryHeader, libraryMark(seat.gym, library))
       const own = await withLibrary(scope, library)
       response.locals.library = own.library
-      if (!bringsExercises) refuseStrangers(own, request.body)
+      if (!bringsExercises) refuseStrangers(own.library, request.body)
       return work(own)
     })
   }
@@ -104,6 +105,12 @@ async function callFor(
         const self = seat as Call['seat']
         return work(await memberScope(scope, self, params.id ?? self.id))
       }),
+    logSets: async (sets) => {
+      const { gym, id: member } = seat as Call['seat']
+      const { said, library } = await logbook({ gym, member, account: account as string }, sets)
+      response.set(libraryHeader, libraryMark(gym, library))
+      return said
+    },
     request,
     database,
     settings,

@@ -10,6 +10,7 @@ import {
 import type { Request } from 'express'
 import type { Database } from '../database/open.ts'
 import type { Scope } from '../database/scope.ts'
+import type { SetSaid, SetToLog } from '../features/training/logbook.ts'
 import type { MemberScope } from '../features/members/memberScope.ts'
 import type { Settings } from '../settings.ts'
 import type { Seat } from './seat.ts'
@@ -25,11 +26,13 @@ export type Call<Q = unknown, B = unknown> = {
   body: B
   inScope<T>(work: (scope: Scope) => Promise<T>): Promise<T>
   inMember<T>(work: (scope: MemberScope) => Promise<T>): Promise<T>
+  /** Logs sets of the member who is signed in, together with those of others that arrive at the same time. */
+  logSets(sets: SetToLog[]): Promise<SetSaid[]>
   request: Request
   database: Database
   settings: Settings
 }
-type CallOf<N extends RouteName> = Call<QueryOf<Contracts[N]>, BodyOf<Contracts[N]>>
+export type CallOf<N extends RouteName> = Call<QueryOf<Contracts[N]>, BodyOf<Contracts[N]>>
 
 /** A contract and what keeps it. There is no other way to mount a route, so that each says whom it serves; a test walks the list. */
 export type Route = { name: RouteName; contract: Contract; run(call: Call): Promise<unknown> }

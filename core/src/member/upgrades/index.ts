@@ -1,5 +1,5 @@
 import { fieldIn } from '../../parsing/index.ts'
-import type { SessionLog, Shown } from '../types.ts'
+import type { SessionLog, SetLog, Shown } from '../types.ts'
 import { logFrom1 } from './log1.ts'
 import { shownFrom1 } from './shown1.ts'
 
@@ -15,6 +15,10 @@ export function upgradeLog(log: unknown, format: number): SessionLog {
   const step = Object.hasOwn(logSteps, format) ? logSteps[format] : undefined
   return step ? upgradeLog(step(log), format + 1) : (log as SessionLog)
 }
+
+/** A set as it was stored by itself, in today's format; it has the format of a session's log. */
+export const upgradeSet = (set: unknown, format: number): SetLog =>
+  upgradeLog({ sets: [set] }, format).sets[0] as SetLog
 
 /** A snapshot of any earlier format in today's: it carries its number itself. */
 export function upgradeShown(shown: unknown): Shown {

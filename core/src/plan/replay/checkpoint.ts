@@ -1,49 +1,57 @@
 import type { PlanInput } from '../types.ts'
 import type { Id } from '../../parsing/index.ts'
 import { engine } from '../../engine.ts'
-import type { Enrolment, SessionLog } from '../../member/index.ts'
+import type { Enrolment } from '../../member/index.ts'
 import { addDays, type Day } from '../../units/index.ts'
 import { noEvidence, type Evidence, type Happening } from '../../evidence/index.ts'
 import { startFold, type Fold } from '../state/fold.ts'
 import { copyState, type FoldState } from '../state/state.ts'
 
 /**
- * The folds of a member between two days: a cache, small plain JSON. It holds only for the engine that made it, for these
- * enrolments, and as long as everything dated up to `through` is what it was.
+ * The folds of a member between two days: a cache, small plain JSON. It holds for the engine that made it and for these enrolments, and as
+ * long as everything dated up to `through` and the gym's exercises are what they were. Only whoever keeps the entries can tell
+ * the last, and hands in no checkpoint where it is not so.
  */
 export type Checkpoint = {
   engine: string
   through: Day
-  key: string
+  /** The enrolments that it was made for, written out. */
+  enrolments: string
   evidence: Evidence
   states: Record<Id, FoldState>
 }
 
 /** A day's end on the way, where a checkpoint could be. */
-export type Boundary = { through: Day; evidence: Evidence; folds: Fold[]; count: number }
+export type Boundary = { through: Day; evidence: Evidence; folds: Fold[] }
 
 /** Boundaries further back are of no use: everything after them would be replayed again and again. */
 export const boundariesFrom = (today: Day): Day => addDays(today, -90)
 
 /** Where a replay begins: at a checkpoint, or at the first happening. `first` is each fold's first position that is untouched. */
-export type Start = { evidence: Evidence; folds: Fold[]; from: number; first: number[] }
+export type Start = { isResumed: boolean; evidence: Evidence; folds: Fold[]; from: number; first: number[] }
 
-/** Where to begin: at the checkpoint if it holds, else at the first happening. */
+/** Where to begin: at the checkpoint if it holds and lies before today, else at the first happening. */
 export function resume(
-  { library, enrolments, versions }: Pick<PlanInput, 'library' | 'enrolments' | 'versions'>,
+  { library, enrolments, versions, when }: Pick<PlanInput, 'library' | 'enrolments' | 'versions' | 'when'>,
   checkpoint: Checkpoint | null | undefined,
   happenings: Happening[],
 ): Start {
   const folds = enrolments.map((enrolment) => startFold(library, enrolment, versions))
-  const anew: Start = { evidence: noEvidence, folds, from: 0, first: [] }
-  if (!checkpoint || checkpoint.engine !== engine) return anew
-  const { through, key, evidence, states } = checkpoint
+  if (
+    !checkpoint ||
+    checkpoint.engine !== engine ||
+    checkpoint.through >= when.today ||
+    checkpoint.enrolments !== written(enrolments)
+  )
+    return { isResumed: false, evidence: noEvidence, folds, from: 0, first: [] }
+  const { through, evidence, states } = checkpoint
   const later = happenings.findIndex(({ day }) => day > through)
   const from = later < 0 ? happenings.length : later
-  if (keyOf(happenings, from, enrolments) !== key) return anew
   for (const fold of folds) fold.state = copyState(states[fold.enrolment.id] as FoldState)
-  return { evidence, folds, from, first: folds.map(({ state }) => firstUntouched(state)) }
+  return { isResumed: true, evidence, folds, from, first: folds.map(({ state }) => firstUntouched(state)) }
 }
+
+const written = (enrolments: Enrolment[]): string => JSON.stringify(enrolments)
 
 function firstUntouched({ course: { running, positions } }: FoldState): number {
   return running && Object.keys(running.taken).length
@@ -63,58 +71,19 @@ export function covers({ first }: Start, folds: Fold[]): boolean {
  * The latest boundary before the weeks that a near plan shows, so that those are replayed and can be described. Null where
  * there is none.
  */
-export function checkpointAt(
-  boundaries: Boundary[],
-  folds: Fold[],
-  happenings: Happening[],
-): Checkpoint | null {
+export function checkpointAt(boundaries: Boundary[], folds: Fold[]): Checkpoint | null {
   const needed = folds.map(firstNeeded).filter((day) => day !== null)
   const until = needed.reduce<Day | null>((a, b) => (a === null || b < a ? b : a), null)
   const boundary = boundaries.findLast(({ through }) => until === null || through < until)
   if (!boundary) return null
-  const { through, evidence, count } = boundary
-  const key = keyOf(
-    happenings,
-    count,
-    folds.map(({ enrolment }) => enrolment),
-  )
+  const { through, evidence } = boundary
   const states = Object.fromEntries(boundary.folds.map((fold) => [fold.enrolment.id, fold.state]))
-  return { engine, through, key, evidence, states }
+  const enrolments = written(boundary.folds.map(({ enrolment }) => enrolment))
+  return { engine, through, enrolments, evidence, states }
 }
 
 /** The day of the first session in the last week that is over, or in the one that is running. */
 function firstNeeded({ weeks, state, trained }: Fold): Day | null {
   const first = weeks.at(-1)?.first ?? state.course.running?.first ?? 1
   return trained.find(({ place }) => place.position >= first)?.log.date ?? null
-}
-
-/** A short text that changes with anything dated before the checkpoint, or with the enrolments. */
-function keyOf(happenings: Happening[], count: number, enrolments: Enrolment[]): string {
-  let key = hash(JSON.stringify(enrolments), 0)
-  for (let i = 0; i < count; i++) {
-    const happening = happenings[i] as Happening
-    const own = 'fact' in happening ? stamp(happening.fact) : (happening.stamp ??= stampLog(happening.log))
-    key = Math.imul(key ^ own, prime) + i
-  }
-  return `${count}-${(key >>> 0).toString(36)}`
-}
-
-/** A change is of one entry alone; an entry without one is known by its id. */
-const stamp = ({ id, rev, change = id }: { id: string; rev: number; change?: string }, from = 0): number =>
-  hash(change, from ^ rev)
-
-function stampLog(log: SessionLog): number {
-  const { date, minute, closed, answers = null, starts = [] } = log
-  const started = starts.map(({ change }) => change).join()
-  const own = stamp(log, hash(`${date} ${minute} ${closed} ${JSON.stringify(answers)} ${started}`, 0))
-  return log.sets.reduce((before, set) => stamp(set, before), own)
-}
-
-const prime = 0x01000193
-
-/** FNV-1a (Fowler, Noll, Vo), 32 bits: a cache key, not a seal. */
-function hash(text: string, from: number): number {
-  let value = 0x811c9dc5 ^ from
-  for (let i = 0; i < text.length; i++) value = Math.imul(value ^ text.charCodeAt(i), prime)
-  return value
 }

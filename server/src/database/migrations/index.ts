@@ -8,6 +8,7 @@ import * as exercises from './006_exercises.ts'
 import * as assignments from './007_assignments.ts'
 import * as formats from './008_formats.ts'
 import * as starts from './009_starts.ts'
+import * as revisions from './010_revisions.ts'
 
 type Migration = { up(db: Knex): Promise<void>; down(db: Knex): Promise<void> }
 
@@ -21,6 +22,7 @@ const migrations: Record<string, Migration> = {
   '007_assignments': assignments,
   '008_formats': formats,
   '009_starts': starts,
+  '010_revisions': revisions,
 }
 
 /** Migrations by name, in order; each is a frozen file that imports no live code. */

@@ -17,7 +17,7 @@ import type { MemberScope } from '../members/memberScope.ts'
 import { notFound, Problem } from '../../http/problem.ts'
 import { nextFactId } from '../training/factId.ts'
 import { readMemberFile } from '../training/memberFile.ts'
-import { insertFact, touchMember } from '../training/store.ts'
+import { insertFact } from '../training/store.ts'
 import { insertLocation, listLocations, saveEquipment } from './store.ts'
 
 export async function addLocation(scope: Scope, { name }: GivenLocation, day: Day): Promise<LocationView[]> {
@@ -82,7 +82,6 @@ export async function choose(scope: MemberScope, given: GivenSetting): Promise<O
 async function state(scope: MemberScope, body: FactBody, day: Day): Promise<void> {
   const now = addDays(new Date().toISOString().slice(0, 10), 1)
   if (day > now) throw new Problem('inTheFuture', 'This cannot be dated after today.')
-  await touchMember(scope)
   await insertFact(scope, { id: nextFactId(), rev: 1, date: day, actsFrom: day, ...body })
 }
 

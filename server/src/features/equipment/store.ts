@@ -19,11 +19,12 @@ export async function listLocations({ db }: Scope, day: Day): Promise<LocationVi
 
 export async function insertLocation({ db, gym }: Scope, id: string, name: string): Promise<void> {
   await db('location').insert({ gym_id: gym, id, name })
+  await db('gym').where({ id: gym }).increment('revision', 1)
 }
 
 /**
  * What a place has from a day on. Entered again on the same day it takes the place of what was entered before, under the next
- * revision, so that no cached plan goes on with the old one. Every member's revision is raised.
+ * revision, so that no cached plan goes on with the old one. The gym's revision is raised, which every member's plan is made from.
  */
 export async function saveEquipment(
   { db, gym }: Scope,
@@ -42,5 +43,5 @@ export async function saveEquipment(
     .insert(row)
     .onConflict(['gym_id', 'location_id', 'acts_from'])
     .merge({ racks: row.racks, fixed: row.fixed, rev: db.raw('location_equipment.rev + 1') })
-  await db('member').increment('revision', 1)
+  await db('gym').where({ id: gym }).increment('revision', 1)
 }

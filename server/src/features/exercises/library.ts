@@ -42,7 +42,7 @@ function mergedIn(library: Library): ReadonlyMap<OwnId, ExerciseId> {
 const merged = new WeakMap<Library, ReadonlyMap<OwnId, ExerciseId>>()
 
 /** No document of this gym names an exercise of another. */
-export function refuseStrangers({ library }: Scope, document: unknown): void {
+export function refuseStrangers(library: Library, document: unknown): void {
   const stranger = [...ownIdsIn(document)].find((id) => !(id in library))
   if (stranger === undefined) return
   throw new Problem('noSuchExercise', 'One of these exercises is not one of this gym’s.', [

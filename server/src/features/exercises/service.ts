@@ -17,7 +17,7 @@ import { limits, readOwnExercise } from '@young-oak/core/template'
 import type { Scope } from '../../database/scope.ts'
 import { notFound, Problem } from '../../http/problem.ts'
 import { libraryMark } from '../../http/libraryMark.ts'
-import { holdLibrary, libraryRevision, listExercises, saveExercises, touchAllMembers } from './store.ts'
+import { holdLibrary, libraryRevision, listExercises, saveExercises } from './store.ts'
 
 export async function viewLibrary(scope: Scope): Promise<LibraryView> {
   return { mark: libraryMark(scope.gym, await libraryRevision(scope)), exercises: await listExercises(scope) }
@@ -60,7 +60,6 @@ export async function mergeExercise(scope: Scope, id: string, { into }: GivenMer
   const own = await listExercises(scope)
   if (!own[id as OwnId]) throw notFound('exercise')
   const { mergedInto: _, ...from } = own[id as OwnId] as OwnExercise
-  await touchAllMembers(scope)
   if (into === null) {
     refuseUnfit(own, id as OwnId, from)
     return save(scope, own, { [id]: from })

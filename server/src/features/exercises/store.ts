@@ -18,16 +18,14 @@ export async function saveExercises({ db, gym }: Scope, exercises: OwnExercises)
     body: JSON.stringify(body),
   }))
   if (rows.length) await db('exercise').insert(rows).onConflict(['gym_id', 'id']).merge(['body'])
-  const [{ library }] = await db('gym').where({ id: gym }).increment('library', 1).returning('library')
+  const [{ library }] = await db('gym')
+    .where({ id: gym })
+    .increment({ library: 1, revision: 1 })
+    .returning('library')
   return library
 }
 
 /** Holds the gym's library until the transaction ends, so that two writers take turns. */
 export async function holdLibrary({ db, gym }: Scope): Promise<void> {
   await db('gym').where({ id: gym }).forUpdate().first('id')
-}
-
-/** Every member of the gym is planned anew: what was logged may count for another exercise now. */
-export async function touchAllMembers({ db }: Scope): Promise<void> {
-  await db('member').increment('revision', 1)
 }

@@ -29,7 +29,7 @@ import { memberScopes } from '../members/memberScope.ts'
 import { forbidden, Problem } from '../../http/problem.ts'
 import { nextFactId } from '../training/factId.ts'
 import { readMemberFile } from '../training/memberFile.ts'
-import { insertFact, touchMember } from '../training/store.ts'
+import { insertFact } from '../training/store.ts'
 import { insertFacts, membersWithMaxes } from './store.ts'
 
 export async function maxes(scope: MemberScope, day: Day): Promise<MaxesView> {
@@ -78,7 +78,6 @@ export const listProposals = ({ library }: Scope, proposals: Proposal[]): Propos
 export async function giveMax(scope: MemberScope, given: GivenMax): Promise<void> {
   const { today: day, ...max } = given
   refuseFuture(given.date, day, 'A max cannot be dated after today.')
-  await touchMember(scope)
   if (given.help) await refuseTooMuchHelp(scope, given)
   await insertFact(scope, maxFact(max, day, nextFactId()))
 }
@@ -88,7 +87,6 @@ export async function giveBodyWeight(
   { load, date, today: day }: GivenBodyWeight,
 ): Promise<void> {
   refuseFuture(date, day, 'A body weight cannot be dated after today.')
-  await touchMember(scope)
   const fact: Fact = {
     id: nextFactId(),
     rev: 1,

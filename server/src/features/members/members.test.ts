@@ -1,4 +1,5 @@
 import { afterAll, beforeAll, expect, test } from '@jest/globals'
+import { operationFormat } from '@young-oak/api/operations'
 import { randomUUID } from 'node:crypto'
 import type { Page } from '@young-oak/api/contracts'
 import { smallTemplate } from '../../testing/template.ts'
@@ -43,7 +44,7 @@ test('the list shows the gym’s own members, their programs and their attendanc
   const start = operation(await startOn(phone, today))
   await phone
     .post('/api/me/operations')
-    .send({ operations: [start] })
+    .send({ format: operationFormat, operations: [start] })
     .expect(200)
   const before = (await coach.get('/api/members').expect(200)).body.items
   // A session that was started and not trained is no attendance.

@@ -163,7 +163,8 @@ describe('what is said of a session', () => {
     answers: said,
   })
   const send = async (...operations: object[]) =>
-    (await phone.post('/api/me/operations').send({ operations }).expect(200)).body.answers
+    (await phone.post('/api/me/operations').send({ format: operationFormat, operations }).expect(200)).body
+      .answers
   beforeEach(async () => {
     await send({ id: randomUUID(), ...(await startOn(phone, day)) })
   })

@@ -12,7 +12,7 @@ import type { MemberScope } from '../members/memberScope.ts'
 import { notFound, Problem } from '../../http/problem.ts'
 import { nextFactId } from '../training/factId.ts'
 import { readMemberFile } from '../training/memberFile.ts'
-import { insertFact, touchMember } from '../training/store.ts'
+import { insertFact } from '../training/store.ts'
 import { readFact } from './store.ts'
 
 export async function progress(scope: MemberScope, day: Day): Promise<ProgressView> {
@@ -109,7 +109,6 @@ export async function giveFact(scope: MemberScope, { fact: given, today: day }: 
     const errors = issues.map((issue) => ({ path: issue.path, message: formatIssue(issue) }))
     throw new Problem('notPossible', errors[0]?.message ?? 'This cannot be saved.', errors)
   }
-  await touchMember(scope)
   await insertFact(scope, fact)
 }
 
@@ -126,6 +125,5 @@ export async function takeBack(scope: MemberScope, id: string, day: Day): Promis
     const planned = planMember(inputOf(scope, file, { today: day, through: 'near' }))
     if (hasBegun(planned, id)) return giveFact(scope, { fact: { kind: 'endDeload', deload: id }, today: day })
   }
-  await touchMember(scope)
   await insertFact(scope, { ...fact, rev: fact.rev + 1, void: true })
 }

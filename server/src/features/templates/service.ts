@@ -63,7 +63,7 @@ export async function importTemplate(scope: Scope, input: object): Promise<{ id:
   const { ids, library } = await adoptExercises(scope, declared)
   const own = { ...scope, library }
   const template = renameExercises(file, ids)
-  refuseStrangers(own, template)
+  refuseStrangers(own.library, template)
   return { id: await insertTemplate(scope, orRefuse(own, readDraft(asMerged(own, template), own.library))) }
 }
 

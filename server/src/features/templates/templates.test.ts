@@ -1,5 +1,6 @@
 import { randomUUID } from 'node:crypto'
 import { afterAll, beforeAll, describe, expect, test } from '@jest/globals'
+import { operationFormat } from '@young-oak/api/operations'
 import type { TodayView } from '@young-oak/api/training'
 import { formatSetsShown } from '@young-oak/core/views'
 import type { Command } from '@young-oak/core/template'
@@ -237,7 +238,7 @@ describe('a version for members who are on the template', () => {
     ]
     const { body } = await phone
       .post('/api/me/operations')
-      .send({ operations: operations.map((one) => ({ id: randomUUID(), ...one })) })
+      .send({ format: operationFormat, operations: operations.map((one) => ({ id: randomUUID(), ...one })) })
       .expect(200)
     expect(body.answers.every(({ result }: { result: string }) => result === 'stored')).toBe(true)
     return { someone, phone, enrolment }

@@ -1,7 +1,9 @@
 import type { MemberFile } from '@young-oak/api/members'
 import { upgradeFact, type Fact } from '@young-oak/core/facts'
 import {
+  latest,
   upgradeLog,
+  upgradeSet,
   upgradeShown,
   type Enrolment,
   type Segment,
@@ -9,6 +11,7 @@ import {
   type Start,
 } from '@young-oak/core/member'
 import type { Checkpoint } from '@young-oak/core/plan'
+import { addDays, type Day } from '@young-oak/core/units'
 import { readPublished, type Template } from '@young-oak/core/template'
 import type { Scope } from '../../database/scope.ts'
 import type { MemberScope } from '../members/memberScope.ts'
@@ -17,18 +20,25 @@ import { asMerged, mergedMark } from '../exercises/library.ts'
 
 export type Read = {
   file: MemberFile
+  /** Where planning may take up the thread; it holds, and sessions up to its day were not read. */
   checkpoint: Checkpoint | null
   /** The gym's locations by name. */
   locations: { id: string; name: string }[]
+  /** What the member and the gym were at. */
+  revision: number
+  gymRevision: number
+  /** Sessions as they are now, whose stored copies lack sets. */
+  behind: SessionLog[]
 }
 
 /**
  * Everything that a member's plan is computed from, in one statement: facts (with the equipment of the gym's places among
- * them), one row a session, enrolments and the versions they name, and the checkpoint. With `lean` snapshots up to the
- * checkpoint's day are left where they are: planning from it needs none of them.
+ * them), one row a session, enrolments and the versions they name. For a plan of a day that may begin at a checkpoint, the checkpoint
+ * where it holds, with the sessions after it and those of the last week alone.
  */
-export async function readMemberFile(scope: MemberScope, lean = false): Promise<Read> {
-  const { rows } = await scope.db.raw(everything, [lean, scope.member])
+export async function readMemberFile(scope: MemberScope, near?: Day): Promise<Read> {
+  const recent = near && addDays(near, -7)
+  const { rows } = await scope.db.raw(everything, [recent ?? null, near ?? null, scope.member])
   const row = rows[0] as Row | undefined
   if (!row) throw notFound('member')
   const equipped = row.equipped.map(({ location, from, rev, racks, fixed }): Fact => ({
@@ -41,11 +51,12 @@ export async function readMemberFile(scope: MemberScope, lean = false): Promise<
     racks,
     ...(fixed && { fixed }),
   }))
+  const logs = row.logs.map(upToDate)
   const file = {
     name: row.name,
     member: asMerged(scope, {
       facts: [...equipped, ...row.facts.map(({ body, format }) => upgradeFact(body, format))],
-      logs: row.logs.map(({ copy, format, starts }) => withStarts(upgradeLog(copy, format), starts)),
+      logs: logs.map((log, i) => withStarts(log, row.logs[i]?.starts ?? null)),
     }),
     enrolments: enrolmentsOf(row.segments),
     templates: Object.fromEntries(row.segments.map(({ enrolment, template }) => [enrolment, template])),
@@ -53,15 +64,35 @@ export async function readMemberFile(scope: MemberScope, lean = false): Promise<
       ...new Set([...row.segments.map(({ version }) => version), ...row.shown]),
     ]),
   }
-  return { file, checkpoint: row.checkpoint, locations: row.named }
+  return {
+    file,
+    checkpoint: row.checkpoint,
+    locations: row.named,
+    revision: row.revision,
+    gymRevision: row.gymRevision,
+    behind: logs.filter((_, i) => row.logs[i]?.newer),
+  }
+}
+
+/** A session as it is stored: its copy, and the sets that were logged since the copy was written. */
+type LogRow = { copy: unknown; format: number; newer: { body: unknown; format: number }[] | null }
+
+/** A session with every set that was logged; of one set the entry that counts. */
+export function upToDate({ copy, format, newer }: LogRow): SessionLog {
+  const log = upgradeLog(copy, format)
+  if (!newer) return log
+  const sets = newer.map(({ body, format }) => upgradeSet(body, format))
+  return { ...log, sets: latest([...log.sets, ...sets]) }
 }
 
 type Equipment = Extract<Fact, { kind: 'equipment' }>
 type Row = {
   name: string
+  revision: number
+  gymRevision: number
   checkpoint: Checkpoint | null
   facts: { body: unknown; format: number }[]
-  logs: { copy: unknown; format: number; starts: StartRow[] | null }[]
+  logs: (LogRow & { starts: StartRow[] | null })[]
   /** The versions that snapshots name. */
   shown: string[]
   segments: SegmentRow[]
@@ -83,26 +114,36 @@ type SegmentRow = {
 } & Omit<Segment, 'track'>
 
 const everything = `
-  select m.name, c.body as checkpoint,
-    coalesce((select json_agg(json_build_object('format', f.format, 'body', f.body)) from fact f where f.gym_id = m.gym_id and f.member_id = m.id), '[]') as facts,
-    coalesce((select json_agg(json_build_object('copy', l.copy, 'format', l.format,
-        'starts', (select json_agg(json_build_object('change', s.change, 'date', s.date, 'minute', s.minute, 'location', s.location,
-            'shown', case when ? and l.date <= c.through then null else s.shown end))
+  with own as (
+    select m.gym_id, m.id, m.name, m.revision, g.revision as gym_revision, c.body as checkpoint, c.through, ?::date as recent
+    from member m join gym g on g.id = m.gym_id
+    left join fold_checkpoint c on c.gym_id = m.gym_id and c.member_id = m.id and c.through < ?::date
+      and (m.dirty_from is null or m.dirty_from > c.through) and c.gym_revision = g.revision
+    where m.id = ?),
+  logged as (
+    select l.* from own o join session_log l on l.gym_id = o.gym_id and l.member_id = o.id
+      and (o.through is null or l.date > o.through or l.date >= o.recent)),
+  newer as (
+    select s.session_id, json_agg(json_build_object('format', s.format, 'body', s.body)) as sets
+    from logged l join set_entry s on s.gym_id = l.gym_id and s.session_id = l.id and s.member_id = l.member_id and s.revision > l.copied
+      and s.revision > (select min(copied) from logged)
+    group by s.session_id)
+  select o.name, o.revision, o.gym_revision as "gymRevision", o.checkpoint,
+    coalesce((select json_agg(json_build_object('format', f.format, 'body', f.body)) from fact f where f.gym_id = o.gym_id and f.member_id = o.id), '[]') as facts,
+    coalesce((select json_agg(json_build_object('copy', l.copy, 'format', l.format, 'newer', n.sets,
+        'starts', (select json_agg(json_build_object('change', s.change, 'date', s.date, 'minute', s.minute, 'location', s.location, 'shown', s.shown))
           from session_start s where s.gym_id = l.gym_id and s.session_id = l.id)))
-      from session_log l where l.gym_id = m.gym_id and l.member_id = m.id), '[]') as logs,
-    coalesce((select json_agg(distinct s.version_id) from session_log l
-      join session_start s on s.gym_id = l.gym_id and s.session_id = l.id
-      where l.gym_id = m.gym_id and l.member_id = m.id), '[]') as shown,
+      from logged l left join newer n on n.session_id = l.id), '[]') as logs,
+    coalesce((select json_agg(distinct s.version_id) from session_start s where s.gym_id = o.gym_id and s.member_id = o.id), '[]') as shown,
     coalesce((select json_agg(json_build_object('enrolment', e.id, 'clock', e.clock, 'template', e.template_id,
         'from', s.starts_on, 'version', s.version_id, 'track', s.track, 'begins', s.begins) order by e.id, s.starts_on)
       from enrolment e join enrolment_segment s on s.gym_id = e.gym_id and s.enrolment_id = e.id
-      where e.gym_id = m.gym_id and e.member_id = m.id), '[]') as segments,
+      where e.gym_id = o.gym_id and e.member_id = o.id), '[]') as segments,
     coalesce((select json_agg(json_build_object('location', p.location_id, 'from', p.acts_from, 'rev', p.rev, 'racks', p.racks, 'fixed', p.fixed))
-      from location_equipment p where p.gym_id = m.gym_id), '[]') as equipped,
+      from location_equipment p where p.gym_id = o.gym_id), '[]') as equipped,
     coalesce((select json_agg(json_build_object('id', p.id, 'name', p.name) order by p.name)
-      from location p where p.gym_id = m.gym_id), '[]') as named
-  from member m left join fold_checkpoint c on c.gym_id = m.gym_id and c.member_id = m.id
-  where m.id = ?`
+      from location p where p.gym_id = o.gym_id), '[]') as named
+  from own o`
 
 /** A session with what was shown; with its starts beside it where it has several. */
 function withStarts(log: SessionLog, rows: StartRow[] | null): SessionLog {

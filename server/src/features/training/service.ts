@@ -8,17 +8,18 @@ import {
   type TodayView,
 } from '@young-oak/api/training'
 import { beats, placeShown, sessionLogId, setLogId, type SessionLog } from '@young-oak/core/member'
+import type { Library } from '@young-oak/core/library'
 import { planMember, snapshot, type Plan, type Planned } from '@young-oak/core/plan'
 import { addDays, type Day } from '@young-oak/core/units'
 import { ValidationError } from 'yup'
 import type { GivenStart } from '../../database/columns.ts'
-import type { Scope } from '../../database/scope.ts'
 import type { MemberScope } from '../members/memberScope.ts'
 import { Problem } from '../../http/problem.ts'
 import { refuseStrangers } from '../exercises/library.ts'
 import { listProposals } from '../maxes/service.ts'
 import { readMemberFile, type Read } from './memberFile.ts'
-import { appendSet, holdSession, insertStart, keepCheckpoint, knows, saveCopy, touchMember } from './store.ts'
+import type { SetToLog } from './logbook.ts'
+import { insertStart, keepCheckpoint, knows, readSession, saveCopy, touchMember } from './store.ts'
 
 /** A member's own screen on a day. */
 export async function today(scope: MemberScope, day: Day, at?: string): Promise<TodayView> {
@@ -63,7 +64,7 @@ async function planNear(
 ): Promise<{ read: Read; planned: Planned }> {
   const plan = ({ file, checkpoint }: Read) =>
     planMember(inputOf(scope, file, { today: day, through: 'near', at }), checkpoint)
-  let read = await readMemberFile(scope, true)
+  let read = await readMemberFile(scope, day)
   let planned = plan(read)
   const kept = read.checkpoint
   if (kept && !planned.isResumed) {
@@ -71,38 +72,21 @@ async function planNear(
     planned = plan(read)
   }
   const { checkpoint } = planned
-  if (checkpoint && (checkpoint.through !== kept?.through || checkpoint.key !== kept.key))
-    await keepCheckpoint(scope, checkpoint)
+  if (checkpoint && (!planned.isResumed || checkpoint.through !== kept?.through))
+    await keepCheckpoint(scope, checkpoint, read)
   return { read, planned }
 }
 
-/** Applies one operation of a phone. It may come again: what is stored already is answered as such. */
-export async function applyOperation(scope: MemberScope, input: unknown): Promise<OperationAnswer> {
-  const operation = readOperation(scope, input)
-  if ('reason' in operation) return { ...operation, result: 'refused' }
-  switch (operation.kind) {
-    case 'start':
-      return start(scope, operation)
-    case 'startByPosition':
-      return startByPosition(scope, operation)
-    case 'set':
-      return logSet(scope, operation)
-    case 'close':
-      return close(scope, operation)
-    case 'answers':
-      return answer(scope, operation)
-  }
-}
-
-function readOperation(scope: Scope, input: unknown): Operation | { id: string; reason: string } {
+/** An operation of a phone in today's format, or why it is none. It needs the exercises that it names. */
+export function readOperation(library: Library, input: unknown): Operation | { id: string; reason: string } {
   const { id, kind } = (input ?? {}) as { id?: unknown; kind?: unknown }
   const known = typeof kind === 'string' && Object.hasOwn(operationSchemas, kind)
   if (!known) return { id: String(id), reason: 'This app is older than the server, or newer. Load it again.' }
   try {
-    refuseStrangers(scope, input)
+    refuseStrangers(library, input)
     return operationSchemas[kind as Operation['kind']].validateSync(input, {
       strict: true,
-      context: { library: scope.library },
+      context: { library },
     }) as Operation
   } catch (error) {
     if (!ValidationError.isError(error) && !(error instanceof Problem)) throw error
@@ -110,13 +94,45 @@ function readOperation(scope: Scope, input: unknown): Operation | { id: string; 
   }
 }
 
+/** Applies one operation of a phone. It may come again: what is stored already is answered as such. Sets go to the logbook. */
+export async function applyOperation(
+  scope: MemberScope,
+  operation: Exclude<Operation, SetOperation>,
+): Promise<OperationAnswer> {
+  switch (operation.kind) {
+    case 'start':
+      return start(scope, operation)
+    case 'startByPosition':
+      return startByPosition(scope, operation)
+    case 'close':
+      return close(scope, operation)
+    case 'answers':
+      return answer(scope, operation)
+  }
+}
+
+/** A set as the logbook takes it. */
+export const setToLog = ({ id, session, rev, start, set }: SetOperation): SetToLog => ({
+  session,
+  set: {
+    ...set,
+    id: setLogId(session, set.slot, set.n),
+    rev,
+    change: id,
+    ...(start !== undefined && { start }),
+  },
+})
+
 type Of<K extends Operation['kind']> = Extract<Operation, { kind: K }>
+export type SetOperation = Of<'set'>
+
+export const notStarted = 'This session was not started.'
+export const ourFault = 'This could not be stored, which is our fault: tell your coach.'
 
 /** Starts a session, as it stood on the phone. Where the server's own plan differs is worked out whenever somebody asks, and never stored. */
 async function start(scope: MemberScope, operation: Of<'start'>): Promise<OperationAnswer> {
   const { id, enrolment, position, attempt = 1, date, minute, location, shown } = operation
   const at = placeShown(shown.at)
-  await touchMember(scope)
   if (!at || !(await knows(scope, enrolment, shown.version)))
     return { id, result: 'refused', reason: 'You are not on this program.' }
   const own = { id: sessionLogId(enrolment, at, attempt), enrolment, position, at, attempt, ordinal: 1 }
@@ -135,7 +151,6 @@ async function startByPosition(
   operation: Of<'startByPosition'>,
 ): Promise<OperationAnswer> {
   const { id, enrolment, position, attempt = 1, date, location } = operation
-  await touchMember(scope)
   const { read, planned } = await planNear(scope, date, location)
   const plan = planned.plans[enrolment]
   if (!plan) return { id, result: 'refused', reason: 'You are not on this program.' }
@@ -160,26 +175,10 @@ async function storeStart(scope: MemberScope, place: Place, start: GivenStart): 
     closed: false,
     sets: [],
   }
-  const isNew = await insertStart(scope, log, start)
+  const revision = await touchMember(scope, { date, session: place.id })
+  const isNew = await insertStart(scope, revision, log, start)
   if (isNew === null) return { id: change, result: 'refused', reason: 'You are not on this program.' }
   return { id: change, result: isNew ? 'stored' : 'already had' }
-}
-
-async function logSet(
-  scope: MemberScope,
-  { id, session, rev, start, set }: Of<'set'>,
-): Promise<OperationAnswer> {
-  const log = await holdSession(scope, session)
-  if (!log) return { id, result: 'refused', reason: 'This session was not started.' }
-  const entry = {
-    ...set,
-    id: setLogId(session, set.slot, set.n),
-    rev,
-    change: id,
-    ...(start !== undefined && { start }),
-  }
-  const result = await appendSet(scope, log, entry)
-  return result === 'conflict' ? { id, result, kept: entry.id } : { id, result }
 }
 
 /** Keeps what was said of a session: of two phones the higher revision, of equal ones the greater id, whichever comes first. */
@@ -187,20 +186,22 @@ async function answer(
   scope: MemberScope,
   { id, session, rev, answers }: Of<'answers'>,
 ): Promise<OperationAnswer> {
-  const log = await holdSession(scope, session)
-  if (!log) return { id, result: 'refused', reason: 'This session was not started.' }
+  const revision = await touchMember(scope, { session })
+  const log = await readSession(scope, session)
+  if (!log) return { id, result: 'refused', reason: notStarted }
   const had = log.answers
   const entry = { ...answers, rev, change: id }
   if (had && !beats({ id, rev, change: id }, { id, rev: had.rev ?? 1, change: had.change }))
     return { id, result: 'already had' }
-  await saveCopy(scope, { ...log, answers: entry })
+  await saveCopy(scope, revision, { ...log, answers: entry })
   return { id, result: 'stored' }
 }
 
 async function close(scope: MemberScope, { id, session }: Of<'close'>): Promise<OperationAnswer> {
-  const log = await holdSession(scope, session)
-  if (!log) return { id, result: 'refused', reason: 'This session was not started.' }
+  const revision = await touchMember(scope, { session })
+  const log = await readSession(scope, session)
+  if (!log) return { id, result: 'refused', reason: notStarted }
   if (log.closed) return { id, result: 'already had' }
-  await saveCopy(scope, { ...log, closed: true })
+  await saveCopy(scope, revision, { ...log, closed: true })
   return { id, result: 'stored' }
 }

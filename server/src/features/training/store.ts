@@ -1,33 +1,53 @@
+import { actingDay } from '@young-oak/core/evidence'
 import type { Fact } from '@young-oak/core/facts'
 import type { Checkpoint } from '@young-oak/core/plan'
-import { beats, logFormat, upgradeLog, withStart, type SessionLog, type SetLog } from '@young-oak/core/member'
-import { factColumns, logColumns, setColumns, startColumns, type GivenStart } from '../../database/columns.ts'
-import type { Scope } from '../../database/scope.ts'
+import { withStart, type SessionLog } from '@young-oak/core/member'
+import type { Day } from '@young-oak/core/units'
+import { factColumns, logColumns, startColumns, type GivenStart } from '../../database/columns.ts'
 import type { MemberScope } from '../members/memberScope.ts'
-
-/** Raises the member's revision and holds the row, so that two writers of one member take turns. */
-export async function touchMember({ db, member }: MemberScope): Promise<void> {
-  await db('member').where({ id: member }).increment('revision', 1)
-}
-
-export async function insertFact({ db, gym, member }: MemberScope, fact: Fact): Promise<void> {
-  await db('fact')
-    .insert({ gym_id: gym, member_id: member, ...factColumns(fact) })
-    .onConflict(['gym_id', 'member_id', 'id', 'rev', 'change'])
-    .ignore()
-}
+import { upToDate, type Read } from './memberFile.ts'
 
 /**
- * The session of this member without what was shown, its row held until the transaction ends, and the member's revision raised;
- * nothing where it is another member's.
+ * Raises the member's revision and holds the row, so that two writers of one member take turns; what is written is dated on a day, or is of a
+ * session, and no checkpoint of that day or later holds any more. Answers the revision, which the rows carry that are written.
  */
-export async function holdSession({ db, member }: MemberScope, id: string): Promise<SessionLog | undefined> {
+export async function touchMember(
+  { db, member }: MemberScope,
+  { date, session }: { date?: Day; session?: string },
+): Promise<number> {
   const { rows } = await db.raw(
-    `with touched as (update member set revision = revision + 1 where id = ?)
-     select copy, format from session_log where id = ? and member_id = ? for update`,
-    [member, id, member],
+    `update member set revision = revision + 1, dirty_from = least(dirty_from, ?::date,
+       (select date from session_log where id = ? and member_id = member.id))
+     where id = ? returning revision`,
+    [date ?? null, session ?? null, member],
   )
-  return rows[0] && upgradeLog(rows[0].copy, rows[0].format)
+  return rows[0].revision
+}
+
+/** Stores a fact; what it corrects or replaces may have acted earlier. */
+export async function insertFact({ db, gym, member }: MemberScope, fact: Fact): Promise<void> {
+  const row = { gym_id: gym, member_id: member, ...factColumns(fact) }
+  const names = Object.keys(row)
+  await db.raw(
+    `with touched as (
+       update member set revision = revision + 1, dirty_from = least(dirty_from, ?::date,
+         (select min(date) from fact where gym_id = member.gym_id and member_id = member.id and id in (?, ?)))
+       where id = ? returning revision)
+     insert into fact (${names.join(', ')}, revision) select ${names.map(() => '?').join(', ')}, revision from touched
+     on conflict (gym_id, member_id, id, rev, change) do nothing`,
+    [actingDay(fact), fact.id, fact.replaces ?? '', member, ...Object.values(row)],
+  )
+}
+
+/** A session of this member, without what was shown, with every set that was logged until now; nothing where it is another member's. */
+export async function readSession({ db, member }: MemberScope, id: string): Promise<SessionLog | undefined> {
+  const { rows } = await db.raw(
+    `select l.copy, l.format, (select json_agg(json_build_object('format', s.format, 'body', s.body))
+       from set_entry s where s.gym_id = l.gym_id and s.session_id = l.id and s.revision > l.copied) as newer
+     from session_log l where l.id = ? and l.member_id = ?`,
+    [id, member],
+  )
+  return rows[0] && upToDate(rows[0])
 }
 
 /**
@@ -36,21 +56,23 @@ export async function holdSession({ db, member }: MemberScope, id: string): Prom
  */
 export async function insertStart(
   scope: MemberScope,
+  revision: number,
   log: SessionLog,
   start: GivenStart,
 ): Promise<boolean | null> {
   const { db, gym, member } = scope
   const { id, enrolment } = log
-  const row = { gym_id: gym, id, member_id: member, enrolment_id: enrolment, ...logColumns(log) }
+  const own = { gym_id: gym, member_id: member, revision }
+  const row = { ...own, id, enrolment_id: enrolment, copied: revision, ...logColumns(log) }
   const made = await db('session_log').insert(row).onConflict(['gym_id', 'id']).ignore().returning('id')
-  const had = made.length ? undefined : await holdSession(scope, id)
+  const had = made.length ? undefined : await readSession(scope, id)
   if (!made.length && !had) return null
   const stored = await db('session_start')
-    .insert({ gym_id: gym, session_id: id, ...startColumns(start) })
+    .insert({ ...own, session_id: id, ...startColumns(start) })
     .onConflict(['gym_id', 'session_id', 'change'])
     .ignore()
     .returning('change')
-  if (had && stored.length) await saveCopy(scope, withStart(had, { minute: 0, ...start }))
+  if (had && stored.length) await saveCopy(scope, revision, withStart(had, { minute: 0, ...start }))
   return stored.length > 0
 }
 
@@ -68,47 +90,48 @@ export async function knows(
   return rows[0].known
 }
 
+/** Writes a session's copy, which has every set up to the revision. */
+export async function saveCopy({ db }: MemberScope, revision: number, log: SessionLog): Promise<void> {
+  await db('session_log')
+    .where({ id: log.id })
+    .update({ ...logColumns(log), revision, copied: revision })
+}
+
 /**
- * Appends a set and brings the session's copy up to date in the same transaction; the session's row is held, so two sets at
- * once take turns. Says whether the set was new, already stored, or lost to one of the same revision that is kept.
+ * Keeps where planning may take up the thread, if nothing of the member was written since it was read; what else was to be read again and again is
+ * brought up to date beside it: the copies of sessions that it has folded.
  */
-export async function appendSet(
-  { db, gym }: Scope,
-  log: SessionLog,
-  set: SetLog,
-): Promise<'stored' | 'already had' | 'conflict'> {
-  const { id, rev, change, state, format, body } = setColumns(set)
-  const had = log.sets.find((one) => one.id === id)
-  const wins = !had || beats(set, had)
-  const copy = wins ? { ...log, sets: [...log.sets.filter((one) => one.id !== id), set] } : log
-  const { rows } = await db.raw(
-    `with made as (
-       insert into set_entry (gym_id, session_id, id, rev, change, state, format, body) values (?, ?, ?, ?, ?, ?, ?, ?)
-       on conflict (gym_id, session_id, id, rev, change) do nothing returning id),
-     kept as (update session_log set copy = ?, format = ? where id = ? and exists (select from made))
-     select count(*)::int as made from made`,
-    [gym, log.id, id, rev, change, state, format, body, JSON.stringify(copy), logFormat, log.id],
-  )
-  if (!rows[0].made) return 'already had'
-  return had && (!wins || had.rev === rev) ? 'conflict' : 'stored'
-}
-
-export async function saveCopy({ db }: Pick<Scope, 'db' | 'gym'>, log: SessionLog): Promise<void> {
-  await db('session_log').where({ id: log.id }).update(logColumns(log))
-}
-
-/** Keeps where planning may take up the thread. Of two at once either will do: it is checked before it is used. */
 export async function keepCheckpoint(
-  { db, gym, member }: MemberScope,
+  { db, member }: MemberScope,
   checkpoint: Checkpoint,
+  { revision, gymRevision, behind }: Pick<Read, 'revision' | 'gymRevision' | 'behind'>,
 ): Promise<void> {
-  await db('fold_checkpoint')
-    .insert({
-      gym_id: gym,
-      member_id: member,
-      through: checkpoint.through,
-      body: JSON.stringify(checkpoint),
-    })
-    .onConflict(['gym_id', 'member_id'])
-    .merge()
+  const { through } = checkpoint
+  const copies = behind
+    .filter(({ date }) => date <= through)
+    .map((log) => ({ id: log.id, ...logColumns(log), copy: log }))
+  await db.raw(
+    `with unchanged as (
+       select gym_id, id from member where id = ? and revision = ? for update skip locked),
+     cleared as (
+       update member set dirty_from = null from unchanged u where member.gym_id = u.gym_id and member.id = u.id),
+     copied as (
+       update session_log l set copy = c.copy, format = c.format, copied = ?
+       from unchanged u, jsonb_to_recordset(?) as c(id text, copy jsonb, format int)
+       where l.gym_id = u.gym_id and l.member_id = u.id and l.id = c.id)
+     insert into fold_checkpoint (gym_id, member_id, through, body, revision, gym_revision)
+       select gym_id, id, ?, ?, ?, ? from unchanged
+     on conflict (gym_id, member_id) do update set through = excluded.through, body = excluded.body,
+       revision = excluded.revision, gym_revision = excluded.gym_revision`,
+    [
+      member,
+      revision,
+      revision,
+      JSON.stringify(copies),
+      through,
+      JSON.stringify(checkpoint),
+      revision,
+      gymRevision,
+    ],
+  )
 }
