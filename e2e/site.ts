@@ -13,7 +13,7 @@ const root = fileURLToPath(new URL('..', import.meta.url))
 /** The database cluster as its superuser; it holds the filled database `demo` that is copied. */
 const cluster = process.env.E2E_CLUSTER ?? ''
 
-type Club = { file: string; url: string; close(): Promise<void> }
+type Club = { file: string; url: string; server: ChildProcess; close(): Promise<void> }
 
 type Clubs = { of(file: string): Promise<string> }
 
@@ -39,7 +39,8 @@ export const test = plain.extend<object, { clubs: Clubs }>({
   baseURL: async ({ clubs }, use, { file }) => use(await clubs.of(file)),
 })
 
-async function open(file: string): Promise<Club> {
+/** A club of its own, served by so many processes. */
+export async function open(file: string, processes = 1): Promise<Club> {
   const name = `e2e_${randomUUID().replaceAll('-', '')}`
   const admin = connect(cluster)
   await admin.raw(`create database ${name} template demo`)
@@ -47,7 +48,7 @@ async function open(file: string): Promise<Club> {
   const urlFor = (user: string) =>
     Object.assign(new URL(cluster), { username: user, pathname: `/${name}` }).href
   const port = await freePort()
-  const server = spawn(process.execPath, ['--import', 'tsx', 'server/src/main.ts'], {
+  const server = spawn(process.execPath, ['server/dist/main.js', String(processes)], {
     cwd: root,
     env: {
       ...process.env,
@@ -67,6 +68,7 @@ async function open(file: string): Promise<Club> {
   return {
     file,
     url,
+    server,
     async close() {
       const gone = once(server, 'exit')
       server.kill('SIGTERM')

@@ -1,8 +1,9 @@
 // npm run demo: from nothing to the running app with made-up data. Started again, it is up at once with the data kept.
 import { spawn, spawnSync } from 'node:child_process'
-import { existsSync, mkdirSync, readdirSync, readFileSync, rmSync, statSync, writeFileSync } from 'node:fs'
+import { existsSync, mkdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs'
 import { dirname, join } from 'node:path'
 import { fileURLToPath } from 'node:url'
+import { build, isBuilt } from './build.mjs'
 import { findPostgres, freePort, say, startCluster, usableFolder, wait } from './cluster.mjs'
 import { installPackages } from './packages.mjs'
 
@@ -30,7 +31,7 @@ async function main() {
   if (!cluster.psql('postgres', "select 1 from pg_database where datname = 'young_oak'")) {
     cluster.psql('postgres', 'create database young_oak')
   }
-  buildPage()
+  buildAll()
   const port = await freePort(wantedPort)
   if (port !== wantedPort) say(`Port ${wantedPort} is taken: using ${port}.`)
   const env = {
@@ -43,16 +44,12 @@ async function main() {
     YOUNG_OAK_DEMO: 'yes',
   }
   step('Filling in the demo data', ['--import', 'tsx', 'demo/src/fill.ts'], env)
-  server = spawn(
-    'setpriv',
-    ['--pdeathsig', 'TERM', process.execPath, '--import', 'tsx', 'server/src/main.ts'],
-    {
-      cwd: root,
-      env,
-      detached: true,
-      stdio: ['ignore', 'ignore', 'inherit'],
-    },
-  )
+  server = spawn('setpriv', ['--pdeathsig', 'TERM', process.execPath, 'server/dist/main.js'], {
+    cwd: root,
+    env,
+    detached: true,
+    stdio: ['ignore', 'ignore', 'inherit'],
+  })
   server.once('exit', (code) => {
     if (!isStopping) void stop(`The server ended (${code}).`, 1)
   })
@@ -127,21 +124,10 @@ function isDemo(pid) {
   }
 }
 
-function buildPage() {
-  const built = join(root, 'web/dist/index.html')
-  const sources = ['web', 'core/src', 'api/src'].map((folder) => newest(join(root, folder)))
-  if (existsSync(built) && statSync(built).mtimeMs > Math.max(...sources)) return
-  step(
-    'Building the page',
-    ['node_modules/vite/bin/vite.js', 'build', 'web', '--logLevel', 'error'],
-    process.env,
-  )
-}
-
-function newest(folder) {
-  return readdirSync(folder, { recursive: true, withFileTypes: true })
-    .filter((entry) => entry.isFile() && !/(^|\/)(dist|node_modules)(\/|$)/.test(entry.parentPath))
-    .reduce((latest, entry) => Math.max(latest, statSync(join(entry.parentPath, entry.name)).mtimeMs), 0)
+function buildAll() {
+  if (isBuilt()) return
+  process.stdout.write('Building the page and the server…\n')
+  build()
 }
 
 function step(what, args, env) {

@@ -84,10 +84,7 @@ function jest(cluster) {
 async function playwright(cluster) {
   cluster.psql('postgres', 'create database demo')
   const env = { ...process.env, DATABASE_OWNER_URL: cluster.url('demo') }
-  const steps = [
-    [join(root, 'node_modules/vite/bin/vite.js'), 'build', 'web', '--logLevel', 'error'],
-    ['--import', 'tsx', 'demo/src/fill.ts'],
-  ]
+  const steps = [['scripts/build.mjs'], ['--import', 'tsx', 'demo/src/fill.ts']]
   for (const args of steps) {
     if (spawnSync(process.execPath, args, { cwd: root, env, stdio: 'inherit' }).status !== 0)
       return count('the page', { passed: 0, failed: 1 })

@@ -5,6 +5,7 @@ import { cpus, tmpdir, totalmem } from 'node:os'
 import { join } from 'node:path'
 import { fileURLToPath } from 'node:url'
 import { demoAccounts } from '@young-oak/server/features/accounts/demoAccounts'
+import { build } from '../build.mjs'
 import { freePort, startCluster, wait } from '../cluster.mjs'
 import { benchEditing } from './editing.ts'
 import { benchEngine } from './engine.ts'
@@ -47,7 +48,7 @@ async function overHttp(): Promise<void> {
   const run = (...args: string[]) => spawnSync(process.execPath, args, { cwd: root, env, stdio: 'ignore' })
   try {
     cluster.psql('postgres', 'create database bench')
-    run('node_modules/vite/bin/vite.js', 'build', 'web', '--logLevel', 'error')
+    build()
     print('  The page, as it is built')
     tell(benchPageSize(join(root, 'web/dist')))
     run('--import', 'tsx', 'demo/src/fill.ts')

@@ -5,7 +5,10 @@ type Psql = (database: string, statement: string) => string
 /** Copies the demo's gym, and answers the addresses that the copies' members sign in by. */
 export function addGyms(psql: Psql, database: string, gyms: number, each: number): string[] {
   psql(database, `do $$ ${copyGyms(gyms, each)} $$`)
-  const emails = psql(database, `select email from account where email like 'bench-%@demo.example' order by email`)
+  const emails = psql(
+    database,
+    `select email from account where email like 'bench-%@demo.example' order by email`,
+  )
   return emails.split('\n').filter(Boolean)
 }
 

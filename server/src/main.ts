@@ -1,16 +1,28 @@
+import cluster from 'node:cluster'
 import { existsSync } from 'node:fs'
 import { createServer, type Server } from 'node:http'
 import { fileURLToPath } from 'node:url'
 import { checkDatabase } from './database/check.ts'
 import { openDatabase } from './database/open.ts'
 import { makeApp } from './http/app.ts'
-import { readSettings } from './settings.ts'
+import { lead } from './processes.ts'
+import { readProcesses, readSettings, type Settings } from './settings.ts'
 
 const page = fileURLToPath(new URL('../../web/dist', import.meta.url))
 
+/** `npm start` serves from this process, `npm start 4` from four that share the port. */
 async function main(): Promise<void> {
   const settings = readSettings()
+  const processes = readProcesses(process.argv[2])
   if (!existsSync(page)) throw new Error('The page is not built: run npm run build.')
+  if (cluster.isWorker) return serve(settings)
+  if (processes === 1) await serve(settings)
+  else await lead(processes)
+  const many = processes === 1 ? '' : `, in ${processes} processes`
+  process.stdout.write(`Young Oak is at ${settings.publicUrl}${many}\n`)
+}
+
+async function serve(settings: Settings): Promise<void> {
   const database = openDatabase(settings.databaseUrl)
   await checkDatabase(database)
   const server = createServer(makeApp(database, settings, page))
@@ -18,7 +30,6 @@ async function main(): Promise<void> {
   server.keepAliveTimeout = 65_000
   server.headersTimeout = 70_000
   await listen(server, settings.port, settings.host)
-  process.stdout.write(`Young Oak is at ${settings.publicUrl}\n`)
   let isStopping = false
   const stop = () => {
     if (isStopping) return

@@ -64,6 +64,14 @@ export function readSettings(env: NodeJS.ProcessEnv = process.env): Settings {
   }
 }
 
+/** How many processes serve, as the start command names it. */
+export function readProcesses(given = '1'): number {
+  const processes = Number(given)
+  if (!Number.isInteger(processes) || processes < 1 || processes > 64)
+    throw new Error(`"${given}" processes: a whole number from 1 to 64`)
+  return processes
+}
+
 /** The database as its owner, for migrations and for adding people: neither is the server's. */
 export function readOwnerUrl(env: NodeJS.ProcessEnv = process.env): string {
   const url = env.DATABASE_OWNER_URL

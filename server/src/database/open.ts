@@ -19,7 +19,7 @@ export type Database = {
   outside<T>(work: (scope: Scope) => Promise<T>): Promise<T>
   /** Appends sets of one gym's members in one round trip, each answered by itself: see the function of that name. */
   logSets(gym: string, sets: object[], waits: boolean): Promise<LoggedSets>
-  /** For the sign-in session store, which speaks to pg itself. */
+  /** For sign-in sessions, which are read past any gym. */
   pool: pg.Pool
   close(): Promise<void>
 }
@@ -29,7 +29,7 @@ export type LoggedSets = { answers: { n: number; said: string }[]; library: numb
 
 export function openDatabase(url: string, limits: Limits = usualLimits): Database {
   const connection = connect(url, limits)
-  const pool = new pg.Pool({ ...within(url, limits), max: 4 })
+  const pool = new pg.Pool({ ...within(url, limits), max: 8 })
   pool.on('error', () => undefined) // a lost idle connection is replaced at the next query
   pool.on('connect', (client) => endWhereSilent(client as unknown as Client, limits))
   const inside = <T>(
@@ -47,8 +47,12 @@ export function openDatabase(url: string, limits: Limits = usualLimits): Databas
     inAccount: (account, work) => inside('app.account', account, work),
     outside: (work) => inside(null, '', work),
     logSets: async (gym, sets, waits) => {
-      const bindings = [gym, JSON.stringify(sets), waits]
-      const { rows } = await connection.raw('select log_sets(?, ?, ?) as logged', bindings)
+      const values = [gym, JSON.stringify(sets), waits]
+      const { rows } = await pool.query({
+        name: 'logSets',
+        text: 'select log_sets($1, $2, $3) as logged',
+        values,
+      })
       return rows[0].logged
     },
     pool,

@@ -8,8 +8,9 @@ import { templateRoutes } from './templates/routes.ts'
 import { trainingRoutes } from './training/routes.ts'
 import type { Route } from '../http/route.ts'
 
-/** Every route there is. */
+/** Every route there is, the busiest first: they are tried in this order. */
 export const routes: Route[] = [
+  ...trainingRoutes,
   ...accountRoutes,
   ...exerciseRoutes,
   ...templateRoutes,
@@ -17,5 +18,4 @@ export const routes: Route[] = [
   ...maxRoutes,
   ...progressRoutes,
   ...equipmentRoutes,
-  ...trainingRoutes,
 ]

@@ -1,0 +1,2 @@
+export function isBuilt(): boolean
+export function build(): void
