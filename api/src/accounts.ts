@@ -6,6 +6,17 @@ export const signInSchema = object({
 }).noUnknown()
 export type SignIn = InferType<typeof signInSchema>
 
+export const passwordSchema = object({
+  current: string()
+    .required('Enter your current password.')
+    .max(200, 'A password has at most 200 characters.'),
+  next: string()
+    .required('Enter a new password.')
+    .min(10, 'A password has at least 10 characters.')
+    .max(200, 'A password has at most 200 characters.'),
+}).noUnknown()
+export type GivenPassword = InferType<typeof passwordSchema>
+
 export const chooseSeatSchema = object({ gym: string().required(), id: string().required() }).noUnknown()
 
 export type SeatView = {

@@ -1,4 +1,11 @@
-import type { ProposedMax } from './maxes.ts'
+import {
+  bodyWeightSchema,
+  maxSchema,
+  type GivenBodyWeight,
+  type GivenMax,
+  type ProposedMax,
+} from './maxes.ts'
+import { givenFactSchema, type GivenFact } from './progress.ts'
 import { array, mixed, number, object, string, type InferType } from 'yup'
 import type { Plan } from '@young-oak/core/plan'
 import type { FindingSaid } from '@young-oak/core/checks'
@@ -104,6 +111,11 @@ export type Operation =
   | { id: string; kind: 'close'; session: string }
   /** What was said of a session; the whole of it each time, under the next revision. */
   | { id: string; kind: 'answers'; session: string; rev: number; answers: GivenAnswers }
+  /** What is entered beside sets, under an id that the phone made; entered twice it is one. */
+  | { id: string; kind: 'fact'; entry: string; given: GivenFact }
+  | { id: string; kind: 'takeBack'; entry: string; today: string }
+  | { id: string; kind: 'max'; entry: string; given: GivenMax }
+  | { id: string; kind: 'bodyWeight'; entry: string; given: GivenBodyWeight }
 
 /** The envelope; each operation is checked by itself, so that a bad one never blocks the others. */
 export const operationsSchema = object({
@@ -112,6 +124,14 @@ export const operationsSchema = object({
 }).noUnknown()
 
 const id = () => string().uuid().required()
+const entryKeys = () => ({
+  id: id(),
+  kind: string().required(),
+  entry: string()
+    .max(80)
+    .required()
+    .test('id', 'This is no id.', (value) => isId(value)),
+})
 const startKeys = () => ({
   id: id(),
   kind: string().required(),
@@ -144,12 +164,34 @@ export const operationSchemas = {
     rev: number().integer().min(1).max(1_000_000).required(),
     answers: answersSchema.required(),
   }).noUnknown(),
+  fact: object({ ...entryKeys(), given: givenFactSchema.required() }).noUnknown(),
+  takeBack: object({ ...entryKeys(), today: day().required() }).noUnknown(),
+  max: object({ ...entryKeys(), given: maxSchema.required() }).noUnknown(),
+  bodyWeight: object({ ...entryKeys(), given: bodyWeightSchema.required() }).noUnknown(),
+}
+
+/** Why an operation was refused: a code that a page may act on, and words for people. */
+export const refusalCodes = [
+  'notUnderstood',
+  'notAsExpected',
+  'noSuchExercise',
+  'notStarted',
+  'notOnProgram',
+  'noSuchSession',
+  'notPossible',
+  'ourFault',
+] as const
+export type Refusal = {
+  id: string
+  result: 'refused'
+  code: (typeof refusalCodes)[number]
+  reason: string
 }
 
 export type OperationAnswer =
   | { id: string; result: 'stored' | 'already had' }
   | { id: string; result: 'conflict'; kept: string }
-  | { id: string; result: 'refused'; reason: string }
+  | Refusal
 
 /** A member's own screen: plans of this week, the sessions that are open, and what is known of them. */
 export type TodayView = {

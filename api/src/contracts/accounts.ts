@@ -1,4 +1,10 @@
-import { chooseSeatSchema, signInSchema, type SeatView, type SessionView } from '../accounts.ts'
+import {
+  chooseSeatSchema,
+  passwordSchema,
+  signInSchema,
+  type SeatView,
+  type SessionView,
+} from '../accounts.ts'
 import { contract } from './contract.ts'
 import { choice, exact, list, orNull, text } from './reads.ts'
 
@@ -43,6 +49,15 @@ export const accounts = {
     body: chooseSeatSchema,
     answer: session(),
     problems: [],
+  }),
+  ...contract({
+    method: 'post',
+    path: '/session/password',
+    says: 'Changes the password of the account, and signs it out everywhere else.',
+    who: ['owner', 'writer', 'member'],
+    body: passwordSchema,
+    answer: null,
+    problems: ['wrongPassword', 'tooManyAttempts'],
   }),
   ...contract({
     method: 'delete',

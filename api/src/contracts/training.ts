@@ -1,6 +1,13 @@
 import { object } from 'yup'
 import type { FindingSaid } from '@young-oak/core/checks'
-import { operationsSchema, locationId, type OperationAnswer, type TodayView } from '../training.ts'
+import {
+  operationsSchema,
+  locationId,
+  refusalCodes,
+  type OperationAnswer,
+  type Refusal,
+  type TodayView,
+} from '../training.ts'
 import { contract, onDay } from './contract.ts'
 import { evidence } from './known.ts'
 import { proposal } from './maxes.ts'
@@ -19,9 +26,10 @@ const answer = (): Reads<OperationAnswer> =>
       result: choice('conflict'),
       kept: text(),
     }),
-    exact<{ id: string; result: 'refused'; reason: string }>({
+    exact<Refusal>({
       id: text(),
       result: choice('refused'),
+      code: choice(...refusalCodes),
       reason: text(),
     }),
   )

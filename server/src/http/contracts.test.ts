@@ -2,6 +2,7 @@
 import { randomUUID } from 'node:crypto'
 import { afterAll, beforeAll, describe, expect, test } from '@jest/globals'
 import { buildHeader } from '@young-oak/api/build'
+import { operationFormat } from '@young-oak/api/operations'
 import {
   contracts,
   faultIn,
@@ -84,7 +85,9 @@ beforeAll(async () => {
   await ask('post /maxes', { body: { rows: [row], today: day } }, coach)
 
   const operate = (operation: object) =>
-    ask('post /me/operations', { body: { operations: [{ id: randomUUID(), ...operation }] } })
+    ask('post /me/operations', {
+      body: { format: operationFormat, operations: [{ id: randomUUID(), ...operation }] },
+    })
   const session = sessionAt(enrolment)
   await operate(await startOn(phone, day))
   const set = { slot: 'squat', n: 1, exercise: 'backSquat', state: 'done', load: kg(60), reps: 5 }
@@ -142,6 +145,7 @@ beforeAll(async () => {
 
   await ask('get /session')
   await ask('post /session/seat', { body: { gym, id: member.id } })
+  await ask('post /session/password', { body: { current: world.password, next: world.password } })
   await ask('post /session', { body: { email: member.email, password: world.password } })
   await ask('delete /session')
   pages = { desk: coach, phone: await world.signIn(member) }

@@ -1,4 +1,5 @@
 import { faultIn } from '@young-oak/api/contracts'
+import { seatHeader } from '@young-oak/api/build'
 import { anywhere } from '@young-oak/api/problems'
 import { Router, type Request, type Response } from 'express'
 import { ValidationError, type AnySchema } from 'yup'
@@ -12,7 +13,7 @@ import { openLogbook, type Logbook } from '../features/training/logbook.ts'
 import { buildOf } from './buildOf.ts'
 import { libraryHeader, libraryMark } from './libraryMark.ts'
 import { tooLong } from './measured.ts'
-import { forbidden, notFound, pageTooOld, Problem, signInFirst } from './problem.ts'
+import { forbidden, notFound, otherSeat, pageTooOld, Problem, signInFirst } from './problem.ts'
 import type { Call, Route } from './route.ts'
 
 /**
@@ -73,6 +74,8 @@ async function callFor(
   if (!takesOlder && isTooOld(one, request)) throw pageTooOld()
   if (who !== 'anyone') {
     if (!seat || !account) throw signInFirst()
+    const named = request.get(seatHeader)
+    if (named !== undefined && named !== seat.id) throw otherSeat()
     if (!who.includes(seat.kind)) throw forbidden()
   }
   const params = request.params as Record<string, string>

@@ -23,4 +23,9 @@ export const pageTooOld = () =>
     'pageTooOld',
     'This page is older than the server. Load it again: what you have written and logged is kept.',
   )
+export const otherSeat = () =>
+  new Problem(
+    'otherSeat',
+    'You are signed in as somebody else in another tab. Load this page again: what was not sent is kept.',
+  )
 export const signInFirst = () => new Problem('signInFirst', 'Sign in to continue.')

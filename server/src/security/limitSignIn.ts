@@ -1,5 +1,5 @@
 import { createHash } from 'node:crypto'
-import type { RequestHandler } from 'express'
+import type { Request, RequestHandler } from 'express'
 import { ipKeyGenerator, rateLimit, type ClientRateLimitInfo, type Store } from 'express-rate-limit'
 import type { Database } from '../database/open.ts'
 import { Problem } from '../http/problem.ts'
@@ -7,33 +7,31 @@ import type { Settings } from '../settings.ts'
 
 const windowMs = 15 * 60 * 1000
 
-/** Failed sign-ins, counted in the database: those of one address on one account, and those of one address on all of them. */
+/** Wrong passwords, counted in the database: those of one address on one account, and those of one address on all of them. */
 export function limitSignIn(database: Database, settings: Settings): RequestHandler[] {
-  const limit = (prefix: string, most: number, keyOf: (email: string) => string) =>
+  const limit = (prefix: string, most: number, keyOf: (request: Request) => string) =>
     rateLimit({
       windowMs,
       limit: most,
-      skip: ({ method, path }) => method !== 'POST' || path !== '/',
+      skip: ({ method, path }) => method !== 'POST' || !guessable.includes(path),
       skipSuccessfulRequests: true,
-      keyGenerator: ({ ip, body }) =>
-        hash(
-          `${prefix}${ipKeyGenerator(ip ?? '')} ${keyOf(typeof body?.email === 'string' ? body.email : '')}`,
-        ),
+      keyGenerator: (request) => hash(`${prefix}${ipKeyGenerator(request.ip ?? '')} ${keyOf(request)}`),
       standardHeaders: 'draft-7',
       legacyHeaders: false,
       store: countInDatabase(database),
       handler: () => {
-        throw new Problem(
-          'tooManyAttempts',
-          'Too many attempts to sign in. Wait a quarter of an hour and try again.',
-        )
+        throw new Problem('tooManyAttempts', 'Too many attempts. Wait a quarter of an hour and try again.')
       },
     })
-  return [
-    limit('all ', settings.signInAttemptsOverall, () => ''),
-    limit('', settings.signInAttempts, (email) => email.toLowerCase()),
-  ]
+  return [limit('all ', settings.signInAttemptsOverall, () => ''), limit('', settings.signInAttempts, whose)]
 }
+
+/** Where a password is asked for, below the session's address: at sign-in, and where it is changed. */
+const guessable = ['/', '/password']
+
+/** The account that the password is guessed of. */
+const whose = ({ body, session }: Request): string =>
+  session.account ?? (typeof body?.email === 'string' ? body.email.toLowerCase() : '')
 
 const hash = (text: string): string => createHash('sha256').update(text).digest('hex').slice(0, 40)
 

@@ -41,7 +41,7 @@ describe('the outbox', () => {
       openOutbox('isla'),
       addOperation(close('a')),
       addOperation(close('b')),
-      takeAnswers([{ id: 'a', result: 'refused', reason: 'No.' }]),
+      takeAnswers([{ id: 'a', result: 'refused', code: 'notPossible', reason: 'No.' }]),
     )
     expect([ids(state), state.refused.map(({ reason }) => reason)]).toEqual([['b'], ['No.']])
     expect(outbox.reducer(state, dropRefused('a')).refused).toEqual([])

@@ -10,6 +10,7 @@ export function withWaiting(logs: SessionLog[], operations: Operation[]): Sessio
       known.set(started.id, started)
       continue
     }
+    if (!('session' in operation)) continue
     const log = known.get(operation.session)
     if (!log) continue
     if (operation.kind === 'close') known.set(log.id, { ...log, closed: true })

@@ -1,7 +1,8 @@
 import { afterAll, beforeAll, describe, expect, test } from '@jest/globals'
+import { seatHeader } from '@young-oak/api/build'
 import request from 'supertest'
 import { makeApp } from '../../http/app.ts'
-import { makeWorld, settings, type World } from '../../testing/world.ts'
+import { makeWorld, settings, type Agent, type World } from '../../testing/world.ts'
 
 let world: World
 let gym: string
@@ -86,6 +87,44 @@ describe('signing in', () => {
     expect(status).toBe(422)
     expect(body.errors.map(({ path }: { path: string }) => path).sort()).toEqual(['email', 'password'])
   })
+})
+
+describe('a password', () => {
+  const change = (agent: Agent, current: string, next: string) =>
+    agent.post('/api/session/password').send({ current, next })
+
+  test('is changed by whoever knows it, and every other sign-in ends', async () => {
+    const who = await world.addMember(gym, 'Pia')
+    const [agent, elsewhere] = [await world.signIn(who), await world.signIn(who)]
+    await change(agent, world.password, 'a boat on the mud').expect(204)
+    await agent.get('/api/me/maxes?today=2026-03-02').expect(200)
+    await elsewhere.get('/api/me/maxes?today=2026-03-02').expect(401)
+    expect((await attempt(who.email, world.password)).status).toBe(401)
+    expect((await attempt(who.email, 'a boat on the mud')).status).toBe(200)
+  })
+
+  test('is not changed by a wrong one or to a short one, and guessing is limited', async () => {
+    const agent = await world.signIn(await world.addMember(gym, 'Pat'))
+    expect((await change(agent, world.password, 'short')).body.errors[0].path).toBe('next')
+    const statuses = []
+    for (let i = 0; i < 6; i++) statuses.push((await change(agent, 'guess', 'a boat on the mud')).status)
+    // The short one counted too.
+    expect(statuses).toEqual([401, 401, 401, 401, 429, 429])
+  })
+})
+
+test('a page that was loaded for another seat is told so, and nothing is done in its name', async () => {
+  const who = await world.addMember(gym, 'Sam')
+  const agent = await world.signIn(who)
+  await agent.get('/api/me/maxes?today=2026-03-02').set(seatHeader, who.id).expect(200)
+  const other = { load: { value: 80, unit: 'kg' }, date: '2026-03-02', today: '2026-03-02' }
+  const { body } = await agent
+    .post('/api/me/body-weight')
+    .set(seatHeader, 'somebody-else')
+    .send(other)
+    .expect(409)
+  expect(body.code).toBe('otherSeat')
+  expect((await agent.get('/api/me/maxes?today=2026-03-02')).body.body).toBeNull()
 })
 
 test('a person in two gyms changes between them, and never into a seat that is not theirs', async () => {

@@ -2,8 +2,8 @@ import type { SessionView } from '@young-oak/api/accounts'
 import { Problem, signInFirst } from '../../http/problem.ts'
 import { route, type Call, type Route } from '../../http/route.ts'
 import { demoAccounts } from './demoAccounts.ts'
-import { isPassword } from './password.ts'
-import { findAccount, listSeats } from './store.ts'
+import { hashPassword, isPassword } from './password.ts'
+import { findAccount, listSeats, savePassword } from './store.ts'
 
 export const accountRoutes: Route[] = [
   route('get /session', async (call) => {
@@ -14,7 +14,7 @@ export const accountRoutes: Route[] = [
   }),
   route('post /session', async (call) => {
     const { email, password } = call.body
-    const account = await call.database.outside((scope) => findAccount(scope, email))
+    const account = await call.database.outside((scope) => findAccount(scope, { email }))
     if (!(await isPassword(account?.password_hash, password)) || !account) {
       throw new Problem('wrongPassword', 'This e-mail address and password do not go together.')
     }
@@ -31,6 +31,17 @@ export const accountRoutes: Route[] = [
     if (!seat) throw new Problem('notAllowed', 'This seat is not yours.')
     call.request.session.seat = seat
     return view(call)
+  }),
+  route('post /session/password', async ({ body, database, request }) => {
+    const id = request.session.account ?? ''
+    const { current, next } = body
+    const account = await database.outside((scope) => findAccount(scope, { id }))
+    if (!account || !(await isPassword(account.password_hash, current)))
+      throw new Problem('wrongPassword', 'This is not your current password.', [
+        { path: 'current', message: 'This is not your current password.' },
+      ])
+    const hash = await hashPassword(next)
+    await database.outside((scope) => savePassword(scope, id, hash, request.sessionID))
   }),
   route(
     'delete /session',

@@ -3,8 +3,23 @@ import type { Seat } from '../../http/seat.ts'
 
 export type Account = { id: string; password_hash: string }
 
-export async function findAccount({ db }: Scope, email: string): Promise<Account | undefined> {
-  return db('account').select('id', 'password_hash').whereRaw('lower(email) = lower(?)', [email]).first()
+export async function findAccount(
+  { db }: Scope,
+  by: { id: string } | { email: string },
+): Promise<Account | undefined> {
+  const accounts = db('account').select('id', 'password_hash')
+  return ('id' in by ? accounts.where(by) : accounts.whereRaw('lower(email) = lower(?)', [by.email])).first()
+}
+
+/** Gives an account another password, and ends its sign-ins but the one that asked for it. */
+export async function savePassword(
+  { db }: Scope,
+  id: string,
+  password_hash: string,
+  kept: string,
+): Promise<void> {
+  await db('account').where({ id }).update({ password_hash })
+  await db('sign_in_session').whereRaw(`sess->>'account' = ?`, [id]).whereNot({ sid: kept }).delete()
 }
 
 /** All seats of the account that the scope is set to, staff before member. */

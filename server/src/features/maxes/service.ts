@@ -75,27 +75,32 @@ export const listProposals = ({ library }: Scope, proposals: Proposal[]): Propos
   proposals.map(({ lift, ...proposal }) => ({ ...liftOfKey(lift), ...proposal })).sort(compareLifts(library))
 
 /** Writes a max as a fact. A single with nothing left is a test; any other set is an estimate that is accepted by being sent. */
-export async function giveMax(scope: MemberScope, given: GivenMax): Promise<void> {
+export async function giveMax(
+  scope: MemberScope,
+  given: GivenMax,
+  id: string = nextFactId(),
+): Promise<boolean> {
   const { today: day, ...max } = given
   refuseFuture(given.date, day, 'A max cannot be dated after today.')
   if (given.help) await refuseTooMuchHelp(scope, given)
-  await insertFact(scope, maxFact(max, day, nextFactId()))
+  return insertFact(scope, maxFact(max, day, id))
 }
 
 export async function giveBodyWeight(
   scope: MemberScope,
   { load, date, today: day }: GivenBodyWeight,
-): Promise<void> {
+  id: string = nextFactId(),
+): Promise<boolean> {
   refuseFuture(date, day, 'A body weight cannot be dated after today.')
   const fact: Fact = {
-    id: nextFactId(),
+    id,
     rev: 1,
     kind: 'bodyWeight',
     load,
     date,
     actsFrom: laterOf(day, date),
   }
-  await insertFact(scope, fact)
+  return insertFact(scope, fact)
 }
 
 async function refuseTooMuchHelp(scope: MemberScope, { load, today: day }: GivenMax): Promise<void> {

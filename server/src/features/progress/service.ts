@@ -96,11 +96,15 @@ function ownDeloadsOf(library: Library, facts: Fact[], planned: Planned, day: Da
 const hasBegun = ({ courses }: Planned, deload: string): boolean =>
   Object.values(courses).some(({ deloads }) => deloads.includes(deload))
 
-/** Stores a fact that was entered on a day. What it holds is read as in a file, and its faults are located. */
-export async function giveFact(scope: MemberScope, { fact: given, today: day }: GivenFact): Promise<void> {
+/** Stores a fact that was entered on a day, and says whether it is new. What it holds is read as in a file, and its faults are located. */
+export async function giveFact(
+  scope: MemberScope,
+  { fact: given, today: day }: GivenFact,
+  id: string = nextFactId(),
+): Promise<boolean> {
   const { fact, issues } = readGivenFact(scope.library, {
     ...given,
-    id: nextFactId(),
+    id,
     rev: 1,
     date: day,
     actsFrom: day,
@@ -109,21 +113,21 @@ export async function giveFact(scope: MemberScope, { fact: given, today: day }: 
     const errors = issues.map((issue) => ({ path: issue.path, message: formatIssue(issue) }))
     throw new Problem('notPossible', errors[0]?.message ?? 'This cannot be saved.', errors)
   }
-  await insertFact(scope, fact)
+  return insertFact(scope, fact)
 }
 
 /**
  * Takes back what was entered: a new entry of the same id that counts for nothing. A deload that has begun is ended on that day instead: what was
  * trained in it stays.
  */
-export async function takeBack(scope: MemberScope, id: string, day: Day): Promise<void> {
+export async function takeBack(scope: MemberScope, id: string, day: Day): Promise<boolean> {
   const fact = isId(id) ? await readFact(scope, id) : undefined
   if (!fact || !givenKinds.includes(fact.kind)) throw notFound('entry')
-  if (fact.void) return
+  if (fact.void) return false
   if (fact.kind === 'deload') {
     const { file } = await readMemberFile(scope)
     const planned = planMember(inputOf(scope, file, { today: day, through: 'near' }))
     if (hasBegun(planned, id)) return giveFact(scope, { fact: { kind: 'endDeload', deload: id }, today: day })
   }
-  await insertFact(scope, { ...fact, rev: fact.rev + 1, void: true })
+  return insertFact(scope, { ...fact, rev: fact.rev + 1, void: true })
 }

@@ -5,15 +5,9 @@ import { asProblem, withoutWords } from '../../http/asProblem.ts'
 import { forbidden } from '../../http/problem.ts'
 import { route, type CallOf, type Route } from '../../http/route.ts'
 import type { SetSaid } from './logbook.ts'
-import {
-  applyOperation,
-  notStarted,
-  ourFault,
-  readOperation,
-  setToLog,
-  today,
-  type SetOperation,
-} from './service.ts'
+import { applyOperation, readOperation, setToLog, type SetOperation } from './operations.ts'
+import { refuse } from './refusals.ts'
+import { today } from './service.ts'
 
 /** A member's own screens. The member is always the one who is signed in: no route takes a member's id. */
 export const trainingRoutes: Route[] = [
@@ -63,11 +57,11 @@ function answerTo(operation: SetOperation, said: SetSaid): OperationAnswer {
     case 'conflict':
       return { id, result: said, kept: setToLog(operation).set.id }
     case 'noSession':
-      return { id, result: 'refused', reason: notStarted }
+      return refuse(id, 'notStarted')
     case 'noSeat':
       throw forbidden()
     default:
-      return { id, result: 'refused', reason: ourFault }
+      return refuse(id, 'ourFault')
   }
 }
 
@@ -76,15 +70,16 @@ async function apply(
   { inMember, request }: CallOfPhone,
   given: Exclude<Given, SetOperation>,
 ): Promise<OperationAnswer> {
-  if ('reason' in given) return { ...given, result: 'refused' }
+  if ('reason' in given) return given
   try {
     return await inMember((scope) => applyOperation(scope, given))
   } catch (error) {
     const problem = asProblem(error)
     // Where the database is away or busy nothing is said of any: the phone sends them again.
     if (problem.status === 503 || problem.status === 401 || problem.status === 403) throw error
-    if (problem.status !== 500) return { id: given.id, result: 'refused', reason: problem.message }
+    if (problem.status !== 500)
+      return { id: given.id, result: 'refused', code: 'notPossible', reason: problem.message }
     request.log.error(withoutWords(error as Error), 'an operation failed')
-    return { id: given.id, result: 'refused', reason: ourFault }
+    return refuse(given.id, 'ourFault')
   }
 }

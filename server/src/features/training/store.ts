@@ -24,11 +24,11 @@ export async function touchMember(
   return rows[0].revision
 }
 
-/** Stores a fact; what it corrects or replaces may have acted earlier. */
-export async function insertFact({ db, gym, member }: MemberScope, fact: Fact): Promise<void> {
+/** Stores a fact, and says whether it is new; what it corrects or replaces may have acted earlier. */
+export async function insertFact({ db, gym, member }: MemberScope, fact: Fact): Promise<boolean> {
   const row = { gym_id: gym, member_id: member, ...factColumns(fact) }
   const names = Object.keys(row)
-  await db.raw(
+  const { rowCount } = await db.raw(
     `with touched as (
        update member set revision = revision + 1, dirty_from = least(dirty_from, ?::date,
          (select min(date) from fact where gym_id = member.gym_id and member_id = member.id and id in (?, ?)))
@@ -37,6 +37,7 @@ export async function insertFact({ db, gym, member }: MemberScope, fact: Fact): 
      on conflict (gym_id, member_id, id, rev, change) do nothing`,
     [actingDay(fact), fact.id, fact.replaces ?? '', member, ...Object.values(row)],
   )
+  return rowCount > 0
 }
 
 /** A session of this member, without what was shown, with every set that was logged until now; nothing where it is another member's. */

@@ -230,6 +230,49 @@ describe('a set', () => {
   })
 })
 
+describe('what is entered beside sets', () => {
+  const kg = (value: number) => ({ value, unit: 'kg' })
+  test('waits for signal like a set, and is one however often it is sent', async () => {
+    const given = { exercise: 'backSquat', load: kg(120), reps: 1, formula: 'epley', date: day, today: day }
+    const operations = [
+      { id: randomUUID(), kind: 'max', entry: 'phone-1', given },
+      {
+        id: randomUUID(),
+        kind: 'bodyWeight',
+        entry: 'phone-2',
+        given: { load: kg(80), date: day, today: day },
+      },
+      {
+        id: randomUUID(),
+        kind: 'fact',
+        entry: 'phone-3',
+        given: { fact: { kind: 'checkIn', sleep: 2 }, today: day },
+      },
+      { id: randomUUID(), kind: 'takeBack', entry: 'phone-3', today: day },
+    ]
+    expect(results(await send(...operations))).toEqual(['stored', 'stored', 'stored', 'stored'])
+    expect(new Set(results(await send(...operations)))).toEqual(new Set(['already had']))
+    const { body } = await phone.get(`/api/me/maxes?today=${day}`).expect(200)
+    expect(body.maxes).toMatchObject([{ load: kg(120), before: [] }])
+    expect(body.body.load).toEqual(kg(80))
+    expect((await phone.get(`/api/me/progress?today=${day}`)).body.checkIn).toBeNull()
+  })
+  test('is refused by itself with a code and the reason, and blocks nothing', async () => {
+    const answers = await send(
+      { kind: 'fact', entry: 'phone-1', given: { fact: { kind: 'checkIn', sleep: 9 }, today: day } },
+      { kind: 'bodyWeight', entry: 'phone-2', given: { load: kg(-1), date: day, today: day } },
+      { kind: 'takeBack', entry: 'nowhere', today: day },
+      { kind: 'bodyWeight', entry: 'phone-3', given: { load: kg(80), date: day, today: day } },
+    )
+    expect(answers.map(({ code, result }: { code?: string; result: string }) => code ?? result)).toEqual([
+      'notPossible',
+      'notAsExpected',
+      'notPossible',
+      'stored',
+    ])
+  })
+})
+
 describe('a max', () => {
   const give = (change: object = {}) =>
     phone.post('/api/me/maxes').send({
