@@ -1,9 +1,7 @@
-import { mixed, number, object, string } from 'yup'
+import { mixed, number, object, string, type TestContext } from 'yup'
 import { exerciseOf, isExercise, isExerciseId, type ExerciseId, type Library } from '@young-oak/core/library'
 import { isDay, type Unit } from '@young-oak/core/units'
-
-/** The heaviest load that is taken for a lift rather than for a slip of the thumb. */
-export const heaviest: Record<Unit, number> = { kg: 500, lb: 1100 }
+import { loadFault, noNumber, repsFault } from './typed.ts'
 
 /** Whose exercise it is, and whether it is there, is asked of the gym's library afterwards. */
 export const exercise = () => mixed<ExerciseId>(isExerciseId)
@@ -13,17 +11,11 @@ export const day = () =>
 export const loadFrom = (least: 'something' | 'nothing') =>
   object({
     value: number()
-      .typeError('Enter the load as a number.')
+      .typeError(noNumber.load)
       .required('Enter the load.')
-      .test('least', 'A load is more than 0.', (value) => (least === 'nothing' ? value >= 0 : value > 0))
-      .test('heaviest', (value, context) => {
-        const unit = (context.parent as { unit?: Unit }).unit ?? 'kg'
-        return (
-          value <= heaviest[unit] ||
-          context.createError({
-            message: `More than ${heaviest[unit]} ${unit} is not taken: check the number.`,
-          })
-        )
+      .test('load', (value, context) => {
+        const { unit = 'kg' } = context.parent as { unit?: Unit }
+        return said(loadFault(value, unit, least), context)
       }),
     unit: mixed<Unit>((value): value is Unit => value === 'kg' || value === 'lb').required(
       'Choose kg or lb.',
@@ -48,7 +40,8 @@ export const fitsBodyMessage = 'Only a body-weight exercise can have a load of 0
 export const mark = () => mixed<true>((value): value is true => value === true).optional()
 
 export const repsSchema = number()
-  .typeError('Enter the reps as a number.')
-  .integer('Reps are whole numbers.')
-  .min(0, 'Reps cannot be less than 0.')
-  .max(100, 'More than 100 reps is not taken: check the number.')
+  .typeError(noNumber.reps)
+  .test('reps', (value, context) => value === undefined || said(repsFault(value), context))
+
+const said = (fault: string | null, { createError }: TestContext) =>
+  fault === null || createError({ message: fault })

@@ -4,9 +4,9 @@ import './styles.css'
 import { StrictMode } from 'react'
 import { createRoot } from 'react-dom/client'
 import { Provider } from 'react-redux'
-import { RouterProvider } from 'react-router/dom'
+import { BrowserRouter } from 'react-router'
 import { keepFocus } from './app/keepFocus.ts'
-import { router } from './app/router.tsx'
+import { Pages } from './app/Pages.tsx'
 import { store } from './app/store.ts'
 import { applyTheme } from './app/theme.ts'
 
@@ -15,7 +15,9 @@ keepFocus()
 createRoot(document.getElementById('root') as HTMLElement).render(
   <StrictMode>
     <Provider store={store}>
-      <RouterProvider router={router} />
+      <BrowserRouter>
+        <Pages />
+      </BrowserRouter>
     </Provider>
   </StrictMode>,
 )

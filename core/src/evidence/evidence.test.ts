@@ -1,5 +1,6 @@
 import { describe, expect, test } from '@jest/globals'
-import { learnSession, noEvidence, type Evidence } from './evidence.ts'
+import { learnSession, type Evidence } from './evidence.ts'
+import { noEvidence } from './none.ts'
 import type { Lift } from '../library/index.ts'
 import { resolve, type SessionLog } from '../member/index.ts'
 import { type Fact, learnFact } from '../facts/index.ts'

@@ -4,7 +4,7 @@ import { exerciseOf, liftKey, type Library } from '../library/index.ts'
 import type { MaxInForce } from '../loads/index.ts'
 import type { TopSet } from '../progressions/index.ts'
 import { isDoubtful } from '../maxes/index.ts'
-import { maxOf, nothingLearned, type Learned } from '../facts/index.ts'
+import { maxOf, type Learned } from '../facts/index.ts'
 import { addLoad, compareLoads, type Day, type Load } from '../units/index.ts'
 
 /**
@@ -36,8 +36,6 @@ export type EstimateSeen = { load: Load; date: Day; from: SetSeen; atLeast?: tru
 
 /** A set that a max comes from. */
 export type SetSeen = Omit<NonNullable<MaxInForce['from']>, 'formula'>
-
-export const noEvidence: Evidence = { ...nothingLearned, last: {}, estimates: {}, recent: {} }
 
 /** `deloads`: slots that were a deload by the plan of the day, where nothing that was shown says so. */
 export function learnSession(

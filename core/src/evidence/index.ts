@@ -5,10 +5,10 @@ export {
   isToTheLimit,
   type LastTime,
   learnSession,
-  noEvidence,
   type SetSeen,
   topSet,
 } from './evidence.ts'
 export { ableFor, freshWeeks, isStale, maxFor } from './maxFor.ts'
+export { noEvidence } from './none.ts'
 export { type Proposal, proposalsOf } from './proposals.ts'
 export { actingDay, type DatedAhead, type Happening, timeline } from './timeline.ts'

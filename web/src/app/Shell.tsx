@@ -1,13 +1,14 @@
-import { LogOut, Moon, Sun } from 'lucide-react'
+import { LogOut, Moon, Sun, UserRound } from 'lucide-react'
 import { useEffect, useRef, useState } from 'react'
-import { NavLink, Navigate, Outlet, useLocation, useNavigate } from 'react-router'
+import { Link, NavLink, Navigate, Outlet, useLocation, useNavigate } from 'react-router'
 import type { SeatView } from '@young-oak/api/accounts'
-import { clearOutbox } from '../offline/outboxSlice.ts'
-import { useOutbox } from '../offline/useOutbox.ts'
+import type { Trouble } from '../offline/outboxSlice.ts'
+import { giveUpOutbox, useOutbox } from '../offline/useOutbox.ts'
 import { Announcer } from '../ui/Announcer.tsx'
 import { Button } from '../ui/Button.tsx'
 import { IconButton } from '../ui/IconButton.tsx'
 import { api, sayError } from './api.ts'
+import { beginSigningOut, endSigningOut, isSigningOut } from './signingOut.ts'
 import { useAppDispatch, useAppSelector } from './store.ts'
 import { chooseTheme, currentTheme } from './theme.ts'
 
@@ -38,11 +39,13 @@ const pages: Record<SeatView['kind'], { to: string; label: string; isWide?: true
 
 /** The frame of every signed-in page: where to go, who is signed in, and whether everything has been sent. */
 export function Shell() {
-  const { data, error, isLoading, refetch } = api.useSessionQuery()
+  // Somebody else may have signed in in another tab meanwhile.
+  const { data, error, isLoading, refetch } = api.useSessionQuery(undefined, { refetchOnFocus: true })
+  const isOut = (error as { status?: unknown } | undefined)?.status === 401
+  if (isSigningOut() || isOut || (data && !data.seat)) return <Navigate to="/sign-in" replace />
   if (isLoading) return <p className="p-6 text-bark">Loading…</p>
-  if (error) return <Unreachable message={sayError(error)} retry={() => void refetch()} />
-  if (!data?.seat) return <Navigate to="/sign-in" replace />
-  return <Frame seat={data.seat} seats={data.seats} />
+  if (!data?.seat) return <Unreachable message={sayError(error)} retry={() => void refetch()} />
+  return <Frame key={data.seat.id} seat={data.seat} seats={data.seats} />
 }
 
 export function Home() {
@@ -78,6 +81,7 @@ function Frame({ seat, seats }: { seat: SeatView; seats: SeatView[] }) {
             {seat.name}, {seat.kind} at {seat.gymName}
           </span>
           <OtherSeats seat={seat} seats={seats} />
+          <AccountButton />
           <ThemeButton />
           <SignOutButton />
         </div>
@@ -123,13 +127,25 @@ function Content() {
 
 /** What the phone has not sent yet, and what the server refused. */
 function Sending({ seat }: { seat: SeatView }) {
-  const { waiting, isAway } = useOutbox(seat.id)
+  const { waiting, trouble, isFull } = useOutbox(seat.id)
   if (!waiting) return null
   return (
     <span role="status" className="rounded bg-acorn-wash px-2 py-1 text-sm text-acorn">
-      {isAway ? `${waiting} not sent yet: trying again` : `Sending ${waiting}`}
+      {sayWaiting(waiting, trouble)}
+      {isFull && '. This phone has no room left: keep this page open until all is sent'}
+      {trouble === 'signedOut' && (
+        <Link className="ml-2 underline" to="/sign-in">
+          Sign in
+        </Link>
+      )}
     </span>
   )
+}
+
+function sayWaiting(waiting: number, trouble: Trouble | null): string {
+  if (trouble === 'signedOut') return `${waiting} not sent yet: you are signed out`
+  if (trouble === 'otherSeat') return `${waiting} not sent yet: somebody else is signed in`
+  return trouble ? `${waiting} not sent yet: trying again` : `Sending ${waiting}`
 }
 
 function OtherSeats({ seat, seats }: { seat: SeatView; seats: SeatView[] }) {
@@ -160,6 +176,15 @@ function OtherSeats({ seat, seats }: { seat: SeatView; seats: SeatView[] }) {
   )
 }
 
+function AccountButton() {
+  const navigate = useNavigate()
+  return (
+    <IconButton label="Your account" onClick={() => void navigate('/account')}>
+      <UserRound size={18} />
+    </IconButton>
+  )
+}
+
 function ThemeButton() {
   const [theme, setTheme] = useState(currentTheme)
   const next = theme === 'dark' ? 'light' : 'dark'
@@ -181,8 +206,10 @@ function SignOutButton() {
   const waiting = useAppSelector(({ outbox }) => outbox.operations.length)
   const leave = async () => {
     if (waiting && !confirm(`${waiting} entries have not been sent yet. Sign out and discard them?`)) return
-    await signOut()
-    dispatch(clearOutbox())
+    giveUpOutbox()
+    beginSigningOut()
+    const { error } = await signOut()
+    if (!error) endSigningOut()
     dispatch(api.util.resetApiState())
     void navigate('/sign-in')
   }

@@ -1,5 +1,6 @@
 import { createApi, fetchBaseQuery } from '@reduxjs/toolkit/query/react'
-import { build, buildHeader } from '@young-oak/api/build'
+import type { SessionView } from '@young-oak/api/accounts'
+import { build, buildHeader, seatHeader } from '@young-oak/api/build'
 import type { LibraryView } from '@young-oak/api/exercises'
 import { openLibrary } from '../features/library/librarySlice.ts'
 import { call } from './call.ts'
@@ -11,7 +12,21 @@ import { sessionEndpoints } from './endpoints/session.ts'
 import { templatesEndpoints } from './endpoints/templates.ts'
 import { trainingEndpoints } from './endpoints/training.ts'
 
-const ask = fetchBaseQuery({ baseUrl: '/api', headers: { [buildHeader]: String(build) }, timeout: 15_000 })
+const ask = fetchBaseQuery({
+  baseUrl: '/api',
+  headers: { [buildHeader]: String(build) },
+  timeout: 15_000,
+  prepareHeaders(headers, { getState }) {
+    const seat = seatOf(getState())
+    if (seat !== undefined) headers.set(seatHeader, seat)
+  },
+})
+
+/** The seat that this page shows. Who is signed in is asked without it. */
+function seatOf(state: unknown): string | undefined {
+  const { api } = state as { api: { queries: Record<string, { data?: unknown } | undefined> } }
+  return (api.queries['session(undefined)']?.data as SessionView | undefined)?.seat?.id
+}
 
 /**
  * Answers name exercises of the gym by their ids alone, and say which library they were made with. Where this page has another one, it

@@ -1,35 +1,49 @@
 import { createSlice, type PayloadAction } from '@reduxjs/toolkit'
-import { operationFormat, upgradeOperation } from '@young-oak/api/operations'
 import type { Operation, OperationAnswer } from '@young-oak/api/training'
+import type { Entry } from './kept.ts'
+
+/** Why nothing is sent at the moment: no answer, nobody signed in any more, or somebody else. */
+export type Trouble = 'away' | 'signedOut' | 'otherSeat'
 
 /** What this phone did and has not been told is stored. It belongs to one seat and is never sent by another. */
 export type Outbox = {
   seat: string | null
   operations: Operation[]
   refused: { operation: Operation; reason: string }[]
-  isAway: boolean
+  trouble: Trouble | null
+  /** The phone has no room to keep all of it while the page is closed. */
+  isFull: boolean
+  /** Entries that were kept and could not be read; they are set aside. */
+  unread: number
 }
 
 const bothKept =
   'the set was logged on another device too. Both entries are kept; open the set and correct it if the wrong entry counts.'
 
-const empty: Outbox = { seat: null, operations: [], refused: [], isAway: false }
+const empty: Outbox = { seat: null, operations: [], refused: [], trouble: null, isFull: false, unread: 0 }
 
 export const outbox = createSlice({
   name: 'outbox',
   initialState: empty,
   reducers: {
-    openOutbox: (_state, { payload }: PayloadAction<string>) => ({
-      ...empty,
-      ...readKept(payload),
-      seat: payload,
-    }),
+    openOutbox(_state, { payload }: PayloadAction<{ seat: string; entries: Entry[]; unread: number }>) {
+      const { seat, entries, unread } = payload
+      const made: Outbox = { ...empty, seat, unread, operations: [], refused: [] }
+      for (const entry of entries) put(made, entry)
+      return made
+    },
     addOperation(state, { payload }: PayloadAction<Operation>) {
       state.operations.push(payload)
     },
+    /** What another tab of the same person has added, or has had answered. */
+    takeChange(state, { payload: { id, entry } }: PayloadAction<{ id: string; entry: Entry | null }>) {
+      state.operations = state.operations.filter((one) => one.id !== id)
+      state.refused = state.refused.filter(({ operation }) => operation.id !== id)
+      if (entry) put(state, entry)
+    },
     /** Takes away what was answered; what was refused or doubled is set aside, in sight, and blocks nothing. */
     takeAnswers(state, { payload }: PayloadAction<OperationAnswer[]>) {
-      state.isAway = false
+      state.trouble = null
       for (const answer of payload) {
         const at = state.operations.findIndex(({ id }) => id === answer.id)
         const operation = state.operations[at]
@@ -39,40 +53,42 @@ export const outbox = createSlice({
         if (answer.result === 'conflict') state.refused.push({ operation, reason: bothKept })
       }
     },
-    setAway(state, { payload }: PayloadAction<boolean>) {
-      state.isAway = payload
+    setTrouble(state, { payload }: PayloadAction<Trouble>) {
+      state.trouble = payload
+    },
+    setFull(state, { payload }: PayloadAction<boolean>) {
+      state.isFull = payload
     },
     dropRefused(state, { payload }: PayloadAction<string>) {
       state.refused = state.refused.filter(({ operation }) => operation.id !== payload)
     },
-    clearOutbox: () => empty,
+    dropUnread(state) {
+      state.unread = 0
+    },
+    closeOutbox: () => empty,
   },
 })
 
-export const { openOutbox, addOperation, takeAnswers, setAway, dropRefused, clearOutbox } = outbox.actions
-
-const keyOf = (seat: string) => `young-oak-outbox:${seat}`
-
-/** Keeps the outbox on the phone, so that a closed page or a flat battery loses nothing. */
-export function keep({ seat, operations, refused }: Outbox): void {
-  if (!seat) return
-  if (operations.length || refused.length)
-    localStorage.setItem(keyOf(seat), JSON.stringify({ format: operationFormat, operations, refused }))
-  else localStorage.removeItem(keyOf(seat))
+function put(state: Outbox, { operation, reason }: Entry): void {
+  if (reason === undefined) state.operations.push(operation)
+  else state.refused.push({ operation, reason })
 }
 
-/** Builds of the first format said no number. */
-type KeptOutbox = Partial<Pick<Outbox, 'operations' | 'refused'>> & { format?: number }
+export const {
+  openOutbox,
+  addOperation,
+  takeChange,
+  takeAnswers,
+  setTrouble,
+  setFull,
+  dropRefused,
+  dropUnread,
+  closeOutbox,
+} = outbox.actions
 
-function readKept(seat: string): Partial<Outbox> {
-  try {
-    const { format = 1, ...kept } = JSON.parse(localStorage.getItem(keyOf(seat)) ?? '{}') as KeptOutbox
-    const today = (operation: Operation) => upgradeOperation(operation, format) as Operation
-    return {
-      operations: (kept.operations ?? []).map(today),
-      refused: (kept.refused ?? []).map((one) => ({ ...one, operation: today(one.operation) })),
-    }
-  } catch {
-    return {}
-  }
-}
+/** Entries as they are kept, by id. */
+export const entriesOf = ({ operations, refused }: Outbox): Map<string, Entry> =>
+  new Map<string, Entry>([
+    ...operations.map((operation) => [operation.id, { operation }] as const),
+    ...refused.map((one) => [one.operation.id, one] as const),
+  ])

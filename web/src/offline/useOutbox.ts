@@ -1,21 +1,44 @@
-import { useEffect } from 'react'
+import { useEffect, useRef } from 'react'
 import type { Operation } from '@young-oak/api/training'
 import { api } from '../app/api.ts'
 import { today } from '../app/today.ts'
 import { store, useAppDispatch, useAppSelector } from '../app/store.ts'
-import { addOperation, keep, openOutbox, setAway, takeAnswers } from './outboxSlice.ts'
+import { changedEntry, forgetAll, readKept } from './kept.ts'
+import { keepChanges } from './keepChanges.ts'
+import {
+  addOperation,
+  closeOutbox,
+  openOutbox,
+  setFull,
+  setTrouble,
+  takeAnswers,
+  takeChange,
+  type Outbox,
+  type Trouble,
+} from './outboxSlice.ts'
 
 const retryMs = 3000
 type Without<T> = T extends unknown ? Omit<T, 'id'> : never
 
 /** Opens the seat's outbox, keeps it on the phone, and sends it until it is empty. One place on the page uses it. */
-export function useOutbox(seat: string): { waiting: number; isAway: boolean } {
+export function useOutbox(seat: string): Pick<Outbox, 'trouble' | 'isFull'> & { waiting: number } {
   const dispatch = useAppDispatch()
   const box = useAppSelector(({ outbox }) => outbox)
+  const before = useRef(box)
   useEffect(() => {
-    dispatch(openOutbox(seat))
+    dispatch(openOutbox({ seat, ...readKept(seat) }))
+    const heard = (event: StorageEvent) => {
+      const change = changedEntry(seat, event)
+      if (change) dispatch(takeChange(change))
+    }
+    addEventListener('storage', heard)
+    return () => removeEventListener('storage', heard)
   }, [dispatch, seat])
-  useEffect(() => keep(box), [box])
+  useEffect(() => {
+    const hasRoom = keepChanges(before.current, box)
+    before.current = box
+    if (hasRoom === box.isFull) dispatch(setFull(!hasRoom))
+  }, [dispatch, box])
   const isReady = box.seat === seat && box.operations.length > 0
   useEffect(() => {
     if (!isReady) return
@@ -28,12 +51,20 @@ export function useOutbox(seat: string): { waiting: number; isAway: boolean } {
       removeEventListener('online', online)
     }
   }, [isReady, box.operations.length])
-  return { waiting: box.seat === seat ? box.operations.length : 0, isAway: box.isAway }
+  const { trouble, isFull } = box
+  return { waiting: box.seat === seat ? box.operations.length : 0, trouble, isFull }
 }
 
 /** Records what was done: it is on the phone at once, and on its way. */
 export function record(operation: Without<Operation>): void {
   store.dispatch(addOperation({ ...operation, id: crypto.randomUUID() } as Operation))
+}
+
+/** Gives up what was not sent, on the page and on the phone. */
+export function giveUpOutbox(): void {
+  const { seat } = store.getState().outbox
+  if (seat) forgetAll(seat)
+  store.dispatch(closeOutbox())
 }
 
 let isSending = false
@@ -47,18 +78,23 @@ async function send(): Promise<void> {
   if (isSending || !operations.length) return
   isSending = true
   try {
-    const { data } = await store.dispatch(api.endpoints.sendOperations.initiate(operations.slice(0, 100)))
-    const read =
-      data &&
-      (await store.dispatch(
-        api.endpoints.today.initiate(
-          { day: today(), location: store.getState().location.at },
-          { forceRefetch: true, subscribe: false },
-        ),
-      ))
-    if (data && read?.isSuccess) store.dispatch(takeAnswers(data.answers))
-    else store.dispatch(setAway(true))
+    const sent = await store.dispatch(api.endpoints.sendOperations.initiate(operations.slice(0, 100)))
+    if (sent.error) return void store.dispatch(setTrouble(troubleOf(sent.error)))
+    const read = await store.dispatch(
+      api.endpoints.today.initiate(
+        { day: today(), location: store.getState().location.at },
+        { forceRefetch: true, subscribe: false },
+      ),
+    )
+    if (read.isSuccess) store.dispatch(takeAnswers(sent.data.answers))
+    else store.dispatch(setTrouble(troubleOf(read.error)))
   } finally {
     isSending = false
   }
+}
+
+function troubleOf(error: unknown): Trouble {
+  const { status, data } = error as { status?: unknown; data?: { code?: string } }
+  if (status === 401) return 'signedOut'
+  return data?.code === 'otherSeat' ? 'otherSeat' : 'away'
 }

@@ -1,25 +1,40 @@
-import { Tooltip } from 'radix-ui'
-import type { ButtonHTMLAttributes } from 'react'
+import { useState, type ButtonHTMLAttributes, type SyntheticEvent } from 'react'
+import { createPortal } from 'react-dom'
 
-/** An icon with a name: read aloud, and shown when pointed at or focused. */
+/** An icon with a name: read aloud, and shown when pointed at or focused by a key. */
 export function IconButton({ label, ...rest }: ButtonHTMLAttributes<HTMLButtonElement> & { label: string }) {
+  const [at, setAt] = useState<{ left: number; top: number } | null>(null)
+  const show = ({ currentTarget }: SyntheticEvent) => {
+    const { left, width, bottom } = currentTarget.getBoundingClientRect()
+    // Half of the longest name keeps clear of the edges.
+    const middle = Math.min(Math.max(left + width / 2, 110), innerWidth - 110)
+    setAt({ left: middle, top: bottom + 4 })
+  }
+  const hide = () => setAt(null)
   return (
-    <Tooltip.Provider delayDuration={300}>
-      <Tooltip.Root>
-        <Tooltip.Trigger asChild>
-          <button
-            type="button"
-            aria-label={label}
-            className="grid size-11 place-items-center rounded-md text-bark hover:bg-leaf-wash hover:text-ink disabled:opacity-40"
-            {...rest}
-          />
-        </Tooltip.Trigger>
-        <Tooltip.Portal>
-          <Tooltip.Content sideOffset={4} className="z-50 rounded bg-ink px-2 py-1 text-sm text-paper">
+    <>
+      <button
+        type="button"
+        aria-label={label}
+        className="grid size-11 place-items-center rounded-md text-bark hover:bg-leaf-wash hover:text-ink disabled:opacity-40"
+        onPointerEnter={show}
+        onPointerLeave={hide}
+        onFocus={(event) => event.currentTarget.matches(':focus-visible') && show(event)}
+        onBlur={hide}
+        onKeyDown={({ key }) => key === 'Escape' && hide()}
+        {...rest}
+      />
+      {at &&
+        createPortal(
+          <span
+            aria-hidden
+            style={at}
+            className="pointer-events-none fixed z-50 -translate-x-1/2 rounded bg-ink px-2 py-1 text-sm whitespace-nowrap text-paper"
+          >
             {label}
-          </Tooltip.Content>
-        </Tooltip.Portal>
-      </Tooltip.Root>
-    </Tooltip.Provider>
+          </span>,
+          document.body,
+        )}
+    </>
   )
 }

@@ -1,9 +1,16 @@
-import { Toaster } from 'sonner'
+import { lazy, Suspense, useSyncExternalStore } from 'react'
+import { asked } from './toast.ts'
 
-/** Where short confirmations appear. It stands on the pages that give some, so that the others need not load it. */
-export const Toasts = () => (
-  <Toaster
-    position="bottom-center"
-    toastOptions={{ className: '!bg-ink !text-paper !border-0 !font-sans' }}
-  />
-)
+const Shown = lazy(() => import('./ShownToasts.tsx'))
+
+/** Where short confirmations appear. It stands on the pages that give some, and loads what shows them with the first. */
+export function Toasts() {
+  const isAsked = useSyncExternalStore(asked.subscribe, asked.now)
+  return (
+    isAsked && (
+      <Suspense fallback={null}>
+        <Shown />
+      </Suspense>
+    )
+  )
+}

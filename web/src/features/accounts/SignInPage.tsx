@@ -5,6 +5,7 @@ import { useForm } from 'react-hook-form'
 import { useNavigate } from 'react-router'
 import { signInSchema, type SignIn } from '@young-oak/api/accounts'
 import { api, sayError } from '../../app/api.ts'
+import { endSigningOut, useSigningOut } from '../../app/signingOut.ts'
 import { useAppDispatch } from '../../app/store.ts'
 import { Button } from '../../ui/Button.tsx'
 import { Field } from '../../ui/Field.tsx'
@@ -16,6 +17,7 @@ export default function SignInPage() {
   const { data, error: away } = api.useSessionQuery(undefined, { pollingInterval: isAway ? 3000 : 0 })
   if (isAway !== (away !== undefined)) setAway(!isAway)
   const [signIn, { error, isLoading }] = api.useSignInMutation()
+  useSigningOut()
   const navigate = useNavigate()
   const dispatch = useAppDispatch()
   const { register, handleSubmit, formState } = useForm<SignIn>({
@@ -25,6 +27,7 @@ export default function SignInPage() {
   const enter = async (given: SignIn) => {
     const answer = await signIn(given)
     if (answer.error) return
+    endSigningOut()
     await dispatch(api.endpoints.session.initiate(undefined, { forceRefetch: true }))
     void navigate('/')
   }

@@ -1,7 +1,7 @@
 import { useTitle } from '../../app/useTitle.ts'
 import { yupResolver } from '@hookform/resolvers/yup'
 import { useForm } from 'react-hook-form'
-import { toast } from 'sonner'
+import { toast } from '../../ui/toast.ts'
 import { locationSchema, type GivenLocation, type LocationView } from '@young-oak/api/equipment'
 import { api, sayError } from '../../app/api.ts'
 import { today } from '../../app/today.ts'

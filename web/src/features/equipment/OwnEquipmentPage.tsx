@@ -1,5 +1,5 @@
 import { useTitle } from '../../app/useTitle.ts'
-import { toast } from 'sonner'
+import { toast } from '../../ui/toast.ts'
 import { ownLocation } from '@young-oak/api/equipment'
 import type { Unit } from '@young-oak/core/units'
 import { api, sayError } from '../../app/api.ts'

@@ -8,7 +8,7 @@ import {
   readingWords,
 } from '@young-oak/core/library'
 import { Button } from '../../ui/Button.tsx'
-import { sentence } from '../../ui/Why.tsx'
+import { sentence } from '../../ui/sentence.ts'
 
 type Props = {
   id: ExerciseId

@@ -1,6 +1,6 @@
 import { useLibrary } from './useLibrary.ts'
 import { useState } from 'react'
-import { toast } from 'sonner'
+import { toast } from '../../ui/toast.ts'
 import {
   declaredAs,
   liftName,

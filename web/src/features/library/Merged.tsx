@@ -1,5 +1,5 @@
 import { useLibrary } from './useLibrary.ts'
-import { toast } from 'sonner'
+import { toast } from '../../ui/toast.ts'
 import { liftName, type OwnExercise, type OwnExercises, type OwnId } from '@young-oak/core/library'
 import { api, sayError } from '../../app/api.ts'
 import { Button } from '../../ui/Button.tsx'

@@ -1,5 +1,5 @@
 import { useState } from 'react'
-import { toast } from 'sonner'
+import { toast } from '../../ui/toast.ts'
 import type { MaxesView } from '@young-oak/api/maxes'
 import { formatDay, formatLoad, type Unit, typedNumber } from '@young-oak/core/units'
 import { api, fieldErrors, sayError } from '../../app/api.ts'

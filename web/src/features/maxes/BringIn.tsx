@@ -1,6 +1,6 @@
 import { useLibrary } from '../library/useLibrary.ts'
 import { useState } from 'react'
-import { toast } from 'sonner'
+import { toast } from '../../ui/toast.ts'
 import type { MaxTableLine } from '@young-oak/api/maxes'
 import { maxHeader, type MaxReading, type MaxRow } from '@young-oak/core/parsing'
 import { exerciseOf, liftKey, liftName } from '@young-oak/core/library'

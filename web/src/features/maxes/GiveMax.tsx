@@ -1,6 +1,6 @@
 import { useLibrary } from '../library/useLibrary.ts'
 import { useState } from 'react'
-import { toast } from 'sonner'
+import { toast } from '../../ui/toast.ts'
 import type { MaxesView } from '@young-oak/api/maxes'
 import { takesMax } from '@young-oak/core/library'
 import { defaultFormula, mostInReserve, type FormulaKind } from '@young-oak/core/maxes'

@@ -1,5 +1,5 @@
 import { useLibrary } from '../library/useLibrary.ts'
-import { toast } from 'sonner'
+import { toast } from '../../ui/toast.ts'
 import type { ProposedMax } from '@young-oak/api/maxes'
 import { liftName, maxName } from '@young-oak/core/library'
 import { defaultFormula, formulaOf } from '@young-oak/core/maxes'

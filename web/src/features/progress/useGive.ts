@@ -1,4 +1,4 @@
-import { toast } from 'sonner'
+import { toast } from '../../ui/toast.ts'
 import { api, sayError } from '../../app/api.ts'
 import { today } from '../../app/today.ts'
 

@@ -1,6 +1,6 @@
 import { yupResolver } from '@hookform/resolvers/yup'
 import { Controller, useForm, useWatch, type Control } from 'react-hook-form'
-import { toast } from 'sonner'
+import { toast } from '../../ui/toast.ts'
 import { publicationSchema, type Publication } from '@young-oak/api/forms/publication'
 import type { Template } from '@young-oak/core/template'
 import { formatDay } from '@young-oak/core/units'

@@ -1,6 +1,6 @@
 import { useLibrary } from '../library/useLibrary.ts'
 import { useCallback } from 'react'
-import { toast } from 'sonner'
+import { toast } from '../../ui/toast.ts'
 import { faultOf, type Built } from '@young-oak/core/editing'
 import type { Command, Template } from '@young-oak/core/template'
 import { store, useAppDispatch } from '../../app/store.ts'

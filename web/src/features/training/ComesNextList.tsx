@@ -1,12 +1,12 @@
 import { useLibrary } from '../library/useLibrary.ts'
 import type { WhyStep } from '@young-oak/core/words'
 import type { Plan, PlannedSession } from '@young-oak/core/plan'
-import { explain } from '@young-oak/core/explain'
 import { liftName } from '@young-oak/core/library'
 import type { ShownSets } from '@young-oak/core/member'
 import { comesNext, formatSetsShown } from '@young-oak/core/views'
 import { compareLoads, formatLoad } from '@young-oak/core/units'
-import { sentence, Why } from '../../ui/Why.tsx'
+import { Explained } from '../../ui/Explained.tsx'
+import { Why } from '../../ui/Why.tsx'
 
 /** After a session: what each lift moves to, where, and why. */
 export function ComesNextList({ plan, session }: { plan: Plan; session: PlannedSession }) {
@@ -31,7 +31,7 @@ export function ComesNextList({ plan, session }: { plan: Plan; session: PlannedS
                   {formatSetsShown(library, then.sets)}
                 </Why>
               </p>
-              {reason && <p className="text-sm text-bark">{sayReason(reason, then.sets[0])}</p>}
+              {reason && <Reason reason={reason} prescribed={then.sets[0]} />}
             </>
           ) : (
             <p className="text-bark">Not in the next weeks.</p>
@@ -43,8 +43,13 @@ export function ComesNextList({ plan, session }: { plan: Plan; session: PlannedS
 }
 
 /** "83 kg was a hit on 24 Nov 2026: +2.5 kg → 85.5 kg, on these plates 85 kg." */
-function sayReason(reason: WhyStep, prescribed: ShownSets | undefined): string {
+function Reason({ reason, prescribed }: { reason: WhyStep; prescribed: ShownSets | undefined }) {
   const isRounded =
     prescribed?.load && prescribed.target && compareLoads(prescribed.load, prescribed.target) !== 0
-  return `${sentence(explain(reason))}${isRounded && prescribed.load ? `, on these plates ${formatLoad(prescribed.load)}` : ''}.`
+  return (
+    <p className="text-sm text-bark">
+      <Explained steps={[reason]} isSentence />
+      {isRounded && prescribed.load ? `, on these plates ${formatLoad(prescribed.load)}` : ''}.
+    </p>
+  )
 }

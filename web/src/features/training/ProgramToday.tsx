@@ -2,7 +2,6 @@ import { useRef } from 'react'
 import { Check } from 'lucide-react'
 import type { TodayView } from '@young-oak/api/training'
 import { placeIn, snapshot, type Plan, type PlannedSession, type PlannedWeek } from '@young-oak/core/plan'
-import { explain } from '@young-oak/core/explain'
 import { sessionLogId, type SessionLog } from '@young-oak/core/member'
 import type { Evidence } from '@young-oak/core/evidence'
 import { formatDay, type Day } from '@young-oak/core/units'
@@ -11,6 +10,7 @@ import { useAppDispatch, useAppSelector } from '../../app/store.ts'
 import { minuteOfDay } from '../../app/today.ts'
 import { record } from '../../offline/useOutbox.ts'
 import { Button } from '../../ui/Button.tsx'
+import { Explained } from '../../ui/Explained.tsx'
 import { Proposals } from '../maxes/Proposals.tsx'
 import { ComesNextList } from './ComesNextList.tsx'
 import { GrowthRings } from './GrowthRings.tsx'
@@ -119,7 +119,8 @@ function LeftOut({ session: { slots, changes } }: { session: PlannedSession }) {
     <p className="mt-2 text-sm text-bark">
       {gone.length === 1 ? 'One exercise' : `${gone.length} exercises`} of this session{' '}
       {gone.length === 1 ? 'is' : 'are'} left out today (
-      {[...new Set(gone.map(({ step }) => explain(step)))].join('; ')}).
+      <Explained steps={gone.map(({ step }) => step)} />
+      ).
     </p>
   )
 }

@@ -1,14 +1,16 @@
 import { useTitle } from '../../app/useTitle.ts'
 import { useLibrary } from '../library/useLibrary.ts'
+import { useEffect } from 'react'
 import { Link } from 'react-router'
 import type { TodayView } from '@young-oak/api/training'
 import { liftName } from '@young-oak/core/library'
 import { api, sayError } from '../../app/api.ts'
 import { useAppDispatch, useAppSelector } from '../../app/store.ts'
 import { today } from '../../app/today.ts'
-import { dropRefused } from '../../offline/outboxSlice.ts'
+import { dropRefused, dropUnread } from '../../offline/outboxSlice.ts'
 import { withWaiting } from '../../offline/withWaiting.ts'
 import { Button } from '../../ui/Button.tsx'
+import { loadLater } from '../../ui/loadLater.ts'
 import { Toasts } from '../../ui/Toasts.tsx'
 import { ProgramToday } from './ProgramToday.tsx'
 
@@ -25,6 +27,7 @@ export default function TodayPage() {
     },
   )
   const operations = useAppSelector(({ outbox }) => outbox.operations)
+  useEffect(loadLater, [])
   if (isLoading) return <p className="p-6 text-bark">Loading…</p>
   if (!data) return <Trouble message={sayError(error)} retry={() => void refetch()} />
   const logs = withWaiting(data.logs, operations)
@@ -78,10 +81,22 @@ function NoProgram() {
 function Refused() {
   const library = useLibrary()
   const refused = useAppSelector(({ outbox }) => outbox.refused)
+  const unread = useAppSelector(({ outbox }) => outbox.unread)
   const dispatch = useAppDispatch()
-  if (!refused.length) return null
+  if (!refused.length && !unread) return null
   return (
     <section role="alert" className="mb-4 rounded border border-brick bg-brick-wash p-3">
+      {unread > 0 && (
+        <p className="flex items-center justify-between gap-3">
+          <span>
+            {unread === 1 ? 'An entry' : `${unread} entries`} kept on this phone could not be read and{' '}
+            {unread === 1 ? 'is' : 'are'} set aside. Check that your last sets are here.
+          </span>
+          <Button look="quiet" onClick={() => dispatch(dropUnread())}>
+            Dismiss
+          </Button>
+        </p>
+      )}
       {refused.map(({ operation, reason }) => (
         <p key={operation.id} className="flex items-center justify-between gap-3">
           <span>

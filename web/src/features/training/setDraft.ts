@@ -1,4 +1,4 @@
-import { loadSchema, repsSchema } from '@young-oak/api/fields'
+import { loadFault, repsFault } from '@young-oak/api/typed'
 import { kindOf } from '@young-oak/core/goals'
 import { exerciseOf, type Library } from '@young-oak/core/library'
 import type { SetLog, ShownSets } from '@young-oak/core/member'
@@ -14,7 +14,6 @@ import {
   type Unit,
   typedNumber,
 } from '@young-oak/core/units'
-import { ValidationError, type Schema } from 'yup'
 
 /** What was done in a set. */
 export type Result = Pick<
@@ -135,12 +134,12 @@ export function readDraft(
   const help = isOnBody && typeof value === 'number' && value < 0
   if (isLoaded && value === undefined && !isOnBody) errors.load = 'Enter the load.'
   else if (isLoaded && value !== undefined && !(isOnBody && value === 0))
-    Object.assign(errors, fault('load', loadSchema, { value: handled, unit }))
+    Object.assign(errors, said('load', loadFault(handled, unit, 'something')))
   const count = counts === 's' ? typedSeconds(draft.count) : typedNumber(draft.count)
   if (counts !== 'done') {
     if (count === undefined) errors.count = counts === 'reps' ? 'Enter the reps.' : 'Enter the amount.'
     else if (count === 0 && state === 'done') errors.count = 'None: tap Failed if you tried the set.'
-    else if (counts === 'reps') Object.assign(errors, fault('count', repsSchema, count))
+    else if (counts === 'reps') Object.assign(errors, said('count', repsFault(count)))
     else if (typeof count !== 'number' || count < 0 || count > 100_000)
       errors.count = counts === 's' ? 'A time like 0:45 or 12:30.' : 'A number from 0 to 100,000.'
   }
@@ -186,11 +185,5 @@ function typedSeconds(text: string): number | string | undefined {
 const isWhole = (value: unknown, from: number, to: number): boolean =>
   Number.isInteger(value) && (value as number) >= from && (value as number) <= to
 
-function fault(field: keyof SetErrors, schema: Schema, value: unknown): SetErrors {
-  try {
-    schema.validateSync(value, { strict: true })
-    return {}
-  } catch (error) {
-    return { [field]: ValidationError.isError(error) ? error.message : 'This is not as expected.' }
-  }
-}
+const said = (field: keyof SetErrors, fault: string | null): SetErrors =>
+  fault === null ? {} : { [field]: fault }

@@ -1,5 +1,5 @@
 import { useLayoutEffect, useMemo, useRef, useState, type KeyboardEvent, type RefObject } from 'react'
-import { toast } from 'sonner'
+import { toast } from '../../../ui/toast.ts'
 import type { Id } from '@young-oak/core/parsing'
 import type { Built } from '@young-oak/core/editing'
 import type { Command, Template } from '@young-oak/core/template'

@@ -1,0 +1,51 @@
+import { lazy, Suspense, type ComponentType, type ReactNode } from 'react'
+import { Navigate, Route, Routes, useLocation } from 'react-router'
+import { PageBoundary } from './PageBoundary.tsx'
+import { Home, Shell } from './Shell.tsx'
+
+/** Each page is a file of its own: a member's phone never loads the workbench. */
+const page = (load: () => Promise<{ default: ComponentType }>) => {
+  const Page = lazy(load)
+  return (
+    <Suspense fallback={<p className="p-6 text-bark">Loading…</p>}>
+      <Page />
+    </Suspense>
+  )
+}
+
+const pages: Record<string, ReactNode> = {
+  '/templates': page(() => import('../features/templates/TemplatesPage.tsx')),
+  '/templates/:id': page(() => import('../features/templates/EditorPage.tsx')),
+  '/exercises': page(() => import('../features/library/LibraryPage.tsx')),
+  '/members': page(() => import('../features/members/MembersPage.tsx')),
+  '/today': page(() => import('../features/training/TodayPage.tsx')),
+  '/progress': page(() => import('../features/progress/ProgressPage.tsx')),
+  '/members/:id/progress': page(() => import('../features/progress/ProgressPage.tsx')),
+  '/members/:id/maxes': page(() => import('../features/maxes/MaxesPage.tsx')),
+  '/max-table': page(() => import('../features/maxes/MaxTablePage.tsx')),
+  '/maxes': page(() => import('../features/maxes/MaxesPage.tsx')),
+  '/locations': page(() => import('../features/equipment/LocationsPage.tsx')),
+  '/equipment': page(() => import('../features/equipment/OwnEquipmentPage.tsx')),
+  '/calculator': page(() => import('../features/calculator/CalculatorPage.tsx')),
+  '/account': page(() => import('../features/accounts/AccountPage.tsx')),
+}
+const signIn = page(() => import('../features/accounts/SignInPage.tsx'))
+
+/** Every page by its address. */
+export function Pages() {
+  const { pathname } = useLocation()
+  return (
+    <PageBoundary at={pathname}>
+      <Routes>
+        <Route path="/sign-in" element={signIn} />
+        <Route element={<Shell />}>
+          <Route path="/" element={<Home />} />
+          {Object.entries(pages).map(([path, element]) => (
+            <Route key={path} path={path} element={element} />
+          ))}
+          <Route path="*" element={<Navigate to="/" replace />} />
+        </Route>
+      </Routes>
+    </PageBoundary>
+  )
+}
