@@ -184,6 +184,7 @@ test('an estimate from training changes nothing until it is accepted', async ({ 
 
 test('the theme is kept', async ({ page }) => {
   await enter(page, 'Isla')
+  await page.getByRole('button', { name: 'Your account' }).click()
   await page.getByRole('button', { name: 'Change to the dark theme' }).click()
   await page.reload()
   await expect(page.locator('html')).toHaveAttribute('data-theme', 'dark')

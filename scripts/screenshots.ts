@@ -156,7 +156,7 @@ async function takeMember(browser: Browser): Promise<void> {
   }
   await page.getByRole('button', { name: 'Finish the session' }).click()
   await page.getByRole('list', { name: 'What comes next' }).waitFor()
-  await page.getByRole('button', { name: 'Change to the dark theme' }).click()
+  await page.evaluate(() => (document.documentElement.dataset.theme = 'dark'))
   await shoot(page, 'next-phone-dark')
   const seeker = await browser.newPage({ viewport: phone, reducedMotion: 'reduce' })
   await seeker.goto(base)

@@ -1,5 +1,5 @@
-import { LogOut, Moon, Sun, UserRound } from 'lucide-react'
-import { useEffect, useRef, useState } from 'react'
+import { LogOut, UserRound } from 'lucide-react'
+import { useEffect, useRef } from 'react'
 import { Link, NavLink, Navigate, Outlet, useLocation, useNavigate } from 'react-router'
 import type { SeatView } from '@young-oak/api/accounts'
 import type { Trouble } from '../offline/outboxSlice.ts'
@@ -10,7 +10,7 @@ import { IconButton } from '../ui/IconButton.tsx'
 import { api, sayError } from './api.ts'
 import { beginSigningOut, endSigningOut, isSigningOut } from './signingOut.ts'
 import { useAppDispatch, useAppSelector } from './store.ts'
-import { chooseTheme, currentTheme } from './theme.ts'
+import { ThemeButton } from './ThemeButton.tsx'
 
 /** `isWide`: not in a phone's row of pages, where it is reached from another one. */
 const pages: Record<SeatView['kind'], { to: string; label: string; isWide?: true }[]> = {
@@ -82,7 +82,9 @@ function Frame({ seat, seats }: { seat: SeatView; seats: SeatView[] }) {
           </span>
           <OtherSeats seat={seat} seats={seats} />
           <AccountButton />
-          <ThemeButton />
+          <span className="hidden sm:inline">
+            <ThemeButton />
+          </span>
           <SignOutButton />
         </div>
       </header>
@@ -181,20 +183,6 @@ function AccountButton() {
   return (
     <IconButton label="Your account" onClick={() => void navigate('/account')}>
       <UserRound size={18} />
-    </IconButton>
-  )
-}
-
-function ThemeButton() {
-  const [theme, setTheme] = useState(currentTheme)
-  const next = theme === 'dark' ? 'light' : 'dark'
-  const change = () => {
-    chooseTheme(next)
-    setTheme(next)
-  }
-  return (
-    <IconButton label={`Change to the ${next} theme`} onClick={change}>
-      {theme === 'dark' ? <Sun size={18} /> : <Moon size={18} />}
     </IconButton>
   )
 }

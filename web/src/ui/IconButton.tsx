@@ -1,15 +1,10 @@
-import { useState, type ButtonHTMLAttributes, type SyntheticEvent } from 'react'
+import { useState, type ButtonHTMLAttributes, type CSSProperties, type SyntheticEvent } from 'react'
 import { createPortal } from 'react-dom'
 
 /** An icon with a name: read aloud, and shown when pointed at or focused by a key. */
 export function IconButton({ label, ...rest }: ButtonHTMLAttributes<HTMLButtonElement> & { label: string }) {
-  const [at, setAt] = useState<{ left: number; top: number } | null>(null)
-  const show = ({ currentTarget }: SyntheticEvent) => {
-    const { left, width, bottom } = currentTarget.getBoundingClientRect()
-    // Half of the longest name keeps clear of the edges.
-    const middle = Math.min(Math.max(left + width / 2, 110), innerWidth - 110)
-    setAt({ left: middle, top: bottom + 4 })
-  }
+  const [at, setAt] = useState<CSSProperties | null>(null)
+  const show = ({ currentTarget }: SyntheticEvent) => setAt(below(currentTarget.getBoundingClientRect()))
   const hide = () => setAt(null)
   return (
     <>
@@ -29,7 +24,7 @@ export function IconButton({ label, ...rest }: ButtonHTMLAttributes<HTMLButtonEl
           <span
             aria-hidden
             style={at}
-            className="pointer-events-none fixed z-50 -translate-x-1/2 rounded bg-ink px-2 py-1 text-sm whitespace-nowrap text-paper"
+            className="pointer-events-none fixed z-50 rounded bg-ink px-2 py-1 text-sm whitespace-nowrap text-paper"
           >
             {label}
           </span>,
@@ -38,3 +33,13 @@ export function IconButton({ label, ...rest }: ButtonHTMLAttributes<HTMLButtonEl
     </>
   )
 }
+
+/** Under the middle of a button; under its edge where half of the longest name has no room beside it. */
+function below({ left, right, width, bottom }: DOMRect): CSSProperties {
+  const top = bottom + 4
+  const middle = left + width / 2
+  if (middle < half) return { top, left }
+  if (middle > innerWidth - half) return { top, right: document.documentElement.clientWidth - right }
+  return { top, left: middle, transform: 'translateX(-50%)' }
+}
+const half = 110

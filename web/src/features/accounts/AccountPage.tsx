@@ -2,6 +2,7 @@ import { yupResolver } from '@hookform/resolvers/yup'
 import { useForm } from 'react-hook-form'
 import { passwordSchema, type GivenPassword } from '@young-oak/api/accounts'
 import { api, sayError } from '../../app/api.ts'
+import { ThemeButton } from '../../app/ThemeButton.tsx'
 import { useTitle } from '../../app/useTitle.ts'
 import { Button } from '../../ui/Button.tsx'
 import { Field } from '../../ui/Field.tsx'
@@ -22,6 +23,9 @@ export default function AccountPage() {
           </li>
         ))}
       </ul>
+      <p className="mt-2 flex items-center justify-between sm:hidden">
+        Light or dark page <ThemeButton />
+      </p>
       <PasswordForm />
       <Toasts />
     </main>
