@@ -13,6 +13,7 @@ import { sayFigure, type Figure } from './figure.ts'
 import { addGyms } from './gyms.ts'
 import { benchPageSize } from './pageSize.ts'
 import { benchHttp } from './http.ts'
+import { benchPlanners } from './planners.ts'
 
 const root = fileURLToPath(new URL('../..', import.meta.url))
 const print = (line: string): void => void process.stdout.write(`${line}\n`)
@@ -58,6 +59,14 @@ async function overHttp(): Promise<void> {
       const emails = addGyms(cluster.psql, 'bench', 20, 5)
       print(`  ${emails.length} members of 20 gyms`)
       tell(await benchHttp(base, emails, demoAccounts[0]?.password ?? ''))
+      const [gym = ''] = cluster
+        .psql('bench', 'select gym_id from enrolment order by gym_id limit 1')
+        .split('\n')
+      const members = cluster
+        .psql('bench', `select id from member where gym_id = '${gym}'`)
+        .split('\n')
+        .filter(Boolean)
+      tell(await benchPlanners(env.DATABASE_URL, gym, members))
       print('\nThe workbench in Chromium: 24 weeks × 6 days × 8 slots × 3 tracks')
       const writer = demoAccounts.find(({ email }) => email.startsWith('wren'))
       tell(await benchEditing(base, writer?.email ?? '', writer?.password ?? ''))

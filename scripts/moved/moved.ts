@@ -2,17 +2,15 @@
 // loads move. Reads as the owner of the database; writes nothing to it.
 import { spawnSync } from 'node:child_process'
 import { mkdirSync, rmSync } from 'node:fs'
+import { availableParallelism } from 'node:os'
 import { join } from 'node:path'
 import { fileURLToPath } from 'node:url'
 import { parseArgs } from 'node:util'
-import type { PlanInput } from '@young-oak/core/plan'
-import { connect, openDatabase } from '@young-oak/server/database/open'
-import { listExercises } from '@young-oak/server/features/exercises/store'
-import { memberScope } from '@young-oak/server/features/members/memberScope'
-import { readMemberFile } from '@young-oak/server/features/training/memberFile'
-import { inputOf } from '@young-oak/server/features/training/planInput'
+import { connect } from '@young-oak/server/database/open'
+import type { NextLoads } from '@young-oak/server/planning/nextLoads'
+import { openPlanners } from '@young-oak/server/planning/planners'
 import { readOwnerUrl } from '@young-oak/server/settings'
-import { movesOf, type NextLoads } from './moves.ts'
+import { movesOf } from './moves.ts'
 
 const root = fileURLToPath(new URL('../..', import.meta.url))
 const print = (line: string): void => void process.stdout.write(`${line}\n`)
@@ -21,17 +19,18 @@ async function main(): Promise<void> {
   const text = { type: 'string' } as const
   const { against, today = localDay() } = parseArgs({ options: { against: text, today: text } }).values
   if (!against) throw new Error('usage: npm run moved -- --against COMMIT [--today YYYY-MM-DD]')
-  const inputs = await readInputs(readOwnerUrl(), today)
+  const url = readOwnerUrl()
+  const gyms = await readGyms(url)
   const folder = join(root, '.data', `engine-${process.pid}`)
   try {
-    const before = planWith(coreOf(against, folder), inputs)
-    const after = planWith(join(root, 'core'), inputs)
+    const before = await nextLoads(url, gyms, today, join(coreOf(against, folder), 'src'))
+    const after = await nextLoads(url, gyms, today, join(root, 'core/src'))
     const moves = movesOf(before, after)
     for (const { member, lines } of moves) {
       print(`member ${member}`)
       for (const line of lines) print(`  ${line}`)
     }
-    print(`${moves.length} of ${inputs.length} members have next loads that move.`)
+    print(`${moves.length} of ${Object.keys(after).length} members have next loads that move.`)
   } finally {
     rmSync(folder, { recursive: true, force: true })
   }
@@ -52,43 +51,43 @@ function coreOf(commit: string, folder: string): string {
   return join(folder, 'core')
 }
 
-type MemberInput = { member: string; input: PlanInput }
+type Gym = { id: string; members: string[] }
 
-/** A process for each engine: nothing of one may reach the other. */
-function planWith(core: string, inputs: MemberInput[]): NextLoads {
-  const made = spawnSync(
-    process.execPath,
-    ['--import', 'tsx', join(root, 'scripts/moved/nextLoads.ts'), join(core, 'src')],
-    { cwd: root, input: JSON.stringify(inputs), maxBuffer: 2 ** 30, stdio: ['pipe', 'pipe', 'inherit'] },
-  )
-  if (made.status !== 0) throw new Error(`The engine in ${core} could not plan these members.`)
-  return JSON.parse(made.stdout.toString()) as NextLoads
+/** Threads of their own for each engine: nothing of one may reach the other. */
+async function nextLoads(url: string, gyms: Gym[], today: string, engine: string): Promise<NextLoads> {
+  const planners = openPlanners(url, Math.max(1, availableParallelism() - 1), engine)
+  const isShown = process.stderr.isTTY
+  try {
+    const all: NextLoads = {}
+    for (const { id, members } of gyms) {
+      const onProgress = (done: number, of: number) =>
+        void (isShown && process.stderr.write(`\r${done} of ${of} members `))
+      Object.assign(all, await planners.nextLoads({ gym: id, members, today }, { onProgress }))
+      if (isShown) process.stderr.write('\r\x1b[K')
+    }
+    return all
+  } finally {
+    await planners.close()
+  }
 }
 
-async function readInputs(url: string, today: string): Promise<MemberInput[]> {
+async function readGyms(url: string): Promise<Gym[]> {
   const owner = connect(url)
-  const database = openDatabase(url)
   try {
-    const gyms = (await owner('gym').select<{ id: string }[]>('id')).map(({ id }) => id)
-    if (!gyms.length)
-      throw new Error(
-        'No gym can be seen: DATABASE_OWNER_URL must be a role that row-level security lets pass.',
+    const gyms = await owner('gym as g')
+      .leftJoin('member as m', 'm.gym_id', 'g.id')
+      .groupBy('g.id')
+      .select<{ id: string; members: string[] }[]>(
+        'g.id',
+        owner.raw(`coalesce(array_agg(m.id order by m.id) filter (where exists (
+          select from enrolment e where e.gym_id = m.gym_id and e.member_id = m.id)), '{}') as members`),
       )
-    const inputs: MemberInput[] = []
-    for (const gym of gyms)
-      await database.inGym(gym, async (bare) => {
-        const scope = { ...bare, library: await listExercises(bare) }
-        const members = await scope.db('member').where({ gym_id: gym }).select<{ id: string }[]>('id')
-        for (const { id } of members) {
-          const own = await memberScope(scope, { kind: 'member', id } as never, id)
-          const { file } = await readMemberFile(own)
-          if (file.enrolments.length)
-            inputs.push({ member: id, input: inputOf(own, file, { today, through: 'near' }) })
-        }
-      })
-    return inputs
+    if (gyms.length) return gyms
+    throw new Error(
+      'No gym can be seen: DATABASE_OWNER_URL must be a role that row-level security lets pass.',
+    )
   } finally {
-    await Promise.all([owner.destroy(), database.close()])
+    await owner.destroy()
   }
 }
 

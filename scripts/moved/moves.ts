@@ -1,5 +1,4 @@
-/** By member and by where it stands: the load of each line of sets that comes next, and how it came about. */
-export type NextLoads = Record<string, Record<string, { load: string; why: string[] }>>
+import type { NextLoads } from '@young-oak/server/planning/nextLoads'
 
 /** Whose next loads two engines give differently, line by line, with the steps of the second that the first had not. */
 export function movesOf(before: NextLoads, after: NextLoads): { member: string; lines: string[] }[] {

@@ -53,7 +53,7 @@ export const accounts = {
   ...contract({
     method: 'post',
     path: '/session/password',
-    says: 'Changes the password of the account, and signs it out everywhere else.',
+    says: 'Changes the password of the account; every other browser is signed out.',
     who: ['owner', 'writer', 'member'],
     body: passwordSchema,
     answer: null,

@@ -54,7 +54,7 @@ export const pagedOnDay = onDay.shape(pageKeys).noUnknown()
 /** Some of a list, in order, and where the next begins; null at its end. */
 export type Page<T> = { items: T[]; next: string | null }
 /** How many lines a page has at most. */
-export const pageSize = 200
+export const pageSize = 100
 export const pageOf = <T>(of: Reads<T>): Reads<Page<T>> =>
   exact<Page<T>>({ items: list(of), next: orNull(text()) })
 

@@ -43,4 +43,11 @@ export async function memberScopes(
   return (await query).map(({ id }) => made(scope, id))
 }
 
+/** Of all members of the scope's gym, or those of some ids, for a job: it acts for the gym, and hands nobody what it reads. */
+export async function scopesForJob(scope: Scope, ids?: string[]): Promise<MemberScope[]> {
+  const query = scope.db('member').where({ gym_id: scope.gym }).orderBy('id').select<{ id: string }[]>('id')
+  if (ids) query.whereIn('id', ids)
+  return (await query).map(({ id }) => made(scope, id))
+}
+
 const made = (scope: Scope, member: string) => ({ ...scope, member }) as MemberScope

@@ -16,12 +16,17 @@ export async function listMembers({ db }: Scope, staff: string, after?: string):
        coalesce((select array_agg(t.name order by t.name)
          from enrolment e join template t on t.gym_id = e.gym_id and t.id = e.template_id
          where e.gym_id = m.gym_id and e.member_id = m.id), '{}') as programs,
-       max(l.date) as "lastSession",
-       count(l.id) filter (where l.date > (now() at time zone g.zone)::date - 28)::int as "sessionsIn28Days"
+       last.date as "lastSession", recent.sessions as "sessionsIn28Days"
      from page m join gym g on g.id = m.gym_id
-     left join session_log l on l.gym_id = m.gym_id and l.member_id = m.id
-       and exists (select from set_entry s where s.gym_id = l.gym_id and s.session_id = l.id and s.state = 'done')
-     group by m.gym_id, m.id, m.name, g.zone order by m.name, m.id`,
+     left join lateral (
+       select l.date from session_log l where l.gym_id = m.gym_id and l.member_id = m.id
+         and exists (select from set_entry s where s.gym_id = l.gym_id and s.session_id = l.id and s.state = 'done')
+       order by l.date desc limit 1) last on true
+     cross join lateral (
+       select count(*)::int as sessions from session_log l where l.gym_id = m.gym_id and l.member_id = m.id
+         and l.date > (now() at time zone g.zone)::date - 28
+         and exists (select from set_entry s where s.gym_id = l.gym_id and s.session_id = l.id and s.state = 'done')) recent
+     order by m.name, m.id`,
     [after ?? null, after ?? null, pageSize + 1, staff],
   )
   return pageFrom(rows as MemberLine[])

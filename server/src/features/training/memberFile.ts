@@ -19,6 +19,7 @@ import { notFound } from '../../http/problem.ts'
 import { asMerged, mergedMark } from '../exercises/library.ts'
 
 export type Read = {
+  member: string
   file: MemberFile
   /** Where planning may take up the thread; it holds, and sessions up to its day were not read. */
   checkpoint: Checkpoint | null
@@ -31,16 +32,33 @@ export type Read = {
   behind: SessionLog[]
 }
 
-/**
- * Everything that a member's plan is computed from, in one statement: facts (with the equipment of the gym's places among
- * them), one row a session, enrolments and the versions they name. For a plan of a day that may begin at a checkpoint, the checkpoint
- * where it holds, with the sessions after it and those of the last week alone.
- */
+/** Everything that a member's plan is computed from; with a day, what a near plan of that day needs. */
 export async function readMemberFile(scope: MemberScope, near?: Day): Promise<Read> {
+  const [read] = await readMemberFiles([scope], near)
+  if (!read) throw notFound('member')
+  return read
+}
+
+/**
+ * Everything that members of one gym are planned from, in one statement: facts (with the equipment of the gym's places among
+ * them), one row a session, enrolments and the versions they name. For plans of a day that may begin at a checkpoint, the checkpoint
+ * where it holds, with the sessions after it and those of the last week alone. In the order of the members' ids.
+ */
+export async function readMemberFiles(scopes: MemberScope[], near?: Day): Promise<Read[]> {
+  const [scope] = scopes
+  if (!scope) return []
   const recent = near && addDays(near, -7)
-  const { rows } = await scope.db.raw(everything, [recent ?? null, near ?? null, scope.member])
-  const row = rows[0] as Row | undefined
-  if (!row) throw notFound('member')
+  const members = scopes.map(({ member }) => member)
+  const { rows } = (await scope.db.raw(everything, [recent ?? null, near ?? null, members])) as {
+    rows: Row[]
+  }
+  const versions = await readVersions(scope, [
+    ...new Set(rows.flatMap(({ segments, shown }) => [...segments.map(({ version }) => version), ...shown])),
+  ])
+  return rows.map((row) => readOf(scope, row, versions))
+}
+
+function readOf(scope: Scope, row: Row, versions: Record<string, Template>): Read {
   const equipped = row.equipped.map(({ location, from, rev, racks, fixed }): Fact => ({
     id: `location:${location}:${from}`,
     rev,
@@ -52,6 +70,7 @@ export async function readMemberFile(scope: MemberScope, near?: Day): Promise<Re
     ...(fixed && { fixed }),
   }))
   const logs = row.logs.map(upToDate)
+  const named = [...row.segments.map(({ version }) => version), ...row.shown]
   const file = {
     name: row.name,
     member: asMerged(scope, {
@@ -60,11 +79,10 @@ export async function readMemberFile(scope: MemberScope, near?: Day): Promise<Re
     }),
     enrolments: enrolmentsOf(row.segments),
     templates: Object.fromEntries(row.segments.map(({ enrolment, template }) => [enrolment, template])),
-    versions: await readVersions(scope, [
-      ...new Set([...row.segments.map(({ version }) => version), ...row.shown]),
-    ]),
+    versions: Object.fromEntries(named.map((id) => [id, versions[id] as Template])),
   }
   return {
+    member: row.member,
     file,
     checkpoint: row.checkpoint,
     locations: row.named,
@@ -87,6 +105,7 @@ export function upToDate({ copy, format, newer }: LogRow): SessionLog {
 
 type Equipment = Extract<Fact, { kind: 'equipment' }>
 type Row = {
+  member: string
   name: string
   revision: number
   gymRevision: number
@@ -119,21 +138,21 @@ const everything = `
     from member m join gym g on g.id = m.gym_id
     left join fold_checkpoint c on c.gym_id = m.gym_id and c.member_id = m.id and c.through < ?::date
       and (m.dirty_from is null or m.dirty_from > c.through) and c.gym_revision = g.revision
-    where m.id = ?),
+    where m.id = any(?::uuid[])),
   logged as (
     select l.* from own o join session_log l on l.gym_id = o.gym_id and l.member_id = o.id
       and (o.through is null or l.date > o.through or l.date >= o.recent)),
   newer as (
-    select s.session_id, json_agg(json_build_object('format', s.format, 'body', s.body)) as sets
+    select s.session_id, json_agg(json_build_object('format', s.format, 'body', s.body) order by s.revision, s.id, s.rev, s.change) as sets
     from logged l join set_entry s on s.gym_id = l.gym_id and s.session_id = l.id and s.member_id = l.member_id and s.revision > l.copied
       and s.revision > (select min(copied) from logged)
     group by s.session_id)
-  select o.name, o.revision, o.gym_revision as "gymRevision", o.checkpoint,
+  select o.id as member, o.name, o.revision, o.gym_revision as "gymRevision", o.checkpoint,
     coalesce((select json_agg(json_build_object('format', f.format, 'body', f.body)) from fact f where f.gym_id = o.gym_id and f.member_id = o.id), '[]') as facts,
     coalesce((select json_agg(json_build_object('copy', l.copy, 'format', l.format, 'newer', n.sets,
         'starts', (select json_agg(json_build_object('change', s.change, 'date', s.date, 'minute', s.minute, 'location', s.location, 'shown', s.shown))
           from session_start s where s.gym_id = l.gym_id and s.session_id = l.id)))
-      from logged l left join newer n on n.session_id = l.id), '[]') as logs,
+      from logged l left join newer n on n.session_id = l.id where l.member_id = o.id), '[]') as logs,
     coalesce((select json_agg(distinct s.version_id) from session_start s where s.gym_id = o.gym_id and s.member_id = o.id), '[]') as shown,
     coalesce((select json_agg(json_build_object('enrolment', e.id, 'clock', e.clock, 'template', e.template_id,
         'from', s.starts_on, 'version', s.version_id, 'track', s.track, 'begins', s.begins) order by e.id, s.starts_on)
@@ -143,7 +162,7 @@ const everything = `
       from location_equipment p where p.gym_id = o.gym_id), '[]') as equipped,
     coalesce((select json_agg(json_build_object('id', p.id, 'name', p.name) order by p.name)
       from location p where p.gym_id = o.gym_id), '[]') as named
-  from own o`
+  from own o order by o.id`
 
 /** A session with what was shown; with its starts beside it where it has several. */
 function withStarts(log: SessionLog, rows: StartRow[] | null): SessionLog {

@@ -1,7 +1,8 @@
 import { ownLocation } from '@young-oak/api/equipment'
 import type { TodayView } from '@young-oak/api/training'
 import { findingsOf, sayFinding } from '@young-oak/core/checks'
-import { planMember, type Plan, type Planned } from '@young-oak/core/plan'
+import type { SessionLog } from '@young-oak/core/member'
+import { planMember, type Plan, type Planned, type PlannedSession } from '@young-oak/core/plan'
 import { addDays, type Day } from '@young-oak/core/units'
 import type { MemberScope } from '../members/memberScope.ts'
 import { listProposals } from '../maxes/service.ts'
@@ -24,10 +25,10 @@ export async function today(scope: MemberScope, day: Day, at?: string): Promise<
       name: template?.name ?? '',
       ...(template?.note && { note: template.note }),
       ...(track && { track }),
-      plan,
+      plan: withoutOldSteps(plan, day),
     }
   })
-  const recent = member.logs.filter(({ date }) => date >= addDays(day, -7))
+  const recent = member.logs.filter(({ date }) => date >= addDays(day, -7)).map(withoutShown)
   return {
     programs,
     enrolments,
@@ -39,6 +40,25 @@ export async function today(scope: MemberScope, day: Day, at?: string): Promise<
       ? [...locations, { id: ownLocation, name: 'My own' }]
       : locations,
   }
+}
+
+/** What was shown stands in the plan; the log says what was done. */
+const withoutShown = ({ shown: _, ...log }: SessionLog): SessionLog => log
+
+/** The plan for a phone: of sessions on an earlier day, what was asked and done, without warm-ups and steps that nobody reads any more. */
+function withoutOldSteps(plan: Plan, day: Day): Plan {
+  const lean = (place: PlannedSession): PlannedSession =>
+    place.status !== 'trained' || place.date === undefined || place.date >= day
+      ? place
+      : {
+          ...place,
+          slots: place.slots.map((slot) => ({
+            ...slot,
+            warmUps: [],
+            sets: slot.sets.map((prescribed) => ({ ...prescribed, why: [] })),
+          })),
+        }
+  return { ...plan, weeks: plan.weeks.map((week) => ({ ...week, places: week.places.map(lean) })) }
 }
 
 /**

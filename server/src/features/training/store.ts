@@ -43,7 +43,7 @@ export async function insertFact({ db, gym, member }: MemberScope, fact: Fact): 
 /** A session of this member, without what was shown, with every set that was logged until now; nothing where it is another member's. */
 export async function readSession({ db, member }: MemberScope, id: string): Promise<SessionLog | undefined> {
   const { rows } = await db.raw(
-    `select l.copy, l.format, (select json_agg(json_build_object('format', s.format, 'body', s.body))
+    `select l.copy, l.format, (select json_agg(json_build_object('format', s.format, 'body', s.body) order by s.revision, s.id, s.rev, s.change)
        from set_entry s where s.gym_id = l.gym_id and s.session_id = l.id and s.revision > l.copied) as newer
      from session_log l where l.id = ? and l.member_id = ?`,
     [id, member],

@@ -48,7 +48,7 @@ function PasswordForm() {
     <section className="mt-8">
       <h2 className="text-xl">Change the password</h2>
       <p className="mt-1 text-sm text-bark">
-        Other browsers and phones are signed out: sign in there with the new password.
+        On other phones and browsers you are signed out, and enter the new password.
       </p>
       <form
         onSubmit={(event) => void handleSubmit(save)(event)}

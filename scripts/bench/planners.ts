@@ -1,0 +1,22 @@
+// Members read and planned by the thousand, in the threads that jobs use.
+import { openPlanners } from '@young-oak/server/planning/planners'
+import type { Figure } from './figure.ts'
+
+/** Reads and plans a gym's members again and again, from the checkpoints that their screens have left, and tells it for ten thousand. */
+export async function benchPlanners(url: string, gym: string, members: string[]): Promise<Figure[]> {
+  const today = new Date().toISOString().slice(0, 10)
+  const planners = openPlanners(url, 2)
+  const once = () => planners.nextLoads({ gym, members, today })
+  try {
+    await Promise.all([once(), once()])
+    const rounds = Math.ceil(2000 / members.length)
+    const from = performance.now()
+    for (let i = 0; i < rounds; i += 2) await Promise.all([once(), once()])
+    const seconds = ((performance.now() - from) / (rounds * members.length)) * 10
+    return [
+      { what: 'reading and planning 10,000 members in two threads', value: seconds, budget: 8, unit: 's' },
+    ]
+  } finally {
+    await planners.close()
+  }
+}

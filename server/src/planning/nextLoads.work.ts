@@ -1,0 +1,41 @@
+// A worker thread that reads members of one gym and answers their next loads. It keeps its connections and its engine for all of its tasks.
+import { pathToFileURL } from 'node:url'
+import { workerData } from 'node:worker_threads'
+import type { explain as Explain } from '@young-oak/core/explain'
+import type { Checkpoint, planMember as Planner } from '@young-oak/core/plan'
+import { openDatabase } from '../database/open.ts'
+import { withLibrary } from '../features/exercises/library.ts'
+import { libraryRevision } from '../features/exercises/store.ts'
+import { scopesForJob } from '../features/members/memberScope.ts'
+import { readMemberFiles, type Read } from '../features/training/memberFile.ts'
+import { inputOf } from '../features/training/planInput.ts'
+import { nextLoadsOf, type NextLoads } from './nextLoads.ts'
+import type { Asked } from './planners.ts'
+
+const { databaseUrl, engine } = workerData as { databaseUrl: string; engine?: string }
+const database = openDatabase(databaseUrl)
+const from = <T>(module: string): Promise<T> =>
+  import(
+    engine ? pathToFileURL(`${engine}/${module}/index.ts`).href : `@young-oak/core/${module}`
+  ) as Promise<T>
+const { planMember } = await from<{ planMember: typeof Planner }>('plan')
+const { explain } = await from<{ explain: typeof Explain }>('explain')
+
+export default ({ gym, members, today }: Asked): Promise<NextLoads> =>
+  database.inGym(gym, async (bare) => {
+    const scope = await withLibrary(bare, await libraryRevision(bare))
+    const scopes = await scopesForJob(scope, members)
+    const plan = ({ file }: Read, checkpoint: Checkpoint | null) =>
+      planMember(inputOf(scope, file, { today, through: 'near' }), checkpoint)
+    const all: NextLoads = {}
+    const anew = new Set<string>()
+    // Another engine has checkpoints of its own, so it is handed everything.
+    for (const read of await readMemberFiles(scopes, engine ? undefined : today)) {
+      const planned = plan(read, read.checkpoint)
+      if (read.checkpoint && !planned.isResumed) anew.add(read.member)
+      else all[read.member] = nextLoadsOf(planned, explain)
+    }
+    for (const read of await readMemberFiles(scopes.filter(({ member }) => anew.has(member))))
+      all[read.member] = nextLoadsOf(plan(read, null), explain)
+    return all
+  })
