@@ -14,6 +14,7 @@ import { muscles, type Muscle } from '@young-oak/core/library'
 import { day, exercise, fitsBody, fitsBodyMessage, loadFrom, mark, repsSchema } from './fields.ts'
 import { shownHere } from './givenShown.ts'
 import type { Evidence } from '@young-oak/core/evidence'
+import type { Fact } from '@young-oak/core/facts'
 import { soreAnswers, workedAnswers } from '@young-oak/core/progressions'
 import { setStyles, type SetStyle } from '@young-oak/core/template'
 import { isId } from '@young-oak/core/parsing'
@@ -192,6 +193,24 @@ export type OperationAnswer =
   | { id: string; result: 'stored' | 'already had' }
   | { id: string; result: 'conflict'; kept: string }
   | Refusal
+
+/** What was written for a member after a revision; `revision` is the one to ask after next time. */
+export type ChangesView = {
+  revision: number
+  gymRevision: number
+  facts: Fact[]
+  /** Whole, as they are now. */
+  sessions: SessionLog[]
+  /** All of them: they need no mark of deletion. */
+  enrolments: Enrolment[]
+  locations: { id: string; name: string }[]
+}
+export const sinceSchema = object({
+  /** From the beginning where it is left out. It comes in the address, as digits. */
+  since: string()
+    .matches(/^\d{1,15}$/, 'A revision is a whole number.')
+    .optional(),
+}).noUnknown()
 
 /** A member's own screen: plans of this week, the sessions that are open, and what is known of them. */
 export type TodayView = {

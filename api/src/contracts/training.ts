@@ -4,16 +4,18 @@ import {
   operationsSchema,
   locationId,
   refusalCodes,
+  sinceSchema,
+  type ChangesView,
   type OperationAnswer,
   type Refusal,
   type TodayView,
 } from '../training.ts'
 import { contract, onDay } from './contract.ts'
-import { evidence } from './known.ts'
+import { evidence, fact } from './known.ts'
 import { proposal } from './maxes.ts'
 import { enrolment, sessionLog } from './logs.ts'
 import { plan } from './plans.ts'
-import { choice, either, exact, left, list, text, type Reads } from './reads.ts'
+import { choice, count, either, exact, left, list, text, type Reads } from './reads.ts'
 
 const answer = (): Reads<OperationAnswer> =>
   either<[OperationAnswer, OperationAnswer, OperationAnswer]>(
@@ -60,6 +62,22 @@ export const training = {
     }),
     problems: [],
     since: 5,
+  }),
+  ...contract({
+    method: 'get',
+    path: '/me/changes',
+    says: 'What was written for the member after a revision, by themselves on any phone or by their writer.',
+    who: ['member'],
+    query: sinceSchema,
+    answer: exact<ChangesView>({
+      revision: count(),
+      gymRevision: count(),
+      facts: list(fact()),
+      sessions: list(sessionLog()),
+      enrolments: list(enrolment()),
+      locations: list(exact<ChangesView['locations'][number]>({ id: text(), name: text() })),
+    }),
+    problems: [],
   }),
   ...contract({
     method: 'post',

@@ -117,6 +117,7 @@ beforeAll(async () => {
   await both('progress', {}, 'get')
   await both('maxes', {}, 'get')
   await ask('get /me/today')
+  await ask('get /me/changes')
   await ask('get /maxes', {}, coach)
   await ask('get /members', {}, coach)
   await ask('get /members/:id/file', { params: [member.id] }, coach)

@@ -6,9 +6,10 @@ import type { Checkpoint, planMember as Planner } from '@young-oak/core/plan'
 import { openDatabase } from '../database/open.ts'
 import { withLibrary } from '../features/exercises/library.ts'
 import { libraryRevision } from '../features/exercises/store.ts'
-import { scopesForJob } from '../features/members/memberScope.ts'
+import { scopesForJob, type MemberScope } from '../features/members/memberScope.ts'
 import { readMemberFiles, type Read } from '../features/training/memberFile.ts'
 import { inputOf } from '../features/training/planInput.ts'
+import { keepCheckpoint } from '../features/training/store.ts'
 import { nextLoadsOf, type NextLoads } from './nextLoads.ts'
 import type { Asked } from './planners.ts'
 
@@ -28,14 +29,19 @@ export default ({ gym, members, today }: Asked): Promise<NextLoads> =>
     const plan = ({ file }: Read, checkpoint: Checkpoint | null) =>
       planMember(inputOf(scope, file, { today, through: 'near' }), checkpoint)
     const all: NextLoads = {}
+    // Another engine has checkpoints of its own, so it is handed everything, and keeps none.
     const anew = new Set<string>()
-    // Another engine has checkpoints of its own, so it is handed everything.
     for (const read of await readMemberFiles(scopes, engine ? undefined : today)) {
-      const planned = plan(read, read.checkpoint)
-      if (read.checkpoint && !planned.isResumed) anew.add(read.member)
-      else all[read.member] = nextLoadsOf(planned, explain)
+      const planned = plan(read, engine ? null : read.checkpoint)
+      all[read.member] = nextLoadsOf(planned, explain)
+      if (!engine && !planned.isResumed) anew.add(read.member)
     }
-    for (const read of await readMemberFiles(scopes.filter(({ member }) => anew.has(member))))
-      all[read.member] = nextLoadsOf(plan(read, null), explain)
+    const behind = new Map(scopes.filter(({ member }) => anew.has(member)).map((one) => [one.member, one]))
+    for (const read of await readMemberFiles([...behind.values()])) {
+      const planned = plan(read, null)
+      all[read.member] = nextLoadsOf(planned, explain)
+      if (planned.checkpoint)
+        await keepCheckpoint(behind.get(read.member) as MemberScope, planned.checkpoint, read)
+    }
     return all
   })

@@ -52,11 +52,22 @@ export async function readMemberFiles(scopes: MemberScope[], near?: Day): Promis
   const { rows } = (await scope.db.raw(everything, [recent ?? null, near ?? null, members])) as {
     rows: Row[]
   }
-  const versions = await readVersions(scope, [
-    ...new Set(rows.flatMap(({ segments, shown }) => [...segments.map(({ version }) => version), ...shown])),
-  ])
+  const versions = await readVersions(scope, [...new Set(rows.flatMap(versionsIn))])
   return rows.map((row) => readOf(scope, row, versions))
 }
+
+/** What was written for a member after a revision: sessions whole, as they are now, facts each by itself. */
+export async function readChanges(scope: MemberScope, since: number): Promise<Read> {
+  const after = [since, since, since, since]
+  const { rows } = (await scope.db.raw(changed, [null, null, [scope.member], ...after])) as { rows: Row[] }
+  const [row] = rows
+  if (!row) throw notFound('member')
+  return readOf(scope, row, await readVersions(scope, versionsIn(row)))
+}
+
+const versionsIn = ({ segments, shown }: Row): string[] => [
+  ...new Set([...segments.map(({ version }) => version), ...shown]),
+]
 
 function readOf(scope: Scope, row: Row, versions: Record<string, Template>): Read {
   const equipped = row.equipped.map(({ location, from, rev, racks, fixed }): Fact => ({
@@ -70,7 +81,6 @@ function readOf(scope: Scope, row: Row, versions: Record<string, Template>): Rea
     ...(fixed && { fixed }),
   }))
   const logs = row.logs.map(upToDate)
-  const named = [...row.segments.map(({ version }) => version), ...row.shown]
   const file = {
     name: row.name,
     member: asMerged(scope, {
@@ -79,7 +89,7 @@ function readOf(scope: Scope, row: Row, versions: Record<string, Template>): Rea
     }),
     enrolments: enrolmentsOf(row.segments),
     templates: Object.fromEntries(row.segments.map(({ enrolment, template }) => [enrolment, template])),
-    versions: Object.fromEntries(named.map((id) => [id, versions[id] as Template])),
+    versions: Object.fromEntries(versionsIn(row).map((id) => [id, versions[id] as Template])),
   }
   return {
     member: row.member,
@@ -132,7 +142,8 @@ type SegmentRow = {
   track: string | null
 } & Omit<Segment, 'track'>
 
-const everything = `
+/** A statement that reads members with those of their sessions and facts that fit. */
+const reading = (logs: string, facts: string) => `
   with own as (
     select m.gym_id, m.id, m.name, m.revision, g.revision as gym_revision, c.body as checkpoint, c.through, ?::date as recent
     from member m join gym g on g.id = m.gym_id
@@ -141,14 +152,14 @@ const everything = `
     where m.id = any(?::uuid[])),
   logged as (
     select l.* from own o join session_log l on l.gym_id = o.gym_id and l.member_id = o.id
-      and (o.through is null or l.date > o.through or l.date >= o.recent)),
+      and (${logs})),
   newer as (
     select s.session_id, json_agg(json_build_object('format', s.format, 'body', s.body) order by s.revision, s.id, s.rev, s.change) as sets
     from logged l join set_entry s on s.gym_id = l.gym_id and s.session_id = l.id and s.member_id = l.member_id and s.revision > l.copied
       and s.revision > (select min(copied) from logged)
     group by s.session_id)
   select o.id as member, o.name, o.revision, o.gym_revision as "gymRevision", o.checkpoint,
-    coalesce((select json_agg(json_build_object('format', f.format, 'body', f.body)) from fact f where f.gym_id = o.gym_id and f.member_id = o.id), '[]') as facts,
+    coalesce((select json_agg(json_build_object('format', f.format, 'body', f.body)) from fact f where f.gym_id = o.gym_id and f.member_id = o.id and (${facts})), '[]') as facts,
     coalesce((select json_agg(json_build_object('copy', l.copy, 'format', l.format, 'newer', n.sets,
         'starts', (select json_agg(json_build_object('change', s.change, 'date', s.date, 'minute', s.minute, 'location', s.location, 'shown', s.shown))
           from session_start s where s.gym_id = l.gym_id and s.session_id = l.id)))
@@ -163,6 +174,13 @@ const everything = `
     coalesce((select json_agg(json_build_object('id', p.id, 'name', p.name) order by p.name)
       from location p where p.gym_id = o.gym_id), '[]') as named
   from own o order by o.id`
+const everything = reading('o.through is null or l.date > o.through or l.date >= o.recent', 'true')
+const later = (table: string) =>
+  `exists (select from ${table} s where s.gym_id = l.gym_id and s.member_id = l.member_id and s.session_id = l.id and s.revision > ?)`
+const changed = reading(
+  `l.revision > ? or ${later('session_start')} or ${later('set_entry')}`,
+  'f.revision > ?',
+)
 
 /** A session with what was shown; with its starts beside it where it has several. */
 function withStarts(log: SessionLog, rows: StartRow[] | null): SessionLog {

@@ -7,12 +7,15 @@ import { route, type CallOf, type Route } from '../../http/route.ts'
 import type { SetSaid } from './logbook.ts'
 import { applyOperation, readOperation, setToLog, type SetOperation } from './operations.ts'
 import { refuse } from './refusals.ts'
-import { today } from './service.ts'
+import { changes, today } from './service.ts'
 
 /** A member's own screens. The member is always the one who is signed in: no route takes a member's id. */
 export const trainingRoutes: Route[] = [
   route('get /me/today', ({ inMember, query }) =>
     inMember((scope) => today(scope, query.today, query.location)),
+  ),
+  route('get /me/changes', ({ inMember, query }) =>
+    inMember((scope) => changes(scope, query.since === undefined ? -1 : Number(query.since))),
   ),
   route('post /me/operations', async (call) => {
     const { body, inScope } = call

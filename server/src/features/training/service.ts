@@ -1,12 +1,12 @@
 import { ownLocation } from '@young-oak/api/equipment'
-import type { TodayView } from '@young-oak/api/training'
+import type { ChangesView, TodayView } from '@young-oak/api/training'
 import { findingsOf, sayFinding } from '@young-oak/core/checks'
 import type { SessionLog } from '@young-oak/core/member'
 import { planMember, type Plan, type Planned, type PlannedSession } from '@young-oak/core/plan'
 import { addDays, type Day } from '@young-oak/core/units'
 import type { MemberScope } from '../members/memberScope.ts'
 import { listProposals } from '../maxes/service.ts'
-import { readMemberFile, type Read } from './memberFile.ts'
+import { readChanges, readMemberFile, type Read } from './memberFile.ts'
 import { inputOf } from './planInput.ts'
 import { keepCheckpoint } from './store.ts'
 
@@ -39,6 +39,20 @@ export async function today(scope: MemberScope, day: Day, at?: string): Promise<
     locations: evidence.equipment[ownLocation]
       ? [...locations, { id: ownLocation, name: 'My own' }]
       : locations,
+  }
+}
+
+/** What was written for a member after a revision. The gym's own equipment comes with its locations, not as facts. */
+export async function changes(scope: MemberScope, since: number): Promise<ChangesView> {
+  const { file, locations, revision, gymRevision } = await readChanges(scope, since)
+  const { member, enrolments } = file
+  return {
+    revision,
+    gymRevision,
+    facts: member.facts.filter(({ id }) => !id.startsWith('location:')),
+    sessions: member.logs,
+    enrolments,
+    locations,
   }
 }
 

@@ -6,22 +6,24 @@ import type { PlannedSession } from '@young-oak/core/plan'
 import { formatSetsShown } from '@young-oak/core/views'
 import { makeProgram, type Program } from '../../testing/program.ts'
 import { sessionAt, startOn } from '../../testing/training.ts'
-import type { Agent } from '../../testing/world.ts'
+import type { Agent, Seated } from '../../testing/world.ts'
 
 let program: Program
 let world: Program['world']
 let gym: string
 let writer: Program['writer']
+let coach: Agent
+let member: Seated
 let phone: Agent
 let enrolment: string
 const day = '2026-03-02'
 beforeAll(async () => {
   program = await makeProgram()
-  ;({ world, gym, writer } = program)
+  ;({ world, gym, writer, coach } = program)
 }, 120_000)
 afterAll(() => world.end())
 beforeEach(async () => {
-  ;({ phone, enrolment } = await program.enrol('Mel', day))
+  ;({ member, phone, enrolment } = await program.enrol('Mel', day))
 })
 
 const today = async (on = day): Promise<TodayView> =>
@@ -227,6 +229,30 @@ describe('a set', () => {
     expect(
       results(await send({ ...set(1), session: theirs }, { kind: 'close', session: theirs }, started)),
     ).toEqual(['refused', 'refused', 'refused'])
+  })
+})
+
+describe('what has changed', () => {
+  const since = async (revision?: number) =>
+    (await phone.get(`/api/me/changes${revision === undefined ? '' : `?since=${revision}`}`).expect(200)).body
+  const ids = (rows: { id: string }[]) => rows.map(({ id }) => id)
+
+  test('since a revision is what was written after it, whoever wrote it, and nothing else', async () => {
+    const empty = await since()
+    expect([empty.facts, empty.sessions, empty.enrolments.length]).toEqual([[], [], 1])
+    await send(await start(), set(1))
+    const first = await since(empty.revision)
+    expect(ids(first.sessions)).toEqual([session()])
+    expect(first.sessions[0]).toMatchObject({ sets: [{ n: 1 }], shown: { slots: { squat: {} } } })
+    expect((await since(first.revision)).sessions).toEqual([])
+    await send(set(2))
+    expect((await since(first.revision)).sessions[0].sets).toHaveLength(2)
+    const second = await since()
+    const given = { load: { value: 80, unit: 'kg' }, date: day, today: day }
+    await coach.post(`/api/members/${member.id}/body-weight`).send(given).expect(200)
+    const third = await since(second.revision)
+    expect([third.sessions, third.facts]).toMatchObject([[], [{ kind: 'bodyWeight' }]])
+    await phone.get('/api/me/changes?since=-1').expect(422)
   })
 })
 
