@@ -127,7 +127,8 @@ export async function startCluster(folder, { fast = false, onRestart = () => {} 
   if (isRoot) chownSync(sockets, as.uid, as.gid)
   const port = await freePort()
   let isStopping = false
-  let child = await launch()
+  let child
+  child = await launch()
 
   async function launch() {
     const settings = {
@@ -199,7 +200,10 @@ export async function startCluster(folder, { fast = false, onRestart = () => {} 
         child.exitCode !== null || child.signalCode !== null ? resolve() : child.once('exit', resolve),
       )
       child.kill('SIGINT')
+      // Without room on the disk it cannot write its last lines, and would wait for ever.
+      const late = setTimeout(() => child.kill('SIGQUIT'), 15_000)
       await gone
+      clearTimeout(late)
       rmSync(sockets, { recursive: true, force: true })
     },
   }
@@ -225,7 +229,15 @@ function initialise(bin, data, as, fast) {
     ...(fast ? ['--no-sync'] : []),
   ]
   const made = spawnSync(join(bin, 'initdb'), args, { ...as, cwd: isRoot ? '/' : folder, encoding: 'utf8' })
-  if (made.status !== 0) throw new Error(`initdb failed: ${made.stderr || made.error?.message}`)
+  if (made.status !== 0)
+    throw new Error(`PostgreSQL did not start. ${inALine(made.stderr || made.error?.message)}`)
+}
+
+/** What a program of PostgreSQL said, as one line with the fix where it is known. */
+export function inALine(text = '') {
+  if (/No space left on device/.test(text)) return 'The disk is full: make room, then start again.'
+  const lines = text.trim().split('\n')
+  return lines.find((line) => /FATAL|PANIC|error:/i.test(line)) ?? lines.at(-1) ?? ''
 }
 
 /** A PID file that is left of a PostgreSQL that is gone, or whose number another program has now, would stop the start. */
@@ -253,7 +265,7 @@ function commandOf(pid) {
 
 async function ready(bin, sockets, port, isGone, said) {
   for (let i = 0; i < 600; i++) {
-    if (isGone()) throw new Error(`PostgreSQL did not start: ${said().trim().split('\n').pop()}`)
+    if (isGone()) throw new Error(`PostgreSQL did not start. ${inALine(said())}`)
     if (spawnSync(join(bin, 'pg_isready'), ['-q', '-h', '127.0.0.1', '-p', String(port)]).status === 0) return
     await wait(50)
   }

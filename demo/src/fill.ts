@@ -264,4 +264,9 @@ function localDay(): Day {
   return new Date(now.getTime() - now.getTimezoneOffset() * 60_000).toISOString().slice(0, 10)
 }
 
-await main()
+main().catch((error: Error & { code?: string }) => {
+  // 53100 of PostgreSQL is a disk that is full.
+  const sentence = error.code === '53100' ? 'The disk is full: make room, then start again.' : error.message
+  process.stderr.write(`The demo data could not be filled in. ${sentence}\n`)
+  process.exitCode = 1
+})
