@@ -1,12 +1,15 @@
-// npm run bench: every budget that can be measured today beside its figure. Never a test: machines differ.
+// npm run bench: every budget that can be measured today beside its figure. Never a test: machines differ. With --against COMMIT the engine of
+// a commit beside the one here.
 import { spawn, spawnSync } from 'node:child_process'
 import { chmodSync, mkdtempSync, rmSync } from 'node:fs'
 import { cpus, tmpdir, totalmem } from 'node:os'
 import { join } from 'node:path'
 import { fileURLToPath } from 'node:url'
+import { parseArgs } from 'node:util'
 import { demoAccounts } from '@young-oak/server/features/accounts/demoAccounts'
 import { build } from '../build.mjs'
 import { freePort, startCluster, wait } from '../cluster.mjs'
+import { benchAgainst } from './against.ts'
 import { benchEditing } from './editing.ts'
 import { benchEngine } from './engine.ts'
 import { sayFigure, type Figure } from './figure.ts'
@@ -19,10 +22,12 @@ const root = fileURLToPath(new URL('../..', import.meta.url))
 const print = (line: string): void => void process.stdout.write(`${line}\n`)
 
 async function main(): Promise<void> {
+  const { against } = parseArgs({ options: { against: { type: 'string' } } }).values
   const [cpu] = cpus()
   print(
     `${cpu?.model.trim()}, ${cpus().length} cores, ${(totalmem() / 2 ** 30).toFixed(0)} GiB, Node ${process.version}\n`,
   )
+  if (against !== undefined) return benchAgainst(against, print)
   print('The engine, in one process')
   tell(benchEngine())
   print('\nOver HTTP: one server process, PostgreSQL and the phones on the same cores')

@@ -2,25 +2,16 @@ import { randomUUID } from 'node:crypto'
 import { afterAll, beforeAll, expect, test } from '@jest/globals'
 import { operationFormat } from '@young-oak/api/operations'
 import type { SetLog } from '@young-oak/core/member'
-import pg from 'pg'
 import type { Database } from '../database/open.ts'
 import { openLogbook } from '../features/training/logbook.ts'
 import { makeProgram, type Program } from '../testing/program.ts'
+import { hearStatements } from '../testing/statements.ts'
 import { sessionAt, startOn } from '../testing/training.ts'
 import type { Agent } from '../testing/world.ts'
 
 // What a request asks of the database, which is what a busy evening is made of.
 
-const asked: string[] = []
-const original = pg.Client.prototype.query
-type Query = (this: pg.Client, config: { text?: string } | string, ...rest: unknown[]) => unknown
-const counting: Query = function (config, ...rest) {
-  asked.push(
-    (typeof config === 'string' ? config : (config.text ?? '')).trim().split(/\s+/).slice(0, 2).join(' '),
-  )
-  return (original as unknown as Query).call(this, config, ...rest)
-}
-
+let statements: ReturnType<typeof hearStatements>
 let program: Program
 let phone: Agent
 let session: string
@@ -32,10 +23,10 @@ beforeAll(async () => {
   session = sessionAt(own.enrolment)
   await send(await startOn(phone, day))
   await send(set(1))
-  Object.assign(pg.Client.prototype, { query: counting })
+  statements = hearStatements()
 }, 120_000)
 afterAll(async () => {
-  Object.assign(pg.Client.prototype, { query: original })
+  statements.stop()
   await program.world.end()
 })
 
@@ -52,9 +43,9 @@ const set = (n: number) => ({
 })
 
 async function statementsOf(work: () => Promise<unknown>): Promise<string[]> {
-  asked.length = 0
+  statements.heard.length = 0
   await work()
-  return [...asked]
+  return [...statements.heard]
 }
 
 test('a set that is logged is two statements: who is signed in, and the set', async () => {
