@@ -35,6 +35,12 @@ test('a password is changed from the page, and every other browser is signed out
   await elsewhere.getByLabel('Password').fill('a boat on the mud')
   await elsewhere.getByRole('button', { name: 'Sign in' }).click()
   await expect(elsewhere.getByRole('button', { name: 'Sign out' })).toBeVisible()
+  // The others of this club sign in by the usual one.
+  await elsewhere.getByRole('button', { name: 'Your account' }).click()
+  await elsewhere.getByLabel('Current password').fill('a boat on the mud')
+  await elsewhere.getByLabel('New password').fill(member?.password ?? '')
+  await elsewhere.getByRole('button', { name: 'Change the password' }).click()
+  await expect(elsewhere.getByText('The password is changed.', { exact: false })).toBeVisible()
   await elsewhere.context().close()
 })
 

@@ -2,7 +2,7 @@ import cluster, { type Worker } from 'node:cluster'
 import { once } from 'node:events'
 
 /**
- * Starts processes that serve, and resolves once all of them do. One that ends is replaced while the others go on; SIGTERM ends all. Where the first
+ * Starts processes that serve, and resolves once one of them does. One that ends is replaced while the others go on; SIGTERM ends all. Where the first
  * ones cannot start they have said why, and so ends this.
  */
 export async function lead(processes: number): Promise<void> {
@@ -14,16 +14,16 @@ export async function lead(processes: number): Promise<void> {
   process.on('SIGTERM', stop).on('SIGINT', stop)
   const first = Array.from({ length: processes }, () => cluster.fork())
   cluster.on('listening', (worker) => void hasServed.add(worker))
-  cluster.on('exit', (worker) => {
+  cluster.on('exit', (worker, _code, signal: string | null) => {
     if (isStopping) {
       if (!workers().length) process.exit(0)
       return
     }
-    if (first.includes(worker) && !hasServed.has(worker)) process.exit(1)
+    if (first.includes(worker) && !hasServed.has(worker) && !signal) process.exit(1)
     // One that could not even start would be replaced for ever: it is tried again after a while.
     setTimeout(() => !isStopping && cluster.fork(), hasServed.has(worker) ? 0 : 5000)
   })
-  await Promise.all(first.map((worker) => once(worker, 'listening')))
+  await Promise.race(first.map((worker) => once(worker, 'listening')))
 }
 
 const hasServed = new WeakSet<Worker>()

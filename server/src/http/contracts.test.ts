@@ -15,6 +15,7 @@ import type { TemplateLine } from '@young-oak/api/templates'
 import type { Response } from 'supertest'
 import type { ObjectSchema } from 'yup'
 import { routes } from '../features/routes.ts'
+import { anExercise } from '../testing/exercise.ts'
 import { makeProgram } from '../testing/program.ts'
 import { smallTemplate } from '../testing/template.ts'
 import { sessionAt, startOn } from '../testing/training.ts'
@@ -26,18 +27,7 @@ const answers = {} as Record<RouteName, Response>
 const day = '2026-03-02'
 const kg = (value: number) => ({ value, unit: 'kg' as const })
 const rack = { unit: 'kg', bar: 20, plates: [{ weight: 20, pairs: 2 }] }
-const exercise = {
-  name: 'Barge squat',
-  pattern: 'squat',
-  tool: 'barbell',
-  reads: 'total',
-  direct: ['quads'],
-  indirect: ['trunk'],
-  reps: [3, 8],
-  cost: 4,
-  spine: 3,
-  cue: 'Stand tall.',
-}
+const exercise = anExercise('Barge squat')
 
 beforeAll(async () => {
   const program = await makeProgram()

@@ -5,6 +5,7 @@ import { operationFormat } from '@young-oak/api/operations'
 import type { TodayView } from '@young-oak/api/training'
 import request from 'supertest'
 import { openDatabase, type Database } from '../database/open.ts'
+import { anExercise } from '../testing/exercise.ts'
 import { makeProgram, type Program } from '../testing/program.ts'
 import { sessionAt, startOn } from '../testing/training.ts'
 import type { Agent } from '../testing/world.ts'
@@ -69,18 +70,7 @@ test('who signs out at one is signed out at the other', async () => {
 
 test('an exercise that is added at one is known to the other with the next request', async () => {
   const [one, other] = await atBoth(program.writer.email)
-  const exercise = {
-    name: 'Sled drag',
-    pattern: 'squat',
-    tool: 'barbell',
-    reads: 'total',
-    direct: ['quads'],
-    indirect: ['trunk'],
-    reps: [3, 8],
-    cost: 4,
-    spine: 3,
-    cue: 'Lean in.',
-  }
+  const exercise = anExercise('Sled drag')
   const added = await one.post('/api/exercises').send({ exercise })
   expect(added.status).toBe(200)
   const { body } = await other.get('/api/exercises').expect(200)

@@ -45,8 +45,22 @@ export function Shell() {
   if (isSigningOut() || isOut || (data && !data.seat)) return <Navigate to="/sign-in" replace />
   if (isLoading) return <p className="p-6 text-bark">Loading…</p>
   if (!data?.seat) return <Unreachable message={sayError(error)} retry={() => void refetch()} />
-  return <Frame key={data.seat.id} seat={data.seat} seats={data.seats} />
+  return <Seated key={data.seat.id} seat={data.seat} seats={data.seats} />
 }
+
+/** The frame for one seat. What was read for another one is forgotten before anything is shown. */
+function Seated({ seat, seats }: { seat: SeatView; seats: SeatView[] }) {
+  const dispatch = useAppDispatch()
+  const isOther = lastSeat !== null && lastSeat !== seat.id
+  useEffect(() => {
+    lastSeat = seat.id
+    if (isOther) dispatch(api.util.resetApiState())
+  }, [dispatch, seat.id, isOther])
+  return isOther ? <p className="p-6 text-bark">Loading…</p> : <Frame seat={seat} seats={seats} />
+}
+
+/** Whose answers this page holds. */
+let lastSeat: string | null = null
 
 export function Home() {
   const { data } = api.useSessionQuery()
@@ -193,7 +207,12 @@ function SignOutButton() {
   const navigate = useNavigate()
   const waiting = useAppSelector(({ outbox }) => outbox.operations.length)
   const leave = async () => {
-    if (waiting && !confirm(`${waiting} entries have not been sent yet. Sign out and discard them?`)) return
+    const what = waiting === 1 ? '1 entry has' : `${waiting} entries have`
+    if (
+      waiting &&
+      !confirm(`${what} not been sent yet. Sign out and discard ${waiting === 1 ? 'it' : 'them'}?`)
+    )
+      return
     giveUpOutbox()
     beginSigningOut()
     const { error } = await signOut()

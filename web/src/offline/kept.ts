@@ -23,9 +23,12 @@ export function readKept(seat: string): { entries: Entry[]; unread: number } {
       setAside(key, text)
     }
   }
-  if (found.length) keepEntries(seat, found)
-  forget(prefix(seat))
-  return { entries: found.sort((a, b) => a.at - b.at).map(({ at: _, ...entry }) => entry), unread }
+  // The one box of an earlier build goes once all of it is kept by itself.
+  if (localStorage.getItem(prefix(seat)) !== null && keepEntries(seat, found)) forget(prefix(seat))
+  const entries = new Map(
+    found.sort((a, b) => a.at - b.at).map(({ at: _, ...entry }) => [entry.operation.id, entry]),
+  )
+  return { entries: [...entries.values()], unread }
 }
 
 /** The entry of a key that changed in another tab; null where it was taken away there. */

@@ -148,5 +148,12 @@ describe('the outbox', () => {
     expect(ids(opened('isla'))).toEqual(['a', 'b'])
     kept.set('young-oak-outbox:isla', 'broken')
     expect(opened('isla').unread).toBe(1)
+    // Without room for each by itself the box stays, and nothing is there twice.
+    room = kept.size + 2
+    const more = { format: 2, operations: [close('d'), close('e')] }
+    kept.set('young-oak-outbox:isla', JSON.stringify(more))
+    expect(ids(opened('isla')).sort()).toEqual(['a', 'b', 'd', 'e'])
+    expect(kept.has('young-oak-outbox:isla')).toBe(true)
+    expect(ids(opened('isla')).sort()).toEqual(['a', 'b', 'd', 'e'])
   })
 })

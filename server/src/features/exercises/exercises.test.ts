@@ -3,9 +3,10 @@ import { afterAll, beforeAll, describe, expect, test } from '@jest/globals'
 import type { LibraryView } from '@young-oak/api/exercises'
 import type { EditsAnswer, TemplateView } from '@young-oak/api/templates'
 import type { TodayView } from '@young-oak/api/training'
-import type { OwnExercise, OwnId } from '@young-oak/core/library'
+import type { OwnId } from '@young-oak/core/library'
 import type { Template } from '@young-oak/core/template'
 import { smallTemplate } from '../../testing/template.ts'
+import { anExercise } from '../../testing/exercise.ts'
 import { makeWorld, type Agent, type World } from '../../testing/world.ts'
 
 let world: World
@@ -14,18 +15,7 @@ let phone: Agent
 let abroad: Agent
 let member: string
 const today = '2026-03-02'
-const shove: OwnExercise = {
-  name: 'Barge squat',
-  pattern: 'squat',
-  tool: 'barbell',
-  reads: 'total',
-  direct: ['quads'],
-  indirect: ['trunk'],
-  reps: [3, 8],
-  cost: 4,
-  spine: 3,
-  cue: 'Stand tall.',
-}
+const shove = anExercise('Barge squat')
 
 beforeAll(async () => {
   world = await makeWorld()

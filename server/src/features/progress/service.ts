@@ -118,16 +118,22 @@ export async function giveFact(
 
 /**
  * Takes back what was entered: a new entry of the same id that counts for nothing. A deload that has begun is ended on that day instead: what was
- * trained in it stays.
+ * trained in it stays. `end` is the id of that entry.
  */
-export async function takeBack(scope: MemberScope, id: string, day: Day): Promise<boolean> {
+export async function takeBack(
+  scope: MemberScope,
+  id: string,
+  day: Day,
+  end: string = nextFactId(),
+): Promise<boolean> {
   const fact = isId(id) ? await readFact(scope, id) : undefined
   if (!fact || !givenKinds.includes(fact.kind)) throw notFound('entry')
   if (fact.void) return false
   if (fact.kind === 'deload') {
     const { file } = await readMemberFile(scope)
     const planned = planMember(inputOf(scope, file, { today: day, through: 'near' }))
-    if (hasBegun(planned, id)) return giveFact(scope, { fact: { kind: 'endDeload', deload: id }, today: day })
+    if (hasBegun(planned, id))
+      return giveFact(scope, { fact: { kind: 'endDeload', deload: id }, today: day }, end)
   }
   return insertFact(scope, { ...fact, rev: fact.rev + 1, void: true })
 }

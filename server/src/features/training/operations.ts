@@ -163,7 +163,7 @@ function entered(
     case 'fact':
       return giveFact(scope, operation.given, operation.entry)
     case 'takeBack':
-      return takeBack(scope, operation.entry, operation.today)
+      return takeBack(scope, operation.entry, operation.today, operation.id)
     case 'max':
       return giveMax(scope, operation.given, operation.entry)
     case 'bodyWeight':

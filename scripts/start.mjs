@@ -1,0 +1,9 @@
+// npm start: the server as it was built.
+import { existsSync } from 'node:fs'
+
+const built = new URL('../server/dist/main.js', import.meta.url)
+if (existsSync(built)) await import(built.href)
+else {
+  process.stderr.write('Young Oak did not start. It is not built: run npm run build.\n')
+  process.exitCode = 1
+}
