@@ -7,5 +7,5 @@ type ParamsOf<K extends ChangeName> = (typeof changes)[K] extends ChangeKind<inf
 /** How a template says a change: `{"kind": "scaleLoad", "by": -10}`. */
 export type Change = { [K in ChangeName]: { kind: K } & ParamsOf<K> }[ChangeName]
 
-export const changeOf = changes as unknown as Record<ChangeName, ChangeKind<object>>
+export const changeOf = { ...changes } as unknown as Record<ChangeName, ChangeKind<object>>
 export const changeNames = Object.keys(changes) as ChangeName[]

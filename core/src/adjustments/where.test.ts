@@ -1,10 +1,10 @@
 import { describe, expect, test } from '@jest/globals'
-import { actsOn, mayAct, slotWith, type Spot } from './where.ts'
+import { actsOn, mayAct, slotSpot, type Spot } from './where.ts'
 
 const week: Spot = { phase: 'build', phaseWeek: 3 }
 const session: Spot = { ...week, day: '2026-03-10', session: 'a' }
-const squat: Spot = { ...session, slot: slotWith({}, 'squat', { exercise: 'backSquat' }) }
-const paused: Spot = { ...session, slot: slotWith({}, 'pause', { exercise: 'backSquat', variant: 'paused' }) }
+const squat: Spot = slotSpot({}, session, 'squat', { exercise: 'backSquat' })
+const paused: Spot = slotSpot({}, session, 'pause', { exercise: 'backSquat', variant: 'paused' })
 
 describe('an adjustment', () => {
   test('that names nothing acts everywhere', () => {

@@ -18,18 +18,38 @@ export type Where = {
 export type Spot = {
   phase: Id
   phaseWeek: number
-  toTest?: number
-  day?: Day
-  session?: Id
+  toTest?: number | undefined
+  day?: Day | undefined
+  session?: Id | undefined
   /** `muscle` is the one that the lift works main. */
-  slot?: { id: Id; lift: Lift; muscle: Muscle }
+  slot?: { id: Id; lift: Lift; muscle: Muscle } | undefined
 }
 
-/** A slot with the lift that it has at a spot, as adjustments see it. */
-export const slotWith = (library: Library, id: Id, lift: Lift): NonNullable<Spot['slot']> => ({
-  id,
-  lift,
-  muscle: mainMuscle(library, lift),
+// Spots are made for every slot of a plan: all of one shape.
+
+/** A week of a phase as a whole; null of a phase without a test day. */
+export const weekSpot = (phase: Id, phaseWeek: number, toTest: number | null): Spot => ({
+  phase,
+  phaseWeek,
+  toTest: toTest ?? undefined,
+  day: undefined,
+  session: undefined,
+  slot: undefined,
+})
+
+/** A slot of a spot, with the lift that it has there. */
+export const slotSpot = (
+  library: Library,
+  { phase, phaseWeek, toTest, day, session }: Spot,
+  id: Id,
+  lift: Lift,
+): Spot => ({
+  phase,
+  phaseWeek,
+  toTest,
+  day,
+  session,
+  slot: { id, lift, muscle: mainMuscle(library, lift) },
 })
 
 /** Whether an adjustment acts on a spot. What names a session or a slot never acts on the week or the session as a whole. */
@@ -45,6 +65,10 @@ export function actsOn(where: Where, spot: Spot): boolean {
     (!muscles || muscles.includes(slot.muscle))
   )
 }
+
+/** Whether it acts on anything of a week. */
+export const actsInWeek = ({ phases, weeks, toTest, days }: Where, spot: Spot): boolean =>
+  mayAct({ phases, weeks, toTest, days }, spot)
 
 /** Whether it acts on some slot of a week or session, so far as those alone can tell. */
 export function mayAct(where: Where, { phase, phaseWeek, toTest, day, session }: Spot): boolean {

@@ -107,6 +107,16 @@ export function weekWith(week: RunningWeek, taken: RunningWeek['taken'], from = 
   return made
 }
 
+/** What became of the places of a week, with one more. */
+export function takenWith({ taken, sessions }: RunningWeek, inWeek: number, as: Taken): RunningWeek['taken'] {
+  const made: RunningWeek['taken'] = {}
+  for (let i = 1; i <= sessions.length; i++) {
+    const was = i === inWeek ? as : taken[i]
+    if (was) made[i] = was
+  }
+  return made
+}
+
 /** What is known when a week is opened. */
 export type Opening = {
   template: Template
@@ -141,7 +151,7 @@ export function openWeek(course: Course, opening: Opening): (Course & { running:
   const { phase, phaseWeek, turn, toTest } = up
   const skip = opening.skip(phase, phaseWeek, toTest)
   const { rotation, perWeek } = opening.weekOf(phase, phaseWeek, toTest, skip !== null)
-  const sessions = Array.from({ length: perWeek }, (_, i) => sessionAt(template, rotation, turn + i))
+  const sessions = sessionsOf(template, rotation, turn, perWeek)
   const running: RunningWeek = {
     version,
     track,
@@ -150,7 +160,7 @@ export function openWeek(course: Course, opening: Opening): (Course & { running:
     phaseWeek,
     turn,
     first: course.positions + 1,
-    sessions: sessions.filter((session) => session !== undefined),
+    sessions,
     taken: {},
     from: isCalendar ? course.nextFrom : null,
     toTest,
@@ -165,6 +175,15 @@ export function openWeek(course: Course, opening: Opening): (Course & { running:
   if (deload || skip !== null)
     opened.deloads = [...course.deloads, ...(deload ? [deload.id] : []), ...(skip === null ? [] : [skip])]
   return opened as Course & { running: RunningWeek }
+}
+
+function sessionsOf(template: Template, rotation: Id[], turn: number, perWeek: number): Id[] {
+  const sessions: Id[] = []
+  for (let i = 0; i < perWeek; i++) {
+    const session = sessionAt(template, rotation, turn + i)
+    if (session !== undefined) sessions.push(session)
+  }
+  return sessions
 }
 
 /** The session whose turn it is in a rotation, where what the version no longer has is passed over. */
@@ -282,7 +301,9 @@ export function endByDate(course: Course, missed: Template['missed']): Course {
 export function giveUp(course: Course, as: Taken): Course {
   const { running } = course
   if (!running) return course
+  const left = placesLeft(running)
+  if (!left.length) return course
   const taken = { ...running.taken }
-  for (const inWeek of placesLeft(running)) taken[inWeek] = as
+  for (const inWeek of left) taken[inWeek] = as
   return courseWith(course, weekWith(running, taken))
 }

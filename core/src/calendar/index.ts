@@ -11,6 +11,7 @@ export {
   sessionAt,
   startCourse,
   type Taken,
+  takenWith,
   weekWith,
 } from './course.ts'
 export { hasPlace, type Place, placesOf, rowOnPaper } from './places.ts'

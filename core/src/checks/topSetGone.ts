@@ -1,4 +1,4 @@
-import { actsOn, changeOf, slotWith, type Spot } from '../adjustments/index.ts'
+import { actsOn, changeOf, slotSpot, type Spot } from '../adjustments/index.ts'
 import { isSameLift, liftName, type Lift } from '../library/index.ts'
 import { sourceOf } from '../loads/index.ts'
 import { rowWeeks, slotsOf, type Slot } from '../template/index.ts'
@@ -73,7 +73,7 @@ function liftAt(
 ): Lift | null {
   let lift: Lift = slot
   for (const { do: change, where } of template.tracks[track ?? '']?.changes ?? []) {
-    if (!actsOn(where, { ...spot, slot: slotWith(library, id, lift) })) continue
+    if (!actsOn(where, slotSpot(library, spot, id, lift))) continue
     const made = changeOf[change.kind].onSlot?.({ id }, change, '', library)
     if (made && !made.now) return null
     lift = made?.now?.lift ?? lift

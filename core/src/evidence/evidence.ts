@@ -45,14 +45,28 @@ export function learnSession(
   deloads: readonly Id[] = [],
 ): Evidence {
   const { last, recent } = lessonsOf(library, log, known.body?.load, deloads)
-  const estimates = { ...known.estimates }
-  for (const [key, seen] of Object.entries(recent)) {
+  let { estimates } = known
+  for (const key in recent) {
+    const seen = recent[key] as EstimateSeen
     const before = estimates[key]
     const answer = known.maxes[key]?.at(-1)
     const isOpen = before && (!answer || answer.date < before.date)
-    if (!isOpen || compareLoads(seen.load, before.load) > 0) estimates[key] = seen
+    if (isOpen && compareLoads(seen.load, before.load) <= 0) continue
+    if (estimates === known.estimates) estimates = { ...estimates }
+    estimates[key] = seen
   }
-  return { ...known, last: { ...known.last, ...last }, estimates, recent: { ...known.recent, ...recent } }
+  const next = { ...known }
+  next.last = merged(known.last, last)
+  next.estimates = estimates
+  next.recent = merged(known.recent, recent)
+  return next
+}
+
+/** One after the other: objects that are spread into each other are slow. */
+function merged<T>(known: Record<string, T>, more: Record<string, T>): Record<string, T> {
+  const made = { ...known }
+  for (const key in more) made[key] = more[key] as T
+  return made
 }
 
 type Learning = Pick<Lessons, 'last' | 'recent'>

@@ -16,7 +16,7 @@ type All<U> = (U extends unknown ? (one: U) => void : never) extends (all: infer
 /** What evidence keeps of facts, part by part as their kinds say. Small plain JSON, never changed in place. */
 export type Learned = All<Kinds[FactName]['none']>
 
-export const factOf = kinds as unknown as Record<FactName, FactKind<object, Learned>>
+export const factOf = { ...kinds } as unknown as Record<FactName, FactKind<object, Learned>>
 export const factNames = Object.keys(kinds) as FactName[]
 
 /** Kinds that a member or their writer enters one by one. */

@@ -9,7 +9,7 @@ export type Goal = { [K in GoalKey]: GoalOf<K> }[GoalKey]
 /** A goal that is not plain reps. */
 export type OtherGoal = { [K in Exclude<GoalKey, 'reps'>]: GoalOf<K> }[Exclude<GoalKey, 'reps'>]
 
-export const goalOf = goals as unknown as Record<GoalKey, GoalKind<Goal>>
+export const goalOf = { ...goals } as unknown as Record<GoalKey, GoalKind<Goal>>
 export const goalKeys = Object.keys(goals) as GoalKey[]
 
 /** The key that names a goal, of those that it has. `most` goes before `seconds`, which it has as well. */

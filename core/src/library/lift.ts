@@ -39,7 +39,8 @@ export const liftName = (library: Library, lift: Lift): string =>
 /** Upper-body lifts and small machines rise by the smaller step: half of what squats and pulls from the floor do (common practice). */
 export function takesSmallSteps(library: Library, lift: Lift): boolean {
   const { pattern, direct, indirect } = exerciseOf(library, lift)
-  return !((pattern === 'squat' || pattern === 'hinge') && [...direct, ...indirect].includes('glutes'))
+  const isFromFloor = pattern === 'squat' || pattern === 'hinge'
+  return !(isFromFloor && (direct.includes('glutes') || indirect.includes('glutes')))
 }
 
 /** Lifts that a max may be given for: those with a load, on a bar, in the hand, on a stack or on top of the body. */

@@ -78,10 +78,14 @@ export const ownIdPattern = /^own:[a-z0-9-]{4,40}$/
 
 /** What is known of the exercise of a lift; of one that is merged, of the one that it is merged into. */
 export function exerciseOf(library: Library, { exercise: id }: { exercise: ExerciseId }): Exercise {
-  const one: OwnExercise | undefined = exercises[id as BuiltInId] ?? library[id as OwnId]
+  const builtIn = builtIns.get(id)
+  if (builtIn) return builtIn
+  const one: OwnExercise | undefined = library[id as OwnId]
   if (!one) throw new TypeError(`unknown exercise "${id}": it is not in the library that was handed over`)
   return one.mergedInto ? exerciseOf(library, { exercise: one.mergedInto }) : one
 }
+
+const builtIns: ReadonlyMap<ExerciseId, Exercise> = new Map(exerciseIds.map((id) => [id, exercises[id]]))
 
 /**
  * A library with more exercises in it, or with names and notes said anew. What loads and plans read of an id never changes: where it

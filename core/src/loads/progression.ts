@@ -1,7 +1,7 @@
 import { declareSteps } from '../words/index.ts'
 import { percentField, strictObject } from '../parsing/index.ts'
 import { formatNumber } from '../units/index.ts'
-import { defineSource, isNeed, percentBefore } from './source.ts'
+import { defineSource, isNeed, percentBefore, type Priced } from './source.ts'
 
 const say = declareSteps({ 'progression.percent': '{percent}% of the progression’s load' })
 
@@ -28,15 +28,15 @@ export const progression = defineSource<{ percent?: number }>({
     // In a role by place that moves nothing the progression gives no load.
     if (!asked) return null
     if (isNeed(asked)) return asked
-    const own = percent === 100 ? [] : [say('progression.percent', { percent })]
-    return {
+    const priced: Priced = {
       base: asked.base,
       percent: (asked.percent * percent) / 100,
       isRunning: true,
-      ...(asked.felt && { felt: asked.felt }),
-      ...(asked.reached && { reached: asked.reached }),
-      steps: [...asked.steps, ...own],
+      steps: percent === 100 ? asked.steps : [...asked.steps, say('progression.percent', { percent })],
     }
+    if (asked.felt) priced.felt = asked.felt
+    if (asked.reached) priced.reached = asked.reached
+    return priced
   },
   messages: { ...say.messages, ...sayMain.messages },
   examples: [

@@ -10,5 +10,5 @@ type ParamsOf<K extends SourceKind> = (typeof sources)[K] extends Source<infer P
 /** How a template says what a load is based on: `{"of": "max", "percent": 75}`. */
 export type LoadBasis = { [K in SourceKind]: { of: K } & ParamsOf<K> }[SourceKind]
 
-export const sourceOf = sources as Record<SourceKind, Source<object>>
+export const sourceOf = { ...sources } as Record<SourceKind, Source<object>>
 export const sourceKinds = Object.keys(sources) as SourceKind[]

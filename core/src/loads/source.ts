@@ -136,5 +136,5 @@ export function percentBefore(typed: string, after: RegExp): number | null {
   return match && after.test(match[2] ?? '') ? Number((match[1] ?? '').replace(',', '.')) : null
 }
 
-export const isNeed = (value: object): value is Need => 'need' in value
-export const isLater = (value: object): value is Later => 'later' in value
+export const isNeed = (value: object): value is Need => (value as Partial<Need>).need !== undefined
+export const isLater = (value: object): value is Later => (value as Partial<Later>).later !== undefined

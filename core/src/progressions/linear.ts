@@ -66,7 +66,8 @@ export const linear = defineRule<Params, State>({
   start: (known, p) => startSteady(known, p, {}),
   next(state, exposure, p, hand) {
     const { date, at, verdict, target } = exposure
-    const { easyWeek, every = 1, hits = 0, ...steady } = state
+    const { load: steadyLoad, misses, why, easyWeek, every = 1, hits = 0 } = state
+    const steady: Steady = { load: steadyLoad, misses, why }
     const spaced = every > 1 ? { every } : {}
     if (easyWeek !== undefined && (easyWeek === 0 || easyWeek === at.week))
       return { ...state, easyWeek: at.week }
@@ -90,7 +91,9 @@ export const linear = defineRule<Params, State>({
     }
     // On from the load that stalled, whatever the deload was at.
     const heard = easyWeek === undefined ? exposure : { ...exposure, target: target && steady.load }
-    return { ...stepOrReset(steady, heard, p, hand), ...spaced }
+    const next: State = stepOrReset(steady, heard, p, hand)
+    if (every > 1) next.every = every
+    return next
   },
   ask({ load, why, easyWeek }, _role, { resetBy }, at) {
     if (easyWeek === undefined || (easyWeek !== 0 && easyWeek !== at.week)) return { load, steps: why }

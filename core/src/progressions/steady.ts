@@ -68,7 +68,7 @@ export function startSteady<M extends object>(
   more: M,
 ): (Steady & M) | Need {
   const first = firstLoad(known, params)
-  return 'need' in first ? first : { ...first, misses: 0, ...more }
+  return 'need' in first ? first : { load: first.load, misses: 0, why: first.why, ...more }
 }
 
 /** After a hit a step up, after a miss the same again, after so many misses in a row a cut that lands on the plates at home. */
@@ -106,10 +106,8 @@ export const holds = (load: Load, date: string, because: Exposure['because']): W
 export function stepUp(from: Load, by: Rise, date: string | null, hand: Hand): Steady {
   const load = hand.raise(from, by)
   const step = { value: snap(load.value - from.value), unit: from.unit }
-  const data = { from, step, load }
-  return {
-    load,
-    misses: 0,
-    why: [date ? saySteady('steady.step', { ...data, date }) : saySteady('steady.ahead', data)],
-  }
+  const why = date
+    ? saySteady('steady.step', { from, step, load, date })
+    : saySteady('steady.ahead', { from, step, load })
+  return { load, misses: 0, why: [why] }
 }

@@ -1,33 +1,25 @@
-import type { Id } from '../parsing/index.ts'
 import type { Slot } from './types.ts'
 
-/** The letters by which a session is walked down: A, B, then C1 and C2 for neighbours that alternate as a superset. */
-export function lettersOf(lines: Lines): Record<Id, string> {
-  const known = cache.get(lines)
-  if (known) return known
-  const made = letter(lines)
-  cache.set(lines, made)
-  return made
+/**
+ * The letters by which a session is walked down, line by line: A, B, then C1 and C2 for neighbours that alternate as a superset.
+ */
+export function lettersOf(lines: readonly { slot: Pick<Slot, 'superset'> }[]): string[] {
+  const letters: string[] = []
+  let run = -1
+  for (let i = 0; i < lines.length; i++) {
+    const superset = lines[i]?.slot.superset
+    const isOpen = superset !== undefined && superset === lines[i - 1]?.slot.superset
+    if (!isOpen) run += 1
+    const letter = String.fromCharCode(65 + (run % 26))
+    const isRun = isOpen || (superset !== undefined && superset === lines[i + 1]?.slot.superset)
+    letters.push(isRun ? letter + placeIn(lines, i) : letter)
+  }
+  return letters
 }
 
-type Lines = readonly { id: Id; slot: Pick<Slot, 'superset'> }[]
-
-/** Lines are never changed in place, so their letters are kept beside them. */
-const cache = new WeakMap<Lines, Record<Id, string>>()
-
-function letter(lines: Lines): Record<Id, string> {
-  const runs: Id[][] = []
-  let open: string | undefined
-  for (const { id, slot } of lines) {
-    const { superset: prescribed } = slot
-    if (prescribed !== undefined && prescribed === open) runs[runs.length - 1]?.push(id)
-    else runs.push([id])
-    open = prescribed
-  }
-  const letters: Record<Id, string> = {}
-  runs.forEach((run, i) => {
-    const letter = String.fromCharCode(65 + (i % 26))
-    run.forEach((id, n) => (letters[id] = run.length > 1 ? `${letter}${n + 1}` : letter))
-  })
-  return letters
+/** Which of its superset a line is, from 1. */
+function placeIn(lines: readonly { slot: Pick<Slot, 'superset'> }[], at: number): number {
+  let place = 1
+  while (lines[at - place]?.slot.superset === lines[at]?.slot.superset) place += 1
+  return place
 }

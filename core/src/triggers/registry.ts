@@ -7,5 +7,5 @@ type ParamsOf<K extends TriggerKind> = (typeof signs)[K] extends Trigger<infer P
 /** How a template says a sign: `{"trigger": "stalled", "misses": 2, "of": 2}`. */
 export type TriggerBasis = { [K in TriggerKind]: { trigger: K } & ParamsOf<K> }[TriggerKind]
 
-export const triggerOf = signs as unknown as Record<TriggerKind, Trigger<object>>
+export const triggerOf = { ...signs } as unknown as Record<TriggerKind, Trigger<object>>
 export const triggerKinds = Object.keys(signs) as TriggerKind[]

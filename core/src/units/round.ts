@@ -26,15 +26,16 @@ export function round(meant: Load, can: Makeable, way: Way): { load: Load; met: 
   const at = lastAtOrBelow(can.loads, value)
   const below = can.loads[at]
   const above = can.loads[at + 1]
-  const as = (v: number, met: Met) => ({ load: { value: v, unit: can.unit }, met })
-  if (below === undefined) return as(least(can), 'floor')
-  if (below === value) return as(below, 'exact')
-  if (above === undefined) return as(below, 'top')
-  if (way === 'down') return as(below, 'rounded')
-  if (way === 'up') return as(above, 'rounded')
+  if (below === undefined) return made(least(can), can, 'floor')
+  if (below === value) return made(below, can, 'exact')
+  if (above === undefined) return made(below, can, 'top')
+  if (way === 'down') return made(below, can, 'rounded')
+  if (way === 'up') return made(above, can, 'rounded')
   const closer = snap(snap(value - below) - snap(above - value))
-  return as(closer < 0 || (closer === 0 && way === 'nearestDown') ? below : above, 'rounded')
+  return made(closer < 0 || (closer === 0 && way === 'nearestDown') ? below : above, can, 'rounded')
 }
+
+const made = (value: number, { unit }: Makeable, met: Met) => ({ load: { value, unit }, met })
 
 function least({ loads }: Makeable): number {
   if (loads[0] === undefined) throw new Error('missing loads: nothing can be made')

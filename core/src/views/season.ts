@@ -1,6 +1,6 @@
 import type { Id } from '../parsing/index.ts'
 import { placesOf, rowOnPaper, type Place } from '../calendar/index.ts'
-import { actsOn, mayAct, type SetsDraft, type LineDraft, changeOf, slotWith } from '../adjustments/index.ts'
+import { actsOn, mayAct, type SetsDraft, type LineDraft, changeOf, slotSpot } from '../adjustments/index.ts'
 import { kindOf } from '../goals/index.ts'
 import { exerciseOf, type Lift, type Library } from '../library/index.ts'
 import { ruleOf } from '../progressions/index.ts'
@@ -110,8 +110,8 @@ function slotsAt(library: Library, template: Template, place: Place, track: Id |
       lines = onSession(lines, adjustment.do, label)?.now ?? lines
   }
   return lines.flatMap(({ id }) => {
-    const slot = slotWith(library, id, template.slots[id] ?? noLift)
-    return slotAt(library, template, place, id, acting(all, { ...spot, slot }))
+    const own = slotSpot(library, spot, id, template.slots[id] ?? noLift)
+    return slotAt(library, template, place, id, acting(all, own))
   })
 }
 

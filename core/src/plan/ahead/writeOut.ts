@@ -1,8 +1,7 @@
 import type { Id } from '../../parsing/index.ts'
-import { actsOn } from '../../adjustments/index.ts'
+import { actsInWeek, weekSpot } from '../../adjustments/index.ts'
 import { closeWeek, endByDate, giveUp, placesLeft, type RunningWeek } from '../../calendar/index.ts'
-import { liftKey } from '../../library/index.ts'
-import { lettersOf } from '../../template/index.ts'
+import { lettersOf, type Phase, type Template } from '../../template/index.ts'
 import { addDays, type Day } from '../../units/index.ts'
 import { changesOf, isDeload } from '../compile/changes.ts'
 import { forkFold, segmentOn, templateOf, type Fold, type Outcome, type Trained } from '../state/fold.ts'
@@ -87,21 +86,13 @@ function lastWeek(fold: Fold, day: Day, evidence: Evidence): number {
 }
 
 function weekBehind(fold: Fold, week: RunningWeek, evidence: Evidence): PlannedWeek {
-  return {
-    ...headOf(fold, week, evidence, false),
-    places: week.sessions.map((_, i) => {
-      const position = week.first + i
-      const trained = trainedAt(fold, position, week.attempt)
-      if (trained) return describe(fold, trained)
-      const taken = week.taken[i + 1]
-      return {
-        ...bare(fold, week, i + 1),
-        status: taken === 'skipped' ? 'skipped' : 'dropped',
-        slots: [],
-        changes: [],
-      }
-    }),
-  }
+  const made = headOf(fold, week, evidence, false)
+  made.places = week.sessions.map((_, i) => {
+    const trained = trainedAt(fold, week.first + i, week.attempt)
+    if (trained) return describe(fold, trained)
+    return bare(fold, week, i + 1, week.taken[i + 1] === 'skipped' ? 'skipped' : 'dropped')
+  })
+  return made
 }
 
 /** A week with places to come; what is prescribed for each is assumed to be done before the next. */
@@ -116,93 +107,99 @@ function weekAhead(
 ): PlannedWeek {
   let isNext = isFirst
   let isBack = false
+  const isAway = doing === 'nothing' && fold.isCalendar
   const places = week.sessions.map((_, i): PlannedSession => {
     const inWeek = i + 1
     const trained = trainedAt(fold, week.first + i, week.attempt)
-    if (week.taken[inWeek]) {
+    const taken = week.taken[inWeek]
+    if (taken) {
       if (trained) return describe(fold, trained)
-      const status = week.taken[inWeek] === 'dropped' ? 'dropped' : 'skipped'
-      return { ...bare(fold, week, inWeek), status, slots: [], changes: [] }
+      return bare(fold, week, inWeek, taken === 'dropped' ? 'dropped' : 'skipped')
     }
     const place = placeAt(fold, week, inWeek)
-    const situation = situationAt(
-      fold,
-      place,
-      day,
-      evidence,
-      trained?.log,
-      trained ? trained.log.location : isNext ? at : undefined,
-    )
+    const where = trained ? trained.log.location : isNext ? at : undefined
+    const situation = situationAt(fold, place, day, evidence, trained?.log, where)
     isBack ||= situation.changes.some(({ author }) => author === 'back')
     const { slots, changes } = prescribe(situation)
     const whole = slots.some(({ deload }) => deload) && !trained ? withoutDeload(situation) : null
-    const isAway = doing === 'nothing' && fold.isCalendar
     const outcomes = isAway ? null : assume(situation, slots, doing)
-    const status = isNext ? 'next' : 'ahead'
+    const made = bare(fold, week, inWeek, isNext ? 'next' : 'ahead')
     isNext = false
     if (trained) return describe(fold, trained)
-    return {
-      ...bare(fold, week, inWeek),
-      status,
-      slots: plannedSlots(slots, evidence).map((slot, i) => {
-        const was = slot.deload ? whole?.get(slot.slot) : undefined
-        const supposed = isAway ? 'skip' : outcomes?.[i]?.verdict
-        return {
-          ...slot,
-          ...(was && { withoutDeload: was }),
-          ...(doing !== 'asked' && supposed && { supposed }),
-        }
-      }),
-      changes,
-    }
+    made.slots = plannedSlots(slots, evidence)
+    made.changes = changes
+    made.slots.forEach((slot, i) => {
+      const was = slot.deload ? whole?.get(slot.slot) : undefined
+      if (was) slot.withoutDeload = was
+      const supposed = isAway ? 'skip' : outcomes?.[i]?.verdict
+      if (doing !== 'asked' && supposed) slot.supposed = supposed
+    })
+    return made
   })
-  return { ...headOf(fold, week, evidence, isBack), places }
+  const made = headOf(fold, week, evidence, isBack)
+  made.places = places
+  return made
 }
 
-function headOf(
-  fold: Fold,
-  week: RunningWeek,
-  evidence: Evidence,
-  isBack: boolean,
-): Omit<PlannedWeek, 'places'> {
+/** A week with nothing in it yet. */
+function headOf(fold: Fold, week: RunningWeek, evidence: Evidence, isBack: boolean): PlannedWeek {
   const template = templateOf(fold, week.version)
   const phase = template.phases.find(({ id }) => id === week.phase)
-  const spot = {
-    phase: week.phase,
-    phaseWeek: week.phaseWeek,
-    ...(week.toTest !== null && { toTest: week.toTest }),
-  }
-  const deload =
-    week.isInserted ||
-    (phase !== undefined &&
-      changesOf(template, evidence, phase, week, isBack).some(
-        (one) => isDeload(one) && actsOn({ ...one.adjustment.where, ...anywhere }, spot),
-      ))
-  return {
+  const made: PlannedWeek = {
     week: week.week,
     version: week.version,
     phase: week.phase,
     phaseName: phase?.name ?? week.phase,
     phaseWeek: week.phaseWeek,
-    deload,
-    ...(week.isInserted &&
-      week.deload && { inserted: { fact: week.deload, week: (week.deloadAt ?? 0) + 1 } }),
-    ...(fold.isCalendar && week.from && { from: week.from }),
-    ...(week.toTest !== null && { toTest: week.toTest }),
+    deload: week.isInserted || (phase !== undefined && hasDeload(template, phase, week, evidence, isBack)),
+    places: [],
   }
+  if (week.isInserted && week.deload) made.inserted = { fact: week.deload, week: (week.deloadAt ?? 0) + 1 }
+  if (fold.isCalendar && week.from) made.from = week.from
+  if (week.toTest !== null) made.toTest = week.toTest
+  return made
 }
 
 /** A week is light if anything in it is. */
-const anywhere = { sessions: undefined, slots: undefined, lifts: undefined, muscles: undefined }
-
-function bare(fold: Fold, week: RunningWeek, inWeek: number) {
-  const session = week.sessions[inWeek - 1] ?? ''
-  const name = templateOf(fold, week.version).sessions[session]?.name ?? session
-  return { position: week.first + inWeek - 1, attempt: week.attempt, inWeek, session, name }
+function hasDeload(
+  template: Template,
+  phase: Phase,
+  week: RunningWeek,
+  evidence: Evidence,
+  isBack: boolean,
+): boolean {
+  const changes = changesOf(template, evidence, phase, week, isBack)
+  const spot = weekSpot(week.phase, week.phaseWeek, week.toTest)
+  return changes.some((one) => isDeload(one) && actsInWeek(one.adjustment.where, spot))
 }
 
-const trainedAt = ({ trained }: Fold, position: number, attempt: number): Trained | undefined =>
-  trained.findLast(({ place, log }) => place.position === position && log.attempt === attempt)
+/** A place with nothing in it. */
+function bare(
+  fold: Fold,
+  week: RunningWeek,
+  inWeek: number,
+  status: PlannedSession['status'],
+): PlannedSession {
+  const session = week.sessions[inWeek - 1] ?? ''
+  return {
+    position: week.first + inWeek - 1,
+    attempt: week.attempt,
+    inWeek,
+    session,
+    name: templateOf(fold, week.version).sessions[session]?.name ?? session,
+    status,
+    slots: [],
+    changes: [],
+  }
+}
+
+function trainedAt({ trained }: Fold, position: number, attempt: number): Trained | undefined {
+  for (let i = trained.length - 1; i >= 0; i--) {
+    const one = trained[i] as Trained
+    if (one.place.position === position && one.log.attempt === attempt) return one
+  }
+  return undefined
+}
 
 function describe(fold: Fold, { place, log, isOver, outcomes, evidence }: Trained): PlannedSession {
   const isSkipped = outcomes.every(({ verdict }) => verdict === 'skip')
@@ -215,10 +212,10 @@ function describe(fold: Fold, { place, log, isOver, outcomes, evidence }: Traine
     session: place.session,
     name: template.sessions[place.session]?.name ?? place.session,
     status: !isOver ? 'open' : isSkipped ? 'skipped' : 'trained',
-    date: log.date,
-    log: log.id,
     slots: describeSlots(outcomes, evidence),
     changes: [],
+    date: log.date,
+    log: log.id,
   }
 }
 
@@ -227,21 +224,24 @@ function describeSlots(outcomes: Outcome[], evidence: Evidence): PlannedSlot[] {
     outcomes.map(({ prescribed }) => prescribed),
     evidence,
   )
-  outcomes.forEach(({ verdict, because, done }, i) =>
-    Object.assign(slots[i] as PlannedSlot, { verdict, ...(because && { because }), done }),
-  )
+  outcomes.forEach(({ verdict, because, done }, i) => {
+    const slot = slots[i] as PlannedSlot
+    slot.verdict = verdict
+    if (because) slot.because = because
+    slot.done = done
+  })
   return slots
 }
 
 /** The slots of a session before it is trained, with their letters. */
 function plannedSlots(prescribed: Prescribed[], evidence: Evidence): PlannedSlot[] {
   const letters = lettersOf(prescribed)
-  return prescribed.map(({ id, slot, deload, warmUps, prescriptions, needs }) => {
+  return prescribed.map(({ id, slot, own, deload, warmUps, prescriptions, needs }, i) => {
     const { exercise, variant, note } = slot
     const planned: PlannedSlot = {
       slot: id,
       exercise,
-      letter: letters[id] ?? '',
+      letter: letters[i] as string,
       deload,
       sets: prescriptions,
       needs,
@@ -250,7 +250,7 @@ function plannedSlots(prescribed: Prescribed[], evidence: Evidence): PlannedSlot
     if (slot.circuit) planned.circuit = slot.circuit
     if (variant) planned.variant = variant
     if (note) planned.note = note
-    const last = evidence.last[liftKey(slot)]
+    const last = evidence.last[own.lift]
     if (last) planned.last = last
     return planned
   })

@@ -1,4 +1,13 @@
-import { type Adjustment, changeOf, actsOn, type SetsDraft, type Spot } from '../../adjustments/index.ts'
+import {
+  type Adjustment,
+  changeOf,
+  actsOn,
+  slotSpot,
+  type SetsDraft,
+  type Spot,
+} from '../../adjustments/index.ts'
+import type { Library, Lift } from '../../library/index.ts'
+import type { Id } from '../../parsing/index.ts'
 import type { RunningWeek } from '../../calendar/index.ts'
 import type { Phase, Template } from '../../template/index.ts'
 import type { Evidence } from '../../evidence/index.ts'
@@ -38,11 +47,14 @@ export function changesOf(
   isBack: boolean,
 ): Authored[] {
   const track = trackChanges(template, week.track)
-  const own = evidence.deloads.find(({ id, to }) => id === week.deload && !to)
+  const own =
+    week.deload === null ? undefined : evidence.deloads.find(({ id, to }) => id === week.deload && !to)
   const ownDeload = own && { deload: own, at: week.deloadAt ?? 0 }
   const deload = plannedDeload(phase, ownDeload, week.skips !== undefined)
-  if (week.deload === null && !isBack && !evidence.own.length)
-    return track.length ? [...track, ...deload] : deload
+  if (week.deload === null && !isBack && !evidence.own.length) {
+    if (!track.length) return deload
+    return deload.length ? [...track, ...deload] : track
+  }
   return [
     ...track,
     ...deload,
@@ -91,8 +103,18 @@ const firstWeekBack = (by: number): Authored => ({
   label: 'first week back',
 })
 
+/** The changes that act on a spot. */
 export const acting = (changes: Authored[], spot: Spot): Authored[] =>
   changes.filter(({ adjustment }) => actsOn(adjustment.where, spot))
+
+/** The changes that act on a slot of a spot, with the lift that it has there. */
+export const actingOn = (
+  changes: Authored[],
+  library: Library,
+  spot: Spot,
+  id: Id,
+  lift: Lift,
+): Authored[] => (changes.length ? acting(changes, slotSpot(library, spot, id, lift)) : none)
 
 export const isDeload = ({ author }: Authored): boolean => author === 'deload' || author === 'back'
 

@@ -8,7 +8,7 @@ import type { Situation } from '../state/situation.ts'
 import { totalOf } from './onTheBar.ts'
 import { make, withLoad, showMessages } from './round.ts'
 import { askedOf } from './showSets.ts'
-import { heaviestKey } from '../state/state.ts'
+import { inPhase, type CompiledSlot } from '../compile/slot.ts'
 
 /**
  * Rows that are counted back from a test day do not wait for weeks that were missed: they are held to one step above the
@@ -16,14 +16,14 @@ import { heaviestKey } from '../state/state.ts'
  */
 export function capped(
   { state, place }: Situation,
-  id: Id,
-  slot: Slot,
+  own: CompiledSlot,
   row: number,
   known: Known,
   prescriptions: ShownSets[],
   loading: Loading,
 ): ShownSets[] {
-  const trained = state.heaviest[heaviestKey(place.phase.id, id, slot)]
+  const { slot } = own
+  const trained = state.heaviest[inPhase(own, place.phase.id).heaviest]
   const step = slot.capStep
   const base = trained ?? (row > 0 && place.phaseWeek > 1 ? firstRowLoad(slot, place.phase.id, known) : null)
   if (!base || !step) return prescriptions
@@ -42,7 +42,7 @@ function firstRowLoad(slot: Slot, phase: Id, known: Known): Load | null {
   let heaviest: Load | null = null
   for (const prescribed of slot.rows[phase]?.[0] ?? []) {
     const { load } = prescribed
-    const priced = sourceOf[load.of].price({ ...known, asked: askedOf(prescribed) }, load)
+    const priced = sourceOf[load.of].price({ ...known, asked: askedOf(prescribed, prescribed.sets) }, load)
     if (!priced || isNeed(priced) || isLater(priced)) continue
     const meant = scale(priced.base, priced.percent)
     if (!heaviest || compareLoads(meant, heaviest) > 0) heaviest = meant

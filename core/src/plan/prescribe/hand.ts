@@ -3,7 +3,7 @@ import { takesSmallSteps, type Library, type Lift } from '../../library/index.ts
 import type { Hand } from '../../progressions/index.ts'
 import type { Template } from '../../template/index.ts'
 import { addLoad, compareLoads, rise, riseOf, snap, type Load, type Way } from '../../units/index.ts'
-import { make } from './round.ts'
+import { totalMade } from './round.ts'
 
 /** What a lift's rules need of the member for numbers, with what can be made at home. */
 export const handOf = (
@@ -15,7 +15,7 @@ export const handOf = (
 
 /** The same with what is there to load, however loads are rounded, for a lift that takes large or small steps. */
 export function handWith(loading: Loading, rounding: Way, isSmall: boolean): Hand {
-  const onBar = (load: Load, way = rounding) => make(load, loading, way).total
+  const onBar = (load: Load, way = rounding) => totalMade(load, loading, way)
   return {
     unit: loading.here.unit,
     land(cut, missed) {

@@ -1,21 +1,15 @@
 import type { Id } from '../../parsing/index.ts'
-import {
-  changeOf,
-  type ChangeName,
-  type LineDraft,
-  actsOn,
-  type Spot,
-  slotWith,
-} from '../../adjustments/index.ts'
-import type { WhyStep } from '../../words/index.ts'
-import { slotsOf, type Session, type Slot, type Template } from '../../template/index.ts'
-import type { Authored } from '../compile/changes.ts'
-import type { Situation } from '../state/situation.ts'
+import { changeOf, type ChangeName, type LineDraft, actsOn, slotSpot } from '../../adjustments/index.ts'
 import { inTurn } from '../../calendar/index.ts'
-import { hasTurns, liftInTurn } from './rotations.ts'
+import type { WhyStep } from '../../words/index.ts'
+import type { Authored } from '../compile/changes.ts'
+import { slotOf, writtenSlots } from '../compile/program.ts'
+import type { CompiledSlot } from '../compile/slot.ts'
+import type { Situation } from '../state/situation.ts'
+import { liftInTurn } from './rotations.ts'
 
 /** A slot in its session as it is trained: with its exercise after swaps, and what changed it. */
-export type Line = { id: Id; slot: Slot; steps: WhyStep[] }
+export type Line = { own: CompiledSlot; steps: readonly WhyStep[] }
 
 /** What was left out or put in, with the reason. */
 export type LineChange = { slot: Id; step: WhyStep }
@@ -24,17 +18,12 @@ export type LineChange = { slot: Id; step: WhyStep }
  * The slots of a session in the order of the day, each with the lift whose turn it is, after what tracks, deloads and the member
  * have left out, swapped and added.
  */
-export function lineup(
-  situation: Situation,
-  changes: Authored[],
-  spot: Spot,
-): { lines: Line[]; changes: LineChange[] } {
-  const { library, template, place } = situation
+export function lineup(situation: Situation, changes: Authored[]): { lines: Line[]; changes: LineChange[] } {
+  const { library, template, program, place, spot } = situation
   const { sessions, slots } = template
   const own = sessions[place.session]
-  const turns = hasTurns(template)
-  if (own && !turns && !changes.some(({ adjustment }) => reshapes(adjustment.do.kind)))
-    return asWritten(own, slots)
+  if (own && !program.hasTurns && !changes.some(reshapes))
+    return { lines: writtenSlots(program, place.session).map((own) => ({ own, steps: noSteps })), changes: [] }
   let drafts: LineDraft[] = own ? inTurn(own, place).map((id) => ({ id, ...liftInTurn(situation, id) })) : []
   const made: LineChange[] = []
   const steps = new Map<Id, WhyStep[]>()
@@ -52,8 +41,7 @@ export function lineup(
     if (!onSlot) continue
     drafts = drafts.flatMap((draft) => {
       const slot = slots[draft.id]
-      if (!slot || !actsOn(where, { ...spot, slot: slotWith(library, draft.id, draft.lift ?? slot) }))
-        return [draft]
+      if (!slot || !actsOn(where, slotSpot(library, spot, draft.id, draft.lift ?? slot))) return [draft]
       const changed = onSlot(draft, change, label, library)
       if (!changed) return [draft]
       const { now, step } = changed
@@ -66,32 +54,15 @@ export function lineup(
     })
   }
   const lines = drafts.flatMap(({ id, lift }): Line[] => {
-    const slot = slots[id]
-    return slot ? [{ id, slot: lift ? asLift(slot, lift) : slot, steps: steps.get(id) ?? [] }] : []
+    const own = slotOf(program, id, lift)
+    return own ? [{ own, steps: steps.get(id) ?? noSteps }] : []
   })
   return { lines, changes: made }
 }
 
-const reshapes = (kind: ChangeName): boolean =>
-  changeOf[kind].onSession !== undefined || changeOf[kind].onSlot !== undefined
+const noSteps: readonly WhyStep[] = []
 
-type Lineup = ReturnType<typeof lineup>
-
-function asWritten(session: Session, slots: Template['slots']): Lineup {
-  const known = written.get(session)
-  if (known?.slots === slots) return known.made
-  const lines = slotsOf(session).map((id): Line => ({ id, slot: slots[id] as Slot, steps: [] }))
-  const made = { lines, changes: [] }
-  written.set(session, { slots, made })
-  return made
-}
-
-/** A template that has been read is never changed in place, so its sessions' lines are kept beside them. */
-const written = new WeakMap<Session, { slots: Template['slots']; made: Lineup }>()
-
-/** A slot with another exercise in it. */
-export function asLift(slot: Slot, { exercise, variant }: Pick<Slot, 'exercise' | 'variant'>): Slot {
-  if (slot.exercise === exercise && slot.variant === variant) return slot
-  const { exercise: _, variant: __, ...rest } = slot
-  return { ...rest, exercise, ...(variant && { variant }) }
-}
+const reshapes = ({ adjustment }: Authored): boolean => reshaping.has(adjustment.do.kind)
+const reshaping = new Set(
+  (Object.keys(changeOf) as ChangeName[]).filter((kind) => changeOf[kind].onSession ?? changeOf[kind].onSlot),
+)

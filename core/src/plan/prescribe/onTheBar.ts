@@ -31,23 +31,31 @@ export function heaviestSeen(
   only?: Id,
   isLifted = false,
 ): { load: Load; felt?: Felt } | null {
-  let heaviest: { load: Load; felt?: Felt } | null = null
+  let heaviest: Load | null = null
+  let at = 0
   let n = 0
-  prescriptions.forEach((prescribed, i) => {
-    const { sets: count } = prescribed
-    const done = sets.filter((set) => set.n > n && set.n <= n + count && isDone(set))
-    n += count
-    if (only === undefined ? !isSameLift(prescribed.lift ?? lift, lift) : prescribed.prescription !== only)
-      return
-    const own = done.filter((set) => isSameLift(set, prescribed.lift ?? lift))
-    const lifted = own.flatMap((set) => totalOf(prescribed, set) ?? [])
-    const isUnknown = isLifted || lifted.length > 0 || own.length < done.length
-    const asked = isUnknown ? null : totalOf(prescribed, prescribed)
-    for (const load of asked ? [asked] : lifted)
-      if (!heaviest || compareLoads(load, heaviest.load) >= 0)
-        heaviest = { load, ...(felt?.[i]?.length && { felt: felt[i] as Felt }) }
-  })
-  return heaviest
+  for (let i = 0; i < prescriptions.length; i++) {
+    const prescribed = prescriptions[i] as ShownSets
+    const before = n
+    n += prescribed.sets
+    const asked = prescribed.lift ?? lift
+    if (only === undefined ? !isSameLift(asked, lift) : prescribed.prescription !== only) continue
+    let isKnown = isLifted
+    let load: Load | null = null
+    for (const set of sets) {
+      if (set.n <= before || set.n > n || !isDone(set)) continue
+      const lifted = isSameLift(set, asked) ? totalOf(prescribed, set) : null
+      if (lifted) load = load && compareLoads(lifted, load) < 0 ? load : lifted
+      if (lifted || !isSameLift(set, asked)) isKnown = true
+    }
+    if (!isKnown) load = totalOf(prescribed, prescribed)
+    if (!load || (heaviest && compareLoads(load, heaviest) < 0)) continue
+    heaviest = load
+    at = i
+  }
+  if (!heaviest) return null
+  const acted = felt?.[at]
+  return acted?.length ? { load: heaviest, felt: acted } : { load: heaviest }
 }
 
 /**

@@ -1,31 +1,33 @@
 import type { Id } from '../../parsing/index.ts'
 import { mayAct } from '../../adjustments/index.ts'
 import type { Lift } from '../../library/index.ts'
-import type { Shown, ShownSlot } from '../../member/index.ts'
-import { slotsOf, type Slot, type Template } from '../../template/index.ts'
-import { asLift, lineup, type LineChange } from './lineup.ts'
+import type { Shown } from '../../member/index.ts'
+import { actingOn } from '../compile/changes.ts'
+import { slotOf, writtenSlots, type Program } from '../compile/program.ts'
+import type { Prescribed, Situation } from '../state/situation.ts'
+import { lineup, type LineChange } from './lineup.ts'
 import type { OnTheBar } from './onTheBar.ts'
 import { rowAt } from './rows.ts'
 import { firstScale, prescribeSlot, warmUpsFor } from './prescribeSlot.ts'
-import { spotOf, type Prescribed, type Situation } from '../state/situation.ts'
 
 /**
  * One session of the plan: row → source or rule → changes → rounding, for each slot in the order of the session. A slot whose
  * max is missing says so and asks for it; the others stand.
  */
 export function prescribe(situation: Situation): { slots: Prescribed[]; changes: LineChange[] } {
-  const spot = spotOf(situation)
+  const { spot } = situation
   const changes = situation.changes.filter(({ adjustment }) => mayAct(adjustment.where, spot))
-  const { lines, changes: made } = lineup(situation, changes, spot)
+  const { lines, changes: made } = lineup(situation, changes)
   const before: OnTheBar[] = []
   const trained: Lift[] = []
-  const slots = lines.map((line) => {
-    const prescribed = prescribeSlot(situation, spot, changes, line, before)
+  const slots: Prescribed[] = []
+  for (const line of lines) {
+    const prescribed = prescribeSlot(situation, changes, line, before)
     const warmUps = warmUpsFor(situation, prescribed, trained)
     if (warmUps?.length) prescribed.warmUps = warmUps
-    trained.push(line.slot)
-    return prescribed
-  })
+    trained.push(prescribed.slot)
+    slots.push(prescribed)
+  }
   return { slots, changes: made }
 }
 
@@ -33,31 +35,36 @@ export function prescribe(situation: Situation): { slots: Prescribed[]; changes:
  * A session that was shown is taken as it was shown: only its rows are worked out anew.
  */
 export function recall(situation: Situation, shown: Shown): Prescribed[] {
-  const { template, place } = situation
-  const spot = spotOf(situation)
-  return shownLines(template, place.session, shown).map(({ id, slot, was }) => {
-    const row = rowAt(situation, id, slot)
-    const first = firstScale(situation, spot, id, slot)
-    const deload = was.deload === true
-    const made: Prescribed = { id, slot, row, deload, prescriptions: was.sets, needs: [], first }
+  const { library, program, place, changes, spot } = situation
+  const recalled: Prescribed[] = []
+  for (const id of shownSlots(program, place.session, shown)) {
+    const was = shown.slots[id]
+    const own = was && slotOf(program, id, was)
+    if (!own) continue
+    const acting = actingOn(changes, library, spot, id, own.slot)
+    const made: Prescribed = {
+      id,
+      slot: own.slot,
+      own,
+      row: rowAt(situation, own),
+      deload: was.deload === true,
+      prescriptions: was.sets,
+      needs: [],
+      first: firstScale(own, acting),
+      acting,
+    }
     if (was.warmUps) made.warmUps = was.warmUps
-    return made
-  })
+    recalled.push(made)
+  }
+  return recalled
 }
 
-type ShownLine = { id: Id; slot: Slot; was: ShownSlot }
-
 /** What was shown, in the order of the session; slots that a track had added stand at the end. */
-function shownLines({ sessions, slots }: Template, session: Id, shown: Shown): ShownLine[] {
-  const own = sessions[session]
-  const order = own ? slotsOf(own) : []
-  const lines: ShownLine[] = []
-  const add = (id: Id): void => {
-    const [slot, was] = [slots[id], shown.slots[id]]
-    if (slot && was) lines.push({ id, slot: asLift(slot, was), was })
-  }
-  order.forEach(add)
-  const rest = Object.keys(shown.slots).filter((id) => !order.includes(id))
-  rest.sort().forEach(add)
-  return lines
+function shownSlots(program: Program, session: Id, { slots }: Shown): Id[] {
+  const order: Id[] = []
+  for (const { id } of writtenSlots(program, session)) if (slots[id]) order.push(id)
+  const all = Object.keys(slots)
+  if (order.length === all.length) return order
+  const rest = all.filter((id) => !order.includes(id))
+  return [...order, ...rest.sort()]
 }

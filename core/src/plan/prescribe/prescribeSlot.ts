@@ -1,16 +1,15 @@
-import type { Id } from '../../parsing/index.ts'
 import type { ShownSets } from '../../member/index.ts'
-import { changeOf, type Spot, slotWith } from '../../adjustments/index.ts'
+import { changeOf } from '../../adjustments/index.ts'
 import type { WhyStep } from '../../words/index.ts'
 import { exerciseOf, isSameLift, mainMuscle, liftOf, type Lift, type Library } from '../../library/index.ts'
 import { type Felt, isNeed, type Known, type MaxInForce, type Need, sourceOf } from '../../loads/index.ts'
-import { type SetPrescription, type Slot, inherit } from '../../template/index.ts'
+import { type SetPrescription, inherit } from '../../template/index.ts'
 import { snap } from '../../units/index.ts'
 import { ramp, type WarmUpSet } from '../../warmups/index.ts'
-import { acting, isDeload, scalesLoads, type Author, type Authored } from '../compile/changes.ts'
+import { actingOn, isDeload, scalesLoads, type Author, type Authored } from '../compile/changes.ts'
+import { inPhase, type CompiledSlot } from '../compile/slot.ts'
 import { capped } from './countdown.ts'
 import { ableFor, loadingAt, type Loading, maxFor } from '../../evidence/index.ts'
-import { ruleInputs } from '../progress/ruleInputs.ts'
 import type { Line } from './lineup.ts'
 import { heaviestSeen, type OnTheBar } from './onTheBar.ts'
 import { askProgressions, nothingAsked, type Asked } from '../progress/progress.ts'
@@ -23,69 +22,52 @@ import type { Prescribed, Situation } from '../state/situation.ts'
 /** One slot: row → source or rule → changes → rounding, prescription by prescription; what its load lacks is asked for. */
 export function prescribeSlot(
   situation: Situation,
-  spot: Spot,
   possible: Authored[],
-  { id, slot, steps: lineSteps }: Line,
+  line: Line,
   before: OnTheBar[],
 ): Prescribed {
-  const { library, template, state, evidence, place, at } = situation
-  const changes = possible.length
-    ? acting(possible, { ...spot, slot: slotWith(library, id, slot) })
-    : possible
-  const row = rowAt(situation, id, slot)
-  const deload = changes.some(isDeload)
+  const { library, template, evidence, place, at, spot } = situation
+  const { own } = line
+  const { id, slot } = own
+  const acting = actingOn(possible, library, spot, id, slot)
+  const row = rowAt(situation, own)
   const loading = loadingAt(library, evidence, at, slot)
-  const first = firstScale(situation, spot, id, slot)
+  const { body } = loading
+  const first = firstScale(own, acting)
   const max = maxFor(library, evidence, slot, template.maxes, situation.day)
-  const asked = slot.uses.length
-    ? askProgressions(
-        template,
-        state,
-        slot,
-        place.inWeek,
-        ruleInputs(situation, id, slot, { body: loading.body, unit: loading.home.unit, first, max }),
-      )
+  const asked = own.uses.length
+    ? askProgressions({ situation, own, body, unit: loading.home.unit, first, max })
     : nothingAsked
   const able = ableAt(situation, slot)
-  const own: OnTheBar & { felt: Felt[] } = { slot: id, lift: slot, prescriptions: [], sets: [], felt: [] }
-  const known: Known = {
-    library,
-    lift: slot,
-    max,
-    unit: loading.here.unit,
-    trainingMax: template.trainingMax,
-    progression: lighterLoad(situation, id, slot) ?? asked.load,
-    table: template.maxes.table,
-    maxOf: (lift) => maxFor(library, evidence, lift, template.maxes, situation.day),
-    today: (other, only) =>
-      other === undefined
-        ? (heaviestSeen(own, only) ?? noTop)
-        : topOfSlot(template, slot, id, before, other, only),
-    role: (role) => roleSeen(situation, slot, role),
-    moved: () => movedSoFar(situation, spot, slot, before),
-    body: evidence.body?.load,
+  const bar: OnTheBar & { felt: Felt[] } = { slot: id, lift: slot, prescriptions: [], sets: [], felt: [] }
+  const known = knownAt(situation, own, loading, asked, max, bar, before)
+  const isLoaded = takesLoad(situation, own)
+  const opening = openingOf(rowSteps(slot, place, row), line.steps, asked.steps)
+  const made: Prescribed = {
+    id,
+    slot,
+    own,
+    row,
+    deload: acting.some(isDeload),
+    prescriptions: bar.prescriptions,
+    needs: [],
+    first,
+    acting,
   }
-  // Where an exercise with a load of its own was swapped for body-weight work, the member's load is not the template's to give.
-  const isOnBody = exerciseOf(library, slot).tool === 'body weight'
-  const isLoaded = !isOnBody || exerciseOf(library, template.slots[id] ?? slot).tool === 'body weight'
-  const held = rowSteps(slot, place, row)
-  const opening =
-    held.length || lineSteps.length || asked.steps.length ? [...held, ...lineSteps, ...asked.steps] : held
-  const made: Prescribed = { id, slot, row, deload, prescriptions: own.prescriptions, needs: [], first }
   const written = inherit(
-    slot.rows[place.phase.id]?.[row] ?? [],
+    inPhase(own, place.phase.id).rows[row] ?? noRow,
     template.sessions[place.session],
     place.phase,
   )
   for (const prescribed of withScheme(written, asked)) {
     if (prescribed.lift) {
-      const line = showLine(situation, spot, possible, { known, opening, made }, prescribed, prescribed.lift)
-      own.prescriptions.push(line.shown)
-      own.felt.push(line.felt)
+      const line = showLine(situation, possible, { known, opening, made }, prescribed, prescribed.lift)
+      bar.prescriptions.push(line.shown)
+      bar.felt.push(line.felt)
       continue
     }
     const sets = prescribed.sets + (prescribed.fixed?.includes('sets') ? 0 : asked.moreSets)
-    known.asked = askedOf({ ...prescribed, sets })
+    known.asked = askedOf(prescribed, sets)
     known.last = () => lastLoad(situation, id, prescribed.id, slot)
     const priced = isLoaded
       ? needsBody(library, sourceOf[prescribed.load.of].price(known, prescribed.load), slot, loading)
@@ -99,37 +81,83 @@ export function prescribeSlot(
         slot: id,
         priced: ofOther(priced, max),
         opening,
-        changes,
+        changes: acting,
         able,
-        ...((asked.writesScheme || asked.total) && { byRule: byRuleOf(asked, sets) }),
+        byRule: asked.writesScheme || asked.total ? byRuleOf(asked, sets) : undefined,
       },
       loading,
       template,
     )
-    own.prescriptions.push(shown)
-    own.felt.push(felt)
+    bar.prescriptions.push(shown)
+    bar.felt.push(felt)
   }
   if (slot.by === 'toTest')
-    own.prescriptions = capped(situation, id, slot, row, known, own.prescriptions, loading)
-  made.prescriptions = own.prescriptions
-  before.push(own)
+    bar.prescriptions = capped(situation, own, row, known, bar.prescriptions, loading)
+  made.prescriptions = bar.prescriptions
+  before.push(bar)
   return made
+}
+
+const noRow: SetPrescription[] = []
+
+/** Where an exercise with a load of its own was swapped for body-weight work, the member's load is not the template's to give. */
+function takesLoad({ library, template }: Situation, { id, slot }: CompiledSlot): boolean {
+  if (exerciseOf(library, slot).tool !== 'body weight') return true
+  return exerciseOf(library, template.slots[id] ?? slot).tool === 'body weight'
+}
+
+/** The steps before those of the load itself. */
+function openingOf(...parts: (readonly WhyStep[])[]): readonly WhyStep[] {
+  const said = parts.filter((steps) => steps.length)
+  return said.length > 1 ? said.flat() : (said[0] ?? [])
+}
+
+/** What the sources of a slot's loads may read. */
+function knownAt(
+  situation: Situation,
+  own: CompiledSlot,
+  { here }: Loading,
+  { load }: Asked,
+  max: MaxInForce | null,
+  bar: OnTheBar,
+  before: OnTheBar[],
+): Known {
+  const { library, template, evidence, day } = situation
+  const { id, slot } = own
+  return {
+    library,
+    lift: slot,
+    max,
+    unit: here.unit,
+    trainingMax: template.trainingMax,
+    progression: lighterLoad(situation, own) ?? load,
+    table: template.maxes.table,
+    maxOf: (lift) => maxFor(library, evidence, lift, template.maxes, day),
+    today: (other, only) =>
+      other === undefined
+        ? (heaviestSeen(bar, only) ?? noTop)
+        : topOfSlot(template, slot, id, before, other, only),
+    role: (role) => roleSeen(situation, own, role),
+    moved: () => movedSoFar(situation, slot, before),
+    body: evidence.body?.load,
+    asked: undefined,
+    last: undefined,
+  }
 }
 
 /** A line of a circuit: priced, changed and rounded as the lift that it is. */
 function showLine(
   situation: Situation,
-  spot: Spot,
   possible: Authored[],
-  { known, opening, made }: { known: Known; opening: WhyStep[]; made: Prescribed },
+  { known, opening, made }: { known: Known; opening: readonly WhyStep[]; made: Prescribed },
   prescribed: SetPrescription,
   lift: Lift,
 ): ReturnType<typeof showSets> {
-  const { library, template, evidence, day, at } = situation
+  const { library, template, evidence, day, at, spot } = situation
   const loading = loadingAt(library, evidence, at, lift)
-  const changes = acting(possible, { ...spot, slot: slotWith(library, made.id, lift) })
+  const changes = actingOn(possible, library, spot, made.id, lift)
   const max = maxFor(library, evidence, lift, template.maxes, day)
-  const own: Known = { ...known, lift, max, unit: loading.here.unit, asked: askedOf(prescribed) }
+  const own: Known = { ...known, lift, max, unit: loading.here.unit, asked: askedOf(prescribed, prescribed.sets) }
   const priced = needsBody(library, sourceOf[prescribed.load.of].price(own, prescribed.load), lift, loading)
   if (priced && isNeed(priced) && !made.needs.length)
     made.needs.push({ ...priced, lift: liftOf(priced.lift) })
@@ -148,12 +176,13 @@ function showLine(
   )
 }
 
-const byRuleOf = ({ moreSets, moreReps, total }: Asked, sets: number): NonNullable<ShownSets['byRule']> => ({
-  sets,
-  ...(moreSets && { moreSets }),
-  ...(moreReps && { moreReps }),
-  ...(total && { total }),
-})
+function byRuleOf({ moreSets, moreReps, total }: Asked, sets: number): NonNullable<ShownSets['byRule']> {
+  const made: NonNullable<ShownSets['byRule']> = { sets }
+  if (moreSets) made.moreSets = moreSets
+  if (moreReps) made.moreReps = moreReps
+  if (total) made.total = total
+  return made
+}
 
 /** What is known of the lift itself, and the percentages for reps that the template goes by. */
 function ableAt({ template, evidence, day }: Situation, lift: Lift): Able | null {
@@ -163,7 +192,7 @@ function ableAt({ template, evidence, day }: Situation, lift: Lift): Able | null
 
 /** A load from a max by ratio is another lift's. */
 const ofOther = <T extends object | null>(priced: T, max: MaxInForce | null): T =>
-  priced && 'base' in priced && 'most' in priced && max?.ratio ? { ...priced, isOther: true } : priced
+  max?.ratio && priced && 'base' in priced && 'most' in priced ? { ...priced, isOther: true } : priced
 
 /** The ramp to a slot's first load, after what was trained before it; none for a lift that is warm already. */
 export function warmUpsFor(
@@ -172,9 +201,9 @@ export function warmUpsFor(
   trained: Lift[],
 ): WarmUpSet[] | undefined {
   const rule = slot.warmUp ?? template.warmUp
+  if (!rule || rule === 'none' || slot.circuit) return undefined
   const work = prescriptions.find(({ load }) => load)?.load
-  const { tool } = exerciseOf(library, slot)
-  if (!rule || rule === 'none' || slot.circuit || !work || tool === 'body weight') return undefined
+  if (!work || exerciseOf(library, slot).tool === 'body weight') return undefined
   if (trained.some((lift) => isSameLift(lift, slot))) return undefined
   const isShort = trained.some((lift) => mainMuscle(library, lift) === mainMuscle(library, slot))
   return ramp(rule, work, loadingAt(library, evidence, at, slot).here, isShort)
@@ -187,38 +216,34 @@ function needsBody<T extends object | null>(
   lift: Lift,
   { body }: Loading,
 ): T | Need {
-  const isLoad = priced !== null && !isNeed(priced)
-  return isLoad && exerciseOf(library, lift).tool === 'body weight' && !body
-    ? { need: 'bodyWeight', lift }
-    : priced
+  if (body || priced === null || isNeed(priced)) return priced
+  return exerciseOf(library, lift).tool === 'body weight' ? { need: 'bodyWeight', lift } : priced
 }
 
 const noScale: Prescribed['first'] = { scale: 100, points: 0, steps: [] }
 
-/** What the track makes of a progression's first load: a running one never feels it. */
-export const firstScale = (situation: Situation, spot: Spot, id: Id, slot: Slot): Prescribed['first'] =>
-  slot.uses.length ? scaleBy('track', situation, spot, id, slot) : noScale
+/** What the track makes of a progression's first load: a running one never feels it. `acting` are the changes that act on the slot. */
+export const firstScale = ({ uses }: CompiledSlot, acting: Authored[]): Prescribed['first'] =>
+  uses.length ? scaleBy('track', acting) : noScale
 
 /** What the changes in percent of one author make of a slot's load: a factor on it, and points on its percentage. */
-export function scaleBy(
-  whose: Author,
-  { library, changes }: Situation,
-  spot: Spot,
-  id: Id,
-  slot: Slot,
-): Prescribed['first'] {
-  const own = changes.filter((one) => one.author === whose && scalesLoads(one))
-  if (!own.length) return noScale
-  return acting(own, { ...spot, slot: slotWith(library, id, slot) }).reduce<Prescribed['first']>(
-    ({ scale: factor, points, steps }, { adjustment: { do: change }, label }) => {
-      // Points act on the percentage that the load starts from, whatever that is: 100 only stands in for it.
-      const made = changeOf[change.kind].onSets?.({ sets: 1, percent: 100, scale: factor }, change, label)
-      if (!made) return { scale: factor, points, steps }
-      const { percent, scale: next } = made.now
-      const by = snap((percent ?? 100) - 100)
-      if (by) return { scale: factor, points: snap(points + by), steps }
-      return { scale: next, points, steps: made.step ? [...steps, made.step] : steps }
-    },
-    noScale,
-  )
+export function scaleBy(whose: Author, acting: Authored[]): Prescribed['first'] {
+  let made = noScale
+  for (const one of acting) {
+    if (one.author !== whose || !scalesLoads(one)) continue
+    const {
+      adjustment: { do: change },
+      label,
+    } = one
+    const { scale: factor, points, steps } = made
+    // Points act on the percentage that the load starts from, whatever that is: 100 only stands in for it.
+    const changed = changeOf[change.kind].onSets?.({ sets: 1, percent: 100, scale: factor }, change, label)
+    if (!changed) continue
+    const { percent, scale: next } = changed.now
+    const by = snap((percent ?? 100) - 100)
+    made = by
+      ? { scale: factor, points: snap(points + by), steps }
+      : { scale: next, points, steps: changed.step ? [...steps, changed.step] : steps }
+  }
+  return made
 }

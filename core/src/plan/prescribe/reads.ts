@@ -1,12 +1,11 @@
-import { slotWith, type Spot } from '../../adjustments/index.ts'
 import { exerciseOf, isSameLift, liftKey, type Lift } from '../../library/index.ts'
 import { type Known, type Priced, sayMain, type TopSeen } from '../../loads/index.ts'
 import type { Id } from '../../parsing/index.ts'
-import { isLighterUse, type Slot, type Template } from '../../template/index.ts'
+import type { Slot, Template } from '../../template/index.ts'
 import { addLoad, heavier, scale, type Load } from '../../units/index.ts'
-import { acting, lightening, nameOf, scalesTrackLoads } from '../compile/changes.ts'
-import { roleAt } from '../progress/progress.ts'
-import { lastKey, progressionKey } from '../state/state.ts'
+import { actingOn, lightening, nameOf, scalesTrackLoads } from '../compile/changes.ts'
+import { inPhase, roleAt, roleKey, type CompiledSlot } from '../compile/slot.ts'
+import { lastKey } from '../state/state.ts'
 import type { Situation } from '../state/situation.ts'
 import { heaviestSeen, tonnageOf, totalOf, type OnTheBar } from './onTheBar.ts'
 
@@ -41,8 +40,7 @@ export const noTop: TopSeen = { load: null }
  * changes: those act on what is read off it, once.
  */
 export function movedSoFar(
-  { library, state, place, changes }: Situation,
-  spot: Spot,
+  { library, state, place, changes, spot }: Situation,
   lift: Lift,
   before: OnTheBar[],
 ): Load | null {
@@ -53,7 +51,7 @@ export function movedSoFar(
     const more = tonnageOf(one, false).get(key)
     if (!more) continue
     const felt = new Set(one.felt?.flat())
-    const own = acting(changes, { ...spot, slot: slotWith(library, one.slot, one.lift) })
+    const own = actingOn(changes, library, spot, one.slot, one.lift)
     const isRunning = one.prescriptions.some(({ ruled }) => ruled)
     const acted = own.filter((change) => felt.has(nameOf(change)) && !(isRunning && scalesTrackLoads(change)))
     const whole = scale(more, 10_000 / lightening(acted))
@@ -81,10 +79,10 @@ export function lastLoad(
 }
 
 /** Of a slot on the lighter side of its progression: the load of the other slot's day this week, where that was trained. */
-export function lighterLoad(situation: Situation, id: Id, slot: Slot): Priced | null {
-  const { template, place } = situation
-  const use = slot.uses.find((one) => isLighterUse(template, place.phase.id, id, one))
-  const seen = use && roleSeen(situation, slot, roleAt(use, place.inWeek))
+export function lighterLoad(situation: Situation, own: CompiledSlot): Priced | null {
+  const { place } = situation
+  const [lighter] = inPhase(own, place.phase.id).lighter
+  const seen = lighter && roleSeen(situation, own, roleAt(lighter.use, place.inWeek))
   if (!seen?.isThisWeek) return null
   const { load, date, felt } = seen
   const data = { load, ...(date && { date }) }
@@ -95,11 +93,11 @@ export function lighterLoad(situation: Situation, id: Id, slot: Slot): Priced | 
 /** The load on the bar when the slot's progression was last trained in a role: this week's, or else the last normal one. */
 export function roleSeen(
   { state, place }: Situation,
-  slot: Slot,
+  own: CompiledSlot,
   role: string,
 ): ReturnType<NonNullable<Known['role']>> {
-  for (const { progression } of slot.uses) {
-    const seen = state.roles[`${progressionKey(progression, slot)}/${role}`]
+  for (const use of own.uses) {
+    const seen = state.roles[roleKey(own, use, role)]
     const thisWeek = seen?.deload?.week === place.week ? seen.deload : seen?.normal
     if (thisWeek) return { ...thisWeek, isThisWeek: thisWeek.week === place.week }
   }

@@ -57,21 +57,29 @@ export function make(meant: Load, { here, home, body }: Loading, way: Way): Made
   const { load, met } = round(wanted, here, way)
   const parts = partsFor(load, here)
   const help = load.value < 0
-  const handled = { value: Math.abs(load.value), unit: load.unit }
+  const handled = help ? { value: -load.value, unit: load.unit } : load
   const made: Made = {
     load: handled,
     total: body ? addLoad(body, handled, help) : load,
-    ...(help && { help }),
-    ...(parts && { parts }),
-    steps: [
-      ...(body ? [bodyStep(meant, body, wanted)] : []),
-      ...(body ? onBodySteps(handled, help, met, way) : roundSteps(meant, load, met, way)),
-      ...(parts && !help ? [partsStep(parts, load.unit)] : []),
-    ],
+    steps: body
+      ? [bodyStep(meant, body, wanted), onBodyStep(handled, help, met, way)]
+      : roundSteps(meant, load, met, way),
   }
+  if (help) made.help = true
+  if (parts) made.parts = parts
+  if (parts && !help) made.steps.push(partsStep(parts, load.unit))
   if (met === 'top' || (home !== here && compareLoads(load, round(wanted, home, way).load) < 0))
     made.short = true
   return made
+}
+
+/** What is on the bar once a load is made, with the body where it is a part of it. */
+export function totalMade(meant: Load, { here, body }: Loading, way: Way): Load {
+  const { load } = round(body ? beside(meant, body, here.unit) : meant, here, way)
+  if (!body) return load
+  return load.value < 0
+    ? addLoad(body, { value: -load.value, unit: load.unit }, true)
+    : addLoad(body, load)
 }
 
 /** A prescription with the load that was made for it, in place of the one that it had. */
@@ -106,11 +114,16 @@ function bodyStep(meant: Load, body: Load, { value, unit }: Load): WhyStep {
   return say(value < 0 ? 'body.help' : 'body.added', { meant, body, load })
 }
 
-function onBodySteps(load: Load, help: boolean, met: Met, way: Way): WhyStep[] {
-  if (!load.value) return [say(met === 'floor' ? 'body.floor' : 'body.alone', {})]
+function onBodyStep(load: Load, help: boolean, met: Met, way: Way): WhyStep {
+  if (!load.value) return say(met === 'floor' ? 'body.floor' : 'body.alone', {})
   const what = help ? 'of assistance' : 'added'
-  const id = met === 'rounded' ? `body.${way}` : `body.${met}`
-  return [{ id, data: { load, what } }]
+  return { id: met === 'rounded' ? bodyIds[way] : `body.${met}`, data: { load, what } }
+}
+const bodyIds: Record<Way, string> = {
+  nearest: 'body.nearest',
+  nearestDown: 'body.nearestDown',
+  down: 'body.down',
+  up: 'body.up',
 }
 
 function roundSteps(meant: Load, load: Load, met: Met, way: Way): WhyStep[] {
@@ -118,11 +131,28 @@ function roundSteps(meant: Load, load: Load, met: Met, way: Way): WhyStep[] {
   const own: WhyStep =
     met === 'exact'
       ? say('round.exact', { load })
-      : say(`round.${met === 'rounded' ? way : met}`, { meant: from, load })
+      : say(met === 'rounded' ? roundIds[way] : met === 'top' ? 'round.top' : 'round.floor', { meant: from, load })
   return from === meant ? [own] : [say('round.unit', { meant, as: from }), own]
 }
 
-function partsStep({ bar, plates }: Parts, unit: Load['unit']): WhyStep {
+const roundIds = {
+  nearest: 'round.nearest',
+  nearestDown: 'round.nearestDown',
+  down: 'round.down',
+  up: 'round.up',
+} as const satisfies Record<Way, string>
+
+/** What is said of the plates of a load, kept beside the table that they come from. */
+function partsStep(parts: Parts, unit: Load['unit']): WhyStep {
+  const known = partsSteps.get(parts)
+  if (known) return known
+  const made = sayParts(parts, unit)
+  partsSteps.set(parts, made)
+  return made
+}
+const partsSteps = new WeakMap<Parts, WhyStep>()
+
+function sayParts({ bar, plates }: Parts, unit: Load['unit']): WhyStep {
   const said = plates.map(formatNumber).join(' + ')
   if (bar === undefined)
     return plates.length ? say('plates.hung', { plates: said, unit }) : say('plates.nothing', {})

@@ -41,10 +41,9 @@ export function showSets(
   loading: Loading,
   rounding: Rounding,
 ): { shown: ShownSets; felt: Felt } {
-  const price = priced && !isNeed(priced) && !isLater(priced) ? priced : null
-  const steps = [...opening]
-  if (priced && !isNeed(priced)) steps.push(...priced.steps)
   const base = priced && !isNeed(priced) ? priced : null
+  const price = base && !isLater(base) ? base : null
+  const steps = base ? [...opening, ...base.steps] : [...opening]
   const { draft, felt, isOwn, isCut } = changeSets({ prescribed, sets, slot, changes }, base, loading, steps)
   const shown = asAsked(prescribed, draft)
   const way = wayOf(rounding, prescribed, isCut)
@@ -62,7 +61,10 @@ export function showSets(
       way,
     }
   if (!price || draft.percent === null) {
-    if (priced && isNeed(priced)) Object.assign(shown, { missing: true, need: priced.need })
+    if (priced && isNeed(priced)) {
+      shown.missing = true
+      shown.need = priced.need
+    }
     return { shown, felt }
   }
   const asked = price.minus
@@ -74,8 +76,8 @@ export function showSets(
   const allowed = able && allows(able, draft, prescribed)
   const ofOwn = price.isOther && !isMeant ? allowed?.most : undefined
   const meant = limit(heldToOwn(held(whole, most, steps), ofOwn, steps), capped, steps, draft.cap?.author)
-  const made = makeWithin([most, ofOwn, capped], meant, loading, way)
-  steps.push(...made.steps)
+  const made = makeWithin(most, ofOwn, capped, meant, loading, way)
+  for (const step of made.steps) steps.push(step)
   shown.target = less(scale(price.base, price.percent), price.minus)
   const isHeld = ofOwn !== undefined && compareLoads(whole, ofOwn) > 0
   if (allowed && (isHeld || isAbove(allowed, meant, made.total)))
@@ -93,11 +95,11 @@ type Asking = {
   sets: number
   slot: Id
   priced: Priced | Later | Need | null
-  opening: WhyStep[]
+  opening: readonly WhyStep[]
   changes: Authored[]
   able: Able | null
   /** What progressions have written of sets and reps, where they do. */
-  byRule?: ShownSets['byRule']
+  byRule?: ShownSets['byRule'] | undefined
 }
 
 /** The most that is known of the lift itself, and the template's percentages for reps. */
@@ -137,7 +139,10 @@ function cutAdded(total: Load, percent: number | undefined, body: Load | undefin
 }
 
 /** What a source may know of the sets that it prices. */
-export const askedOf = ({ sets, goal, rir, rest }: SetPrescription): NonNullable<Known['asked']> => ({
+export const askedOf = (
+  { goal, rir, rest }: SetPrescription,
+  sets: number,
+): NonNullable<Known['asked']> => ({
   sets,
   reps: lowest(kindOf(goal).reps(goal) ?? 1),
   rir,
@@ -158,12 +163,16 @@ function asAsked(prescribed: SetPrescription, { sets, rir, reps }: SetsDraft): S
     shown.reps = reps ?? prescribed.goal.reps
     if (prescribed.goal.amrap && reps === prescribed.goal.reps) shown.amrap = prescribed.goal.amrap
   } else shown.goal = prescribed.goal
-  for (const key in prescribed)
-    if (asWritten.has(key)) Object.assign(shown, { [key]: prescribed[key as keyof AsWritten] })
+  for (const key in prescribed) if (isAsWritten(key)) put(shown, key, prescribed[key])
   if (rir !== undefined) shown.rir = rir
   return shown
 }
 
+const put = <K extends keyof AsWritten>(shown: AsWritten, key: K, value: AsWritten[K]): void => {
+  shown[key] = value
+}
+
+const isAsWritten = (key: string): key is keyof AsWritten => asWritten.has(key)
 const asWritten = new Set<string>([
   'lift',
   'kind',
@@ -193,10 +202,11 @@ function changeSets(
     percent: price ? (isLater(price) ? price.later.percent : price.percent) : null,
     scale: 100,
     rir: prescribed.rir,
-    ...(body && { isOnBody: true as const }),
-    ...('reps' in prescribed.goal && { reps: prescribed.goal.reps }),
   }
-  const felt: string[] = [...(price?.felt ?? [])]
+  if (body) draft.isOnBody = true
+  if ('reps' in prescribed.goal) draft.reps = prescribed.goal.reps
+  if (!changes.length) return { draft, felt: price?.felt ?? noneFelt, isOwn: false, isCut: false }
+  const felt: string[] = [...(price?.felt ?? noneFelt)]
   let isOwn = false
   let isCut = false
   for (const one of changes) {
@@ -228,6 +238,8 @@ function changeSets(
     isCut: isCut || changes.some((one) => isDeload(one) && felt.includes(nameOf(one)) && scalesLoads(one)),
   }
 }
+
+const noneFelt: Felt = []
 
 const isSameAsk = (a: SetsDraft, b: SetsDraft): boolean =>
   a.sets === b.sets && a.rir === b.rir && JSON.stringify(a.reps) === JSON.stringify(b.reps) && a.cap === b.cap
@@ -261,11 +273,21 @@ function multiply(base: Load, percent: number, factor: number): Load {
 }
 
 /** Made the way that is asked, but down where that would pass one of the limits. */
-function makeWithin(limits: (Load | undefined)[], meant: Load, loading: Loading, way: Way): Made {
+function makeWithin(
+  most: Load | undefined,
+  ofOwn: Load | undefined,
+  capped: Load | undefined,
+  meant: Load,
+  loading: Loading,
+  way: Way,
+): Made {
   const made = make(meant, loading, way)
-  const isOver = limits.some((limit) => limit && compareLoads(made.total, limit) > 0)
+  const isOver = isBeyond(made.total, most) || isBeyond(made.total, ofOwn) || isBeyond(made.total, capped)
   return isOver ? make(meant, loading, 'down') : made
 }
+
+const isBeyond = (load: Load, limit: Load | undefined): boolean =>
+  limit !== undefined && compareLoads(load, limit) > 0
 
 /** No more than the 1RM, where it is known and more was not said to be meant. */
 function held(load: Load, most: Load | undefined, steps: WhyStep[]): Load {

@@ -1,10 +1,10 @@
 import { handoverKey } from '../../facts/index.ts'
 import type { Id } from '../../parsing/index.ts'
 import { type WhyStep, declareSteps } from '../../words/index.ts'
-import { liftKey, type Lift } from '../../library/index.ts'
 import { ruleOf, type Stage } from '../../progressions/index.ts'
 import { freshRun, triggerOf } from '../../triggers/index.ts'
-import type { Progression, ProgressionStage, Template } from '../../template/index.ts'
+import type { ProgressionStage } from '../../template/index.ts'
+import type { CompiledUse } from '../compile/slot.ts'
 import type { FoldState, Running } from '../state/state.ts'
 
 /** The steps that say why a stage has a lift, and why it stays as it is. */
@@ -35,29 +35,28 @@ export type CurrentStage = {
  * max and the last exposure.
  */
 export function currentStage(
-  { progressions }: Pick<Template, 'progressions'>,
+  { id, progression, key }: CompiledUse,
   state: FoldState,
-  id: Id,
-  lift: Lift,
   phase: Id,
   handovers: readonly string[],
 ): CurrentStage {
-  const progression = progressions[id]
-  const first = progression?.stages[0]
-  if (!progression || !first) throw new Error(`unknown progression "${id}"`)
-  const kept = state.progressions[stateKey(progression, id, lift)]
-  const stage = stageOf(progression.stages, kept, id, handovers) ?? first
-  const own = progression.inPhases?.find((one) => one.phase === phase)
+  const { stages, inPhases } = progression
+  const first = stages[0]
+  if (!first) throw new Error(`missing stage in progression "${id}"`)
+  const kept = state.progressions[key]
+  const stage = stageOf(stages, kept, id, handovers) ?? first
+  const own = inPhases?.find((one) => one.phase === phase)
   const inForce = own ? ({ ...own, id: stage.id } as ProgressionStage) : stage
-  const of = { isOfPhase: own !== undefined, wasOfPhase: kept?.ofPhase === true }
-  if (!kept) return { stage: inForce, running: undefined, ...of }
+  const isOfPhase = own !== undefined
+  const wasOfPhase = kept?.ofPhase === true
+  if (!kept) return { stage: inForce, running: undefined, isOfPhase, wasOfPhase }
   const goesOn = kept.rule === inForce.rule && kept.stage === stage.id
-  const isRenamed = kept.rule === inForce.rule && !progression.stages.some((one) => one.id === kept.stage)
-  const running =
+  const isRenamed = kept.rule === inForce.rule && !stages.some((one) => one.id === kept.stage)
+  const running: Running =
     goesOn || isRenamed
       ? kept
       : { stage: stage.id, rule: inForce.rule, run: freshRun, last: kept.last, state: null }
-  return { stage: inForce, running, ...of }
+  return { stage: inForce, running, isOfPhase, wasOfPhase }
 }
 
 /** The stage that is kept, or the one after it where that is on offer and somebody has taken it: what was taken stands. */
@@ -69,8 +68,9 @@ function stageOf(
 ): ProgressionStage | undefined {
   if (!kept) return undefined
   const stage = stages.find((one) => one.id === kept.stage) ?? stages.find(({ rule }) => rule === kept.rule)
-  const after = stage && nextStage(stages, stage)
-  return after && stage.offers && handovers.includes(handoverKey(id, after.id)) ? after : stage
+  if (!stage?.offers) return stage
+  const after = nextStage(stages, stage)
+  return after && handovers.includes(handoverKey(id, after.id)) ? after : stage
 }
 
 export const nextStage = (
@@ -78,23 +78,14 @@ export const nextStage = (
   stage: Pick<Stage, 'id'>,
 ): ProgressionStage | undefined => stages[stages.findIndex(({ id }) => id === stage.id) + 1]
 
-/** What a progression keeps its state by: loads do not carry from one lift to another, ranges and a muscle's sets do. */
-export function stateKey({ stages }: Progression, id: Id, lift: Lift): string {
-  const of = stages[0] && ruleOf[stages[0].rule].of
-  if (of === 'muscle') return id
-  return `${id}/${of === 'exercise' ? lift.exercise : liftKey(lift)}`
-}
-
 /** Why another rule has the lift now: the sign of the stage before it, its phase, or a new version. */
 export function handover(
-  { progressions }: Template,
-  id: Id,
+  { progression: { stages } }: CompiledUse,
   { stage, isOfPhase, wasOfPhase }: CurrentStage,
 ): WhyStep {
   const { title } = ruleOf[stage.rule]
   if (isOfPhase) return sayStage('stage.phase', { rule: title })
   if (wasOfPhase) return sayStage('stage.afterPhase', { rule: title })
-  const stages = progressions[id]?.stages ?? []
   const before = stages[stages.findIndex((one) => one.id === stage.id) - 1]
   if (!before?.until) return sayStage('stage.version', { rule: title })
   const sign = triggerOf[before.until.trigger].sentence(before.until)

@@ -1,32 +1,17 @@
-import type { Id } from '../../parsing/index.ts'
 import type { WhyStep } from '../../words/index.ts'
 import type { Goal } from '../../goals/index.ts'
-import type { Lift } from '../../library/index.ts'
 import { isNeed, type Need, type Priced } from '../../loads/index.ts'
-import { ruleOf, type Exposure, type Hand, type RuleAt, type Starting } from '../../progressions/index.ts'
+import { ruleOf, type Asks, type Exposure, type Hand, type RuleAt } from '../../progressions/index.ts'
 import { freshRun, longestRecent, type Heard, type Run, triggerOf } from '../../triggers/index.ts'
-import {
-  writtenIn,
-  type Fixable,
-  type Use,
-  type ProgressionStage,
-  type Slot,
-  type Template,
-} from '../../template/index.ts'
-import { compareLoads } from '../../units/index.ts'
-import { handover, nextStage, currentStage, stateKey, sayStage } from './currentStage.ts'
-import type { FoldState } from '../state/state.ts'
-
-/** What rules may start from, and where in the plan they are asked. */
-export type RuleInputs = Pick<Starting, 'library' | 'max' | 'body' | 'unit' | 'first'> & {
-  phase: Id
-  /** Stages that lifts were handed to because somebody took the offer. */
-  handovers: readonly string[]
-  at(progression: Id): RuleAt
-}
+import { writtenIn, type Fixable, type ProgressionStage } from '../../template/index.ts'
+import { compareLoads, type Load } from '../../units/index.ts'
+import { roleAt, type CompiledUse } from '../compile/slot.ts'
+import type { FoldState, Running } from '../state/state.ts'
+import { handover, nextStage, currentStage, sayStage, type CurrentStage } from './currentStage.ts'
+import { ruleAt, starting, type RuleInputs } from './ruleInputs.ts'
 
 /** An exposure on its way to its rule; and what of it the writer had fixed, where rules would have written their own. */
-export type Fed = { progression: Id; lift: Lift; exposure: Exposure; fixed: readonly Fixable[] }
+export type Fed = { use: CompiledUse; exposure: Exposure; fixed: readonly Fixable[] }
 
 /** What a slot's progressions ask of its lift now; what is not `more` stands in place of what is written. */
 export type Asked = {
@@ -40,99 +25,108 @@ export type Asked = {
   total?: number
   /** Some progression of the slot writes sets, goals or the variant. */
   writesScheme?: true
-  steps: WhyStep[]
+  steps: readonly WhyStep[]
 }
 
 export const nothingAsked: Asked = { moreSets: 0, steps: [] }
 
 /** What the slot's progressions ask at a place of the week, or what one needs before it can start. */
-export function askProgressions(
-  template: Template,
-  state: FoldState,
-  slot: Slot,
-  inWeek: number,
-  known: RuleInputs,
-): Asked {
-  if (!slot.uses.length) return nothingAsked
-  const asked: Asked = { moreSets: 0, steps: [] }
-  for (const follow of slot.uses) {
-    const role = roleAt(follow, inWeek)
-    const stands = currentStage(template, state, follow.progression, slot, known.phase, known.handovers)
+export function askProgressions(known: RuleInputs): Asked {
+  const { state, place, evidence } = known.situation
+  if (!known.own.uses.length) return nothingAsked
+  const asked: Asked = { moreSets: 0, steps: nothingAsked.steps }
+  for (const use of known.own.uses) {
+    const role = roleAt(use.use, place.inWeek)
+    const stands = currentStage(use, state, place.phase.id, evidence.handovers)
     const { stage, running } = stands
     const rule = ruleOf[stage.rule]
     if (rule.quiet?.includes(role)) continue
     if (rule.writes.some((what) => what !== 'load' && what !== 'rir')) asked.writesScheme = true
-    const own =
-      running?.state ?? rule.start({ ...known, lift: slot, last: running?.last ?? null }, stage.params)
+    const own = running?.state ?? rule.start(starting(known, running?.last ?? null), stage.params)
     if (isNeed(own)) {
       asked.load = own
       continue
     }
-    const at = known.at(follow.progression)
-    const { load, moreSets = 0, steps, variant: _, ...rest } = rule.ask(own, role, stage.params, at)
-    const isNew = running && !running.state && running.last
-    const all = isNew ? [handover(template, follow.progression, stands), ...steps] : steps
-    const spoken = running?.waits ? [...all, running.waits] : all
-    if (load) {
-      const reached = running?.supposed ? 'supposed' : running?.earned ? 'earned' : undefined
-      asked.load = { base: load, percent: 100, ...(reached && { reached }), steps: spoken }
-    } else asked.steps.push(...spoken)
-    asked.moreSets += moreSets
-    Object.assign(asked, rest)
+    const asks = rule.ask(own, role, stage.params, ruleAt(known, use))
+    const steps = spoken(use, stands, asks.steps)
+    if (asks.load) asked.load = loadOf(asks.load, steps, running)
+    else asked.steps = asked.steps.length ? [...asked.steps, ...steps] : steps
+    take(asked, asks)
   }
   return asked
 }
 
-/** The role of a slot at a place of the week, from 1. */
-export function roleAt({ role }: Use, inWeek: number): string {
-  if (typeof role === 'string') return role
-  return role.byDay[(inWeek - 1) % role.byDay.length] as string
+/** The steps of a rule, after the hand-over where it is new, and before why it waits. */
+function spoken(use: CompiledUse, stands: CurrentStage, steps: WhyStep[]): WhyStep[] {
+  const { running } = stands
+  if (!running) return steps
+  const isNew = !running.state && running.last
+  const all = isNew ? [handover(use, stands), ...steps] : steps
+  return running.waits ? [...all, running.waits] : all
+}
+
+function loadOf(base: Load, steps: WhyStep[], running: Running | undefined): Priced {
+  const made: Priced = { base, percent: 100, steps }
+  if (running?.supposed) made.reached = 'supposed'
+  else if (running?.earned) made.reached = 'earned'
+  return made
+}
+
+/** Takes over what a rule asks beside its load. */
+function take(asked: Asked, { moreSets, moreReps, sets, goal, amount, rir, total }: Asks): void {
+  if (moreSets) asked.moreSets += moreSets
+  if (moreReps !== undefined) asked.moreReps = moreReps
+  if (sets !== undefined) asked.sets = sets
+  if (goal !== undefined) asked.goal = goal
+  if (amount !== undefined) asked.amount = amount
+  if (rir !== undefined) asked.rir = rir
+  if (total !== undefined) asked.total = total
 }
 
 /** Hands an exposure to its rule and keeps what the rule makes of it; where the stage's sign shows, the next one takes over. */
 export function progress(
-  template: Template,
   state: FoldState,
-  { progression: id, lift, exposure: given, fixed }: Fed,
+  { use, exposure: given, fixed }: Fed,
   known: RuleInputs,
   hand: Hand,
 ): void {
-  const progression = template.progressions[id]
-  if (!progression) throw new Error(`unknown progression "${id}"`)
-  const { stage, running, isOfPhase } = currentStage(template, state, id, lift, known.phase, known.handovers)
+  const { place, evidence } = known.situation
+  const { stage, running, isOfPhase } = currentStage(use, state, place.phase.id, evidence.handovers)
   const rule = ruleOf[stage.rule]
   // A rule of loads hears nothing of a session in which it gave none.
   if (rule.quiet?.includes(given.role) || (rule.writes.includes('load') && !given.target)) return
-  const own = running?.state ?? rule.start({ ...known, lift, last: running?.last ?? null }, stage.params)
+  const own = running?.state ?? rule.start(starting(known, running?.last ?? null), stage.params)
   if (isNeed(own)) return
-  const counted = countsFor(own, given, stage, known.at(id))
+  const counted = countsFor(own, given, stage, ruleAt(known, use))
   if (!counted) return
   const { state: from, exposure } = counted
-  const isFixed = fixed.some((cell) => rule.writes.includes(writtenIn[cell]))
+  const isFixed = fixed.length > 0 && fixed.some((cell) => rule.writes.includes(writtenIn[cell]))
   const waits = isFixed ? fixedOn(exposure.date) : waitsFor(stage, exposure)
-  const heardAs = isFixed || waits ? { ...exposure, verdict: 'hold' as const } : exposure
+  const heardAs = isFixed || waits ? heardWith(exposure, 'hold', exposure.target) : exposure
   const next = rule.next(from, heardAs, stage.params, hand)
   const run = runAfter(running?.run ?? freshRun, isFixed ? heardAs : exposure)
-  const isEarned = exposure.date !== null && heardAs.verdict === 'hit'
   const load = exposure.target ?? running?.last?.load
   const last = load ? { date: exposure.date, load } : null
-  const after = isOfPhase ? undefined : nextStage(progression.stages, stage)
+  const after = isOfPhase ? undefined : nextStage(use.progression.stages, stage)
   const isOver = after && stage.until && triggerOf[stage.until.trigger].fires(run, stage.until)
-  state.progressions[stateKey(progression, id, lift)] =
-    after && isOver && !stage.offers
-      ? { stage: after.id, rule: after.rule, run: freshRun, last, state: null }
-      : {
-          stage: stage.id,
-          rule: stage.rule,
-          run,
-          last,
-          state: next,
-          ...(isOfPhase && { ofPhase: true as const }),
-          ...(waits && { waits }),
-          ...(isOver && { offered: true }),
-          ...((running?.earned || isEarned) && { earned: true as const }),
-          ...((running?.supposed || exposure.date === null) && { supposed: true as const }),
-        }
+  if (after && isOver && !stage.offers) {
+    state.progressions[use.key] = { stage: after.id, rule: after.rule, run: freshRun, last, state: null }
+    return
+  }
+  const now: Running = { stage: stage.id, rule: stage.rule, run, last, state: next }
+  if (isOfPhase) now.ofPhase = true
+  if (waits) now.waits = waits
+  if (isOver) now.offered = true
+  if (running?.earned || (exposure.date !== null && heardAs.verdict === 'hit')) now.earned = true
+  if (running?.supposed || exposure.date === null) now.supposed = true
+  state.progressions[use.key] = now
+}
+
+/** An exposure with another verdict, or at another load. */
+function heardWith(exposure: Exposure, verdict: Exposure['verdict'], target: Load | null): Exposure {
+  return exposure.verdict === verdict && exposure.target === target
+    ? exposure
+    : { ...exposure, verdict, target }
 }
 
 /**
@@ -150,22 +144,28 @@ function countsFor(
   const { shown, because, role } = exposure
   const isLighter = because === 'lighter' && rule.hearsLighter
   const verdict = isLighter ? 'miss' : exposure.verdict
-  const credit = shown && rule.credits ? rule.credits(own, shown, params) : { state: own, order: 0 }
-  const standing = credit?.order === 0 ? credit.state : own
-  const replayed = exposure.target && (rule.ask(standing, role, params, at).load ?? exposure.target)
-  const hold = { state: own, exposure: { ...exposure, verdict: 'hold' as const, target: replayed } }
-  if (verdict === 'hold' || !credit) return hold
+  const credit = shown && rule.credits ? rule.credits(own, shown, params) : undefined
+  const order = credit?.order ?? 0
+  const standing = order === 0 && credit ? credit.state : own
+  const asked = exposure.target && rule.ask(standing, role, params, at).load
+  const replayed = asked && exposure.target ? sameOr(asked, exposure.target) : exposure.target
+  if (verdict === 'hold' || credit === null)
+    return { state: own, exposure: heardWith(exposure, 'hold', replayed) }
   const moved = exposure.target && replayed ? compareLoads(exposure.target, replayed) : 0
-  const isAbove = moved > 0 || (moved === 0 && credit.order > 0)
-  const isBelow = moved < 0 || (moved === 0 && credit.order < 0)
+  const isAbove = moved > 0 || (moved === 0 && order > 0)
+  const isBelow = moved < 0 || (moved === 0 && order < 0)
   if (verdict === 'miss') {
-    if (isAbove || credit.order > 0) return null
-    return { state: standing, exposure: { ...exposure, verdict, target: replayed } }
+    if (isAbove || order > 0) return null
+    return { state: standing, exposure: heardWith(exposure, verdict, replayed) }
   }
-  if (isBelow) return hold
+  if (isBelow) return { state: own, exposure: heardWith(exposure, 'hold', replayed) }
   const target = moved > 0 ? exposure.target : replayed
-  return { state: isAbove ? credit.state : standing, exposure: { ...exposure, verdict, target } }
+  return { state: isAbove ? (credit?.state ?? own) : standing, exposure: heardWith(exposure, verdict, target) }
 }
+
+/** A load, as the very object that it is compared with where the two are equal. */
+const sameOr = (load: Load, same: Load): Load =>
+  load.value === same.value && load.unit === same.unit ? same : load
 
 /** Why a session of which the writer had fixed what the rule writes leaves everything as it is. */
 const fixedOn = (date: Exposure['date']): WhyStep | undefined =>
@@ -179,12 +179,16 @@ function waitsFor({ waits }: ProgressionStage, { date, verdict, technique }: Exp
 
 function runAfter(run: Run, { verdict, target, technique, ended }: Exposure): Run {
   if (verdict === 'hold') return run
-  const heard: Heard = { verdict, ...(technique && { technique }), ...(ended && { ended }) }
+  const heard: Heard = { verdict }
+  if (technique) heard.technique = technique
+  if (ended) heard.ended = ended
   const isBest =
     verdict === 'hit' && target !== null && (!run.heaviest || compareLoads(target, run.heaviest) > 0)
+  const recent = [heard, ...run.recent]
+  if (recent.length > longestRecent) recent.length = longestRecent
   return {
     exposures: run.exposures + 1,
-    recent: [heard, ...run.recent].slice(0, longestRecent),
+    recent,
     heaviest: isBest ? target : run.heaviest,
     sinceBest: isBest ? 0 : run.sinceBest + 1,
   }

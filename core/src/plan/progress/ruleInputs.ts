@@ -1,73 +1,93 @@
-import type { Id } from '../../parsing/index.ts'
-import { setCounts, type Muscle } from '../../library/index.ts'
-import { actsOn, slotWith } from '../../adjustments/index.ts'
-import { type RuleAt, ruleOf } from '../../progressions/index.ts'
-import { slotsOf, type Slot } from '../../template/index.ts'
+import { actsOn, slotSpot, weekSpot } from '../../adjustments/index.ts'
 import { maxFor } from '../../evidence/index.ts'
-import { roleAt, type RuleInputs } from './progress.ts'
+import { setCounts, type Library, type Muscle } from '../../library/index.ts'
+import type { MaxInForce } from '../../loads/index.ts'
+import type { Id } from '../../parsing/index.ts'
+import { type RuleAt, type Starting } from '../../progressions/index.ts'
+import { slotsOf, type Slot } from '../../template/index.ts'
+import type { Load, Unit } from '../../units/index.ts'
+import { roleAt, type CompiledSlot, type CompiledUse } from '../compile/slot.ts'
 import type { Situation } from '../state/situation.ts'
 
 /** What a slot's rules may know at a place of the plan. */
-export function ruleInputs(
-  { library, template, state, evidence, place, day, changes }: Situation,
-  id: Id,
-  slot: Slot,
-  { body, unit, first, max }: Pick<RuleInputs, 'body' | 'unit' | 'first'> & { max?: RuleInputs['max'] },
-): RuleInputs {
-  const { week, inWeek, phase } = place
+export type RuleInputs = {
+  situation: Situation
+  own: CompiledSlot
+  body: Load | undefined
+  unit: Unit
+  first: Starting['first']
+  /** The max that percents read; looked up where it is not given. */
+  max?: MaxInForce | null
+}
+
+/** What a rule may know when it starts on the lift of a slot. */
+export function starting(
+  { situation, own, body, unit, first, max }: RuleInputs,
+  last: Starting['last'],
+): Starting {
+  const { library, evidence, template, day } = situation
+  const { slot: lift } = own
   return {
     library,
-    max: max === undefined ? maxFor(library, evidence, slot, template.maxes, day) : max,
+    lift,
+    max: max === undefined ? maxFor(library, evidence, lift, template.maxes, day) : max,
     body,
     unit,
     first,
-    phase: phase.id,
-    handovers: evidence.handovers,
-    at(progression) {
-      const stage = template.progressions[progression]?.stages[0]
-      if (!stage || ruleOf[stage.rule].of !== 'muscle') return { week, inWeek }
-      const { muscle } = stage.params as { muscle?: Muscle }
-      const mostSets = evidence.mostSets[muscle ?? '']
-      return {
-        week,
-        inWeek,
-        shares: sharesOf(progression, id, muscle),
-        ...(mostSets !== undefined && { mostSets }),
-      }
-    },
+    last,
   }
+}
 
-  /** The slots of the week that follow a progression, place by place, and which of them this one is. */
-  function sharesOf(progression: Id, own: Id, muscle: Muscle | undefined): RuleAt['shares'] {
-    const roles: string[] = []
-    const counts: number[] = []
-    let at = 0
-    const sessions = state.course.running?.sessions ?? [place.session]
-    sessions.forEach((session, i) => {
-      const inOrder = template.sessions[session] ? slotsOf(template.sessions[session]) : []
-      for (const one of inOrder) {
-        const follow = template.slots[one]?.uses.find((f) => f.progression === progression)
-        if (!follow || isLeftOut(session, one)) continue
-        if (one === own && i + 1 === inWeek) at = roles.length
-        roles.push(roleAt(follow, i + 1))
-        counts.push(countOf(template.slots[one] as Slot, muscle))
-      }
-    })
-    return { roles, own: at, counts }
-  }
+/** Where in the plan a rule of the slot is asked or told; one that shares a muscle's sets is told among whom. */
+export function ruleAt({ situation, own }: RuleInputs, use: CompiledUse): RuleAt {
+  const { place, evidence } = situation
+  const { week, inWeek } = place
+  const stage = use.progression.stages[0]
+  if (!stage || !use.traits.ofMuscle) return { week, inWeek }
+  const { muscle } = stage.params as { muscle?: Muscle }
+  const mostSets = evidence.mostSets[muscle ?? '']
+  const shares = sharesOf(situation, use.id, own.id, muscle)
+  return mostSets === undefined ? { week, inWeek, shares } : { week, inWeek, shares, mostSets }
+}
 
-  /** What a set of a slot counts for the muscle; a whole one where neither the slot nor its exercise says that it works it. */
-  function countOf(one: Slot, muscle: Muscle | undefined): number {
-    return (muscle && setCounts(library, one, muscle, one.counts)) || 1
-  }
+/** The slots of the week that follow a progression, place by place, and which of them this one is. */
+function sharesOf(
+  situation: Situation,
+  progression: Id,
+  own: Id,
+  muscle: Muscle | undefined,
+): RuleAt['shares'] {
+  const { library, template, state, place } = situation
+  const roles: string[] = []
+  const counts: number[] = []
+  let at = 0
+  const sessions = state.course.running?.sessions ?? [place.session]
+  sessions.forEach((session, i) => {
+    const inOrder = template.sessions[session] ? slotsOf(template.sessions[session]) : []
+    for (const one of inOrder) {
+      const slot = template.slots[one]
+      const follow = slot?.uses.find((use) => use.progression === progression)
+      if (!slot || !follow || isLeftOut(situation, session, one, slot)) continue
+      if (one === own && i + 1 === place.inWeek) at = roles.length
+      roles.push(roleAt(follow, i + 1))
+      counts.push(countOf(library, slot, muscle))
+    }
+  })
+  return { roles, own: at, counts }
+}
 
-  /** Whether the track leaves a slot out, so that the others share its sets. */
-  function isLeftOut(session: Id, id: Id): boolean {
-    const lift = template.slots[id] as Slot
-    const spot = { phase: phase.id, phaseWeek: place.phaseWeek, session, slot: slotWith(library, id, lift) }
-    return changes.some(
-      ({ author, adjustment: { do: change, where } }) =>
-        author === 'track' && change.kind === 'drop' && actsOn(where, spot),
-    )
-  }
+/** What a set of a slot counts for the muscle; a whole one where neither the slot nor its exercise says that it works it. */
+function countOf(library: Library, slot: Slot, muscle: Muscle | undefined): number {
+  return (muscle && setCounts(library, slot, muscle, slot.counts)) || 1
+}
+
+/** Whether the track leaves a slot out, so that the others share its sets. */
+function isLeftOut({ library, place, changes }: Situation, session: Id, id: Id, slot: Slot): boolean {
+  const drops = changes.filter(
+    ({ author, adjustment }) => author === 'track' && adjustment.do.kind === 'drop',
+  )
+  if (!drops.length) return false
+  const week = weekSpot(place.phase.id, place.phaseWeek, null)
+  const spot = slotSpot(library, { ...week, session }, id, slot)
+  return drops.some(({ adjustment: { where } }) => actsOn(where, spot))
 }

@@ -1,30 +1,21 @@
-import { slotWith } from '../../adjustments/index.ts'
 import { isDone, loadingAt, topSet } from '../../evidence/index.ts'
 import type { SetLog, ShownSets } from '../../member/index.ts'
-import type { Id } from '../../parsing/index.ts'
 import type { Answers, Exposure, SetSeen } from '../../progressions/index.ts'
-import {
-  isLighterUse,
-  type Fixable,
-  type Progression,
-  type SetPrescription,
-  type Slot,
-} from '../../template/index.ts'
+import type { Fixable, SetPrescription } from '../../template/index.ts'
 import { heavier, lowest, type Day, type Load } from '../../units/index.ts'
-import { acting, nameOf, scalesLoads } from '../compile/changes.ts'
-import { traitsOf, type Traits } from '../compile/traits.ts'
+import { nameOf, scalesLoads } from '../compile/changes.ts'
+import { exposureKey, inPhase, roleAt, roleKey, type CompiledUse } from '../compile/slot.ts'
+import type { Traits } from '../compile/traits.ts'
 import { handOf } from '../prescribe/hand.ts'
 import { heaviestOf, totalOf } from '../prescribe/onTheBar.ts'
-import { stateKey } from '../progress/currentStage.ts'
-import { progress, roleAt } from '../progress/progress.ts'
-import { ruleInputs } from '../progress/ruleInputs.ts'
+import { progress } from '../progress/progress.ts'
 import type { Outcome, Verdict } from '../state/fold.ts'
-import { spotOf, type Situation } from '../state/situation.ts'
-import { progressionKey, type RoleLoad } from '../state/state.ts'
+import type { Situation } from '../state/situation.ts'
+import type { RoleLoad } from '../state/state.ts'
 import { ownReps, setsOf } from './verdict.ts'
 
 /** One slot of a session as a progression hears of it. */
-type Hearing = { outcome: Outcome; progression: Id; role: string }
+type Hearing = { outcome: Outcome; use: CompiledUse; role: string }
 
 /**
  * Tells the progressions about a session. Several slots of one progression, in one role and on one lift, are one exposure: it is judged by the
@@ -36,22 +27,21 @@ export function tellProgressions(
   date: Day | null,
   answers: Answers | undefined,
 ): void {
-  const { template, place } = situation
+  const { place } = situation
   const heard = new Map<string, Hearing>()
   for (const outcome of worked) {
-    const { id, slot } = outcome.prescribed
-    for (const use of slot.uses) {
-      const role = roleAt(use, place.inWeek)
-      const { progression } = use
-      if (isLighterUse(template, place.phase.id, id, use)) continue
-      const { writesLoad, ofMuscle } = traitsOf(template.progressions[progression])
-      if (writesLoad) keepRole(situation, progression, role, outcome, date)
+    const { own } = outcome.prescribed
+    if (!own.uses.length) continue
+    const { lighter } = inPhase(own, place.phase.id)
+    for (const use of own.uses) {
+      if (lighter.includes(use)) continue
+      const role = roleAt(use.use, place.inWeek)
+      if (use.traits.writesLoad) keepRole(situation, use, role, outcome, date)
       if (outcome.verdict === 'deload') continue
-      const own = ofMuscle ? `/${id}` : ''
-      const key = `${stateKey(template.progressions[progression] as Progression, progression, slot)}/${role}${own}`
+      const key = exposureKey(own, use, role)
       const before = heard.get(key)
       if (!before || worst.indexOf(outcome.verdict) < worst.indexOf(before.outcome.verdict))
-        heard.set(key, { outcome, progression, role })
+        heard.set(key, { outcome, use, role })
     }
   }
   for (const hearing of heard.values()) feed(situation, hearing, date, answers)
@@ -62,20 +52,21 @@ const worst: Verdict[] = ['miss', 'not comparable', 'hit']
 /** Hands an exposure of a slot to its progression. */
 function feed(
   situation: Situation,
-  { outcome, progression, role }: Hearing,
+  { outcome, use, role }: Hearing,
   date: Day | null,
   answers: Answers | undefined,
 ): void {
   const { library, template, state, evidence, place } = situation
   const { prescribed, verdict, because, done } = outcome
-  const { id, slot, row, prescriptions, first } = prescribed
+  const { slot, own: compiled, row, prescriptions, first } = prescribed
   const { here, body } = loadingAt(library, evidence, undefined, slot)
-  const known = ruleInputs(situation, id, slot, { body, unit: here.unit, first })
+  const known = { situation, own: compiled, body, unit: here.unit, first }
   const hand = handOf(library, evidence, slot, template)
   const ruled = prescriptions.find((prescribed) => prescribed.ruled)
-  const traits = traitsOf(template.progressions[progression])
+  const { traits } = use
   const own = carrier(traits, prescriptions) ?? ruled
-  const ownSets = own ? setsOf(prescriptions, own, done) : []
+  const ownSets = own && done.length ? setsOf(prescriptions, own, done) : noSets
+  const written = inPhase(compiled, place.phase.id).rows[row] ?? noRow
   const exposure: Exposure = {
     date,
     at: { week: place.week, inWeek: place.inWeek },
@@ -91,12 +82,14 @@ function feed(
   if (lifted) exposure.lifted = lifted
   if (traits.readsTop) exposure.top = topSet(ownSets.filter(isDone), body)
   if (traits.hearsSets) exposure.sets = ownSets.flatMap((set) => setSeen(own, set))
-  const shown = shownOf(situation, slot, row, own ?? prescriptions[0])
+  const shown = shownOf(written, slot.variant, own ?? prescriptions[0])
   if (shown) exposure.shown = shown
   if (answers) exposure.answers = answers
-  const fixed = fixedIn(slot.rows[place.phase.id]?.[row] ?? [])
-  progress(template, state, { progression, lift: slot, exposure, fixed }, known, hand)
+  progress(state, { use, exposure, fixed: fixedIn(written) }, known, hand)
 }
+
+const noSets: SetLog[] = []
+const noRow: SetPrescription[] = []
 
 /** The heaviest load at which the reps asked were done by the lifter alone. */
 function liftedAt(own: ShownSets, sets: SetLog[]): Load | null {
@@ -121,27 +114,20 @@ function setSeen(own: ShownSets | undefined, set: SetLog): SetSeen[] {
 
 /** What was shown of sets and goal, where progressions wrote it. */
 function shownOf(
-  { place }: Situation,
-  slot: Slot,
-  row: number,
+  row: readonly SetPrescription[],
+  variant: string | undefined,
   own: ShownSets | undefined,
 ): Exposure['shown'] {
-  if (!own?.byRule) return undefined
+  if (!own?.byRule || row.some(({ fixed }) => fixed)) return undefined
   const { sets, moreSets = 0, moreReps = 0 } = own.byRule
-  const isFixed = slot.rows[place.phase.id]?.[row]?.some(({ fixed }) => fixed)
-  if (isFixed) return undefined
-  return {
-    sets,
-    reps: own.reps,
-    ...(own.goal && { goal: own.goal }),
-    moreSets,
-    moreReps,
-    ...(slot.variant && { variant: slot.variant }),
-  }
+  const shown: Exposure['shown'] = { sets, reps: own.reps, moreSets, moreReps }
+  if (own.goal) shown.goal = own.goal
+  if (variant) shown.variant = variant
+  return shown
 }
 
 /** What the writer has fixed in a row where rules would write their own. */
-const fixedIn = (row: SetPrescription[]): readonly Fixable[] =>
+const fixedIn = (row: readonly SetPrescription[]): readonly Fixable[] =>
   row.some(({ fixed }) => fixed) ? row.flatMap(({ fixed }) => fixed ?? []) : nothing
 const nothing: readonly Fixable[] = []
 
@@ -206,31 +192,21 @@ function hearAmrap(exposure: Exposure, prescriptions: ShownSets[], done: SetLog[
 
 /** Keeps the load that was on the bar in a role, for those that read it. */
 function keepRole(
-  situation: Situation,
-  progression: Id,
+  { state, place }: Situation,
+  use: CompiledUse,
   role: string,
   { prescribed, verdict, done }: Outcome,
   date: Day | null,
 ): void {
-  const { state, place } = situation
-  const { id, slot, prescriptions } = prescribed
+  const { id, slot, own, prescriptions, acting } = prescribed
   const load = heaviestOf({ slot: id, lift: slot, prescriptions, sets: done })
   if (!load) return
-  const felt = feltBy(situation, id, slot)
   const kept: RoleLoad = { load, date, week: place.week }
-  if (felt.length) kept.felt = felt
-  const key = `${progressionKey(progression, slot)}/${role}`
+  const felt = acting.filter(scalesLoads)
+  if (felt.length) kept.felt = felt.map(nameOf)
+  const key = roleKey(own, use, role)
   const had = state.roles[key]
   if (verdict === 'deload')
     state.roles[key] = had?.normal ? { normal: had.normal, deload: kept } : { deload: kept }
   else state.roles[key] = had?.deload ? { normal: kept, deload: had.deload } : { normal: kept }
-}
-
-/** The changes in percent that act on a slot. */
-function feltBy(situation: Situation, id: Id, slot: Slot): string[] {
-  const { changes, library } = situation
-  if (!changes.length) return []
-  return acting(changes, { ...spotOf(situation), slot: slotWith(library, id, slot) })
-    .filter(scalesLoads)
-    .map(nameOf)
 }

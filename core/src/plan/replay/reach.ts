@@ -172,13 +172,14 @@ export function placeAt(fold: Fold, week: RunningWeek, inWeek: number, log?: Ses
   const template = templateOf(fold, isKnown ? shown.version : week.version)
   const own = template.phases.find(({ id }) => id === week.phase)
   const asShown = isKnown ? template.phases.find(({ id }) => id === shown.at.phase) : undefined
-  return {
+  const place: Place = {
     position: week.first + inWeek - 1,
     week: week.week,
     phaseWeek: asShown && shown ? shown.at.phaseWeek : week.phaseWeek,
     inWeek,
     phase: (asShown ?? own) as Phase,
     session: (isKnown ? shown.at.session : week.sessions[inWeek - 1]) as Id,
-    ...(week.toTest !== null && { toTest: week.toTest }),
   }
+  if (week.toTest !== null) place.toTest = week.toTest
+  return place
 }

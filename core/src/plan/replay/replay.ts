@@ -1,3 +1,4 @@
+import type { Spot } from '../../adjustments/index.ts'
 import { liftOf, type Library } from '../../library/index.ts'
 import { isBack } from '../state/isBack.ts'
 import type { Id } from '../../parsing/index.ts'
@@ -6,7 +7,8 @@ import type { SessionLog, SetLog } from '../../member/index.ts'
 import type { Slot } from '../../template/index.ts'
 import type { Day } from '../../units/index.ts'
 import { advance } from './advance.ts'
-import { changesOf } from '../compile/changes.ts'
+import { changesOf, type Authored } from '../compile/changes.ts'
+import { programOf } from '../compile/program.ts'
 import { segmentOn, templateOf, type Fold, type Outcome } from '../state/fold.ts'
 import { loadingAt, type Evidence } from '../../evidence/index.ts'
 import { followToday } from '../prescribe/onTheBar.ts'
@@ -26,9 +28,9 @@ export function replay(fold: Fold, log: SessionLog, evidence: Evidence, isOver: 
   const asked = log.shown ? recall(situation, log.shown) : prescribe(situation).slots
   const named = withLiftsAsked(log, asked)
   const bySlot = setsBySlot(named)
-  const outcomes = followed(fold.library, asked, named, bySlot, evidence).map((prescribed) =>
-    outcome(prescribed, named, bySlot),
-  )
+  const outcomes: Outcome[] = []
+  for (const prescribed of followed(fold.library, asked, named, bySlot, evidence))
+    outcomes.push(outcome(prescribed, named, bySlot))
   fold.trained.push({ place, log: named, isOver, outcomes, evidence })
   if (isOver) advance(situation, outcomes, log.date, log.answers)
   return true
@@ -51,16 +53,19 @@ export function situationAt(
     template,
     evidence,
     place.phase,
-    {
-      track: running?.track ?? null,
-      deload: running?.deload ?? null,
-      deloadAt: running?.deloadAt,
-      skips: running?.skips,
-    },
+    running ?? noWeek,
     isBack(state, template, place.week, day),
   )
-  return { library, template, state, evidence, place, day, changes, ...(at !== undefined && { at }) }
+  const { phase, phaseWeek, toTest, session } = place
+  const spot: Spot = { phase: phase.id, phaseWeek, toTest, day, session, slot: undefined }
+  const program = programOf(template)
+  return { library, template, program, state, evidence, place, day, spot, changes, at }
 }
+
+const noWeek: Parameters<typeof changesOf>[3] = { track: null, deload: null }
+
+/** A situation as it would be under other changes. */
+export const withChanges = (situation: Situation, changes: Authored[]): Situation => ({ ...situation, changes })
 
 /** What was asked, with the loads that follow today's top set worked out from what was lifted. */
 function followed(
@@ -75,7 +80,7 @@ function followed(
     slot: id,
     lift: slot,
     prescriptions,
-    sets: bySlot.get(id) ?? noSets,
+    sets: setsIn(bySlot, id),
   }))
   const slotOf = new Map(asked.map(({ id, slot }) => [id, slot]))
   const followed = followToday(session, (id) =>
@@ -103,7 +108,7 @@ function withLiftsAsked(log: SessionLog, asked: Prescribed[]): SessionLog {
 
 function outcome(prescribed: Prescribed, log: SessionLog, bySlot: SetsBySlot): Outcome {
   const { id, slot, prescriptions, deload } = prescribed
-  const done = bySlot.get(id) ?? noSets
+  const done = setsIn(bySlot, id)
   const { verdict, because } = judge(log.shown?.slots[id] ?? slot, prescriptions, done, deload)
   const made: Outcome = { prescribed, done, verdict }
   if (because) made.because = because
@@ -113,6 +118,9 @@ function outcome(prescribed: Prescribed, log: SessionLog, bySlot: SetsBySlot): O
 /** The sets of a session by slot, each slot's by number. */
 type SetsBySlot = Map<Id, SetLog[]>
 const noSets: SetLog[] = []
+const setsIn = (bySlot: SetsBySlot, slot: Id): SetLog[] => bySlot.get(slot) ?? noSets
+
+const isInOrder = ({ n }: SetLog, i: number, sets: SetLog[]): boolean => i === 0 || (sets[i - 1] as SetLog).n <= n
 
 function setsBySlot({ sets }: SessionLog): SetsBySlot {
   const bySlot: SetsBySlot = new Map()
@@ -121,6 +129,6 @@ function setsBySlot({ sets }: SessionLog): SetsBySlot {
     if (own) own.push(set)
     else bySlot.set(set.slot, [set])
   }
-  for (const own of bySlot.values()) own.sort((a, b) => a.n - b.n)
+  for (const own of bySlot.values()) if (!own.every(isInOrder)) own.sort((a, b) => a.n - b.n)
   return bySlot
 }

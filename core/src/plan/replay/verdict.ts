@@ -21,15 +21,15 @@ export type Judged = { verdict: Verdict; because?: Because }
  * only where they were not asked. `sets` are the slot's, by number.
  */
 export function judge(
-  { circuit, ...lift }: Lift & { circuit?: Circuit },
+  lift: Lift & { circuit?: Circuit },
   prescriptions: ShownSets[],
   sets: SetLog[],
   deload: boolean,
 ): Judged {
   if (!sets.some((set) => isDone(set) || set.state === 'failed')) return { verdict: 'skip' }
   if (deload) return { verdict: 'deload' }
-  if (circuit) return { verdict: sets.some(isDone) ? 'hit' : 'miss' }
-  const counting = sets.filter((set) => !set.extra)
+  if (lift.circuit) return { verdict: sets.some(isDone) ? 'hit' : 'miss' }
+  const counting = sets.some((set) => set.extra) ? sets.filter((set) => !set.extra) : sets
   if (counting.some((set) => !isSameLift(set, lift))) return notComparable('otherLift')
   if (prescriptions.some(({ missing }) => missing)) return notComparable('noLoad')
   if (prescriptions.some(({ short }) => short)) return notComparable('equipment')
@@ -80,10 +80,12 @@ const isBanded = ({ bands }: ShownSets, set: SetLog): boolean =>
 
 /** The logged sets of a prescription, by their numbers. */
 export function setsOf(prescriptions: ShownSets[], prescribed: ShownSets, done: SetLog[]): SetLog[] {
-  const before = prescriptions
-    .slice(0, prescriptions.indexOf(prescribed))
-    .reduce((sum, { sets }) => sum + sets, 0)
-  return done.filter(({ n }) => n > before && n <= before + prescribed.sets)
+  let before = 0
+  for (const one of prescriptions) {
+    if (one === prescribed) break
+    before += one.sets
+  }
+  return setsBetween(done, before, prescribed.sets)
 }
 
 /** Whether the sets of a prescription, numbered from the one after `before`, reach what was asked; those beyond `least` are free. */
@@ -142,7 +144,9 @@ const isFull = (prescribed: ShownSets, set: SetLog): boolean =>
   !isPartial(prescribed, set) && !isBanded(prescribed, set) && isHeavyEnough(prescribed, set)
 
 function isHeavyEnough(prescribed: ShownSets, set: SetLog): boolean {
-  const [asked, lifted] = [totalOf(prescribed, prescribed), totalOf(prescribed, set)]
-  if (!asked || !prescribed.load) return true
+  if (!prescribed.load) return true
+  const asked = totalOf(prescribed, prescribed)
+  const lifted = totalOf(prescribed, set)
+  if (!asked) return true
   return lifted !== null && compareLoads(lifted, asked) >= 0
 }

@@ -1,5 +1,5 @@
 import type { Id } from '../../parsing/index.ts'
-import { changeOf, actsOn, mayAct } from '../../adjustments/index.ts'
+import { changeOf, actsInWeek, actsOn, weekSpot, type WeekDraft } from '../../adjustments/index.ts'
 import {
   closeWeek,
   endByDate,
@@ -133,9 +133,10 @@ function skipOf(
   toTest: number | null,
 ): Id | null {
   const word = skips.find(({ id, from }) => from <= day && !deloads.includes(id))
-  const spot = { phase: phase.id, phaseWeek, ...(toTest !== null && { toTest }) }
-  const isDeloadWeek = phase.deloads.some(({ where }) => mayAct({ ...where, sessions: undefined }, spot))
-  return word && isDeloadWeek ? word.id : null
+  if (!word) return null
+  const spot = weekSpot(phase.id, phaseWeek, toTest)
+  const isDeloadWeek = phase.deloads.some(({ where }) => actsInWeek(where, spot))
+  return isDeloadWeek ? word.id : null
 }
 
 /** Every change of a week's days: the track's, the phase's deloads', and the member's own deload's. */
@@ -146,23 +147,26 @@ function weekChanges(
   ownDeload: OwnDeload | null,
   skipsDeload: boolean,
 ): Authored[] {
-  return [
-    ...trackChanges(template, track),
-    ...plannedDeload(phase, ownDeload ?? undefined, skipsDeload),
-    ...(ownDeload ? ownDeloadChanges(ownDeload) : []),
-  ]
+  const own = trackChanges(template, track)
+  const planned = plannedDeload(phase, ownDeload ?? undefined, skipsDeload)
+  if (!ownDeload) return own.length ? [...own, ...planned] : planned
+  return [...own, ...planned, ...ownDeloadChanges(ownDeload)]
 }
 
-function weekOf(changes: Authored[], phase: Phase, phaseWeek: number, toTest: number | null) {
-  const { rotation, perWeek } = phase
-  return changes.reduce(
-    (week, { adjustment: { do: change, where }, label }) => {
-      const spot = { phase: phase.id, phaseWeek, ...(toTest !== null && { toTest }) }
-      const made = actsOn(where, spot) ? changeOf[change.kind].onWeek?.(week, change, label) : null
-      return made ? made.now : week
-    },
-    { rotation, perWeek },
-  )
+function weekOf(
+  changes: Authored[],
+  phase: Phase,
+  phaseWeek: number,
+  toTest: number | null,
+): WeekDraft {
+  let week: WeekDraft = phase
+  for (const { adjustment, label } of changes) {
+    const { do: change, where } = adjustment
+    const { onWeek } = changeOf[change.kind]
+    if (onWeek && actsOn(where, weekSpot(phase.id, phaseWeek, toTest)))
+      week = onWeek(week, change, label)?.now ?? week
+  }
+  return week
 }
 
 /**

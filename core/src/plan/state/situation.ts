@@ -9,6 +9,8 @@ import type { Slot, Template } from '../../template/index.ts'
 import type { Day } from '../../units/index.ts'
 import type { WarmUpSet } from '../../warmups/index.ts'
 import type { Authored } from '../compile/changes.ts'
+import type { Program } from '../compile/program.ts'
+import type { CompiledSlot } from '../compile/slot.ts'
 import type { Evidence } from '../../evidence/index.ts'
 import type { FoldState } from './state.ts'
 
@@ -16,6 +18,7 @@ import type { FoldState } from './state.ts'
 export type Prescribed = {
   id: Id
   slot: Slot
+  own: CompiledSlot
   row: number
   deload: boolean
   warmUps?: WarmUpSet[]
@@ -23,23 +26,22 @@ export type Prescribed = {
   needs: Need[]
   /** What a track makes of a progression's first load here. */
   first: Starting['first']
+  /** The changes that act on it, in their order. */
+  acting: Authored[]
 }
 
 /** Everything a session is prescribed from. */
 export type Situation = {
   library: Library
   template: Template
+  program: Program
   state: FoldState
   evidence: Evidence
   place: Place
   day: Day
+  /** Where adjustments see it. */
+  spot: Spot
   changes: Authored[]
   /** Where it is trained; home when absent. */
-  at?: Id
-}
-
-/** Where adjustments see the situation. */
-export function spotOf({ place, day }: Situation): Spot {
-  const { phase, phaseWeek, toTest, session } = place
-  return { phase: phase.id, phaseWeek, toTest, day, session }
+  at: Id | undefined
 }

@@ -88,8 +88,6 @@ export const copyState = (state: FoldState): FoldState => ({
   moved: { ...state.moved },
 })
 
-export const progressionKey = (progression: Id, lift: Lift): string => `${progression}/${liftKey(lift)}`
-export const rowsKey = (phase: Id, slot: Id): string => `${phase}/${slot}`
-export const heaviestKey = (phase: Id, slot: Id, lift: Lift): string => `${phase}/${slot}/${liftKey(lift)}`
+/** What the load of a prescription is kept by, for the next time. */
 export const lastKey = (slot: Id, prescribed: Id, lift: Lift): string =>
   `${slot}/${prescribed}/${liftKey(lift)}`

@@ -1,4 +1,4 @@
-import { slotWith } from '@young-oak/core/adjustments'
+import { slotSpot, weekSpot } from '@young-oak/core/adjustments'
 import type { Id } from '@young-oak/core/parsing'
 import { inTurn, partInTurn, placesOf, rowOnPaper, turnOf, type Place } from '@young-oak/core/calendar'
 import { liftKey, type Lift, type Library } from '@young-oak/core/library'
@@ -89,11 +89,11 @@ export function columnsOf(library: Library, template: Template, week: number, tr
       const { position, inWeek, session: id, phase, phaseWeek, toTest } = place
       const session = template.sessions[id]
       const ids = session ? inTurn(session, place) : []
-      const letters = lettersOf(ids.map((slotId) => ({ id: slotId, slot: template.slots[slotId] ?? {} })))
+      const letters = lettersOf(ids.map((slotId) => ({ slot: template.slots[slotId] ?? {} })))
       const sections = (session?.sections ?? []).map((section) => {
         const order = partInTurn(section, place)
         const lines = order.flatMap((slotId): Line[] =>
-          linesOf(library, template, place, section.name, slotId, letters[slotId] ?? '', track),
+          linesOf(library, template, place, section.name, slotId, letters[ids.indexOf(slotId)] ?? '', track),
         )
         const last: NewLine = {
           kind: 'new',
@@ -142,7 +142,8 @@ function linesOf(
     .map(sayProgression)
     .join(' ')
   const lift = (slot.rotation && turnOf(template, place, slot.rotation)) ?? slot
-  const spot = { phase: phase.id, phaseWeek: place.phaseWeek, session, slot: slotWith(library, slotId, lift) }
+  const week = weekSpot(phase.id, place.phaseWeek, null)
+  const spot = slotSpot(library, { ...week, session }, slotId, lift)
   const marks = track ? trackAt(library, template, track, spot, prescriptions) : []
   return prescriptions.map((prescribed, i) => ({
     kind: 'sets',

@@ -1,0 +1,82 @@
+import { liftKey, isSameLift, type Lift } from '../../library/index.ts'
+import type { Id } from '../../parsing/index.ts'
+import { rulesOf, slotsOf, type Slot, type Template } from '../../template/index.ts'
+import { ruleOf } from '../../progressions/index.ts'
+import { compileSlot, type CompiledSlot } from './slot.ts'
+
+/**
+ * A version as plans run over it: what they read off it for every session, worked out once. Nothing of a member is in it; a version that has
+ * been read is never changed in place, so it is kept beside it for as long as that lives.
+ */
+export type Program = {
+  template: Template
+  /** Some load is a part of what a lift has moved in the week. */
+  readsMoved: boolean
+  /** Something takes turns, or is trained at a range that a rule has come to. */
+  hasTurns: boolean
+  /** Sessions whose slots stand as they are written, in their order. */
+  written: Map<Id, readonly CompiledSlot[]>
+  /** Slots with the lifts that they have been asked with. */
+  slots: Map<Id, Map<string, CompiledSlot>>
+}
+
+const programs = new WeakMap<Template, Program>()
+
+export function programOf(template: Template): Program {
+  const known = programs.get(template)
+  if (known) return known
+  const made: Program = {
+    template,
+    readsMoved: readsMoved(template),
+    hasTurns: hasTurns(template),
+    written: new Map(),
+    slots: new Map(),
+  }
+  programs.set(template, made)
+  return made
+}
+
+/** The slots of a session as they are written, in the order of the day; none of a session that the version does not have. */
+export function writtenSlots(program: Program, session: Id): readonly CompiledSlot[] {
+  const known = program.written.get(session)
+  if (known) return known
+  const own = program.template.sessions[session]
+  const made = (own ? slotsOf(own) : []).flatMap((id) => slotOf(program, id) ?? [])
+  program.written.set(session, made)
+  return made
+}
+
+/** A slot with a lift, its own where none is given; undefined where the version has no such slot. */
+export function slotOf(program: Program, id: Id, lift?: Lift): CompiledSlot | undefined {
+  const slot = program.template.slots[id]
+  if (!slot) return undefined
+  let byLift = program.slots.get(id)
+  if (!byLift) program.slots.set(id, (byLift = new Map()))
+  const isOwn = !lift || isSameLift(slot, lift)
+  const key = isOwn ? '' : liftKey(lift)
+  let made = byLift.get(key)
+  if (!made) byLift.set(key, (made = compileSlot(program.template, id, isOwn ? slot : asLift(slot, lift))))
+  return made
+}
+
+/** A slot with another exercise in it. */
+function asLift(slot: Slot, { exercise, variant }: Lift): Slot {
+  const { exercise: _, variant: __, ...rest } = slot
+  return { ...rest, exercise, ...(variant && { variant }) }
+}
+
+const readsMoved = ({ slots }: Template): boolean =>
+  Object.values(slots).some(({ rows }) =>
+    Object.values(rows)
+      .flat(2)
+      .some(({ load }) => load.of === 'tonnage' && load.per === 'week'),
+  )
+
+const hasTurns = ({ sessions, slots, progressions }: Template): boolean =>
+  Object.values(sessions).some(({ sections }) => sections.some(({ rotation }) => rotation)) ||
+  Object.values(slots).some(({ rotation }) => rotation) ||
+  Object.values(progressions).some((progression) => rulesOf(progression).some(writesVariant))
+
+/** Whether a rule says at which range its lift is trained. */
+export const writesVariant = ({ rule }: { rule: keyof typeof ruleOf }): boolean =>
+  ruleOf[rule].writes.includes('variant')
