@@ -11,4 +11,4 @@ export {
 export { ableFor, freshWeeks, isStale, maxFor } from './maxFor.ts'
 export { noEvidence } from './none.ts'
 export { type Proposal, proposalsOf } from './proposals.ts'
-export { actingDay, type DatedAhead, type Happening, timeline } from './timeline.ts'
+export { actingDay, countedLog, type DatedAhead, type Happening, timeline } from './timeline.ts'

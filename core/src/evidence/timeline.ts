@@ -3,7 +3,16 @@ import { asCounted, resolve, type Entry, type SessionLog } from '../member/index
 import type { Day } from '../units/index.ts'
 
 /** What happened, in order: on each day the facts that act from it, then its sessions. */
-export type Happening = { day: Day; fact: Fact } | { day: Day; log: SessionLog; isOver: boolean }
+export type Happening = { day: Day; fact: Fact } | Session
+type Session = { day: Day; log: SessionLog; isOver: boolean; isCounted: boolean }
+
+/** The log of a session with the sets that count: worked out when it is told, since what lies before a checkpoint never is. */
+export function countedLog(session: Session): SessionLog {
+  if (session.isCounted) return session.log
+  session.log = withSetsThatCount(session.log)
+  session.isCounted = true
+  return session.log
+}
 
 /**
  * Facts and logs as one row of happenings up to today, the same for any order of arrival: by training date, then the
@@ -36,16 +45,24 @@ function order({ facts, logs }: Member, today: Day): Timeline {
     .filter((fact) => dated(fact, 'entry'))
     .filter((fact) => fact.actsFrom <= today)
   const trained = resolve(logs)
-    .map(withSetsThatCount)
+    .map((log) => (isStartedTwice(log) ? withSetsThatCount(log) : log))
     .filter((log) => dated(log, 'session'))
     .sort(bySession)
   const over = areOver(trained, today)
   const happenings: Happening[] = [
     ...acting.sort(byDay).map((fact) => ({ day: actingDay(fact), fact })),
-    ...trained.map((log, i) => ({ day: log.date, log, isOver: over[i] as boolean })),
+    ...trained.map((log, i) => ({
+      day: log.date,
+      log,
+      isOver: over[i] as boolean,
+      isCounted: isStartedTwice(log),
+    })),
   ]
   return { happenings: happenings.sort((a, b) => compare(a.day, b.day) || rank(a) - rank(b)), ahead }
 }
+
+/** Its day is that of the start that counts, so that is settled at once. */
+const isStartedTwice = ({ starts }: SessionLog): boolean => starts !== undefined && starts.length > 0
 
 const withSetsThatCount = (log: SessionLog): SessionLog => asCounted({ ...log, sets: resolve(log.sets) })
 

@@ -20,7 +20,7 @@ export function latest<T extends Revised>(entries: readonly T[]): T[] {
     const had = winners.get(entry.id)
     if (!had || beats(entry, had)) winners.set(entry.id, entry)
   }
-  return [...winners.values()]
+  return winners.size === entries.length ? [...entries] : [...winners.values()]
 }
 
 /** True when `a` wins over `b` of the same id. */

@@ -1,4 +1,5 @@
 import {
+  countedLog,
   isStale,
   learnSession,
   proposalsOf,
@@ -166,40 +167,52 @@ function tell({ library, when }: PlanInput, start: Start, happenings: Happening[
       evidence = learnFact(library, evidence, happening.fact)
       continue
     }
-    const { log, isOver } = happening
+    const { isOver } = happening
+    const log = countedLog(happening)
     const fold = folds.find(({ enrolment }) => enrolment.id === log.enrolment)
     const course = fold?.state.course
     const isReplayed = fold !== undefined && replay(fold, log, evidence, isOver)
     const trained = isReplayed ? fold.trained.at(-1) : undefined
-    if (trained && fold && course) doubtful.push(...doubtsOf(fold, course, trained))
-    const { id, enrolment, position } = log
-    const at = placeNamed(log)
-    if (!trained && enrolment !== null)
-      strays.push({ log: id, enrolment, position, ...(at && { at }), isEnrolled: fold !== undefined })
-    const deloads = trained?.outcomes.flatMap(({ prescribed: { id, deload } }) => (deload ? [id] : []))
-    evidence = learnSession(library, evidence, trained?.log ?? log, deloads)
+    if (trained && fold && course) doubt(doubtful, fold, course, trained)
+    if (!trained && log.enrolment !== null) strays.push(strayOf(log, log.enrolment, fold !== undefined))
+    evidence = learnSession(library, evidence, trained?.log ?? log, trained ? deloadsOf(trained) : nothing)
   }
   return { evidence, folds, boundaries, strays, doubtful }
+}
+
+const nothing: readonly Id[] = []
+
+/** The slots of a session that were a deload. */
+function deloadsOf({ outcomes }: Trained): readonly Id[] {
+  if (!outcomes.some(({ prescribed }) => prescribed.deload)) return nothing
+  return outcomes.flatMap(({ prescribed: { id, deload } }) => (deload ? [id] : []))
+}
+
+function strayOf(log: SessionLog, enrolment: Id, isEnrolled: boolean): StrayLog {
+  const at = placeNamed(log)
+  return { log: log.id, enrolment, position: log.position, ...(at && { at }), isEnrolled }
 }
 
 /** So many weeks without a session are unlikely to be meant. */
 const farWeeks = 4
 
 /** What is odd about a session, as the plan stood before it. */
-function doubtsOf({ enrolment, trained }: Fold, course: Course, { log, place }: Trained): DoubtfulLog[] {
+function doubt(
+  doubtful: DoubtfulLog[],
+  { enrolment, trained }: Fold,
+  course: Course,
+  { log, place }: Trained,
+): void {
   const { id, date, attempt } = log
   const { position } = place
   const from = enrolment.segments[0]?.from ?? date
-  const other = trained.find(
-    (one) =>
-      one.log !== log && position > 0 && one.place.position === position && one.log.attempt === attempt,
-  )
+  const other =
+    position > 0 &&
+    trained.find((one) => one.log !== log && one.place.position === position && one.log.attempt === attempt)
   const behind = course.running ? course.running.first + course.running.sessions.length - 1 : course.positions
   const aWeek = course.running?.sessions.length ?? 0
   const ahead = position - behind
-  return [
-    ...(date < from ? [{ log: id, position, what: 'early' as const, date, from }] : []),
-    ...(other ? [{ log: id, position, what: 'twice' as const, other: other.log.id }] : []),
-    ...(aWeek && ahead > farWeeks * aWeek ? [{ log: id, position, what: 'far' as const, ahead }] : []),
-  ]
+  if (date < from) doubtful.push({ log: id, position, what: 'early', date, from })
+  if (other) doubtful.push({ log: id, position, what: 'twice', other: other.log.id })
+  if (aWeek && ahead > farWeeks * aWeek) doubtful.push({ log: id, position, what: 'far', ahead })
 }

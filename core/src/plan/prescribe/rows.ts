@@ -57,7 +57,8 @@ function wasDeloadOrAway(
   phaseWeek: number,
 ): boolean {
   const { phase, session } = place
-  if (state.course.deloadWeeks.includes(`${phase.id}/${phaseWeek}`)) return true
+  const { deloadWeeks } = state.course
+  if (deloadWeeks.length && deloadWeeks.includes(`${phase.id}/${phaseWeek}`)) return true
   const week = weekSpot(phase.id, phaseWeek, null)
   const spot = slotSpot(library, { ...week, session }, id, slot)
   // Planned deloads count also where those of the running week do not act.

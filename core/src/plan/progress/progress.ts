@@ -185,7 +185,7 @@ function runAfter(run: Run, { verdict, target, technique, ended }: Exposure): Ru
   const isBest =
     verdict === 'hit' && target !== null && (!run.heaviest || compareLoads(target, run.heaviest) > 0)
   const recent = [heard, ...run.recent]
-  if (recent.length > longestRecent) recent.length = longestRecent
+  if (recent.length > longestRecent) recent.pop()
   return {
     exposures: run.exposures + 1,
     recent,

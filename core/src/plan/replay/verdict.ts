@@ -35,27 +35,26 @@ export function judge(
   if (prescriptions.some(({ short }) => short)) return notComparable('equipment')
   if (meetsAll(prescriptions, counting)) return { verdict: 'hit' }
   const aided = prescriptions.flatMap((prescribed) => asIfUnaided(prescribed, counting, prescriptions))
-  if (!meetsAll(prescriptions.map(withoutLoad), aided)) return { verdict: 'miss' }
+  if (!meetsAll(prescriptions, aided, true)) return { verdict: 'miss' }
   return notComparable(reasonOf(prescriptions, counting))
 }
 
 const notComparable = (because: Because): Judged => ({ verdict: 'not comparable', because })
 
-function meetsAll(prescriptions: ShownSets[], sets: SetLog[]): boolean {
+/** Whether every prescription is met; at any load, to tell a lighter one that was chosen from one that was missed. */
+function meetsAll(prescriptions: ShownSets[], sets: SetLog[], atAnyLoad = false): boolean {
   let n = 0
   for (const prescribed of prescriptions) {
-    if (!meetsSets(prescribed, sets, n)) return false
+    if (!meetsSets(prescribed, sets, n, atAnyLoad)) return false
     n += prescribed.sets
   }
   return true
 }
 
-/** Asked without its load, to tell a lighter load that was chosen from one that was missed. */
-const withoutLoad = (prescribed: ShownSets): ShownSets => ({ ...prescribed, load: null })
-
 /** The sets of a prescription as they would be had nobody helped, the range been whole and no band hung on the bar. */
 function asIfUnaided(prescribed: ShownSets, sets: SetLog[], prescriptions: ShownSets[]): SetLog[] {
   return setsOf(prescriptions, prescribed, sets).map((set) => {
+    if (!set.assisted && !set.partial && set.bands === prescribed.bands) return set
     const { assisted: _, partial: __, bands: ___, ...rest } = set
     return { ...rest, ...(prescribed.bands !== undefined && { bands: prescribed.bands }) }
   })
@@ -89,17 +88,18 @@ export function setsOf(prescriptions: ShownSets[], prescribed: ShownSets, done: 
 }
 
 /** Whether the sets of a prescription, numbered from the one after `before`, reach what was asked; those beyond `least` are free. */
-function meetsSets(prescribed: ShownSets, sets: SetLog[], before: number): boolean {
+function meetsSets(prescribed: ShownSets, sets: SetLog[], before: number, atAnyLoad: boolean): boolean {
   const { goal } = prescribed
   const kind = goal && kindOf(goal)
   if (goal && kind?.meetsTogether) {
     const own = setsBetween(sets, before, prescribed.sets).filter(isDone)
-    return kind.meetsTogether(goal, own.map(ownReps)) && own.every((set) => isFull(prescribed, set))
+    return kind.meetsTogether(goal, own.map(ownReps)) && own.every((set) => isFull(prescribed, set, atAnyLoad))
   }
   const total = prescribed.byRule?.total
-  if (total !== undefined) return meetsTotal(prescribed, total, setsBetween(sets, before, prescribed.sets))
+  if (total !== undefined)
+    return meetsTotal(prescribed, total, setsBetween(sets, before, prescribed.sets), atAnyLoad)
   for (let n = before + 1; n <= before + (prescribed.least ?? prescribed.sets); n++)
-    if (!meets(prescribed, setOf(sets, n))) return false
+    if (!meets(prescribed, setOf(sets, n), atAnyLoad)) return false
   return true
 }
 
@@ -110,11 +110,16 @@ const setsBetween = (sets: SetLog[], before: number, count: number): SetLog[] =>
  * By a total no set counts by itself. It is a hit that adds load, or one that adds nothing yet: so many reps as the bottoms of the range come
  * to are enough not to fall short.
  */
-function meetsTotal(prescribed: ShownSets, total: number, sets: SetLog[]): boolean {
+function meetsTotal(
+  prescribed: ShownSets,
+  total: number,
+  sets: SetLog[],
+  atAnyLoad: boolean,
+): boolean {
   const done = sets.filter((set) => isDone(set) || set.state === 'failed').map(ownReps)
   const least = Math.min(total, lowest(prescribed.reps ?? 1) * prescribed.sets)
   const sum = done.reduce((all, { reps = 0 }) => all + reps, 0)
-  return sum >= least && done.every((set) => isFull(prescribed, set))
+  return sum >= least && done.every((set) => isFull(prescribed, set, atAnyLoad))
 }
 
 /** The set of a number: most often the one at its place. */
@@ -129,19 +134,21 @@ export function ownReps(set: SetLog): SetLog {
   return assisted || done !== reps ? { ...set, reps: Math.max(0, (done ?? 0) - assisted) } : set
 }
 
-function meets(prescribed: ShownSets, set: SetLog | undefined): boolean {
+function meets(prescribed: ShownSets, set: SetLog | undefined, atAnyLoad: boolean): boolean {
   if (!set || !isDone(set)) return false
   const { reps, goal, option } = prescribed
   const share = option && set.option ? option.percent : 100
   const least = Math.ceil((lowest(reps ?? 1) * share) / 100)
   const own = ownReps(set)
   const isReached = goal ? kindOf(goal).meets(goal, own) : (own.reps ?? 0) >= least
-  return isReached && isFull(prescribed, set)
+  return isReached && isFull(prescribed, set, atAnyLoad)
 }
 
 /** At the load asked or more, through the range and without the bands that were not asked. */
-const isFull = (prescribed: ShownSets, set: SetLog): boolean =>
-  !isPartial(prescribed, set) && !isBanded(prescribed, set) && isHeavyEnough(prescribed, set)
+const isFull = (prescribed: ShownSets, set: SetLog, atAnyLoad: boolean): boolean =>
+  !isPartial(prescribed, set) &&
+  !isBanded(prescribed, set) &&
+  (atAnyLoad || isHeavyEnough(prescribed, set))
 
 function isHeavyEnough(prescribed: ShownSets, set: SetLog): boolean {
   if (!prescribed.load) return true

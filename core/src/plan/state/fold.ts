@@ -48,15 +48,16 @@ export function startFold(library: Library, enrolment: Enrolment, versions: Reco
 }
 
 /** A fold as it is now, for a checkpoint: its state alone. */
-export const copyFold = (fold: Fold): Fold => ({ ...fold, state: copyState(fold.state) })
+export const copyFold = (fold: Fold): Fold => foldWith(fold, fold.trained, fold.weeks)
 
 /** A fold of its own from the same past, for looking ahead. */
-export const forkFold = (fold: Fold): Fold => ({
-  ...fold,
-  state: copyState(fold.state),
-  trained: [...fold.trained],
-  weeks: [...fold.weeks],
-})
+export const forkFold = (fold: Fold): Fold => foldWith(fold, [...fold.trained], [...fold.weeks])
+
+const foldWith = (
+  { library, enrolment, versions, isCalendar, state }: Fold,
+  trained: Trained[],
+  weeks: RunningWeek[],
+): Fold => ({ library, enrolment, versions, isCalendar, state: copyState(state), trained, weeks })
 
 /** The segment in force on a day: the last one that has begun, or the first where none has. */
 export function segmentOn({ segments }: Enrolment, day: Day): Segment {

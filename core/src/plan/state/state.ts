@@ -78,7 +78,7 @@ export const startState = (from: Day): FoldState => ({
 })
 
 export const copyState = (state: FoldState): FoldState => ({
-  ...state,
+  course: state.course,
   progressions: { ...state.progressions },
   rows: { ...state.rows },
   exposures: { ...state.exposures },
@@ -86,6 +86,9 @@ export const copyState = (state: FoldState): FoldState => ({
   roles: { ...state.roles },
   lastLoads: { ...state.lastLoads },
   moved: { ...state.moved },
+  ended: state.ended,
+  lastDay: state.lastDay,
+  backWeek: state.backWeek,
 })
 
 /** What the load of a prescription is kept by, for the next time. */
