@@ -17,7 +17,9 @@ export function maxFor(
 ): MaxInForce | null {
   const max = chosenMax(known, lift, policy, day) ?? byRatio(library, known, lift, policy, day)
   if (!max || max.date > lastStaleDay(policy, day)) return max
-  return { ...max, staleWeeks: Math.floor(daysBetween(max.date, day) / 7) }
+  const old = { ...max }
+  old.staleWeeks = Math.floor(daysBetween(max.date, day) / 7)
+  return old
 }
 
 /**

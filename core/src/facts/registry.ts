@@ -26,7 +26,8 @@ export const givenKinds: readonly FactName[] = factNames.filter((name) => factOf
 export const nothingLearned: Learned = Object.assign({}, ...factNames.map((name) => factOf[name].none))
 
 /** What is known with one fact more. */
-export const learnFact = <T extends Learned>(library: Library, known: T, fact: Fact): T => ({
-  ...known,
-  ...factOf[fact.kind].learn(known, fact, library),
-})
+export function learnFact<T extends Learned>(library: Library, known: T, fact: Fact): T {
+  // What is known keeps one shape: it is copied for every session.
+  const next = { ...known }
+  return Object.assign(next, factOf[fact.kind].learn(known, fact, library))
+}

@@ -185,7 +185,7 @@ const nothing: readonly Id[] = []
 /** The slots of a session that were a deload. */
 function deloadsOf({ outcomes }: Trained): readonly Id[] {
   if (!outcomes.some(({ prescribed }) => prescribed.deload)) return nothing
-  return outcomes.flatMap(({ prescribed: { id, deload } }) => (deload ? [id] : []))
+  return outcomes.filter(({ prescribed }) => prescribed.deload).map(({ prescribed }) => prescribed.id)
 }
 
 function strayOf(log: SessionLog, enrolment: Id, isEnrolled: boolean): StrayLog {

@@ -34,7 +34,7 @@ export function judge(
   if (prescriptions.some(({ missing }) => missing)) return notComparable('noLoad')
   if (prescriptions.some(({ short }) => short)) return notComparable('equipment')
   if (meetsAll(prescriptions, counting)) return { verdict: 'hit' }
-  const aided = prescriptions.flatMap((prescribed) => asIfUnaided(prescribed, counting, prescriptions))
+  const aided = prescriptions.map((prescribed) => asIfUnaided(prescribed, counting, prescriptions)).flat()
   if (!meetsAll(prescriptions, aided, true)) return { verdict: 'miss' }
   return notComparable(reasonOf(prescriptions, counting))
 }
