@@ -3,6 +3,11 @@ import reactHooks from 'eslint-plugin-react-hooks'
 import globals from 'globals'
 import tseslint from 'typescript-eslint'
 
+const noClock = {
+  selector: 'NewExpression[callee.name="Date"][arguments.length=0]',
+  message: 'The core has no clock.',
+}
+
 export default tseslint.config(
   { ignores: ['**/dist/', '**/node_modules/', '.data/', '.cache/', 'playwright-report/', 'test-results/'] },
   js.configs.recommended,
@@ -34,11 +39,21 @@ export default tseslint.config(
           message: 'The core rolls no dice: take random as an argument.',
         },
       ],
+      'no-restricted-syntax': ['error', noClock],
+    },
+  },
+  {
+    // What a plan makes for every slot keeps one shape, or the engine is several times as slow: see docs/architecture.md.
+    files: ['core/src/plan/**/*.ts', 'core/src/evidence/**/*.ts'],
+    ignores: ['core/src/**/*.test.ts'],
+    rules: {
       'no-restricted-syntax': [
         'error',
+        noClock,
         {
-          selector: 'NewExpression[callee.name="Date"][arguments.length=0]',
-          message: 'The core has no clock.',
+          selector:
+            'ObjectExpression > SpreadElement[argument.type=/^(LogicalExpression|ConditionalExpression)$/]',
+          message: 'Objects that are spread on a condition have a shape each: assign what may be missing.',
         },
       ],
     },

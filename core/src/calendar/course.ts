@@ -140,7 +140,7 @@ export type Opening = {
   /** Whether the member has left a phase for the next one. */
   hasLeft(phase: Phase): boolean
   /** The week that is to be opened, whichever would come next. */
-  named?: { phase: Id; week: number }
+  named?: { phase: Id; week: number } | undefined
 }
 
 /** The course with its next week open, or null when the plan is over. */

@@ -159,13 +159,13 @@ function bestEstimate(
     if (!load || !reps || (isOnBody && !body)) continue
     if (!isMeasure(set)) continue
     const seen = maxOf({ load, help, reps, rir }, isOnBody ? body : undefined)
-    if (seen?.value && (!best || compareLoads(seen, best.load) > 0))
-      best = {
-        load: seen,
-        date: log.date,
-        from: { load, reps, ...(rir && { rir }), ...(help && { help }), ...(isOnBody && { body }) },
-        ...(!isToTheLimit(log, set) && { atLeast: true as const }),
-      }
+    if (!seen?.value || (best && compareLoads(seen, best.load) <= 0)) continue
+    const from: SetSeen = { load, reps }
+    if (rir) from.rir = rir
+    if (help) from.help = help
+    if (isOnBody && body) from.body = body
+    best = { load: seen, date: log.date, from }
+    if (!isToTheLimit(log, set)) best.atLeast = true
   }
   return best
 }
@@ -193,7 +193,8 @@ export function topSet(sets: SetLog[], body: Load | undefined): TopSet | null {
     const seen = maxOf({ load, help, reps, rir }, body)
     if (!seen?.value || (best && compareLoads(seen, best.estimate) <= 0)) continue
     const whole = body ? addLoad(body, load, help) : load
-    best = { load: whole, reps, ...(rir !== undefined && { rir }), estimate: seen }
+    best = { load: whole, reps, estimate: seen }
+    if (rir !== undefined) best.rir = rir
   }
   return best
 }

@@ -38,7 +38,7 @@ function order({ facts, logs }: Member, today: Day): Timeline {
   const ahead: DatedAhead[] = []
   const dated = ({ id, date, waits }: Entry, what: DatedAhead['what']): boolean => {
     if (date <= today && !waits) return true
-    ahead.push({ what, id, date, ...(waits && { waits }) })
+    ahead.push(waits ? { what, id, date, waits } : { what, id, date })
     return false
   }
   const acting = resolve(facts)

@@ -190,7 +190,8 @@ function deloadsOf({ outcomes }: Trained): readonly Id[] {
 
 function strayOf(log: SessionLog, enrolment: Id, isEnrolled: boolean): StrayLog {
   const at = placeNamed(log)
-  return { log: log.id, enrolment, position: log.position, ...(at && { at }), isEnrolled }
+  const stray = { log: log.id, enrolment, position: log.position, isEnrolled }
+  return at ? { ...stray, at } : stray
 }
 
 /** So many weeks without a session are unlikely to be meant. */

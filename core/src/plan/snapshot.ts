@@ -17,25 +17,20 @@ export function snapshot(plan: Plan, position: number): Shown | null {
 }
 
 /** The name of a day of a week, as snapshots made there say it. */
-export const placeIn = ({ phase, phaseWeek, inserted }: PlannedWeek, inWeek: number): PlaceName => ({
-  phase,
-  week: phaseWeek,
-  day: inWeek,
-  ...(inserted && { deload: inserted }),
-})
+export function placeIn({ phase, phaseWeek, inserted }: PlannedWeek, inWeek: number): PlaceName {
+  const place = { phase, week: phaseWeek, day: inWeek }
+  return inserted ? { ...place, deload: inserted } : place
+}
 
 function shownSlots(session: PlannedSession): Record<Id, ShownSlot> {
-  return Object.fromEntries(
-    session.slots.map(({ slot, exercise, variant, deload, circuit, warmUps, sets }) => [
-      slot,
-      {
-        exercise,
-        ...(variant && { variant }),
-        ...(deload && { deload: true as const }),
-        ...(circuit && { circuit }),
-        ...(warmUps && { warmUps }),
-        sets,
-      },
-    ]),
-  )
+  const shown: Record<Id, ShownSlot> = {}
+  for (const { slot, exercise, variant, deload, circuit, warmUps, sets } of session.slots) {
+    const own: ShownSlot = { exercise, sets }
+    if (variant) own.variant = variant
+    if (deload) own.deload = true
+    if (circuit) own.circuit = circuit
+    if (warmUps) own.warmUps = warmUps
+    shown[slot] = own
+  }
+  return shown
 }

@@ -16,21 +16,22 @@ export function supposedSets(
   const all = prescriptions.flatMap((prescribed) => Array.from({ length: prescribed.sets }, () => prescribed))
   return all.map((prescribed, i): SetLog => {
     const isShort = doing === 'short' && i === all.length - 1
-    return {
+    const { load, help, rir } = prescribed
+    const { exercise, variant } = prescribed.lift ?? slot
+    const set: SetLog = {
       id: `${id}:${i + 1}`,
       rev: 1,
       slot: id,
       n: i + 1,
-      exercise: prescribed.lift?.exercise ?? slot.exercise,
-      ...((prescribed.lift ? prescribed.lift.variant : slot.variant) && {
-        variant: prescribed.lift?.variant ?? slot.variant,
-      }),
+      exercise,
       state: isShort ? 'failed' : 'done',
-      ...(prescribed.load && { load: prescribed.load }),
-      ...(prescribed.help && { help: prescribed.help }),
-      ...(prescribed.rir !== undefined && { rir: prescribed.rir }),
       ...countOf(prescribed, isShort ? 'short' : doing),
     }
+    if (variant) set.variant = variant
+    if (load) set.load = load
+    if (help) set.help = help
+    if (rir !== undefined) set.rir = rir
+    return set
   })
 }
 

@@ -62,7 +62,7 @@ export function slotOf(program: Program, id: Id, lift?: Lift): CompiledSlot | un
 /** A slot with another exercise in it. */
 function asLift(slot: Slot, { exercise, variant }: Lift): Slot {
   const { exercise: _, variant: __, ...rest } = slot
-  return { ...rest, exercise, ...(variant && { variant }) }
+  return variant ? { ...rest, exercise, variant } : { ...rest, exercise }
 }
 
 const readsMoved = ({ slots }: Template): boolean =>

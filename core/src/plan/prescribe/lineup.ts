@@ -23,7 +23,10 @@ export function lineup(situation: Situation, changes: Authored[]): { lines: Line
   const { sessions, slots } = template
   const own = sessions[place.session]
   if (own && !program.hasTurns && !changes.some(reshapes))
-    return { lines: writtenSlots(program, place.session).map((own) => ({ own, steps: noSteps })), changes: [] }
+    return {
+      lines: writtenSlots(program, place.session).map((own) => ({ own, steps: noSteps })),
+      changes: [],
+    }
   let drafts: LineDraft[] = own ? inTurn(own, place).map((id) => ({ id, ...liftInTurn(situation, id) })) : []
   const made: LineChange[] = []
   const steps = new Map<Id, WhyStep[]>()

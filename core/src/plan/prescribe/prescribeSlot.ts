@@ -91,8 +91,7 @@ export function prescribeSlot(
     bar.prescriptions.push(shown)
     bar.felt.push(felt)
   }
-  if (slot.by === 'toTest')
-    bar.prescriptions = capped(situation, own, row, known, bar.prescriptions, loading)
+  if (slot.by === 'toTest') bar.prescriptions = capped(situation, own, row, known, bar.prescriptions, loading)
   made.prescriptions = bar.prescriptions
   before.push(bar)
   return made
@@ -157,7 +156,13 @@ function showLine(
   const loading = loadingAt(library, evidence, at, lift)
   const changes = actingOn(possible, library, spot, made.id, lift)
   const max = maxFor(library, evidence, lift, template.maxes, day)
-  const own: Known = { ...known, lift, max, unit: loading.here.unit, asked: askedOf(prescribed, prescribed.sets) }
+  const own: Known = {
+    ...known,
+    lift,
+    max,
+    unit: loading.here.unit,
+    asked: askedOf(prescribed, prescribed.sets),
+  }
   const priced = needsBody(library, sourceOf[prescribed.load.of].price(own, prescribed.load), lift, loading)
   if (priced && isNeed(priced) && !made.needs.length)
     made.needs.push({ ...priced, lift: liftOf(priced.lift) })

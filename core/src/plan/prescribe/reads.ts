@@ -30,7 +30,8 @@ export function topOfSlot(
   const [own, from] = [slots[id], slots[other]]
   const isTied = own && from && isSameLift(own, lift) && isSameLift(from, read.lift)
   if (!isTied) return { lacks: 'otherLift', of: read.lift }
-  return { ...(heaviestSeen(read, only) ?? noTop), isOther: true }
+  const seen = heaviestSeen(read, only) ?? noTop
+  return { ...seen, isOther: true }
 }
 
 export const noTop: TopSeen = { load: null }
@@ -85,9 +86,10 @@ export function lighterLoad(situation: Situation, own: CompiledSlot): Priced | n
   const seen = lighter && roleSeen(situation, own, roleAt(lighter.use, place.inWeek))
   if (!seen?.isThisWeek) return null
   const { load, date, felt } = seen
-  const data = { load, ...(date && { date }) }
-  const step = sayMain(date ? 'progression.main' : 'progression.mainAhead', data)
-  return { base: load, percent: 100, ...(felt && { felt }), steps: [step] }
+  const step = date ? sayMain('progression.main', { load, date }) : sayMain('progression.mainAhead', { load })
+  const priced: Priced = { base: load, percent: 100, steps: [step] }
+  if (felt) priced.felt = felt
+  return priced
 }
 
 /** The load on the bar when the slot's progression was last trained in a role: this week's, or else the last normal one. */

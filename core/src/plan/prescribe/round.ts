@@ -77,16 +77,14 @@ export function make(meant: Load, { here, home, body }: Loading, way: Way): Made
 export function totalMade(meant: Load, { here, body }: Loading, way: Way): Load {
   const { load } = round(body ? beside(meant, body, here.unit) : meant, here, way)
   if (!body) return load
-  return load.value < 0
-    ? addLoad(body, { value: -load.value, unit: load.unit }, true)
-    : addLoad(body, load)
+  return load.value < 0 ? addLoad(body, { value: -load.value, unit: load.unit }, true) : addLoad(body, load)
 }
 
 /** A prescription with the load that was made for it, in place of the one that it had. */
 export function withLoad(prescribed: ShownSets, made: Made): ShownSets {
   const { side: _, bar: __, hung: ___, help: ____, short: _____, beyond, ...rest } = prescribed
   const isStill = beyond && compareLoads(made.total, beyond.most) > 0
-  return putLoad({ ...rest, ...(isStill && { beyond }) }, made)
+  return putLoad(isStill ? { ...rest, beyond } : rest, made)
 }
 
 /** Puts a load on a prescription that is just being made and has none yet. */
@@ -131,7 +129,10 @@ function roundSteps(meant: Load, load: Load, met: Met, way: Way): WhyStep[] {
   const own: WhyStep =
     met === 'exact'
       ? say('round.exact', { load })
-      : say(met === 'rounded' ? roundIds[way] : met === 'top' ? 'round.top' : 'round.floor', { meant: from, load })
+      : say(met === 'rounded' ? roundIds[way] : met === 'top' ? 'round.top' : 'round.floor', {
+          meant: from,
+          load,
+        })
   return from === meant ? [own] : [say('round.unit', { meant, as: from }), own]
 }
 

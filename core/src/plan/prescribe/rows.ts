@@ -24,7 +24,8 @@ export function rowAt(situation: Situation, own: CompiledSlot): number {
 
 const byClock: Record<RowClock, (situation: Situation, own: CompiledSlot, count: number) => number> = {
   week: rowByWeek,
-  exposure: ({ state, place }, own, count) => (state.exposures[inPhase(own, place.phase.id).key] ?? 0) % count,
+  exposure: ({ state, place }, own, count) =>
+    (state.exposures[inPhase(own, place.phase.id).key] ?? 0) % count,
   day: ({ place }, _, count) => (place.inWeek - 1) % count,
   toTest: ({ place }, _, count) => Math.max(0, count - 1 - (place.toTest ?? 0)),
 }

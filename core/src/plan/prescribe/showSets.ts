@@ -52,14 +52,12 @@ export function showSets(
   shown.why = steps
   const capped = draft.cap && { value: draft.cap.at[loading.here.unit], unit: loading.here.unit }
   const today = price ? price.today : priced && isLater(priced) ? priced.later : undefined
-  if (today)
-    shown.today = {
-      ...today,
-      ...(draft.percent !== null && { percent: draft.percent }),
-      ...(draft.scale !== 100 && { scale: draft.scale }),
-      ...(capped && { most: capped }),
-      way,
-    }
+  if (today) {
+    shown.today = { ...today, way }
+    if (draft.percent !== null) shown.today.percent = draft.percent
+    if (draft.scale !== 100) shown.today.scale = draft.scale
+    if (capped) shown.today.most = capped
+  }
   if (!price || draft.percent === null) {
     if (priced && isNeed(priced)) {
       shown.missing = true
@@ -139,10 +137,7 @@ function cutAdded(total: Load, percent: number | undefined, body: Load | undefin
 }
 
 /** What a source may know of the sets that it prices. */
-export const askedOf = (
-  { goal, rir, rest }: SetPrescription,
-  sets: number,
-): NonNullable<Known['asked']> => ({
+export const askedOf = ({ goal, rir, rest }: SetPrescription, sets: number): NonNullable<Known['asked']> => ({
   sets,
   reps: lowest(kindOf(goal).reps(goal) ?? 1),
   rir,

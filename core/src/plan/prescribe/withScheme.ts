@@ -13,7 +13,7 @@ export function withScheme(row: SetPrescription[], asked: Asked): SetPrescriptio
   const made = row.map((prescribed) => {
     if (!takesScheme(row, prescribed)) return prescribed
     const isFree = (cell: Fixable) => !prescribed.fixed?.includes(cell)
-    const next = { ...prescribed, ...(rir !== undefined && isFree('rir') && { rir }) }
+    const next = rir !== undefined && isFree('rir') ? { ...prescribed, rir } : prescribed
     if (goal) {
       if (keyOf(prescribed.goal) !== keyOf(goal)) return next
       const own = isFree('goal') ? { ...next, goal } : next

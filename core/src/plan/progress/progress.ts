@@ -160,7 +160,10 @@ function countsFor(
   }
   if (isBelow) return { state: own, exposure: heardWith(exposure, 'hold', replayed) }
   const target = moved > 0 ? exposure.target : replayed
-  return { state: isAbove ? (credit?.state ?? own) : standing, exposure: heardWith(exposure, verdict, target) }
+  return {
+    state: isAbove ? (credit?.state ?? own) : standing,
+    exposure: heardWith(exposure, verdict, target),
+  }
 }
 
 /** A load, as the very object that it is compared with where the two are equal. */

@@ -51,12 +51,7 @@ export function advance(
 }
 
 /** Keeps the load of prescriptions that are asked again at last time's load, without what the member's own changes made of it. */
-function keepLast(
-  state: FoldState,
-  bar: OnTheBar,
-  { own, acting }: Outcome['prescribed'],
-  date: Day,
-): void {
+function keepLast(state: FoldState, bar: OnTheBar, { own, acting }: Outcome['prescribed'], date: Day): void {
   for (const prescribed of own.asksLast) {
     const load = heaviestOf(bar, prescribed, true)
     if (!load) continue

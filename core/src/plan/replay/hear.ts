@@ -109,7 +109,7 @@ function setSeen(own: ShownSets | undefined, set: SetLog): SetSeen[] {
   const load = own ? totalOf(own, set) : (set.load ?? null)
   const { reps = set.amount?.value } = ownReps(set)
   if (!isDone(set) || !reps || set.partial || set.bands !== own?.bands) return []
-  return [{ load, reps, ...(set.rir !== undefined && { rir: set.rir }) }]
+  return [set.rir === undefined ? { load, reps } : { load, reps, rir: set.rir }]
 }
 
 /** What was shown of sets and goal, where progressions wrote it. */

@@ -154,15 +154,10 @@ function behind(fold: Fold, log: SessionLog, name: PlaceName | null): Place | nu
   const own = name && fold.weeks.findLast((one) => isOf(one, name))
   // What a phone counted it as may be another's position by now: a place that is known by its name alone has none.
   const counted = name ? 0 : log.position
-  return {
-    position: own && inWeek <= own.sessions.length ? own.first + inWeek - 1 : counted,
-    week,
-    phaseWeek,
-    inWeek,
-    phase,
-    session,
-    ...(toTest !== undefined && { toTest }),
-  }
+  const position = own && inWeek <= own.sessions.length ? own.first + inWeek - 1 : counted
+  const place: Place = { position, week, phaseWeek, inWeek, phase, session }
+  if (toTest !== undefined) place.toTest = toTest
+  return place
 }
 
 /** A place of the running week; the session that was shown there, if one was, goes before the one that would stand there now. */

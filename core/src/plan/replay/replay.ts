@@ -65,7 +65,10 @@ export function situationAt(
 const noWeek: Parameters<typeof changesOf>[3] = { track: null, deload: null }
 
 /** A situation as it would be under other changes. */
-export const withChanges = (situation: Situation, changes: Authored[]): Situation => ({ ...situation, changes })
+export const withChanges = (situation: Situation, changes: Authored[]): Situation => ({
+  ...situation,
+  changes,
+})
 
 /** What was asked, with the loads that follow today's top set worked out from what was lifted. */
 function followed(
@@ -120,7 +123,8 @@ type SetsBySlot = Map<Id, SetLog[]>
 const noSets: SetLog[] = []
 const setsIn = (bySlot: SetsBySlot, slot: Id): SetLog[] => bySlot.get(slot) ?? noSets
 
-const isInOrder = ({ n }: SetLog, i: number, sets: SetLog[]): boolean => i === 0 || (sets[i - 1] as SetLog).n <= n
+const isInOrder = ({ n }: SetLog, i: number, sets: SetLog[]): boolean =>
+  i === 0 || (sets[i - 1] as SetLog).n <= n
 
 function setsBySlot({ sets }: SessionLog): SetsBySlot {
   const bySlot: SetsBySlot = new Map()

@@ -56,7 +56,7 @@ function asIfUnaided(prescribed: ShownSets, sets: SetLog[], prescriptions: Shown
   return setsOf(prescriptions, prescribed, sets).map((set) => {
     if (!set.assisted && !set.partial && set.bands === prescribed.bands) return set
     const { assisted: _, partial: __, bands: ___, ...rest } = set
-    return { ...rest, ...(prescribed.bands !== undefined && { bands: prescribed.bands }) }
+    return prescribed.bands === undefined ? rest : { ...rest, bands: prescribed.bands }
   })
 }
 
@@ -93,7 +93,9 @@ function meetsSets(prescribed: ShownSets, sets: SetLog[], before: number, atAnyL
   const kind = goal && kindOf(goal)
   if (goal && kind?.meetsTogether) {
     const own = setsBetween(sets, before, prescribed.sets).filter(isDone)
-    return kind.meetsTogether(goal, own.map(ownReps)) && own.every((set) => isFull(prescribed, set, atAnyLoad))
+    return (
+      kind.meetsTogether(goal, own.map(ownReps)) && own.every((set) => isFull(prescribed, set, atAnyLoad))
+    )
   }
   const total = prescribed.byRule?.total
   if (total !== undefined)
@@ -110,12 +112,7 @@ const setsBetween = (sets: SetLog[], before: number, count: number): SetLog[] =>
  * By a total no set counts by itself. It is a hit that adds load, or one that adds nothing yet: so many reps as the bottoms of the range come
  * to are enough not to fall short.
  */
-function meetsTotal(
-  prescribed: ShownSets,
-  total: number,
-  sets: SetLog[],
-  atAnyLoad: boolean,
-): boolean {
+function meetsTotal(prescribed: ShownSets, total: number, sets: SetLog[], atAnyLoad: boolean): boolean {
   const done = sets.filter((set) => isDone(set) || set.state === 'failed').map(ownReps)
   const least = Math.min(total, lowest(prescribed.reps ?? 1) * prescribed.sets)
   const sum = done.reduce((all, { reps = 0 }) => all + reps, 0)
@@ -146,9 +143,7 @@ function meets(prescribed: ShownSets, set: SetLog | undefined, atAnyLoad: boolea
 
 /** At the load asked or more, through the range and without the bands that were not asked. */
 const isFull = (prescribed: ShownSets, set: SetLog, atAnyLoad: boolean): boolean =>
-  !isPartial(prescribed, set) &&
-  !isBanded(prescribed, set) &&
-  (atAnyLoad || isHeavyEnough(prescribed, set))
+  !isPartial(prescribed, set) && !isBanded(prescribed, set) && (atAnyLoad || isHeavyEnough(prescribed, set))
 
 function isHeavyEnough(prescribed: ShownSets, set: SetLog): boolean {
   if (!prescribed.load) return true

@@ -80,7 +80,7 @@ export function open(fold: Fold, day: Day, evidence: Evidence, named?: NamedWeek
       weekOf(weekChanges(template, track, phase, ownDeload, skipsDeload), phase, phaseWeek, toTest),
     skip: (phase, phaseWeek, toTest) => skipOf(state.course, evidence, day, phase, phaseWeek, toTest),
     hasLeft: ({ id }) => evidence.left.includes(id),
-    ...(named && { named: named.name }),
+    named: named?.name,
     deload: ownDeload && {
       id: ownDeload.deload.id,
       at: ownDeload.at,
@@ -153,12 +153,7 @@ function weekChanges(
   return [...own, ...planned, ...ownDeloadChanges(ownDeload)]
 }
 
-function weekOf(
-  changes: Authored[],
-  phase: Phase,
-  phaseWeek: number,
-  toTest: number | null,
-): WeekDraft {
+function weekOf(changes: Authored[], phase: Phase, phaseWeek: number, toTest: number | null): WeekDraft {
   let week: WeekDraft = phase
   for (const { adjustment, label } of changes) {
     const { do: change, where } = adjustment
