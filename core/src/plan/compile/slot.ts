@@ -2,7 +2,9 @@ import { liftKey, type Lift } from '../../library/index.ts'
 import type { Id } from '../../parsing/index.ts'
 import { ruleOf } from '../../progressions/index.ts'
 import {
+  inherit,
   isLighterUse,
+  type Phase,
   type Progression,
   type SetPrescription,
   type Slot,
@@ -43,6 +45,8 @@ export type SlotInPhase = {
   key: string
   heaviest: string
   lighter: readonly CompiledUse[]
+  /** The rows with what each session and the phase say for all of their slots. */
+  inherited: Map<Id, readonly SetPrescription[][]>
 }
 
 export function compileSlot(template: Template, id: Id, slot: Slot): CompiledSlot {
@@ -82,10 +86,23 @@ export function inPhase(own: CompiledSlot, phase: Id): SlotInPhase {
     key: `${phase}/${id}`,
     heaviest: `${phase}/${id}/${lift}`,
     lighter: uses.filter(({ use }) => isLighterUse(template, phase, id, use)),
+    inherited: new Map(),
   }
   own.phases.set(phase, made)
   return made
 }
+
+/** A row of a slot in a session of a phase, with what these say for all of their slots; nothing where there is no such row. */
+export function rowIn(own: CompiledSlot, phase: Phase, session: Id, row: number): SetPrescription[] {
+  const { rows, inherited } = inPhase(own, phase.id)
+  let known = inherited.get(session)
+  if (!known) {
+    const { [session]: of } = own.template.sessions
+    inherited.set(session, (known = rows.map((one) => inherit(one, of, phase))))
+  }
+  return known[row] ?? noRow
+}
+const noRow: SetPrescription[] = []
 
 /** The role of a slot at a place of the week, from 1. */
 export function roleAt({ role }: Use, inWeek: number): string {

@@ -3,11 +3,11 @@ import { changeOf } from '../../adjustments/index.ts'
 import type { WhyStep } from '../../words/index.ts'
 import { exerciseOf, isSameLift, mainMuscle, liftOf, type Lift, type Library } from '../../library/index.ts'
 import { type Felt, isNeed, type Known, type MaxInForce, type Need, sourceOf } from '../../loads/index.ts'
-import { type SetPrescription, inherit } from '../../template/index.ts'
+import type { SetPrescription } from '../../template/index.ts'
 import { snap } from '../../units/index.ts'
 import { ramp, type WarmUpSet } from '../../warmups/index.ts'
 import { actingOn, isDeload, scalesLoads, type Author, type Authored } from '../compile/changes.ts'
-import { inPhase, type CompiledSlot } from '../compile/slot.ts'
+import { rowIn, type CompiledSlot } from '../compile/slot.ts'
 import { capped } from './countdown.ts'
 import { ableFor, loadingAt, type Loading, maxFor } from '../../evidence/index.ts'
 import type { Line } from './lineup.ts'
@@ -54,11 +54,7 @@ export function prescribeSlot(
     first,
     acting,
   }
-  const written = inherit(
-    inPhase(own, place.phase.id).rows[row] ?? noRow,
-    template.sessions[place.session],
-    place.phase,
-  )
+  const written = rowIn(own, place.phase, place.session, row)
   for (const prescribed of withScheme(written, asked)) {
     if (prescribed.lift) {
       const line = showLine(situation, possible, { known, opening, made }, prescribed, prescribed.lift)
@@ -96,8 +92,6 @@ export function prescribeSlot(
   before.push(bar)
   return made
 }
-
-const noRow: SetPrescription[] = []
 
 /** Where an exercise with a load of its own was swapped for body-weight work, the member's load is not the template's to give. */
 function takesLoad({ library, template }: Situation, { id, slot }: CompiledSlot): boolean {
