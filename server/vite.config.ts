@@ -1,5 +1,12 @@
 import { defineConfig } from 'vite'
 
+/** The server, the threads that plan many members, and their work. */
+const entries = {
+  main: 'main.ts',
+  planners: 'planning/planners.ts',
+  nextLoads: 'planning/nextLoads.work.ts',
+}
+
 /** The server as it is started in earnest: our own modules in one file, the packages beside it. */
 export default defineConfig({
   build: {
@@ -8,6 +15,15 @@ export default defineConfig({
     outDir: 'dist',
     emptyOutDir: true,
     sourcemap: true,
-    rollupOptions: { input: { main: new URL('src/main.ts', import.meta.url).pathname } },
+    rollupOptions: {
+      input: Object.fromEntries(
+        Object.entries(entries).map(([name, file]) => [
+          name,
+          new URL(`src/${file}`, import.meta.url).pathname,
+        ]),
+      ),
+      // What runs in threads is handed to them by its name.
+      preserveEntrySignatures: 'strict',
+    },
   },
 })

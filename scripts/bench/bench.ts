@@ -71,7 +71,7 @@ async function overHttp(): Promise<void> {
         .psql('bench', `select id from member where gym_id = '${gym}'`)
         .split('\n')
         .filter(Boolean)
-      tell(await benchPlanners(env.DATABASE_URL, gym, members))
+      tell(await benchPlanners(join(root, 'server/dist/planners.js'), env.DATABASE_URL, gym, members))
       print('\nThe workbench in Chromium: 24 weeks × 6 days × 8 slots × 3 tracks')
       const writer = demoAccounts.find(({ email }) => email.startsWith('wren'))
       tell(await benchEditing(base, writer?.email ?? '', writer?.password ?? ''))

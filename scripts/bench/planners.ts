@@ -1,9 +1,16 @@
 // Members read and planned by the thousand, in the threads that jobs use.
-import { openPlanners } from '@young-oak/server/planning/planners'
+import { pathToFileURL } from 'node:url'
+import type { openPlanners as Open } from '@young-oak/server/planning/planners'
 import type { Figure } from './figure.ts'
 
 /** Reads and plans a gym's members again and again, from the checkpoints that their screens have left, and tells it for ten thousand. */
-export async function benchPlanners(url: string, gym: string, members: string[]): Promise<Figure[]> {
+export async function benchPlanners(
+  built: string,
+  url: string,
+  gym: string,
+  members: string[],
+): Promise<Figure[]> {
+  const { openPlanners } = (await import(pathToFileURL(built).href)) as { openPlanners: typeof Open }
   const today = new Date().toISOString().slice(0, 10)
   const planners = openPlanners(url, 2)
   const once = () => planners.nextLoads({ gym, members, today })

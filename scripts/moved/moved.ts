@@ -23,9 +23,16 @@ async function main(): Promise<void> {
   const gyms = await readGyms(url)
   const folder = join(root, '.data', `engine-${process.pid}`)
   try {
-    const before = await nextLoads(url, gyms, today, join(coreOf(against, folder), 'src'))
-    const after = await nextLoads(url, gyms, today, join(root, 'core/src'))
-    const moves = movesOf(before, after)
+    const [was, is] = [join(coreOf(against, folder), 'src'), join(root, 'core/src')]
+    const before = await nextLoads(url, gyms, today, was)
+    const after = await nextLoads(url, gyms, today, is)
+    const moving = new Set(movesOf(before, after).map(({ member }) => member))
+    // Only of these is it worked out in words how their loads come about.
+    const some = gyms.map(({ id, members }) => ({ id, members: members.filter((one) => moving.has(one)) }))
+    const moves = movesOf(
+      await nextLoads(url, some, today, was, true),
+      await nextLoads(url, some, today, is, true),
+    )
     for (const { member, lines } of moves) {
       print(`member ${member}`)
       for (const line of lines) print(`  ${line}`)
@@ -54,7 +61,13 @@ function coreOf(commit: string, folder: string): string {
 type Gym = { id: string; members: string[] }
 
 /** Threads of their own for each engine: nothing of one may reach the other. */
-async function nextLoads(url: string, gyms: Gym[], today: string, engine: string): Promise<NextLoads> {
+async function nextLoads(
+  url: string,
+  gyms: Gym[],
+  today: string,
+  engine: string,
+  why = false,
+): Promise<NextLoads> {
   const planners = openPlanners(url, Math.max(1, availableParallelism() - 1), engine)
   const isShown = process.stderr.isTTY
   try {
@@ -62,7 +75,7 @@ async function nextLoads(url: string, gyms: Gym[], today: string, engine: string
     for (const { id, members } of gyms) {
       const onProgress = (done: number, of: number) =>
         void (isShown && process.stderr.write(`\r${done} of ${of} members `))
-      Object.assign(all, await planners.nextLoads({ gym: id, members, today }, { onProgress }))
+      Object.assign(all, await planners.nextLoads({ gym: id, members, today, why }, { onProgress }))
       if (isShown) process.stderr.write('\r\x1b[K')
     }
     return all

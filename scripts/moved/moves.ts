@@ -7,7 +7,7 @@ export function movesOf(before: NextLoads, after: NextLoads): { member: string; 
     const lines = [...new Set([...Object.keys(was), ...Object.keys(now)])].flatMap((at) => {
       const [old, own] = [was[at], now[at]]
       if (old?.load === own?.load) return []
-      const why = own?.why.filter((step) => !old?.why.includes(step)) ?? []
+      const why = own?.why?.filter((step) => !old?.why?.includes(step)) ?? []
       return [
         `${at}: ${old?.load ?? 'nothing'} → ${own?.load ?? 'nothing'}${why.length ? ` (${why.join('; ')})` : ''}`,
       ]

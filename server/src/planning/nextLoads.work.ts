@@ -1,8 +1,9 @@
 // A worker thread that reads members of one gym and answers their next loads. It keeps its connections and its engine for all of its tasks.
 import { pathToFileURL } from 'node:url'
 import { workerData } from 'node:worker_threads'
-import type { explain as Explain } from '@young-oak/core/explain'
-import type { Checkpoint, planMember as Planner } from '@young-oak/core/plan'
+import * as ownWords from '@young-oak/core/explain'
+import * as ownPlans from '@young-oak/core/plan'
+import type { Checkpoint } from '@young-oak/core/plan'
 import { openDatabase } from '../database/open.ts'
 import { withLibrary } from '../features/exercises/library.ts'
 import { libraryRevision } from '../features/exercises/store.ts'
@@ -15,31 +16,30 @@ import type { Asked } from './planners.ts'
 
 const { databaseUrl, engine } = workerData as { databaseUrl: string; engine?: string }
 const database = openDatabase(databaseUrl)
-const from = <T>(module: string): Promise<T> =>
-  import(
-    engine ? pathToFileURL(`${engine}/${module}/index.ts`).href : `@young-oak/core/${module}`
-  ) as Promise<T>
-const { planMember } = await from<{ planMember: typeof Planner }>('plan')
-const { explain } = await from<{ explain: typeof Explain }>('explain')
+const moduleOf = async <T>(own: T, name: string): Promise<T> =>
+  engine ? ((await import(pathToFileURL(`${engine}/${name}/index.ts`).href)) as T) : own
+const { planMember } = await moduleOf(ownPlans, 'plan')
+const { explain } = await moduleOf(ownWords, 'explain')
 
-export default ({ gym, members, today }: Asked): Promise<NextLoads> =>
+export default ({ gym, members, today, why }: Asked): Promise<NextLoads> =>
   database.inGym(gym, async (bare) => {
     const scope = await withLibrary(bare, await libraryRevision(bare))
     const scopes = await scopesForJob(scope, members)
     const plan = ({ file }: Read, checkpoint: Checkpoint | null) =>
       planMember(inputOf(scope, file, { today, through: 'near' }), checkpoint)
     const all: NextLoads = {}
+    const said = why ? explain : undefined
     // Another engine has checkpoints of its own, so it is handed everything, and keeps none.
     const anew = new Set<string>()
     for (const read of await readMemberFiles(scopes, engine ? undefined : today)) {
       const planned = plan(read, engine ? null : read.checkpoint)
-      all[read.member] = nextLoadsOf(planned, explain)
+      all[read.member] = nextLoadsOf(planned, said)
       if (!engine && !planned.isResumed) anew.add(read.member)
     }
     const behind = new Map(scopes.filter(({ member }) => anew.has(member)).map((one) => [one.member, one]))
     for (const read of await readMemberFiles([...behind.values()])) {
       const planned = plan(read, null)
-      all[read.member] = nextLoadsOf(planned, explain)
+      all[read.member] = nextLoadsOf(planned, said)
       if (planned.checkpoint)
         await keepCheckpoint(behind.get(read.member) as MemberScope, planned.checkpoint, read)
     }

@@ -2,8 +2,8 @@ import { Piscina } from 'piscina'
 import type { Day } from '@young-oak/core/units'
 import type { NextLoads } from './nextLoads.ts'
 
-/** Members whose next loads are asked for: of one gym, on a day. */
-export type Asked = { gym: string; members: string[]; today: Day }
+/** Members whose next loads are asked for: of one gym, on a day; with `why` the steps of each in words. */
+export type Asked = { gym: string; members: string[]; today: Day; why?: boolean }
 
 /** How it goes, and how it is stopped. */
 type Watch = { onProgress?: (done: number, of: number) => void; signal?: AbortSignal }
@@ -14,6 +14,9 @@ export type Planners = {
   close(): Promise<void>
 }
 
+/** Whether this runs as it was built, with its work in a file beside it. */
+const isBuilt = import.meta.url.endsWith('.js')
+
 /** Members of one task: read in one statement. */
 const aTask = 50
 
@@ -23,19 +26,19 @@ const aTask = 50
  */
 export function openPlanners(databaseUrl: string, threads: number, engine?: string): Planners {
   const pool = new Piscina({
-    filename: new URL('./thread.mjs', import.meta.url).href,
+    filename: import.meta.resolve(isBuilt ? './nextLoads.js' : './thread.mjs'),
     workerData: { databaseUrl, engine },
     minThreads: threads,
     maxThreads: threads,
     idleTimeout: Infinity,
   })
   return {
-    async nextLoads({ gym, members, today }, { onProgress, signal } = {}) {
+    async nextLoads({ members, ...asked }, { onProgress, signal } = {}) {
       let done = 0
       const stop = new AbortController()
       const either = signal ? AbortSignal.any([signal, stop.signal]) : stop.signal
       const run = async (some: string[]): Promise<NextLoads> => {
-        const loads = (await pool.run({ gym, members: some, today }, { signal: either })) as NextLoads
+        const loads = (await pool.run({ ...asked, members: some }, { signal: either })) as NextLoads
         done += some.length
         onProgress?.(done, members.length)
         return loads

@@ -9,6 +9,7 @@ import * as assignments from './007_assignments.ts'
 import * as formats from './008_formats.ts'
 import * as starts from './009_starts.ts'
 import * as revisions from './010_revisions.ts'
+import * as json from './011_json.ts'
 
 type Migration = { up(db: Knex): Promise<void>; down(db: Knex): Promise<void> }
 
@@ -23,6 +24,7 @@ const migrations: Record<string, Migration> = {
   '008_formats': formats,
   '009_starts': starts,
   '010_revisions': revisions,
+  '011_json': json,
 }
 
 /** Migrations by name, in order; each is a frozen file that imports no live code. */

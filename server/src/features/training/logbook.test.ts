@@ -94,7 +94,7 @@ async function replayed(day = on): Promise<TodayView> {
   const before = await today(day)
   await world.owner('fold_checkpoint').where({ member_id: member.id }).del()
   await world.owner.raw(
-    `update session_log set copied = -1, copy = jsonb_set(copy, '{sets}', '[]') where member_id = ?`,
+    `update session_log set copied = -1, copy = jsonb_set(copy::jsonb, '{sets}', '[]')::json where member_id = ?`,
     [member.id],
   )
   const after = await today(day)

@@ -53,7 +53,8 @@ export async function readMemberFiles(scopes: MemberScope[], near?: Day): Promis
     rows: Row[]
   }
   const versions = await readVersions(scope, [...new Set(rows.flatMap(versionsIn))])
-  return rows.map((row) => readOf(scope, row, versions))
+  const places = placesOf(rows)
+  return rows.map((row) => readOf(scope, row, versions, places))
 }
 
 /** What was written for a member after a revision: sessions whole, as they are now, facts each by itself. */
@@ -62,15 +63,14 @@ export async function readChanges(scope: MemberScope, since: number): Promise<Re
   const { rows } = (await scope.db.raw(changed, [null, null, [scope.member], ...after])) as { rows: Row[] }
   const [row] = rows
   if (!row) throw notFound('member')
-  return readOf(scope, row, await readVersions(scope, versionsIn(row)))
+  return readOf(scope, row, await readVersions(scope, versionsIn(row)), placesOf(rows))
 }
 
-const versionsIn = ({ segments, shown }: Row): string[] => [
-  ...new Set([...segments.map(({ version }) => version), ...shown]),
-]
+/** The gym's places by name, and the facts of what they have. */
+type Places = { named: Read['locations']; facts: Fact[] }
 
-function readOf(scope: Scope, row: Row, versions: Record<string, Template>): Read {
-  const equipped = row.equipped.map(({ location, from, rev, racks, fixed }): Fact => ({
+function placesOf([first]: Row[]): Places {
+  const facts = (first?.equipped ?? []).map(({ location, from, rev, racks, fixed }): Fact => ({
     id: `location:${location}:${from}`,
     rev,
     date: from,
@@ -80,6 +80,19 @@ function readOf(scope: Scope, row: Row, versions: Record<string, Template>): Rea
     racks,
     ...(fixed && { fixed }),
   }))
+  return { named: first?.named ?? [], facts }
+}
+
+const versionsIn = ({ segments, shown }: Row): string[] => [
+  ...new Set([...segments.map(({ version }) => version), ...shown]),
+]
+
+function readOf(
+  scope: Scope,
+  row: Row,
+  versions: Record<string, Template>,
+  { named, facts: equipped }: Places,
+): Read {
   const logs = row.logs.map(upToDate)
   const file = {
     name: row.name,
@@ -95,7 +108,7 @@ function readOf(scope: Scope, row: Row, versions: Record<string, Template>): Rea
     member: row.member,
     file,
     checkpoint: row.checkpoint,
-    locations: row.named,
+    locations: named,
     revision: row.revision,
     gymRevision: row.gymRevision,
     behind: logs.filter((_, i) => row.logs[i]?.newer),
@@ -125,8 +138,9 @@ type Row = {
   /** The versions that snapshots name. */
   shown: string[]
   segments: SegmentRow[]
-  named: Read['locations']
-  equipped: (Pick<Equipment, 'location' | 'racks' | 'fixed'> & { from: string; rev: number })[]
+  /** The gym's places and what they have: in the first row, since they are the same for all. */
+  named: Read['locations'] | null
+  equipped: (Pick<Equipment, 'location' | 'racks' | 'fixed'> & { from: string; rev: number })[] | null
 }
 type StartRow = {
   change: string
@@ -169,10 +183,10 @@ const reading = (logs: string, facts: string) => `
         'from', s.starts_on, 'version', s.version_id, 'track', s.track, 'begins', s.begins) order by e.id, s.starts_on)
       from enrolment e join enrolment_segment s on s.gym_id = e.gym_id and s.enrolment_id = e.id
       where e.gym_id = o.gym_id and e.member_id = o.id), '[]') as segments,
-    coalesce((select json_agg(json_build_object('location', p.location_id, 'from', p.acts_from, 'rev', p.rev, 'racks', p.racks, 'fixed', p.fixed))
-      from location_equipment p where p.gym_id = o.gym_id), '[]') as equipped,
-    coalesce((select json_agg(json_build_object('id', p.id, 'name', p.name) order by p.name)
-      from location p where p.gym_id = o.gym_id), '[]') as named
+    case when o.id = (select min(id::text)::uuid from own) then coalesce((select json_agg(json_build_object('location', p.location_id, 'from', p.acts_from, 'rev', p.rev, 'racks', p.racks, 'fixed', p.fixed))
+      from location_equipment p where p.gym_id = o.gym_id), '[]') end as equipped,
+    case when o.id = (select min(id::text)::uuid from own) then coalesce((select json_agg(json_build_object('id', p.id, 'name', p.name) order by p.name)
+      from location p where p.gym_id = o.gym_id), '[]') end as named
   from own o order by o.id`
 const everything = reading('o.through is null or l.date > o.through or l.date >= o.recent', 'true')
 const later = (table: string) =>

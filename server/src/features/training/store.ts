@@ -118,7 +118,7 @@ export async function keepCheckpoint(
        update member set dirty_from = null from unchanged u where member.gym_id = u.gym_id and member.id = u.id),
      copied as (
        update session_log l set copy = c.copy, format = c.format, copied = ?
-       from unchanged u, jsonb_to_recordset(?) as c(id text, copy jsonb, format int)
+       from unchanged u, json_to_recordset(?) as c(id text, copy json, format int)
        where l.gym_id = u.gym_id and l.member_id = u.id and l.id = c.id)
      insert into fold_checkpoint (gym_id, member_id, through, body, revision, gym_revision)
        select gym_id, id, ?, ?, ?, ? from unchanged
