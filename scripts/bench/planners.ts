@@ -3,7 +3,7 @@ import { pathToFileURL } from 'node:url'
 import type { openPlanners as Open } from '@young-oak/server/planning/planners'
 import type { Figure } from './figure.ts'
 
-/** Reads and plans a gym's members again and again, from the checkpoints that their screens have left, and tells it for ten thousand. */
+/** Reads and plans a gym's members again and again, from the checkpoints that their screens have left, until they are ten thousand. */
 export async function benchPlanners(
   built: string,
   url: string,
@@ -16,7 +16,7 @@ export async function benchPlanners(
   const once = () => planners.nextLoads({ gym, members, today })
   try {
     await Promise.all([once(), once()])
-    const rounds = Math.ceil(2000 / members.length)
+    const rounds = Math.ceil(10_000 / members.length)
     const from = performance.now()
     for (let i = 0; i < rounds; i += 2) await Promise.all([once(), once()])
     const seconds = ((performance.now() - from) / (rounds * members.length)) * 10
