@@ -28,11 +28,11 @@ export async function today(scope: MemberScope, day: Day, at?: string): Promise<
       plan: withoutOldSteps(plan, day),
     }
   })
-  const recent = member.logs.filter(({ date }) => date >= addDays(day, -7)).map(withoutShown)
+  const near = member.logs.filter(({ date, closed }) => date >= (closed ? day : addDays(day, -7)))
   return {
     programs,
     enrolments,
-    logs: recent,
+    logs: near.map(withoutShown),
     evidence,
     findings: findingsOf(inputOf(scope, file, { today: day, through: 'near', at }), planned).map(sayFinding),
     proposals: listProposals(scope, proposals),
@@ -59,16 +59,15 @@ export async function changes(scope: MemberScope, since: number): Promise<Change
 /** What was shown stands in the plan; the log says what was done. */
 const withoutShown = ({ shown: _, ...log }: SessionLog): SessionLog => log
 
-/** The plan for a phone: of sessions on an earlier day, what was asked and done, without warm-ups and steps that nobody reads any more. */
+/** The plan for a phone: of sessions on an earlier day, what was asked and what became of it, and nothing that nobody reads any more. */
 function withoutOldSteps(plan: Plan, day: Day): Plan {
   const lean = (place: PlannedSession): PlannedSession =>
     place.status !== 'trained' || place.date === undefined || place.date >= day
       ? place
       : {
           ...place,
-          slots: place.slots.map((slot) => ({
+          slots: place.slots.map(({ warmUps: _, done: __, last: ___, ...slot }) => ({
             ...slot,
-            warmUps: [],
             sets: slot.sets.map((prescribed) => ({ ...prescribed, why: [] })),
           })),
         }
