@@ -4,7 +4,7 @@ import { mkdirSync, readFileSync, writeFileSync } from 'node:fs'
 import { dirname } from 'node:path'
 import { fileURLToPath, pathToFileURL } from 'node:url'
 import { changeOf } from '@young-oak/core/adjustments'
-import { goalOf } from '@young-oak/core/goals'
+import { goalOf, goalShapes, type GoalKey } from '@young-oak/core/goals'
 import { exercises, type Exercise } from '@young-oak/core/library'
 import { sourceOf } from '@young-oak/core/loads'
 import { formulaOf, percentFor, repTables, repTableTitle } from '@young-oak/core/maxes'
@@ -86,7 +86,10 @@ function templateSchema(): Json {
     ],
   }
   const goal = {
-    oneOf: Object.values(goalOf).map(({ shape, title }) => ({ title, ...jsonSchema(shape) })),
+    oneOf: (Object.keys(goalOf) as GoalKey[]).map((key) => ({
+      title: goalOf[key].title,
+      ...jsonSchema(goalShapes[key]),
+    })),
   }
   const rows = {
     type: 'object',
@@ -176,8 +179,8 @@ function reference(): string {
       unit(of, title, jsonSchema(params), examples),
     ),
     '## What each set is to reach (`goal`)',
-    ...Object.entries(goalOf).flatMap(([key, { title, shape, examples }]) => [
-      ...unit(key, title, jsonSchema(shape), examples),
+    ...Object.entries(goalOf).flatMap(([key, { title, examples }]) => [
+      ...unit(key, title, jsonSchema(goalShapes[key as GoalKey]), examples),
       ...examples.map(({ goal, cell }) => `- \`${JSON.stringify(goal)}\` is typed as \`${cell}\``),
       '',
     ]),

@@ -1,4 +1,4 @@
-import { goalOf, keyOf, type OtherGoal } from '@young-oak/core/goals'
+import { goalShapes, keyOf, type OtherGoal } from '@young-oak/core/goals'
 import type { Today } from '@young-oak/core/loads'
 import {
   beyonds,
@@ -74,7 +74,7 @@ const today = () =>
 const otherGoal = (): Reads<OtherGoal> =>
   readBy('goal', (given) => {
     const key = typeof given === 'object' && given !== null ? keyOf(given) : undefined
-    return key ? faultIn(goalOf[key].shape, given) : 'must be a goal'
+    return key ? faultIn(goalShapes[key], given) : 'must be a goal'
   })
 
 /** A field of a prescription that is shown just as it is written: its own schema is the template's. */

@@ -1,5 +1,4 @@
-import { choiceField, numberField, strictObject, wholeField } from '../parsing/index.ts'
-import { distanceUnits, formatNumber, isAtLeast, sizeOf, type DistanceUnit } from '../units/index.ts'
+import { formatNumber, isAtLeast, sizeOf, type DistanceUnit } from '../units/index.ts'
 import { defineGoal } from './goal.ts'
 
 type Distance = { distance: number; unit: DistanceUnit; trips?: number }
@@ -8,11 +7,6 @@ type Distance = { distance: number; unit: DistanceUnit; trips?: number }
 export const distance = defineGoal<Distance>({
   key: 'distance',
   title: 'A distance',
-  shape: strictObject({
-    distance: numberField('a distance above 0, at most 100000', 0.01, 100_000).required(),
-    unit: choiceField(distanceUnits).required(),
-    trips: wholeField('trips', 2, 50),
-  }),
   cell: ({ distance: far, unit, trips }) => `${trips ? `${trips} × ` : ''}${formatNumber(far)} ${unit}`,
   read(typed) {
     const match = /^(?:(\d+)\s*[x×]\s*)?(\d+(?:[.,]\d+)?)\s*(m|km|yd|mi)$/.exec(typed)

@@ -1,4 +1,3 @@
-import type { ObjectSchema } from 'yup'
 import type { Amount, AmountUnit, Span } from '../units/index.ts'
 
 /** What was done in a set, as far as a goal may ask. */
@@ -6,13 +5,11 @@ export type Done = { reps?: number; amount?: Amount }
 
 /**
  * What each set of a prescription is to reach. One file a goal, file name = export = the key that names it in a template:
- * `{"reps": 5}`, `{"seconds": 45}`. It prices nothing; it says which reps a load by effort is priced for.
+ * `{"reps": 5}`, `{"seconds": 45}`; how it is read from a file stands under the same name in `shapes`, which a phone does not load. It prices nothing; it says which reps a load by effort is priced for.
  */
 export type GoalKind<G> = {
   key: string
   title: string
-  /** The whole goal, its key among the others. */
-  shape: ObjectSchema<G & object>
   /** How the cell of a week sheet says it, and how it is read back; null where what was typed says something else. */
   cell(goal: G): string
   read(typed: string): G | null

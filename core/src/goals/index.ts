@@ -1,1 +1,2 @@
-export { type Goal, goalKeys, goalOf, keyOf, kindOf, type OtherGoal } from './registry.ts'
+export { type Goal, type GoalKey, goalKeys, goalOf, keyOf, kindOf, type OtherGoal } from './registry.ts'
+export { goalShapes } from './shapes/index.ts'

@@ -1,4 +1,3 @@
-import { choiceField, strictObject, wholeField } from '../parsing/index.ts'
 import { formatSeconds, parseSeconds } from '../units/index.ts'
 import { defineGoal } from './goal.ts'
 
@@ -8,11 +7,6 @@ type Most = { most: 'reps' | 'rounds'; seconds: number; beat?: number }
 export const most = defineGoal<Most>({
   key: 'most',
   title: 'As many as possible in a time',
-  shape: strictObject({
-    most: choiceField(['reps', 'rounds']).required(),
-    seconds: wholeField('seconds', 10, 7200).required(),
-    beat: wholeField('what is to be beaten', 1, 10000),
-  }),
   cell: ({ most: what, seconds, beat }) =>
     `most ${what} in ${formatSeconds(seconds)}${beat === undefined ? '' : `, beat ${beat}`}`,
   read(typed) {

@@ -1,4 +1,3 @@
-import { choiceField, spanField, strictObject } from '../parsing/index.ts'
 import { formatSpan, highest, lowest, type Span } from '../units/index.ts'
 import { defineGoal } from './goal.ts'
 
@@ -6,7 +5,6 @@ import { defineGoal } from './goal.ts'
 export const reps = defineGoal<{ reps: Span; amrap?: 'last' }>({
   key: 'reps',
   title: 'Reps of each set',
-  shape: strictObject({ reps: spanField('reps', 100).required(), amrap: choiceField(['last']) }),
   cell: ({ reps: span, amrap }) => formatSpan(span) + (amrap ? '+' : ''),
   read(typed) {
     const match = /^(\d+)(?:\s*[-–]\s*(\d+))?\s*(\+)?$/.exec(typed)

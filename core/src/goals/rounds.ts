@@ -1,4 +1,3 @@
-import { strictObject, wholeField } from '../parsing/index.ts'
 import { formatSeconds, isAtLeast, parseSeconds } from '../units/index.ts'
 import { defineGoal } from './goal.ts'
 
@@ -6,10 +5,6 @@ import { defineGoal } from './goal.ts'
 export const rounds = defineGoal<{ rounds: number; every?: number }>({
   key: 'rounds',
   title: 'Rounds',
-  shape: strictObject({
-    rounds: wholeField('rounds', 1, 100).required(),
-    every: wholeField('seconds from the start of one to the next', 10, 900),
-  }),
   cell: ({ rounds: count, every }) =>
     `${count} ${count === 1 ? 'round' : 'rounds'}${every ? ` every ${formatSeconds(every)}` : ''}`,
   read(typed) {

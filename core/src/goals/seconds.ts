@@ -1,4 +1,3 @@
-import { spanField, strictObject } from '../parsing/index.ts'
 import { formatSeconds, highest, isAtLeast, lowest, parseSeconds, type Span } from '../units/index.ts'
 import { defineGoal } from './goal.ts'
 
@@ -6,7 +5,6 @@ import { defineGoal } from './goal.ts'
 export const seconds = defineGoal<{ seconds: Span }>({
   key: 'seconds',
   title: 'A time',
-  shape: strictObject({ seconds: spanField('seconds', 7200).required() }),
   cell: ({ seconds: span }) =>
     typeof span === 'number' ? formatSeconds(span) : `${formatSeconds(span.from)}-${formatSeconds(span.to)}`,
   read(typed) {

@@ -1,14 +1,9 @@
-import { strictObject, textField, wholeField } from '../parsing/index.ts'
 import { defineGoal } from './goal.ts'
 
 /** Task without a load that has no load and no count: a class, a drill, an easy day. Done or not, with a note. */
 export const task = defineGoal<{ task: string; minutes?: number }>({
   key: 'task',
   title: 'Task without a load',
-  shape: strictObject({
-    task: textField('what is to be done', 120).required(),
-    minutes: wholeField('minutes', 1, 240),
-  }),
   cell: ({ task: what, minutes }) => `do: ${what}${minutes ? ` (${minutes} min)` : ''}`,
   read(typed) {
     const match = /^do:\s*(.+?)(?:\s*\((\d+)\s*min\))?$/.exec(typed)

@@ -1,11 +1,9 @@
-import { strictObject, wholeField } from '../parsing/index.ts'
 import { defineGoal } from './goal.ts'
 
 /** So many reps in all, in no more sets than the prescription has: 30 within 4. How they are shared out is the member's. */
 export const totalReps = defineGoal<{ totalReps: number }>({
   key: 'totalReps',
   title: 'Total reps',
-  shape: strictObject({ totalReps: wholeField('reps in all sets', 2, 500).required() }),
   cell: ({ totalReps: count }) => `${count} in all`,
   read(typed) {
     const match = /^(\d+)\s*(?:in all|total)$/.exec(typed)

@@ -9,7 +9,7 @@ import { forecastKinds, forecastOf } from '../dryRun/index.ts'
 import { changeOf, type SetsDraft } from '../adjustments/index.ts'
 import type { ChangeExample, Changed } from '../adjustments/change.ts'
 import { fill, type WhyStep } from '../words/index.ts'
-import { goalKeys, goalOf, kindOf } from '../goals/index.ts'
+import { goalKeys, goalOf, goalShapes, kindOf, type GoalKey } from '../goals/index.ts'
 import { deloadOf } from '../deloads/index.ts'
 import { isLater, isNeed, type Known, sourceOf } from '../loads/index.ts'
 import { ruleOf, type Starting } from '../progressions/index.ts'
@@ -127,7 +127,7 @@ describe.each(Object.entries(goalOf))('goal %s', (name, kind) => {
   })
   test.each(kind.examples)('$say', ({ goal, cell, done, meets }) => {
     freeze([goal, done])
-    expect(kind.shape.isValidSync(goal)).toBe(true)
+    expect(goalShapes[kind.key as GoalKey].isValidSync(goal)).toBe(true)
     expect(kind.cell(goal)).toBe(cell)
     expect(kind.read(cell.toLowerCase())).toEqual(goal)
     const together = kind.meetsTogether?.(goal, done) ?? done.every((one) => kind.meets(goal, one))
@@ -137,7 +137,7 @@ describe.each(Object.entries(goalOf))('goal %s', (name, kind) => {
     // No other kind reads this cell as its own.
     const readers = goalKeys.filter((key) => {
       const read = goalOf[key].read(cell.toLowerCase())
-      return read && goalOf[key].shape.isValidSync(read, { strict: true })
+      return read && goalShapes[key].isValidSync(read, { strict: true })
     })
     expect(readers).toEqual([name])
   })

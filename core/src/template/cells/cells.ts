@@ -1,6 +1,6 @@
 import type { Library } from '../../library/index.ts'
 import type { Schema } from 'yup'
-import { goalKeys, goalOf, kindOf } from '../../goals/index.ts'
+import { goalKeys, goalOf, goalShapes, kindOf } from '../../goals/index.ts'
 import { sourceKinds, sourceOf, type LoadBasis, percentBefore } from '../../loads/index.ts'
 import { percentField } from '../../parsing/index.ts'
 import { formatSeconds, parseSeconds } from '../../units/index.ts'
@@ -148,7 +148,7 @@ function wholeCell(typed: string, from: number, to: number, what: string): Typed
 function parseGoal(typed: string): TypedCell {
   for (const key of goalKeys) {
     const goal = goalOf[key].read(typed)
-    if (goal && goalOf[key].shape.isValidSync(goal, { strict: true })) return { value: goal }
+    if (goal && goalShapes[key].isValidSync(goal, { strict: true })) return { value: goal }
   }
   return {
     error:

@@ -1,7 +1,7 @@
 import type { Adjustment } from '../../adjustments/index.ts'
 import { type Id, at, Checker, fieldIn, isId, type Issue } from '../../parsing/index.ts'
 import { sourceKinds, sourceOf, type LoadBasis, type SourceKind } from '../../loads/index.ts'
-import { goalKeys, goalOf, keyOf, type Goal } from '../../goals/index.ts'
+import { goalKeys, goalShapes, keyOf, type Goal } from '../../goals/index.ts'
 import { exerciseIds, type Library } from '../../library/index.ts'
 import { warmUpNames, warmUpOf, type WarmUp, type WarmUpName } from '../../warmups/index.ts'
 import { findLooseEnds, findUnfinished } from './looseEnds.ts'
@@ -282,7 +282,7 @@ export const readLoad = (checker: Checker, value: unknown, path: string): LoadBa
 export function readGoal(checker: Checker, value: unknown, path: string): Goal | undefined {
   const isObject = typeof value === 'object' && value !== null
   const key = isObject ? keyOf(value) : undefined
-  if (key) return checker.check(goalOf[key].shape, value, path) as Goal | undefined
+  if (key) return checker.check(goalShapes[key], value, path) as Goal | undefined
   checker.add(path, `a goal with one of the keys ${goalKeys.join(', ')}`, value)
   return undefined
 }

@@ -1,12 +1,10 @@
-import { useLibrary } from '../library/useLibrary.ts'
-import { findLoad, type Found, type Try } from '@young-oak/core/maxes'
 import type { SetLog, ShownSets } from '@young-oak/core/member'
 import type { PlannedSlot } from '@young-oak/core/plan'
-import { formatLoad, lowest, partsFor, type Load, type Makeable } from '@young-oak/core/units'
-import { liftName } from '@young-oak/core/library'
+import { formatLoad, lowest, type Makeable } from '@young-oak/core/units'
 import { Button } from '../../ui/Button.tsx'
-import { firstTry, isTry, type AskedSet } from './askedSets.ts'
-import { PlatePicture } from './PlatePicture.tsx'
+import { onDemand } from '../../ui/onDemand.tsx'
+import type { AskedSet } from './askedSets.ts'
+import { foundSoFar, usualRir } from './foundSoFar.ts'
 import type { Result } from './setDraft.ts'
 
 type Props = {
@@ -21,26 +19,13 @@ type Props = {
   isAnew: boolean
 }
 
-/** Reps in reserve that the work sets are to leave, where the program does not say. */
-const usualRir = 2
-
-/** What the tries so far have found, or the next one. */
-export function foundSoFar(prescribed: ShownSets, sets: SetLog[], can: Makeable): Found {
-  const tries = sets
-    .filter((set) => isTry(set) && set.load && set.state === 'done')
-    .sort((a, b) => a.n - b.n)
-    .map(({ load, reps = 0, rir = 8 }): Try => ({ load: load as Load, reps, rir }))
-  return findLoad(tries, { reps: lowest(prescribed.reps ?? 5), rir: prescribed.rir ?? usualRir }, can)
-}
+/** The way up to a load: nearly nobody takes it, so it is loaded behind everything else. */
+export const loadWay = () => import('./FindLoadWay.tsx')
+const Way = onDemand(loadWay)
 
 /** A guided way up to a load that nobody knows: one set after the other, and how many more there would have been. */
 export function FindLoad({ slot, prescribed, sets, can, onTry, onOpen, isOpen, isAnew }: Props) {
-  const library = useLibrary()
   const { load, isFound } = foundSoFar(prescribed, sets, can)
-  const reps = lowest(prescribed.reps ?? 5)
-  const asked = prescribed.rir ?? usualRir
-  const parts = partsFor(load, can)
-  const count = sets.filter(isTry).length
   if (!isOpen)
     return (
       <Button size="thumb" look={isAnew ? 'plain' : 'main'} className="my-2 w-full" onClick={onOpen}>
@@ -50,39 +35,12 @@ export function FindLoad({ slot, prescribed, sets, can, onTry, onOpen, isOpen, i
   if (isFound)
     return (
       <p className="my-2 rounded bg-leaf-wash px-3 py-2">
-        Found: <strong className="font-serif">{formatLoad(load)}</strong> for {reps} at about {asked} RIR.
-        Your work sets start from it; what you lift suggests a max to accept afterwards.
+        Found: <strong className="font-serif">{formatLoad(load)}</strong> for {lowest(prescribed.reps ?? 5)}{' '}
+        at about {prescribed.rir ?? usualRir} RIR. Your work sets start from it; what you lift suggests a max
+        to accept afterwards.
       </p>
     )
-  const log = (felt: number) =>
-    onTry({ n: firstTry + count, prescribed, isPlus: false }, { state: 'done', load, reps, rir: felt })
   return (
-    <section
-      className="my-2 rounded-lg border border-line bg-sheet p-4"
-      aria-label={`Find a load for ${liftName(library, slot)}`}
-    >
-      <p className="text-sm text-bark">
-        Step {count + 1}: do {reps} easy, good reps, then say how many more you could have done. Rest, and go
-        on until you could do only about {asked} more.
-      </p>
-      <p className="mt-1 font-serif text-4xl font-semibold">
-        {formatLoad(load)} × {reps}
-      </p>
-      {parts?.bar !== undefined && <PlatePicture side={parts.plates} bar={parts.bar} unit={load.unit} />}
-      <fieldset className="mt-3">
-        <legend className="mb-1 text-sm font-medium">How many more could you have done?</legend>
-        <div className="grid grid-cols-4 gap-2">
-          {[8, 5, 4, 3, 2, 1, 0].map((felt) => (
-            <Button key={felt} look="plain" className="min-h-13" onClick={() => log(felt)}>
-              {felt === 8 ? '8 or more' : felt === 5 ? '5 to 7' : felt}
-            </Button>
-          ))}
-        </div>
-      </fieldset>
-      <p className="mt-3 text-sm text-bark">
-        Collars on, and a spotter or safety bars. Not sure of the movement, new to it, ill or in pain: stop at
-        a light load and ask your coach.
-      </p>
-    </section>
+    <Way fallback={<p className="my-2 text-bark">Loading…</p>} of={{ slot, prescribed, sets, can, onTry }} />
   )
 }

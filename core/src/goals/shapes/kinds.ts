@@ -1,0 +1,8 @@
+export { cluster } from './cluster.ts'
+export { distance } from './distance.ts'
+export { most } from './most.ts'
+export { reps } from './reps.ts'
+export { rounds } from './rounds.ts'
+export { seconds } from './seconds.ts'
+export { task } from './task.ts'
+export { totalReps } from './totalReps.ts'

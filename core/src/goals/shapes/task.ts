@@ -1,0 +1,6 @@
+import { strictObject, textField, wholeField } from '../../parsing/index.ts'
+
+export const task = strictObject({
+  task: textField('what is to be done', 120).required(),
+  minutes: wholeField('minutes', 1, 240),
+})
