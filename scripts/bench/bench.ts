@@ -14,6 +14,7 @@ import { benchEditing } from './editing.ts'
 import { benchEngine } from './engine.ts'
 import { sayFigure, type Figure } from './figure.ts'
 import { addGyms } from './gyms.ts'
+import { addMembers, addYears, benchList, benchYears } from './large.ts'
 import { benchPageSize } from './pageSize.ts'
 import { benchHttp } from './http.ts'
 import { benchPlanners } from './planners.ts'
@@ -71,10 +72,16 @@ async function overHttp(): Promise<void> {
         .psql('bench', `select id from member where gym_id = '${gym}'`)
         .split('\n')
         .filter(Boolean)
-      tell(await benchPlanners(join(root, 'server/dist/planners.js'), env.DATABASE_URL, gym, members))
+      const planners = join(root, 'server/dist/planners.js')
+      tell(await benchPlanners(planners, env.DATABASE_URL, gym, members))
+      tell(await benchYears(planners, env.DATABASE_URL, gym, addYears(cluster.psql, 'bench', gym)))
       print('\nThe workbench in Chromium: 24 weeks × 6 days × 8 slots × 3 tracks')
       const writer = demoAccounts.find(({ email }) => email.startsWith('wren'))
       tell(await benchEditing(base, writer?.email ?? '', writer?.password ?? ''))
+      print('\nA gym of ten thousand')
+      addMembers(cluster.psql, 'bench', gym)
+      const owner = demoAccounts.find(({ email }) => email.startsWith('perrin'))
+      tell(await benchList(base, owner?.email ?? '', owner?.password ?? ''))
     } finally {
       if (server.pid) process.kill(-server.pid, 'SIGTERM')
       await new Promise((resolve) => server.once('exit', resolve))
