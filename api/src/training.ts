@@ -110,6 +110,8 @@ export type Operation =
   /** `start`: the id of the start that was on the screen. */
   | { id: string; kind: 'set'; session: string; rev: number; start?: string; set: GivenSet }
   | { id: string; kind: 'close'; session: string }
+  /** The day of a session that a phone far ahead of the gym's day has started; until then it counts for nothing. */
+  | { id: string; kind: 'confirm'; session: string; date: string }
   /** What was said of a session; the whole of it each time, under the next revision. */
   | { id: string; kind: 'answers'; session: string; rev: number; answers: GivenAnswers }
   /** What is entered beside sets, under an id that the phone made; entered twice it is one. */
@@ -158,6 +160,12 @@ export const operationSchemas = {
     set: setSchema.required(),
   }).noUnknown(),
   close: object({ id: id(), kind: string().required(), session: string().max(200).required() }).noUnknown(),
+  confirm: object({
+    id: id(),
+    kind: string().required(),
+    session: string().max(200).required(),
+    date: day().required(),
+  }).noUnknown(),
   answers: object({
     id: id(),
     kind: string().required(),
@@ -179,6 +187,7 @@ export const refusalCodes = [
   'notStarted',
   'notOnProgram',
   'noSuchSession',
+  'farAhead',
   'notPossible',
   'ourFault',
 ] as const
@@ -221,6 +230,8 @@ export type TodayView = {
   findings: FindingSaid[]
   /** Maxes that training suggests. */
   proposals: ProposedMax[]
+  /** Sessions that count for nothing until their day is confirmed: the phone that they were started on was days ahead. */
+  unconfirmed: { session: string; name: string; date: string }[]
   /** The gym's places; where there are several, or one of the member's own, they say where they train. */
   locations: { id: string; name: string }[]
 }

@@ -15,7 +15,7 @@ import { evidence, fact } from './known.ts'
 import { proposal } from './maxes.ts'
 import { enrolment, sessionLog } from './logs.ts'
 import { plan } from './plans.ts'
-import { choice, count, either, exact, left, list, text, type Reads } from './reads.ts'
+import { choice, count, date, either, exact, left, list, text, type Reads } from './reads.ts'
 
 const answer = (): Reads<OperationAnswer> =>
   either<[OperationAnswer, OperationAnswer, OperationAnswer]>(
@@ -58,6 +58,9 @@ export const training = {
       evidence: evidence(),
       findings: list(exact<FindingSaid>({ where: text(), what: text(), next: text() })),
       proposals: list(proposal()),
+      unconfirmed: list(
+        exact<TodayView['unconfirmed'][number]>({ session: text(), name: text(), date: date() }),
+      ),
       locations: list(exact<TodayView['locations'][number]>({ id: text(), name: text() })),
     }),
     problems: [],

@@ -19,7 +19,7 @@ export function withWaiting(logs: SessionLog[], operations: Operation[]): Sessio
         ...log,
         answers: { ...operation.answers, rev: operation.rev, change: operation.id },
       })
-    else {
+    else if (operation.kind === 'set') {
       const { set, rev, session, start, id: change } = operation
       const id = setLogId(session, set.slot, set.n)
       const entry = { ...set, id, rev, change, ...(start !== undefined && { start }) }

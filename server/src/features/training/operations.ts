@@ -12,7 +12,7 @@ import { giveFact, takeBack } from '../progress/service.ts'
 import type { SetToLog } from './logbook.ts'
 import { refuse } from './refusals.ts'
 import { planNear } from './service.ts'
-import { insertStart, knows, readSession, saveCopy, touchMember } from './store.ts'
+import { insertStart, isFarAhead, knows, readSession, readStart, saveCopy, touchMember } from './store.ts'
 
 /** An operation of a phone in today's format, or why it is none. It needs the exercises that it names. */
 export function readOperation(library: Library, input: unknown): Operation | Refusal {
@@ -44,6 +44,8 @@ export async function applyOperation(
       return startByPosition(scope, operation)
     case 'close':
       return close(scope, operation)
+    case 'confirm':
+      return confirm(scope, operation)
     case 'answers':
       return answer(scope, operation)
     case 'fact':
@@ -102,10 +104,19 @@ async function startByPosition(
 
 type Place = Pick<SessionLog, 'id' | 'enrolment' | 'position' | 'at' | 'attempt' | 'ordinal'>
 
-async function storeStart(scope: MemberScope, place: Place, start: GivenStart): Promise<OperationAnswer> {
+async function storeStart(
+  scope: MemberScope,
+  { id, enrolment, position, at, attempt, ordinal }: Place,
+  start: GivenStart,
+): Promise<OperationAnswer> {
   const { change, date, minute, location } = start
   const log: SessionLog = {
-    ...place,
+    id,
+    enrolment,
+    position,
+    ...(at && { at }),
+    attempt,
+    ordinal,
     rev: 1,
     change,
     date,
@@ -114,10 +125,22 @@ async function storeStart(scope: MemberScope, place: Place, start: GivenStart): 
     closed: false,
     sets: [],
   }
-  const revision = await touchMember(scope, { date, session: place.id })
+  // A phone whose clock is wrong: the session is kept, and counts once somebody says which day it was.
+  if (await isFarAhead(scope, date)) log.waits = true
+  const revision = await touchMember(scope, { date, session: id })
   const isNew = await insertStart(scope, revision, log, start)
   if (isNew === null) return refuse(change, 'notOnProgram')
   return { id: change, result: isNew ? 'stored' : 'already had' }
+}
+
+/** Gives a session that waits the day that it was: one start more, which is its first since it is the earlier one. */
+async function confirm(scope: MemberScope, { id, session, date }: Of<'confirm'>): Promise<OperationAnswer> {
+  const log = await readSession(scope, session)
+  const start = log && (await readStart(scope, session))
+  if (!log || !start) return refuse(id, 'notStarted')
+  if (!log.waits) return { id, result: 'already had' }
+  if (await isFarAhead(scope, date)) return refuse(id, 'farAhead')
+  return storeStart(scope, log, { ...start, change: id, date })
 }
 
 /** Keeps what was said of a session: of two phones the higher revision, of equal ones the greater id, whichever comes first. */

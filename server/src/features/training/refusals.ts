@@ -5,6 +5,7 @@ const reasons = {
   notStarted: 'This session was not started.',
   notOnProgram: 'You are not on this program.',
   noSuchSession: 'The program has no such session any more.',
+  farAhead: 'This day is ahead of today.',
   ourFault: 'This could not be stored, which is our fault: tell your coach.',
 } satisfies Partial<Record<Refusal['code'], string>>
 

@@ -1,4 +1,5 @@
 import { ownLocation } from '@young-oak/api/equipment'
+import type { MemberFile } from '@young-oak/api/members'
 import type { ChangesView, TodayView } from '@young-oak/api/training'
 import { findingsOf, sayFinding } from '@young-oak/core/checks'
 import type { SessionLog } from '@young-oak/core/member'
@@ -36,6 +37,7 @@ export async function today(scope: MemberScope, day: Day, at?: string): Promise<
     evidence,
     findings: findingsOf(inputOf(scope, file, { today: day, through: 'near', at }), planned).map(sayFinding),
     proposals: listProposals(scope, proposals),
+    unconfirmed: unconfirmedIn(planned, file),
     locations: evidence.equipment[ownLocation]
       ? [...locations, { id: ownLocation, name: 'My own' }]
       : locations,
@@ -58,6 +60,16 @@ export async function changes(scope: MemberScope, since: number): Promise<Change
 
 /** What was shown stands in the plan; the log says what was done. */
 const withoutShown = ({ shown: _, ...log }: SessionLog): SessionLog => log
+
+/** The sessions whose day waits for the member's word, by the names that they have in their versions. */
+const unconfirmedIn = ({ setAside }: Planned, { member, versions }: MemberFile): TodayView['unconfirmed'] =>
+  setAside.ahead.flatMap(({ id, date, waits }) => {
+    const shown = waits && member.logs.find((log) => log.id === id)?.shown
+    if (!shown) return []
+    return [
+      { session: id, name: versions[shown.version]?.sessions[shown.at.session]?.name ?? 'Session', date },
+    ]
+  })
 
 /** The plan for a phone: of sessions on an earlier day, what was asked and what became of it, and nothing that nobody reads any more. */
 function withoutOldSteps(plan: Plan, day: Day): Plan {

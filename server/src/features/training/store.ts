@@ -1,7 +1,7 @@
 import { actingDay } from '@young-oak/core/evidence'
 import type { Fact } from '@young-oak/core/facts'
 import type { Checkpoint } from '@young-oak/core/plan'
-import { withStart, type SessionLog } from '@young-oak/core/member'
+import { upgradeShown, withStart, type SessionLog } from '@young-oak/core/member'
 import type { Day } from '@young-oak/core/units'
 import { factColumns, logColumns, startColumns, type GivenStart } from '../../database/columns.ts'
 import type { MemberScope } from '../members/memberScope.ts'
@@ -73,8 +73,34 @@ export async function insertStart(
     .onConflict(['gym_id', 'session_id', 'change'])
     .ignore()
     .returning('change')
-  if (had && stored.length) await saveCopy(scope, revision, withStart(had, { minute: 0, ...start }))
+  if (had && stored.length) {
+    const { waits: _, ...now } = withStart(had, { minute: 0, ...start })
+    await saveCopy(scope, revision, had.waits && log.waits ? { ...now, waits: true } : now)
+  }
   return stored.length > 0
+}
+
+/** The first start of a session that is stored. */
+export async function readStart({ db, member }: MemberScope, session: string): Promise<GivenStart | null> {
+  const row = await db('session_start')
+    .where({ session_id: session, member_id: member })
+    .orderBy(['date', 'minute', 'change'])
+    .first('change', 'date', 'minute', 'location', 'shown')
+  if (!row) return null
+  const { change, date, minute, location, shown } = row
+  const start: GivenStart = { change, date, shown: upgradeShown(shown) }
+  if (minute !== null) start.minute = minute
+  if (location !== null) start.location = location
+  return start
+}
+
+/** Whether a day is ahead of the gym's own by more than the date line. */
+export async function isFarAhead({ db, gym }: MemberScope, day: Day): Promise<boolean> {
+  const { rows } = await db.raw(
+    'select (now() at time zone zone)::date + 1 < ?::date as ahead from gym where id = ?',
+    [day, gym],
+  )
+  return rows[0].ahead
 }
 
 /** Whether an enrolment is this member's, and a version this gym's: one that is over or was withdrawn since is both. */

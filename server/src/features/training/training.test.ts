@@ -80,6 +80,29 @@ describe('a session', () => {
     expect(after?.slots[0]?.sets[0]?.why[0]).toMatchObject({ id: 'steady.step', data: { date: day } })
   })
 
+  test('of a phone whose clock is years ahead is kept, and counts once its day is confirmed', async () => {
+    const wrong = '2087-03-02'
+    const close = { kind: 'close', session: session() }
+    const sets = [set(1), set(2)]
+    const given = { ...(await start()), date: wrong }
+    expect(results(await send(given, ...sets, close))).toEqual(['stored', 'stored', 'stored', 'stored'])
+    for (const on of [day, wrong]) {
+      const before = await today(on)
+      expect(before.unconfirmed).toEqual([{ session: session(), name: 'Day', date: wrong }])
+      expect(line(next(before), 'squat')).toBe('2 × 5 @ 60 kg')
+      expect(before.findings.some(({ what }) => what.includes('not confirmed'))).toBe(true)
+    }
+    const [ahead] = await send({ kind: 'confirm', session: session(), date: '2087-02-02' })
+    expect(ahead).toMatchObject({ result: 'refused', code: 'farAhead' })
+    const confirm = { kind: 'confirm', session: session(), date: day }
+    expect(results(await send(confirm, confirm))).toEqual(['stored', 'already had'])
+    const after = await today()
+    expect(after.unconfirmed).toEqual([])
+    expect(next(after)?.position).toBe(2)
+    expect(line(next(after), 'squat')).toBe('2 × 5 @ 62.5 kg')
+    expect(results(await send({ ...confirm, session: session(2) }))).toEqual(['refused'])
+  })
+
   test('keeps what was shown, whatever the template becomes', async () => {
     await send(await start(), set(1))
     const [row] = await world.owner('session_start').where({ session_id: session() }).select('shown')

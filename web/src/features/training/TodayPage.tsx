@@ -12,6 +12,7 @@ import { withWaiting } from '../../offline/withWaiting.ts'
 import { Button } from '../../ui/Button.tsx'
 import { loadLater } from '../../ui/loadLater.ts'
 import { loadWay } from './FindLoad.tsx'
+import { onDemand } from '../../ui/onDemand.tsx'
 import { Toasts } from '../../ui/Toasts.tsx'
 import { ProgramToday } from './ProgramToday.tsx'
 
@@ -41,6 +42,7 @@ export default function TodayPage() {
         </p>
       )}
       <Refused />
+      {data.unconfirmed.length > 0 && <Unconfirmed fallback={null} of={{ sessions: data.unconfirmed }} />}
       {data.programs.length === 0 && <NoProgram />}
       {data.programs.map((program) => (
         <ProgramToday
@@ -62,6 +64,8 @@ export default function TodayPage() {
     </main>
   )
 }
+
+const Unconfirmed = onDemand(() => import('./Unconfirmed.tsx'))
 
 function NoProgram() {
   return (
