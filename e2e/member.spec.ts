@@ -1,6 +1,6 @@
 import AxeBuilder from '@axe-core/playwright'
 import { expect, test } from './site.ts'
-import { enter, phone } from './people.ts'
+import { enter, phone, signIn } from './people.ts'
 
 test.use({ viewport: phone })
 
@@ -189,4 +189,26 @@ test('the theme is kept', async ({ page }) => {
   await page.reload()
   await expect(page.locator('html')).toHaveAttribute('data-theme', 'dark')
   await expect(page.getByRole('button', { name: 'Change to the light theme' })).toBeVisible()
+})
+
+test('a session started by a phone whose clock is a year ahead counts once its day is confirmed', async ({
+  page,
+}) => {
+  const now = new Date()
+  await page.clock.setFixedTime(new Date(now.getTime() + 400 * 24 * 3600 * 1000))
+  await signIn(page, 'juno@demo.example')
+  await page.getByRole('button', { name: /^Start / }).click()
+  await expect(page.getByText(/Sending|not sent/)).toBeHidden()
+  await page.clock.setFixedTime(now)
+  await page.reload()
+  const asked = page.getByRole('region', { name: 'Days to confirm' })
+  await expect(asked).toContainText('which is days ahead')
+  await expect(page.getByRole('button', { name: /^Start / })).toBeVisible()
+  await page.getByRole('button', { name: 'Confirm the day' }).click()
+  await expect(asked).toBeHidden()
+  // It is today's, and goes on where it was.
+  await expect(page.getByRole('button', { name: /^Start / })).toBeHidden()
+  await page.reload()
+  await expect(page.getByRole('heading', { name: 'Today' })).toBeAttached()
+  await expect(asked).toBeHidden()
 })
