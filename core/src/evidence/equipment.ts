@@ -23,7 +23,8 @@ export type Loading = { here: Makeable; home: Makeable; body?: Load }
 export function loadingAt(library: Library, evidence: Evidence, place: Id | undefined, lift: Lift): Loading {
   const loading = onlyOnce(library, evidence, place ?? evidence.home, lift)
   const { body } = evidence
-  return exerciseOf(library, lift).tool === 'body weight' && body ? { ...loading, body: body.load } : loading
+  if (!body || exerciseOf(library, lift).tool !== 'body weight') return loading
+  return { here: loading.here, home: loading.home, body: body.load }
 }
 
 function onlyOnce(library: Library, evidence: Evidence, at: Id, lift: Lift): Loading {

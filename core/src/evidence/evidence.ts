@@ -37,14 +37,23 @@ export type EstimateSeen = { load: Load; date: Day; from: SetSeen; atLeast?: tru
 /** A set that a max comes from. */
 export type SetSeen = Omit<NonNullable<MaxInForce['from']>, 'formula'>
 
-/** `deloads`: slots that were a deload by the plan of the day, where nothing that was shown says so. */
+/**
+ * `deloads`: slots that were a deload by the plan of the day, where nothing that was shown says so. What the session teaches is worked out once for
+ * whoever keeps it (`kept`), and again only where something else was known of the body.
+ */
 export function learnSession(
   library: Library,
   known: Evidence,
   log: SessionLog,
   deloads: readonly Id[] = [],
+  kept: { taught?: Taught } = {},
 ): Evidence {
-  const { last, recent } = lessonsOf(library, log, known.body?.load, deloads)
+  const body = known.body?.load
+  const light = deloads.join()
+  const { taught } = kept
+  const isSame = taught?.library === library && taught.body === body && taught.light === light
+  const { last, recent } = isSame ? taught.learned : lessonsOf(library, log, body, deloads)
+  if (!isSame) kept.taught = { library, body, light, learned: { last, recent } }
   let { estimates } = known
   for (const key in recent) {
     const seen = recent[key] as EstimateSeen
@@ -71,6 +80,9 @@ function merged<T>(known: Record<string, T>, more: Record<string, T>): Record<st
 
 type Learning = Pick<Lessons, 'last' | 'recent'>
 
+/** What a session taught, and what it was worked out from beside its sets. */
+export type Taught = { library: Library; body: Load | undefined; light: string; learned: Learning }
+
 /** What a session teaches, whatever else was known before than the body's weight. */
 function lessonsOf(
   library: Library,
@@ -78,9 +90,6 @@ function lessonsOf(
   body: Load | undefined,
   deloads: readonly Id[],
 ): Learning {
-  const known = lessons.get(log)
-  const light = deloads.join()
-  if (known?.library === library && known.body === body && known.light === light) return known.learned
   const isDeload = ({ slot }: SetLog) => log.shown?.slots[slot]?.deload === true || deloads.includes(slot)
   const learned: Learning = { last: {}, recent: {} }
   for (const [key, sets] of byLift(log)) {
@@ -89,15 +98,8 @@ function lessonsOf(
     const best = bestEstimate(library, normal, log, body)
     if (best) learned.recent[key] = best
   }
-  lessons.set(log, { library, body, light, learned })
   return learned
 }
-
-/** A log that has been read is never changed in place, so what it teaches is kept beside it. */
-const lessons = new WeakMap<
-  SessionLog,
-  { library: Library; body: Load | undefined; light: string; learned: Learning }
->()
 
 /** The sets that were attempted, by lift, in the order of the session: in whatever order they were logged. */
 function byLift(log: SessionLog): Map<string, SetLog[]> {

@@ -1,10 +1,11 @@
 import type { Fact, Member } from '../facts/index.ts'
 import { asCounted, resolve, type Entry, type SessionLog } from '../member/index.ts'
 import type { Day } from '../units/index.ts'
+import type { Taught } from './evidence.ts'
 
 /** What happened, in order: on each day the facts that act from it, then its sessions. */
 export type Happening = { day: Day; fact: Fact } | Session
-type Session = { day: Day; log: SessionLog; isOver: boolean; isCounted: boolean }
+type Session = { day: Day; log: SessionLog; isOver: boolean; isCounted: boolean; taught?: Taught }
 
 /** The log of a session with the sets that count: worked out when it is told, since what lies before a checkpoint never is. */
 export function countedLog(session: Session): SessionLog {

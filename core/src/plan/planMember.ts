@@ -175,7 +175,10 @@ function tell({ library, when }: PlanInput, start: Start, happenings: Happening[
     const trained = isReplayed ? fold.trained.at(-1) : undefined
     if (trained && fold && course) doubt(doubtful, fold, course, trained)
     if (!trained && log.enrolment !== null) strays.push(strayOf(log, log.enrolment, fold !== undefined))
-    evidence = learnSession(library, evidence, trained?.log ?? log, trained ? deloadsOf(trained) : nothing)
+    const own = trained?.log ?? log
+    // With lifts of this plan in it, it teaches nothing that another plan could take over.
+    const kept = own === log ? happening : undefined
+    evidence = learnSession(library, evidence, own, trained ? deloadsOf(trained) : nothing, kept)
   }
   return { evidence, folds, boundaries, strays, doubtful }
 }

@@ -25,12 +25,12 @@ export function ramp(rule: WarmUp, work: Load, all: Makeable, isShort: boolean):
     const last = sets[sets.length - 1]?.load.value ?? 0
     if (load.value <= last || load.value > scale(work, nearest).value) continue
     const { bar, plates } = partsFor(load, can) ?? {}
-    sets.push({
-      load,
-      reps,
-      ...(bar !== undefined && { bar, side: plates }),
-      why: [say('warmUp.step', { percent, work, load })],
-    })
+    const set: WarmUpSet = { load, reps, why: [say('warmUp.step', { percent, work, load })] }
+    if (bar !== undefined && plates) {
+      set.bar = bar
+      set.side = plates
+    }
+    sets.push(set)
   }
   return isShort ? sets.slice(Math.floor(sets.length / 2)) : sets
 }
