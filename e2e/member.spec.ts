@@ -212,3 +212,26 @@ test('a session started by a phone whose clock is a year ahead counts once its d
   await expect(page.getByRole('heading', { name: 'Today' })).toBeAttached()
   await expect(asked).toBeHidden()
 })
+
+test('a body weight entered without signal is kept on the phone, survives a closed page, and is sent', async ({
+  page,
+}) => {
+  await enter(page, 'Tomas')
+  await page.getByRole('link', { name: 'Maxes' }).click()
+  await page.route('**/api/me/operations', (route) => route.abort())
+  const weight = page.getByLabel('Weight today, lb')
+  const save = page.getByRole('form', { name: 'Body weight' }).getByRole('button', { name: 'Save' })
+  await weight.fill('181')
+  await save.click()
+  await expect(page.getByText('No signal: kept on this phone, and sent when there is signal.')).toBeVisible()
+  await page.reload()
+  await expect(weight).toBeVisible()
+  await expect(page.getByText('181 lb, on')).toBeHidden()
+  await page.unroute('**/api/me/operations')
+  await expect(page.getByText('181 lb, on')).toBeVisible()
+  // With signal the server says at once what it does not take, and nothing typed is lost.
+  await weight.fill('9000')
+  await save.click()
+  await expect(weight).toHaveAttribute('aria-invalid', 'true')
+  await expect(weight).toHaveValue('9000')
+})

@@ -196,6 +196,8 @@ export type Refusal = {
   result: 'refused'
   code: (typeof refusalCodes)[number]
   reason: string
+  /** The faults of what was entered, by its fields. */
+  errors?: { path: string; message: string }[]
 }
 
 export type OperationAnswer =

@@ -33,6 +33,7 @@ const answer = (): Reads<OperationAnswer> =>
       result: choice('refused'),
       code: choice(...refusalCodes),
       reason: text(),
+      errors: left(list(exact<NonNullable<Refusal['errors']>[number]>({ path: text(), message: text() }))),
     }),
   )
 

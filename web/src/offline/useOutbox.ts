@@ -67,6 +67,7 @@ export function giveUpOutbox(): void {
   store.dispatch(closeOutbox())
 }
 
+const beside: ReadonlySet<Operation['kind']> = new Set(['fact', 'takeBack', 'max', 'bodyWeight'])
 let isSending = false
 
 /**
@@ -86,8 +87,10 @@ async function send(): Promise<void> {
         { forceRefetch: true, subscribe: false },
       ),
     )
-    if (read.isSuccess) store.dispatch(takeAnswers(sent.data.answers))
-    else store.dispatch(setTrouble(troubleOf(read.error)))
+    if (!read.isSuccess) return void store.dispatch(setTrouble(troubleOf(read.error)))
+    store.dispatch(takeAnswers(sent.data.answers))
+    // What was entered beside sets is shown on other pages too.
+    if (operations.some(({ kind }) => beside.has(kind))) store.dispatch(api.util.invalidateTags(['Training']))
   } finally {
     isSending = false
   }

@@ -10,7 +10,7 @@ import { blocksOf, estimatesOf, judgeTrial, misfits, targetOf } from '@young-oak
 import { addDays, type Day } from '@young-oak/core/units'
 import type { MemberScope } from '../members/memberScope.ts'
 import { notFound, Problem } from '../../http/problem.ts'
-import { nextFactId } from '../training/factId.ts'
+import { nextFactId } from '@young-oak/api/factId'
 import { readMemberFile } from '../training/memberFile.ts'
 import { insertFact } from '../training/store.ts'
 import { readFact } from './store.ts'

@@ -28,8 +28,22 @@ export function readOperation(library: Library, input: unknown): Operation | Ref
   } catch (error) {
     if (!ValidationError.isError(error) && !(error instanceof Problem)) throw error
     const code = ValidationError.isError(error) ? 'notAsExpected' : 'noSuchExercise'
-    return { id: String(id), result: 'refused', code, reason: error.message }
+    const errors = faultsOf(error)
+    return {
+      id: String(id),
+      result: 'refused',
+      code,
+      reason: error.message,
+      ...(errors.length && { errors }),
+    }
   }
+}
+
+/** The faults of what was entered, by the fields of the form that it was typed in. */
+function faultsOf(error: ValidationError | Problem): { path: string; message: string }[] {
+  if (error instanceof Problem) return error.errors
+  const { path, message } = error
+  return path?.startsWith('given.') ? [{ path: path.slice('given.'.length), message }] : []
 }
 
 /** Applies one operation of a phone. It may come again: what is stored already is answered as such. Sets go to the logbook. */

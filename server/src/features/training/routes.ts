@@ -81,7 +81,13 @@ async function apply(
     // Where the database is away or busy nothing is said of any: the phone sends them again.
     if (problem.status === 503 || problem.status === 401 || problem.status === 403) throw error
     if (problem.status !== 500)
-      return { id: given.id, result: 'refused', code: 'notPossible', reason: problem.message }
+      return {
+        id: given.id,
+        result: 'refused',
+        code: 'notPossible',
+        reason: problem.message,
+        ...(problem.errors.length && { errors: problem.errors }),
+      }
     request.log.error(withoutWords(error as Error), 'an operation failed')
     return refuse(given.id, 'ourFault')
   }

@@ -319,6 +319,10 @@ describe('what is entered beside sets', () => {
       'notPossible',
       'stored',
     ])
+    const paths = answers.map(({ errors = [] }: { errors?: { path: string }[] }) =>
+      errors.map(({ path }) => path),
+    )
+    expect(paths).toEqual([['sleep'], ['load.value'], [], []])
   })
 })
 

@@ -2,10 +2,11 @@ import { useState } from 'react'
 import { toast } from '../../ui/toast.ts'
 import type { MaxesView } from '@young-oak/api/maxes'
 import { formatDay, formatLoad, type Unit, typedNumber } from '@young-oak/core/units'
-import { api, fieldErrors, sayError } from '../../app/api.ts'
 import { today } from '../../app/today.ts'
 import { Button } from '../../ui/Button.tsx'
 import { Field } from '../../ui/Field.tsx'
+import { waitsWords } from '../../offline/enter.ts'
+import { useGiveLoad } from './useGiveLoad.ts'
 
 type Props = { unit: Unit; body: MaxesView['body']; member?: string }
 
@@ -13,15 +14,20 @@ type Props = { unit: Unit; body: MaxesView['body']; member?: string }
 export function BodyWeight({ unit, body, member }: Props) {
   const [typed, setTyped] = useState('')
   const [fault, setFault] = useState<string>()
-  const [give, { isLoading }] = api.useGiveBodyWeightMutation()
+  const { give, isLoading } = useGiveLoad(member)
   const submit = async () => {
     const value = typedNumber(typed)
     if (typeof value !== 'number') return setFault('Enter the weight as a number.')
-    const answer = await give({ given: { load: { value, unit }, date: today(), today: today() }, member })
-    if (answer.error) return setFault(fieldErrors(answer.error)['load.value'] ?? sayError(answer.error))
+    const given = { load: { value, unit }, date: today(), today: today() }
+    const entered = await give({ kind: 'bodyWeight', given })
+    if (entered.result === 'refused') return setFault(entered.errors['load.value'] ?? entered.reason)
     setFault(undefined)
     setTyped('')
-    toast('Saved. Loads added to body weight use it from the next session.')
+    toast(
+      entered.result === 'waits'
+        ? waitsWords
+        : 'Saved. Loads added to body weight use it from the next session.',
+    )
   }
   return (
     <form

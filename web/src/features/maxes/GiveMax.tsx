@@ -6,14 +6,16 @@ import { takesMax } from '@young-oak/core/library'
 import { defaultFormula, mostInReserve, type FormulaKind } from '@young-oak/core/maxes'
 import { addLoad, type Load, type Unit, typedNumber } from '@young-oak/core/units'
 import { ExercisePicker } from '../library/ExercisePicker.tsx'
-import { api, fieldErrors, sayError } from '../../app/api.ts'
+import { api } from '../../app/api.ts'
 import { today } from '../../app/today.ts'
 import { SpreadPicture } from '../../charts/SpreadPicture.tsx'
 import { Button } from '../../ui/Button.tsx'
 import { Field } from '../../ui/Field.tsx'
 import { Alert } from '../../ui/Alert.tsx'
 import { SetFields } from '../../ui/SetFields.tsx'
+import { waitsWords } from '../../offline/enter.ts'
 import { isOnBody, readMax, type TypedMax } from './readMax.ts'
+import { useGiveLoad } from './useGiveLoad.ts'
 
 type Props = { unit: Unit; exercise: string; member?: string; body: MaxesView['body'] }
 
@@ -31,16 +33,24 @@ function useGiveMax({ unit, exercise, member }: Props) {
     date: today(),
   })
   const [faults, setFaults] = useState<Record<string, string>>({})
-  const [give, { error, isLoading }] = api.useGiveMaxMutation()
+  const [fault, setFault] = useState<string | null>(null)
+  const { give, isLoading } = useGiveLoad(member)
+  const [readMaxes] = api.useLazyMaxesQuery()
   const put = (change: Partial<TypedMax>) => setTyped({ ...typed, ...change })
   const submit = async () => {
     const { given, errors } = readMax(library, typed)
     setFaults(errors)
     if (!given) return
-    const answer = await give({ given, member })
-    if (answer.error) return setFaults(fieldErrors(answer.error))
+    const entered = await give({ kind: 'max', given })
+    setFault(null)
+    if (entered.result === 'refused') {
+      setFaults(entered.errors)
+      return setFault(Object.keys(entered.errors).length ? null : entered.reason)
+    }
     put({ load: '', reps: '1', rir: '0' })
-    const isLower = answer.data.proposals.some(
+    if (entered.result === 'waits') return toast(waitsWords)
+    const { data } = await readMaxes({ day: today(), ...(member !== undefined && { member }) })
+    const isLower = data?.proposals.some(
       ({ exercise: lift, how, date }) =>
         lift === given.exercise && how === 'lower test' && date === given.date,
     )
@@ -50,7 +60,6 @@ function useGiveMax({ unit, exercise, member }: Props) {
         : 'Saved. Your next session uses it.',
     )
   }
-  const fault = error && !Object.keys(fieldErrors(error)).length ? sayError(error) : null
   return { typed, faults, fault, isLoading, put, submit }
 }
 

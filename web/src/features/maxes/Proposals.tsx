@@ -4,15 +4,16 @@ import type { ProposedMax } from '@young-oak/api/maxes'
 import { liftName, maxName } from '@young-oak/core/library'
 import { defaultFormula, formulaOf } from '@young-oak/core/maxes'
 import { formatDay, formatLoad } from '@young-oak/core/units'
-import { api, sayError } from '../../app/api.ts'
 import { today } from '../../app/today.ts'
 import { Button } from '../../ui/Button.tsx'
+import { waitsWords } from '../../offline/enter.ts'
 import { saySet } from './saySet.ts'
+import { useGiveLoad } from './useGiveLoad.ts'
 
 /** Estimates from training and lower tests change nothing by themselves: each is a proposal, accepted or left. */
 export function Proposals({ proposals, member }: { proposals: ProposedMax[]; member?: string }) {
   const library = useLibrary()
-  const [give, { isLoading }] = api.useGiveMaxMutation()
+  const { give, isLoading } = useGiveLoad(member)
   const accept = async (proposal: ProposedMax) => {
     const { exercise, variant, date, load, from, how } = proposal
     const lift = { exercise, ...(variant && { variant }) }
@@ -26,8 +27,9 @@ export function Proposals({ proposals, member }: { proposals: ProposedMax[]; mem
       date,
       today: today(),
     }
-    const answer = await give({ given, member })
-    if (answer.error) toast.error(sayError(answer.error))
+    const entered = await give({ kind: 'max', given })
+    if (entered.result === 'refused') toast.error(entered.reason)
+    else if (entered.result === 'waits') toast(waitsWords)
     else toast(`${liftName(library, proposal)}: ${formatLoad(proposal.load)} is used from your next session.`)
   }
   return (

@@ -1,23 +1,43 @@
+import { useState } from 'react'
 import { toast } from '../../ui/toast.ts'
-import { api, sayError } from '../../app/api.ts'
+import { api } from '../../app/api.ts'
+import { nextFactId } from '@young-oak/api/factId'
 import { today } from '../../app/today.ts'
+import { enter, enteredFor, waitsWords, type Entered } from '../../offline/enter.ts'
 
-/** Enters a fact of the member, and says what came of it; false where it was not stored, so that nothing typed is lost. */
+/**
+ * Enters a fact of the member, and says what came of it; false where it was refused, so that nothing typed is lost. What a member enters
+ * themselves waits on their phone where there is no signal.
+ */
 export function useGive(member?: string) {
-  const [give, { isLoading: isGiving }] = api.useGiveFactMutation()
-  const [take, { isLoading: isTaking }] = api.useTakeBackMutation()
+  const [giveFor] = api.useGiveFactMutation()
+  const [takeFor] = api.useTakeBackMutation()
+  const [isBusy, setBusy] = useState(false)
+  const say = async (entering: Promise<Entered>, said: string): Promise<boolean> => {
+    setBusy(true)
+    const entered = await entering.finally(() => setBusy(false))
+    if (entered.result === 'refused') toast.error(entered.reason)
+    else toast(entered.result === 'waits' ? waitsWords : said)
+    return entered.result !== 'refused'
+  }
   return {
-    isBusy: isGiving || isTaking,
-    async give(fact: { kind: string } & Record<string, unknown>, said: string): Promise<boolean> {
-      const answer = await give({ fact, day: today(), member })
-      if (answer.error) toast.error(sayError(answer.error))
-      else toast(said)
-      return !answer.error
+    isBusy,
+    give(fact: { kind: string } & Record<string, unknown>, said: string): Promise<boolean> {
+      const given = { fact, today: today() }
+      return say(
+        member === undefined
+          ? enter({ kind: 'fact', entry: nextFactId(), given })
+          : giveFor({ fact, day: today(), member }).then(enteredFor),
+        said,
+      )
     },
     async takeBack(id: string, said = 'Taken back.'): Promise<void> {
-      const answer = await take({ id, day: today(), member })
-      if (answer.error) toast.error(sayError(answer.error))
-      else toast(said)
+      await say(
+        member === undefined
+          ? enter({ kind: 'takeBack', entry: id, today: today() })
+          : takeFor({ id, day: today(), member }).then(enteredFor),
+        said,
+      )
     },
   }
 }

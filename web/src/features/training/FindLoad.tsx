@@ -2,9 +2,9 @@ import type { SetLog, ShownSets } from '@young-oak/core/member'
 import type { PlannedSlot } from '@young-oak/core/plan'
 import { formatLoad, lowest, type Makeable } from '@young-oak/core/units'
 import { Button } from '../../ui/Button.tsx'
-import { onDemand } from '../../ui/onDemand.tsx'
 import type { AskedSet } from './askedSets.ts'
 import { foundSoFar, usualRir } from './foundSoFar.ts'
+import { FindLoadWay } from './later.ts'
 import type { Result } from './setDraft.ts'
 
 type Props = {
@@ -18,10 +18,6 @@ type Props = {
   /** There is a load, of a max that is too old to trust. */
   isAnew: boolean
 }
-
-/** The way up to a load: nearly nobody takes it, so it is loaded behind everything else. */
-export const loadWay = () => import('./FindLoadWay.tsx')
-const Way = onDemand(loadWay)
 
 /** A guided way up to a load that nobody knows: one set after the other, and how many more there would have been. */
 export function FindLoad({ slot, prescribed, sets, can, onTry, onOpen, isOpen, isAnew }: Props) {
@@ -41,6 +37,9 @@ export function FindLoad({ slot, prescribed, sets, can, onTry, onOpen, isOpen, i
       </p>
     )
   return (
-    <Way fallback={<p className="my-2 text-bark">Loading…</p>} of={{ slot, prescribed, sets, can, onTry }} />
+    <FindLoadWay
+      fallback={<p className="my-2 text-bark">Loading…</p>}
+      of={{ slot, prescribed, sets, can, onTry }}
+    />
   )
 }

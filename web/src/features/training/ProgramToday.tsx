@@ -11,7 +11,7 @@ import { minuteOfDay } from '../../app/today.ts'
 import { record } from '../../offline/useOutbox.ts'
 import { Button } from '../../ui/Button.tsx'
 import { Explained } from '../../ui/Explained.tsx'
-import { Proposals } from '../maxes/Proposals.tsx'
+import { Proposals } from './later.ts'
 import { ComesNextList } from './ComesNextList.tsx'
 import { GrowthRings } from './GrowthRings.tsx'
 import { OpenSession } from './OpenSession.tsx'
@@ -259,7 +259,7 @@ function Closed({ plan, session, log, proposals }: ClosedProps) {
       ) : (
         <p className="mt-2">The next session is worked out as soon as your sets are sent.</p>
       )}
-      {fresh.length > 0 && <Proposals proposals={fresh} />}
+      {fresh.length > 0 && <Proposals fallback={null} of={{ proposals: fresh }} />}
       {log.sets.length > 0 && <AfterSession session={session} log={log} />}
       <details className="mt-3">
         <summary className="flex min-h-11 cursor-pointer items-center underline underline-offset-4">

@@ -11,7 +11,7 @@ import { dropRefused, dropUnread } from '../../offline/outboxSlice.ts'
 import { withWaiting } from '../../offline/withWaiting.ts'
 import { Button } from '../../ui/Button.tsx'
 import { loadLater } from '../../ui/loadLater.ts'
-import { loadWay } from './FindLoad.tsx'
+import { loadTraining } from './later.ts'
 import { onDemand } from '../../ui/onDemand.tsx'
 import { Toasts } from '../../ui/Toasts.tsx'
 import { ProgramToday } from './ProgramToday.tsx'
@@ -29,7 +29,7 @@ export default function TodayPage() {
     },
   )
   const operations = useAppSelector(({ outbox }) => outbox.operations)
-  useEffect(() => loadLater(loadWay), [])
+  useEffect(() => loadLater(loadTraining), [])
   if (isLoading) return <p className="p-6 text-bark">Loading…</p>
   if (!data) return <Trouble message={sayError(error)} retry={() => void refetch()} />
   const logs = withWaiting(data.logs, operations)

@@ -1,0 +1,14 @@
+import { onDemand } from '../../ui/onDemand.tsx'
+
+// What a phone shows now and then in a session: loaded behind everything else.
+
+const proposals = () => import('../maxes/Proposals.tsx').then(({ Proposals: of }) => ({ default: of }))
+const way = () => import('./FindLoadWay.tsx')
+
+/** Maxes that the session just done suggests. */
+export const Proposals = onDemand(proposals)
+
+/** The guided way up to a load that nobody knows. */
+export const FindLoadWay = onDemand(way)
+
+export const loadTraining = (): Promise<unknown> => Promise.all([proposals(), way()])
