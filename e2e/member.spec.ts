@@ -202,7 +202,7 @@ test('a session started by a phone whose clock is a year ahead counts once its d
   await page.clock.setFixedTime(now)
   await page.reload()
   const asked = page.getByRole('region', { name: 'Days to confirm' })
-  await expect(asked).toContainText('which is days ahead')
+  await expect(asked).toContainText('which is ahead of today')
   await expect(page.getByRole('button', { name: /^Start / })).toBeVisible()
   await page.getByRole('button', { name: 'Confirm the day' }).click()
   await expect(asked).toBeHidden()

@@ -58,9 +58,8 @@ export function addMembers(psql: Psql, database: string, gym: string): void {
   psql(
     database,
     `insert into member (gym_id, name) select '${gym}', 'Member ' || k from generate_series(1, 10000) k;
-     create temporary table more as select m.id, e.id as enrolment from member m, (select gen_random_uuid() as id) e
-       where m.gym_id = '${gym}' and m.name like 'Member %';
-     update more set enrolment = gen_random_uuid();
+     create temporary table more as select id, gen_random_uuid() as enrolment from member
+       where gym_id = '${gym}' and name like 'Member %';
      insert into enrolment select made.* from more m, (select * from enrolment where gym_id = '${gym}' limit 1) e,
        ${made('enrolment', 'e', `'id', m.enrolment, 'member_id', m.id`)};
      insert into enrolment_segment select made.* from more m, (select * from enrolment_segment where gym_id = '${gym}' limit 1) s,

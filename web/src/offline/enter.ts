@@ -1,9 +1,8 @@
 import type { Operation, OperationAnswer } from '@young-oak/api/training'
 import { api, fieldErrors, sayError } from '../app/api.ts'
 import { store } from '../app/store.ts'
-import { addOperation } from './outboxSlice.ts'
+import { addOperation, type Without } from './outboxSlice.ts'
 
-type Without<T> = T extends unknown ? Omit<T, 'id'> : never
 /** What a member enters beside their sets. */
 export type OwnEntry = Without<Extract<Operation, { kind: 'fact' | 'takeBack' | 'max' | 'bodyWeight' }>>
 
@@ -13,7 +12,7 @@ export type Entered =
   | { result: 'waits' }
   | { result: 'refused'; reason: string; errors: Record<string, string> }
 
-/** Says where what waits is. */
+/** What is said of an entry that waits. */
 export const waitsWords = 'No signal: kept on this phone, and sent when there is signal.'
 
 /** Enters something of the member's own, under ids that are made here: sent again after an answer that was lost, it is one. */

@@ -2,6 +2,9 @@ import { createSlice, type PayloadAction } from '@reduxjs/toolkit'
 import type { Operation, OperationAnswer } from '@young-oak/api/training'
 import type { Entry } from './kept.ts'
 
+/** An operation before it has its id. */
+export type Without<T> = T extends unknown ? Omit<T, 'id'> : never
+
 /** Why nothing is sent at the moment: no answer, nobody signed in any more, or somebody else. */
 export type Trouble = 'away' | 'signedOut' | 'otherSeat'
 

@@ -15,10 +15,10 @@ import {
   takeChange,
   type Outbox,
   type Trouble,
+  type Without,
 } from './outboxSlice.ts'
 
 const retryMs = 3000
-type Without<T> = T extends unknown ? Omit<T, 'id'> : never
 
 /** Opens the seat's outbox, keeps it on the phone, and sends it until it is empty. One place on the page uses it. */
 export function useOutbox(seat: string): Pick<Outbox, 'trouble' | 'isFull'> & { waiting: number } {

@@ -53,8 +53,8 @@ export async function readMemberFiles(scopes: MemberScope[], near?: Day): Promis
   const asked = scope.db.raw(everything, [recent ?? null, near ?? null, members])
   const { rows } = (await asked.options({ name: 'memberFiles' })) as { rows: Row[] }
   const versions = await readVersions(scope, [...new Set(rows.flatMap(versionsIn))])
-  const places = placesOf(rows)
-  return rows.map((row) => readOf(scope, row, versions, places))
+  const locations = locationsOf(rows)
+  return rows.map((row) => readOf(scope, row, versions, locations))
 }
 
 /** What was written for a member after a revision: sessions whole, as they are now, facts each by itself. */
@@ -63,13 +63,13 @@ export async function readChanges(scope: MemberScope, since: number): Promise<Re
   const { rows } = (await scope.db.raw(changed, [null, null, [scope.member], ...after])) as { rows: Row[] }
   const [row] = rows
   if (!row) throw notFound('member')
-  return readOf(scope, row, await readVersions(scope, versionsIn(row)), placesOf(rows))
+  return readOf(scope, row, await readVersions(scope, versionsIn(row)), locationsOf(rows))
 }
 
-/** The gym's places by name, and the facts of what they have. */
-type Places = { named: Read['locations']; facts: Fact[] }
+/** The gym's locations by name, and the facts of what they have. */
+type GymLocations = { named: Read['locations']; facts: Fact[] }
 
-function placesOf([first]: Row[]): Places {
+function locationsOf([first]: Row[]): GymLocations {
   const facts = (first?.equipped ?? []).map(({ location, from, rev, racks, fixed }): Fact => ({
     id: `location:${location}:${from}`,
     rev,
@@ -91,7 +91,7 @@ function readOf(
   scope: Scope,
   row: Row,
   versions: Record<string, Template>,
-  { named, facts: equipped }: Places,
+  { named, facts: equipped }: GymLocations,
 ): Read {
   const logs = row.logs.map(upToDate)
   const file = {
@@ -138,7 +138,7 @@ type Row = {
   /** The versions that snapshots name. */
   shown: string[]
   segments: SegmentRow[]
-  /** The gym's places and what they have: in the first row, since they are the same for all. */
+  /** The gym's locations and what they have: in the first row, since they are the same for all. */
   named: Read['locations'] | null
   equipped: (Pick<Equipment, 'location' | 'racks' | 'fixed'> & { from: string; rev: number })[] | null
 }

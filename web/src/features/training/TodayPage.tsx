@@ -11,8 +11,7 @@ import { dropRefused, dropUnread } from '../../offline/outboxSlice.ts'
 import { withWaiting } from '../../offline/withWaiting.ts'
 import { Button } from '../../ui/Button.tsx'
 import { loadLater } from '../../ui/loadLater.ts'
-import { loadTraining } from './later.ts'
-import { onDemand } from '../../ui/onDemand.tsx'
+import { loadTraining, Unconfirmed } from './later.ts'
 import { Toasts } from '../../ui/Toasts.tsx'
 import { ProgramToday } from './ProgramToday.tsx'
 
@@ -64,8 +63,6 @@ export default function TodayPage() {
     </main>
   )
 }
-
-const Unconfirmed = onDemand(() => import('./Unconfirmed.tsx'))
 
 function NoProgram() {
   return (

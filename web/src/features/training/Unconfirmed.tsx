@@ -7,7 +7,7 @@ import { record } from '../../offline/useOutbox.ts'
 import { useAppSelector } from '../../app/store.ts'
 import { today } from '../../app/today.ts'
 
-/** Sessions that a phone has started whose clock was days ahead: each counts once its day is confirmed. */
+/** Sessions of a phone whose clock was days ahead: each counts once its day is confirmed. */
 export default function Unconfirmed({ sessions }: { sessions: TodayView['unconfirmed'] }) {
   const operations = useAppSelector(({ outbox }) => outbox.operations)
   const said = new Set(operations.flatMap((one) => (one.kind === 'confirm' ? [one.session] : [])))
@@ -33,8 +33,8 @@ function ConfirmDay({ session, name, date }: TodayView['unconfirmed'][number]) {
       }}
     >
       <p>
-        {name} was logged on {formatDay(date)}, which is days ahead: the clock of that phone may be wrong. It
-        counts once you confirm its day.
+        {name} was logged on {formatDay(date)}, which is ahead of today: the clock of that phone may be wrong.
+        It counts once you confirm its day.
       </p>
       <div className="mt-2 flex flex-wrap items-end gap-3">
         <Field

@@ -4,6 +4,7 @@ import { onDemand } from '../../ui/onDemand.tsx'
 
 const proposals = () => import('../maxes/Proposals.tsx').then(({ Proposals: of }) => ({ default: of }))
 const way = () => import('./FindLoadWay.tsx')
+const unconfirmed = () => import('./Unconfirmed.tsx')
 
 /** Maxes that the session just done suggests. */
 export const Proposals = onDemand(proposals)
@@ -11,4 +12,7 @@ export const Proposals = onDemand(proposals)
 /** The guided way up to a load that nobody knows. */
 export const FindLoadWay = onDemand(way)
 
-export const loadTraining = (): Promise<unknown> => Promise.all([proposals(), way()])
+/** Sessions that ask for their day. */
+export const Unconfirmed = onDemand(unconfirmed)
+
+export const loadTraining = (): Promise<unknown> => Promise.all([proposals(), way(), unconfirmed()])
