@@ -1,10 +1,9 @@
 // npm run bench -- --against COMMIT: the engine's figures of a commit and of the sources here, each built, in turns on the same machine.
 import { spawnSync } from 'node:child_process'
-import { mkdirSync, rmSync, writeFileSync } from 'node:fs'
+import { mkdirSync, rmSync } from 'node:fs'
 import { join } from 'node:path'
 import { fileURLToPath } from 'node:url'
-import { build } from 'vite'
-import type { Figure } from './figure.ts'
+import { builtEngine, runEngine } from './builtEngine.ts'
 
 const root = fileURLToPath(new URL('../..', import.meta.url))
 const rounds = 3
@@ -14,8 +13,8 @@ export async function benchAgainst(commit: string, say: (line: string) => void):
   const folder = join(root, '.data', `bench-${process.pid}`)
   try {
     const [before, after] = [
-      await built(sourcesOf(commit, folder), folder, 'before'),
-      await built(root, folder, 'after'),
+      await builtEngine(sourcesOf(commit, folder), folder, 'before'),
+      await builtEngine(root, folder, 'after'),
     ]
     const [was, is] = [new Map<string, number[]>(), new Map<string, number[]>()]
     for (let round = 0; round < rounds; round++)
@@ -23,7 +22,7 @@ export async function benchAgainst(commit: string, say: (line: string) => void):
         [before, was],
         [after, is],
       ] as const)
-        for (const { what, value } of run(file)) into.set(what, [...(into.get(what) ?? []), value])
+        for (const { what, value } of runEngine(file)) into.set(what, [...(into.get(what) ?? []), value])
     say(`${'the engine, in milliseconds'.padEnd(78)}    before     after   ratio`)
     for (const [what, values] of is) {
       const [old, now] = [median(was.get(what) ?? []), median(values)]
@@ -48,41 +47,6 @@ function sourcesOf(commit: string, folder: string): string {
   })
   if (made.status !== 0) throw new Error(`--against: expected a commit of this repository; got "${commit}".`)
   return sources
-}
-
-/** One file with an engine and its bench, which prints its figures as JSON. */
-async function built(sources: string, folder: string, name: string): Promise<string> {
-  const entry = join(folder, `${name}.ts`)
-  const bench = JSON.stringify(join(sources, 'scripts/bench/engine.ts'))
-  writeFileSync(
-    entry,
-    `import { benchEngine } from ${bench}\nprocess.stdout.write(JSON.stringify(benchEngine()))\n`,
-  )
-  await build({
-    configFile: false,
-    root,
-    logLevel: 'error',
-    resolve: {
-      alias: [{ find: /^@young-oak\/core\/(.*)$/, replacement: join(sources, 'core/src/$1/index.ts') }],
-    },
-    build: {
-      ssr: true,
-      target: 'node20',
-      outDir: join(folder, name),
-      rollupOptions: { input: { engine: entry }, output: { entryFileNames: '[name].mjs' } },
-    },
-  })
-  return join(folder, name, 'engine.mjs')
-}
-
-function run(file: string): Figure[] {
-  const { status, stdout } = spawnSync(process.execPath, [file], {
-    cwd: root,
-    maxBuffer: 2 ** 26,
-    stdio: ['ignore', 'pipe', 'inherit'],
-  })
-  if (status !== 0) throw new Error(`The bench in ${file} failed.`)
-  return JSON.parse(stdout.toString()) as Figure[]
 }
 
 const median = (values: number[]): number | undefined =>

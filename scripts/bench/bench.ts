@@ -1,7 +1,7 @@
 // npm run bench: every budget that can be measured today beside its figure. Never a test: machines differ. With --against COMMIT the engine of
 // a commit beside the one here.
 import { spawn, spawnSync } from 'node:child_process'
-import { chmodSync, mkdtempSync, rmSync } from 'node:fs'
+import { chmodSync, mkdirSync, mkdtempSync, rmSync } from 'node:fs'
 import { cpus, tmpdir, totalmem } from 'node:os'
 import { join } from 'node:path'
 import { fileURLToPath } from 'node:url'
@@ -11,7 +11,7 @@ import { build } from '../build.mjs'
 import { freePort, startCluster, wait } from '../cluster.mjs'
 import { benchAgainst } from './against.ts'
 import { benchEditing } from './editing.ts'
-import { benchEngine } from './engine.ts'
+import { builtEngine, runEngine } from './builtEngine.ts'
 import { sayFigure, type Figure } from './figure.ts'
 import { addGyms } from './gyms.ts'
 import { addMembers, addYears, benchList, benchYears } from './large.ts'
@@ -29,13 +29,23 @@ async function main(): Promise<void> {
     `${cpu?.model.trim()}, ${cpus().length} cores, ${(totalmem() / 2 ** 30).toFixed(0)} GiB, Node ${process.version}\n`,
   )
   if (against !== undefined) return benchAgainst(against, print)
-  print('The engine, in one process')
-  tell(benchEngine())
+  print('The engine as built, in one process')
+  tell(await engineFigures())
   print('\nOver HTTP: one server process, PostgreSQL and the phones on the same cores')
   await overHttp()
 }
 
 const tell = (figures: Figure[]): void => figures.forEach((figure) => print(`  ${sayFigure(figure)}`))
+
+async function engineFigures(): Promise<Figure[]> {
+  const folder = join(root, '.data', `bench-${process.pid}`)
+  mkdirSync(folder, { recursive: true })
+  try {
+    return runEngine(await builtEngine(root, folder, 'engine'))
+  } finally {
+    rmSync(folder, { recursive: true, force: true })
+  }
+}
 
 /** A cluster of our own with the demo's data, and a server as it is started in earnest. */
 async function overHttp(): Promise<void> {
@@ -65,8 +75,9 @@ async function overHttp(): Promise<void> {
       const emails = addGyms(cluster.psql, 'bench', 20, 5)
       print(`  ${emails.length} members of 20 gyms`)
       tell(await benchHttp(base, emails, demoAccounts[0]?.password ?? ''))
+      // The demo's own gym, not one of the twenty.
       const [gym = ''] = cluster
-        .psql('bench', 'select gym_id from enrolment order by gym_id limit 1')
+        .psql('bench', 'select gym_id from member group by gym_id order by count(*) desc limit 1')
         .split('\n')
       const members = cluster
         .psql('bench', `select id from member where gym_id = '${gym}'`)

@@ -36,7 +36,7 @@ export async function benchEditing(base: string, email: string, password: string
       const { keys, answers } = await typing(page)
       await client.send('Emulation.setCPUThrottlingRate', { rate: 1 })
       const where = slowed === 1 ? '' : `, processor ${slowed} times slower`
-      const budget = slowed === 1 ? { budget: 16 } : {}
+      const budget = slowed === 1 ? { budget: 12 } : {}
       figures.push(
         {
           what: `script of a key until its cell is drawn, typing and keeping cells, p50${where}`,
@@ -53,7 +53,7 @@ export async function benchEditing(base: string, email: string, password: string
           what: `last key to the member’s load from the worker, p95${where}`,
           value: at(answers, 0.95),
           unit: 'ms',
-          ...(slowed === 1 && { budget: 150 }),
+          ...(slowed === 1 && { budget: 100 }),
         },
       )
       if (slowed === 1)
