@@ -11,7 +11,7 @@ test('several processes serve one club, and one that is killed is replaced meanw
   request,
 }) => {
   const { email, password } = demoAccounts[0] as (typeof demoAccounts)[number]
-  const club = await open('processes', 2)
+  const club = await open('processes', { processes: 2 })
   const { url, server } = club
   try {
     const entered = await request.post(`${url}/api/session`, {

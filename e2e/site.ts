@@ -5,6 +5,7 @@ import { once } from 'node:events'
 import { createServer, type AddressInfo } from 'node:net'
 import { fileURLToPath } from 'node:url'
 import { test as plain } from '@playwright/test'
+import { migrate } from '@young-oak/server/database/migrate'
 import { connect } from '@young-oak/server/database/open'
 
 export { expect, type Page } from '@playwright/test'
@@ -13,7 +14,8 @@ const root = fileURLToPath(new URL('..', import.meta.url))
 /** The database cluster as its superuser; it holds the filled database `demo` that is copied. */
 const cluster = process.env.E2E_CLUSTER ?? ''
 
-type Club = { file: string; url: string; server: ChildProcess; close(): Promise<void> }
+/** `said`: what the server has printed. */
+type Club = { file: string; url: string; server: ChildProcess; said(): string; close(): Promise<void> }
 
 type Clubs = { of(file: string): Promise<string> }
 
@@ -39,14 +41,17 @@ export const test = plain.extend<object, { clubs: Clubs }>({
   baseURL: async ({ clubs }, use, { file }) => use(await clubs.of(file)),
 })
 
-/** A club of its own, served by so many processes. */
-export async function open(file: string, processes = 1): Promise<Club> {
+type Opening = { processes?: number; isEmpty?: true }
+
+/** A club of its own, served by so many processes; or nobody yet, on a database that was just migrated. */
+export async function open(file: string, { processes = 1, isEmpty }: Opening = {}): Promise<Club> {
   const name = `e2e_${randomUUID().replaceAll('-', '')}`
-  const admin = connect(cluster)
-  await admin.raw(`create database ${name} template demo`)
-  await admin.destroy()
   const urlFor = (user: string) =>
     Object.assign(new URL(cluster), { username: user, pathname: `/${name}` }).href
+  const admin = connect(cluster)
+  await admin.raw(`create database ${name}${isEmpty ? '' : ' template demo'}`)
+  await admin.destroy()
+  if (isEmpty) await migrate(urlFor(new URL(cluster).username))
   const port = await freePort()
   const server = spawn(process.execPath, ['server/dist/main.js', String(processes)], {
     cwd: root,
@@ -57,18 +62,21 @@ export async function open(file: string, processes = 1): Promise<Club> {
       PORT: String(port),
       // A spec that bundles something has it set for the whole of its process.
       NODE_ENV: 'test',
-      YOUNG_OAK_DEMO: 'yes',
+      ...(!isEmpty && { YOUNG_OAK_DEMO: 'yes' }),
       SIGN_IN_ATTEMPTS: '1000',
       HELD_TO_CONTRACTS: 'yes',
     },
-    stdio: ['ignore', 'ignore', 'inherit'],
+    stdio: ['ignore', 'pipe', 'inherit'],
   })
+  let printed = ''
+  server.stdout.on('data', (piece: Buffer) => (printed += piece.toString()))
   const url = `http://127.0.0.1:${port}`
   await answering(url, server)
   return {
     file,
     url,
     server,
+    said: () => printed,
     async close() {
       const gone = once(server, 'exit')
       server.kill('SIGTERM')

@@ -1,21 +1,60 @@
 import { object, string, type InferType } from 'yup'
 
-export const signInSchema = object({
-  email: string().required('Enter your e-mail address.').email('This is not an e-mail address.').max(200),
-  password: string().required('Enter your password.').max(200, 'A password has at most 200 characters.'),
-}).noUnknown()
+export const emailField = () =>
+  string().required('Enter your e-mail address.').email('This is not an e-mail address.').max(200)
+/** What somebody is called in a gym. */
+export const personName = () =>
+  string().trim().required('Enter the name.').max(80, 'A name has at most 80 characters.')
+export const ownPassword = () =>
+  string().required('Enter your password.').max(200, 'A password has at most 200 characters.')
+export const newPassword = () =>
+  string()
+    .required('Enter a new password.')
+    .min(10, 'A password has at least 10 characters.')
+    .max(200, 'A password has at most 200 characters.')
+
+export const signInSchema = object({ email: emailField(), password: ownPassword() }).noUnknown()
 export type SignIn = InferType<typeof signInSchema>
 
 export const passwordSchema = object({
   current: string()
     .required('Enter your current password.')
     .max(200, 'A password has at most 200 characters.'),
-  next: string()
-    .required('Enter a new password.')
-    .min(10, 'A password has at least 10 characters.')
-    .max(200, 'A password has at most 200 characters.'),
+  next: newPassword(),
 }).noUnknown()
 export type GivenPassword = InferType<typeof passwordSchema>
+
+const token = () => string().required('The link is not whole: copy all of it.').max(200)
+
+/** A password chosen by the link of a letter. */
+export const resetSchema = object({ token: token(), next: newPassword() }).noUnknown()
+export type GivenReset = InferType<typeof resetSchema>
+
+/** The link of an invitation, by what stands behind its "#". */
+export const invitedSchema = object({ token: token() }).noUnknown()
+
+/** How the seat of an invitation is taken: by whoever is signed in, with an account that there is, or with a new one. */
+export const joinSchema = object({
+  token: token(),
+  name: personName(),
+  by: string().oneOf(['seat', 'account', 'newAccount']).required(),
+  email: string().when('by', { is: 'seat', then: (field) => field.optional(), otherwise: emailField }),
+  password: string().when('by', ([by]: string[], field) =>
+    by === 'seat' ? field.optional() : by === 'account' ? ownPassword() : newPassword(),
+  ),
+}).noUnknown()
+export type GivenJoin = InferType<typeof joinSchema>
+
+/** What an invitation says to whoever opens it. */
+export type InvitedView = {
+  gymName: string
+  role: SeatView['kind']
+  name: string
+  /** Who has invited. */
+  from: string
+  /** The e-mail address of the account that is signed in in this browser; null where nobody is. */
+  signedInAs: string | null
+}
 
 export const chooseSeatSchema = object({ gym: string().required(), id: string().required() }).noUnknown()
 

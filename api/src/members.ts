@@ -11,6 +11,8 @@ export type MemberLine = {
   sessionsIn28Days: number
   /** Whether the signed-in writer is the one assigned, and may open the member's training data. */
   isMine: boolean
+  /** The writers who are assigned, by name. */
+  writers: { id: string; name: string }[]
 }
 
 /** Everything that plans one member: what the writer's worker and the phone compute from. */

@@ -4,6 +4,7 @@ import { createServer, type Server } from 'node:http'
 import { fileURLToPath } from 'node:url'
 import { checkDatabase } from './database/check.ts'
 import { openDatabase } from './database/open.ts'
+import { offerSetUp } from './features/gyms/setUp.ts'
 import { makeApp } from './http/app.ts'
 import { lead } from './processes.ts'
 import { readProcesses, readSettings, type Settings } from './settings.ts'
@@ -20,6 +21,17 @@ async function main(): Promise<void> {
   else await lead(processes)
   const many = processes === 1 ? '' : `, in ${processes} processes`
   process.stdout.write(`Young Oak is at ${settings.publicUrl}${many}\n`)
+  await sayHowToBegin(settings)
+}
+
+/** On an empty database: where the first gym is set up, and the code that it takes. */
+async function sayHowToBegin({ databaseUrl, publicUrl }: Settings): Promise<void> {
+  const database = openDatabase(databaseUrl)
+  const code = await offerSetUp(database).finally(() => database.close())
+  if (code !== null)
+    process.stdout.write(
+      `There is no gym yet. Set up yours at ${new URL('/set-up', publicUrl).href} with the code ${code}\n`,
+    )
 }
 
 async function serve(settings: Settings): Promise<void> {

@@ -39,8 +39,9 @@ export function readSettings(env: NodeJS.ProcessEnv = process.env): Settings {
   }
   const port = whole('PORT', 4600, 1, 65_535)
   const host = env.HOST ?? '127.0.0.1'
-  const publicUrl = env.PUBLIC_URL ?? `http://${host}:${port}`
-  if (!URL.canParse(publicUrl) || !/^https?:$/.test(new URL(publicUrl).protocol))
+  const publicUrl = readPublicUrl(env)
+  const isAddress = URL.canParse(publicUrl) && /^https?:$/.test(new URL(publicUrl).protocol)
+  if (env.PUBLIC_URL !== undefined && !isAddress)
     faults.push(`PUBLIC_URL is "${publicUrl}": an address such as https://oak.example`)
   const isSecure = publicUrl.startsWith('https:')
   const trustedProxies = whole('TRUSTED_PROXIES', isSecure ? 1 : 0, 0, 10)
@@ -64,6 +65,10 @@ export function readSettings(env: NodeJS.ProcessEnv = process.env): Settings {
   }
 }
 
+/** The address that people use, as links name it. */
+export const readPublicUrl = (env: NodeJS.ProcessEnv = process.env): string =>
+  env.PUBLIC_URL ?? `http://${env.HOST ?? '127.0.0.1'}:${env.PORT ?? 4600}`
+
 /** How many processes serve, as the start command names it. */
 export function readProcesses(given = '1'): number {
   const processes = Number(given)
@@ -72,7 +77,7 @@ export function readProcesses(given = '1'): number {
   return processes
 }
 
-/** The database as its owner, for migrations and for adding people: neither is the server's. */
+/** The database as its owner, for migrations and for links to a new password: neither is the server's. */
 export function readOwnerUrl(env: NodeJS.ProcessEnv = process.env): string {
   const url = env.DATABASE_OWNER_URL
   if (!url) throw new Error('DATABASE_OWNER_URL is missing: postgres://owner:…@host/database')

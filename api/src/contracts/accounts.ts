@@ -1,7 +1,11 @@
 import {
   chooseSeatSchema,
+  invitedSchema,
+  joinSchema,
   passwordSchema,
+  resetSchema,
   signInSchema,
+  type InvitedView,
   type SeatView,
   type SessionView,
 } from '../accounts.ts'
@@ -13,7 +17,7 @@ const seat = () =>
     { gym: text(), gymName: text(), kind: choice('owner', 'writer', 'member'), id: text(), name: text() },
     'Seat',
   )
-const session = () =>
+export const session = () =>
   exact<SessionView>(
     {
       seat: orNull(seat()),
@@ -58,6 +62,42 @@ export const accounts = {
     body: passwordSchema,
     answer: null,
     problems: ['wrongPassword', 'tooManyAttempts'],
+  }),
+  ...contract({
+    method: 'post',
+    path: '/reset',
+    says: 'Gives an account another password by the link of a letter; whoever was signed in with it is signed out.',
+    who: 'anyone',
+    body: resetSchema,
+    answer: null,
+    problems: ['linkOver', 'tooManyAttempts'],
+  }),
+  ...contract({
+    method: 'post',
+    path: '/join',
+    says: 'What an invitation is for.',
+    who: 'anyone',
+    body: invitedSchema,
+    answer: exact<InvitedView>(
+      {
+        gymName: text(),
+        role: choice('owner', 'writer', 'member'),
+        name: text(),
+        from: text(),
+        signedInAs: orNull(text()),
+      },
+      'Invited',
+    ),
+    problems: ['linkOver'],
+  }),
+  ...contract({
+    method: 'post',
+    path: '/join/accept',
+    says: 'Takes the seat of an invitation; whoever takes it is signed in.',
+    who: 'anyone',
+    body: joinSchema,
+    answer: session(),
+    problems: ['linkOver', 'alreadyHere', 'wrongPassword', 'addressTaken', 'tooManyAttempts'],
   }),
   ...contract({
     method: 'delete',

@@ -1,8 +1,10 @@
 import { accounts } from './accounts.ts'
 import { equipment } from './equipment.ts'
 import { exercises } from './exercises.ts'
+import { gyms } from './gyms.ts'
 import { maxes } from './maxes.ts'
 import { members } from './members.ts'
+import { people } from './people.ts'
 import { progress } from './progress.ts'
 import { templates } from './templates.ts'
 import { training } from './training.ts'
@@ -20,6 +22,8 @@ export const contracts = {
   ...maxes,
   ...progress,
   ...equipment,
+  ...gyms,
+  ...people,
   ...training,
 }
 export type Contracts = typeof contracts

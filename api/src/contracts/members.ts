@@ -21,10 +21,11 @@ export const members = {
         lastSession: orNull(date()),
         sessionsIn28Days: count(),
         isMine: yesOrNo(),
+        writers: list(exact<MemberLine['writers'][number]>({ id: text(), name: text() })),
       }),
     ),
     problems: [],
-    since: 2,
+    since: 7,
   }),
   ...contract({
     method: 'get',

@@ -103,7 +103,7 @@ test('a database of format 1 keeps all its documents, and what a draft has chang
   const copy = JSON.stringify({ change: 'c', place: 'shed' })
   await db('session_log').insert({ ...session, copy, shown: JSON.stringify(shown) })
 
-  expect(await migrate(url)).toEqual(['008_formats', '009_starts', '010_revisions', '011_json'])
+  expect(await migrate(url)).toEqual(['008_formats', '009_starts', '010_revisions', '011_json', '012_people'])
   expect(
     await db('session_start').select(
       'session_id',

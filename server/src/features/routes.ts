@@ -1,8 +1,10 @@
 import { accountRoutes } from './accounts/routes.ts'
 import { equipmentRoutes } from './equipment/routes.ts'
 import { exerciseRoutes } from './exercises/routes.ts'
+import { gymRoutes } from './gyms/routes.ts'
 import { maxRoutes } from './maxes/routes.ts'
 import { memberRoutes } from './members/routes.ts'
+import { peopleRoutes } from './people/routes.ts'
 import { progressRoutes } from './progress/routes.ts'
 import { templateRoutes } from './templates/routes.ts'
 import { trainingRoutes } from './training/routes.ts'
@@ -18,4 +20,6 @@ export const routes: Route[] = [
   ...maxRoutes,
   ...progressRoutes,
   ...equipmentRoutes,
+  ...gymRoutes,
+  ...peopleRoutes,
 ]

@@ -5,7 +5,7 @@ import helmet from 'helmet'
 import { pinoHttp } from 'pino-http'
 import type { Database } from '../database/open.ts'
 import { routes } from '../features/routes.ts'
-import { limitSignIn } from '../security/limitSignIn.ts'
+import { guessable, limitSignIn } from '../security/limitSignIn.ts'
 import { sameOrigin } from '../security/sameOrigin.ts'
 import { signInSession } from '../security/signInSession.ts'
 import type { Settings } from '../settings.ts'
@@ -39,7 +39,7 @@ export function makeApp(database: Database, settings: Settings, pageFolder: stri
     response.json({ ok: true })
   })
   app.use('/api', sameOrigin, express.json({ limit: '2mb' }), readable, signInSession(database, settings))
-  app.use('/api/session', limitSignIn(database, settings))
+  app.use(guessable, limitSignIn(database, settings))
   app.use('/api', mount(routes, database, settings))
   app.use('/api', () => {
     throw new Problem('notFound', 'There is nothing at this address.')

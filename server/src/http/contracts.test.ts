@@ -1,7 +1,7 @@
 // Every route's real answer is read by its contract, and spoilt in every place: the contract must notice.
 import { randomUUID } from 'node:crypto'
 import { afterAll, beforeAll, describe, expect, test } from '@jest/globals'
-import { buildHeader } from '@young-oak/api/build'
+import { build, buildHeader } from '@young-oak/api/build'
 import { operationFormat } from '@young-oak/api/operations'
 import {
   contracts,
@@ -11,15 +11,17 @@ import {
   type Outline,
   type RouteName,
 } from '@young-oak/api/contracts'
+import type { StaffLine } from '@young-oak/api/people'
 import type { TemplateLine } from '@young-oak/api/templates'
-import type { Response } from 'supertest'
+import request, { type Response } from 'supertest'
 import type { ObjectSchema } from 'yup'
+import { offerSetUp } from '../features/gyms/setUp.ts'
 import { routes } from '../features/routes.ts'
 import { anExercise } from '../testing/exercise.ts'
 import { makeProgram } from '../testing/program.ts'
 import { smallTemplate } from '../testing/template.ts'
 import { sessionAt, startOn } from '../testing/training.ts'
-import type { Agent, World } from '../testing/world.ts'
+import { makeWorld, type Agent, type World } from '../testing/world.ts'
 
 let world: World
 let pages: { desk: Agent; phone: Agent }
@@ -32,7 +34,7 @@ const exercise = anExercise('Barge squat')
 beforeAll(async () => {
   const program = await makeProgram()
   ;({ world } = program)
-  const { gym, coach, template } = program
+  const { gym, writer, coach, template } = program
   const { member, phone, enrolment } = await program.enrol('Mel', day)
   await world.owner('location').insert({ gym_id: gym, id: 'home', name: 'The hall' })
 
@@ -133,6 +135,41 @@ beforeAll(async () => {
   await ask('post /exercises/:id', { params: [own], body: { exercise: { ...exercise, cue: 'Up.' } } }, coach)
   await ask('post /exercises/:id/merge', { params: [own], body: { into: 'backSquat' } }, coach)
   await ask('get /exercises')
+
+  const boss = await world.signIn(await world.addStaff(gym, 'owner', 'Olga'))
+  await ask('get /gym', {}, boss)
+  await ask('post /gym', { body: { name: 'Here', zone: 'Europe/London', unit: 'kg' } }, boss)
+  const invited = async (name: string) => {
+    const people = [{ name, email: `${name}@test.example`, role: 'member', writers: [writer.id] }]
+    return (await ask('post /invitations', { body: { people } }, boss))[0] as { id: string; link: string }
+  }
+  const { id: dropped } = await invited('fay')
+  await ask('delete /invitations/:id', { params: [dropped] }, boss)
+  const { id: seatFor } = await invited('gus')
+  await ask('get /invitations', {}, boss)
+  const empty = await makeWorld()
+  const code = await offerSetUp(empty.database)
+  const first = () => request.agent(empty.app).set(buildHeader, String(build))
+  await ask('get /set-up', {}, first())
+  const perrin = { name: 'Perrin', email: 'perrin@test.example', password: empty.password, writes: true }
+  const firstGym = { name: 'First', zone: 'Europe/London', unit: 'kg' }
+  await ask('post /set-up', { body: { code, gym: firstGym, owner: perrin } }, first())
+  await empty.end()
+  const { link } = await ask('post /invitations/:id/link', { params: [seatFor] }, boss)
+  const token = link.split('#')[1]
+  const asGus = { email: 'gus@test.example', password: world.password }
+  const stranger = () => request.agent(world.app).set(buildHeader, String(build))
+  await ask('post /join', { body: { token } }, stranger())
+  await ask('post /join/accept', { body: { token, name: 'Gus', by: 'newAccount', ...asGus } }, stranger())
+  await ask(
+    'post /assignments',
+    { body: { members: [member.id], writer: writer.id, isAssigned: true } },
+    boss,
+  )
+  await ask('post /staff/writer', {}, boss)
+  const staff = await ask('get /staff', {}, boss)
+  const other = staff.find(({ role, isSelf }: StaffLine) => role === 'writer' && !isSelf) as StaffLine
+  await ask('post /staff/:id/leave', { params: [other.id], body: {} }, boss)
 
   await ask('get /session')
   await ask('post /session/seat', { body: { gym, id: member.id } })

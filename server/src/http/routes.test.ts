@@ -38,11 +38,16 @@ describe.each(guarded.map(({ name, contract }) => [name, contract] as const))(
   },
 )
 
-test('only sign-in is open to everybody', () => {
+test('sign-in is open to everybody, and what leads to it', () => {
   expect(routes.filter(({ contract }) => contract.who === 'anyone').map(({ name }) => name)).toEqual([
     'get /session',
     'post /session',
+    'post /reset',
     'delete /session',
+    'get /set-up',
+    'post /set-up',
+    'post /join',
+    'post /join/accept',
   ])
 })
 

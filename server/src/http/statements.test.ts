@@ -90,7 +90,7 @@ test('today’s screen is read in one statement, inside a transaction that knows
     'select sid,',
     'BEGIN;',
     'select set_config($1,',
-    'select "g"."library",',
+    'select "g"."library"',
     'with own',
     'COMMIT;',
   ])

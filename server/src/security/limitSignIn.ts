@@ -13,7 +13,8 @@ export function limitSignIn(database: Database, settings: Settings): RequestHand
     rateLimit({
       windowMs,
       limit: most,
-      skip: ({ method, path }) => method !== 'POST' || !guessable.includes(path),
+      // Mounted where it guards, so what is left of the path is what lies below.
+      skip: ({ method, path }) => method !== 'POST' || path !== '/',
       skipSuccessfulRequests: true,
       keyGenerator: (request) => hash(`${prefix}${ipKeyGenerator(request.ip ?? '')} ${keyOf(request)}`),
       standardHeaders: 'draft-7',
@@ -26,8 +27,10 @@ export function limitSignIn(database: Database, settings: Settings): RequestHand
   return [limit('all ', settings.signInAttemptsOverall, () => ''), limit('', settings.signInAttempts, whose)]
 }
 
-/** Where a password is asked for, below the session's address: at sign-in, and where it is changed. */
-const guessable = ['/', '/password']
+/** Where a password or a code is asked for; what lies below another one comes first. */
+export const guessable = ['session/password', 'session', 'set-up', 'join/accept', 'reset'].map(
+  (path) => `/api/${path}`,
+)
 
 /** The account that the password is guessed of. */
 const whose = ({ body, session }: Request): string =>

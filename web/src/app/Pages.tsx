@@ -27,9 +27,20 @@ const pages: Record<string, ReactNode> = {
   '/locations': page(() => import('../features/equipment/LocationsPage.tsx')),
   '/equipment': page(() => import('../features/equipment/OwnEquipmentPage.tsx')),
   '/calculator': page(() => import('../features/calculator/CalculatorPage.tsx')),
+  '/people': page(() => import('../features/people/PeoplePage.tsx')),
+  '/gym': page(() => import('../features/gym/GymPage.tsx')),
   '/account': page(() => import('../features/accounts/AccountPage.tsx')),
 }
-const signIn = page(() => import('../features/accounts/SignInPage.tsx'))
+/** Pages for somebody who is not signed in yet. */
+const outside: Record<string, ReactNode> = {
+  '/sign-in': page(() => import('../features/accounts/SignInPage.tsx')),
+  '/set-up': page(() => import('../features/gym/SetUpPage.tsx')),
+  '/join': page(() => import('../features/people/JoinPage.tsx')),
+  '/reset': page(() => import('../features/accounts/ResetPage.tsx')),
+}
+
+const routesOf = (of: Record<string, ReactNode>) =>
+  Object.entries(of).map(([path, element]) => <Route key={path} path={path} element={element} />)
 
 /** Every page by its address. */
 export function Pages() {
@@ -37,12 +48,10 @@ export function Pages() {
   return (
     <PageBoundary at={pathname}>
       <Routes>
-        <Route path="/sign-in" element={signIn} />
+        {routesOf(outside)}
         <Route element={<Shell />}>
           <Route path="/" element={<Home />} />
-          {Object.entries(pages).map(([path, element]) => (
-            <Route key={path} path={path} element={element} />
-          ))}
+          {routesOf(pages)}
           <Route path="*" element={<Navigate to="/" replace />} />
         </Route>
       </Routes>

@@ -10,6 +10,7 @@ import * as formats from './008_formats.ts'
 import * as starts from './009_starts.ts'
 import * as revisions from './010_revisions.ts'
 import * as json from './011_json.ts'
+import * as people from './012_people.ts'
 
 type Migration = { up(db: Knex): Promise<void>; down(db: Knex): Promise<void> }
 
@@ -25,6 +26,7 @@ const migrations: Record<string, Migration> = {
   '009_starts': starts,
   '010_revisions': revisions,
   '011_json': json,
+  '012_people': people,
 }
 
 /** Migrations by name, in order; each is a frozen file that imports no live code. */

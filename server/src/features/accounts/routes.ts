@@ -1,13 +1,13 @@
-import type { SessionView } from '@young-oak/api/accounts'
-import { Problem, signInFirst } from '../../http/problem.ts'
-import { route, type Call, type Route } from '../../http/route.ts'
-import { demoAccounts } from './demoAccounts.ts'
+import { Problem } from '../../http/problem.ts'
+import { route, type Route } from '../../http/route.ts'
+import { resetPassword } from './letters.ts'
 import { hashPassword, isPassword } from './password.ts'
-import { findAccount, listSeats, savePassword } from './store.ts'
+import { sessionView, signIn } from './signIn.ts'
+import { findAccount, savePassword } from './store.ts'
 
 export const accountRoutes: Route[] = [
   route('get /session', async (call) => {
-    const answer = await view(call)
+    const answer = await sessionView(call)
     // Its answer says which library the gym has, so that a page which asks for nothing else has it too.
     if (answer.seat) await call.inScope(() => Promise.resolve())
     return answer
@@ -18,19 +18,14 @@ export const accountRoutes: Route[] = [
     if (!(await isPassword(account?.password_hash, password)) || !account) {
       throw new Problem('wrongPassword', 'This e-mail address and password do not go together.')
     }
-    const seats = await call.database.inAccount(account.id, (scope) => listSeats(scope, account.id))
-    if (!seats[0]) throw new Problem('noGym', 'This account belongs to no gym yet. Ask your gym to add you.')
-    await renew(call)
-    call.request.session.account = account.id
-    call.request.session.seat = seats[0]
-    return view(call)
+    return signIn(call, account.id)
   }),
   route('post /session/seat', async (call) => {
-    const { seats } = await view(call)
+    const { seats } = await sessionView(call)
     const seat = seats.find(({ gym, id }) => gym === call.body.gym && id === call.body.id)
     if (!seat) throw new Problem('notAllowed', 'This seat is not yours.')
     call.request.session.seat = seat
-    return view(call)
+    return sessionView(call)
   }),
   route('post /session/password', async ({ body, database, request }) => {
     const id = request.session.account ?? ''
@@ -43,6 +38,7 @@ export const accountRoutes: Route[] = [
     const hash = await hashPassword(next)
     await database.outside((scope) => savePassword(scope, id, hash, request.sessionID))
   }),
+  route('post /reset', ({ body, database }) => resetPassword(database, body)),
   route(
     'delete /session',
     ({ request }) =>
@@ -51,20 +47,3 @@ export const accountRoutes: Route[] = [
       ),
   ),
 ]
-
-async function view({
-  request,
-  database,
-  settings,
-}: Pick<Call, 'request' | 'database' | 'settings'>): Promise<SessionView> {
-  const { account, seat } = request.session
-  const seats = account ? await database.inAccount(account, (scope) => listSeats(scope, account)) : []
-  if (seat && !seats.some(({ id, kind }) => id === seat.id && kind === seat.kind)) throw signInFirst()
-  return { seat: seat ?? null, seats, demo: settings.demo ? demoAccounts : [] }
-}
-
-/** A new session id at sign-in, so that one fixed beforehand is worth nothing. */
-const renew = ({ request }: Pick<Call, 'request'>) =>
-  new Promise<void>((resolve, reject) =>
-    request.session.regenerate((error) => (error ? reject(error) : resolve())),
-  )

@@ -11,22 +11,48 @@ export async function findAccount(
   return ('id' in by ? accounts.where(by) : accounts.whereRaw('lower(email) = lower(?)', [by.email])).first()
 }
 
+/** The address that an account signs in by. */
+export async function addressOf({ db }: Scope, id: string): Promise<string | undefined> {
+  return (await db('account').where({ id }).first('email'))?.email
+}
+
+/** A new account; nothing where the address has one. */
+export async function insertAccount(
+  { db }: Scope,
+  email: string,
+  password_hash: string,
+): Promise<string | undefined> {
+  const [made] = await db('account').insert({ email, password_hash }).onConflict().ignore().returning('id')
+  return made?.id
+}
+
 /** Gives an account another password, and ends its sign-ins but the one that asked for it. */
 export async function savePassword(
   { db }: Scope,
   id: string,
   password_hash: string,
-  kept: string,
+  kept?: string,
 ): Promise<void> {
   await db('account').where({ id }).update({ password_hash })
-  await db('sign_in_session').whereRaw(`sess->>'account' = ?`, [id]).whereNot({ sid: kept }).delete()
+  const others = db('sign_in_session').whereRaw(`sess->>'account' = ?`, [id])
+  await (kept === undefined ? others : others.whereNot({ sid: kept })).delete()
+}
+
+/** Uses up a letter that is not over, and answers whose it is. */
+export async function useLetter({ db }: Scope, token_hash: string): Promise<string | undefined> {
+  const [used] = await db('account_letter')
+    .where({ token_hash, used_at: null })
+    .andWhere('ends_at', '>', db.fn.now())
+    .update({ used_at: db.fn.now() })
+    .returning('account_id')
+  return used?.account_id
 }
 
 /** All seats of the account that the scope is set to, staff before member. */
 export async function listSeats({ db }: Scope, account: string): Promise<Seat[]> {
   const staff = await db('staff as s')
     .join('gym as g', 'g.id', 's.gym_id')
-    .where('s.account_id', account)
+    .where({ 's.account_id': account, 's.left_at': null })
     .select<Seat[]>('s.gym_id as gym', 'g.name as gymName', 's.role as kind', 's.id', 's.name')
     .orderBy('g.name')
   const member = await db('member as m')
@@ -46,6 +72,7 @@ export async function findSeat({ db }: Scope, account: string, seat: Seat): Prom
   const found = await db(`${table} as s`)
     .join('gym as g', 'g.id', 's.gym_id')
     .where({ 's.id': seat.id, account_id: account })
-    .first('g.library', seat.kind === 'member' ? 's.name' : 's.role')
-  return found && (seat.kind === 'member' || found.role === seat.kind) ? found.library : undefined
+    .where(seat.kind === 'member' ? {} : { 's.role': seat.kind, 's.left_at': null })
+    .first('g.library')
+  return found?.library
 }

@@ -13,6 +13,9 @@ export async function listMembers({ db }: Scope, staff: string, after?: string):
      select m.id, m.name,
        exists (select from assignment a where a.gym_id = m.gym_id and a.member_id = m.id
          and a.staff_id = ? and a.until_at is null) as "isMine",
+       coalesce((select json_agg(json_build_object('id', s.id, 'name', s.name) order by s.name, s.id)
+         from assignment a join staff s on s.gym_id = a.gym_id and s.id = a.staff_id
+         where a.gym_id = m.gym_id and a.member_id = m.id and a.until_at is null), '[]') as writers,
        coalesce((select array_agg(t.name order by t.name)
          from enrolment e join template t on t.gym_id = e.gym_id and t.id = e.template_id
          where e.gym_id = m.gym_id and e.member_id = m.id), '{}') as programs,

@@ -6,7 +6,7 @@ import type {
 } from '@reduxjs/toolkit/query/react'
 import type { FetchBaseQueryMeta } from '@reduxjs/toolkit/query'
 
-export const tags = ['Session', 'Templates', 'Members', 'Training', 'Locations'] as const
+export const tags = ['Session', 'Templates', 'Members', 'Training', 'Locations', 'People', 'Gym'] as const
 
 type BaseQuery = BaseQueryFn<string | FetchArgs, unknown, FetchBaseQueryError, object, FetchBaseQueryMeta>
 

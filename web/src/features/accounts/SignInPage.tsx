@@ -2,13 +2,14 @@ import { useTitle } from '../../app/useTitle.ts'
 import { yupResolver } from '@hookform/resolvers/yup'
 import { useState } from 'react'
 import { useForm } from 'react-hook-form'
-import { useNavigate } from 'react-router'
+import { Navigate } from 'react-router'
 import { signInSchema, type SignIn } from '@young-oak/api/accounts'
 import { api, sayError } from '../../app/api.ts'
-import { endSigningOut, useSigningOut } from '../../app/signingOut.ts'
-import { useAppDispatch } from '../../app/store.ts'
+import { useSigningOut } from '../../app/signingOut.ts'
 import { Button } from '../../ui/Button.tsx'
 import { Field } from '../../ui/Field.tsx'
+import { gymApi } from '../gym/gymApi.ts'
+import { useEnter } from './useEnter.ts'
 
 export default function SignInPage() {
   useTitle('Sign in')
@@ -18,19 +19,17 @@ export default function SignInPage() {
   if (isAway !== (away !== undefined)) setAway(!isAway)
   const [signIn, { error, isLoading }] = api.useSignInMutation()
   useSigningOut()
-  const navigate = useNavigate()
-  const dispatch = useAppDispatch()
   const { register, handleSubmit, formState } = useForm<SignIn>({
     resolver: yupResolver(signInSchema),
     defaultValues: { email: '', password: '' },
   })
+  const open = useEnter()
   const enter = async (given: SignIn) => {
     const answer = await signIn(given)
-    if (answer.error) return
-    endSigningOut()
-    await dispatch(api.endpoints.session.initiate(undefined, { forceRefetch: true }))
-    void navigate('/')
+    if (!answer.error) await open()
   }
+  const { data: setUp } = gymApi.useIsSetUpOpenQuery()
+  if (setUp?.isOpen) return <Navigate to="/set-up" replace />
   return (
     <main className="mx-auto grid min-h-dvh max-w-5xl content-center gap-10 p-6 md:grid-cols-2">
       <Intro />
@@ -63,6 +62,13 @@ export default function SignInPage() {
           <Button type="submit" size="thumb" disabled={isLoading}>
             Sign in
           </Button>
+          <details className="text-sm text-bark">
+            <summary className="cursor-pointer">No account, or no password?</summary>
+            <p className="mt-1">
+              Your gym invites you by a link. If you have forgotten your password, ask your gym: whoever runs
+              its server can make you a link for a new one.
+            </p>
+          </details>
         </form>
         {data && data.demo.length > 0 && <DemoPeople people={data.demo} onEnter={(one) => void enter(one)} />}
       </section>

@@ -1,10 +1,13 @@
 import { useTitle } from '../../app/useTitle.ts'
+import { useMemo, useState } from 'react'
 import { Link } from 'react-router'
 import type { MemberLine } from '@young-oak/api/members'
 import { formatDay } from '@young-oak/core/units'
 import { api, sayError } from '../../app/api.ts'
 import { Button } from '../../ui/Button.tsx'
 import { DataTable, type DataColumn } from '../../ui/DataTable.tsx'
+import { Toasts } from '../../ui/Toasts.tsx'
+import { AssignBar } from './AssignBar.tsx'
 
 /** Who is here and how often: attendance for owners and writers; loads open in a template, for the assigned writer. */
 export default function MembersPage() {
@@ -13,11 +16,11 @@ export default function MembersPage() {
   const { data, error, isLoading, refetch } = api.useMembersQuery(undefined, {
     refetchOnMountOrArgChange: true,
   })
-  const isWriter = session?.seat?.kind === 'writer'
+  const kind = session?.seat?.kind
   return (
     <main className="mx-auto w-full max-w-5xl px-4 py-6">
       <h1 className="text-3xl">Members</h1>
-      {isWriter && (
+      {kind === 'writer' && (
         <p className="mt-1 text-bark">
           Open a name for the member’s maxes, “progress” for advice and check-ins. To see a member’s loads,
           open a template and choose the member.
@@ -32,17 +35,70 @@ export default function MembersPage() {
           </Button>
         </p>
       )}
-      {data?.length === 0 && <p className="mt-6 text-bark">No members yet.</p>}
-      {data && data.length > 0 && (
-        <DataTable
-          label="Members"
-          rows={data}
-          columns={isWriter ? [...columns, progressColumn] : columns}
-          keyOf={keyOf}
-          isLong
-        />
+      {data?.length === 0 && (
+        <p className="mt-6 text-bark">
+          No members yet.{' '}
+          <Link to="/people" className={link}>
+            Invite members
+          </Link>
+        </p>
       )}
+      {data && data.length > 0 && kind === 'owner' && <OwnersList members={data} />}
+      {data && data.length > 0 && kind === 'writer' && (
+        <DataTable label="Members" rows={data} columns={[...columns, progressColumn]} keyOf={keyOf} isLong />
+      )}
+      <Toasts />
     </main>
+  )
+}
+
+/** The owner’s list: who has which writers, and a way to change it for many at once. Those whom nobody has can be seen alone. */
+function OwnersList({ members }: { members: MemberLine[] }) {
+  const [chosen, setChosen] = useState<ReadonlySet<string>>(new Set())
+  const [isAlone, setAlone] = useState(false)
+  const alone = members.filter(({ writers }) => writers.length === 0)
+  const shown = isAlone ? alone : members
+  const picked = shown.filter(({ id }) => chosen.has(id)).map(({ id }) => id)
+  const ownersColumns = useMemo(() => {
+    const choose = (id: string, isChosen: boolean) =>
+      setChosen((before) => {
+        const after = new Set(before)
+        if (isChosen) after.add(id)
+        else after.delete(id)
+        return after
+      })
+    return [chosenColumn(chosen, choose), ...columns.slice(1), writersColumn]
+  }, [chosen])
+  return (
+    <>
+      {alone.length > 0 && (
+        <p className="mt-2 rounded bg-acorn-wash px-3 py-2 text-acorn">
+          {alone.length === 1 ? '1 member has' : `${alone.length} members have`} no writer, and nobody can
+          plan them.
+        </p>
+      )}
+      <AssignBar chosen={picked} onDone={() => setChosen(new Set())} />
+      <div className="mt-3 flex flex-wrap items-center gap-x-6 gap-y-1">
+        <label className="flex min-h-9 items-center gap-2">
+          <input
+            type="checkbox"
+            className="size-4 accent-leaf"
+            checked={isAlone}
+            onChange={({ target }) => setAlone(target.checked)}
+          />
+          Only members without a writer
+        </label>
+        <Button look="quiet" onClick={() => setChosen(new Set(shown.map(({ id }) => id)))}>
+          Choose all {shown.length}
+        </Button>
+        {picked.length > 0 && (
+          <Button look="quiet" onClick={() => setChosen(new Set())}>
+            Choose none
+          </Button>
+        )}
+      </div>
+      <DataTable label="Members" rows={shown} columns={ownersColumns} keyOf={keyOf} isLong />
+    </>
   )
 }
 
@@ -86,6 +142,34 @@ const columns: DataColumn<MemberLine>[] = [
     cell: ({ lastSession }) => (lastSession ? formatDay(lastSession) : 'never'),
   },
 ]
+
+const chosenColumn = (
+  chosen: ReadonlySet<string>,
+  choose: (id: string, isChosen: boolean) => void,
+): DataColumn<MemberLine> => ({
+  id: 'name',
+  title: 'Name',
+  sortBy: ({ name }) => name,
+  cell: ({ id, name }) => (
+    <label className="flex items-center gap-3 font-medium">
+      <input
+        type="checkbox"
+        className="size-4 accent-leaf"
+        checked={chosen.has(id)}
+        onChange={({ target }) => choose(id, target.checked)}
+      />
+      {name}
+    </label>
+  ),
+})
+
+const writersColumn: DataColumn<MemberLine> = {
+  id: 'writers',
+  title: 'Writers',
+  sortBy: ({ writers }) => writers.map(({ name }) => name).join(', '),
+  cell: ({ writers }) =>
+    writers.map(({ name }) => name).join(', ') || <span className="text-acorn">no writer</span>,
+}
 
 const progressColumn: DataColumn<MemberLine> = {
   id: 'progress',

@@ -1,0 +1,124 @@
+import type { Page } from '@playwright/test'
+import { expect, open, test } from './site.ts'
+import { importTemplate, phone, publishTo, templateFile } from './people.ts'
+import { choose } from './pickers.ts'
+
+/** The link that was just made for somebody, as it stands on the page. */
+const linkFor = async (page: Page, name: string): Promise<string> => {
+  const made = page.getByRole('region', { name: 'New links' })
+  const line = made.getByRole('listitem').filter({ hasText: name })
+  return (await line.locator('code').textContent()) ?? ''
+}
+
+// Nothing but the page: from an empty database to a member's first logged set.
+test('a new owner sets up a gym, and a member whom they invite logs a set', async ({ browser }) => {
+  const club = await open('begin', { isEmpty: true })
+  const context = { baseURL: club.url }
+  const desk = await browser.newPage(context)
+  try {
+    await desk.goto('/')
+    await expect(desk.getByRole('heading', { name: 'Set up your gym' })).toBeVisible()
+    await desk.getByRole('button', { name: 'Set up the gym' }).click()
+    await expect(desk.getByText('Enter the code that the server printed.')).toBeVisible()
+    await desk.getByLabel('Code').fill('AAAA-AAAA')
+    await desk.getByLabel('Name of the gym').fill('Saltmarsh Rowing & Strength')
+    await desk.getByRole('combobox', { name: /Time zone/ }).click()
+    await desk.getByPlaceholder('A city, such as London').fill('halifax')
+    await desk.getByRole('option', { name: 'America/Halifax' }).click()
+    await desk.getByLabel('Your name').fill('Perrin Lock')
+    await desk.getByLabel('E-mail address').fill('perrin@oak.example')
+    await desk.getByLabel('New password').fill('a long password')
+    await desk.getByRole('button', { name: 'Set up the gym' }).click()
+    await expect(desk.getByText(/This is not the code/)).toBeVisible()
+    // Nothing that was typed is lost.
+    await expect(desk.getByLabel('New password')).toHaveValue('a long password')
+    await expect.poll(() => club.said()).toMatch(/with the code/)
+    const code = /code (\S+)/.exec(club.said())?.[1] ?? ''
+    await desk.getByLabel('Code').fill(code.toLowerCase())
+    await desk.getByRole('button', { name: 'Set up the gym' }).click()
+
+    await expect(desk.getByText('No members yet.')).toBeVisible()
+    await desk.getByRole('link', { name: 'Invite members' }).click()
+    const form = desk.getByRole('form', { name: 'Invite a person' })
+    await form.getByLabel('Name').fill('Isla Fenwater')
+    await choose(form.getByRole('combobox', { name: 'Writer' }), 'Perrin Lock')
+    await form.getByRole('button', { name: 'Make the invitation' }).click()
+    const link = await linkFor(desk, 'Isla Fenwater')
+    expect(link).toMatch(/^http:\/\/127\.0\.0\.1:\d+\/join#/)
+    await desk.getByRole('button', { name: 'Show the QR code for Isla Fenwater' }).click()
+    await expect(desk.getByRole('img', { name: 'QR code of the link for Isla Fenwater' })).toBeVisible()
+    await desk.keyboard.press('Escape')
+
+    const hand = await browser.newPage({ ...context, viewport: phone })
+    await hand.goto(link)
+    await expect(hand.getByRole('heading', { name: 'Join Saltmarsh Rowing & Strength' })).toBeVisible()
+    await expect(hand.getByText('Perrin Lock has invited Isla Fenwater as a member.')).toBeVisible()
+    await hand.getByRole('button', { name: 'Join Saltmarsh Rowing & Strength' }).click()
+    await expect(hand.getByText('Enter your e-mail address.')).toBeVisible()
+    await hand.getByLabel('E-mail address').fill('isla@oak.example')
+    await hand.getByLabel('New password').fill('another password')
+    await hand.getByRole('button', { name: 'Join Saltmarsh Rowing & Strength' }).click()
+    await expect(hand.getByRole('heading', { name: 'No program yet' })).toBeVisible()
+    // The link is used, and says so to whoever has it too.
+    const late = await browser.newPage(context)
+    await late.goto(link)
+    await expect(late.getByText(/This link was used already/)).toBeVisible()
+    await late.close()
+
+    await desk.getByLabel('Act as').selectOption({ label: 'writer at Saltmarsh Rowing & Strength' })
+    await expect(desk.getByRole('link', { name: 'Templates' })).toBeVisible()
+    await importTemplate(desk, templateFile('Slipway start'))
+    await expect(desk.getByLabel('Name of the template')).toHaveValue('Slipway start')
+    await publishTo(desk, 'Isla Fenwater')
+
+    await hand.reload()
+    const program = hand.locator('section').filter({ hasText: 'Slipway start' }).first()
+    await program.getByRole('button', { name: 'Start Slipway day' }).click()
+    await program.getByRole('button', { name: 'Done: 60 kg × 5' }).click()
+    await expect(program.getByText('Set 2 of 2')).toBeVisible()
+    await Promise.all([desk.close(), hand.close()])
+  } finally {
+    await club.close()
+  }
+})
+
+test('an owner invites a list, line by line, and ends a writer’s role', async ({ page }) => {
+  await page.goto('/sign-in')
+  await page.getByRole('button', { name: /Perrin/ }).click()
+  await page.getByRole('link', { name: 'People' }).click()
+  const list = page.getByLabel('People, one a line')
+  await list.fill('Name,E-mail,Writer\nRue Sallow,rue@oak.example,Wren Harrow\nSedge Mere,not an address,\n')
+  await expect(page.getByText('Line 3: This is not an e-mail address.')).toBeVisible()
+  await expect(page.getByRole('region', { name: 'Preview' })).toContainText('Rue Sallow')
+  await page.getByRole('button', { name: 'Make 1 invitation' }).click()
+  const made = page.getByRole('region', { name: 'New links' })
+  await expect(made).toContainText('The link for Rue Sallow')
+  // What could not be taken stays, to be mended.
+  await expect(list).toHaveValue('Name\tE-mail\tWriter\nSedge Mere\tnot an address\t')
+  const before = await linkFor(page, 'Rue Sallow')
+  await page.getByRole('button', { name: 'Make a new link for Rue Sallow' }).click()
+  await expect.poll(() => linkFor(page, 'Rue Sallow')).not.toBe(before)
+  await page.getByRole('button', { name: 'Withdraw the invitation of Rue Sallow' }).click()
+  await expect(page.getByText('None. Invite a person above.')).toBeVisible()
+
+  await page.getByRole('button', { name: 'End Odell Marsh’s role as writer…' }).click()
+  const dialog = page.getByRole('dialog')
+  await choose(dialog.getByRole('combobox', { name: /Who takes over/ }), 'Wren Harrow')
+  await dialog.getByRole('button', { name: 'End the role' }).click()
+  await expect(page.getByRole('button', { name: /End Odell Marsh/ })).toHaveCount(0)
+  await page.getByRole('button', { name: /End Perrin Lock/ }).click()
+  await page.getByRole('dialog').getByRole('button', { name: 'End the role' }).click()
+  await expect(page.getByText(/A gym has at least one owner/)).toBeVisible()
+  await page.keyboard.press('Escape')
+
+  await page.getByRole('link', { name: 'Members', exact: true }).click()
+  const first = page.getByRole('row').nth(1).getByRole('checkbox')
+  await first.check()
+  await page.getByRole('button', { name: 'Take from Wren Harrow' }).click()
+  await expect(page.getByText('1 member has no writer, and nobody can plan them.')).toBeVisible()
+  await page.getByRole('checkbox', { name: 'Only members without a writer' }).check()
+  await expect(page.getByRole('row')).toHaveCount(2)
+  await first.check()
+  await page.getByRole('button', { name: 'Assign to Wren Harrow' }).click()
+  await expect(page.getByText(/has no writer/)).toHaveCount(0)
+})

@@ -1,0 +1,48 @@
+import { Problem } from '../../http/problem.ts'
+import { route, type Route } from '../../http/route.ts'
+import { signIn } from '../accounts/signIn.ts'
+import { accept, look } from './join.ts'
+import { invite, invites, leave, needWriter, renewLink, withdraw } from './service.ts'
+import { assign, insertStaff, listInvitations, listStaff, unassign } from './store.ts'
+
+/** Who works here, who trains with whom, and how people come in. */
+export const peopleRoutes: Route[] = [
+  route('get /staff', ({ inScope, seat }) => inScope((scope) => listStaff(scope, seat.id))),
+  route('post /staff/writer', ({ inScope, seat, request }) =>
+    inScope(async (scope) => {
+      const account = request.session.account as string
+      if (!(await insertStaff(scope, { account, name: seat.name, role: 'writer' })))
+        throw new Problem('alreadyHere', 'You are a writer here already.')
+      return listStaff(scope, seat.id)
+    }),
+  ),
+  route('post /staff/:id/leave', ({ inScope, seat, params, body }) =>
+    inScope(async (scope) => {
+      await leave(scope, params.id as string, body.handTo)
+      return listStaff(scope, seat.id)
+    }),
+  ),
+  route('post /assignments', ({ inScope, body: { members, writer, isAssigned } }) =>
+    inScope(async (scope) => {
+      await needWriter(scope, writer)
+      await (isAssigned ? assign : unassign)(scope, members, writer)
+    }),
+  ),
+  route('get /invitations', ({ inScope, seat, query }) =>
+    inScope((scope) => listInvitations(scope, invites(seat), query.after)),
+  ),
+  route('post /invitations', ({ inScope, seat, body, settings }) =>
+    inScope((scope) => invite(scope, seat, body, settings.publicUrl)),
+  ),
+  route('post /invitations/:id/link', ({ inScope, seat, params, settings }) =>
+    inScope((scope) => renewLink(scope, seat, params.id as string, settings.publicUrl)),
+  ),
+  route('delete /invitations/:id', ({ inScope, seat, params }) =>
+    inScope((scope) => withdraw(scope, seat, params.id as string)),
+  ),
+  route('post /join', ({ database, request, body }) => look(database, body.token, request.session.account)),
+  route('post /join/accept', async (call) => {
+    const { account, seat } = await accept(call.database, call.body, call.request.session.account)
+    return signIn(call, account, seat)
+  }),
+]

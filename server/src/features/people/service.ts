@@ -1,0 +1,132 @@
+import type { InvitationLink, GivenInvites } from '@young-oak/api/people'
+import type { Scope } from '../../database/scope.ts'
+import { notFound, Problem } from '../../http/problem.ts'
+import type { Seat } from '../../http/seat.ts'
+import { hashToken, newToken } from '../../security/token.ts'
+import {
+  endStaff,
+  insertInvitations,
+  invitedAmong,
+  lockStaff,
+  renewInvitation,
+  withdrawInvitation,
+  writersAmong,
+} from './store.ts'
+
+/** The roles that a seat may invite to: a writer invites members alone. */
+export const invites = ({ kind }: Seat) => (kind === 'owner' ? undefined : 'member')
+
+/** Invites people, all of them or nobody, and answers the link of each. */
+export async function invite(
+  scope: Scope,
+  seat: Seat,
+  given: GivenInvites,
+  publicUrl: string,
+): Promise<InvitationLink[]> {
+  const people = given.people.map((one) => ({ ...one, email: one.email?.toLowerCase() }))
+  const only = invites(seat)
+  const faults = [
+    ...(only
+      ? people.map(({ role }, i) => role !== only && fault(i, 'role', 'A writer invites members.'))
+      : []),
+    ...(await addressFaults(scope, people)),
+    ...(await writerFaults(scope, people)),
+  ].filter((one) => one !== false)
+  const [first] = faults
+  if (first) throw new Problem(first.code ?? 'notAsExpected', first.message, faults)
+  const tokens = people.map(newToken)
+  const ids = await insertInvitations(
+    scope,
+    people.map(({ name, email, role, writers = [] }, i) => ({
+      role,
+      name,
+      email: email ?? null,
+      writers: role !== 'member' ? [] : only ? [seat.id] : writers,
+      token_hash: hashToken(tokens[i] as string),
+      made_by: seat.id,
+    })),
+  )
+  return ids.map((id, i) => ({
+    id,
+    name: people[i]?.name ?? '',
+    link: linkOf(publicUrl, scope.gym, tokens[i] as string),
+  }))
+}
+
+type Fault = { path: string; message: string; code?: 'noSuchWriter' | 'alreadyInvited' }
+const fault = (i: number, field: string, message: string, code?: Fault['code']): Fault => ({
+  path: `people[${i}].${field}`,
+  message,
+  ...(code && { code }),
+})
+
+async function addressFaults(
+  scope: Scope,
+  people: { email: string | undefined }[],
+): Promise<(Fault | false)[]> {
+  const emails = people.flatMap(({ email }) => email ?? [])
+  const invited = new Set(await invitedAmong(scope, emails))
+  return people.map(({ email }, i) => {
+    if (email === undefined) return false
+    if (invited.has(email)) return fault(i, 'email', `${email} is invited already.`, 'alreadyInvited')
+    const isTwice = people.findIndex((one) => one.email === email) < i
+    return isTwice && fault(i, 'email', `${email} is on this list twice.`, 'alreadyInvited')
+  })
+}
+
+async function writerFaults(
+  scope: Scope,
+  people: Pick<GivenInvites['people'][number], 'writers'>[],
+): Promise<(Fault | false)[]> {
+  const known = new Set(
+    await writersAmong(scope, [...new Set(people.flatMap(({ writers = [] }) => writers))]),
+  )
+  return people.map(
+    ({ writers = [] }, i) =>
+      writers.some((id) => !known.has(id)) && fault(i, 'writers', noWriter.message, 'noSuchWriter'),
+  )
+}
+
+const noWriter = { message: 'This writer is not here any more. Load the page again.' }
+
+/** A token names its gym, since an invitation is read behind the wall of it. What stands behind "#" is sent to no server by a browser. */
+const linkOf = (publicUrl: string, gym: string, token: string): string =>
+  `${new URL('/join', publicUrl).href}#${gym}.${token}`
+
+/** Another link for an invitation that nobody has used. */
+export async function renewLink(
+  scope: Scope,
+  seat: Seat,
+  id: string,
+  publicUrl: string,
+): Promise<InvitationLink> {
+  const token = newToken()
+  const name = await renewInvitation(scope, id, hashToken(token), invites(seat))
+  if (name === undefined) throw notFound('invitation')
+  return { id, name, link: linkOf(publicUrl, scope.gym, token) }
+}
+
+export async function withdraw(scope: Scope, seat: Seat, id: string): Promise<void> {
+  if (!(await withdrawInvitation(scope, id, invites(seat)))) throw notFound('invitation')
+}
+
+/** A writer of the gym, or a problem. */
+export async function needWriter(scope: Scope, id: string): Promise<void> {
+  const [known] = await writersAmong(scope, [id])
+  if (!known) throw new Problem('noSuchWriter', noWriter.message)
+}
+
+/** Ends a seat of the staff. A gym is never left without an owner. */
+export async function leave(scope: Scope, id: string, handTo?: string): Promise<void> {
+  const staff = await lockStaff(scope)
+  const seat = staff.find((one) => one.id === id)
+  if (!seat) throw notFound('seat')
+  if (seat.role === 'owner' && staff.filter(({ role }) => role === 'owner').length === 1)
+    throw new Problem('lastOwner', 'A gym has at least one owner: invite another one first.')
+  if (
+    handTo !== undefined &&
+    !staff.some((one) => one.id === handTo && one.role === 'writer' && one.id !== id)
+  )
+    throw new Problem('noSuchWriter', noWriter.message)
+  await endStaff(scope, id, seat.role === 'writer' ? handTo : undefined)
+}

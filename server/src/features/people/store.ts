@@ -1,0 +1,195 @@
+import { pageSize, type Page } from '@young-oak/api/contracts'
+import type { InvitationLine, Role, StaffLine } from '@young-oak/api/people'
+import type { Scope } from '../../database/scope.ts'
+import { pageFrom } from '../../http/page.ts'
+
+type Person = { account: string; name: string }
+
+/** Gives an account a seat of the staff, and takes up one that is over. Nothing where it has the seat already. */
+export async function insertStaff(
+  { db, gym }: Scope,
+  { account, name, role }: Person & { role: 'owner' | 'writer' },
+): Promise<boolean> {
+  const rows = await db('staff')
+    .insert({ gym_id: gym, account_id: account, name, role })
+    .onConflict(['gym_id', 'account_id', 'role'])
+    .merge({ name, left_at: null })
+    .whereNotNull('staff.left_at')
+    .returning('id')
+  return rows.length > 0
+}
+
+/** Gives an account a member's seat, assigned to writers who are still here. Nothing where it has one. */
+export async function insertMember(
+  { db, gym }: Scope,
+  { account, name, writers }: Person & { writers: string[] },
+): Promise<boolean> {
+  const [made] = await db('member')
+    .insert({ gym_id: gym, account_id: account, name })
+    .onConflict(['gym_id', 'account_id'])
+    .ignore()
+    .returning('id')
+  if (!made) return false
+  for (const writer of await writersAmong({ db, gym } as Scope, writers))
+    await db('assignment').insert({ gym_id: gym, member_id: made.id, staff_id: writer })
+  return true
+}
+
+/** Of some ids those of writers who are here. */
+export async function writersAmong({ db }: Scope, ids: string[]): Promise<string[]> {
+  const rows = await db('staff')
+    .where({ role: 'writer', left_at: null })
+    .whereIn('id', ids)
+    .select<{ id: string }[]>('id')
+  return rows.map(({ id }) => id)
+}
+
+export async function listStaff({ db }: Scope, self: string): Promise<StaffLine[]> {
+  const { rows } = await db.raw(
+    `select s.id, s.name, s.role, a.email, s.id = ? as "isSelf",
+       (select count(*)::int from assignment g where g.gym_id = s.gym_id and g.staff_id = s.id and g.until_at is null) as members
+     from staff s join account a on a.id = s.account_id
+     where s.left_at is null order by s.role, s.name, s.id`,
+    [self],
+  )
+  return rows
+}
+
+/** The staff that are here, locked in one order, so that of two who end the last owners' seats one is told. */
+export async function lockStaff({ db }: Scope): Promise<{ id: string; role: 'owner' | 'writer' }[]> {
+  return db('staff').where({ left_at: null }).orderBy('id').forUpdate().select('id', 'role')
+}
+
+/** Ends a seat: its assignments are over, and another writer has them where one is named. Its name stays where it stands. */
+export async function endStaff({ db, gym }: Scope, id: string, handTo?: string): Promise<void> {
+  const over = await db('assignment')
+    .where({ staff_id: id, until_at: null })
+    .update({ until_at: db.fn.now() })
+    .returning('member_id')
+  if (handTo)
+    await assign(
+      { db, gym } as Scope,
+      over.map(({ member_id }) => member_id as string),
+      handTo,
+    )
+  await db('staff').where({ id }).update({ left_at: db.fn.now() })
+}
+
+/** Assigns members of the gym to a writer; whoever is assigned already stays so. */
+export async function assign({ db }: Scope, members: string[], writer: string): Promise<void> {
+  await db.raw(
+    `insert into assignment (gym_id, member_id, staff_id)
+       select gym_id, id, ? from member where id = any(?::uuid[])
+       on conflict (gym_id, member_id, staff_id) where until_at is null do nothing`,
+    [writer, members],
+  )
+}
+
+export async function unassign({ db }: Scope, members: string[], writer: string): Promise<void> {
+  await db('assignment')
+    .where({ staff_id: writer, until_at: null })
+    .whereIn('member_id', members)
+    .update({ until_at: db.fn.now() })
+}
+
+/** How long the link of an invitation works. */
+const invited = `interval '14 days'`
+
+export type NewInvitation = {
+  role: Role
+  name: string
+  email: string | null
+  writers: string[]
+  token_hash: string
+  made_by: string
+}
+
+export async function insertInvitations({ db, gym }: Scope, rows: NewInvitation[]): Promise<string[]> {
+  const made = await db('invitation')
+    .insert(rows.map((row) => ({ ...row, gym_id: gym, ends_at: db.raw(`now() + ${invited}`) })))
+    .returning('id')
+  return made.map(({ id }) => id as string)
+}
+
+/** Addresses, of some, that an invitation which still works is meant for. */
+export async function invitedAmong({ db }: Scope, emails: string[]): Promise<string[]> {
+  const rows = await db('invitation')
+    .where({ used_at: null, withdrawn_at: null })
+    .andWhere('ends_at', '>', db.fn.now())
+    .whereIn('email', emails)
+    .select<{ email: string }[]>('email')
+  return rows.map(({ email }) => email)
+}
+
+/** Invitations that nobody has used: all, or those for members. */
+const unused = ({ db }: Scope, role?: Role) =>
+  db('invitation as i').where({ 'i.used_at': null, 'i.withdrawn_at': null, ...(role && { 'i.role': role }) })
+
+export async function listInvitations(
+  scope: Scope,
+  role: Role | undefined,
+  after?: string,
+): Promise<Page<InvitationLine>> {
+  const { db } = scope
+  const query = unused(scope, role)
+    .join('staff as s', (on) => on.on('s.gym_id', 'i.gym_id').andOn('s.id', 'i.made_by'))
+    .orderBy(['i.name', 'i.id'])
+    .limit(pageSize + 1)
+    .select<InvitationLine[]>(
+      'i.id',
+      'i.name',
+      'i.email',
+      'i.role',
+      's.name as from',
+      db.raw(
+        `coalesce((select json_agg(w.name order by w.name) from staff w where w.gym_id = i.gym_id and w.id = any(i.writers)), '[]') as writers`,
+      ),
+      db.raw(`to_char(i.ends_at at time zone 'UTC', 'YYYY-MM-DD"T"HH24:MI:SS"Z"') as "endsAt"`),
+      db.raw('i.ends_at <= now() as "isOver"'),
+    )
+  if (after) query.whereRaw('(i.name, i.id) > (select name, id from invitation where id = ?)', [after])
+  return pageFrom(await query)
+}
+
+/** Puts another token behind an invitation that nobody has used, and answers its name. */
+export async function renewInvitation(
+  scope: Scope,
+  id: string,
+  token_hash: string,
+  role?: Role,
+): Promise<string | undefined> {
+  const [made] = await unused(scope, role)
+    .where({ 'i.id': id })
+    .update({ token_hash, ends_at: scope.db.raw(`now() + ${invited}`) })
+    .returning('name')
+  return made?.name
+}
+
+export async function withdrawInvitation(scope: Scope, id: string, role?: Role): Promise<boolean> {
+  const gone = await unused(scope, role).where({ 'i.id': id }).update({ withdrawn_at: scope.db.fn.now() })
+  return gone > 0
+}
+
+export type Invitation = {
+  id: string
+  gymName: string
+  role: Role
+  name: string
+  from: string
+  writers: string[]
+}
+
+/** The invitation behind a token, as long as its link works; held, so that of two who use it at once one is told. */
+export async function findInvitation({ db }: Scope, token_hash: string): Promise<Invitation | undefined> {
+  return db('invitation as i')
+    .join('gym as g', 'g.id', 'i.gym_id')
+    .join('staff as s', (on) => on.on('s.gym_id', 'i.gym_id').andOn('s.id', 'i.made_by'))
+    .where({ 'i.token_hash': token_hash, 'i.used_at': null, 'i.withdrawn_at': null })
+    .andWhere('i.ends_at', '>', db.fn.now())
+    .forUpdate('i')
+    .first('i.id', 'g.name as gymName', 'i.role', 'i.name', 's.name as from', 'i.writers')
+}
+
+export async function useInvitation({ db }: Scope, id: string, account: string): Promise<void> {
+  await db('invitation').where({ id }).update({ used_at: db.fn.now(), used_by: account })
+}

@@ -1,0 +1,38 @@
+import { useState } from 'react'
+import type { InvitationLink } from '@young-oak/api/people'
+import { api } from '../../app/api.ts'
+import { useTitle } from '../../app/useTitle.ts'
+import { Toasts } from '../../ui/Toasts.tsx'
+import { Invitations } from './Invitations.tsx'
+import { InviteForm } from './InviteForm.tsx'
+import { InviteListForm } from './InviteListForm.tsx'
+import { Links } from './Links.tsx'
+import { peopleApi } from './peopleApi.ts'
+import { Staff } from './Staff.tsx'
+
+/** How people come in: invitations, and for the owner the staff. */
+export default function PeoplePage() {
+  useTitle('People')
+  const { data: session } = api.useSessionQuery()
+  const isOwner = session?.seat?.kind === 'owner'
+  const { data: staff } = peopleApi.useStaffQuery(undefined, { skip: !isOwner })
+  const [links, setLinks] = useState<InvitationLink[]>([])
+  const writers = (staff ?? []).filter(({ role }) => role === 'writer')
+  return (
+    <main className="mx-auto w-full max-w-5xl px-4 py-6">
+      <h1 className="text-3xl">People</h1>
+      <p className="mt-1 max-w-2xl text-bark">
+        An invitation is a link. Give it to the person yourself: it works once, for 14 days.
+        {!isOwner && ' Members whom you invite are assigned to you.'}
+      </p>
+      <div className="mt-6 grid gap-10 lg:grid-cols-2">
+        <InviteForm isOwner={isOwner} writers={writers} onInvited={setLinks} />
+        <InviteListForm writers={writers} onInvited={setLinks} />
+      </div>
+      {links.length > 0 && <Links links={links} onClose={() => setLinks([])} />}
+      <Invitations onLink={(link) => setLinks([link])} />
+      {isOwner && staff && <Staff staff={staff} />}
+      <Toasts />
+    </main>
+  )
+}
