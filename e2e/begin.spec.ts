@@ -1,6 +1,7 @@
+import { readFileSync } from 'node:fs'
 import type { Page } from '@playwright/test'
 import { expect, open, test } from './site.ts'
-import { importTemplate, phone, publishTo, templateFile } from './people.ts'
+import { importTemplate, phone, publishTo, signIn, templateFile } from './people.ts'
 import { choose } from './pickers.ts'
 
 /** The link that was just made for somebody, as it stands on the page. */
@@ -121,4 +122,81 @@ test('an owner invites a list, line by line, and ends a writer’s role', async 
   await first.check()
   await page.getByRole('button', { name: 'Assign to Wren Harrow' }).click()
   await expect(page.getByText(/has no writer/)).toHaveCount(0)
+
+  // Who leaves is on no list, and is taken back with one tap.
+  await page.getByRole('checkbox', { name: 'Only members without a writer' }).uncheck()
+  const name = (await page.getByRole('row').nth(1).getByRole('rowheader').textContent()) ?? ''
+  await first.check()
+  await page.getByRole('button', { name: 'End memberships…' }).click()
+  await expect(page.getByRole('dialog')).toContainText(name)
+  await page.getByRole('button', { name: 'End 1 membership' }).click()
+  await expect(page.getByText(`Membership ended: ${name}.`, { exact: false })).toBeVisible()
+  await expect(page.getByRole('row').nth(1)).not.toContainText(name)
+  await page.getByText('1 former member').click()
+  await page.getByRole('button', { name: `Take ${name} back` }).click()
+  await expect(page.getByRole('row').nth(1)).toContainText(name)
+})
+
+test('a member saves their data as a file, changes their address, and leaves', async ({ page }) => {
+  await page.setViewportSize(phone)
+  await signIn(page, 'nell@demo.example')
+  await page.goto('/account')
+  const [file] = await Promise.all([
+    page.waitForEvent('download'),
+    page.getByRole('button', { name: 'Save all my data as a file' }).click(),
+  ])
+  const saved = JSON.parse(readFileSync(await file.path(), 'utf8')) as {
+    email: string
+    file: { name: string }
+  }
+  expect([saved.email, saved.file.name]).toEqual(['nell@demo.example', 'Nell Saltby'])
+
+  await page.locator('summary', { hasText: 'Change the e-mail address' }).click()
+  const address = page.getByRole('form', { name: 'Change the e-mail address' })
+  await address.getByLabel('New e-mail address').fill('nell@oak.example')
+  await address.getByLabel('Current password').fill('not that one')
+  await address.getByRole('button', { name: 'Change the address' }).click()
+  await expect(page.getByText('This is not your current password.')).toBeVisible()
+  await address.getByLabel('Current password').fill('tideway-demo')
+  await address.getByRole('button', { name: 'Change the address' }).click()
+  await expect(page.getByText('From now on you sign in with nell@oak.example.')).toBeVisible()
+
+  await page.locator('summary', { hasText: /^Leave / }).click()
+  const leave = page.getByRole('form', { name: /^Leave / })
+  await leave.getByLabel('Current password').fill('tideway-demo')
+  await leave.getByRole('button', { name: /^Leave / }).click()
+  await expect(page.getByRole('button', { name: 'Sign in', exact: true })).toBeVisible()
+  await page.getByLabel('E-mail address').fill('nell@oak.example')
+  await page.getByLabel('Password').fill('tideway-demo')
+  await page.getByRole('button', { name: 'Sign in', exact: true }).click()
+  await expect(page.getByText(/This account belongs to no gym yet/)).toBeVisible()
+})
+
+test('the gym’s own link lets people ask, and the owner lets them in', async ({ page, browser, baseURL }) => {
+  await page.goto('/sign-in')
+  await page.getByRole('button', { name: /Perrin/ }).click()
+  await page.getByRole('link', { name: 'Gym', exact: true }).click()
+  await page.getByRole('button', { name: 'Make a link for everybody' }).click()
+  const link = (await page.locator('code').textContent()) ?? ''
+  const hand = await (await browser.newContext({ viewport: phone, ...(baseURL && { baseURL }) })).newPage()
+  await hand.goto(link)
+  await expect(hand.getByText('Ask to be a member here. The gym’s owner lets you in.')).toBeVisible()
+  await hand.getByLabel('Your name').fill('Fen Wicker')
+  await hand.getByLabel('E-mail address').fill('fen@oak.example')
+  await hand.getByLabel('New password').fill('a long password')
+  await hand.getByRole('button', { name: /^Ask to join/ }).click()
+  await expect(hand.getByRole('heading', { name: 'You have asked to join' })).toBeVisible()
+
+  await page.getByRole('link', { name: 'Members', exact: true }).click()
+  await page.getByRole('link', { name: 'Answer on the People page' }).click()
+  const asking = page.getByRole('region', { name: 'Asking to join' })
+  await choose(asking.getByRole('combobox'), 'Wren Harrow')
+  await asking.getByRole('button', { name: 'Let Fen Wicker in' }).click()
+  await expect(asking).toHaveCount(0)
+  await hand.getByRole('link', { name: 'Sign in' }).click()
+  await hand.getByLabel('E-mail address').fill('fen@oak.example')
+  await hand.getByLabel('Password').fill('a long password')
+  await hand.getByRole('button', { name: 'Sign in', exact: true }).click()
+  await expect(hand.getByRole('heading', { name: 'No program yet' })).toBeVisible()
+  await hand.context().close()
 })

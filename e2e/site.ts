@@ -8,7 +8,7 @@ import { test as plain } from '@playwright/test'
 import { migrate } from '@young-oak/server/database/migrate'
 import { connect } from '@young-oak/server/database/open'
 
-export { expect, type Page } from '@playwright/test'
+export { expect, type Locator, type Page } from '@playwright/test'
 
 const root = fileURLToPath(new URL('..', import.meta.url))
 /** The database cluster as its superuser; it holds the filled database `demo` that is copied. */

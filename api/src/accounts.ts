@@ -24,6 +24,19 @@ export const passwordSchema = object({
 }).noUnknown()
 export type GivenPassword = InferType<typeof passwordSchema>
 
+/** Another address to sign in by. */
+export const addressSchema = object({
+  current: string()
+    .required('Enter your current password.')
+    .max(200, 'A password has at most 200 characters.'),
+  email: emailField(),
+}).noUnknown()
+export type GivenAddress = InferType<typeof addressSchema>
+
+/** What is asked of somebody who leaves a gym. */
+export const ownLeaveSchema = object({ current: ownPassword() }).noUnknown()
+export type GivenOwnLeave = InferType<typeof ownLeaveSchema>
+
 const token = () => string().required('The link is not whole: copy all of it.').max(200)
 
 /** A password chosen by the link of a letter. */
@@ -45,12 +58,13 @@ export const joinSchema = object({
 }).noUnknown()
 export type GivenJoin = InferType<typeof joinSchema>
 
-/** What an invitation says to whoever opens it. */
+/** What a link says to whoever opens it: an invitation, or the gym's own by which anybody may ask to join. */
 export type InvitedView = {
+  kind: 'invitation' | 'request'
   gymName: string
   role: SeatView['kind']
+  /** Of whom is invited, and who has invited; nobody's where it is a request. */
   name: string
-  /** Who has invited. */
   from: string
   /** The e-mail address of the account that is signed in in this browser; null where nobody is. */
   signedInAs: string | null
@@ -70,5 +84,7 @@ export type SeatView = {
 export type SessionView = {
   seat: SeatView | null
   seats: SeatView[]
+  /** The address that whoever is signed in signs in by. */
+  email: string | null
   demo: { email: string; password: string; who: string }[]
 }

@@ -16,6 +16,12 @@ export const gymSchema = object({
 }).noUnknown()
 export type GivenGym = InferType<typeof gymSchema>
 
+/** The gym, and the link by which anybody may ask to join; null where nobody may. */
+export type GymView = GivenGym & { joinLink: string | null }
+
+/** Lets people ask to join, by a new link each time, or ends it. */
+export const joinLinkSchema = object({ isOpen: boolean().required() }).noUnknown()
+
 /** The first gym and its owner, with the code that the server printed. */
 export const setUpSchema = object({
   code: string()

@@ -15,6 +15,14 @@ export type MemberLine = {
   writers: { id: string; name: string }[]
 }
 
+/** All that a gym keeps of a member. */
+export type OwnData = {
+  gym: string
+  email: string
+  writers: string[]
+  file: MemberFile
+}
+
 /** Everything that plans one member: what the writer's worker and the phone compute from. */
 export type MemberFile = {
   name: string

@@ -78,6 +78,24 @@ export type StaffLine = {
 /** Whom a writer's members go to when the writer leaves; nobody, where it is left out. */
 export const leaveSchema = object({ handTo: string().uuid().optional() }).noUnknown()
 
+/** Ends the seats of members, or gives them back. */
+export const membershipSchema = object({
+  members: array().of(string().uuid().required()).min(1, 'Choose members.').max(20_000).required(),
+  isOver: boolean().required(),
+}).noUnknown()
+
+/** Somebody who asks to be a member. */
+export type RequestLine = { id: string; name: string; email: string; askedOn: string }
+
+/** What the owner answers; whoever is let in is assigned to the writers who are named. */
+export const answerRequestSchema = object({
+  isTaken: boolean().required(),
+  writers: array().of(string().uuid().required()).max(20).optional(),
+}).noUnknown()
+
+/** Somebody who trained here. */
+export type FormerLine = { id: string; name: string; leftOn: string }
+
 /** Assigns members to a writer, or takes them away. */
 export const assignSchema = object({
   members: array().of(string().uuid().required()).min(1, 'Choose members.').max(20_000).required(),

@@ -1,7 +1,9 @@
 import {
+  addressSchema,
   chooseSeatSchema,
   invitedSchema,
   joinSchema,
+  ownLeaveSchema,
   passwordSchema,
   resetSchema,
   signInSchema,
@@ -22,6 +24,7 @@ export const session = () =>
     {
       seat: orNull(seat()),
       seats: list(seat()),
+      email: orNull(text()),
       demo: list(exact<SessionView['demo'][number]>({ email: text(), password: text(), who: text() })),
     },
     'Session',
@@ -65,6 +68,24 @@ export const accounts = {
   }),
   ...contract({
     method: 'post',
+    path: '/session/address',
+    says: 'Changes the address that the account is signed in by.',
+    who: ['owner', 'writer', 'member'],
+    body: addressSchema,
+    answer: session(),
+    problems: ['wrongPassword', 'addressTaken', 'tooManyAttempts'],
+  }),
+  ...contract({
+    method: 'post',
+    path: '/me/leave',
+    says: 'Ends the member’s own seat in the gym. What was trained stays with the gym.',
+    who: ['member'],
+    body: ownLeaveSchema,
+    answer: null,
+    problems: ['wrongPassword', 'tooManyAttempts'],
+  }),
+  ...contract({
+    method: 'post',
     path: '/reset',
     says: 'Gives an account another password by the link of a letter; whoever was signed in with it is signed out.',
     who: 'anyone',
@@ -75,11 +96,12 @@ export const accounts = {
   ...contract({
     method: 'post',
     path: '/join',
-    says: 'What an invitation is for.',
+    says: 'What a link is for: an invitation, or asking to join a gym.',
     who: 'anyone',
     body: invitedSchema,
     answer: exact<InvitedView>(
       {
+        kind: choice('invitation', 'request'),
         gymName: text(),
         role: choice('owner', 'writer', 'member'),
         name: text(),
@@ -97,6 +119,15 @@ export const accounts = {
     who: 'anyone',
     body: joinSchema,
     answer: session(),
+    problems: ['linkOver', 'alreadyHere', 'wrongPassword', 'addressTaken', 'tooManyAttempts'],
+  }),
+  ...contract({
+    method: 'post',
+    path: '/join/ask',
+    says: 'Asks to be a member of the gym behind a link. The owner answers.',
+    who: 'anyone',
+    body: joinSchema,
+    answer: null,
     problems: ['linkOver', 'alreadyHere', 'wrongPassword', 'addressTaken', 'tooManyAttempts'],
   }),
   ...contract({

@@ -1,10 +1,14 @@
 import type { Unit } from '@young-oak/core/units'
-import { gymSchema, setUpSchema, type GivenGym } from '../gyms.ts'
+import { gymSchema, joinLinkSchema, setUpSchema, type GymView } from '../gyms.ts'
 import { session } from './accounts.ts'
 import { contract } from './contract.ts'
-import { choice, exact, text, yesOrNo } from './reads.ts'
+import { choice, exact, orNull, text, yesOrNo } from './reads.ts'
 
-const gym = () => exact<GivenGym>({ name: text(), zone: text(), unit: choice<Unit>('kg', 'lb') }, 'Gym')
+const gym = () =>
+  exact<GymView>(
+    { name: text(), zone: text(), unit: choice<Unit>('kg', 'lb'), joinLink: orNull(text()) },
+    'Gym',
+  )
 
 export const gyms = {
   ...contract({
@@ -27,7 +31,7 @@ export const gyms = {
   ...contract({
     method: 'get',
     path: '/gym',
-    says: 'What the gym is called, its time zone and its unit.',
+    says: 'What the gym is called, its time zone and unit, and the link for asking to join.',
     who: ['owner'],
     answer: gym(),
     problems: [],
@@ -35,9 +39,18 @@ export const gyms = {
   ...contract({
     method: 'post',
     path: '/gym',
-    says: 'Changes them.',
+    says: 'Changes the name, time zone and unit.',
     who: ['owner'],
     body: gymSchema,
+    answer: gym(),
+    problems: [],
+  }),
+  ...contract({
+    method: 'post',
+    path: '/gym/join-link',
+    says: 'Makes a new link for asking to join, or ends it; the one before is worth nothing from then on.',
+    who: ['owner'],
+    body: joinLinkSchema,
     answer: gym(),
     problems: [],
   }),

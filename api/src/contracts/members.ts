@@ -1,10 +1,19 @@
 import type { Member } from '@young-oak/core/facts'
-import type { MemberFile, MemberLine } from '../members.ts'
+import type { MemberFile, MemberLine, OwnData } from '../members.ts'
 import { contract, paged, pageOf } from './contract.ts'
 import { fact } from './known.ts'
 import { enrolment, sessionLog } from './logs.ts'
 import { version } from './shown.ts'
 import { byKey, count, date, exact, list, orNull, text, yesOrNo } from './reads.ts'
+
+const file = () =>
+  exact<MemberFile>({
+    name: text(),
+    member: exact<Member>({ facts: list(fact()), logs: list(sessionLog()) }),
+    enrolments: list(enrolment()),
+    versions: byKey(version()),
+    templates: byKey(text()),
+  })
 
 export const members = {
   ...contract({
@@ -32,14 +41,21 @@ export const members = {
     path: '/members/:id/file',
     says: 'Everything that one of the writer’s members is planned from.',
     who: ['writer'],
-    answer: exact<MemberFile>({
-      name: text(),
-      member: exact<Member>({ facts: list(fact()), logs: list(sessionLog()) }),
-      enrolments: list(enrolment()),
-      versions: byKey(version()),
-      templates: byKey(text()),
-    }),
+    answer: file(),
     problems: [],
     since: 3,
+  }),
+  ...contract({
+    method: 'get',
+    path: '/me/data',
+    says: 'All that the gym keeps of the member who asks, to be saved as a file.',
+    who: ['member'],
+    answer: exact<OwnData>({
+      gym: text(),
+      email: text(),
+      writers: list(text()),
+      file: file(),
+    }),
+    problems: [],
   }),
 }

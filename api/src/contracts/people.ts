@@ -1,14 +1,18 @@
 import {
+  answerRequestSchema,
   assignSchema,
   invitesSchema,
   leaveSchema,
+  membershipSchema,
   roles,
+  type FormerLine,
   type InvitationLine,
   type InvitationLink,
+  type RequestLine,
   type StaffLine,
 } from '../people.ts'
 import { contract, paged, pageOf } from './contract.ts'
-import { choice, count, exact, list, orNull, text, yesOrNo } from './reads.ts'
+import { choice, count, date, exact, list, orNull, text, yesOrNo } from './reads.ts'
 
 const staff = () =>
   exact<StaffLine>(
@@ -56,6 +60,43 @@ export const people = {
     says: 'Assigns members to a writer, or ends it.',
     who: ['owner'],
     body: assignSchema,
+    answer: null,
+    problems: ['noSuchWriter'],
+  }),
+  ...contract({
+    method: 'post',
+    path: '/memberships',
+    says: 'Ends the seats of members, or gives them back. What was trained stays; writers are to be assigned again.',
+    who: ['owner'],
+    body: membershipSchema,
+    answer: null,
+    problems: [],
+  }),
+  ...contract({
+    method: 'get',
+    path: '/former-members',
+    says: 'Who trained in the gym and has left, by name.',
+    who: ['owner'],
+    query: paged,
+    answer: pageOf(exact<FormerLine>({ id: text(), name: text(), leftOn: date() })),
+    problems: [],
+  }),
+  ...contract({
+    method: 'get',
+    path: '/join-requests',
+    says: 'Who asks to be a member, the longest waiting first; at most five hundred.',
+    who: ['owner'],
+    answer: list(
+      exact<RequestLine>({ id: text(), name: text(), email: text(), askedOn: date() }, 'JoinRequest'),
+    ),
+    problems: [],
+  }),
+  ...contract({
+    method: 'post',
+    path: '/join-requests/:id',
+    says: 'Lets somebody in who has asked, or refuses them.',
+    who: ['owner'],
+    body: answerRequestSchema,
     answer: null,
     problems: ['noSuchWriter'],
   }),

@@ -17,6 +17,7 @@ import request, { type Response } from 'supertest'
 import type { ObjectSchema } from 'yup'
 import { offerSetUp } from '../features/gyms/setUp.ts'
 import { routes } from '../features/routes.ts'
+import { hashToken, newToken } from '../security/token.ts'
 import { anExercise } from '../testing/exercise.ts'
 import { makeProgram } from '../testing/program.ts'
 import { smallTemplate } from '../testing/template.ts'
@@ -147,6 +148,12 @@ beforeAll(async () => {
   await ask('delete /invitations/:id', { params: [dropped] }, boss)
   const { id: seatFor } = await invited('gus')
   await ask('get /invitations', {}, boss)
+  const ola = await world.addMember(gym, 'Ola')
+  await ask('post /memberships', { body: { members: [ola.id], isOver: true } }, boss)
+  await ask('get /former-members', {}, boss)
+  const leaving = await world.signIn(await world.addMember(gym, 'Pia'))
+  await ask('post /me/leave', { body: { current: world.password } }, leaving)
+  await ask('get /me/data')
   const empty = await makeWorld()
   const code = await offerSetUp(empty.database)
   const first = () => request.agent(empty.app).set(buildHeader, String(build))
@@ -166,6 +173,12 @@ beforeAll(async () => {
     { body: { members: [member.id], writer: writer.id, isAssigned: true } },
     boss,
   )
+  const { joinLink } = await ask('post /gym/join-link', { body: { isOpen: true } }, boss)
+  const asking = { token: joinLink.split('#')[1], name: 'Rob', by: 'newAccount' }
+  const asRob = { email: 'rob@test.example', password: world.password }
+  await ask('post /join/ask', { body: { ...asking, ...asRob } }, stranger())
+  const [waiting] = await ask('get /join-requests', {}, boss)
+  await ask('post /join-requests/:id', { params: [waiting.id], body: { isTaken: true } }, boss)
   await ask('post /staff/writer', {}, boss)
   const staff = await ask('get /staff', {}, boss)
   const other = staff.find(({ role, isSelf }: StaffLine) => role === 'writer' && !isSelf) as StaffLine
@@ -173,9 +186,17 @@ beforeAll(async () => {
 
   await ask('get /session')
   await ask('post /session/seat', { body: { gym, id: member.id } })
+  await ask('post /session/address', { body: { current: world.password, email: member.email } })
   await ask('post /session/password', { body: { current: world.password, next: world.password } })
   await ask('post /session', { body: { email: member.email, password: world.password } })
   await ask('delete /session')
+  const lost = newToken()
+  await world.owner('account_letter').insert({
+    token_hash: hashToken(lost),
+    account_id: member.account,
+    ends_at: world.owner.raw(`now() + interval '1 hour'`),
+  })
+  await ask('post /reset', { body: { token: lost, next: world.password } }, stranger())
   pages = { desk: coach, phone: await world.signIn(member) }
 }, 120_000)
 afterAll(() => world.end())

@@ -48,6 +48,7 @@ test('sign-in is open to everybody, and what leads to it', () => {
     'post /set-up',
     'post /join',
     'post /join/accept',
+    'post /join/ask',
   ])
 })
 

@@ -28,9 +28,16 @@ export function limitSignIn(database: Database, settings: Settings): RequestHand
 }
 
 /** Where a password or a code is asked for; what lies below another one comes first. */
-export const guessable = ['session/password', 'session', 'set-up', 'join/accept', 'reset'].map(
-  (path) => `/api/${path}`,
-)
+export const guessable = [
+  'session/password',
+  'session/address',
+  'session',
+  'me/leave',
+  'set-up',
+  'join/accept',
+  'join/ask',
+  'reset',
+].map((path) => `/api/${path}`)
 
 /** The account that the password is guessed of. */
 const whose = ({ body, session }: Request): string =>

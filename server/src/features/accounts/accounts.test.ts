@@ -148,3 +148,30 @@ test('demo accounts are offered in demo mode alone', async () => {
   expect((await offered(true)).length).toBeGreaterThan(0)
   expect(await offered(false)).toEqual([])
 })
+
+test('an address is changed by whoever knows the password, and is nobody else’s', async () => {
+  const mel = await world.addMember(gym, 'Mel')
+  const other = await world.addMember(gym, 'Nia')
+  const phone = await world.signIn(mel)
+  const change = (email: string, current = world.password) =>
+    phone.post('/api/session/address').send({ current, email })
+  expect((await change('new@test.example', 'not that one').expect(401)).body.code).toBe('wrongPassword')
+  const taken = await change(other.email.toUpperCase()).expect(409)
+  expect(taken.body).toMatchObject({ code: 'addressTaken', errors: [{ path: 'email' }] })
+  await change('no address').expect(422)
+  expect((await change('Mel.New@test.example').expect(200)).body.email).toBe('Mel.New@test.example')
+  await attempt(mel.email, world.password).expect(401)
+  await attempt('mel.new@test.example', world.password).expect(200)
+})
+
+test('a member saves all that is kept of them, and nobody else’s', async () => {
+  const writer = await world.addStaff(gym, 'writer', 'Wyn')
+  const ada = await world.addMember(gym, 'Ada', writer)
+  const phone = await world.signIn(ada)
+  const given = { load: { value: 71.5, unit: 'kg' }, date: '2026-03-02', today: '2026-03-02' }
+  await phone.post('/api/me/body-weight').send(given).expect(200)
+  const { body } = await phone.get('/api/me/data').expect(200)
+  expect(body).toMatchObject({ gym: 'Here', email: ada.email, writers: ['Wyn'], file: { name: 'Ada' } })
+  expect(JSON.stringify(body.file.member.facts)).toContain('71.5')
+  expect(JSON.stringify(body)).not.toMatch(/argon2/)
+})

@@ -1,9 +1,10 @@
 import { Problem } from '../../http/problem.ts'
-import { route, type Route } from '../../http/route.ts'
+import { route, type Call, type Route } from '../../http/route.ts'
 import { resetPassword } from './letters.ts'
 import { hashPassword, isPassword } from './password.ts'
-import { sessionView, signIn } from './signIn.ts'
-import { findAccount, savePassword } from './store.ts'
+import { sessionView, signIn, signOut } from './signIn.ts'
+import { endMembers } from '../members/membership.ts'
+import { findAccount, saveAddress, savePassword } from './store.ts'
 
 export const accountRoutes: Route[] = [
   route('get /session', async (call) => {
@@ -27,23 +28,41 @@ export const accountRoutes: Route[] = [
     call.request.session.seat = seat
     return sessionView(call)
   }),
-  route('post /session/password', async ({ body, database, request }) => {
-    const id = request.session.account ?? ''
-    const { current, next } = body
-    const account = await database.outside((scope) => findAccount(scope, { id }))
-    if (!account || !(await isPassword(account.password_hash, current)))
-      throw new Problem('wrongPassword', 'This is not your current password.', [
-        { path: 'current', message: 'This is not your current password.' },
-      ])
-    const hash = await hashPassword(next)
+  route('post /session/password', async (call) => {
+    const id = await needPassword(call)
+    const { database, request } = call
+    const hash = await hashPassword(call.body.next)
     await database.outside((scope) => savePassword(scope, id, hash, request.sessionID))
   }),
+  route('post /session/address', async (call) => {
+    const id = await needPassword(call)
+    if (!(await call.database.outside((scope) => saveAddress(scope, id, call.body.email))))
+      throw addressTaken()
+    return sessionView(call)
+  }),
+  route('post /me/leave', async (call) => {
+    await needPassword(call)
+    await call.inScope((scope) => endMembers(scope, [call.seat.id]))
+    await signOut(call)
+  }),
   route('post /reset', ({ body, database }) => resetPassword(database, body)),
-  route(
-    'delete /session',
-    ({ request }) =>
-      new Promise<void>((resolve, reject) =>
-        request.session.destroy((error) => (error ? reject(error as Error) : resolve())),
-      ),
-  ),
+  route('delete /session', signOut),
 ]
+
+/** The account of whoever asks, once their password has been checked. */
+async function needPassword({
+  request,
+  database,
+  body: { current },
+}: Pick<Call<unknown, { current: string }>, 'request' | 'database' | 'body'>): Promise<string> {
+  const id = request.session.account ?? ''
+  const account = await database.outside((scope) => findAccount(scope, { id }))
+  if (account && (await isPassword(account.password_hash, current))) return id
+  const message = 'This is not your current password.'
+  throw new Problem('wrongPassword', message, [{ path: 'current', message }])
+}
+
+const addressTaken = () => {
+  const message = 'Another account has this address.'
+  return new Problem('addressTaken', message, [{ path: 'email', message }])
+}

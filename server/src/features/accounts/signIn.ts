@@ -2,7 +2,7 @@ import type { SeatView, SessionView } from '@young-oak/api/accounts'
 import { Problem, signInFirst } from '../../http/problem.ts'
 import type { Call } from '../../http/route.ts'
 import { demoAccounts } from './demoAccounts.ts'
-import { listSeats } from './store.ts'
+import { addressOf, listSeats } from './store.ts'
 
 type Asking = Pick<Call, 'request' | 'database' | 'settings'>
 
@@ -25,10 +25,16 @@ export async function signIn(
 export async function sessionView({ request, database, settings }: Asking): Promise<SessionView> {
   const { account, seat } = request.session
   const seats = account ? await database.inAccount(account, (scope) => listSeats(scope, account)) : []
+  const email = account ? await database.outside((scope) => addressOf(scope, account)) : undefined
   const own = seat && seats.find(({ id, kind }) => id === seat.id && kind === seat.kind)
   if (seat && !own) throw signInFirst()
-  return { seat: own ?? null, seats, demo: settings.demo ? demoAccounts : [] }
+  return { seat: own ?? null, seats, email: email ?? null, demo: settings.demo ? demoAccounts : [] }
 }
+
+export const signOut = ({ request }: Pick<Call, 'request'>) =>
+  new Promise<void>((resolve, reject) =>
+    request.session.destroy((error) => (error ? reject(error as Error) : resolve())),
+  )
 
 /** A new session id at sign-in, so that one fixed beforehand is worth nothing. */
 const renew = ({ request }: Pick<Call, 'request'>) =>

@@ -26,6 +26,16 @@ export async function insertAccount(
   return made?.id
 }
 
+/** Gives an account another address; false where that is somebody else's. */
+export async function saveAddress({ db }: Scope, id: string, email: string): Promise<boolean> {
+  const { rowCount } = await db.raw(
+    `update account set email = ? where id = ? and not exists (
+       select from account other where lower(other.email) = lower(?) and other.id <> account.id)`,
+    [email, id, email],
+  )
+  return rowCount === 1
+}
+
 /** Gives an account another password, and ends its sign-ins but the one that asked for it. */
 export async function savePassword(
   { db }: Scope,
@@ -57,7 +67,7 @@ export async function listSeats({ db }: Scope, account: string): Promise<Seat[]>
     .orderBy('g.name')
   const member = await db('member as m')
     .join('gym as g', 'g.id', 'm.gym_id')
-    .where('m.account_id', account)
+    .where({ 'm.account_id': account, 'm.left_at': null })
     .select<Seat[]>('m.gym_id as gym', 'g.name as gymName', db.raw("'member' as kind"), 'm.id', 'm.name')
     .orderBy('g.name')
   return [...staff, ...member]
@@ -72,7 +82,7 @@ export async function findSeat({ db }: Scope, account: string, seat: Seat): Prom
   const found = await db(`${table} as s`)
     .join('gym as g', 'g.id', 's.gym_id')
     .where({ 's.id': seat.id, account_id: account })
-    .where(seat.kind === 'member' ? {} : { 's.role': seat.kind, 's.left_at': null })
+    .where({ 's.left_at': null, ...(seat.kind !== 'member' && { 's.role': seat.kind }) })
     .first('g.library')
   return found?.library
 }

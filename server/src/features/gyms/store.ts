@@ -22,8 +22,15 @@ export async function insertGym({ db, gym }: Scope, { name, zone, unit }: GivenG
   await db('location').insert({ gym_id: gym, id: 'home', name })
 }
 
-export async function readGym({ db, gym }: Scope): Promise<GivenGym> {
-  return (await db('gym').where({ id: gym }).first<GivenGym>('name', 'zone', 'unit')) as GivenGym
+type Gym = GivenGym & { join_token: string | null }
+
+export async function readGym({ db, gym }: Scope): Promise<Gym> {
+  return (await db('gym').where({ id: gym }).first('name', 'zone', 'unit', 'join_token')) as Gym
+}
+
+/** Another token behind the link for asking to join, or none. */
+export async function saveJoinToken({ db, gym }: Scope, join_token: string | null): Promise<void> {
+  await db('gym').where({ id: gym }).update({ join_token })
 }
 
 /** Every member's plan goes by the gym's days and unit. */

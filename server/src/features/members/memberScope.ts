@@ -28,6 +28,7 @@ export async function memberScopes(
   if (seat.kind !== 'writer') return []
   const query = scope
     .db('member as m')
+    .where({ 'm.left_at': null })
     .whereExists(
       scope
         .db('assignment as a')
@@ -43,9 +44,13 @@ export async function memberScopes(
   return (await query).map(({ id }) => made(scope, id))
 }
 
-/** Of all members of the scope's gym, or those of some ids, for a job: it acts for the gym, and hands nobody what it reads. */
+/** Of all members who are here in the scope's gym, or those of some ids, for a job: it acts for the gym, and hands nobody what it reads. */
 export async function scopesForJob(scope: Scope, ids?: string[]): Promise<MemberScope[]> {
-  const query = scope.db('member').where({ gym_id: scope.gym }).orderBy('id').select<{ id: string }[]>('id')
+  const query = scope
+    .db('member')
+    .where({ gym_id: scope.gym, left_at: null })
+    .orderBy('id')
+    .select<{ id: string }[]>('id')
   if (ids) query.whereIn('id', ids)
   return (await query).map(({ id }) => made(scope, id))
 }

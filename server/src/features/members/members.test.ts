@@ -82,6 +82,7 @@ test('an owner sees attendance and opens nobody’s training data', async () => 
     'name',
     'programs',
     'sessionsIn28Days',
+    'writers',
   ])
   await owner.get(`/api/members/${member.id}/file`).expect(403)
 })

@@ -1,6 +1,6 @@
 import { route, type Route } from '../../http/route.ts'
 import { readMemberFile } from '../training/memberFile.ts'
-import { listMembers } from './store.ts'
+import { listMembers, readOwn } from './store.ts'
 
 /** Staff see who is here and how often; training data open to those whom the member is assigned to alone. */
 export const memberRoutes: Route[] = [
@@ -9,5 +9,11 @@ export const memberRoutes: Route[] = [
   ),
   route('get /members/:id/file', ({ inMember }) =>
     inMember(async (scope) => (await readMemberFile(scope)).file),
+  ),
+  route('get /me/data', ({ inMember, request }) =>
+    inMember(async (scope) => ({
+      ...(await readOwn(scope, request.session.account as string)),
+      file: (await readMemberFile(scope)).file,
+    })),
   ),
 ]

@@ -1,14 +1,16 @@
 import { pageSize, type Page } from '@young-oak/api/contracts'
-import type { MemberLine } from '@young-oak/api/members'
+import type { MemberLine, OwnData } from '@young-oak/api/members'
 import type { Scope } from '../../database/scope.ts'
 import { pageFrom } from '../../http/page.ts'
+import { addressOf } from '../accounts/store.ts'
+import type { MemberScope } from './memberScope.ts'
 
 /** Members by name with their programs and attendance, from behind one on; days are counted in the gym's zone. */
 export async function listMembers({ db }: Scope, staff: string, after?: string): Promise<Page<MemberLine>> {
   const { rows } = await db.raw(
     `with page as (
        select gym_id, id, name from member
-       where ?::uuid is null or (name, id) > (select name, id from member where id = ?::uuid)
+       where left_at is null and (?::uuid is null or (name, id) > (select name, id from member where id = ?::uuid))
        order by name, id limit ?)
      select m.id, m.name,
        exists (select from assignment a where a.gym_id = m.gym_id and a.member_id = m.id
@@ -33,4 +35,19 @@ export async function listMembers({ db }: Scope, staff: string, after?: string):
     [after ?? null, after ?? null, pageSize + 1, staff],
   )
   return pageFrom(rows as MemberLine[])
+}
+
+/** What is kept of a member beside what plans them. */
+export async function readOwn(scope: MemberScope, account: string): Promise<Omit<OwnData, 'file'>> {
+  const { db, gym, member } = scope
+  const writers = await db('assignment as a')
+    .join('staff as s', (on) => on.on('s.gym_id', 'a.gym_id').andOn('s.id', 'a.staff_id'))
+    .where({ 'a.member_id': member, 'a.until_at': null })
+    .orderBy('s.name')
+    .select<{ name: string }[]>('s.name')
+  return {
+    gym: (await db('gym').where({ id: gym }).first('name'))?.name ?? '',
+    email: (await addressOf(scope, account)) ?? '',
+    writers: writers.map(({ name }) => name),
+  }
 }

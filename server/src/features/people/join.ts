@@ -7,33 +7,47 @@ import { hashToken } from '../../security/token.ts'
 import { linkOver } from '../accounts/letters.ts'
 import { hashPassword, isPassword } from '../accounts/password.ts'
 import { addressOf, findAccount, insertAccount } from '../accounts/store.ts'
-import { findInvitation, insertMember, insertStaff, useInvitation, type Invitation } from './store.ts'
+import { readLink } from './links.ts'
+import {
+  findAsking,
+  findInvitation,
+  insertMember,
+  insertRequest,
+  insertStaff,
+  isMember,
+  useInvitation,
+  type Invitation,
+} from './store.ts'
 
-/** Works in the gym that a token names, with the invitation behind it. */
+/** Works in the gym that a link names, with the invitation behind it, or with the gym's name where it is a link for asking to join. */
 function behind<T>(
   database: Database,
   token: string,
-  work: (scope: Scope, invitation: Invitation) => Promise<T>,
+  work: (scope: Scope, found: { invitation: Invitation } | { asked: string }) => Promise<T>,
 ): Promise<T> {
-  const [gym = '', secret = ''] = token.split('.')
-  if (!isUuid.test(gym)) throw linkOver()
-  return database.inGym(gym, async (scope) => {
-    const invitation = await findInvitation(scope, hashToken(secret))
+  const link = readLink(token)
+  if (!link) throw linkOver()
+  return database.inGym(link.gym, async (scope) => {
+    if (link.isRequest) {
+      const asked = await findAsking(scope, link.secret)
+      if (asked === undefined) throw linkOver()
+      return work(scope, { asked })
+    }
+    const invitation = await findInvitation(scope, hashToken(link.secret))
     if (!invitation) throw linkOver()
-    return work(scope, invitation)
+    return work(scope, { invitation })
   })
 }
-const isUuid = /^[0-9a-f]{8}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{12}$/
 
-/** What an invitation is for, and who is signed in where it is opened. */
+/** What a link is for, and who is signed in where it is opened. */
 export const look = (database: Database, token: string, account?: string): Promise<InvitedView> =>
-  behind(database, token, async (scope, { gymName, role, name, from }) => ({
-    gymName,
-    role,
-    name,
-    from,
-    signedInAs: account === undefined ? null : ((await addressOf(scope, account)) ?? null),
-  }))
+  behind(database, token, async (scope, found) => {
+    const signedInAs = account === undefined ? null : ((await addressOf(scope, account)) ?? null)
+    if ('asked' in found)
+      return { kind: 'request', gymName: found.asked, role: 'member', name: '', from: '', signedInAs }
+    const { gymName, role, name, from } = found.invitation
+    return { kind: 'invitation', gymName, role, name, from, signedInAs }
+  })
 
 /** Takes the seat of an invitation, and answers whose and which it is. The seat, the account and the use of the link are one commit. */
 export async function accept(
@@ -41,28 +55,47 @@ export async function accept(
   given: GivenJoin,
   signedIn?: string,
 ): Promise<{ account: string; seat: { gym: string; kind: Role } }> {
-  const { token, name } = given
-  const known = given.by === 'newAccount' ? undefined : await accountOf(database, given, signedIn)
-  const hash = given.by === 'newAccount' ? await hashPassword(given.password ?? '') : ''
-  return behind(database, token, async (scope, invitation) => {
-    const account = known ?? (await newAccount(scope, given.email ?? '', hash))
-    if (!(await takeSeat(scope, invitation, account, name))) throw alreadyHere(invitation)
+  const accountIn = await howToJoin(database, given, signedIn)
+  return behind(database, given.token, async (scope, found) => {
+    if ('asked' in found) throw linkOver()
+    const { invitation } = found
+    const account = await accountIn(scope)
+    if (!(await takeSeat(scope, invitation, account, given.name)))
+      throw alreadyHere(invitation.role, invitation.gymName)
     await useInvitation(scope, invitation.id, account)
     return { account, seat: { gym: scope.gym, kind: invitation.role } }
   })
 }
 
-/** The account of whoever joins with one that there is: of this browser, or of an address and its password. */
-async function accountOf(database: Database, given: GivenJoin, signedIn?: string): Promise<string> {
-  if (given.by === 'seat') {
-    if (signedIn === undefined) throw signInFirst()
-    return signedIn
+/** Asks to be a member. Asked twice it is one request. */
+export async function ask(database: Database, given: GivenJoin, signedIn?: string): Promise<void> {
+  const accountIn = await howToJoin(database, given, signedIn)
+  return behind(database, given.token, async (scope, found) => {
+    if (!('asked' in found)) throw linkOver()
+    const account = await accountIn(scope)
+    if (await isMember(scope, account)) throw alreadyHere('member', found.asked)
+    await insertRequest(scope, account, given.name)
+  })
+}
+
+/** The account of whoever joins, once they have proven it is theirs; a new one is made in the transaction of what is done with it. */
+async function howToJoin(
+  database: Database,
+  { by, email = '', password = '' }: GivenJoin,
+  signedIn?: string,
+): Promise<(scope: Scope) => Promise<string>> {
+  if (by === 'newAccount') {
+    const hash = await hashPassword(password)
+    return (scope) => newAccount(scope, email, hash)
   }
-  const { email = '', password = '' } = given
+  if (by === 'seat') {
+    if (signedIn === undefined) throw signInFirst()
+    return () => Promise.resolve(signedIn)
+  }
   const account = await database.outside((scope) => findAccount(scope, { email }))
   if (!(await isPassword(account?.password_hash, password)) || !account)
     throw new Problem('wrongPassword', 'This e-mail address and password do not go together.')
-  return account.id
+  return () => Promise.resolve(account.id)
 }
 
 async function newAccount(scope: Scope, email: string, hash: string): Promise<string> {
@@ -77,5 +110,5 @@ const takeSeat = (scope: Scope, { role, writers }: Invitation, account: string, 
     ? insertMember(scope, { account, name, writers })
     : insertStaff(scope, { account, name, role })
 
-const alreadyHere = ({ role, gymName }: Invitation) =>
+const alreadyHere = (role: Role, gymName: string) =>
   new Problem('alreadyHere', `This account is ${role} at ${gymName} already. Nothing was changed.`)

@@ -53,6 +53,7 @@ describe('an invitation', () => {
     const token = tokenOf(made)
     const phone = browser()
     expect((await phone.post('/api/join').send({ token }).expect(200)).body).toEqual({
+      kind: 'invitation',
       gymName: 'Here',
       role: 'member',
       name: 'Ada',
@@ -269,4 +270,126 @@ test('members are assigned to several writers, many at once, and taken away agai
   const stranger = await world.addMember(await world.addGym('Far'), 'Far')
   await send({ members: [stranger.id], writer: other.id, isAssigned: true }).expect(204)
   expect(await writersOf(stranger.id)).toEqual([])
+})
+
+describe('a member who leaves', () => {
+  const names = async (path: string): Promise<string[]> =>
+    (await owner.get(path).expect(200)).body.items.map(({ name }: { name: string }) => name)
+  const writersOf = (id: string) => world.owner('assignment').where({ member_id: id, until_at: null })
+
+  test('is signed out, is on no list, and comes back as they were, without a writer', async () => {
+    const member = await world.addMember(gym, 'Ida', writer)
+    const phone = await world.signIn(member)
+    const coach = await world.signIn(writer)
+    await phone.post('/api/me/leave').send({ current: 'not that one' }).expect(401)
+    await phone.get('/api/me/equipment?today=2026-03-02').expect(200)
+    await phone.post('/api/me/leave').send({ current: world.password }).expect(204)
+    await phone.get('/api/me/equipment?today=2026-03-02').expect(401)
+    const { email } = member
+    const again = await browser().post('/api/session').send({ email, password: world.password })
+    expect([again.status, again.body.code]).toEqual([403, 'noGym'])
+    await coach.get(`/api/members/${member.id}/file`).expect(403)
+    expect(await names('/api/members')).not.toContain('Ida')
+    expect(await names('/api/former-members')).toEqual(['Ida'])
+    // An assignment of somebody who is not here is none.
+    await owner
+      .post('/api/assignments')
+      .send({ members: [member.id], writer: writer.id, isAssigned: true })
+      .expect(204)
+    expect(await writersOf(member.id)).toEqual([])
+
+    await owner
+      .post('/api/memberships')
+      .send({ members: [member.id], isOver: false })
+      .expect(204)
+    expect(await names('/api/members')).toContain('Ida')
+    const back = await world.signIn(member)
+    await back.get('/api/me/equipment?today=2026-03-02').expect(200)
+    expect(await writersOf(member.id)).toEqual([])
+  })
+
+  test('comes back by an invitation under the same id', async () => {
+    const member = await world.addMember(gym, 'Jo', writer)
+    await owner
+      .post('/api/memberships')
+      .send({ members: [member.id], isOver: true })
+      .expect(204)
+    const token = tokenOf(await invite({ name: 'Jo', role: 'member', writers: [writer.id] }))
+    const way = { token, name: 'Jo Rill', by: 'account', email: member.email, password: world.password }
+    const { body } = await browser().post('/api/join/accept').send(way).expect(200)
+    expect(body.seat).toMatchObject({ id: member.id, name: 'Jo Rill' })
+    expect(await writersOf(member.id)).toHaveLength(1)
+  })
+
+  test('logs nothing through a page that is still open', async () => {
+    const member = await world.addMember(gym, 'Kit', writer)
+    await owner
+      .post('/api/memberships')
+      .send({ members: [member.id], isOver: true })
+      .expect(204)
+    const set = { slot: 'squat', n: 1, exercise: 'backSquat', state: 'done', reps: 5 }
+    const row = {
+      member: member.id,
+      account: member.account,
+      session: 'x',
+      id: 'x:squat:1',
+      rev: 1,
+      change: 'c',
+    }
+    const rows = [{ ...row, state: 'done', format: 1, body: set }]
+    const { answers } = await world.database.logSets(gym, rows, true)
+    expect(answers).toEqual([{ n: 1, said: 'noSeat' }])
+  })
+})
+
+describe('the gym’s own link', () => {
+  const open = async (isOpen: boolean): Promise<string> =>
+    ((await owner.post('/api/gym/join-link').send({ isOpen }).expect(200)).body.joinLink ?? '').split(
+      '#',
+    )[1] ?? ''
+  const requests = async (): Promise<{ id: string; name: string; email: string }[]> =>
+    (await owner.get('/api/join-requests').expect(200)).body
+
+  test('lets anybody ask, and the owner let them in with a writer, or refuse them', async () => {
+    const token = await open(true)
+    expect((await browser().post('/api/join').send({ token }).expect(200)).body).toMatchObject({
+      kind: 'request',
+      gymName: 'Here',
+    })
+    for (const name of ['Lou', 'Moe'])
+      await browser().post('/api/join/ask').send(newcomer(token, name)).expect(204)
+    // It gives no seat, and is none of an invitation's.
+    const lou = { email: 'lou@test.example', password: 'a password of theirs' }
+    await browser().post('/api/session').send(lou).expect(403)
+    await browser()
+      .post('/api/join/accept')
+      .send({ token, name: 'Lou', by: 'account', ...lou })
+      .expect(410)
+    // Asked twice it is one request.
+    await browser()
+      .post('/api/join/ask')
+      .send({ token, name: 'Lou', by: 'account', ...lou })
+      .expect(204)
+    const [first, second, ...rest] = await requests()
+    expect([first?.name, second?.name, rest]).toEqual(['Lou', 'Moe', []])
+    const answer = (id: string | undefined, body: object) => owner.post(`/api/join-requests/${id}`).send(body)
+    await answer(first?.id, { isTaken: true, writers: [boss.id] }).expect(422)
+    await answer(first?.id, { isTaken: true, writers: [writer.id] }).expect(204)
+    await answer(second?.id, { isTaken: false }).expect(204)
+    await answer(second?.id, { isTaken: true }).expect(404)
+    expect(await requests()).toEqual([])
+    const { body } = await browser().post('/api/session').send(lou).expect(200)
+    expect(body.seat).toMatchObject({ kind: 'member', name: 'Lou' })
+    const here = { token, name: 'Lou', by: 'account', ...lou }
+    expect((await browser().post('/api/join/ask').send(here).expect(409)).body.code).toBe('alreadyHere')
+  })
+
+  test('is worth nothing once there is another one, or none', async () => {
+    const first = await open(true)
+    const second = await open(true)
+    await browser().post('/api/join').send({ token: first }).expect(410)
+    await open(false)
+    await browser().post('/api/join/ask').send(newcomer(second, 'Ned')).expect(410)
+    expect(await world.owner('account').where({ email: 'ned@test.example' })).toEqual([])
+  })
 })

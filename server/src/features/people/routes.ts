@@ -1,9 +1,10 @@
 import { Problem } from '../../http/problem.ts'
 import { route, type Route } from '../../http/route.ts'
 import { signIn } from '../accounts/signIn.ts'
-import { accept, look } from './join.ts'
-import { invite, invites, leave, needWriter, renewLink, withdraw } from './service.ts'
-import { assign, insertStaff, listInvitations, listStaff, unassign } from './store.ts'
+import { endMembers, listFormer, takeBackMembers } from '../members/membership.ts'
+import { accept, ask, look } from './join.ts'
+import { answer, invite, invites, leave, needWriter, renewLink, withdraw } from './service.ts'
+import { assign, insertStaff, listInvitations, listRequests, listStaff, unassign } from './store.ts'
 
 /** Who works here, who trains with whom, and how people come in. */
 export const peopleRoutes: Route[] = [
@@ -28,6 +29,14 @@ export const peopleRoutes: Route[] = [
       await (isAssigned ? assign : unassign)(scope, members, writer)
     }),
   ),
+  route('post /memberships', ({ inScope, body: { members, isOver } }) =>
+    inScope((scope) => (isOver ? endMembers : takeBackMembers)(scope, members)),
+  ),
+  route('get /former-members', ({ inScope, query }) => inScope((scope) => listFormer(scope, query.after))),
+  route('get /join-requests', ({ inScope }) => inScope(listRequests)),
+  route('post /join-requests/:id', ({ inScope, seat, params, body }) =>
+    inScope((scope) => answer(scope, seat, params.id as string, body)),
+  ),
   route('get /invitations', ({ inScope, seat, query }) =>
     inScope((scope) => listInvitations(scope, invites(seat), query.after)),
   ),
@@ -45,4 +54,5 @@ export const peopleRoutes: Route[] = [
     const { account, seat } = await accept(call.database, call.body, call.request.session.account)
     return signIn(call, account, seat)
   }),
+  route('post /join/ask', ({ database, request, body }) => ask(database, body, request.session.account)),
 ]

@@ -3,9 +3,12 @@ import type { Scope } from '../../database/scope.ts'
 import { notFound, Problem } from '../../http/problem.ts'
 import type { Seat } from '../../http/seat.ts'
 import { hashToken, newToken } from '../../security/token.ts'
+import { inviteLink } from './links.ts'
 import {
+  answerRequest,
   endStaff,
   insertInvitations,
+  insertMember,
   invitedAmong,
   lockStaff,
   renewInvitation,
@@ -49,7 +52,7 @@ export async function invite(
   return ids.map((id, i) => ({
     id,
     name: people[i]?.name ?? '',
-    link: linkOf(publicUrl, scope.gym, tokens[i] as string),
+    link: inviteLink(publicUrl, scope.gym, tokens[i] as string),
   }))
 }
 
@@ -89,10 +92,6 @@ async function writerFaults(
 
 const noWriter = { message: 'This writer is not here any more. Load the page again.' }
 
-/** A token names its gym, since an invitation is read behind the wall of it. What stands behind "#" is sent to no server by a browser. */
-const linkOf = (publicUrl: string, gym: string, token: string): string =>
-  `${new URL('/join', publicUrl).href}#${gym}.${token}`
-
 /** Another link for an invitation that nobody has used. */
 export async function renewLink(
   scope: Scope,
@@ -103,11 +102,24 @@ export async function renewLink(
   const token = newToken()
   const name = await renewInvitation(scope, id, hashToken(token), invites(seat))
   if (name === undefined) throw notFound('invitation')
-  return { id, name, link: linkOf(publicUrl, scope.gym, token) }
+  return { id, name, link: inviteLink(publicUrl, scope.gym, token) }
 }
 
 export async function withdraw(scope: Scope, seat: Seat, id: string): Promise<void> {
   if (!(await withdrawInvitation(scope, id, invites(seat)))) throw notFound('invitation')
+}
+
+/** Lets somebody in who has asked, or refuses them. Whoever came in by another way meanwhile stays as they are. */
+export async function answer(
+  scope: Scope,
+  seat: Seat,
+  id: string,
+  { isTaken, writers = [] }: { isTaken: boolean; writers?: string[] | undefined },
+): Promise<void> {
+  for (const writer of writers) await needWriter(scope, writer)
+  const person = await answerRequest(scope, id, seat.id, isTaken)
+  if (!person) throw notFound('request')
+  if (isTaken) await insertMember(scope, { ...person, writers })
 }
 
 /** A writer of the gym, or a problem. */

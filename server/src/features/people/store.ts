@@ -1,5 +1,5 @@
 import { pageSize, type Page } from '@young-oak/api/contracts'
-import type { InvitationLine, Role, StaffLine } from '@young-oak/api/people'
+import type { InvitationLine, RequestLine, Role, StaffLine } from '@young-oak/api/people'
 import type { Scope } from '../../database/scope.ts'
 import { pageFrom } from '../../http/page.ts'
 
@@ -19,7 +19,7 @@ export async function insertStaff(
   return rows.length > 0
 }
 
-/** Gives an account a member's seat, assigned to writers who are still here. Nothing where it has one. */
+/** Gives an account a member's seat, or the one back that was ended, assigned to writers who are still here. Nothing where it has one. */
 export async function insertMember(
   { db, gym }: Scope,
   { account, name, writers }: Person & { writers: string[] },
@@ -27,7 +27,8 @@ export async function insertMember(
   const [made] = await db('member')
     .insert({ gym_id: gym, account_id: account, name })
     .onConflict(['gym_id', 'account_id'])
-    .ignore()
+    .merge({ name, left_at: null })
+    .whereNotNull('member.left_at')
     .returning('id')
   if (!made) return false
   for (const writer of await writersAmong({ db, gym } as Scope, writers))
@@ -79,7 +80,7 @@ export async function endStaff({ db, gym }: Scope, id: string, handTo?: string):
 export async function assign({ db }: Scope, members: string[], writer: string): Promise<void> {
   await db.raw(
     `insert into assignment (gym_id, member_id, staff_id)
-       select gym_id, id, ? from member where id = any(?::uuid[])
+       select gym_id, id, ? from member where id = any(?::uuid[]) and left_at is null
        on conflict (gym_id, member_id, staff_id) where until_at is null do nothing`,
     [writer, members],
   )
@@ -192,4 +193,44 @@ export async function findInvitation({ db }: Scope, token_hash: string): Promise
 
 export async function useInvitation({ db }: Scope, id: string, account: string): Promise<void> {
   await db('invitation').where({ id }).update({ used_at: db.fn.now(), used_by: account })
+}
+
+/** The name of the gym, where anybody may ask to join it by this token. */
+export async function findAsking({ db, gym }: Scope, join_token: string): Promise<string | undefined> {
+  return (await db('gym').where({ id: gym, join_token }).first('name'))?.name
+}
+
+export async function isMember({ db }: Scope, account_id: string): Promise<boolean> {
+  return (await db('member').where({ account_id, left_at: null }).first('id')) !== undefined
+}
+
+export async function insertRequest({ db, gym }: Scope, account_id: string, name: string): Promise<void> {
+  await db('join_request').insert({ gym_id: gym, account_id, name }).onConflict().ignore()
+}
+
+/** The most requests that are listed; whoever waits behind them is seen once some are answered. */
+const mostListed = 500
+
+export async function listRequests({ db }: Scope): Promise<RequestLine[]> {
+  const { rows } = await db.raw(
+    `select r.id, r.name, a.email, (r.asked_at at time zone g.zone)::date as "askedOn"
+     from join_request r join account a on a.id = r.account_id join gym g on g.id = r.gym_id
+     where r.answered_at is null order by r.asked_at, r.id limit ?`,
+    [mostListed],
+  )
+  return rows
+}
+
+/** Answers a request that nobody has answered, and says whose it is. */
+export async function answerRequest(
+  { db }: Scope,
+  id: string,
+  answered_by: string,
+  is_taken: boolean,
+): Promise<Person | undefined> {
+  const [row] = await db('join_request')
+    .where({ id, answered_at: null })
+    .update({ answered_at: db.fn.now(), answered_by, is_taken })
+    .returning(['account_id', 'name'])
+  return row && { account: row.account_id, name: row.name }
 }

@@ -13,8 +13,5 @@ export const sessionEndpoints = (build: Build) => ({
   chooseSeat: build.mutation<Answer<'post /session/seat'>, Body<'post /session/seat'>>({
     query: (body) => call('post /session/seat', { body }),
   }),
-  changePassword: build.mutation<void, Body<'post /session/password'>>({
-    query: (body) => call('post /session/password', { body }),
-  }),
   signOut: build.mutation<void, void>({ query: () => call('delete /session', {}) }),
 })

@@ -6,13 +6,13 @@ import { sayError } from '../../app/api.ts'
 import { useTitle } from '../../app/useTitle.ts'
 import { Button } from '../../ui/Button.tsx'
 import { Field } from '../../ui/Field.tsx'
-import { peopleApi } from '../people/peopleApi.ts'
+import { accountApi } from './accountApi.ts'
 
 /** Another password, by a link that whoever runs the server has handed over. */
 export default function ResetPage() {
   useTitle('Choose a new password')
   const { hash } = useLocation()
-  const [reset, { error, isLoading, isSuccess }] = peopleApi.useResetMutation()
+  const [reset, { error, isLoading, isSuccess }] = accountApi.useResetMutation()
   const { register, handleSubmit, formState } = useForm<GivenReset>({
     resolver: yupResolver(resetSchema),
     defaultValues: { token: hash.slice(1), next: '' },

@@ -8,6 +8,7 @@ import { toast } from '../../ui/toast.ts'
 import { Toasts } from '../../ui/Toasts.tsx'
 import { gymApi } from './gymApi.ts'
 import { GymFields } from './GymFields.tsx'
+import { JoinLink } from './JoinLink.tsx'
 
 /** What the owner says of the gym. */
 export default function GymPage() {
@@ -25,6 +26,7 @@ export default function GymPage() {
           </Button>
         </p>
       )}
+      {data && <JoinLink gymName={data.name} link={data.joinLink} />}
       <Toasts />
     </main>
   )
@@ -34,7 +36,7 @@ function GymForm({ gym }: { gym: GivenGym }) {
   const [save, { error, isLoading }] = gymApi.useSaveGymMutation()
   const { register, control, handleSubmit, reset, formState } = useForm<GivenGym>({
     resolver: yupResolver(gymSchema),
-    defaultValues: gym,
+    defaultValues: { name: gym.name, zone: gym.zone, unit: gym.unit },
   })
   const keep = async (given: GivenGym) => {
     const { data } = await save(given)

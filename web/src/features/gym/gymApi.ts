@@ -16,5 +16,9 @@ export const gymApi = api.injectEndpoints({
       query: (body) => call('post /gym', { body }),
       invalidatesTags: ['Gym', 'Session'],
     }),
+    setJoinLink: build.mutation<Answer<'post /gym/join-link'>, Body<'post /gym/join-link'>>({
+      query: (body) => call('post /gym/join-link', { body }),
+      invalidatesTags: ['Gym'],
+    }),
   }),
 })

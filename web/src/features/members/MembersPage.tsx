@@ -7,7 +7,10 @@ import { api, sayError } from '../../app/api.ts'
 import { Button } from '../../ui/Button.tsx'
 import { DataTable, type DataColumn } from '../../ui/DataTable.tsx'
 import { Toasts } from '../../ui/Toasts.tsx'
+import { peopleApi } from '../people/peopleApi.ts'
 import { AssignBar } from './AssignBar.tsx'
+import { EndMemberships } from './EndMemberships.tsx'
+import { FormerMembers } from './FormerMembers.tsx'
 
 /** Who is here and how often: attendance for owners and writers; loads open in a template, for the assigned writer. */
 export default function MembersPage() {
@@ -47,6 +50,7 @@ export default function MembersPage() {
       {data && data.length > 0 && kind === 'writer' && (
         <DataTable label="Members" rows={data} columns={[...columns, progressColumn]} keyOf={keyOf} isLong />
       )}
+      {kind === 'owner' && <FormerMembers />}
       <Toasts />
     </main>
   )
@@ -56,9 +60,11 @@ export default function MembersPage() {
 function OwnersList({ members }: { members: MemberLine[] }) {
   const [chosen, setChosen] = useState<ReadonlySet<string>>(new Set())
   const [isAlone, setAlone] = useState(false)
+  const requests = peopleApi.useJoinRequestsQuery().data?.length ?? 0
   const alone = members.filter(({ writers }) => writers.length === 0)
   const shown = isAlone ? alone : members
-  const picked = shown.filter(({ id }) => chosen.has(id)).map(({ id }) => id)
+  const picked = shown.filter(({ id }) => chosen.has(id))
+  const none = () => setChosen(new Set())
   const ownersColumns = useMemo(() => {
     const choose = (id: string, isChosen: boolean) =>
       setChosen((before) => {
@@ -77,12 +83,20 @@ function OwnersList({ members }: { members: MemberLine[] }) {
           plan them.
         </p>
       )}
-      <AssignBar chosen={picked} onDone={() => setChosen(new Set())} />
+      {requests > 0 && (
+        <p className="mt-2 rounded bg-acorn-wash px-3 py-2 text-acorn">
+          {requests === 1 ? '1 person asks' : `${requests} people ask`} to join.{' '}
+          <Link to="/people" className={link}>
+            Answer on the People page
+          </Link>
+        </p>
+      )}
+      <AssignBar chosen={picked.map(({ id }) => id)} onDone={none} />
       <div className="mt-3 flex flex-wrap items-center gap-x-6 gap-y-1">
         <label className="flex min-h-9 items-center gap-2">
           <input
             type="checkbox"
-            className="size-4 accent-leaf"
+            className="size-5 shrink-0 accent-leaf"
             checked={isAlone}
             onChange={({ target }) => setAlone(target.checked)}
           />
@@ -92,10 +106,11 @@ function OwnersList({ members }: { members: MemberLine[] }) {
           Choose all {shown.length}
         </Button>
         {picked.length > 0 && (
-          <Button look="quiet" onClick={() => setChosen(new Set())}>
+          <Button look="quiet" onClick={none}>
             Choose none
           </Button>
         )}
+        <EndMemberships chosen={picked} onDone={none} />
       </div>
       <DataTable label="Members" rows={shown} columns={ownersColumns} keyOf={keyOf} isLong />
     </>
@@ -154,7 +169,7 @@ const chosenColumn = (
     <label className="flex items-center gap-3 font-medium">
       <input
         type="checkbox"
-        className="size-4 accent-leaf"
+        className="size-5 shrink-0 accent-leaf"
         checked={chosen.has(id)}
         onChange={({ target }) => choose(id, target.checked)}
       />

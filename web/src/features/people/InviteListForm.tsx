@@ -51,7 +51,7 @@ export function InviteListForm({ writers, onInvited }: Props) {
       <div className="mt-2 flex flex-wrap items-center gap-3">
         <OpenFile onFile={(file) => void open(file)} />
         <Button disabled={isLoading || !people.length || fault !== undefined} onClick={() => void send()}>
-          {people.length === 1 ? 'Make 1 invitation' : `Make ${people.length} invitations`}
+          {sayMake(people.length)}
         </Button>
       </div>
       {(fault ?? tooLarge) && (
@@ -69,6 +69,9 @@ export function InviteListForm({ writers, onInvited }: Props) {
     </section>
   )
 }
+
+const sayMake = (n: number): string =>
+  n === 0 ? 'Make invitations' : n === 1 ? 'Make 1 invitation' : `Make ${n} invitations`
 
 function OpenFile({ onFile }: { onFile: (file: File | undefined) => void }) {
   const input = useRef<HTMLInputElement>(null)

@@ -44,24 +44,39 @@ export default function JoinPage() {
 type By = GivenJoin['by']
 
 function Invited({ token, invited }: { token: string; invited: InvitedView }) {
-  const { gymName, role, name, from, signedInAs } = invited
+  const { kind, gymName, role, name, from, signedInAs } = invited
+  const [hasAsked, setAsked] = useState(false)
   const [by, setBy] = useState<By>(signedInAs ? 'seat' : 'newAccount')
   const ways: (readonly [By, string])[] = [
     ...(signedInAs ? [['seat', `As ${signedInAs}`] as const] : []),
     ['newAccount', 'I am new here'],
     ['account', 'I have an account'],
   ]
+  if (hasAsked)
+    return (
+      <>
+        <h1 className="text-3xl">You have asked to join</h1>
+        <p role="status" className="mt-4">
+          The owner of {gymName} lets you in. Sign in then.{' '}
+          <Link to="/sign-in" className="underline underline-offset-4">
+            Sign in
+          </Link>
+        </p>
+      </>
+    )
   return (
     <>
       <h1 className="text-3xl">Join {gymName}</h1>
       <p className="mt-2 text-bark">
-        {from} has invited {name} as {role === 'owner' ? 'an owner' : `a ${role}`}.
+        {kind === 'request'
+          ? 'Ask to be a member here. The gym’s owner lets you in.'
+          : `${from} has invited ${name} as ${role === 'owner' ? 'an owner' : `a ${role}`}.`}
         {signedInAs && ` You are signed in as ${signedInAs} in this browser.`}
       </p>
       <div className="mt-4">
         <Choice label="Your account" value={by} choices={ways} onChange={(way) => way && setBy(way)} />
       </div>
-      <JoinForm key={by} token={token} name={name} by={by} gymName={gymName} />
+      <JoinForm key={by} token={token} invited={invited} by={by} onAsked={() => setAsked(true)} />
       {role === 'member' && (
         <p className="mt-6 text-sm text-bark">
           Not medical advice. If you are new to lifting, coming back to it, pregnant, on medication or have a
@@ -72,9 +87,21 @@ function Invited({ token, invited }: { token: string; invited: InvitedView }) {
   )
 }
 
-function JoinForm({ token, name, by, gymName }: { token: string; name: string; by: By; gymName: string }) {
-  const [join, { error, isLoading }] = peopleApi.useJoinMutation()
+type FormProps = { token: string; invited: InvitedView; by: By; onAsked: () => void }
+
+function JoinForm({ token, invited: { kind, name, gymName }, by, onAsked }: FormProps) {
+  const [join, joining] = peopleApi.useJoinMutation()
+  const [ask, asking] = peopleApi.useAskMutation()
+  const { error, isLoading } = kind === 'request' ? asking : joining
   const enter = useEnter()
+  const go = async (given: GivenJoin) => {
+    if (kind === 'request') {
+      const answer = await ask(given)
+      return answer.error ? undefined : onAsked()
+    }
+    const answer = await join(given)
+    if (!answer.error) await enter()
+  }
   const { register, handleSubmit, formState } = useForm<GivenJoin>({
     resolver: yupResolver(joinSchema),
     defaultValues: { token, name, by, ...(by !== 'seat' && { email: '', password: '' }) },
@@ -83,12 +110,7 @@ function JoinForm({ token, name, by, gymName }: { token: string; name: string; b
   const isNew = by === 'newAccount'
   return (
     <form
-      onSubmit={(event) =>
-        void handleSubmit(async (given) => {
-          const answer = await join(given)
-          if (!answer.error) await enter()
-        })(event)
-      }
+      onSubmit={(event) => void handleSubmit(go)(event)}
       noValidate
       aria-label={`Join ${gymName}`}
       className="mt-4 grid gap-4"
@@ -126,7 +148,7 @@ function JoinForm({ token, name, by, gymName }: { token: string; name: string; b
         </p>
       )}
       <Button type="submit" size="thumb" disabled={isLoading}>
-        Join {gymName}
+        {kind === 'request' ? 'Ask to join' : 'Join'} {gymName}
       </Button>
     </form>
   )

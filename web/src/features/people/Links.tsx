@@ -1,10 +1,9 @@
 import Papa from 'papaparse'
-import { toString as drawQr } from 'qrcode'
-import { useEffect, useState } from 'react'
+import { useState } from 'react'
 import type { InvitationLink } from '@young-oak/api/people'
 import { Button } from '../../ui/Button.tsx'
-import { Modal } from '../../ui/Modal.tsx'
-import { toast } from '../../ui/toast.ts'
+import { copyText } from '../../ui/copyText.ts'
+import { QrCode } from './QrCode.tsx'
 
 /** The links that have just been made. The server keeps none of them, so here is where they are handed on. */
 export function Links({ links, onClose }: { links: InvitationLink[]; onClose: () => void }) {
@@ -26,7 +25,7 @@ export function Links({ links, onClose }: { links: InvitationLink[]; onClose: ()
             <Button
               look="plain"
               aria-label={`Copy the link for ${link.name}`}
-              onClick={() => copy(link.link)}
+              onClick={() => copyText(link.link)}
             >
               Copy
             </Button>
@@ -42,7 +41,7 @@ export function Links({ links, onClose }: { links: InvitationLink[]; onClose: ()
       </ul>
       <div className="mt-3 flex flex-wrap gap-3">
         {links.length > 1 && (
-          <Button look="plain" onClick={() => copy(table(links))}>
+          <Button look="plain" onClick={() => copyText(table(links))}>
             Copy all names and links
           </Button>
         )}
@@ -50,43 +49,13 @@ export function Links({ links, onClose }: { links: InvitationLink[]; onClose: ()
           Close the links
         </Button>
       </div>
-      {shown && <QrCode link={shown} onClose={() => setShown(null)} />}
+      {shown && <QrCode link={shown.link} whose={shown.name} onClose={() => setShown(null)} />}
     </section>
   )
 }
-
-const copy = (text: string): void =>
-  void navigator.clipboard.writeText(text).then(
-    () => toast('Copied.'),
-    () => toast.error('This browser does not let the page copy. Select the link and copy it.'),
-  )
 
 const table = (links: InvitationLink[]): string =>
   Papa.unparse(
     links.map(({ name, link }) => [name, link]),
     { delimiter: '\t', newline: '\n', escapeFormulae: true },
   )
-
-/** The link as a picture, for a phone that is held against the screen. */
-function QrCode({ link, onClose }: { link: InvitationLink; onClose: () => void }) {
-  const [drawn, setDrawn] = useState('')
-  useEffect(() => {
-    void drawQr(link.link, { type: 'svg', margin: 2 }).then(setDrawn)
-  }, [link])
-  return (
-    <Modal
-      isOpen
-      title={`QR code for ${link.name}`}
-      about="Open the phone’s camera and point it here."
-      onClose={onClose}
-    >
-      {drawn && (
-        <img
-          alt={`QR code of the link for ${link.name}`}
-          src={`data:image/svg+xml;utf8,${encodeURIComponent(drawn)}`}
-          className="mx-auto w-full max-w-72"
-        />
-      )}
-    </Modal>
-  )
-}

@@ -8,6 +8,7 @@ import { InviteForm } from './InviteForm.tsx'
 import { InviteListForm } from './InviteListForm.tsx'
 import { Links } from './Links.tsx'
 import { peopleApi } from './peopleApi.ts'
+import { Requests } from './Requests.tsx'
 import { Staff } from './Staff.tsx'
 
 /** How people come in: invitations, and for the owner the staff. */
@@ -25,6 +26,7 @@ export default function PeoplePage() {
         An invitation is a link. Give it to the person yourself: it works once, for 14 days.
         {!isOwner && ' Members whom you invite are assigned to you.'}
       </p>
+      {isOwner && <Requests writers={writers} />}
       <div className="mt-6 grid gap-10 lg:grid-cols-2">
         <InviteForm isOwner={isOwner} writers={writers} onInvited={setLinks} />
         <InviteListForm writers={writers} onInvited={setLinks} />

@@ -1,5 +1,5 @@
 import type { FetchBaseQueryError } from '@reduxjs/toolkit/query/react'
-import type { InvitationLine } from '@young-oak/api/people'
+import type { FormerLine, InvitationLine } from '@young-oak/api/people'
 import { api } from '../../app/api.ts'
 import { call, everyPage, type Answer, type Body } from '../../app/call.ts'
 
@@ -20,6 +20,23 @@ export const peopleApi = api.injectEndpoints({
     }),
     assign: build.mutation<void, Body<'post /assignments'>>({
       query: (body) => call('post /assignments', { body }),
+      invalidatesTags: ['People', 'Members'],
+    }),
+    setMemberships: build.mutation<void, Body<'post /memberships'>>({
+      query: (body) => call('post /memberships', { body }),
+      invalidatesTags: ['People', 'Members'],
+    }),
+    formerMembers: build.query<FormerLine[], void>({
+      queryFn: (_none, _api, _extra, base) =>
+        everyPage<'get /former-members', FetchBaseQueryError>('get /former-members', {}, base),
+      providesTags: ['People'],
+    }),
+    joinRequests: build.query<Answer<'get /join-requests'>, void>({
+      query: () => call('get /join-requests', {}),
+      providesTags: ['People'],
+    }),
+    answerRequest: build.mutation<void, Body<'post /join-requests/:id'> & { id: string }>({
+      query: ({ id, ...body }) => call('post /join-requests/:id', { params: { id }, body }),
       invalidatesTags: ['People', 'Members'],
     }),
     invitations: build.query<InvitationLine[], void>({
@@ -44,9 +61,11 @@ export const peopleApi = api.injectEndpoints({
       // Who is signed in may be another by the next time.
       keepUnusedDataFor: 0,
     }),
+    ask: build.mutation<void, Body<'post /join/ask'>>({
+      query: (body) => call('post /join/ask', { body }),
+    }),
     join: build.mutation<Answer<'post /join/accept'>, Body<'post /join/accept'>>({
       query: (body) => call('post /join/accept', { body }),
     }),
-    reset: build.mutation<void, Body<'post /reset'>>({ query: (body) => call('post /reset', { body }) }),
   }),
 })
