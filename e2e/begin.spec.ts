@@ -21,7 +21,7 @@ test('a new owner sets up a gym, and a member whom they invite logs a set', asyn
     await expect(desk.getByRole('heading', { name: 'Set up your gym' })).toBeVisible()
     await desk.getByRole('button', { name: 'Set up the gym' }).click()
     await expect(desk.getByText('Enter the code that the server printed.')).toBeVisible()
-    await desk.getByLabel('Code').fill('AAAA-AAAA')
+    await desk.getByLabel('Set-up code').fill('AAAA-AAAA')
     await desk.getByLabel('Name of the gym').fill('Saltmarsh Rowing & Strength')
     await desk.getByRole('combobox', { name: /Time zone/ }).click()
     await desk.getByPlaceholder('A city, such as London').fill('halifax')
@@ -35,7 +35,7 @@ test('a new owner sets up a gym, and a member whom they invite logs a set', asyn
     await expect(desk.getByLabel('New password')).toHaveValue('a long password')
     await expect.poll(() => club.said()).toMatch(/with the code/)
     const code = /code (\S+)/.exec(club.said())?.[1] ?? ''
-    await desk.getByLabel('Code').fill(code.toLowerCase())
+    await desk.getByLabel('Set-up code').fill(code.toLowerCase())
     await desk.getByRole('button', { name: 'Set up the gym' }).click()
 
     await expect(desk.getByText('No members yet.')).toBeVisible()

@@ -20,6 +20,7 @@ async function main(): Promise<void> {
   })
   await takeWriter(browser)
   await takeRules(browser)
+  await takeOwner(browser)
   await takeMember(browser)
   await browser.close()
 }
@@ -72,11 +73,6 @@ async function takeWriter(browser: Browser): Promise<void> {
   await page.getByRole('link', { name: 'Maxes' }).click()
   await page.getByRole('rowheader', { name: 'Rafe Otterby' }).waitFor()
   await shoot(page, 'max-table')
-  await page.getByRole('button', { name: 'Import from a spreadsheet' }).click()
-  await page.getByLabel('Paste from a spreadsheet').fill(pasted)
-  await page.getByText('2 to store, 1 with an error.').waitFor()
-  await shoot(page, 'bring-in')
-  await page.keyboard.press('Escape')
   await page.getByRole('link', { name: 'Equipment' }).click()
   await page.getByText('The boathouse gym').click()
   await shoot(page, 'equipment')
@@ -103,14 +99,6 @@ async function takeRules(browser: Browser): Promise<void> {
   await shoot(page, 'progress')
 }
 
-/** Three lines as they come from a spreadsheet, one of them with a slip. */
-const pasted = [
-  'member\tlift\tload\tunit\treps\tdate',
-  'Hesper Dunlin\tBack squat\t122,5\tkg\t1\t2026-01-09',
-  'Ilse Brack\tDeadlift\t300 lb\t\t5\t9 Jan 2026',
-  'Rafe Otterby\tBench pres\t115\tkg\t1\t2026-01-09',
-].join('\n')
-
 /** Publishing with two cells changed, which are given back afterwards. */
 async function publishing(page: Page): Promise<void> {
   await page.getByRole('button', { name: /^Week 10,/ }).click()
@@ -130,6 +118,22 @@ async function publishing(page: Page): Promise<void> {
   await page.getByRole('button', { name: /^Undo/ }).click()
   await page.getByText('Saved', { exact: true }).waitFor()
 }
+
+async function takeOwner(browser: Browser): Promise<void> {
+  const page = await enter(browser, 'Perrin', { width: 1280, height: 800 })
+  await page.getByRole('link', { name: 'People' }).click()
+  await page.getByLabel('People, one a line').fill(invited)
+  await page.getByText('Line 3: This is not an e-mail address.').waitFor()
+  await shoot(page, 'people')
+}
+
+/** A list as it is pasted from a spreadsheet, with a slip in it. */
+const invited = [
+  'Name\tE-mail\tWriter',
+  'Rue Sallow\true@oak.example\tWren Harrow',
+  'Sedge Mere\tsedge at oak\tOdell Marsh',
+  'Tern Ebb\ttern@oak.example\tOdell Marsh',
+].join('\n')
 
 async function takeMember(browser: Browser): Promise<void> {
   const wide = await enter(browser, 'Isla', { width: 1280, height: 800 })

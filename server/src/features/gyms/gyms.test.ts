@@ -1,3 +1,5 @@
+import { spawnSync } from 'node:child_process'
+import { fileURLToPath } from 'node:url'
 import { afterAll, beforeAll, expect, test } from '@jest/globals'
 import { build, buildHeader } from '@young-oak/api/build'
 import request from 'supertest'
@@ -83,4 +85,28 @@ test('a letter gives another password once, and signs out whoever had the old on
   await signIn(world.password).expect(401)
   await signIn('another password').expect(200)
   expect((await reset(token).expect(410)).body.code).toBe('linkOver')
+})
+
+test('the command makes a link for a new password, which works', async () => {
+  const member = await world.addMember(await world.addGym('Yonder'), 'Oda')
+  const url = Object.assign(new URL(process.env.TEST_DATABASE_URL ?? ''), {
+    pathname: new URL(world.url).pathname,
+  })
+  const command = (...args: string[]) =>
+    spawnSync(
+      process.execPath,
+      ['--import', 'tsx', 'server/src/features/accounts/passwordLink.ts', ...args],
+      {
+        cwd: fileURLToPath(new URL('../../../..', import.meta.url)),
+        env: { PATH: process.env.PATH, DATABASE_OWNER_URL: url.href, PUBLIC_URL: 'https://oak.example' },
+        encoding: 'utf8',
+      },
+    )
+  expect(command('--email', 'nobody@test.example')).toMatchObject({
+    status: 2,
+    stderr: 'No link was made. Nobody signs in with nobody@test.example.\n',
+  })
+  const { stdout } = command('--email', member.email.toUpperCase())
+  const token = /https:\/\/oak\.example\/reset#(\S+)/.exec(stdout)?.[1]
+  await browser().post('/api/reset').send({ token, next: 'yet another one' }).expect(204)
 })

@@ -1,12 +1,13 @@
 import { yupResolver } from '@hookform/resolvers/yup'
 import { useForm } from 'react-hook-form'
 import { addressSchema, type GivenAddress } from '@young-oak/api/accounts'
-import { sayError } from '../../app/api.ts'
+import { Fault } from '../../app/Fault.tsx'
 import { Button } from '../../ui/Button.tsx'
 import { Details } from '../../ui/Details.tsx'
 import { Field } from '../../ui/Field.tsx'
 import { toast } from '../../ui/toast.ts'
 import { accountApi } from './accountApi.ts'
+import { CurrentPassword } from './PasswordFields.tsx'
 
 /** The address that one signs in by. */
 export function AddressForm({ email }: { email: string }) {
@@ -35,18 +36,8 @@ export function AddressForm({ email }: { email: string }) {
           error={formState.errors.email?.message}
           {...register('email')}
         />
-        <Field
-          label="Current password"
-          type="password"
-          autoComplete="current-password"
-          error={formState.errors.current?.message}
-          {...register('current')}
-        />
-        {error && (
-          <p role="alert" className="text-brick">
-            {sayError(error)}
-          </p>
-        )}
+        <CurrentPassword error={formState.errors.current?.message} {...register('current')} />
+        <Fault error={error} />
         <Button type="submit" disabled={isLoading}>
           Change the address
         </Button>

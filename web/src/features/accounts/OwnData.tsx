@@ -2,15 +2,16 @@ import { yupResolver } from '@hookform/resolvers/yup'
 import { useForm } from 'react-hook-form'
 import { useNavigate } from 'react-router'
 import { ownLeaveSchema, type GivenOwnLeave } from '@young-oak/api/accounts'
+import { Fault } from '../../app/Fault.tsx'
 import { api, sayError } from '../../app/api.ts'
 import { useAppDispatch, useAppSelector } from '../../app/store.ts'
 import { today } from '../../app/today.ts'
 import { giveUpOutbox } from '../../offline/useOutbox.ts'
 import { Button } from '../../ui/Button.tsx'
 import { Details } from '../../ui/Details.tsx'
-import { Field } from '../../ui/Field.tsx'
 import { toast } from '../../ui/toast.ts'
 import { accountApi } from './accountApi.ts'
+import { CurrentPassword } from './PasswordFields.tsx'
 
 /** What the gym keeps of a member, as a file, and the way out of the gym. */
 export function OwnData({ gymName }: { gymName: string }) {
@@ -75,18 +76,8 @@ function LeaveForm({ gymName }: { gymName: string }) {
           aria-label={`Leave ${gymName}`}
           className="mt-3 grid max-w-sm gap-4"
         >
-          <Field
-            label="Current password"
-            type="password"
-            autoComplete="current-password"
-            error={formState.errors.current?.message}
-            {...register('current')}
-          />
-          {error && (
-            <p role="alert" className="text-brick">
-              {sayError(error)}
-            </p>
-          )}
+          <CurrentPassword error={formState.errors.current?.message} {...register('current')} />
+          <Fault error={error} />
           <Button type="submit" look="plain" disabled={isLoading}>
             Leave {gymName}
           </Button>

@@ -1,12 +1,12 @@
 import { yupResolver } from '@hookform/resolvers/yup'
 import { useForm } from 'react-hook-form'
 import { passwordSchema, type GivenPassword } from '@young-oak/api/accounts'
-import { sayError } from '../../app/api.ts'
+import { Fault } from '../../app/Fault.tsx'
 import { Button } from '../../ui/Button.tsx'
 import { Details } from '../../ui/Details.tsx'
-import { Field } from '../../ui/Field.tsx'
 import { toast } from '../../ui/toast.ts'
 import { accountApi } from './accountApi.ts'
+import { CurrentPassword, NewPassword } from './PasswordFields.tsx'
 
 export function PasswordForm() {
   const [change, { error, isLoading }] = accountApi.useChangePasswordMutation()
@@ -31,26 +31,9 @@ export function PasswordForm() {
         aria-label="Change the password"
         className="mt-3 grid max-w-sm gap-4"
       >
-        <Field
-          label="Current password"
-          type="password"
-          autoComplete="current-password"
-          error={formState.errors.current?.message}
-          {...register('current')}
-        />
-        <Field
-          label="New password"
-          type="password"
-          autoComplete="new-password"
-          hint="At least 10 characters."
-          error={formState.errors.next?.message}
-          {...register('next')}
-        />
-        {error && (
-          <p role="alert" className="text-brick">
-            {sayError(error)}
-          </p>
-        )}
+        <CurrentPassword error={formState.errors.current?.message} {...register('current')} />
+        <NewPassword error={formState.errors.next?.message} {...register('next')} />
+        <Fault error={error} />
         <Button type="submit" disabled={isLoading}>
           Change the password
         </Button>

@@ -5,8 +5,8 @@ import { resetSchema, type GivenReset } from '@young-oak/api/accounts'
 import { sayError } from '../../app/api.ts'
 import { useTitle } from '../../app/useTitle.ts'
 import { Button } from '../../ui/Button.tsx'
-import { Field } from '../../ui/Field.tsx'
 import { accountApi } from './accountApi.ts'
+import { NewPassword } from './PasswordFields.tsx'
 
 /** Another password, by a link that whoever runs the server has handed over. */
 export default function ResetPage() {
@@ -34,14 +34,7 @@ export default function ResetPage() {
           aria-label="Choose a new password"
           className="mt-4 grid gap-4"
         >
-          <Field
-            label="New password"
-            type="password"
-            autoComplete="new-password"
-            hint="At least 10 characters."
-            error={formState.errors.next?.message}
-            {...register('next')}
-          />
+          <NewPassword error={formState.errors.next?.message} {...register('next')} />
           {(error || formState.errors.token) && (
             <p role="alert" className="text-brick">
               {formState.errors.token?.message ?? sayError(error)}

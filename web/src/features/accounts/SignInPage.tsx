@@ -1,10 +1,11 @@
+import { Fault } from '../../app/Fault.tsx'
 import { useTitle } from '../../app/useTitle.ts'
 import { yupResolver } from '@hookform/resolvers/yup'
 import { useState } from 'react'
 import { useForm } from 'react-hook-form'
 import { Navigate } from 'react-router'
 import { signInSchema, type SignIn } from '@young-oak/api/accounts'
-import { api, sayError } from '../../app/api.ts'
+import { api } from '../../app/api.ts'
 import { useSigningOut } from '../../app/signingOut.ts'
 import { Button } from '../../ui/Button.tsx'
 import { Field } from '../../ui/Field.tsx'
@@ -54,11 +55,7 @@ export default function SignInPage() {
             error={formState.errors.password?.message}
             {...register('password')}
           />
-          {(error ?? away) && (
-            <p role="alert" className="text-brick">
-              {sayError(error ?? away)}
-            </p>
-          )}
+          <Fault error={error ?? away} />
           <Button type="submit" size="thumb" disabled={isLoading}>
             Sign in
           </Button>

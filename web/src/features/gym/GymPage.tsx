@@ -1,7 +1,8 @@
 import { yupResolver } from '@hookform/resolvers/yup'
 import { useForm } from 'react-hook-form'
 import { gymSchema, type GivenGym } from '@young-oak/api/gyms'
-import { sayError } from '../../app/api.ts'
+import { NotRead } from '../../app/NotRead.tsx'
+import { Fault } from '../../app/Fault.tsx'
 import { useTitle } from '../../app/useTitle.ts'
 import { Button } from '../../ui/Button.tsx'
 import { toast } from '../../ui/toast.ts'
@@ -18,14 +19,7 @@ export default function GymPage() {
     <main className="mx-auto w-full max-w-xl px-4 py-6">
       <h1 className="text-3xl">Gym</h1>
       {data ? <GymForm gym={data} /> : !error && <p className="mt-6 text-bark">Loading…</p>}
-      {error && (
-        <p role="alert" className="mt-6">
-          {sayError(error)}{' '}
-          <Button look="quiet" onClick={() => void refetch()}>
-            Try again
-          </Button>
-        </p>
-      )}
+      <NotRead error={error} onRetry={refetch} />
       {data && <JoinLink gymName={data.name} link={data.joinLink} />}
       <Toasts />
     </main>
@@ -52,11 +46,7 @@ function GymForm({ gym }: { gym: GivenGym }) {
       className="mt-4 grid max-w-md gap-4"
     >
       <GymFields register={register} control={control} at={{ name: 'name', zone: 'zone', unit: 'unit' }} />
-      {error && (
-        <p role="alert" className="text-brick">
-          {sayError(error)}
-        </p>
-      )}
+      <Fault error={error} />
       <Button type="submit" disabled={isLoading || !formState.isDirty}>
         Save the gym
       </Button>

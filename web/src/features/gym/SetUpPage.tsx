@@ -2,10 +2,11 @@ import { yupResolver } from '@hookform/resolvers/yup'
 import { useForm } from 'react-hook-form'
 import { Navigate } from 'react-router'
 import { setUpSchema, type GivenSetUp } from '@young-oak/api/gyms'
-import { sayError } from '../../app/api.ts'
+import { Fault } from '../../app/Fault.tsx'
 import { useTitle } from '../../app/useTitle.ts'
 import { Button } from '../../ui/Button.tsx'
 import { Field } from '../../ui/Field.tsx'
+import { NewPassword } from '../accounts/PasswordFields.tsx'
 import { useEnter } from '../accounts/useEnter.ts'
 import { gymApi } from './gymApi.ts'
 import { GymFields, ownZone } from './GymFields.tsx'
@@ -54,7 +55,7 @@ function SetUpForm() {
       className="mt-6 grid gap-8"
     >
       <Field
-        label="Code"
+        label="Set-up code"
         autoComplete="one-time-code"
         autoCapitalize="characters"
         spellCheck={false}
@@ -86,24 +87,13 @@ function SetUpForm() {
           error={errors.owner?.email?.message}
           {...register('owner.email')}
         />
-        <Field
-          label="New password"
-          type="password"
-          autoComplete="new-password"
-          hint="At least 10 characters."
-          error={errors.owner?.password?.message}
-          {...register('owner.password')}
-        />
+        <NewPassword error={errors.owner?.password?.message} {...register('owner.password')} />
         <label className="flex min-h-11 items-center gap-3">
           <input type="checkbox" className="size-5 accent-leaf" {...register('owner.writes')} />I write
           programs too
         </label>
       </fieldset>
-      {error && !isCode && (
-        <p role="alert" className="text-brick">
-          {sayError(error)}
-        </p>
-      )}
+      {!isCode && <Fault error={error} />}
       <Button type="submit" size="thumb" disabled={isLoading}>
         Set up the gym
       </Button>

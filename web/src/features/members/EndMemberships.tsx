@@ -1,5 +1,5 @@
 import { useState } from 'react'
-import { sayError } from '../../app/api.ts'
+import { Fault } from '../../app/Fault.tsx'
 import { Button } from '../../ui/Button.tsx'
 import { Modal } from '../../ui/Modal.tsx'
 import { toast } from '../../ui/toast.ts'
@@ -35,11 +35,7 @@ export function EndMemberships({ chosen, onDone }: Props) {
             <li key={id}>{name}</li>
           ))}
         </ul>
-        {error && (
-          <p role="alert" className="mt-3 text-brick">
-            {sayError(error)}
-          </p>
-        )}
+        <Fault error={error} className="mt-3" />
         <div className="mt-4 flex gap-3">
           <Button disabled={isLoading} onClick={() => void end()}>
             End {chosen.length === 1 ? '1 membership' : `${chosen.length} memberships`}

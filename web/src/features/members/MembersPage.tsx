@@ -1,9 +1,10 @@
+import { NotRead } from '../../app/NotRead.tsx'
 import { useTitle } from '../../app/useTitle.ts'
 import { useMemo, useState } from 'react'
 import { Link } from 'react-router'
 import type { MemberLine } from '@young-oak/api/members'
 import { formatDay } from '@young-oak/core/units'
-import { api, sayError } from '../../app/api.ts'
+import { api } from '../../app/api.ts'
 import { Button } from '../../ui/Button.tsx'
 import { DataTable, type DataColumn } from '../../ui/DataTable.tsx'
 import { Toasts } from '../../ui/Toasts.tsx'
@@ -30,14 +31,7 @@ export default function MembersPage() {
         </p>
       )}
       {isLoading && <p className="mt-6 text-bark">Loading…</p>}
-      {error && (
-        <p role="alert" className="mt-6">
-          {sayError(error)}{' '}
-          <Button look="quiet" onClick={() => void refetch()}>
-            Try again
-          </Button>
-        </p>
-      )}
+      <NotRead error={error} onRetry={refetch} />
       {data?.length === 0 && (
         <p className="mt-6 text-bark">
           No members yet.{' '}

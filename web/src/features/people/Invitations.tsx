@@ -1,8 +1,8 @@
 import { useMemo } from 'react'
 import type { InvitationLine, InvitationLink } from '@young-oak/api/people'
 import { formatDay } from '@young-oak/core/units'
+import { NotRead } from '../../app/NotRead.tsx'
 import { sayError } from '../../app/api.ts'
-import { Button } from '../../ui/Button.tsx'
 import { DataTable, type DataColumn } from '../../ui/DataTable.tsx'
 import { toast } from '../../ui/toast.ts'
 import { peopleApi } from './peopleApi.ts'
@@ -35,14 +35,7 @@ export function Invitations({ onLink }: { onLink: (link: InvitationLink) => void
   return (
     <section className="mt-10">
       <h2 className="text-xl">Invitations nobody has used yet</h2>
-      {error && (
-        <p role="alert" className="mt-2">
-          {sayError(error)}{' '}
-          <Button look="quiet" onClick={() => void refetch()}>
-            Try again
-          </Button>
-        </p>
-      )}
+      <NotRead error={error} onRetry={refetch} className="mt-2" />
       {data?.length === 0 && <p className="mt-2 text-bark">None. Invite a person above.</p>}
       {data && data.length > 0 && (
         <DataTable label="Invitations" rows={data} columns={columns} keyOf={({ id }) => id} isLong />

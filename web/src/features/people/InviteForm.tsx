@@ -1,7 +1,8 @@
 import { yupResolver } from '@hookform/resolvers/yup'
 import { useForm, useWatch } from 'react-hook-form'
 import { inviteDraftSchema, type InvitationLink, type InviteDraft, type Role } from '@young-oak/api/people'
-import { fieldErrors, sayError } from '../../app/api.ts'
+import { Fault } from '../../app/Fault.tsx'
+import { fieldErrors } from '../../app/api.ts'
 import { Button } from '../../ui/Button.tsx'
 import { Field } from '../../ui/Field.tsx'
 import { FormSelect } from '../../ui/FormSelect.tsx'
@@ -64,11 +65,7 @@ export function InviteForm({ isOwner, writers, onInvited }: Props) {
             hint={writers.length ? 'Reads and plans this member.' : 'There is no writer yet: invite one.'}
           />
         )}
-        {error && !refused && (
-          <p role="alert" className="text-brick">
-            {sayError(error)}
-          </p>
-        )}
+        {!refused && <Fault error={error} />}
         <Button type="submit" disabled={isLoading} className="justify-self-start">
           Make the invitation
         </Button>

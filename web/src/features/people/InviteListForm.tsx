@@ -1,6 +1,6 @@
 import { useId, useMemo, useRef, useState } from 'react'
 import type { InvitationLink } from '@young-oak/api/people'
-import { sayError } from '../../app/api.ts'
+import { Fault } from '../../app/Fault.tsx'
 import { Button } from '../../ui/Button.tsx'
 import { peopleApi } from './peopleApi.ts'
 import { readInvites, textOf, type InviteLine, type Writer } from './readInvites.ts'
@@ -59,11 +59,7 @@ export function InviteListForm({ writers, onInvited }: Props) {
           {tooLarge ? 'The file is larger than 1 MB: no list of people is.' : fault}
         </p>
       )}
-      {error && (
-        <p role="alert" className="mt-2 text-brick">
-          {sayError(error)}
-        </p>
-      )}
+      <Fault error={error} className="mt-2" />
       {left.length > 0 && <Faults lines={left} />}
       {people.length > 0 && <Preview lines={lines.filter((one) => one.invite)} writers={writers} />}
     </section>

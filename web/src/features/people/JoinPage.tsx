@@ -3,6 +3,7 @@ import { useState } from 'react'
 import { useForm } from 'react-hook-form'
 import { Link, useLocation } from 'react-router'
 import { joinSchema, type GivenJoin, type InvitedView } from '@young-oak/api/accounts'
+import { Fault } from '../../app/Fault.tsx'
 import { sayError } from '../../app/api.ts'
 import { useTitle } from '../../app/useTitle.ts'
 import { Button } from '../../ui/Button.tsx'
@@ -142,11 +143,7 @@ function JoinForm({ token, invited: { kind, name, gymName }, by, onAsked }: Form
           />
         </>
       )}
-      {error && (
-        <p role="alert" className="text-brick">
-          {sayError(error)}
-        </p>
-      )}
+      <Fault error={error} />
       <Button type="submit" size="thumb" disabled={isLoading}>
         {kind === 'request' ? 'Ask to join' : 'Join'} {gymName}
       </Button>

@@ -1,5 +1,6 @@
 import { useState } from 'react'
 import type { StaffLine } from '@young-oak/api/people'
+import { Fault } from '../../app/Fault.tsx'
 import { sayError } from '../../app/api.ts'
 import { Button } from '../../ui/Button.tsx'
 import { Modal } from '../../ui/Modal.tsx'
@@ -88,11 +89,7 @@ function EndRole({ one, staff, onClose }: { one: StaffLine; staff: StaffLine[]; 
           onChoose={setHandTo}
         />
       )}
-      {error && (
-        <p role="alert" className="mt-3 text-brick">
-          {sayError(error)}
-        </p>
-      )}
+      <Fault error={error} className="mt-3" />
       <div className="mt-4 flex gap-3">
         <Button disabled={isLoading} onClick={() => void end()}>
           End the role

@@ -1,8 +1,9 @@
+import { NotRead } from '../../app/NotRead.tsx'
 import { useTitle } from '../../app/useTitle.ts'
 import { useState } from 'react'
 import { Link } from 'react-router'
 import type { TemplateLine } from '@young-oak/api/templates'
-import { api, sayError } from '../../app/api.ts'
+import { api } from '../../app/api.ts'
 import { Button } from '../../ui/Button.tsx'
 import { DataTable, type DataColumn } from '../../ui/DataTable.tsx'
 import { ImportFile } from './ImportFile.tsx'
@@ -27,14 +28,7 @@ export default function TemplatesPage() {
       </div>
       {isStarting && <StartDialog templates={data ?? []} onClose={() => setStarting(false)} />}
       {isLoading && <p className="mt-6 text-bark">Loading…</p>}
-      {error && (
-        <p role="alert" className="mt-6">
-          {sayError(error)}{' '}
-          <Button look="quiet" onClick={() => void refetch()}>
-            Try again
-          </Button>
-        </p>
-      )}
+      <NotRead error={error} onRetry={refetch} />
       {data?.length === 0 && (
         <p className="mt-6 text-bark">
           No templates yet. Start with an empty template, or with one of ten ready-made ones.
