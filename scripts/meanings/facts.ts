@@ -3,7 +3,8 @@ const lift = { exercise: 'the lift', variant: 'of it, with its own max' }
 
 export const factMeanings: Record<string, Record<string, string>> = {
   'fact about': {
-    about: 'What makes deloads come a little sooner. All of it is optional.',
+    about: 'What deloads are advised by, first of all the training age. All of it is optional.',
+    training: 'how long they have trained with weights',
     overForty: 'aged forty or over',
     deficit: 'eats in a calorie deficit',
     stress: 'is under stress',

@@ -128,7 +128,7 @@ export const accounts = {
     who: 'anyone',
     body: joinSchema,
     answer: null,
-    problems: ['linkOver', 'alreadyHere', 'wrongPassword', 'addressTaken', 'tooManyAttempts'],
+    problems: ['linkOver', 'alreadyHere', 'wrongPassword', 'addressTaken', 'tooMany', 'tooManyAttempts'],
   }),
   ...contract({
     method: 'delete',

@@ -6,6 +6,7 @@ import {
   factNames,
   factOf,
   jointAnswers,
+  trainingAges,
   type About,
   type BlockOf,
   type CheckIn,
@@ -104,7 +105,12 @@ export const event = () =>
     to: left(date()),
   })
 export const about = () =>
-  exact<About>({ overForty: left(yesOrNo()), deficit: left(yesOrNo()), stress: left(yesOrNo()) })
+  exact<About>({
+    training: left(choice(...trainingAges)),
+    overForty: left(yesOrNo()),
+    deficit: left(yesOrNo()),
+    stress: left(yesOrNo()),
+  })
 export const mostSets = () => byKey(count())
 export const adviceTaken = () =>
   byKey(exact<Evidence['adviceTaken'][string]>({ taken: yesOrNo(), date: date() }))

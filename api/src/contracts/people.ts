@@ -84,7 +84,7 @@ export const people = {
   ...contract({
     method: 'get',
     path: '/join-requests',
-    says: 'Who asks to be a member, the longest waiting first; at most five hundred.',
+    says: 'Who asks to be a member, the longest waiting first; at most five hundred may wait.',
     who: ['owner'],
     answer: list(
       exact<RequestLine>({ id: text(), name: text(), email: text(), askedOn: date() }, 'JoinRequest'),

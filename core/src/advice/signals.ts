@@ -57,7 +57,8 @@ export const limits = {
   hard: 9,
   /** A deload is rarely closer to the last than this. */
   closest: 3,
-  /** Weeks after which one is due: for most, for those who train hard or often, and never sooner than. */
+  /** Weeks after which one is due: by training age, where nobody said it, for those who train hard or often, and never sooner than. */
+  dueBy: { underOneYear: 8, oneToThreeYears: 6, overThreeYears: 4 },
   due: 8,
   dueHard: 4,
   dueLeast: 4,
@@ -83,11 +84,12 @@ export const fallingIn = ({ lifts }: Signals): LiftSignal[] => lifts.filter(isFa
 
 export const main = (library: Library, { lift }: LiftSignal): Muscle => mainMuscle(library, lift)
 
-/** Weeks after the last deload, or the start, from which one is due: sooner for those who train hard, often, or with less to spare. */
+/** Weeks after the last deload, or the start, from which one is due: by training age first, and sooner for those who train hard, often, or with less to spare. */
 export function dueAfter({ usualRir: usualLeft, daysAWeek, about }: Signals): number {
   const isHard = (usualLeft !== null && usualLeft <= 1) || daysAWeek >= limits.oftenDays
   const strains = [about.overForty, about.deficit, about.stress].filter(Boolean).length
-  return Math.max(limits.dueLeast, (isHard ? limits.dueHard : limits.due) - strains)
+  const usual = about.training ? limits.dueBy[about.training] : limits.due
+  return Math.max(limits.dueLeast, (isHard ? Math.min(usual, limits.dueHard) : usual) - strains)
 }
 
 export const weeksWithout = ({ weeksSinceDeload, weeksTrained }: Signals): number =>

@@ -173,6 +173,26 @@ export const situations: Situation[] = [
     sure: 'weak',
   },
   {
+    say: 'over three years of training, five weeks in, and worn out',
+    signals: {
+      weeksTrained: 5,
+      about: { training: 'overThreeYears' },
+      checkIns: [{ ...fine, freshness: 2 }],
+    },
+    want: 'deload',
+    sure: 'possible',
+  },
+  {
+    say: 'in the first year of training, five weeks in, and worn out: no deload is due yet',
+    signals: {
+      weeksTrained: 5,
+      about: { training: 'underOneYear' },
+      checkIns: [{ ...fine, freshness: 2 }],
+    },
+    want: 'askAgain',
+    sure: 'weak',
+  },
+  {
     say: 'bench and incline are down, legs and back progress: the chest alone',
     signals: {
       lifts: [

@@ -1,4 +1,4 @@
-export type { About } from './about.ts'
+export { trainingAges, type About, type TrainingAge } from './about.ts'
 export { type CheckIn, jointAnswers } from './checkIn.ts'
 export type { EquipmentBody } from './equipment.ts'
 export { type EventKind, eventKinds } from './event.ts'

@@ -29,6 +29,7 @@ const pages: Record<string, ReactNode> = {
   '/calculator': page(() => import('../features/calculator/CalculatorPage.tsx')),
   '/people': page(() => import('../features/people/PeoplePage.tsx')),
   '/gym': page(() => import('../features/gym/GymPage.tsx')),
+  '/profile': page(() => import('../features/profile/ProfilePage.tsx')),
   '/account': page(() => import('../features/accounts/AccountPage.tsx')),
 }
 /** Pages for somebody who is not signed in yet. */

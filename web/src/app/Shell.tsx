@@ -26,10 +26,10 @@ const pages: Record<SeatView['kind'], { to: string; label: string; isWide?: true
   owner: [
     { to: '/members', label: 'Members' },
     { to: '/people', label: 'People' },
-    { to: '/gym', label: 'Gym' },
+    { to: '/gym', label: 'Gym', isWide: true },
     { to: '/exercises', label: 'Exercises', isWide: true },
     { to: '/locations', label: 'Equipment' },
-    { to: '/calculator', label: 'Calculator', isWide: true },
+    { to: '/calculator', label: 'Calculator' },
   ],
   member: [
     { to: '/today', label: 'Today' },

@@ -9,12 +9,14 @@ import { hashPassword, isPassword } from '../accounts/password.ts'
 import { addressOf, findAccount, insertAccount } from '../accounts/store.ts'
 import { readLink } from './links.ts'
 import {
+  countRequests,
   findAsking,
   findInvitation,
   insertMember,
   insertRequest,
   insertStaff,
   isMember,
+  mostWaiting,
   useInvitation,
   type Invitation,
 } from './store.ts'
@@ -74,6 +76,9 @@ export async function ask(database: Database, given: GivenJoin, signedIn?: strin
     if (!('asked' in found)) throw linkOver()
     const account = await accountIn(scope)
     if (await isMember(scope, account)) throw alreadyHere('member', found.asked)
+    // A link that hangs on a wall must not fill the database.
+    if ((await countRequests(scope)) >= mostWaiting)
+      throw new Problem('tooMany', 'Too many people wait for an answer from this gym. Try again later.')
     await insertRequest(scope, account, given.name)
   })
 }

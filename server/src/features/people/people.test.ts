@@ -384,6 +384,22 @@ describe('the gym’s own link', () => {
     expect((await browser().post('/api/join/ask').send(here).expect(409)).body.code).toBe('alreadyHere')
   })
 
+  test('takes nobody more while five hundred wait, and makes no account for them', async () => {
+    const token = await open(true)
+    const accounts = await world
+      .owner('account')
+      .insert(
+        Array.from({ length: 500 }, (_, i) => ({ email: `wait-${i}@test.example`, password_hash: 'x' })),
+      )
+      .returning('id')
+    const rows = accounts.map(({ id }, i) => ({ gym_id: gym, account_id: id, name: `Waiting ${i}` }))
+    await world.owner('join_request').insert(rows)
+    const { body } = await browser().post('/api/join/ask').send(newcomer(token, 'Oz')).expect(422)
+    expect(body.code).toBe('tooMany')
+    expect(await world.owner('account').where({ email: 'oz@test.example' })).toEqual([])
+    await world.owner('join_request').where({ gym_id: gym }).delete()
+  })
+
   test('is worth nothing once there is another one, or none', async () => {
     const first = await open(true)
     const second = await open(true)

@@ -208,15 +208,19 @@ export async function insertRequest({ db, gym }: Scope, account_id: string, name
   await db('join_request').insert({ gym_id: gym, account_id, name }).onConflict().ignore()
 }
 
-/** The most requests that are listed; whoever waits behind them is seen once some are answered. */
-const mostListed = 500
+/** The most people who may wait for an answer. */
+export const mostWaiting = 500
+
+export async function countRequests({ db }: Scope): Promise<number> {
+  return Number((await db('join_request').where({ answered_at: null }).count('id as n'))[0]?.n)
+}
 
 export async function listRequests({ db }: Scope): Promise<RequestLine[]> {
   const { rows } = await db.raw(
     `select r.id, r.name, a.email, (r.asked_at at time zone g.zone)::date as "askedOn"
      from join_request r join account a on a.id = r.account_id join gym g on g.id = r.gym_id
      where r.answered_at is null order by r.asked_at, r.id limit ?`,
-    [mostListed],
+    [mostWaiting],
   )
   return rows
 }

@@ -1,6 +1,6 @@
 import { yupResolver } from '@hookform/resolvers/yup'
 import { useForm } from 'react-hook-form'
-import { useNavigate } from 'react-router'
+import { Link, useNavigate } from 'react-router'
 import { ownLeaveSchema, type GivenOwnLeave } from '@young-oak/api/accounts'
 import { Fault } from '../../app/Fault.tsx'
 import { api, sayError } from '../../app/api.ts'
@@ -30,6 +30,12 @@ export function OwnData({ gymName }: { gymName: string }) {
     <>
       <section className="mt-8">
         <h2 className="text-xl">Your data</h2>
+        <p className="mt-1">
+          <Link to="/profile" className="underline underline-offset-4">
+            About you
+          </Link>
+          : training, unit, location and body weight
+        </p>
         <p className="mt-1 text-sm text-bark">
           Everything that {gymName} keeps of you: maxes, body weight, check-ins, programs and every set.
         </p>

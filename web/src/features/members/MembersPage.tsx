@@ -23,7 +23,12 @@ export default function MembersPage() {
   const kind = session?.seat?.kind
   return (
     <main className="mx-auto w-full max-w-5xl px-4 py-6">
-      <h1 className="text-3xl">Members</h1>
+      <div className="flex flex-wrap items-baseline justify-between gap-x-6">
+        <h1 className="text-3xl">Members</h1>
+        <Link to="/people" className={link}>
+          Invite members
+        </Link>
+      </div>
       {kind === 'writer' && (
         <p className="mt-1 text-bark">
           Open a name for the member’s maxes, “progress” for advice and check-ins. To see a member’s loads,
@@ -34,10 +39,7 @@ export default function MembersPage() {
       <NotRead error={error} onRetry={refetch} />
       {data?.length === 0 && (
         <p className="mt-6 text-bark">
-          No members yet.{' '}
-          <Link to="/people" className={link}>
-            Invite members
-          </Link>
+          No members yet. Invite the first ones: each gets a link of their own.
         </p>
       )}
       {data && data.length > 0 && kind === 'owner' && <OwnersList members={data} />}
@@ -54,7 +56,8 @@ export default function MembersPage() {
 function OwnersList({ members }: { members: MemberLine[] }) {
   const [chosen, setChosen] = useState<ReadonlySet<string>>(new Set())
   const [isAlone, setAlone] = useState(false)
-  const requests = peopleApi.useJoinRequestsQuery().data?.length ?? 0
+  const requests =
+    peopleApi.useJoinRequestsQuery(undefined, { refetchOnMountOrArgChange: true }).data?.length ?? 0
   const alone = members.filter(({ writers }) => writers.length === 0)
   const shown = isAlone ? alone : members
   const picked = shown.filter(({ id }) => chosen.has(id))

@@ -45,7 +45,10 @@ export function InviteListForm({ writers, onInvited }: Props) {
         value={text}
         rows={6}
         spellCheck={false}
-        onChange={(event) => setText(event.target.value)}
+        onChange={({ target }) => {
+          setTooLarge(false)
+          setText(target.value)
+        }}
         className="mt-1 w-full rounded-md border border-edge bg-sheet px-3 py-2 text-ink"
       />
       <div className="mt-2 flex flex-wrap items-center gap-3">

@@ -101,7 +101,7 @@ function JoinForm({ token, invited: { kind, name, gymName }, by, onAsked }: Form
       return answer.error ? undefined : onAsked()
     }
     const answer = await join(given)
-    if (!answer.error) await enter()
+    if (answer.data) await enter(answer.data.seat?.kind === 'member' ? '/profile' : '/')
   }
   const { register, handleSubmit, formState } = useForm<GivenJoin>({
     resolver: yupResolver(joinSchema),

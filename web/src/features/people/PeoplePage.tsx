@@ -1,4 +1,5 @@
 import { useState } from 'react'
+import { Link } from 'react-router'
 import type { InvitationLink } from '@young-oak/api/people'
 import { api } from '../../app/api.ts'
 import { useTitle } from '../../app/useTitle.ts'
@@ -10,6 +11,8 @@ import { Links } from './Links.tsx'
 import { peopleApi } from './peopleApi.ts'
 import { Requests } from './Requests.tsx'
 import { Staff } from './Staff.tsx'
+
+const link = 'underline underline-offset-4'
 
 /** How people come in: invitations, and for the owner the staff. */
 export default function PeoplePage() {
@@ -27,6 +30,16 @@ export default function PeoplePage() {
         {!isOwner && ' Members whom you invite are assigned to you.'}
       </p>
       {isOwner && <Requests writers={writers} />}
+      {isOwner && (
+        <p className="mt-2 flex gap-6 sm:hidden">
+          <Link to="/gym" className={link}>
+            Gym
+          </Link>
+          <Link to="/exercises" className={link}>
+            Exercises
+          </Link>
+        </p>
+      )}
       <div className="mt-6 grid gap-10 lg:grid-cols-2">
         <InviteForm isOwner={isOwner} writers={writers} onInvited={setLinks} />
         <InviteListForm writers={writers} onInvited={setLinks} />

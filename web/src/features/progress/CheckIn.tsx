@@ -7,6 +7,7 @@ import { Button } from '../../ui/Button.tsx'
 import { Choice } from '../../ui/Choice.tsx'
 import { Mark } from '../../ui/Mark.tsx'
 import { Details } from '../../ui/Details.tsx'
+import { trainingAgeChoices, trainingAgeLabel } from './trainingAge.ts'
 import { useGive } from './useGive.ts'
 
 type Props = { view: ProgressView; member?: string }
@@ -116,11 +117,20 @@ const aboutWords = {
   stress: 'Under stress',
 } as const
 
-/** Optional facts that make a deload come a little sooner; withheld, they count for nothing. */
+/** Optional facts that deloads are advised by; withheld, they count for nothing. */
 function About({ about, member }: { about: ProgressView['about']; member?: string }) {
   const { give, isBusy } = useGive(member)
   return (
     <Details title="Also relevant (optional)" className="mt-3">
+      <Choice
+        label={trainingAgeLabel}
+        value={about.training ?? ''}
+        choices={trainingAgeChoices}
+        onChange={(training) => {
+          const { training: _, ...others } = about
+          void give({ kind: 'about', ...others, ...(training && { training }) }, 'Check-in saved.')
+        }}
+      />
       {Object.entries(aboutWords).map(([key, words]) => (
         <Mark
           key={key}
