@@ -19,5 +19,5 @@ export async function resetPassword(database: Database, { token, next }: GivenRe
 export const linkOver = () =>
   new Problem(
     'linkOver',
-    'This link was used already, is over, or was withdrawn. Ask whoever gave it to you for a new one.',
+    'This link was used already, has expired, or was withdrawn. Ask whoever gave it to you for a new one.',
   )

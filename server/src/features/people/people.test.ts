@@ -234,6 +234,15 @@ describe('the staff', () => {
     await owner.post(`/api/staff/${leaving.id}/leave`).send({}).expect(404)
   })
 
+  test('whoever leaves keeps no way back in: the invitations they made are withdrawn', async () => {
+    const second = await world.addStaff(gym, 'owner', 'Oz')
+    const own = tokenOf(await invite({ name: 'Oz again', role: 'owner' }, await world.signIn(second)))
+    const other = tokenOf(await invite({ name: 'Pat', role: 'member' }))
+    await owner.post(`/api/staff/${second.id}/leave`).send({}).expect(200)
+    await browser().post('/api/join').send({ token: own }).expect(410)
+    await browser().post('/api/join').send({ token: other }).expect(200)
+  })
+
   test('a gym is never left without an owner, though two owners end each other at once', async () => {
     const lone = await world.addGym('Lone')
     const two = await Promise.all(['A', 'B'].map((name) => world.addStaff(lone, 'owner', name)))

@@ -21,9 +21,10 @@ export async function insertStaff(
 
 /** Gives an account a member's seat, or the one back that was ended, assigned to writers who are still here. Nothing where it has one. */
 export async function insertMember(
-  { db, gym }: Scope,
+  scope: Scope,
   { account, name, writers }: Person & { writers: string[] },
 ): Promise<boolean> {
+  const { db, gym } = scope
   const [made] = await db('member')
     .insert({ gym_id: gym, account_id: account, name })
     .onConflict(['gym_id', 'account_id'])
@@ -31,8 +32,7 @@ export async function insertMember(
     .whereNotNull('member.left_at')
     .returning('id')
   if (!made) return false
-  for (const writer of await writersAmong({ db, gym } as Scope, writers))
-    await db('assignment').insert({ gym_id: gym, member_id: made.id, staff_id: writer })
+  for (const writer of await writersAmong(scope, writers)) await assign(scope, [made.id], writer)
   return true
 }
 
@@ -61,18 +61,23 @@ export async function lockStaff({ db }: Scope): Promise<{ id: string; role: 'own
   return db('staff').where({ left_at: null }).orderBy('id').forUpdate().select('id', 'role')
 }
 
-/** Ends a seat: its assignments are over, and another writer has them where one is named. Its name stays where it stands. */
-export async function endStaff({ db, gym }: Scope, id: string, handTo?: string): Promise<void> {
+/**
+ * Ends a seat: its assignments are over, and another writer has them where one is named. Invitations that it made and nobody has used are withdrawn,
+ * so that nobody who leaves keeps a way back in. Its name stays where it stands.
+ */
+export async function endStaff(scope: Scope, id: string, handTo?: string): Promise<void> {
+  const { db } = scope
   const over = await db('assignment')
     .where({ staff_id: id, until_at: null })
     .update({ until_at: db.fn.now() })
     .returning('member_id')
   if (handTo)
     await assign(
-      { db, gym } as Scope,
+      scope,
       over.map(({ member_id }) => member_id as string),
       handTo,
     )
+  await unused(scope).where({ 'i.made_by': id }).update({ withdrawn_at: db.fn.now() })
   await db('staff').where({ id }).update({ left_at: db.fn.now() })
 }
 

@@ -22,7 +22,7 @@ export function AddressForm({ email }: { email: string }) {
   }
   return (
     <Details title="Change the e-mail address" className="mt-4">
-      <p className="mt-1 text-sm text-bark">Now you sign in with {email}.</p>
+      <p className="mt-1 text-sm text-bark">You sign in with {email} now.</p>
       <form
         onSubmit={(event) => void handleSubmit(save)(event)}
         noValidate

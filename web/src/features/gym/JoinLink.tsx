@@ -3,7 +3,7 @@ import { sayError } from '../../app/api.ts'
 import { Button } from '../../ui/Button.tsx'
 import { copyText } from '../../ui/copyText.ts'
 import { toast } from '../../ui/toast.ts'
-import { QrCode } from '../people/QrCode.tsx'
+import { QrCode } from '../../ui/QrCode.tsx'
 import { gymApi } from './gymApi.ts'
 
 /** The link by which anybody may ask to join: for a wall or a newsletter. It lets nobody in. */

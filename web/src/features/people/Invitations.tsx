@@ -56,10 +56,10 @@ const seen: DataColumn<InvitationLine>[] = [
   { id: 'from', title: 'Invited by', sortBy: ({ from }) => from, cell: ({ from }) => from },
   {
     id: 'ends',
-    title: 'Works until',
+    title: 'Valid until',
     sortBy: ({ endsAt }) => endsAt,
     cell: ({ endsAt, isOver }) =>
-      isOver ? <span className="text-brick">over: make a new link</span> : formatDay(endsAt.slice(0, 10)),
+      isOver ? <span className="text-brick">expired: make a new link</span> : formatDay(endsAt.slice(0, 10)),
   },
 ]
 

@@ -62,7 +62,11 @@ export function InviteForm({ isOwner, writers, onInvited }: Props) {
             name="writer"
             label="Writer"
             options={[[none, 'No writer yet'], ...writers.map(({ id, name }) => [id, name] as const)]}
-            hint={writers.length ? 'Reads and plans this member.' : 'There is no writer yet: invite one.'}
+            hint={
+              writers.length
+                ? 'Plans this member, and sees their training.'
+                : 'There is no writer yet: invite one.'
+            }
           />
         )}
         {!refused && <Fault error={error} />}

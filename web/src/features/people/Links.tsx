@@ -3,7 +3,7 @@ import { useState } from 'react'
 import type { InvitationLink } from '@young-oak/api/people'
 import { Button } from '../../ui/Button.tsx'
 import { copyText } from '../../ui/copyText.ts'
-import { QrCode } from './QrCode.tsx'
+import { QrCode } from '../../ui/QrCode.tsx'
 
 /** The links that have just been made. The server keeps none of them, so here is where they are handed on. */
 export function Links({ links, onClose }: { links: InvitationLink[]; onClose: () => void }) {

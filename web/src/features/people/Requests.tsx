@@ -27,7 +27,7 @@ export function Requests({ writers }: { writers: Writer[] }) {
         {data.length === 1 ? '1 person asks to join' : `${data.length} people ask to join`}
       </h2>
       <SelectField
-        label="Writer of whoever is let in"
+        label="Writer for the people you let in"
         className="mt-3 max-w-xs"
         value={writer}
         options={[[none, 'No writer yet'], ...writers.map(({ id, name }) => [id, name] as const)]}

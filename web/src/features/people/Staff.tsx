@@ -73,8 +73,8 @@ function EndRole({ one, staff, onClose }: { one: StaffLine; staff: StaffLine[]; 
       title={`End ${one.name}’s role as ${one.role}`}
       about={
         one.role === 'writer'
-          ? 'What they have written stays. From now on they read and change nothing here.'
-          : 'From now on they change nothing here. Invite them again to give the role back.'
+          ? 'What they have written stays. They lose access at once, and links they have made stop working.'
+          : 'They lose access at once, and links they have made stop working. To give the role back, invite them again.'
       }
       onClose={onClose}
     >

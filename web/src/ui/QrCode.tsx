@@ -1,6 +1,6 @@
 import { toString as drawQr } from 'qrcode'
 import { useEffect, useState } from 'react'
-import { Modal } from '../../ui/Modal.tsx'
+import { Modal } from './Modal.tsx'
 
 type Props = { link: string; whose: string; onClose: () => void }
 
