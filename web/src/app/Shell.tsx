@@ -28,7 +28,7 @@ const pages: Record<SeatView['kind'], { to: string; label: string; isWide?: true
     { to: '/people', label: 'People' },
     { to: '/gym', label: 'Gym', isWide: true },
     { to: '/exercises', label: 'Exercises', isWide: true },
-    { to: '/locations', label: 'Equipment' },
+    { to: '/locations', label: 'Equipment', isWide: true },
     { to: '/calculator', label: 'Calculator' },
   ],
   member: [

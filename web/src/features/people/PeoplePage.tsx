@@ -38,6 +38,9 @@ export default function PeoplePage() {
           <Link to="/exercises" className={link}>
             Exercises
           </Link>
+          <Link to="/locations" className={link}>
+            Equipment
+          </Link>
         </p>
       )}
       <div className="mt-6 grid gap-10 lg:grid-cols-2">
