@@ -7,6 +7,7 @@ import { operationFormat } from '@young-oak/api/operations'
 import request from 'supertest'
 import { makeProgram, type Program } from '../testing/program.ts'
 import { startOn } from '../testing/training.ts'
+import { asProblem } from '../http/asProblem.ts'
 import { openDatabase, type Database } from './open.ts'
 
 const day = '2026-03-02'
@@ -90,6 +91,18 @@ describe('a line that falls silent', () => {
     await until(200, today)
   }, 240_000)
 })
+
+test('a line that is silent before anybody is connected is a database that is away, by whichever connections', async () => {
+  const through = Object.assign(new URL(program.world.url), { hostname: '127.0.0.1', port: String(line.port) }).href
+  const fresh = openDatabase(through, limits)
+  cut(line)
+  const asked = [fresh.outside(({ db }) => db.raw('select 1')), fresh.pool.query('select 1')]
+  for (const answer of await Promise.allSettled(asked)) {
+    expect(answer.status).toBe('rejected')
+    expect(asProblem((answer as PromiseRejectedResult).reason).code).toBe('databaseAway')
+  }
+  await fresh.close()
+}, 240_000)
 
 describe('a row that somebody else holds', () => {
   test('is said to be busy, loses nothing, and starves nobody', async () => {

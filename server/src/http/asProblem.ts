@@ -27,7 +27,7 @@ export function asProblem(error: unknown): Problem {
 /** Connection refused, lost, or the server starting up or shutting down (class 57 and 08 of PostgreSQL's codes); pg says some in words alone. */
 const isAway = (code?: string, name?: string, message = ''): boolean =>
   name === 'KnexTimeoutError' ||
-  /^(Connection terminated|timeout exceeded when trying to connect|Client has encountered a connection error)/.test(
+  /^(Connection terminated|timeout e(xpired|xceeded when trying to connect)|Client (has encountered a connection error|was closed))/.test(
     message,
   ) ||
   /^(ECONN|ETIMEDOUT|EPIPE|57P0|08|53300)/.test(code ?? '') ||
