@@ -8,7 +8,14 @@ import { goalOf, goalShapes, type GoalKey } from '@young-oak/core/goals'
 import { exercises, type Exercise } from '@young-oak/core/library'
 import { sourceOf } from '@young-oak/core/loads'
 import { formulaOf, percentFor, repTables, repTableTitle } from '@young-oak/core/maxes'
-import { enrolmentShape, memberShape, sessionLogShape, setLogShape, shownShape } from '@young-oak/core/member'
+import {
+  enrolmentShape,
+  memberShape,
+  publicationShape,
+  sessionLogShape,
+  setLogShape,
+  shownShape,
+} from '@young-oak/core/member'
 import { deloadOf, type DeloadKind } from '@young-oak/core/deloads'
 import { ruleOf, type RuleKind } from '@young-oak/core/progressions'
 import { triggerOf } from '@young-oak/core/triggers'
@@ -148,6 +155,7 @@ function memberSchema(): Json {
     title: 'Young Oak member, format 2',
     ...jsonSchema(memberShape, {
       enrolments: list(jsonSchema(enrolmentShape)),
+      publications: list(jsonSchema(publicationShape)),
       facts,
       logs: { type: 'array', items: log },
     }),

@@ -16,7 +16,14 @@ import {
   whereShape,
 } from '@young-oak/core/template'
 import { factNames, factOf } from '@young-oak/core/facts'
-import { enrolmentShape, memberShape, sessionLogShape, setLogShape, shownShape } from '@young-oak/core/member'
+import {
+  enrolmentShape,
+  memberShape,
+  publicationShape,
+  sessionLogShape,
+  setLogShape,
+  shownShape,
+} from '@young-oak/core/member'
 import { muscles } from '@young-oak/core/library'
 import type { Schema, SchemaDescription, SchemaInnerTypeDescription, SchemaObjectDescription } from 'yup'
 import { meanings } from './meanings/index.ts'
@@ -42,6 +49,7 @@ const shapes: Record<string, Schema> = {
   where: whereShape,
   member: memberShape,
   enrolment: enrolmentShape,
+  publication: publicationShape,
   log: sessionLogShape,
   set: setLogShape,
   snapshot: shownShape,

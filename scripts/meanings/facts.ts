@@ -108,6 +108,11 @@ export const factMeanings: Record<string, Record<string, string>> = {
   },
   'fact mostSets': { about: 'The most hard sets a week of a muscle.', muscle: '', sets: '' },
   'fact nextPhase': { about: 'This phase ends with the week that is running.', phase: '' },
+  'fact endEnrolment': {
+    about: 'A program is over for this member from the fact’s day on; what was trained in it stays.',
+    enrolment: '',
+    reason: '',
+  },
   'fact endDeload': {
     about:
       'A deload of the member’s own is over, with its return: what was trained in it stays where it was.',

@@ -129,6 +129,7 @@ export const evidence = () =>
       lower: byKey(maxInForce()),
       waiting: list(fact()) as Reads<Evidence['waiting']>,
       impossible: list(text()),
+      ended: byKey(date()),
       body: orNull(exact<NonNullable<Evidence['body']>>({ load: load(), date: date() })),
       unit: unit(),
       home: text(),

@@ -143,6 +143,7 @@ export const enrolment = () =>
           begins: left(choice('week', 'session')),
         }),
       ),
+      to: left(date()),
     },
     'Enrolment',
   )

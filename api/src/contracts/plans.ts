@@ -75,6 +75,7 @@ export const plan = () =>
       version: text(),
       track: orNull(text()),
       start: date(),
+      over: left(date()),
       weeks: list(plannedWeek()),
       next: orNull(count()),
       lastWeek: count(),

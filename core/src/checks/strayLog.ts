@@ -1,6 +1,7 @@
+import { formatDay } from '../units/index.ts'
 import { defineCheck, type Found } from './check.ts'
 
-type Message = 'noPlace' | 'noNamed' | 'noEnrolment'
+type Message = 'noPlace' | 'noNamed' | 'noEnrolment' | 'over'
 
 /** Sessions that no plan has a place for. */
 export const strayLog = defineCheck<Message>({
@@ -8,9 +9,10 @@ export const strayLog = defineCheck<Message>({
   title: 'Sessions without a day in the program',
   sure: 'rule',
   ofMember: ({ setAside }) =>
-    setAside.strays.map(({ log, enrolment, position, at, isEnrolled }): Found<Message> => {
+    setAside.strays.map(({ log, enrolment, position, at, isEnrolled, over }): Found<Message> => {
       const found = { subject: log, where: log }
       if (!isEnrolled) return { ...found, message: 'noEnrolment', value: enrolment }
+      if (over) return { ...found, message: 'over', value: formatDay(over) }
       if (!at) return { ...found, message: 'noPlace', value: position }
       return { ...found, message: 'noNamed', value: at.phase, data: { week: at.week, day: at.day } }
     }),
@@ -23,8 +25,12 @@ export const strayLog = defineCheck<Message>({
       what: 'This session is of week {week}, day {day} of the phase "{value}", which is not in the plan of its day. Its sets count as evidence only.',
       next: 'Correct the session, or leave it as a record.',
     },
+    over: {
+      what: 'This program was over from {value} on. The sets of this session count as evidence only.',
+      next: 'Correct the session, or leave it as a record.',
+    },
     noEnrolment: {
-      what: 'This session belongs to the enrolment "{value}", which does not exist. Its sets count as evidence only.',
+      what: 'This session belongs to the enrolment "{value}", which was taken back or does not exist. Its sets count as evidence only.',
       next: 'Correct the session, or leave it as a record.',
     },
   },

@@ -13,6 +13,7 @@ export { adjust } from './adjust.ts'
 export { withdraw } from './withdraw.ts'
 export { handover } from './handover.ts'
 export { nextPhase } from './nextPhase.ts'
+export { endEnrolment } from './endEnrolment.ts'
 export { mostSets } from './mostSets.ts'
 export { choice } from './choice.ts'
 // How a member is, and what is coming.

@@ -1,5 +1,13 @@
 import type { Library } from '../library/index.ts'
-import { memberShape, readEnrolments, readLog, type Enrolment, type SessionLog } from '../member/index.ts'
+import {
+  memberShape,
+  readEnrolments,
+  readLog,
+  readPublications,
+  settleEnrolments,
+  type Enrolment,
+  type SessionLog,
+} from '../member/index.ts'
 import { at, Checker, fieldIn, type Id, type Issue } from '../parsing/index.ts'
 import { settleExercises, type Template } from '../template/index.ts'
 import { readFact } from './readFact.ts'
@@ -37,14 +45,17 @@ function readToday(checker: Checker, input: unknown, versions: Record<Id, Templa
   const written = checker.check(memberShape, input, '')
   const head = written && settleExercises(checker, written)
   if (!head || checker.issues.length) return { issues: checker.issues }
-  const enrolments = readEnrolments(checker, head.enrolments as unknown[], versions)
+  const stated = readEnrolments(checker, (head.enrolments as unknown[] | undefined) ?? [], versions)
+  const publications = readPublications(checker, (head.publications as unknown[] | undefined) ?? [], versions)
   const facts = checker
     .list(head.facts, 'facts', mostEntries)
     .flatMap((fact, i) => readFact(checker, fact, at('facts', i), i) ?? [])
+  const known = settleEnrolments(checker, stated, publications, null)
   const logs = checker
     .list(head.logs ?? [], 'logs', mostEntries)
-    .flatMap((log, i) => readLog(checker, log, at('logs', i), enrolments, versions) ?? [])
+    .flatMap((log, i) => readLog(checker, log, at('logs', i), known, versions) ?? [])
   if (checker.issues.length) return { issues: checker.issues }
+  const enrolments = settleEnrolments(checker, stated, publications, logs)
   const file = { name: head.name, today: head.today, enrolments, member: { facts, logs } }
   return { file, library: checker.library }
 }

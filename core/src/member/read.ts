@@ -1,7 +1,8 @@
 import { exerciseOf, type Lift } from '../library/index.ts'
 import { at, type Checker, type Id } from '../parsing/index.ts'
 import type { Template } from '../template/index.ts'
-import { enrolmentShape, sessionLogShape, setLogShape } from './shape.ts'
+import { countsStill, enrolmentsIn, type Publication } from './publications.ts'
+import { enrolmentShape, publicationShape, sessionLogShape, setLogShape } from './shape.ts'
 import { readShown } from './shown.ts'
 import { sessionLogId, setLogId } from './places.ts'
 import type { Enrolment, SessionLog, SetLog } from './types.ts'
@@ -20,6 +21,45 @@ export function readEnrolments(
       checker.add(at(at('enrolments', i), 'id'), 'an id that no other enrolment has', id)
   })
   return enrolments
+}
+
+/** The publications of a member file, whose enrolments need not be named beside them. */
+export function readPublications(
+  checker: Checker,
+  given: unknown[],
+  versions: Record<Id, Template>,
+): Publication[] {
+  return given.flatMap((one, i) => {
+    const path = at('publications', i)
+    const publication = checker.check(publicationShape, one, path) as Publication | undefined
+    if (!publication) return []
+    const { version, track } = publication
+    if (version !== undefined && !versions[version])
+      checker.add(at(path, 'version'), `one of ${Object.keys(versions).join(', ')}`, version)
+    const tracks = version === undefined ? [] : Object.keys(versions[version]?.tracks ?? {})
+    if (version !== undefined && track && !tracks.includes(track))
+      checker.add(at(path, 'track'), `a track of this template (${tracks.join(', ') || 'none'})`, track)
+    return [publication]
+  })
+}
+
+/**
+ * The enrolments that stand, those of publications after those that a file states. Without logs, every enrolment that was ever published: what a
+ * log may name.
+ */
+export function settleEnrolments(
+  checker: Checker,
+  stated: Enrolment[],
+  publications: Publication[],
+  logs: SessionLog[] | null,
+): Enrolment[] {
+  const starts = logs?.map(({ enrolment, shown, date }) => ({ enrolment, version: shown?.version, date }))
+  const counting = publications.filter((one) => !starts || countsStill(one, starts))
+  const published = enrolmentsIn(starts ? counting : counting.map(({ ends: _, ...one }) => one))
+  const twice = published.findIndex(({ id }) => stated.some((one) => one.id === id))
+  if (twice >= 0 && !starts)
+    checker.add('publications', 'enrolments that "enrolments" does not have', published[twice]?.id)
+  return [...stated, ...published]
 }
 
 function readEnrolment(

@@ -39,11 +39,16 @@ export const memberShape = strictObject({
   format: numberField('the number 2, or 1', 2, 2).required(),
   name: textField('a name', 120),
   today: dayField(),
-  enrolments: listField('enrolments', 12).required(),
+  enrolments: listField('enrolments, or publications beside them', 12),
+  publications: listField('publications', 200),
   facts: laterField('a list of facts', { type: 'array' }).required(),
   logs: laterField('a list of session logs', { type: 'array' }),
   exercises: laterField('exercises of the gym by id, those that it names'),
-})
+}).test(
+  'fits',
+  'enrolments or publications',
+  ({ enrolments, publications }) => enrolments !== undefined || publications !== undefined,
+)
 
 export const enrolmentShape = strictObject({
   id: idField('the enrolment’s id'),
@@ -64,6 +69,18 @@ export const enrolmentShape = strictObject({
         (one, i, all) => i === 0 || String(one?.from) > String(all[i - 1]?.from),
       ),
     ),
+})
+
+export const publicationShape = strictObject({
+  number: wholeField('the publication’s number', 1, 1_000_000).required(),
+  enrolment: idField('the enrolment that it begins or changes').required(),
+  from: dayField().required(),
+  version: idField('a template file’s name without .json'),
+  track: idField('a track of the template, or null for none').nullable(),
+  begins: choiceField(['week', 'session']),
+  clock: choiceField(['own', 'calendar']),
+  ends: listField('enrolments that are over from its day on', 12).of(idField('an enrolment').required()),
+  withdrawn: dayField(),
 })
 
 export const sessionLogShape = strictObject({

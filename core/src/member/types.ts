@@ -16,6 +16,8 @@ export type Enrolment = {
   clock?: 'own' | 'calendar'
   /** In order. The first one's day is the first day of the plan. */
   segments: Segment[]
+  /** From this day on it is over. */
+  to?: Day
 }
 
 /** A version and a track, in force from a day: with the next plan week that begins, or with the next session. */

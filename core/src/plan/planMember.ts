@@ -26,7 +26,7 @@ import {
 } from './replay/checkpoint.ts'
 import { replay } from './replay/replay.ts'
 import { isBetweenWeeks, keepDates } from './replay/weeks.ts'
-import { copyFold, templateOn, type Fold, type Trained } from './state/fold.ts'
+import { copyFold, isOver as isOverOn, overFrom, templateOn, type Fold, type Trained } from './state/fold.ts'
 import type { DoubtfulLog, Plan, PlanInput, SetAside, StrayLog } from './types.ts'
 import { placeNamed, resolve, type SessionLog } from '../member/index.ts'
 
@@ -171,10 +171,11 @@ function tell({ library, when }: PlanInput, start: Start, happenings: Happening[
     const log = countedLog(happening)
     const fold = folds.find(({ enrolment }) => enrolment.id === log.enrolment)
     const course = fold?.state.course
-    const isReplayed = fold !== undefined && replay(fold, log, evidence, isOver)
+    const isGone = fold !== undefined && isOverOn(fold.enrolment, evidence, log.date)
+    const isReplayed = fold !== undefined && !isGone && replay(fold, log, evidence, isOver)
     const trained = isReplayed ? fold.trained.at(-1) : undefined
     if (trained && fold && course) doubt(doubtful, fold, course, trained)
-    if (!trained && log.enrolment !== null) strays.push(strayOf(log, log.enrolment, fold !== undefined))
+    if (!trained && log.enrolment !== null) strays.push(strayOf(log, log.enrolment, fold, evidence))
     const own = trained?.log ?? log
     // With lifts of this plan in it, it teaches nothing that another plan could take over.
     const kept = own === log ? happening : undefined
@@ -191,9 +192,11 @@ function deloadsOf({ outcomes }: Trained): readonly Id[] {
   return outcomes.filter(({ prescribed }) => prescribed.deload).map(({ prescribed }) => prescribed.id)
 }
 
-function strayOf(log: SessionLog, enrolment: Id, isEnrolled: boolean): StrayLog {
+function strayOf(log: SessionLog, enrolment: Id, fold: Fold | undefined, evidence: Evidence): StrayLog {
   const at = placeNamed(log)
-  const stray = { log: log.id, enrolment, position: log.position, isEnrolled }
+  const stray: StrayLog = { log: log.id, enrolment, position: log.position, isEnrolled: fold !== undefined }
+  const over = fold ? overFrom(fold.enrolment, evidence) : null
+  if (over !== null && over <= log.date) stray.over = over
   return at ? { ...stray, at } : stray
 }
 

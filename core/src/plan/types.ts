@@ -18,6 +18,8 @@ export type Plan = {
   version: Id
   track: Id | null
   start: Day
+  /** From which day it is over before its last week, where somebody has said so; it may lie ahead. */
+  over?: Day
   weeks: PlannedWeek[]
   /** The position that comes next, or null when every place is taken. */
   next: number | null
@@ -113,5 +115,12 @@ export type SetAside = { ahead: DatedAhead[]; strays: StrayLog[]; doubtful: Doub
 export type DoubtfulLog = { log: Id; position: number } & (
   { what: 'far'; ahead: number } | { what: 'early'; date: Day; from: Day } | { what: 'twice'; other: Id }
 )
-/** `at`: the place that it names, where it names one; else its position. */
-export type StrayLog = { log: Id; enrolment: Id; position: number; at?: PlaceName; isEnrolled: boolean }
+/** `at`: the place that it names, where it names one; else its position. `over`: from when its program is over, if that lies before it. */
+export type StrayLog = {
+  log: Id
+  enrolment: Id
+  position: number
+  at?: PlaceName
+  isEnrolled: boolean
+  over?: Day
+}

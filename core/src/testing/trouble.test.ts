@@ -274,7 +274,7 @@ describe('a member', () => {
     const stray = { ...(log as SessionLog), id: 'stray', enrolment: 'gone' }
     const planned = plan({ logs: [stray] })
     expect(told({ logs: [stray] })).toContain(
-      'stray: This session belongs to the enrolment "gone", which does not exist. Its sets count as evidence only.',
+      'stray: This session belongs to the enrolment "gone", which was taken back or does not exist. Its sets count as evidence only.',
     )
     expect(planned.evidence.last.backSquat?.date).toBe('2026-03-02')
   })

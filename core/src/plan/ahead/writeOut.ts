@@ -4,7 +4,15 @@ import { closeWeek, endByDate, giveUp, placesLeft, type RunningWeek } from '../.
 import { lettersOf, type Phase, type Template } from '../../template/index.ts'
 import { addDays, type Day } from '../../units/index.ts'
 import { changesOf, isDeload } from '../compile/changes.ts'
-import { forkFold, segmentOn, templateOf, type Fold, type Outcome, type Trained } from '../state/fold.ts'
+import {
+  forkFold,
+  overFrom,
+  segmentOn,
+  templateOf,
+  type Fold,
+  type Outcome,
+  type Trained,
+} from '../state/fold.ts'
 import type { Evidence } from '../../evidence/index.ts'
 import { situationAt } from '../replay/replay.ts'
 import { assume } from './assume.ts'
@@ -29,6 +37,7 @@ export function writeOut(fold: Fold, evidence: Evidence, { today, through, at, d
   let isReached = weeks.some(isWanted)
   const running = isRunning ? ahead.state.course.running : null
   const segment = segmentOn(fold.enrolment, today)
+  const over = overFrom(fold.enrolment, evidence)
   let next: number | null = null
   let written = 0
   let from = today
@@ -50,7 +59,7 @@ export function writeOut(fold: Fold, evidence: Evidence, { today, through, at, d
     endWeek(ahead, 'dropped')
     if (!open(ahead, from, evidence)) break
   }
-  return {
+  const plan: Plan = {
     enrolment: fold.enrolment.id,
     version: running?.version ?? segment.version,
     track: running ? running.track : (segment.track ?? null),
@@ -59,6 +68,8 @@ export function writeOut(fold: Fold, evidence: Evidence, { today, through, at, d
     next,
     lastWeek: lastWeek(ahead, from, evidence),
   }
+  if (over !== null) plan.over = over
+  return plan
 }
 
 /** On a calendar, whether a week that nothing was done in is kept for the next one, as the missed policy says. */

@@ -23,13 +23,18 @@ import {
   type Authored,
   type OwnDeload,
 } from '../compile/changes.ts'
-import { segmentOn, templateOf, type Fold } from '../state/fold.ts'
+import { isOver, overFrom, segmentOn, templateOf, type Fold } from '../state/fold.ts'
 import type { Evidence } from '../../evidence/index.ts'
 import type { FoldState } from '../state/state.ts'
 
 /** On a calendar, ends and begins weeks as their dates come, up to a day: `inclusive` for weeks that begin on it. */
 export function keepDates(fold: Fold, day: Day, inclusive: boolean, evidence: Evidence): void {
   if (!fold.isCalendar) return
+  const over = overFrom(fold.enrolment, evidence)
+  if (over !== null && over < day) {
+    keepDates(fold, over, false, evidence)
+    return
+  }
   const isDue = (from: Day): boolean => (inclusive ? from <= day : from < day)
   for (;;) {
     const { running, nextFrom } = fold.state.course
@@ -63,6 +68,7 @@ export type NamedWeek = { name: PlaceName; version: Id }
 /** Opens the next week as things stand on a day, or the one that is named; false when the plan is over, or has no such week. */
 export function open(fold: Fold, day: Day, evidence: Evidence, named?: NamedWeek): boolean {
   const { state, isCalendar } = fold
+  if (isOver(fold.enrolment, evidence, day)) return false
   const segment = segmentOn(fold.enrolment, day)
   const { version = segment.version } = named ?? {}
   const { track = null } = segment
@@ -171,6 +177,11 @@ function weekOf(changes: Authored[], phase: Phase, phaseWeek: number, toTest: nu
  */
 export function standOn(fold: Fold, day: Day, evidence: Evidence): boolean {
   const { running } = fold.state.course
+  if (isOver(fold.enrolment, evidence, day)) {
+    if (running?.from) endWeek(fold, 'dropped')
+    else if (running) fold.state.course = unopened(fold.state.course, running)
+    return false
+  }
   if (running?.from && (fold.isCalendar || placesLeft(running).length) && !isCutShort(running, evidence)) {
     takeOver(fold, running, day)
     return true
