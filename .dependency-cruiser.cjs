@@ -37,6 +37,7 @@ const core = [
   'plan',
   'views',
   'checks',
+  'impact',
   'dryRun',
   'advice',
   'trends',

@@ -4,7 +4,7 @@ import { defineConfig } from 'vite'
 const entries = {
   main: 'main.ts',
   planners: 'planning/planners.ts',
-  nextLoads: 'planning/nextLoads.work.ts',
+  work: 'planning/work.ts',
 }
 
 /** The server as it is started in earnest: our own modules in one file, the packages beside it. */

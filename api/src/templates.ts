@@ -6,7 +6,6 @@ import {
   type Difference,
   type Template,
 } from '@young-oak/core/template'
-import { isDay } from '@young-oak/core/units'
 
 /** A command's own values are checked once it is applied. None asks only for what others have done since. */
 export const editsSchema = object({
@@ -41,25 +40,6 @@ export type Edit = { id: string; command: Command }
 export const importSchema = object({
   template: mixed<object>().required('Choose a template file.'),
 }).noUnknown()
-
-export const publishSchema = object({
-  members: array().of(string().uuid().required()).min(1, 'Choose at least one member.').max(2000).required(),
-  start: string()
-    .required('Choose a start date.')
-    .test('day', 'This day does not exist.', (value) => isDay(value)),
-  note: string().max(2000, 'A note has at most 2,000 characters.').defined(),
-  /** For those who are on the template already: with the next plan week that begins, or with the next session. */
-  begins: mixed<'week' | 'session'>((value): value is 'week' | 'session' =>
-    ['week', 'session'].includes(value as string),
-  ).optional(),
-  /** For those who are new to it: weeks that end when they are done, or on their dates. */
-  clock: mixed<'own' | 'calendar'>((value): value is 'own' | 'calendar' =>
-    ['own', 'calendar'].includes(value as string),
-  ).optional(),
-  /** A track for all of them; null for none; left out, everybody keeps theirs. */
-  track: string().max(80).nullable().optional(),
-}).noUnknown()
-export type Publish = InferType<typeof publishSchema>
 
 export type TemplateLine = {
   id: string
@@ -96,5 +76,3 @@ export type EditAnswer = { id: string } & (
 
 /** What a version published now would change, against the newest one. */
 export type ChangesView = { since: number | null; changes: Difference[] }
-
-export type PublishAnswer = { number: number; members: number }

@@ -156,6 +156,29 @@ async function fillSets(
       published_at: addDays(start, -3),
     })
     .returning('id')
+  const publication = randomUUID()
+  const [{ number }] = await db('publication')
+    .where({ gym_id: gymId })
+    .select(db.raw('coalesce(max(number), 0) + 1 as number'))
+  await db('publication').insert({
+    gym_id: gymId,
+    id: publication,
+    number,
+    after: number - 1,
+    template_id: templateId,
+    version_id: version,
+    revision: 0,
+    starts_on: start,
+    begins: 'week',
+    clock: clock ?? 'own',
+    others: 'beside',
+    note,
+    state: 'inForce',
+    audience: people.length,
+    made_by: writer,
+    made_at: addDays(start, -3),
+    in_force_on: addDays(start, -3),
+  })
   for (const [i, person] of people.entries()) {
     const account_id = await insertAccount(db, person.email, password)
     const [{ id: memberId }] = await db('member')
@@ -177,11 +200,12 @@ async function fillSets(
       template_id: templateId,
       clock,
     })
-    await db('enrolment_segment').insert({
+    await db('publication_member').insert({
       gym_id: gymId,
+      publication_id: publication,
+      member_id: memberId,
       enrolment_id: enrolment.id,
-      starts_on: start,
-      version_id: version,
+      sets_track: true,
       track: track ?? null,
     })
     const rack = racks.find(({ unit }) => unit === (person.unit ?? 'kg')) as Rack

@@ -13,8 +13,8 @@ export function addGyms(psql: Psql, database: string, gyms: number, each: number
 }
 
 /** Rows keep their ids: every key has the gym in it. */
-const ofGym = ['location', 'location_equipment', 'exercise', 'template', 'template_version']
-const ofMember = ['enrolment', 'fact', 'session_log', 'session_start', 'set_entry']
+const ofGym = ['location', 'location_equipment', 'exercise', 'template', 'template_version', 'publication']
+const ofMember = ['enrolment', 'publication_member', 'fact', 'session_log', 'session_start', 'set_entry']
 
 const copyGyms = (gyms: number, each: number): string => `
   declare
@@ -36,7 +36,6 @@ const copyGyms = (gyms: number, each: number): string => `
       insert into member (gym_id, id, account_id, name, revision)
         select made, m.id, a.id, m.name, m.revision from chosen c join member m on m.gym_id = demo and m.id = c.id join account a on a.email = c.email;
       ${ofMember.map((table) => copy(table, 'and row.member_id in (select id from chosen)')).join('\n')}
-      ${copy('enrolment_segment', 'and row.enrolment_id in (select id from enrolment where gym_id = made)')}
       drop table chosen;
     end loop;
   end`

@@ -62,8 +62,8 @@ export function addMembers(psql: Psql, database: string, gym: string): void {
        where gym_id = '${gym}' and name like 'Member %';
      insert into enrolment select made.* from more m, (select * from enrolment where gym_id = '${gym}' limit 1) e,
        ${made('enrolment', 'e', `'id', m.enrolment, 'member_id', m.id`)};
-     insert into enrolment_segment select made.* from more m, (select * from enrolment_segment where gym_id = '${gym}' limit 1) s,
-       ${made('enrolment_segment', 's', `'enrolment_id', m.enrolment`)};
+     insert into publication_member select made.* from more m, (select * from publication_member where gym_id = '${gym}' limit 1) p,
+       ${made('publication_member', 'p', `'enrolment_id', m.enrolment, 'member_id', m.id`)};
      insert into session_log select made.* from more m, generate_series(1, 6) k,
        (select * from session_log where gym_id = '${gym}' and id = ${one}) l,
        ${made('session_log', 'l', `'id', m.enrolment || ':' || k, 'member_id', m.id, 'enrolment_id', m.enrolment, 'date', current_date - 2 * k`)};

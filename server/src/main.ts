@@ -2,10 +2,12 @@ import cluster from 'node:cluster'
 import { existsSync } from 'node:fs'
 import { createServer, type Server } from 'node:http'
 import { fileURLToPath } from 'node:url'
+import { pino } from 'pino'
 import { checkDatabase } from './database/check.ts'
 import { openDatabase } from './database/open.ts'
 import { offerSetUp } from './features/gyms/setUp.ts'
 import { makeApp } from './http/app.ts'
+import { openQueue } from './jobs/queue.ts'
 import { lead } from './processes.ts'
 import { readProcesses, readSettings, type Settings } from './settings.ts'
 
@@ -37,6 +39,7 @@ async function sayHowToBegin({ databaseUrl, publicUrl }: Settings): Promise<void
 async function serve(settings: Settings): Promise<void> {
   const database = openDatabase(settings.databaseUrl)
   await checkDatabase(database)
+  const queue = await openQueue(settings.databaseUrl, database, pino())
   const server = createServer(makeApp(database, settings, page))
   // Longer than a balancer keeps a connection, so that it is never closed under a request.
   server.keepAliveTimeout = 65_000
@@ -46,7 +49,8 @@ async function serve(settings: Settings): Promise<void> {
   const stop = () => {
     if (isStopping) return
     isStopping = true
-    server.close(() => void database.close().then(() => process.exit(0)))
+    const close = () => queue.close().then(() => database.close())
+    server.close(() => void close().then(() => process.exit(0)))
     server.closeIdleConnections()
     setTimeout(() => process.exit(0), 5000).unref()
   }

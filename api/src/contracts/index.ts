@@ -6,6 +6,7 @@ import { maxes } from './maxes.ts'
 import { members } from './members.ts'
 import { people } from './people.ts'
 import { progress } from './progress.ts'
+import { publications } from './publications.ts'
 import { templates } from './templates.ts'
 import { training } from './training.ts'
 
@@ -18,6 +19,7 @@ export const contracts = {
   ...accounts,
   ...exercises,
   ...templates,
+  ...publications,
   ...members,
   ...maxes,
   ...progress,

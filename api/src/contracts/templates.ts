@@ -2,11 +2,9 @@ import { isCommand, type Command, type Difference } from '@young-oak/core/templa
 import {
   editsSchema,
   importSchema,
-  publishSchema,
   type ChangesView,
   type EditAnswer,
   type EditsAnswer,
-  type PublishAnswer,
   type TemplateLine,
   type TemplateView,
 } from '../templates.ts'
@@ -119,14 +117,5 @@ export const templates = {
     problems: [],
     since: 3,
     takesOlder: true,
-  }),
-  ...contract({
-    method: 'post',
-    path: '/templates/:id/versions',
-    says: 'Publishes the draft to members from a day on.',
-    who,
-    body: publishSchema,
-    answer: exact<PublishAnswer>({ number: count(), members: count() }),
-    problems: ['noSuchTrack', 'startsTooEarly', 'templateFaults'],
   }),
 }

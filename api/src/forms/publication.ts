@@ -12,5 +12,7 @@ export const publicationSchema = object({
   clock: mixed<'own' | 'calendar'>().oneOf(['own', 'calendar']).required(),
   /** "keep" leaves everybody on the track they are on; nothing is no track. */
   track: string().defined(),
+  /** What becomes of other programs that these members are on. */
+  others: mixed<'beside' | 'replace'>().oneOf(['beside', 'replace']).required(),
 })
 export type Publication = InferType<typeof publicationSchema>

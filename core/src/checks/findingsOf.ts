@@ -1,4 +1,4 @@
-import { segmentOn, templateOn, type PlanInput, type Planned } from '../plan/index.ts'
+import { isOver, segmentOn, templateOn, type PlanInput, type Planned } from '../plan/index.ts'
 import type { Found, MemberSeen } from './check.ts'
 import { checkKinds, checkOf, type CheckKind } from './registry.ts'
 
@@ -15,7 +15,7 @@ export function findingsOf({ library, enrolments, versions, when }: PlanInput, p
     const { track } = segmentOn(enrolment, today)
     const course = courses[enrolment.id]
     const plan = planned.plans[enrolment.id]
-    if (!course || !plan) continue
+    if (!course || !plan || isOver(plan, today)) continue
     const own = { ...seen, enrolment, course, plan, track, template: templateOn(enrolment, versions, today) }
     found.push(...checkKinds.flatMap((check) => withCheck(check, checkOf[check].ofEnrolment?.(own))))
   }

@@ -1,4 +1,5 @@
 export { planMember, type Planned } from './planMember.ts'
+export { isOfDay, isOver } from './isOver.ts'
 export { placeIn, snapshot } from './snapshot.ts'
 export type {
   Doing,

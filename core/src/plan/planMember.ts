@@ -13,6 +13,7 @@ import { learnFact } from '../facts/index.ts'
 import { liftKey, type Lift } from '../library/index.ts'
 import type { Id } from '../parsing/index.ts'
 import { addDays, type Day } from '../units/index.ts'
+import { isOver } from './isOver.ts'
 import { writeOut } from './ahead/writeOut.ts'
 import { asksDeloadOf, offersOf, type Offer } from './progress/offers.ts'
 import {
@@ -26,7 +27,7 @@ import {
 } from './replay/checkpoint.ts'
 import { replay } from './replay/replay.ts'
 import { isBetweenWeeks, keepDates } from './replay/weeks.ts'
-import { copyFold, isOver as isOverOn, overFrom, templateOn, type Fold, type Trained } from './state/fold.ts'
+import { copyFold, isOverBefore, overFrom, templateOn, type Fold, type Trained } from './state/fold.ts'
 import type { DoubtfulLog, Plan, PlanInput, SetAside, StrayLog } from './types.ts'
 import { placeNamed, resolve, type SessionLog } from '../member/index.ts'
 
@@ -81,11 +82,12 @@ export function planMember(given: PlanInput, checkpoint?: Checkpoint | null): Pl
     plans[fold.enrolment.id] = writeOut(fold, evidence, when)
   }
   const next = through === 'near' ? checkpointAt(boundaries, folds) : null
+  const running = folds.filter(({ enrolment: { id } }) => !isOver(plans[id] as Plan, today))
   const templateNow = ({ enrolment }: Fold) => templateOn(enrolment, versions, today)
-  const ratios = folds.flatMap((fold) => templateNow(fold).maxes.ratios ?? [])
-  const proposals = proposalsOf(evidence, ratios, lacking(plans), staleIn(input, evidence))
-  const offers = folds.flatMap((fold) => offersOf(fold, templateNow(fold), evidence))
-  const asksDeload = folds.flatMap((fold) => asksDeloadOf(fold, templateNow(fold)))
+  const ratios = running.flatMap((fold) => templateNow(fold).maxes.ratios ?? [])
+  const proposals = proposalsOf(evidence, ratios, lacking(plans), staleIn(running, input, evidence))
+  const offers = running.flatMap((fold) => offersOf(fold, templateNow(fold), evidence))
+  const asksDeload = running.flatMap((fold) => asksDeloadOf(fold, templateNow(fold)))
   return {
     plans,
     evidence,
@@ -110,10 +112,10 @@ function todayFor({ member, when: { today } }: PlanInput): Day {
 }
 
 /** The lifts whose max some enrolment's template of today finds too old to trust. */
-function staleIn({ enrolments, versions, when }: PlanInput, { maxes, recent }: Evidence): Set<string> {
+function staleIn(running: Fold[], { versions, when }: PlanInput, { maxes, recent }: Evidence): Set<string> {
   const { today } = when
   const stale = new Set<string>()
-  for (const enrolment of enrolments) {
+  for (const { enrolment } of running) {
     const { maxes: policy } = templateOn(enrolment, versions, today)
     for (const key of Object.keys(recent))
       if (maxes[key] && isStale(policy, maxes[key].at(-1)?.date ?? today, today)) stale.add(key)
@@ -171,7 +173,7 @@ function tell({ library, when }: PlanInput, start: Start, happenings: Happening[
     const log = countedLog(happening)
     const fold = folds.find(({ enrolment }) => enrolment.id === log.enrolment)
     const course = fold?.state.course
-    const isGone = fold !== undefined && isOverOn(fold.enrolment, evidence, log.date)
+    const isGone = fold !== undefined && isOverBefore(fold.enrolment, evidence, log.date)
     const isReplayed = fold !== undefined && !isGone && replay(fold, log, evidence, isOver)
     const trained = isReplayed ? fold.trained.at(-1) : undefined
     if (trained && fold && course) doubt(doubtful, fold, course, trained)
@@ -196,7 +198,7 @@ function strayOf(log: SessionLog, enrolment: Id, fold: Fold | undefined, evidenc
   const at = placeNamed(log)
   const stray: StrayLog = { log: log.id, enrolment, position: log.position, isEnrolled: fold !== undefined }
   const over = fold ? overFrom(fold.enrolment, evidence) : null
-  if (over !== null && over <= log.date) stray.over = over
+  if (over !== null && over < log.date) stray.over = over
   return at ? { ...stray, at } : stray
 }
 

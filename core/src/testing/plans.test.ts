@@ -1,4 +1,4 @@
-import type { SessionLog } from '../member/index.ts'
+import type { Enrolment, SessionLog } from '../member/index.ts'
 import { findingsOf } from '../checks/index.ts'
 import { readFileSync } from 'node:fs'
 import { describe, expect, test } from '@jest/globals'
@@ -293,6 +293,34 @@ describe('every plan', () => {
       expect(result.isResumed).toBe(false)
       expect(result.plans).toEqual(whole.plans)
     }
+  })
+
+  test('keeps a checkpoint when something begins or ends after its day', () => {
+    const template = fixture('two-weeks-away-on-the-own-clock')
+    const member = train(template, facts('kg', 100), ['all', 'all', 'all', 'all', 'all', 'all'])
+    const on = (today: string, enrolments: Enrolment[], given?: Checkpoint | null) =>
+      planMember(
+        { library, member, enrolments, versions: { v: template }, when: { today, through: 'near' } },
+        given,
+      )
+    const today = addDays(start, 60)
+    const { checkpoint } = on(today, [enrolment])
+    const later = { from: today, version: 'v', begins: 'session' as const }
+    for (const enrolments of [
+      [{ ...enrolment, segments: [...enrolment.segments, later] }],
+      [{ ...enrolment, to: addDays(today, 7) }],
+      [
+        { ...enrolment, to: today },
+        { id: 'next', segments: [later] },
+      ],
+    ]) {
+      const resumed = on(today, enrolments, checkpoint)
+      expect(resumed.isResumed).toBe(true)
+      expect(resumed.plans).toEqual(on(today, enrolments).plans)
+    }
+    const early = { id: 'early', segments: [{ from: start, version: 'v' }] }
+    expect(on(today, [enrolment, early], checkpoint).isResumed).toBe(false)
+    expect(on(today, [early], checkpoint).isResumed).toBe(false)
   })
 
   test('does not move a progression for a session that was skipped', () => {

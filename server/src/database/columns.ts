@@ -43,6 +43,8 @@ export const factColumns = (fact: Fact) => ({
   change: fact.change ?? '',
   date: fact.date,
   kind: fact.kind,
+  acts_from: fact.actsFrom,
+  ends_enrolment: fact.kind === 'endEnrolment' && !fact.void ? fact.enrolment : null,
   format: factFormat,
   body: JSON.stringify(fact),
 })

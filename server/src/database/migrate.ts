@@ -1,4 +1,5 @@
 import { pathToFileURL } from 'node:url'
+import { installQueue } from '../jobs/install.ts'
 import { readOwnerUrl } from '../settings.ts'
 import { fillHashes } from './fillHashes.ts'
 import { migrationSource } from './migrations/index.ts'
@@ -10,6 +11,7 @@ export async function migrate(ownerUrl: string): Promise<string[]> {
   try {
     const [, names] = (await db.migrate.latest({ migrationSource })) as [number, string[]]
     await fillHashes(db)
+    await installQueue(ownerUrl, db)
     await db.raw('grant select on knex_migrations to young_oak_app')
     return names
   } finally {

@@ -103,7 +103,37 @@ test('a database of format 1 keeps all its documents, and what a draft has chang
   const copy = JSON.stringify({ change: 'c', place: 'shed' })
   await db('session_log').insert({ ...session, copy, shown: JSON.stringify(shown) })
 
-  expect(await migrate(url)).toEqual(['008_formats', '009_starts', '010_revisions', '011_json', '012_people'])
+  const old_segment = { gym_id, enrolment_id, version_id }
+  await db('enrolment_segment').insert({ ...old_segment, starts_on: '2026-03-02', track: 'light' })
+  await db('enrolment_segment').insert({ ...old_segment, starts_on: '2026-03-16', begins: 'session' })
+
+  expect(await migrate(url)).toEqual([
+    '008_formats',
+    '009_starts',
+    '010_revisions',
+    '011_json',
+    '012_people',
+    '013_publications',
+  ])
+  expect(
+    await db('counting_publication')
+      .orderBy('number')
+      .select(
+        'number',
+        'member_id',
+        'enrolment_id',
+        'version_id',
+        'starts_on',
+        'begins',
+        'track',
+        'sets_track',
+      ),
+  ).toEqual(
+    [
+      { number: 1, starts_on: '2026-03-02', begins: 'week', track: 'light' },
+      { number: 2, starts_on: '2026-03-16', begins: 'session', track: null },
+    ].map((one) => ({ ...one, member_id, enrolment_id, version_id, sets_track: true })),
+  )
   expect(
     await db('session_start').select(
       'session_id',

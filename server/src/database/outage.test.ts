@@ -93,7 +93,10 @@ describe('a line that falls silent', () => {
 })
 
 test('a line that is silent before anybody is connected is a database that is away, by whichever connections', async () => {
-  const through = Object.assign(new URL(program.world.url), { hostname: '127.0.0.1', port: String(line.port) }).href
+  const through = Object.assign(new URL(program.world.url), {
+    hostname: '127.0.0.1',
+    port: String(line.port),
+  }).href
   const fresh = openDatabase(through, limits)
   cut(line)
   const asked = [fresh.outside(({ db }) => db.raw('select 1')), fresh.pool.query('select 1')]

@@ -6,6 +6,7 @@ import { maxRoutes } from './maxes/routes.ts'
 import { memberRoutes } from './members/routes.ts'
 import { peopleRoutes } from './people/routes.ts'
 import { progressRoutes } from './progress/routes.ts'
+import { publicationRoutes } from './publications/routes.ts'
 import { templateRoutes } from './templates/routes.ts'
 import { trainingRoutes } from './training/routes.ts'
 import type { Route } from '../http/route.ts'
@@ -16,6 +17,7 @@ export const routes: Route[] = [
   ...accountRoutes,
   ...exerciseRoutes,
   ...templateRoutes,
+  ...publicationRoutes,
   ...memberRoutes,
   ...maxRoutes,
   ...progressRoutes,

@@ -39,12 +39,16 @@ beforeAll(async () => {
   const { member, phone, enrolment } = await program.enrol('Mel', day)
   await world.owner('location').insert({ gym_id: gym, id: 'home', name: 'The hall' })
 
-  const ask = async (name: RouteName, said: { params?: string[]; body?: object } = {}, by = phone) => {
+  const ask = async (
+    name: RouteName,
+    said: { params?: string[]; query?: string; body?: object } = {},
+    by = phone,
+  ) => {
     const { method, path, query }: Contract = contracts[name]
     const params = [...(said.params ?? [])]
     const url = path.replace(/:\w+/g, () => params.shift() ?? '')
     const isDated = query && 'today' in (query as unknown as ObjectSchema<object>).fields
-    const call = by[method](`/api${url}${isDated ? `?today=${day}` : ''}`)
+    const call = by[method](`/api${url}${isDated ? `?today=${day}` : said.query ? `?${said.query}` : ''}`)
     answers[name] = await (said.body ? call.send(said.body) : call)
     return answers[name].body
   }
@@ -126,9 +130,17 @@ beforeAll(async () => {
   }
   await ask('post /templates/:id/edits', { params: [id], body: { since: 0, edits: [edit] } }, coach)
   await ask('get /templates/:id/changes', { params: [template] }, coach)
-  const publishing = { members: [member.id], start: '2026-04-06', note: 'Another.' }
-  await ask('post /templates/:id/versions', { params: [id], body: publishing }, coach)
-  await ask('get /templates/:id', { params: [id] }, coach)
+  const { revision } = await ask('get /templates/:id', { params: [id] }, coach)
+  const sent = { id: randomUUID(), revision, members: [member.id], start: '2026-04-06', note: 'Another.' }
+  await ask('post /templates/:id/looks', { params: [id], body: sent }, coach)
+  await ask('get /looks/:id', { params: [sent.id] }, coach)
+  await ask('get /looks/:id/members', { params: [sent.id], query: 'kind=starts' }, coach)
+  await ask('delete /looks/:id', { params: [sent.id] }, coach)
+  await ask('post /templates/:id/publications', { params: [id], body: sent }, coach)
+  await ask('get /templates/:id/publications', { params: [id] }, coach)
+  await ask('get /publications/:id', { params: [sent.id] }, coach)
+  await ask('get /publications/:id/members', { params: [sent.id] }, coach)
+  await ask('post /publications/:id/withdrawal', { params: [sent.id] }, coach)
   await ask('get /templates', {}, coach)
 
   const library = await ask('post /exercises', { body: { exercise } }, coach)

@@ -3,6 +3,7 @@ import { fileURLToPath } from 'node:url'
 import { afterAll, beforeAll, expect, test } from '@jest/globals'
 import { operationFormat } from '@young-oak/api/operations'
 import { makeProgram, type Program } from '../testing/program.ts'
+import { publish } from '../testing/publish.ts'
 import { sessionAt, startOn } from '../testing/training.ts'
 import { openPlanners, type Planners } from './planners.ts'
 
@@ -24,10 +25,7 @@ beforeAll(async () => {
   await world
     .owner('assignment')
     .insert(ids.map((member_id) => ({ gym_id: gym, member_id, staff_id: program.writer.id })))
-  await coach
-    .post(`/api/templates/${template}/versions`)
-    .send({ members: ids, start: day, note: '' })
-    .expect(200)
+  await publish(world, coach, template, { members: ids, start: day })
   const { member, phone, enrolment } = await program.enrol('Mel', day)
   const sets = [1, 2].map((n) => ({
     kind: 'set',

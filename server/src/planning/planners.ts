@@ -5,12 +5,17 @@ import type { NextLoads } from './nextLoads.ts'
 /** Members whose next loads are asked for: of one gym, on a day; with `why` the steps of each in words. */
 export type Asked = { gym: string; members: string[]; today: Day; why?: boolean }
 
+/** Members of a look at what a publication would do. */
+export type Looked = { gym: string; id: string; members: string[] }
+
 /** How it goes, and how it is stopped. */
 type Watch = { onProgress?: (done: number, of: number) => void; signal?: AbortSignal }
 
 export type Planners = {
-  /** The next loads of members, by member. Reads them in fifties, in worker threads; rejects where it is stopped or a member cannot be planned. */
+  /** The next loads of members, by member. Rejects where it is stopped or a member cannot be planned. */
   nextLoads(asked: Asked, watch?: Watch): Promise<NextLoads>
+  /** Finds and keeps what a publication would do to members. */
+  impacts(looked: Looked, watch?: Watch): Promise<void>
   close(): Promise<void>
 }
 
@@ -21,35 +26,42 @@ const isBuilt = import.meta.url.endsWith('.js')
 const aTask = 50
 
 /**
- * Threads that read members and plan them, for whatever concerns many at once. Starting one takes about a second, so whoever needs them keeps them. With
- * `engine`, a folder with another engine's sources, they plan with that one.
+ * Threads that read members in fifties and plan them, for whatever concerns many at once. Starting one takes about a second, so whoever needs them keeps
+ * them. With `engine`, a folder with another engine's sources, they plan with that one.
  */
 export function openPlanners(databaseUrl: string, threads: number, engine?: string): Planners {
   const pool = new Piscina({
-    filename: import.meta.resolve(isBuilt ? './nextLoads.js' : './thread.mjs'),
+    filename: import.meta.resolve(isBuilt ? './work.js' : './thread.mjs'),
     workerData: { databaseUrl, engine },
     minThreads: threads,
     maxThreads: threads,
     idleTimeout: Infinity,
   })
+  const inPieces = async <T>(
+    name: string,
+    { members, ...asked }: { members: string[] },
+    { onProgress, signal }: Watch,
+  ): Promise<T[]> => {
+    let done = 0
+    const stop = new AbortController()
+    const either = signal ? AbortSignal.any([signal, stop.signal]) : stop.signal
+    const run = async (some: string[]): Promise<T> => {
+      const found = (await pool.run({ ...asked, members: some }, { name, signal: either })) as T
+      done += some.length
+      onProgress?.(done, members.length)
+      return found
+    }
+    try {
+      return await Promise.all(inTasks(members).map(run))
+    } finally {
+      // Where one has failed, the others are of no use.
+      stop.abort()
+    }
+  }
   return {
-    async nextLoads({ members, ...asked }, { onProgress, signal } = {}) {
-      let done = 0
-      const stop = new AbortController()
-      const either = signal ? AbortSignal.any([signal, stop.signal]) : stop.signal
-      const run = async (some: string[]): Promise<NextLoads> => {
-        const loads = (await pool.run({ ...asked, members: some }, { signal: either })) as NextLoads
-        done += some.length
-        onProgress?.(done, members.length)
-        return loads
-      }
-      try {
-        return Object.assign({}, ...(await Promise.all(inTasks(members).map(run)))) as NextLoads
-      } finally {
-        // Where one has failed, the others are of no use.
-        stop.abort()
-      }
-    },
+    nextLoads: async (asked, watch = {}) =>
+      Object.assign({}, ...(await inPieces<NextLoads>('nextLoads', asked, watch))) as NextLoads,
+    impacts: async (looked, watch = {}) => void (await inPieces('impacts', looked, watch)),
     close: () => pool.close({ force: true }),
   }
 }

@@ -2,5 +2,4 @@
 import { register } from 'tsx/esm/api'
 
 register()
-const { default: nextLoads } = await import('./nextLoads.work.ts')
-export default nextLoads
+export const { nextLoads, impacts } = await import('./work.ts')

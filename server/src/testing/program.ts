@@ -1,4 +1,5 @@
 import type { TodayView } from '@young-oak/api/training'
+import { publish } from './publish.ts'
 import { smallTemplate } from './template.ts'
 import { makeWorld, type Agent, type Seated, type World } from './world.ts'
 
@@ -27,10 +28,7 @@ export async function makeProgram(): Promise<Program> {
     template,
     async enrol(name, start) {
       const member = await world.addMember(gym, name, writer)
-      await coach
-        .post(`/api/templates/${template}/versions`)
-        .send({ members: [member.id], start, note: '' })
-        .expect(200)
+      await publish(world, coach, template, { members: [member.id], start })
       const phone = await world.signIn(member)
       const view: TodayView = (await phone.get(`/api/me/today?today=${start}`).expect(200)).body
       return { member, phone, enrolment: view.enrolments[0]?.id ?? '' }

@@ -16,6 +16,7 @@ const page = (load: () => Promise<{ default: ComponentType }>) => {
 const pages: Record<string, ReactNode> = {
   '/templates': page(() => import('../features/templates/TemplatesPage.tsx')),
   '/templates/:id': page(() => import('../features/templates/EditorPage.tsx')),
+  '/templates/:id/publish': page(() => import('../features/publications/PublishPage.tsx')),
   '/exercises': page(() => import('../features/library/LibraryPage.tsx')),
   '/members': page(() => import('../features/members/MembersPage.tsx')),
   '/today': page(() => import('../features/training/TodayPage.tsx')),

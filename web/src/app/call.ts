@@ -63,11 +63,12 @@ export async function everyPage<N extends Paged, E>(
   name: N,
   query: Omit<NonNullable<Query<N>>, 'after'>,
   ask: Ask,
+  params?: Record<string, string>,
 ): Promise<{ data: Line<N>[] } | { error: E }> {
   const lines: Line<N>[] = []
   let after: string | null | undefined
   do {
-    const said = { query: { ...query, ...(after && { after }) } } as Said<N>
+    const said = { ...(params && { params }), query: { ...query, ...(after && { after }) } } as Said<N>
     const { data, error } = (await ask(call(name, said))) as { data?: Page<Line<N>>; error?: E }
     if (!data) return { error: error as E }
     lines.push(...data.items)

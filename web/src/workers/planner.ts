@@ -43,7 +43,7 @@ export function makePlanner() {
     openMember(next: MemberFile | null, template: string, day: Day, track: string | null): void {
       file = next
       if (!next) return
-      const own = next.enrolments.find(({ id }) => next.templates[id] === template)
+      const own = next.enrolments.findLast(({ id, to = day }) => next.templates[id] === template && to >= day)
       isRunning = own !== undefined
       const on = track === null ? {} : { track }
       enrolment = own

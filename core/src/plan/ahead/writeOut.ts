@@ -21,7 +21,7 @@ import type { Prescribed } from '../state/situation.ts'
 import { withoutDeload } from './withoutDeload.ts'
 import type { Doing, Plan, PlannedSession, PlannedSlot, PlannedWeek, When } from '../types.ts'
 import { placeAt } from '../replay/reach.ts'
-import { endWeek, open, standOn } from '../replay/weeks.ts'
+import { endWeek, leaveOff, open, standOn } from '../replay/weeks.ts'
 
 /** No plan is longer. */
 const mostWeeks = 200
@@ -29,7 +29,10 @@ const mostWeeks = 200
 /** Writes a fold's weeks: those behind as they were trained, those ahead as if each session before them were a hit. */
 export function writeOut(fold: Fold, evidence: Evidence, { today, through, at, doing: doingIn }: When): Plan {
   const ahead = forkFold(fold)
-  const isRunning = standOn(ahead, today, evidence)
+  const over = overFrom(fold.enrolment, evidence)
+  const isOver = over !== null && over <= today
+  if (isOver) leaveOff(ahead)
+  const isRunning = !isOver && standOn(ahead, today, evidence)
   const behind = through === 'near' ? lastTrained(ahead) : ahead.weeks
   const weeks = behind.map((week) => weekBehind(ahead, week, evidence))
   const isWanted = (week: { phase: Id; phaseWeek: number } | undefined) =>
@@ -37,7 +40,6 @@ export function writeOut(fold: Fold, evidence: Evidence, { today, through, at, d
   let isReached = weeks.some(isWanted)
   const running = isRunning ? ahead.state.course.running : null
   const segment = segmentOn(fold.enrolment, today)
-  const over = overFrom(fold.enrolment, evidence)
   let next: number | null = null
   let written = 0
   let from = today
@@ -66,7 +68,7 @@ export function writeOut(fold: Fold, evidence: Evidence, { today, through, at, d
     start: fold.enrolment.segments[0]?.from ?? today,
     weeks,
     next,
-    lastWeek: lastWeek(ahead, from, evidence),
+    lastWeek: isOver ? ahead.state.course.week : lastWeek(ahead, from, evidence),
   }
   if (over !== null) plan.over = over
   return plan

@@ -1,7 +1,6 @@
 import type { PlanInput } from '../types.ts'
 import type { Id } from '../../parsing/index.ts'
 import { engine } from '../../engine.ts'
-import type { Enrolment } from '../../member/index.ts'
 import { addDays, type Day } from '../../units/index.ts'
 import { noEvidence, type Evidence, type Happening } from '../../evidence/index.ts'
 import { startFold, type Fold } from '../state/fold.ts'
@@ -15,8 +14,8 @@ import { copyState, type FoldState } from '../state/state.ts'
 export type Checkpoint = {
   engine: string
   through: Day
-  /** The enrolments that it was made for, written out. */
-  enrolments: string
+  /** What was in force up to `through`, written out, by enrolment: what begins later changes nothing of it. */
+  enrolments: Record<Id, string>
   evidence: Evidence
   states: Record<Id, FoldState>
 }
@@ -41,17 +40,35 @@ export function resume(
     !checkpoint ||
     checkpoint.engine !== engine ||
     checkpoint.through >= when.today ||
-    checkpoint.enrolments !== written(enrolments)
+    !isMadeFor(checkpoint, folds)
   )
     return { isResumed: false, evidence: noEvidence, folds, from: 0, first: [] }
   const { through, evidence, states } = checkpoint
   const later = happenings.findIndex(({ day }) => day > through)
   const from = later < 0 ? happenings.length : later
-  for (const fold of folds) fold.state = copyState(states[fold.enrolment.id] as FoldState)
+  for (const fold of folds) {
+    const state = states[fold.enrolment.id]
+    if (state) fold.state = copyState(state)
+  }
   return { isResumed: true, evidence, folds, from, first: folds.map(({ state }) => firstUntouched(state)) }
 }
 
-const written = (enrolments: Enrolment[]): string => JSON.stringify(enrolments)
+/** Whether these enrolments were the same up to the checkpoint's day. One that it does not know begins after that. */
+function isMadeFor({ through, enrolments }: Checkpoint, folds: Fold[]): boolean {
+  const isSame = (fold: Fold): boolean => {
+    const known = enrolments[fold.enrolment.id]
+    return known === undefined ? startOf(fold) > through : known === writtenUpTo(fold, through)
+  }
+  const known = new Set(folds.map(({ enrolment }) => enrolment.id))
+  return folds.every(isSame) && Object.keys(enrolments).every((id) => known.has(id))
+}
+
+const startOf = ({ enrolment: { segments } }: Fold): Day => segments[0]?.from ?? ''
+
+function writtenUpTo({ enrolment: { segments, to }, isCalendar }: Fold, through: Day): string {
+  const begun = segments.filter(({ from }, i) => i === 0 || from <= through)
+  return JSON.stringify([isCalendar, begun, to !== undefined && to <= through ? to : null])
+}
 
 function firstUntouched({ course: { running, positions } }: FoldState): number {
   return running && Object.keys(running.taken).length
@@ -78,7 +95,9 @@ export function checkpointAt(boundaries: Boundary[], folds: Fold[]): Checkpoint 
   if (!boundary) return null
   const { through, evidence } = boundary
   const states = Object.fromEntries(boundary.folds.map((fold) => [fold.enrolment.id, fold.state]))
-  const enrolments = written(boundary.folds.map(({ enrolment }) => enrolment))
+  const enrolments = Object.fromEntries(
+    boundary.folds.map((fold) => [fold.enrolment.id, writtenUpTo(fold, through)]),
+  )
   return { engine, through, enrolments, evidence, states }
 }
 

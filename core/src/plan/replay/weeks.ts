@@ -23,7 +23,7 @@ import {
   type Authored,
   type OwnDeload,
 } from '../compile/changes.ts'
-import { isOver, overFrom, segmentOn, templateOf, type Fold } from '../state/fold.ts'
+import { isOverBefore, overFrom, segmentOn, templateOf, type Fold } from '../state/fold.ts'
 import type { Evidence } from '../../evidence/index.ts'
 import type { FoldState } from '../state/state.ts'
 
@@ -68,7 +68,7 @@ export type NamedWeek = { name: PlaceName; version: Id }
 /** Opens the next week as things stand on a day, or the one that is named; false when the plan is over, or has no such week. */
 export function open(fold: Fold, day: Day, evidence: Evidence, named?: NamedWeek): boolean {
   const { state, isCalendar } = fold
-  if (isOver(fold.enrolment, evidence, day)) return false
+  if (isOverBefore(fold.enrolment, evidence, day)) return false
   const segment = segmentOn(fold.enrolment, day)
   const { version = segment.version } = named ?? {}
   const { track = null } = segment
@@ -177,9 +177,8 @@ function weekOf(changes: Authored[], phase: Phase, phaseWeek: number, toTest: nu
  */
 export function standOn(fold: Fold, day: Day, evidence: Evidence): boolean {
   const { running } = fold.state.course
-  if (isOver(fold.enrolment, evidence, day)) {
-    if (running?.from) endWeek(fold, 'dropped')
-    else if (running) fold.state.course = unopened(fold.state.course, running)
+  if (isOverBefore(fold.enrolment, evidence, day)) {
+    leaveOff(fold)
     return false
   }
   if (running?.from && (fold.isCalendar || placesLeft(running).length) && !isCutShort(running, evidence)) {
@@ -189,6 +188,14 @@ export function standOn(fold: Fold, day: Day, evidence: Evidence): boolean {
   if (running?.from) endWeek(fold, 'skipped')
   else if (running) fold.state.course = unopened(fold.state.course, running)
   return open(fold, day, evidence)
+}
+
+/** Ends the running week for good: what is left of it is given up, and one that nothing was done in never was. */
+export function leaveOff(fold: Fold): void {
+  const { running } = fold.state.course
+  if (!running) return
+  if (Object.keys(running.taken).length) endWeek(fold, 'dropped')
+  else fold.state.course = unopened(fold.state.course, running)
 }
 
 /** Whether a deload that was put in has been ended, or taken back, while it runs. */

@@ -66,9 +66,10 @@ export function overFrom({ id, to }: Enrolment, { ended }: Pick<Evidence, 'ended
   return to !== undefined && to < own ? to : own
 }
 
-export function isOver(enrolment: Enrolment, evidence: Pick<Evidence, 'ended'>, day: Day): boolean {
+/** Whether an enrolment was over before a day: a session that is started on its last day still belongs to it. */
+export function isOverBefore(enrolment: Enrolment, evidence: Pick<Evidence, 'ended'>, day: Day): boolean {
   const from = overFrom(enrolment, evidence)
-  return from !== null && from <= day
+  return from !== null && from < day
 }
 
 /** The segment in force on a day: the last one that has begun, or the first where none has. */

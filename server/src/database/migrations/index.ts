@@ -11,6 +11,7 @@ import * as starts from './009_starts.ts'
 import * as revisions from './010_revisions.ts'
 import * as json from './011_json.ts'
 import * as people from './012_people.ts'
+import * as publications from './013_publications.ts'
 
 type Migration = { up(db: Knex): Promise<void>; down(db: Knex): Promise<void> }
 
@@ -27,6 +28,7 @@ const migrations: Record<string, Migration> = {
   '010_revisions': revisions,
   '011_json': json,
   '012_people': people,
+  '013_publications': publications,
 }
 
 /** Migrations by name, in order; each is a frozen file that imports no live code. */

@@ -1,6 +1,7 @@
 import { afterAll, beforeAll, expect, test } from '@jest/globals'
 import type { OwnEquipment, LocationView } from '@young-oak/api/equipment'
 import type { TodayView } from '@young-oak/api/training'
+import { publish } from '../../testing/publish.ts'
 import { smallTemplate } from '../../testing/template.ts'
 import { makeWorld, type Agent, type World } from '../../testing/world.ts'
 
@@ -22,10 +23,7 @@ beforeAll(async () => {
   const member = await world.addMember(gym, 'Mel', writer)
   const coach = await world.signIn(writer)
   const { id } = (await coach.post('/api/templates').send({ template: smallTemplate() })).body
-  await coach
-    .post(`/api/templates/${id}/versions`)
-    .send({ members: [member.id], start: today, note: '' })
-    .expect(200)
+  await publish(world, coach, id, { members: [member.id], start: today })
   phone = await world.signIn(member)
 }, 120_000)
 afterAll(() => world.end())

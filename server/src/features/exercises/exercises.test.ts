@@ -5,6 +5,7 @@ import type { EditsAnswer, TemplateView } from '@young-oak/api/templates'
 import type { TodayView } from '@young-oak/api/training'
 import type { OwnId } from '@young-oak/core/library'
 import type { Template } from '@young-oak/core/template'
+import { publish } from '../../testing/publish.ts'
 import { smallTemplate } from '../../testing/template.ts'
 import { anExercise } from '../../testing/exercise.ts'
 import { makeWorld, type Agent, type World } from '../../testing/world.ts'
@@ -144,10 +145,7 @@ describe('merging', () => {
     const view: LibraryView = await add({ ...shove, name: 'Squat on the quay' })
     const [kept, old] = [idOf(view, 'Quay squat'), idOf(view, 'Squat on the quay')]
     const id = await importAs(templateOf(old))
-    await coach
-      .post(`/api/templates/${id}/versions`)
-      .send({ members: [member], start: today, note: '' })
-      .expect(200)
+    await publish(world, coach, id, { members: [member], start: today })
     const max = {
       exercise: kept,
       load: { value: 100, unit: 'kg' },

@@ -2,6 +2,7 @@ import { afterAll, beforeAll, expect, test } from '@jest/globals'
 import { operationFormat } from '@young-oak/api/operations'
 import { randomUUID } from 'node:crypto'
 import type { Page } from '@young-oak/api/contracts'
+import { publish } from '../../testing/publish.ts'
 import { smallTemplate } from '../../testing/template.ts'
 import { sessionAt, startOn } from '../../testing/training.ts'
 import { makeWorld, type Agent, type Seated, type World } from '../../testing/world.ts'
@@ -21,10 +22,7 @@ beforeAll(async () => {
   await world.addMember(await world.addGym('There'), 'Fay')
   coach = await world.signIn(writer)
   const { id } = (await coach.post('/api/templates').send({ template: smallTemplate() })).body
-  await coach
-    .post(`/api/templates/${id}/versions`)
-    .send({ members: [member.id], start: today, note: '' })
-    .expect(200)
+  await publish(world, coach, id, { members: [member.id], start: today })
 }, 120_000)
 afterAll(() => world.end())
 

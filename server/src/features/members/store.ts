@@ -19,7 +19,7 @@ export async function listMembers({ db }: Scope, staff: string, after?: string):
          from assignment a join staff s on s.gym_id = a.gym_id and s.id = a.staff_id
          where a.gym_id = m.gym_id and a.member_id = m.id and a.until_at is null), '[]') as writers,
        coalesce((select array_agg(t.name order by t.name)
-         from enrolment e join template t on t.gym_id = e.gym_id and t.id = e.template_id
+         from current_enrolment e join template t on t.gym_id = e.gym_id and t.id = e.template_id
          where e.gym_id = m.gym_id and e.member_id = m.id), '{}') as programs,
        last.date as "lastSession", recent.sessions as "sessionsIn28Days"
      from page m join gym g on g.id = m.gym_id

@@ -4,7 +4,7 @@ import { changeOf } from '@young-oak/core/adjustments'
 import { advise, readSignals } from '@young-oak/core/advice'
 import { liftKey, liftOfKey, takesMax, type Lift, type Library } from '@young-oak/core/library'
 import { givenKinds, readGivenFact, type Fact } from '@young-oak/core/facts'
-import { planMember, type Plan, type Planned } from '@young-oak/core/plan'
+import { isOver, planMember, type Plan, type Planned } from '@young-oak/core/plan'
 import { formatIssue, isId } from '@young-oak/core/parsing'
 import { blocksOf, estimatesOf, judgeTrial, misfits, targetOf } from '@young-oak/core/trends'
 import { addDays, type Day } from '@young-oak/core/units'
@@ -22,9 +22,10 @@ export async function progress(scope: MemberScope, day: Day): Promise<ProgressVi
   const planned = planMember(inputOf(scope, file, { today: day, through: 'end' }))
   const { evidence, plans, offers } = planned
   const templates = Object.fromEntries(
-    Object.values(plans).flatMap(({ enrolment, version }) => {
+    Object.values(plans).flatMap((plan) => {
+      const { enrolment, version } = plan
       const template = versions[version]
-      return template ? [[enrolment, template] as const] : []
+      return template && !isOver(plan, day) ? [[enrolment, template] as const] : []
     }),
   )
   const body = evidence.body?.load

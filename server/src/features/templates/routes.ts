@@ -1,5 +1,5 @@
 import { route, type Route } from '../../http/route.ts'
-import { edit, importTemplate, publish, viewChanges, viewTemplate } from './service.ts'
+import { edit, importTemplate, viewChanges, viewTemplate } from './service.ts'
 import { listTemplates } from './store.ts'
 
 export const templateRoutes: Route[] = [
@@ -13,8 +13,5 @@ export const templateRoutes: Route[] = [
   ),
   route('post /templates/:id/edits', ({ inScope, params, seat, body }) =>
     inScope((scope) => edit(scope, params.id as string, seat.id, body)),
-  ),
-  route('post /templates/:id/versions', ({ inScope, params, seat, body }) =>
-    inScope((scope) => publish(scope, params.id as string, seat, body)),
   ),
 ]

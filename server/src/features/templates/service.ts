@@ -4,8 +4,6 @@ import {
   type EditAnswer,
   type Edits,
   type EditsAnswer,
-  type Publish,
-  type PublishAnswer,
   type TemplateView,
 } from '@young-oak/api/templates'
 import { renameExercises } from '@young-oak/core/library'
@@ -23,33 +21,27 @@ import {
   type ReadTemplate,
   type Template,
 } from '@young-oak/core/template'
-import { formatDay } from '@young-oak/core/units'
 import type { Scope } from '../../database/scope.ts'
-import type { Seat } from '../../http/seat.ts'
-import { memberScopes } from '../members/memberScope.ts'
 import { notFound, Problem } from '../../http/problem.ts'
 import { asMerged, refuseStrangers } from '../exercises/library.ts'
 import { adoptExercises } from '../exercises/service.ts'
 import {
   appendEdit,
   editsSince,
-  enrol,
-  enrolledSince,
   findTemplate,
   findNewest,
   hasEdit,
   holdTemplate,
   insertTemplate,
-  insertVersion,
   listVersions,
   saveDraft,
-  touchMembers,
 } from './store.ts'
 
 export async function viewTemplate(scope: Scope, id: string): Promise<TemplateView> {
   const found = await findTemplate(scope, id)
   if (!found) throw notFound('template')
-  return { ...found, versions: await listVersions(scope, id) }
+  const { revision, draft } = found
+  return { id, revision, draft, versions: await listVersions(scope, id) }
 }
 
 /**
@@ -113,58 +105,14 @@ const mostSince = 500
 export async function viewChanges(scope: Scope, id: string): Promise<ChangesView> {
   const found = await findTemplate(scope, id)
   if (!found) throw notFound('template')
-  const newest = await findNewest(scope, id)
+  const newest = await findNewest(scope, id, true)
   if (!newest) return { since: null, changes: [] }
   return { since: newest.number, changes: compareTemplates(scope.library, newest.body, found.draft) }
 }
 
-/**
- * Publishes the draft as the next version to the chosen members, from a day: all of it or nothing. Members who are on the
- * template already change to the version from that day on, with their next week or their next session; the day must lie
- * after the one from which they are on what they are on.
- */
-export async function publish(
-  scope: Scope,
-  id: string,
-  seat: Seat,
-  { members, start, note, begins = 'week', clock = 'own', track }: Publish,
-): Promise<PublishAnswer> {
-  const held = await holdTemplate(scope, id)
-  if (!held) throw notFound('template')
-  const body = orRefuse(scope, readTemplate(held.draft, scope.library), held.draft)
-  if (typeof track === 'string' && !body.tracks[track])
-    throw new Problem('noSuchTrack', `This template has no track "${track}".`, [
-      { path: 'track', message: 'This template does not have the track.' },
-    ])
-  const chosen = [...new Set(members)]
-  const own = await memberScopes(scope, seat, { ids: chosen })
-  if (own.length !== chosen.length) {
-    throw new Problem('notAllowed', 'Some of these members are not assigned to you. Nothing was published.')
-  }
-  const running = await enrolledSince(scope, id, chosen)
-  for (const { from } of running.values()) {
-    if (start <= from) {
-      const message = `Some of these members are on this template from ${formatDay(from)}: a new version starts after that day.`
-      throw new Problem('startsTooEarly', message, [{ path: 'start', message }])
-    }
-  }
-  const version = await insertVersion(scope, { template: id, body, note, staff: seat.id })
-  const fresh = chosen.filter((member) => !running.has(member))
-  await enrol(scope, {
-    template: id,
-    version: version.id,
-    start,
-    begins,
-    clock,
-    fresh: fresh.map((member) => ({ member, track: track ?? null })),
-    running: [...running.values()].map((one) => ({
-      id: one.id,
-      track: track === undefined ? one.track : track,
-    })),
-  })
-  await touchMembers(scope, chosen)
-  return { number: version.number, members: chosen.length }
-}
+/** A draft as it may be published: whole, and without a fault. */
+export const publishable = (scope: Scope, draft: Template): Template =>
+  orRefuse(scope, readTemplate(draft, scope.library), draft)
 
 function orRefuse(scope: Scope, { template, issues = [] }: ReadTemplate, draft?: Template): Template {
   if (!template) refuse(scope, issues, draft)

@@ -11,10 +11,12 @@ export async function listTemplates({ db }: Scope, after?: string): Promise<Page
   const { rows } = await db.raw(
     `select t.id, t.name, t.weeks, t.per_week as "perWeek", t.slots,
        v.number as version, v.content_hash is distinct from t.content_hash as "changedSince",
-       (select count(*)::int from enrolment e where e.gym_id = t.gym_id and e.template_id = t.id) as members
+       (select count(distinct e.member_id)::int from current_enrolment e where e.gym_id = t.gym_id and e.template_id = t.id) as members
      from template t
      left join lateral (select number, content_hash from template_version v
-       where v.gym_id = t.gym_id and v.template_id = t.id order by number desc limit 1) v on true
+       where v.gym_id = t.gym_id and v.template_id = t.id
+         and exists (select from publication p where p.gym_id = v.gym_id and p.version_id = v.id and p.number is not null)
+       order by number desc limit 1) v on true
      where ?::uuid is null
        or (t.name, t.id) > (select name, id from template where id = ?::uuid)
      order by t.name, t.id limit ?`,
@@ -30,15 +32,25 @@ export async function insertTemplate({ db, gym }: Scope, draft: Template): Promi
   return row.id
 }
 
-export type HeldTemplate = { id: string; draft: Template; revision: number }
+export type HeldTemplate = { id: string; draft: Template; revision: number; hash?: string }
 
 export async function findTemplate(scope: Scope, id: string): Promise<HeldTemplate | undefined> {
-  return asHeld(scope, await scope.db('template').where({ id }).first('id', 'draft', 'revision'))
+  return asHeld(
+    scope,
+    await scope.db('template').where({ id }).first('id', 'draft', 'revision', 'content_hash as hash'),
+  )
 }
 
 /** The draft with its row held until the transaction ends: two writers' commands are applied one after the other. */
 export async function holdTemplate(scope: Scope, id: string): Promise<HeldTemplate | undefined> {
-  return asHeld(scope, await scope.db('template').where({ id }).forUpdate().first('id', 'draft', 'revision'))
+  return asHeld(
+    scope,
+    await scope
+      .db('template')
+      .where({ id })
+      .forUpdate()
+      .first('id', 'draft', 'revision', 'content_hash as hash'),
+  )
 }
 
 /** A draft in today's format, whatever it was stored in: it is rewritten with the next command. */
@@ -89,35 +101,46 @@ export async function hasEdit({ db }: Scope, id: string): Promise<boolean> {
   return (await db('template_edit').where({ id }).first('id')) !== undefined
 }
 
+/** A publication of the version "v" that came into force: one that was called off is none. */
+const published = ({ db }: Pick<Scope, 'db'>) =>
+  db('publication as p')
+    .whereRaw('p.gym_id = v.gym_id and p.version_id = v.id')
+    .whereNotNull('p.number')
+    .select(db.raw('1'))
+
 export async function listVersions({ db }: Scope, template: string): Promise<TemplateView['versions']> {
   const rows = await db('template_version as v')
     .where('v.template_id', template)
+    .whereExists(published({ db }))
     .orderBy('v.number', 'desc')
     .select('v.number', 'v.note', 'v.published_at as publishedAt')
     .select(
       db.raw(
-        '(select count(distinct s.enrolment_id)::int from enrolment_segment s where s.gym_id = v.gym_id and s.version_id = v.id) as members',
+        `(select count(distinct c.member_id)::int from counting_publication c where c.gym_id = v.gym_id and c.version_id = v.id) as members`,
       ),
     )
   return rows.map((row) => ({ ...row, publishedAt: row.publishedAt.toISOString() }))
 }
 
+/** The newest version; of those that somebody has been given, where that is asked. */
 export async function findNewest(
   scope: Scope,
   template: string,
-): Promise<{ number: number; body: Template } | undefined> {
+  isPublished = false,
+): Promise<{ id: string; number: number; hash: string; body: Template } | undefined> {
   const newest = await scope
-    .db('template_version')
+    .db('template_version as v')
     .where({ template_id: template })
+    .modify((query) => void (isPublished && query.whereExists(published(scope))))
     .orderBy('number', 'desc')
-    .first('number', 'body')
+    .first('id', 'number', 'content_hash as hash', 'body')
   return newest && asMerged(scope, { ...newest, body: upgradeTemplate(newest.body) as Template })
 }
 
 export async function insertVersion(
   { db, gym }: Scope,
   version: { template: string; body: Template; note: string; staff: string },
-): Promise<{ id: string; number: number }> {
+): Promise<string> {
   const { template, body, note, staff } = version
   const last = await db('template_version')
     .where({ template_id: template })
@@ -132,60 +155,5 @@ export async function insertVersion(
     staff_id: staff,
   }
   const [made] = await db('template_version').insert(row).returning('id')
-  return { id: made.id, number }
-}
-
-/** The members that are on the template already, with the first day and the track of their newest segment. */
-export async function enrolledSince(
-  { db }: Scope,
-  template: string,
-  members: string[],
-): Promise<Map<string, { id: string; from: string; track: string | null }>> {
-  const rows = await db('enrolment as e')
-    .join('enrolment_segment as s', (on) => on.on('s.gym_id', 'e.gym_id').andOn('s.enrolment_id', 'e.id'))
-    .where('e.template_id', template)
-    .whereIn('e.member_id', members)
-    .distinctOn('e.id')
-    .orderBy([{ column: 'e.id' }, { column: 's.starts_on', order: 'desc' }])
-    .select('e.id', 'e.member_id', 's.starts_on as from', 's.track')
-  return new Map(rows.map(({ id, member_id, from, track }) => [member_id, { id, from, track }]))
-}
-
-type Enrolling = {
-  template: string
-  version: string
-  start: string
-  begins: 'week' | 'session'
-  clock: 'own' | 'calendar'
-  fresh: { member: string; track: string | null }[]
-  running: { id: string; track: string | null }[]
-}
-
-/** Puts members on a version from a day, new ones on a new enrolment, in two statements for any number of them. */
-export async function enrol({ db, gym }: Scope, enrolling: Enrolling): Promise<void> {
-  const { template, version, start, begins, clock, fresh, running } = enrolling
-  const tracks = new Map(fresh.map(({ member, track }) => [member, track]))
-  const made = fresh.length
-    ? await db('enrolment')
-        .insert(fresh.map(({ member }) => ({ gym_id: gym, member_id: member, template_id: template, clock })))
-        .returning(['id', 'member_id'])
-    : []
-  const all = [
-    ...running,
-    ...made.map(({ id, member_id }) => ({ id: id as string, track: tracks.get(member_id) ?? null })),
-  ]
-  await db('enrolment_segment').insert(
-    all.map(({ id, track }) => ({
-      gym_id: gym,
-      enrolment_id: id,
-      starts_on: start,
-      version_id: version,
-      track,
-      begins,
-    })),
-  )
-}
-
-export async function touchMembers({ db }: Scope, members: string[]): Promise<void> {
-  await db('member').whereIn('id', members).increment('revision', 1)
+  return made.id
 }

@@ -2,6 +2,7 @@ import { randomUUID } from 'node:crypto'
 import { afterAll, beforeAll, beforeEach, describe, expect, test } from '@jest/globals'
 import { operationFormat } from '@young-oak/api/operations'
 import type { TodayView } from '@young-oak/api/training'
+import { publish } from '../../testing/publish.ts'
 import { makeProgram, type Program } from '../../testing/program.ts'
 import { smallTemplate } from '../../testing/template.ts'
 import { sessionAt, startOn } from '../../testing/training.ts'
@@ -36,10 +37,7 @@ beforeEach(async () => {
     .send({ template: { ...small, slots, phases } })
     .expect(200)
   member = await world.addMember(program.gym, 'Lou', program.writer)
-  await program.coach
-    .post(`/api/templates/${long.body.id}/versions`)
-    .send({ members: [member.id], start: first, note: '' })
-    .expect(200)
+  await publish(world, program.coach, long.body.id, { members: [member.id], start: first })
   phone = await world.signIn(member)
   enrolment = (await today(first)).enrolments[0]?.id ?? ''
 })

@@ -1,12 +1,12 @@
 import type { MemberFile } from '@young-oak/api/members'
 import { upgradeFact, type Fact } from '@young-oak/core/facts'
 import {
+  enrolmentsIn,
   latest,
   upgradeLog,
   upgradeSet,
   upgradeShown,
-  type Enrolment,
-  type Segment,
+  type Publication,
   type SessionLog,
   type Start,
 } from '@young-oak/core/member'
@@ -23,6 +23,8 @@ export type Read = {
   file: MemberFile
   /** Where planning may take up the thread; it holds, and sessions up to its day were not read. */
   checkpoint: Checkpoint | null
+  /** What was published to the member, as far as it counts. */
+  published: Publication[]
   /** The gym's locations by name. */
   locations: { id: string; name: string }[]
   /** What the member and the gym were at. */
@@ -83,8 +85,8 @@ function locationsOf([first]: Row[]): GymLocations {
   return { named: first?.named ?? [], facts }
 }
 
-const versionsIn = ({ segments, shown }: Row): string[] => [
-  ...new Set([...segments.map(({ version }) => version), ...shown]),
+const versionsIn = ({ published, shown }: Row): string[] => [
+  ...new Set([...published.map(({ version }) => version), ...shown]),
 ]
 
 function readOf(
@@ -94,20 +96,22 @@ function readOf(
   { named, facts: equipped }: GymLocations,
 ): Read {
   const logs = row.logs.map(upToDate)
+  const published = row.published.map(publicationOf)
   const file = {
     name: row.name,
     member: asMerged(scope, {
       facts: [...equipped, ...row.facts.map(({ body, format }) => upgradeFact(body, format))],
       logs: logs.map((log, i) => withStarts(log, row.logs[i]?.starts ?? null)),
     }),
-    enrolments: enrolmentsOf(row.segments),
-    templates: Object.fromEntries(row.segments.map(({ enrolment, template }) => [enrolment, template])),
+    enrolments: enrolmentsIn(published),
+    templates: Object.fromEntries(row.published.map(({ enrolment, template }) => [enrolment, template])),
     versions: Object.fromEntries(versionsIn(row).map((id) => [id, versions[id] as Template])),
   }
   return {
     member: row.member,
     file,
     checkpoint: row.checkpoint,
+    published,
     locations: named,
     revision: row.revision,
     gymRevision: row.gymRevision,
@@ -137,7 +141,7 @@ type Row = {
   logs: (LogRow & { starts: StartRow[] | null })[]
   /** The versions that snapshots name. */
   shown: string[]
-  segments: SegmentRow[]
+  published: PublishedRow[]
   /** The gym's locations and what they have: in the first row, since they are the same for all. */
   named: Read['locations'] | null
   equipped: (Pick<Equipment, 'location' | 'racks' | 'fixed'> & { from: string; rev: number })[] | null
@@ -149,12 +153,11 @@ type StartRow = {
   location: string | null
   shown: unknown
 }
-type SegmentRow = {
-  enrolment: string
-  clock: Enrolment['clock']
+type PublishedRow = Required<Omit<Publication, 'track' | 'withdrawn'>> & {
   template: string
+  setsTrack: boolean
   track: string | null
-} & Omit<Segment, 'track'>
+}
 
 /** A statement that reads members with those of their sessions and facts that fit. */
 const reading = (logs: string, facts: string) => `
@@ -179,10 +182,11 @@ const reading = (logs: string, facts: string) => `
           from session_start s where s.gym_id = l.gym_id and s.session_id = l.id)))
       from logged l left join newer n on n.session_id = l.id where l.member_id = o.id), '[]') as logs,
     coalesce((select json_agg(distinct s.version_id) from session_start s where s.gym_id = o.gym_id and s.member_id = o.id), '[]') as shown,
-    coalesce((select json_agg(json_build_object('enrolment', e.id, 'clock', e.clock, 'template', e.template_id,
-        'from', s.starts_on, 'version', s.version_id, 'track', s.track, 'begins', s.begins) order by e.id, s.starts_on)
-      from enrolment e join enrolment_segment s on s.gym_id = e.gym_id and s.enrolment_id = e.id
-      where e.gym_id = o.gym_id and e.member_id = o.id), '[]') as segments,
+    coalesce((select json_agg(json_build_object('number', c.number, 'enrolment', e.id, 'clock', e.clock, 'template', e.template_id,
+        'from', c.starts_on, 'version', c.version_id, 'setsTrack', c.sets_track, 'track', c.track, 'begins', c.begins, 'ends', c.ends)
+        order by c.number)
+      from counting_publication c join enrolment e on e.gym_id = c.gym_id and e.id = c.enrolment_id
+      where c.gym_id = o.gym_id and c.member_id = o.id), '[]') as published,
     case when o.id = (select min(id::text)::uuid from own) then coalesce((select json_agg(json_build_object('location', p.location_id, 'from', p.acts_from, 'rev', p.rev, 'racks', p.racks, 'fixed', p.fixed))
       from location_equipment p where p.gym_id = o.gym_id), '[]') end as equipped,
     case when o.id = (select min(id::text)::uuid from own) then coalesce((select json_agg(json_build_object('id', p.id, 'name', p.name) order by p.name)
@@ -211,15 +215,8 @@ function withStarts(log: SessionLog, rows: StartRow[] | null): SessionLog {
   return only?.shown ? { ...log, shown: only.shown } : log
 }
 
-function enrolmentsOf(segments: SegmentRow[]): Enrolment[] {
-  const byId = new Map<string, Enrolment>()
-  for (const { enrolment, clock, from, version, track, begins } of segments) {
-    const made = byId.get(enrolment) ?? { id: enrolment, clock, segments: [] }
-    made.segments.push({ from, version, begins, ...(track !== null && { track }) })
-    byId.set(enrolment, made)
-  }
-  return [...byId.values()]
-}
+const publicationOf = ({ template: _, setsTrack, track, ...rest }: PublishedRow): Publication =>
+  setsTrack ? { ...rest, track } : rest
 
 async function readVersions(scope: Scope, ids: string[]): Promise<Record<string, Template>> {
   const mark = mergedMark(scope)

@@ -3,7 +3,7 @@ import type { MemberFile } from '@young-oak/api/members'
 import type { ChangesView, TodayView } from '@young-oak/api/training'
 import { findingsOf, sayFinding } from '@young-oak/core/checks'
 import type { SessionLog } from '@young-oak/core/member'
-import { planMember, type Plan, type Planned, type PlannedSession } from '@young-oak/core/plan'
+import { isOfDay, planMember, type Plan, type Planned, type PlannedSession } from '@young-oak/core/plan'
 import { addDays, type Day } from '@young-oak/core/units'
 import type { MemberScope } from '../members/memberScope.ts'
 import { listProposals } from '../maxes/service.ts'
@@ -17,12 +17,12 @@ export async function today(scope: MemberScope, day: Day, at?: string): Promise<
   const { file, locations } = read
   const { member, enrolments, versions } = file
   const { plans, evidence, proposals } = planned
-  const programs = enrolments.map(({ id }) => {
-    const plan = plans[id] as Plan
+  const own = enrolments.map(({ id }) => plans[id] as Plan).filter((plan) => isOfDay(plan, day))
+  const programs = own.map((plan) => {
     const template = versions[plan.version]
     const track = template?.tracks[plan.track ?? '']?.name
     return {
-      enrolment: id,
+      enrolment: plan.enrolment,
       name: template?.name ?? '',
       ...(template?.note && { note: template.note }),
       ...(track && { track }),

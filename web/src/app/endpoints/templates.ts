@@ -29,11 +29,4 @@ export const templatesEndpoints = (build: Build) => ({
     query: ({ id, ...body }) => call('post /templates/:id/edits', { params: { id }, body }),
     invalidatesTags: (_answer, _error, { edits }) => (edits.length ? ['Templates'] : []),
   }),
-  publish: build.mutation<
-    Answer<'post /templates/:id/versions'>,
-    { id: string } & Body<'post /templates/:id/versions'>
-  >({
-    query: ({ id, ...body }) => call('post /templates/:id/versions', { params: { id }, body }),
-    invalidatesTags: ['Templates', 'Members'],
-  }),
 })

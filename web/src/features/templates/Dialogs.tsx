@@ -1,16 +1,15 @@
-import { useCallback, useEffect, useState, type RefObject } from 'react'
+import { useCallback, useEffect, type RefObject } from 'react'
 import { useAppDispatch } from '../../app/store.ts'
 import { redo, undo } from './editorSlice.ts'
 import { Palette } from './Palette.tsx'
-import { PublishDialog } from './PublishDialog.tsx'
 import type { ActName } from './sheet/acts/index.ts'
 import { ShortcutsDialog } from './ShortcutsDialog.tsx'
 
-export type OpenDialog = 'publish' | 'shortcuts' | 'palette' | null
+export type OpenDialog = 'shortcuts' | 'palette' | null
 
 type Props = {
-  id: string
-  isPublished: boolean
+  /** Leads to the page for publishing. */
+  onPublish: () => void
   open: OpenDialog
   onOpen: (dialog: OpenDialog) => void
   /** Shows the inspector, or hides it. */
@@ -20,26 +19,18 @@ type Props = {
 }
 
 /** What opens over the workbench, with the keys that open it. */
-export function Dialogs({ id, isPublished, open, onOpen, onInspector, runnerRef }: Props) {
+export function Dialogs({ onPublish, open, onOpen, onInspector, runnerRef }: Props) {
   const dispatch = useAppDispatch()
-  const [hasPublished, setPublished] = useState(false)
   const help = useCallback(() => onOpen('shortcuts'), [onOpen])
   const palette = useCallback(() => onOpen('palette'), [onOpen])
   useShortcuts({ help, palette, inspector: onInspector })
   const close = () => onOpen(null)
   return (
     <>
-      <PublishDialog
-        id={id}
-        isOpen={open === 'publish'}
-        isPublished={isPublished || hasPublished}
-        onPublished={() => setPublished(true)}
-        onClose={close}
-      />
       <Palette
         isOpen={open === 'palette'}
         commands={[
-          { label: 'Publish the template', run: () => onOpen('publish') },
+          { label: 'Publish the template', run: onPublish },
           { label: 'Undo', keys: 'Ctrl + Z', run: () => dispatch(undo()) },
           { label: 'Redo', keys: 'Ctrl + Y', run: () => dispatch(redo()) },
           { label: 'Show or hide the inspector', keys: 'Ctrl + I', run: onInspector },

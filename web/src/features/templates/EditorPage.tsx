@@ -1,6 +1,6 @@
 import './bringEditor.ts'
-import { useDeferredValue, useEffect, useRef, useState } from 'react'
-import { useParams } from 'react-router'
+import { useCallback, useDeferredValue, useEffect, useRef, useState } from 'react'
+import { useNavigate, useParams } from 'react-router'
 import type { MemberFile } from '@young-oak/api/members'
 import { nominalWeeks, weekAt } from '@young-oak/core/template'
 import { api, sayError } from '../../app/api.ts'
@@ -54,12 +54,12 @@ export default function EditorPage() {
     )
   }
   if (!isOpen || !data) return <p className="p-6 text-bark">Loading…</p>
-  return <Workbench id={id} seat={seat} isPublished={data.versions.length > 0} />
+  return <Workbench id={id} seat={seat} />
 }
 
-type WorkbenchProps = { id: string; seat: string; isPublished: boolean }
+type WorkbenchProps = { id: string; seat: string }
 
-function Workbench({ id, seat, isPublished }: WorkbenchProps) {
+function Workbench({ id, seat }: WorkbenchProps) {
   const draft = useAppSelector(({ editor }) => editor.draft)
   // The strip and the inspector follow the sheet as soon as there is time: no key waits for them.
   const lately = useDeferredValue(draft)
@@ -85,6 +85,7 @@ function Workbench({ id, seat, isPublished }: WorkbenchProps) {
   const runnerRef = useRef<((name: ActName) => void) | null>(null)
   const usual = useSample(lately, sampleId('strong')) as MemberFile
   const put = usePutOrSay()
+  const publish = usePublishing(id)
   if (!draft || !lately) return null
   return (
     <main className="flex w-full flex-col gap-3 px-4 py-3">
@@ -97,7 +98,7 @@ function Workbench({ id, seat, isPublished }: WorkbenchProps) {
           hasInspector={hasInspector}
           onInspector={toggle}
           onHelp={() => setDialog('shortcuts')}
-          onPublish={() => setDialog('publish')}
+          onPublish={publish}
         />
       </div>
       <Notice />
@@ -143,8 +144,7 @@ function Workbench({ id, seat, isPublished }: WorkbenchProps) {
       </div>
       <Toasts />
       <Dialogs
-        id={id}
-        isPublished={isPublished}
+        onPublish={publish}
         open={dialog}
         onOpen={setDialog}
         onInspector={toggle}
@@ -152,6 +152,17 @@ function Workbench({ id, seat, isPublished }: WorkbenchProps) {
       />
     </main>
   )
+}
+
+/** Leads to publishing as soon as the last edits are saved: what is published is what the server has. */
+function usePublishing(id: string): () => void {
+  const navigate = useNavigate()
+  const waiting = useAppSelector(({ editor }) => editor.waiting.length)
+  const [isLeaving, setLeaving] = useState(false)
+  useEffect(() => {
+    if (isLeaving && !waiting) void navigate(`/templates/${id}/publish`)
+  }, [isLeaving, waiting, navigate, id])
+  return useCallback(() => setLeaving(true), [])
 }
 
 function Notice() {

@@ -1,4 +1,4 @@
-// A worker thread that reads members of one gym and answers their next loads. It keeps its connections and its engine for all of its tasks.
+// A worker thread that reads members of one gym and plans them. It keeps its connections and its engine for all of its tasks.
 import { pathToFileURL } from 'node:url'
 import { workerData } from 'node:worker_threads'
 import * as ownWords from '@young-oak/core/explain'
@@ -8,11 +8,12 @@ import { openDatabase } from '../database/open.ts'
 import { withLibrary } from '../features/exercises/library.ts'
 import { libraryRevision } from '../features/exercises/store.ts'
 import { scopesForJob, type MemberScope } from '../features/members/memberScope.ts'
+import { findImpacts } from '../features/publications/findImpacts.ts'
 import { readMemberFiles, type Read } from '../features/training/memberFile.ts'
 import { inputOf } from '../features/training/planInput.ts'
 import { keepCheckpoint } from '../features/training/store.ts'
 import { nextLoadsOf, type NextLoads } from './nextLoads.ts'
-import type { Asked } from './planners.ts'
+import type { Asked, Looked } from './planners.ts'
 
 const { databaseUrl, engine } = workerData as { databaseUrl: string; engine?: string }
 const database = openDatabase(databaseUrl)
@@ -21,7 +22,7 @@ const moduleOf = async <T>(own: T, name: string): Promise<T> =>
 const { planMember } = await moduleOf(ownPlans, 'plan')
 const { explain } = await moduleOf(ownWords, 'explain')
 
-export default ({ gym, members, today, why }: Asked): Promise<NextLoads> =>
+export const nextLoads = ({ gym, members, today, why }: Asked): Promise<NextLoads> =>
   database.inGym(gym, async (bare) => {
     const scope = await withLibrary(bare, await libraryRevision(bare))
     const scopes = await scopesForJob(scope, members)
@@ -45,3 +46,7 @@ export default ({ gym, members, today, why }: Asked): Promise<NextLoads> =>
     }
     return all
   })
+
+/** Finds and keeps what a publication would do to some members. */
+export const impacts = ({ gym, id, members }: Looked): Promise<void> =>
+  findImpacts(database, gym, id, members)

@@ -1,6 +1,6 @@
 import { describe, expect, test } from '@jest/globals'
 import { publicationSchema, type Publication } from '@young-oak/api/forms/publication'
-import { publishSchema } from '@young-oak/api/templates'
+import { publishSchema } from '@young-oak/api/publications'
 import { readTemplate, type Template } from '@young-oak/core/template'
 import { faultyFields } from '../../testing/faultyFields.ts'
 import { newPublication, publishOf } from './publication.ts'
@@ -34,7 +34,7 @@ describe('a publication', () => {
     ['', null],
     ['lighter', 'lighter'],
   ])('with the track "%s" is sent as the server reads it', (track, sent) => {
-    const body = publishOf({ ...whole, track })
+    const body = { id: member, revision: 0, ...publishOf({ ...whole, track }) }
     expect(body.track).toBe(sent)
     expect(publishSchema.isValidSync(body, { strict: true })).toBe(true)
   })

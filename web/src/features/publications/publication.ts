@@ -1,23 +1,24 @@
 import type { Publication } from '@young-oak/api/forms/publication'
-import type { Publish } from '@young-oak/api/templates'
+import type { Publish } from '@young-oak/api/publications'
 import type { Template } from '@young-oak/core/template'
 import { nextMonday, today } from '../../app/today.ts'
 
 /** Weeks that count back from a test day are on dates for everybody. */
-export const countsBack = (draft: Template | null): boolean => draft?.phases.some(({ ends }) => ends) ?? false
+export const countsBack = (draft: Template): boolean => draft.phases.some(({ ends }) => ends)
 
 /** To nobody yet; from Monday on where it is new, from today on where members run it. */
-export const newPublication = (draft: Template | null, isPublished: boolean): Publication => ({
+export const newPublication = (draft: Template, isPublished: boolean): Publication => ({
   members: [],
   start: isPublished ? today() : nextMonday(today()),
   note: '',
   begins: 'week',
   clock: countsBack(draft) ? 'calendar' : 'own',
   track: 'keep',
+  others: 'beside',
 })
 
-/** What is sent: no track where everybody keeps theirs, null where nobody has one. */
-export const publishOf = ({ track, ...rest }: Publication): Publish => ({
+/** What is sent beside id and revision: no track where everybody keeps theirs, null where nobody has one. */
+export const publishOf = ({ track, ...rest }: Publication): Omit<Publish, 'id' | 'revision'> => ({
   ...rest,
   ...(track !== 'keep' && { track: track || null }),
 })

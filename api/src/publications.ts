@@ -1,0 +1,113 @@
+import { array, mixed, number, object, string, type InferType } from 'yup'
+import type { Impact } from '@young-oak/core/impact'
+import { isDay } from '@young-oak/core/units'
+
+/** How many members one publication reaches at most. */
+export const mostMembers = 50_000
+
+export const publishSchema = object({
+  /** Made by the page: one that is sent twice is one. */
+  id: string().uuid().required(),
+  /** Of the draft, as its writer saw it. */
+  revision: number().integer().min(0).required(),
+  members: array()
+    .of(string().uuid().required())
+    .min(1, 'Choose at least one member.')
+    .max(mostMembers)
+    .required(),
+  start: string()
+    .required('Choose a start date.')
+    .test('day', 'This day does not exist.', (value) => isDay(value)),
+  note: string().max(2000, 'A note has at most 2,000 characters.').defined(),
+  /** For those who are on the template already: with the next plan week that begins, or with the next session. */
+  begins: mixed<'week' | 'session'>((value): value is 'week' | 'session' =>
+    ['week', 'session'].includes(value as string),
+  ).optional(),
+  /** For those who are new to it: weeks that end when they are done, or on their dates. */
+  clock: mixed<'own' | 'calendar'>((value): value is 'own' | 'calendar' =>
+    ['own', 'calendar'].includes(value as string),
+  ).optional(),
+  /** A track for all of them; null for none; left out, everybody keeps theirs. */
+  track: string().max(80).nullable().optional(),
+  /** Whether other programs of these members end as this one starts, or go on beside it. */
+  others: mixed<'beside' | 'replace'>((value): value is 'beside' | 'replace' =>
+    ['beside', 'replace'].includes(value as string),
+  ).optional(),
+  /** A publication that is taken back as this one comes into force. */
+  replaces: string().uuid().optional(),
+}).noUnknown()
+export type Publish = InferType<typeof publishSchema>
+
+/**
+ * `preparing`: being filled in, and nothing of it counts; `withdrawn`: taken back, and it counts on for whoever had started under it; `cancelled`: called
+ * off while it was prepared.
+ */
+export const publicationStates = ['preparing', 'inForce', 'withdrawn', 'cancelled'] as const
+export type PublicationState = (typeof publicationStates)[number]
+
+/** What was published, when, by whom, to how many, and what became of it. */
+export type PublicationLine = {
+  id: string
+  template: string
+  version: number
+  note: string
+  state: PublicationState
+  madeBy: string
+  madeAt: string
+  /** Its first day: the one asked for, or the day on which it came into force. */
+  start: string
+  endedOn: string | null
+  endedBy: string | null
+  others: 'beside' | 'replace'
+  /** Members that it was asked for. */
+  members: number
+  /** Whether the asker may take it back. */
+  isTheirs: boolean
+}
+
+/** With for how many members it is filled in so far, and how many have started a session under it. */
+export type PublicationView = PublicationLine & { filled: number; started: number }
+
+/** What a look finds of members, worst first. A member may be of several kinds. */
+export const impactKinds = [
+  'jump',
+  'needs',
+  'findings',
+  'short',
+  'longer',
+  'beside',
+  'ends',
+  'midWeek',
+  'deload',
+  'starts',
+  'moves',
+  'same',
+] as const
+export type ImpactKind = (typeof impactKinds)[number]
+
+/** What publishing would do: how many of the members were looked at so far, and how many of those are of each kind. */
+export type ImpactView = {
+  id: string
+  state: 'running' | 'done' | 'cancelled' | 'failed'
+  /** The draft's revision that was looked at, and whether the draft has moved on. */
+  revision: number
+  hasMoved: boolean
+  members: number
+  looked: number
+  kinds: { kind: ImpactKind; members: number }[]
+}
+
+/** What it would do to one member. */
+export type ImpactLine = { id: string; name: string; impact: Impact }
+
+export const lookedSchema = object({
+  kind: mixed<ImpactKind>((value): value is ImpactKind =>
+    impactKinds.includes(value as ImpactKind),
+  ).required(),
+  after: string()
+    .matches(/^\d{1,6}$/)
+    .optional(),
+}).noUnknown()
+
+/** Who a publication reached. */
+export type PublishedTo = { id: string; name: string; hasStarted: boolean }

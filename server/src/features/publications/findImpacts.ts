@@ -1,0 +1,117 @@
+import { impactOf, type Impact } from '@young-oak/core/impact'
+import { enrolmentsIn, type Publication } from '@young-oak/core/member'
+import { isOver, planMember, type PlanInput, type Planned } from '@young-oak/core/plan'
+import { readTemplate, type Template } from '@young-oak/core/template'
+import type { Day } from '@young-oak/core/units'
+import type { Database } from '../../database/open.ts'
+import type { Scope } from '../../database/scope.ts'
+import { withLibrary } from '../exercises/library.ts'
+import { libraryRevision } from '../exercises/store.ts'
+import { scopesForJob, type MemberScope } from '../members/memberScope.ts'
+import { readMemberFiles, type Read } from '../training/memberFile.ts'
+import { findTemplate } from '../templates/store.ts'
+import { findLook, keepImpacts, numberOf, type Look } from './impactStore.ts'
+
+/** Plans some members of a look as they are and as they would be, and keeps what differs. A draft that has moved on, or a look that was stopped, finds nothing. */
+export async function findImpacts(
+  database: Database,
+  gym: string,
+  id: string,
+  members: string[],
+): Promise<void> {
+  await database.inGym(gym, async (bare) => {
+    const scope = await withLibrary(bare, await libraryRevision(bare))
+    const look = await findLook(scope, id)
+    const held = look && (await findTemplate(scope, look.template))
+    if (!look || !held || look.state !== 'running' || held.revision !== look.revision) return
+    const { template } = readTemplate(held.draft, scope.library)
+    if (!template) return
+    const replaced = look.asked.replaces === undefined ? null : await numberOf(scope, look.asked.replaces)
+    const day = look.asked.start > look.today ? look.asked.start : look.today
+    const would = { look, template, day, replaced }
+    const scopes = await scopesForJob(scope, members)
+    const found: { read: Read; impact: Impact }[] = []
+    const behind: MemberScope[] = []
+    const byMember = new Map(scopes.map((one) => [one.member, one]))
+    for (const read of await readMemberFiles(scopes, look.today)) {
+      const impact = impactOn(scope, read, would)
+      if (impact) found.push({ read, impact })
+      else behind.push(byMember.get(read.member) as MemberScope)
+    }
+    for (const read of await readMemberFiles(behind)) {
+      const impact = impactOn(scope, { ...read, checkpoint: null }, would)
+      if (impact) found.push({ read, impact })
+    }
+    await keepImpacts(
+      scope,
+      look.look,
+      found.map(({ read: { member, revision, gymRevision }, impact }) => ({
+        member,
+        revision,
+        gymRevision,
+        impact,
+      })),
+    )
+  })
+}
+
+type Would = { look: Look; template: Template; day: Day; replaced: number | null }
+
+/** The version that is looked at, which has no id before it is published. */
+const draft = 'draft'
+
+/** Null where the checkpoint does not hold, so that everything has to be read. */
+function impactOn({ library }: Scope, read: Read, would: Would): Impact | null {
+  const { file, checkpoint, published } = read
+  const { look, template, day, replaced } = would
+  const when = { today: day, through: 'near' } as const
+  const input: PlanInput = {
+    library,
+    member: file.member,
+    enrolments: file.enrolments,
+    versions: file.versions,
+    when,
+  }
+  const before = { input, planned: planMember(input, checkpoint) }
+  const added = publicationFor(read, before.planned, look, day)
+  const counting = published.filter((one) => one.number !== replaced || hasStarted(read, one))
+  const then: PlanInput = {
+    ...input,
+    enrolments: enrolmentsIn([...counting, added]),
+    versions: { ...file.versions, [draft]: template },
+  }
+  const after = { input: then, planned: planMember(then, checkpoint) }
+  const isWhole = checkpoint === null || (before.planned.isResumed && after.planned.isResumed)
+  return isWhole ? impactOf(before, after, added.enrolment) : null
+}
+
+/** What the publication would say of a member. */
+function publicationFor(
+  { file, published }: Read,
+  { plans }: Planned,
+  { asked, template }: Look,
+  day: Day,
+): Publication {
+  const running = file.enrolments.filter(({ id }) => {
+    const plan = plans[id]
+    return plan && !isOver(plan, day)
+  })
+  const own = running.findLast(({ id }) => file.templates[id] === template)
+  const others = running.filter(({ id }) => file.templates[id] !== template).map(({ id }) => id)
+  const { track, begins = 'week', clock = 'own' } = asked
+  return {
+    number: Math.max(0, ...published.map(({ number }) => number)) + 1,
+    enrolment: own?.id ?? 'new',
+    from: day,
+    version: draft,
+    begins,
+    clock,
+    ...(track !== undefined && { track }),
+    ends: asked.others === 'replace' ? others : [],
+  }
+}
+
+const hasStarted = ({ file }: Read, { enrolment, version, from }: Publication): boolean =>
+  file.member.logs.some(
+    (log) => log.enrolment === enrolment && log.shown?.version === version && log.date >= from,
+  )

@@ -1,0 +1,140 @@
+import type { PublicationLine, PublicationView, Publish } from '@young-oak/api/publications'
+import { addDays } from '@young-oak/core/units'
+import type { Database } from '../../database/open.ts'
+import type { Scope } from '../../database/scope.ts'
+import { forbidden, notFound, Problem } from '../../http/problem.ts'
+import type { Seat } from '../../http/seat.ts'
+import { addJob } from '../../jobs/addJob.ts'
+import { memberScopes } from '../members/memberScope.ts'
+import { publishable } from '../templates/service.ts'
+import { findNewest, holdTemplate, insertVersion } from '../templates/store.ts'
+import {
+  countMembers,
+  endPublication,
+  fillBatch,
+  findPublication,
+  gymToday,
+  holdPublication,
+  insertPublication,
+  putInForce,
+  settleMembers,
+  waitForTurn,
+} from './store.ts'
+
+/** A start lies no further away than this. */
+const mostDaysAway = 730
+
+/**
+ * Writes a publication down, for a job to fill in: all of it or nothing. One that was sent before is answered as it stands. A draft that
+ * says what its newest version says is published as that version.
+ */
+export async function preparePublication(
+  scope: Scope,
+  template: string,
+  seat: Seat,
+  asked: Publish,
+): Promise<PublicationView> {
+  const held = await holdTemplate(scope, template)
+  if (!held) throw notFound('template')
+  const had = await holdPublication(scope, asked.id, seat.id)
+  if (had) {
+    if (had.template !== template || had.staff !== seat.id)
+      throw new Problem('sentBefore', 'Something else was published under this id. Load the page again.')
+    return viewPublication(scope, asked.id, seat)
+  }
+  if (held.revision !== asked.revision)
+    throw new Problem('draftMoved', 'The draft has changed since you looked. See what is new, then publish.')
+  const body = publishable(scope, held.draft)
+  const { track } = asked
+  if (typeof track === 'string' && !body.tracks[track])
+    throw new Problem('noSuchTrack', `This template has no track "${track}".`, [
+      { path: 'track', message: 'This template does not have the track.' },
+    ])
+  await refuseFarStart(scope, asked.start)
+  const members = [...new Set(asked.members)]
+  if ((await memberScopes(scope, seat, { ids: members })).length !== members.length)
+    throw new Problem('notAllowed', 'Some of these members are not assigned to you. Nothing was published.')
+  if (asked.replaces !== undefined) await refuseReplacing(scope, template, seat, asked.replaces)
+  const newest = await findNewest(scope, template)
+  const version =
+    newest && newest.hash === held.hash
+      ? newest.id
+      : await insertVersion(scope, { template, body, note: asked.note, staff: seat.id })
+  const { begins = 'week', clock = 'own', others = 'beside' } = asked
+  await insertPublication(scope, {
+    ...asked,
+    members,
+    begins,
+    clock,
+    others,
+    template,
+    version,
+    staff: seat.id,
+  })
+  await addJob(scope, 'publish', asked.id)
+  return viewPublication(scope, asked.id, seat)
+}
+
+async function refuseFarStart(scope: Scope, start: string): Promise<void> {
+  const today = await gymToday(scope)
+  if (start >= addDays(today, -mostDaysAway) && start <= addDays(today, mostDaysAway)) return
+  const message = 'A start lies within two years from today.'
+  throw new Problem('startsTooFar', message, [{ path: 'start', message }])
+}
+
+async function refuseReplacing(scope: Scope, template: string, seat: Seat, id: string): Promise<void> {
+  const other = await holdPublication(scope, id, seat.id)
+  if (!other || other.template !== template) throw notFound('publication')
+  if (!other.mayTakeBack) throw forbidden()
+  if (other.state !== 'inForce')
+    throw new Problem('notPossible', 'That publication is not in force, so there is nothing to replace.')
+}
+
+/**
+ * Fills a publication in, batch by batch, and makes all of it count in one commit. Whoever comes to it first does it, or goes on with it; one that was called
+ * off, or is done, is left alone.
+ */
+export async function fillPublication(database: Database, gym: string, id: string): Promise<void> {
+  for (;;) {
+    const filled = await database.inGym(gym, async (scope) => {
+      const held = await holdPublication(scope, id, null)
+      return held?.state === 'preparing' ? fillBatch(scope, id, held) : null
+    })
+    if (filled === null) return
+    if (filled === 0) break
+  }
+  await database.inGym(gym, async (scope) => {
+    await waitForTurn(scope)
+    const held = await holdPublication(scope, id, null)
+    if (held?.state !== 'preparing') return
+    if (!(await settleMembers(scope, id, held))) return endPublication(scope, id, 'cancelled', held.staff)
+    if (held.replaces !== null) {
+      const other = await holdPublication(scope, held.replaces, null)
+      if (other?.state === 'inForce') await endPublication(scope, held.replaces, 'withdrawn', held.staff)
+    }
+    await putInForce(scope, id)
+  })
+}
+
+export async function viewPublication(scope: Scope, id: string, seat: Seat): Promise<PublicationView> {
+  const found = await findPublication(scope, id, seat.id)
+  if (!found) throw notFound('publication')
+  return { ...found, ...(await countMembers(scope, id)) }
+}
+
+/** Takes a publication back, or calls it off while it is prepared; one that is over already stays as it is. */
+export async function takeBack(scope: Scope, id: string, seat: Seat): Promise<PublicationView> {
+  await waitForTurn(scope)
+  const held = await holdPublication(scope, id, seat.id)
+  if (!held) throw notFound('publication')
+  if (!held.mayTakeBack)
+    throw new Problem(
+      'notAllowed',
+      'Who published this takes it back; any writer may once that one has left.',
+    )
+  if (held.state === 'inForce') await endPublication(scope, id, 'withdrawn', seat.id)
+  if (held.state === 'preparing') await endPublication(scope, id, 'cancelled', seat.id)
+  return viewPublication(scope, id, seat)
+}
+
+export const isPrepared = ({ state }: PublicationLine): boolean => state === 'preparing'

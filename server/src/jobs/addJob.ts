@@ -1,0 +1,11 @@
+import type { Scope } from '../database/scope.ts'
+import type { TaskName } from './tasks.ts'
+
+/** Puts a task of the gym into the queue, with this transaction or not at all; one that waits for the same thing already is not doubled. */
+export async function addJob({ db, gym }: Scope, task: TaskName, id: string): Promise<void> {
+  await db.raw('select graphile_worker.add_job(?, ?::json, job_key := ?)', [
+    task,
+    JSON.stringify({ gym, id }),
+    `${task} ${gym} ${id}`,
+  ])
+}

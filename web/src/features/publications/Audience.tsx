@@ -1,0 +1,110 @@
+import { useMemo, useState } from 'react'
+import type { MemberLine } from '@young-oak/api/members'
+import { today } from '../../app/today.ts'
+import { Button } from '../../ui/Button.tsx'
+import { Field } from '../../ui/Field.tsx'
+import { SelectField, type Option } from '../../ui/Select.tsx'
+import { filters, filterTitles, fitting, type Filter } from './audience.ts'
+import { countOf } from './sayPublication.ts'
+
+type Props = {
+  /** The template's, to say who is on it. */
+  name: string
+  members: MemberLine[]
+  chosen: readonly string[]
+  onChoose: (members: string[]) => void
+  error?: string | undefined
+}
+
+const options = filters.map((filter): Option<Filter> => [filter, filterTitles[filter]])
+/** More are not drawn at once: a filter or a name brings the others. */
+const mostShown = 300
+
+/** The writer's own members, found by a filter and by name, to choose one by one or all that were found. */
+export function Audience({ name, members, chosen, onChoose, error }: Props) {
+  const [filter, setFilter] = useState<Filter>('all')
+  const [typed, setTyped] = useState('')
+  const { own, others } = useMemo(
+    () => fitting(members, { filter, typed }, name, today()),
+    [members, filter, typed, name],
+  )
+  const picked = useMemo(() => new Set(chosen), [chosen])
+  const choose = (some: MemberLine[], isChosen: boolean) => {
+    const after = new Set(picked)
+    for (const { id } of some) {
+      if (isChosen) after.add(id)
+      else after.delete(id)
+    }
+    onChoose([...after])
+  }
+  return (
+    <section aria-labelledby="audience">
+      <h2 id="audience" className="text-xl">
+        To whom: {countOf(picked.size)}
+      </h2>
+      <div className="mt-2 grid grid-cols-2 gap-3">
+        <SelectField label="Show" value={filter} options={options} onChoose={setFilter} />
+        <Field
+          label="Name contains"
+          type="search"
+          value={typed}
+          onChange={({ target }) => setTyped(target.value)}
+        />
+      </div>
+      <div className="mt-2 flex flex-wrap items-center gap-x-4 text-sm">
+        <Button look="quiet" disabled={!own.length} onClick={() => choose(own, true)}>
+          Add the {own.length} shown
+        </Button>
+        <Button
+          look="quiet"
+          disabled={!own.some(({ id }) => picked.has(id))}
+          onClick={() => choose(own, false)}
+        >
+          Leave out the {own.length} shown
+        </Button>
+        {picked.size > 0 && (
+          <Button look="quiet" onClick={() => onChoose([])}>
+            Choose nobody
+          </Button>
+        )}
+      </div>
+      <ul
+        aria-label="Members"
+        className="mt-1 max-h-80 min-h-24 overflow-y-auto rounded-md border border-edge p-1"
+      >
+        {own.slice(0, mostShown).map((member) => (
+          <li key={member.id}>
+            <label className="flex min-h-9 items-center gap-2 rounded px-2 hover:bg-leaf-wash">
+              <input
+                type="checkbox"
+                className="size-4 shrink-0 accent-leaf"
+                checked={picked.has(member.id)}
+                onChange={({ target }) => choose([member], target.checked)}
+              />
+              <span className="grow">{member.name}</span>
+              <span className="text-sm text-bark">{member.programs.join(', ') || 'no program'}</span>
+            </label>
+          </li>
+        ))}
+        {own.length > mostShown && (
+          <li className="p-2 text-sm text-bark">
+            {own.length - mostShown} more: type a name, or add all that are shown.
+          </li>
+        )}
+        {own.length === 0 && (
+          <li className="p-2 text-bark">
+            {members.some(({ isMine }) => isMine)
+              ? 'None of your members fits.'
+              : 'No members are assigned to you: an owner assigns them on the Members page.'}
+          </li>
+        )}
+      </ul>
+      {others > 0 && (
+        <p className="mt-1 text-sm text-bark">
+          {countOf(others)} more {others === 1 ? 'fits, and has' : 'fit, and have'} another writer.
+        </p>
+      )}
+      {error && <p className="mt-1 text-sm text-brick">{error}</p>}
+    </section>
+  )
+}

@@ -1,0 +1,60 @@
+import type { Impact } from '@young-oak/core/impact'
+import type { ImpactKind } from '@young-oak/api/publications'
+import { liftName, type Library } from '@young-oak/core/library'
+
+/** What a kind says of so many members, read after their number. */
+const kinds: Record<ImpactKind, [one: string, several: string]> = {
+  jump: ['has a load that jumps by 5% or more', 'have a load that jumps by 5% or more'],
+  needs: ['has no max for a lift that needs one', 'have no max for a lift that needs one'],
+  findings: ['has something new to check', 'have something new to check'],
+  short: ['lacks plates for a load', 'lack plates for a load'],
+  longer: [
+    'has a session that gets 10 minutes longer or more',
+    'have a session that gets 10 minutes longer or more',
+  ],
+  beside: ['keeps another program beside this one', 'keep another program beside this one'],
+  ends: ['ends another program', 'end another program'],
+  midWeek: ['is in the middle of a week', 'are in the middle of a week'],
+  deload: ['is in a deload', 'are in a deload'],
+  starts: ['starts the program', 'start the program'],
+  moves: ['is asked something else in the next two weeks', 'are asked something else in the next two weeks'],
+  same: ['is asked the same in the next two weeks', 'are asked the same in the next two weeks'],
+}
+export const sayKind = (kind: ImpactKind, members: number): string => kinds[kind][members === 1 ? 0 : 1]
+
+/** Kinds that a writer looks at before publishing; the others are for information. */
+const worth: readonly ImpactKind[] = ['jump', 'needs', 'findings', 'short', 'longer', 'beside']
+export const isWorthALook = (kind: ImpactKind): boolean => worth.includes(kind)
+
+/** What makes a member one of a kind, in a line. */
+export function sayMember(library: Library, kind: ImpactKind, impact: Impact): string {
+  const names = (lifts: Impact['needs']) => lifts.map((lift) => liftName(library, lift)).join(', ')
+  const { jump, needs, short, longer, findings, beside, ends, lines, changed } = impact
+  switch (kind) {
+    case 'jump':
+      return jump ? `${liftName(library, jump.lift)}: ${jump.from} → ${jump.to}, ${jump.percent}% more` : ''
+    case 'needs':
+      return names(needs)
+    case 'short':
+      return names(short)
+    case 'longer':
+      return longer ? `${longer.session}: about ${longer.before} → ${longer.after} minutes` : ''
+    case 'findings':
+      return findings.map(({ where, what }) => `${where}: ${what}`).join(' ')
+    case 'beside':
+      return beside.join(', ')
+    case 'ends':
+      return ends.join(', ')
+    case 'midWeek':
+    case 'deload':
+    case 'starts':
+    case 'moves':
+    case 'same': {
+      const [first] = lines
+      if (!first) return ''
+      const says = first.before === null ? first.after : `${first.before} → ${first.after ?? 'left out'}`
+      const more = changed > 1 ? `, and ${changed - 1} more` : ''
+      return `Week ${first.week}, day ${first.day}, ${liftName(library, first.lift)}: ${says}${more}`
+    }
+  }
+}

@@ -1,0 +1,41 @@
+import type { Publication } from '@young-oak/api/forms/publication'
+import type { MemberLine } from '@young-oak/api/members'
+import type { Template } from '@young-oak/core/template'
+import { formatDay, isDay } from '@young-oak/core/units'
+
+export const countOf = (members: number): string => `${members} ${members === 1 ? 'member' : 'members'}`
+
+/** What publishing will do, in full sentences: version, to how many, from when, who changes over and who starts, on which track, beside what. */
+export function sayPublication(
+  { start, begins, clock, track, others }: Publication,
+  { draft, version, chosen }: { draft: Template; version: number; chosen: MemberLine[] },
+): string {
+  const { name } = draft
+  const running = chosen.filter(({ programs }) => programs.includes(name)).length
+  const starting = chosen.length - running
+  const elsewhere = chosen.filter(({ programs }) => programs.some((one) => one !== name)).length
+  const from = isDay(start) ? `from ${formatDay(start)}` : 'from a day that you have yet to choose'
+  const sentences = [`Version ${version} of ${name} to ${countOf(chosen.length)}, ${from}.`]
+  if (running)
+    sentences.push(
+      `${running} already on the program ${running === 1 ? 'changes' : 'change'} with the next ${begins === 'week' ? 'week' : 'session'}.`,
+    )
+  if (starting)
+    sentences.push(
+      `${starting} ${starting === 1 ? 'starts' : 'start'} the program; ${clock === 'own' ? 'a week ends when its sessions are done' : 'weeks end on their dates'}.`,
+    )
+  sentences.push(sayTrack(draft, track))
+  if (elsewhere)
+    sentences.push(
+      others === 'replace'
+        ? `Other programs of ${elsewhere} of these members end on that day.`
+        : `${elsewhere} of these members ${elsewhere === 1 ? 'keeps' : 'keep'} another program beside this one.`,
+    )
+  return sentences.filter(Boolean).join(' ')
+}
+
+function sayTrack({ tracks }: Template, track: string): string {
+  if (!Object.keys(tracks).length) return ''
+  if (track === 'keep') return 'Each member keeps their track.'
+  return track ? `All on the track ${tracks[track]?.name ?? track}.` : 'All on the template as written.'
+}
