@@ -1,5 +1,5 @@
 import { expect, test } from './site.ts'
-import { enter, importTemplate, phone, publishTo, signIn, templateFile } from './people.ts'
+import { enter, goPublishing, importTemplate, phone, publishTo, signIn, templateFile } from './people.ts'
 import { pick } from './pickers.ts'
 
 // The whole path: a cell in a template, a version, kilos on plates at a member, a logged set, and the next load moved.
@@ -27,12 +27,12 @@ test('from a cell in a template to a logged set, and back', async ({ browser }) 
   await expect(loads.nth(1)).not.toHaveText(before ?? '')
   await expect(desk.getByText('Saved', { exact: true })).toBeVisible()
 
-  await desk.getByRole('button', { name: 'Publish…' }).click()
-  const dialog = desk.getByRole('dialog')
-  await dialog.getByRole('button', { name: 'Publish to 0' }).click()
-  await expect(dialog.getByText('Choose at least one member.')).toBeVisible()
-  await desk.keyboard.press('Escape')
+  await goPublishing(desk)
+  await desk.getByRole('button', { name: 'Publish version 1 to 0 members' }).click()
+  await expect(desk.getByText('Choose at least one member.')).toBeVisible()
+  await desk.getByRole('link', { name: 'Back to the template' }).click()
   await publishTo(desk, 'Nell Saltby')
+  await desk.getByRole('link', { name: 'Back to the template' }).click()
 
   const hand = await browser.newPage({ viewport: phone })
   await signIn(hand, 'nell@demo.example')

@@ -16,13 +16,18 @@ export async function signIn(page: Page, email: string): Promise<void> {
   await expect(page.getByRole('button', { name: 'Sign out' })).toBeVisible()
 }
 
+/** Goes from the template that is open to its page for publishing. */
+export async function goPublishing(page: Page): Promise<void> {
+  await page.getByRole('button', { name: 'Publish…' }).click()
+  await expect(page.getByRole('heading', { level: 1, name: /^Publish / })).toBeVisible()
+}
+
 /** Publishes the template that is open to a member, from today on. */
 export async function publishTo(page: Page, member: string): Promise<void> {
-  await page.getByRole('button', { name: 'Publish…' }).click()
-  const dialog = page.getByRole('dialog')
-  await dialog.getByLabel(member).check()
-  await dialog.getByLabel('From', { exact: true }).fill(new Date().toISOString().slice(0, 10))
-  await dialog.getByRole('button', { name: 'Publish to 1' }).click()
+  await goPublishing(page)
+  await page.getByRole('checkbox', { name: member }).check()
+  await page.getByLabel('Start date').fill(new Date().toISOString().slice(0, 10))
+  await page.getByRole('button', { name: 'Publish version 1 to 1 member' }).click()
   await expect(page.getByText(/Version 1 is published to 1 member/)).toBeVisible()
 }
 

@@ -24,6 +24,8 @@ export default defineConfig({
       ),
       // What runs in threads is handed to them by its name.
       preserveEntrySignatures: 'strict',
+      // Files that stand beside one another name one another.
+      output: { chunkFileNames: '[name]-[hash].js' },
     },
   },
 })

@@ -4,7 +4,7 @@ import type { DeloadPolicy } from '@young-oak/core/template'
 import type { Offer } from '@young-oak/core/plan'
 import type { Advice } from '@young-oak/core/advice'
 import type { Lift } from '@young-oak/core/library'
-import type { CheckIn, EventKind, DeloadFact } from '@young-oak/core/facts'
+import type { CheckIn, EndReason, EventKind, DeloadFact } from '@young-oak/core/facts'
 import type { Evidence } from '@young-oak/core/evidence'
 import type { Block, Seen, Target, TrialResult } from '@young-oak/core/trends'
 import type { Day, Unit } from '@young-oak/core/units'
@@ -48,6 +48,8 @@ export type ProgressView = {
     reason?: DeloadFact['reason']
     says: string
   }[]
+  /** Programs that somebody has ended, by the entry that says so. */
+  endings: { id: string; name: string; on: Day; reason?: EndReason }[]
   /** The most sets of a muscle a week that the member has set. */
   mostSets: Evidence['mostSets']
   /** Answers that were taken or left in the last week. */

@@ -1,4 +1,4 @@
-import { array, mixed, number, object, string, type InferType } from 'yup'
+import { array, boolean, mixed, number, object, string, type InferType } from 'yup'
 import type { Impact } from '@young-oak/core/impact'
 import { isDay } from '@young-oak/core/units'
 
@@ -29,6 +29,8 @@ export const publishSchema = object({
   ).optional(),
   /** A track for all of them; null for none; left out, everybody keeps theirs. */
   track: string().max(80).nullable().optional(),
+  /** Whether those who have the program start it over as a run of its own, in the place of changing over. */
+  again: boolean().optional(),
   /** Whether other programs of these members end as this one starts, or go on beside it. */
   others: mixed<'beside' | 'replace'>((value): value is 'beside' | 'replace' =>
     ['beside', 'replace'].includes(value as string),
@@ -72,6 +74,7 @@ export type PublicationView = PublicationLine & { filled: number; started: numbe
 export const impactKinds = [
   'jump',
   'needs',
+  'done',
   'findings',
   'short',
   'longer',

@@ -1,5 +1,5 @@
 import { answerOrder, type Advice } from '@young-oak/core/advice'
-import { eventKinds, deloadReasons, type CheckIn } from '@young-oak/core/facts'
+import { eventKinds, deloadReasons, endReasons, type CheckIn } from '@young-oak/core/facts'
 import { deloadKinds } from '@young-oak/core/deloads'
 import type { Offer } from '@young-oak/core/plan'
 import type { Block, Seen, Target, TrialResult } from '@young-oak/core/trends'
@@ -162,6 +162,14 @@ const view = () =>
           back: list(figure()),
           reason: left(choice(...deloadReasons)),
           says: text(),
+        }),
+      ),
+      endings: list(
+        exact<ProgressView['endings'][number]>({
+          id: text(),
+          name: text(),
+          on: date(),
+          reason: left(choice(...endReasons)),
         }),
       ),
       mostSets: mostSets(),

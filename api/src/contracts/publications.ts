@@ -45,7 +45,7 @@ const differing = () =>
 const impact = () =>
   exact<Impact>(
     {
-      is: choice('starts', 'moves', 'same'),
+      is: choice('starts', 'moves', 'same', 'done'),
       lines: list(differing()),
       changed: count(),
       jump: orNull(exact<Jump>({ lift: lift(), from: text(), to: text(), percent: count() })),

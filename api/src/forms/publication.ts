@@ -8,7 +8,8 @@ export const publicationSchema = object({
     .test('day', 'Choose a start date.', (value) => isDay(value))
     .required('Choose a start date.'),
   note: string().max(2000, 'At most 2,000 characters.').defined(),
-  begins: mixed<'week' | 'session'>().oneOf(['week', 'session']).required(),
+  /** Members who have the program change over with their next week or session, or start it again. */
+  begins: mixed<'week' | 'session' | 'again'>().oneOf(['week', 'session', 'again']).required(),
   clock: mixed<'own' | 'calendar'>().oneOf(['own', 'calendar']).required(),
   /** "keep" leaves everybody on the track they are on; nothing is no track. */
   track: string().defined(),

@@ -4,11 +4,12 @@ import { defineFact, factShape } from './fact.ts'
 
 /** Why somebody stops a program before its last week. */
 export const endReasons = ['another program', 'injury', 'illness', 'travel', 'time', 'other'] as const
+export type EndReason = (typeof endReasons)[number]
 
 type Kept = { ended: Record<Id, Day> }
 
 /** A program is over for this member from its day on; what was trained in it stays. */
-export const endEnrolment = defineFact<{ enrolment: Id; reason?: (typeof endReasons)[number] }, Kept>({
+export const endEnrolment = defineFact<{ enrolment: Id; reason?: EndReason }, Kept>({
   kind: 'endEnrolment',
   isGiven: true,
   shape: factShape({

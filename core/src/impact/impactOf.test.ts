@@ -69,6 +69,17 @@ describe('the impact on one member', () => {
     expect(impact(base(), withVersion(80))).toMatchObject({ is: 'same', changed: 0, jump: null })
   })
 
+  test('of a program whose last week is done is nothing, and says so', () => {
+    const short = structuredClone(fixture.versions.template as Template)
+    for (const phase of short.phases) phase.weeks = 1
+    const input = { ...base(), versions: { ...fixture.versions, template: short } }
+    const { enrolments, versions } = withVersion(85)
+    const changed = change(short, 85)
+    expect(
+      impact(input, { versions: { ...versions, template: short, heavier: changed }, enrolments }),
+    ).toMatchObject({ is: 'done', lines: [], jump: null })
+  })
+
   test('of another program that replaces theirs says what ends; lighter sets of more reps are no jump', () => {
     const enrolments: Enrolment[] = [
       { ...strength, to: today },
@@ -110,7 +121,7 @@ describe('the impact on one member', () => {
       to: '3 × 5 @ 95 kg',
       percent: 19,
     })
-    expect(found.findings.map(({ what }) => what).join()).toMatch(/max/)
+    expect(found.findings.map(({ what }) => what).join()).toMatch(/a 1RM of 100 kg allows 87 kg/)
   })
 
   test('of longer sessions is said from ten minutes on', () => {

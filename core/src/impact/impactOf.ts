@@ -19,8 +19,8 @@ export type Differing = {
 
 /** What publishing does to one member, in the week that is running and the next one, and over the version's length. */
 export type Impact = {
-  /** It is new to them, it changes what is asked, or it asks the same. */
-  is: 'starts' | 'moves' | 'same'
+  /** It is new to them, it changes what is asked, it asks the same, or they have done its last week already. */
+  is: 'starts' | 'moves' | 'same' | 'done'
   /** At most so many as a reader looks at; how many there are stands beside. */
   lines: Differing[]
   changed: number
@@ -64,7 +64,7 @@ export function impactOf(before: Seen, after: Seen, enrolment: Id): Impact {
   const template = next && after.input.versions[next.version]
   const shown = next ? upcoming(next) : []
   return {
-    is: !own ? 'starts' : lines.length ? 'moves' : 'same',
+    is: !isOn(before, enrolment) ? 'starts' : !next ? 'done' : lines.length ? 'moves' : 'same',
     lines: lines.slice(0, mostLines),
     changed: lines.length,
     jump: jumpOf(library, was.flatMap(upcoming), shown, before.planned.evidence),
@@ -85,6 +85,12 @@ export function impactOf(before: Seen, after: Seen, enrolment: Id): Impact {
 
 const runningIn = ({ input, planned }: Seen): Plan[] =>
   Object.values(planned.plans).filter((plan) => !isOver(plan, input.when.today) && plan.next !== null)
+
+/** Whether the member has the program, be it that they have done it. */
+function isOn({ input, planned }: Seen, enrolment: Id): boolean {
+  const plan = planned.plans[enrolment]
+  return plan !== undefined && !isOver(plan, input.when.today)
+}
 
 const nameOf = ({ input }: Seen, { version }: Plan): string => input.versions[version]?.name ?? version
 

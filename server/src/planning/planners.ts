@@ -37,6 +37,8 @@ export function openPlanners(databaseUrl: string, threads: number, engine?: stri
     maxThreads: threads,
     idleTimeout: Infinity,
   })
+  // A thread that breaks fails its own tasks, not the server.
+  pool.on('error', () => undefined)
   const inPieces = async <T>(
     name: string,
     { members, ...asked }: { members: string[] },

@@ -1,4 +1,4 @@
-import { lazy, Suspense, type ComponentType, type ReactNode } from 'react'
+import { lazy, Suspense, useEffect, type ComponentType, type ReactNode } from 'react'
 import { Navigate, Route, Routes, useLocation } from 'react-router'
 import { PageBoundary } from './PageBoundary.tsx'
 import { Home, Shell } from './Shell.tsx'
@@ -47,6 +47,8 @@ const routesOf = (of: Record<string, ReactNode>) =>
 /** Every page by its address. */
 export function Pages() {
   const { pathname } = useLocation()
+  // Another page begins at its top, however far the last one was scrolled.
+  useEffect(() => void scrollTo(0, 0), [pathname])
   return (
     <PageBoundary at={pathname}>
       <Routes>

@@ -94,7 +94,10 @@ function Frame({ seat, seats }: { seat: SeatView; seats: SeatView[] }) {
         </nav>
         <div className="ml-auto flex items-center sm:gap-2">
           {seat.kind === 'member' && <Sending seat={seat} />}
-          <span className="hidden text-sm text-bark sm:inline">
+          <span
+            className="hidden max-w-64 truncate text-sm text-bark sm:inline 2xl:max-w-none"
+            title={`${seat.name}, ${seat.kind} at ${seat.gymName}`}
+          >
             {seat.name}, {seat.kind} at {seat.gymName}
           </span>
           <OtherSeats seat={seat} seats={seats} />

@@ -17,6 +17,7 @@ export async function up(db: Knex): Promise<void> {
       starts_on date not null,
       begins text not null check (begins in ('week', 'session')),
       clock text not null check (clock in ('own', 'calendar')),
+      again boolean not null default false,
       others text not null check (others in ('beside', 'replace')),
       replaces uuid,
       note text not null,
@@ -45,6 +46,7 @@ export async function up(db: Knex): Promise<void> {
     comment on column publication.starts_on is 'as it was asked for; it begins no earlier than in_force_on';
     comment on column publication.clock is 'of enrolments that it makes';
     comment on column publication.others is 'whether other programs of these members end as it begins';
+    comment on column publication.again is 'whether members who have the program start it anew, as a run of its own, in the place of changing over';
     comment on column publication.audience is 'members as it was asked for';
     comment on column publication.in_force_on is 'the day in the gym''s zone on which it came into force';
     comment on column publication.ended_on is 'the day in the gym''s zone on which it was taken back, or called off';
@@ -95,7 +97,7 @@ export async function up(db: Knex): Promise<void> {
       member_id uuid not null,
       revision int not null,
       gym_revision int not null,
-      is_what text not null check (is_what in ('starts', 'moves', 'same')),
+      is_what text not null check (is_what in ('starts', 'moves', 'same', 'done')),
       jump int not null,
       needs int not null,
       short int not null,

@@ -1,9 +1,11 @@
 import { inputOf } from '../training/planInput.ts'
+import type { MemberFile } from '@young-oak/api/members'
 import type { GivenFact, ProgressView } from '@young-oak/api/progress'
 import { changeOf } from '@young-oak/core/adjustments'
 import { advise, readSignals } from '@young-oak/core/advice'
 import { liftKey, liftOfKey, takesMax, type Lift, type Library } from '@young-oak/core/library'
 import { givenKinds, readGivenFact, type Fact } from '@young-oak/core/facts'
+import { resolve } from '@young-oak/core/member'
 import { isOver, planMember, type Plan, type Planned } from '@young-oak/core/plan'
 import { formatIssue, isId } from '@young-oak/core/parsing'
 import { blocksOf, estimatesOf, judgeTrial, misfits, targetOf } from '@young-oak/core/trends'
@@ -63,6 +65,7 @@ export async function progress(scope: MemberScope, day: Day): Promise<ProgressVi
     about: evidence.about,
     events: evidence.events.filter(({ on, to }) => (to ?? on) >= day),
     spells: ownDeloadsOf(library, member.facts, planned, day),
+    endings: endingsIn(file, planned),
     mostSets: evidence.mostSets,
     taken: Object.fromEntries(
       Object.entries(evidence.adviceTaken).filter(([, { date }]) => date > addDays(day, -7)),
@@ -92,6 +95,17 @@ function ownDeloadsOf(library: Library, facts: Fact[], planned: Planned, day: Da
     return [{ id, begun, from, weeks, back, ...(reason && { reason }), says: says + whose }]
   })
 }
+
+/** Programs that somebody has ended, the latest first. */
+const endingsIn = ({ member, versions }: MemberFile, { plans }: Planned): ProgressView['endings'] =>
+  resolve(member.facts)
+    .flatMap((fact) => {
+      const plan = fact.kind === 'endEnrolment' ? plans[fact.enrolment] : undefined
+      if (fact.kind !== 'endEnrolment' || !plan) return []
+      const name = versions[plan.version]?.name ?? ''
+      return [{ id: fact.id, name, on: fact.actsFrom, ...(fact.reason && { reason: fact.reason }) }]
+    })
+    .sort((a, b) => (a.on < b.on ? 1 : -1))
 
 /** Whether a session of a deload of the member's own was started, or on a calendar its week has begun. */
 const hasBegun = ({ courses }: Planned, deload: string): boolean =>

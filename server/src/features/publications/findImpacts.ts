@@ -96,8 +96,9 @@ function publicationFor(
     const plan = plans[id]
     return plan && !isOver(plan, day)
   })
-  const own = running.findLast(({ id }) => file.templates[id] === template)
-  const others = running.filter(({ id }) => file.templates[id] !== template).map(({ id }) => id)
+  const isSame = (id: string) => file.templates[id] === template
+  const own = asked.again ? undefined : running.findLast(({ id }) => isSame(id))
+  const ends = running.filter(({ id }) => (isSame(id) ? asked.again : asked.others === 'replace'))
   const { track, begins = 'week', clock = 'own' } = asked
   return {
     number: Math.max(0, ...published.map(({ number }) => number)) + 1,
@@ -107,7 +108,7 @@ function publicationFor(
     begins,
     clock,
     ...(track !== undefined && { track }),
-    ends: asked.others === 'replace' ? others : [],
+    ends: ends.map(({ id }) => id),
   }
 }
 

@@ -125,6 +125,7 @@ const leastJump = 5
 const kinds: Record<ImpactKind, { which: string; first?: string }> = {
   jump: { which: `i.jump >= ${leastJump}`, first: 'i.jump desc' },
   needs: { which: 'i.needs > 0', first: 'i.needs desc' },
+  done: { which: `i.is_what = 'done'` },
   findings: { which: 'i.findings > 0', first: 'i.findings desc' },
   short: { which: 'i.short > 0', first: 'i.short desc' },
   longer: { which: 'i.longer > 0', first: 'i.longer desc' },

@@ -233,6 +233,19 @@ describe('two programs', () => {
   })
 })
 
+test('a program is started over as a run of its own, in the place of the one before', async () => {
+  const id = await add()
+  const mel = await someone('Mel')
+  const phone = await world.signIn(mel)
+  await publish(id, [mel])
+  const enrolment = await train(phone, day)
+  await publish(id, [mel], { start: '2026-03-09', again: true })
+  const view = await todayOf(phone, '2026-03-09')
+  expect(view.programs).toHaveLength(1)
+  expect(view.programs[0]?.enrolment).not.toBe(enrolment)
+  expect(view.programs[0]?.plan).toMatchObject({ next: 1, start: '2026-03-09' })
+})
+
 describe('taking back', () => {
   test('puts those who have not started where they were, and leaves those who have', async () => {
     const id = await add()

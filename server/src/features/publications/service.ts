@@ -60,12 +60,13 @@ export async function preparePublication(
     newest && newest.hash === held.hash
       ? newest.id
       : await insertVersion(scope, { template, body, note: asked.note, staff: seat.id })
-  const { begins = 'week', clock = 'own', others = 'beside' } = asked
+  const { begins = 'week', clock = 'own', again = false, others = 'beside' } = asked
   await insertPublication(scope, {
     ...asked,
     members,
     begins,
     clock,
+    again,
     others,
     template,
     version,

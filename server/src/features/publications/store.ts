@@ -8,6 +8,7 @@ import type { Scope } from '../../database/scope.ts'
 type Made = Pick<Publish, 'id' | 'revision' | 'members' | 'start' | 'note' | 'track' | 'replaces'> & {
   begins: 'week' | 'session'
   clock: 'own' | 'calendar'
+  again: boolean
   others: 'beside' | 'replace'
   template: string
   version: string
@@ -24,6 +25,7 @@ export async function insertPublication({ db, gym }: Scope, made: Made): Promise
     start,
     begins,
     clock,
+    again,
     others,
     replaces,
     note,
@@ -41,6 +43,7 @@ export async function insertPublication({ db, gym }: Scope, made: Made): Promise
     starts_on: start,
     begins,
     clock,
+    again,
     others,
     replaces: replaces ?? null,
     note,
@@ -64,7 +67,7 @@ export async function holdPublication(
   asker: string | null,
 ): Promise<Held | undefined> {
   const { rows } = await db.raw(
-    `select p.state, p.template_id as template, p.made_by as staff, p.clock, p.others, p.replaces,
+    `select p.state, p.template_id as template, p.made_by as staff, p.clock, p.again, p.others, p.replaces,
        (p.made_by = ?::uuid or s.left_at is not null) as "mayTakeBack"
      from publication p join staff s on s.gym_id = p.gym_id and s.id = p.made_by
      where p.id = ? for update of p`,
@@ -143,7 +146,7 @@ export async function listReached({ db }: Scope, id: string, after?: string): Pr
 /** How many members are filled in with one statement. */
 const aBatch = 1000
 
-export type Filling = Pick<Made, 'template' | 'clock' | 'others'> & { replaces: string | null }
+export type Filling = Pick<Made, 'template' | 'clock' | 'again' | 'others'> & { replaces: string | null }
 
 /**
  * Fills in the next members of a publication: the enrolment that it changes, or the one that it makes, and what it ends. Answers how many; a batch that runs
@@ -166,10 +169,10 @@ export async function fillBatch(scope: Scope, id: string, filling: Filling): Pro
   )
   const batch = members.map((member) => {
     const own = current.get(member) ?? []
-    const others =
-      filling.others === 'replace' ? own.filter(({ template }) => template !== filling.template) : []
-    const ends = [...others.map((one) => one.id), ...(corrected.get(member) ?? [])]
-    const running = own.find(({ template }) => template === filling.template)?.id
+    const isSame = ({ template }: Current) => template === filling.template
+    const ended = own.filter((one) => (isSame(one) ? filling.again : filling.others === 'replace'))
+    const ends = [...ended.map((one) => one.id), ...(corrected.get(member) ?? [])]
+    const running = filling.again ? undefined : own.find(isSame)?.id
     return {
       member,
       enrolment: running ?? v5(member, id),
@@ -224,7 +227,11 @@ export async function waitForTurn({ db, gym }: Scope): Promise<void> {
  * Holds the members of a publication in the order of their ids, leaves out who is no longer here or no longer the writer's, and puts those who
  * have come on the template since on the program that they have. Answers how many are left.
  */
-export async function settleMembers(scope: Scope, id: string, { template, staff }: Held): Promise<number> {
+export async function settleMembers(
+  scope: Scope,
+  id: string,
+  { template, staff, again }: Held,
+): Promise<number> {
   const { db, gym } = scope
   const members = await holdReached(scope, id)
   const assigned = await db('assignment')
@@ -242,7 +249,7 @@ export async function settleMembers(scope: Scope, id: string, { template, staff 
       'delete from publication_member where gym_id = ? and publication_id = ? and member_id = any(?::uuid[])',
       [gym, id, gone],
     )
-  if (await isOvertaken(scope, id)) await rejoin(scope, id, template)
+  if (!again && (await isOvertaken(scope, id))) await rejoin(scope, id, template)
   return members.length - gone.length
 }
 

@@ -10,6 +10,7 @@ import { Ahead } from './Ahead.tsx'
 import { CheckIn } from './CheckIn.tsx'
 import { LiftProgress } from './LiftProgress.tsx'
 import { Offers } from './Offers.tsx'
+import { Programs } from './Programs.tsx'
 import { Trials } from './Trials.tsx'
 
 /** How a member does: what is advised and why, how they are, what lies ahead, lifts with their goals, trials. Their own, or for a writer one of theirs. */
@@ -77,6 +78,7 @@ export default function ProgressPage() {
       </section>
       <div className="grid content-start gap-6 md:grid-cols-2">
         <CheckIn view={data} member={member} />
+        <Programs view={data} member={member} />
         <Ahead view={data} member={member} />
       </div>
       <Trials view={data} member={member} />

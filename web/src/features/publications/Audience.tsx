@@ -70,7 +70,7 @@ export function Audience({ name, members, chosen, onChoose, error }: Props) {
       </div>
       <ul
         aria-label="Members"
-        className="mt-1 max-h-80 min-h-24 overflow-y-auto rounded-md border border-edge p-1"
+        className="mt-1 max-h-[28rem] min-h-24 overflow-y-auto rounded-md border border-edge p-1"
       >
         {own.slice(0, mostShown).map((member) => (
           <li key={member.id}>
@@ -101,7 +101,8 @@ export function Audience({ name, members, chosen, onChoose, error }: Props) {
       </ul>
       {others > 0 && (
         <p className="mt-1 text-sm text-bark">
-          {countOf(others)} more {others === 1 ? 'fits, and has' : 'fit, and have'} another writer.
+          {others} more {others === 1 ? 'member fits' : 'members fit'} and {others === 1 ? 'is' : 'are'} not
+          assigned to you.
         </p>
       )}
       {error && <p className="mt-1 text-sm text-brick">{error}</p>}

@@ -36,10 +36,11 @@ export function HowFields({ register, control, errors, refused, draft, isPublish
         <FormSelect
           control={control}
           name="begins"
-          label="Members on the program change"
+          label="Members on the program"
           options={[
-            ['week', 'with their next week'],
-            ['session', 'with their next session'],
+            ['week', 'change with their next week'],
+            ['session', 'change with their next session'],
+            ['again', 'start over with week 1'],
           ]}
         />
       )}

@@ -11,7 +11,7 @@ export function Impact({ looking, members, onLeaveOut }: Props) {
   const { look, isCurrent, error, stop, again } = looking
   const isRunning = look?.state === 'running'
   return (
-    <section className="mt-8" aria-labelledby="impact">
+    <section aria-labelledby="impact">
       <h2 id="impact" className="text-xl">
         What it does in the next two weeks
       </h2>

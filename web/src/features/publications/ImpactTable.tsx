@@ -18,7 +18,7 @@ export function ImpactTable({ look, onLeaveOut }: Props) {
           <button
             type="button"
             aria-expanded={open === kind}
-            className="flex min-h-11 w-full items-baseline gap-3 px-1 text-left hover:bg-leaf-wash"
+            className="flex min-h-11 w-full items-center gap-3 px-1 text-left hover:bg-leaf-wash"
             onClick={() => setOpen(open === kind ? null : kind)}
           >
             <span className="w-14 shrink-0 text-right font-medium tabular-nums">{members}</span>

@@ -115,7 +115,7 @@ function Publishing({ view, onMoved }: Props) {
       )}
       {isPublished && changes && <WhatChanges since={changes.since} changes={changes.changes} />}
       <NotRead error={unread} onRetry={refetch} className="mt-3" />
-      <div className="mt-5 grid gap-x-10 gap-y-6 lg:grid-cols-2">
+      <div className="mt-5 grid gap-x-10 gap-y-6 lg:grid-cols-[minmax(0,5fr)_minmax(0,6fr)]">
         <Audience
           name={draft.name}
           members={members ?? []}
@@ -123,16 +123,18 @@ function Publishing({ view, onMoved }: Props) {
           onChoose={choose}
           error={formState.errors.members?.message}
         />
-        <HowFields
-          register={register}
-          control={control}
-          errors={formState.errors}
-          refused={refused}
-          draft={draft}
-          isPublished={isPublished}
-        />
+        <div className="grid content-start gap-6">
+          <HowFields
+            register={register}
+            control={control}
+            errors={formState.errors}
+            refused={refused}
+            draft={draft}
+            isPublished={isPublished}
+          />
+          <Impact looking={looking} members={given.members.length} onLeaveOut={leaveOut} />
+        </div>
       </div>
-      <Impact looking={looking} members={given.members.length} onLeaveOut={leaveOut} />
       <Published
         template={template}
         onCorrect={(line, reached) => {

@@ -18,7 +18,8 @@ export const newPublication = (draft: Template, isPublished: boolean): Publicati
 })
 
 /** What is sent beside id and revision: no track where everybody keeps theirs, null where nobody has one. */
-export const publishOf = ({ track, ...rest }: Publication): Omit<Publish, 'id' | 'revision'> => ({
+export const publishOf = ({ track, begins, ...rest }: Publication): Omit<Publish, 'id' | 'revision'> => ({
   ...rest,
+  ...(begins === 'again' ? { again: true } : { begins }),
   ...(track !== 'keep' && { track: track || null }),
 })

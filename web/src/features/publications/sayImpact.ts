@@ -6,6 +6,10 @@ import { liftName, type Library } from '@young-oak/core/library'
 const kinds: Record<ImpactKind, [one: string, several: string]> = {
   jump: ['has a load that jumps by 5% or more', 'have a load that jumps by 5% or more'],
   needs: ['has no max for a lift that needs one', 'have no max for a lift that needs one'],
+  done: [
+    'has finished the program: choose “start over”, or leave this member out',
+    'have finished the program: choose “start over”, or leave them out',
+  ],
   findings: ['has something new to check', 'have something new to check'],
   short: ['lacks plates for a load', 'lack plates for a load'],
   longer: [
@@ -23,7 +27,7 @@ const kinds: Record<ImpactKind, [one: string, several: string]> = {
 export const sayKind = (kind: ImpactKind, members: number): string => kinds[kind][members === 1 ? 0 : 1]
 
 /** Kinds that a writer looks at before publishing; the others are for information. */
-const worth: readonly ImpactKind[] = ['jump', 'needs', 'findings', 'short', 'longer', 'beside']
+const worth: readonly ImpactKind[] = ['jump', 'needs', 'done', 'findings', 'short', 'longer', 'beside']
 export const isWorthALook = (kind: ImpactKind): boolean => worth.includes(kind)
 
 /** What makes a member one of a kind, in a line. */
@@ -45,6 +49,8 @@ export function sayMember(library: Library, kind: ImpactKind, impact: Impact): s
       return beside.join(', ')
     case 'ends':
       return ends.join(', ')
+    case 'done':
+      return ''
     case 'midWeek':
     case 'deload':
     case 'starts':

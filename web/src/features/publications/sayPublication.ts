@@ -18,7 +18,9 @@ export function sayPublication(
   const sentences = [`Version ${version} of ${name} to ${countOf(chosen.length)}, ${from}.`]
   if (running)
     sentences.push(
-      `${running} already on the program ${running === 1 ? 'changes' : 'change'} with the next ${begins === 'week' ? 'week' : 'session'}.`,
+      begins === 'again'
+        ? `${running} already on the program ${running === 1 ? 'starts' : 'start'} over with week 1.`
+        : `${running} already on the program ${running === 1 ? 'changes' : 'change'} with their next ${begins}.`,
     )
   if (starting)
     sentences.push(

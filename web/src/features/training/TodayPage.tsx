@@ -42,7 +42,7 @@ export default function TodayPage() {
       )}
       <Refused />
       {data.unconfirmed.length > 0 && <Unconfirmed fallback={null} of={{ sessions: data.unconfirmed }} />}
-      {data.programs.length === 0 && <NoProgram />}
+      {data.programs.length === 0 && <NoProgram hasHadOne={data.enrolments.length > 0} />}
       {data.programs.map((program) => (
         <ProgramToday
           key={program.enrolment}
@@ -64,7 +64,20 @@ export default function TodayPage() {
   )
 }
 
-function NoProgram() {
+function NoProgram({ hasHadOne }: { hasHadOne: boolean }) {
+  if (hasHadOne)
+    return (
+      <section>
+        <h2 className="text-2xl">No program at the moment</h2>
+        <p className="mt-2 text-bark">
+          Yours has ended. What you have ended yourself can go on from{' '}
+          <Link className="underline" to="/progress">
+            Progress
+          </Link>
+          .
+        </p>
+      </section>
+    )
   return (
     <section>
       <h2 className="text-2xl">No program yet</h2>
