@@ -115,6 +115,7 @@ async function publishing(page: Page): Promise<void> {
   await page.getByRole('button', { name: /^Add the/ }).click()
   await page.getByRole('button', { name: /asked something else/ }).click()
   await page.getByRole('button', { name: 'old and new loads' }).first().waitFor()
+  await page.evaluate(() => scrollTo(0, 0))
   await shoot(page, 'publish')
   await page.getByRole('link', { name: 'Back to the template' }).click()
   await page.getByRole('button', { name: /^Week 10,/ }).click()

@@ -3,7 +3,7 @@ import { inputOf, readFixture } from '../../fixtures/read.ts'
 import type { Enrolment } from '../member/index.ts'
 import { planMember, type PlanInput } from '../plan/index.ts'
 import type { Template } from '../template/index.ts'
-import { impactOf, type Impact, type Seen } from './impactOf.ts'
+import { impactOf, maxesRead, type Impact, type Seen } from './impactOf.ts'
 
 // Squat max 100; four weeks of two sessions, 3 × 5 at 80%: 80 kg. Week 1 is done, of week 2 the first session.
 const fixture = readFixture('a-program-replaced-by-another')
@@ -26,8 +26,12 @@ const change = (template: Template, percent: number): Template => {
     if (prescription.load.of === 'max') prescription.load.percent = percent
   return changed
 }
-const impact = (input: PlanInput, change: Partial<PlanInput>, enrolment = 'strength'): Impact =>
-  impactOf(seen(input), seen({ ...input, ...change }), enrolment)
+const impact = (input: PlanInput, change: Partial<PlanInput>, enrolment = 'strength'): Impact => {
+  const then = { ...input, ...change }
+  const version = then.enrolments.find(({ id }) => id === enrolment)?.segments.at(-1)?.version ?? ''
+  const reads = maxesRead(then.library, then.versions[version] as Template)
+  return impactOf(seen(input), seen(then), enrolment, reads)
+}
 const withVersion = (percent: number) => {
   const { versions } = fixture
   return {

@@ -1,6 +1,6 @@
 import { findingsOf, sayFinding, type FindingSaid } from '../checks/index.ts'
 import { maxFor } from '../evidence/index.ts'
-import { liftKey, liftOf, liftOfKey, type Lift } from '../library/index.ts'
+import { liftKey, liftOf, liftOfKey, type Library, type Lift } from '../library/index.ts'
 import type { Id } from '../parsing/index.ts'
 import { isOver, type Plan, type PlanInput, type PlannedSession, type Planned } from '../plan/index.ts'
 import type { Template } from '../template/index.ts'
@@ -42,6 +42,12 @@ export type Impact = {
   findings: FindingSaid[]
 }
 
+/** The lifts whose max a version reads anywhere in its length, ratios to other lifts not counted. */
+export const maxesRead = (library: Library, template: Template): Lift[] =>
+  Object.entries(dependentsOf(library, template))
+    .filter(([, dependents]) => dependents.some((one) => 'session' in one))
+    .map(([key]) => liftOfKey(key))
+
 /** A member's plans, beside what they were made from. */
 export type Seen = { input: PlanInput; planned: Planned }
 
@@ -50,9 +56,10 @@ const leastLonger = 10
 
 /**
  * What one member's plans of a day become, where both were planned near: `enrolment` is the program that the publication begins or changes, `after` the plans
- * as they would be.
+ * as they would be. `reads`: the lifts whose max its version reads.
  */
-export function impactOf(before: Seen, after: Seen, enrolment: Id): Impact {
+export function impactOf(before: Seen, after: Seen, enrolment: Id, reads: readonly Lift[]): Impact {
+  const { planned } = after
   const { library, when } = after.input
   const { today } = when
   const [was, is] = [runningIn(before), runningIn(after)]
@@ -68,7 +75,9 @@ export function impactOf(before: Seen, after: Seen, enrolment: Id): Impact {
     lines: lines.slice(0, mostLines),
     changed: lines.length,
     jump: jumpOf(library, was.flatMap(upcoming), shown, before.planned.evidence),
-    needs: template ? needsOf(after, template, today) : [],
+    needs: template
+      ? reads.filter((lift) => !maxFor(library, planned.evidence, lift, template.maxes, today))
+      : [],
     short: unique(
       shown.flatMap(({ slots }) => slots.filter(({ sets }) => sets.some(({ short }) => short)).map(liftOf)),
     ),
@@ -131,14 +140,6 @@ function differing(before: Seen, after: Seen, own: Plan | undefined, next: Plan)
   for (const [at, { says, ...place }] of was)
     if (!is.has(at)) lines.push({ ...place, before: says, after: null })
   return lines.sort((a, b) => a.week - b.week || a.day - b.day)
-}
-
-function needsOf({ input, planned }: Seen, template: Template, day: string): Lift[] {
-  const { library } = input
-  return Object.entries(dependentsOf(library, template))
-    .filter(([, dependents]) => dependents.some((one) => 'session' in one))
-    .map(([key]) => liftOfKey(key))
-    .filter((lift) => !maxFor(library, planned.evidence, lift, template.maxes, day))
 }
 
 function longerOf(before: Seen, after: Seen, own: Plan, next: Plan, template: Template): Impact['longer'] {

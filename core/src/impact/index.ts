@@ -1,2 +1,2 @@
-export { type Differing, type Impact, impactOf, type Seen } from './impactOf.ts'
+export { type Differing, type Impact, impactOf, maxesRead, type Seen } from './impactOf.ts'
 export type { Jump } from './jumpOf.ts'

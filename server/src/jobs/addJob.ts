@@ -1,5 +1,7 @@
 import type { Scope } from '../database/scope.ts'
-import type { TaskName } from './tasks.ts'
+
+/** What waits in the queue; `tasks.ts` says what is done. */
+export type TaskName = 'publish' | 'look'
 
 /** Puts a task of the gym into the queue, with this transaction or not at all; one that waits for the same thing already is not doubled. */
 export async function addJob({ db, gym }: Scope, task: TaskName, id: string): Promise<void> {

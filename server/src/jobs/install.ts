@@ -1,6 +1,6 @@
 import { runMigrations } from 'graphile-worker'
 import type { Knex } from 'knex'
-import { queuePool } from './queuePool.ts'
+import { queuePool } from '../database/queuePool.ts'
 import { quiet } from './quiet.ts'
 
 /** Puts the queue's own tables into a database, or brings them up to date, and lets the application use them. As the database's owner. */

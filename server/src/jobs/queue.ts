@@ -3,7 +3,7 @@ import type { Logger } from 'pino'
 import type { Database } from '../database/open.ts'
 import { plannersOf } from '../features/publications/impact.ts'
 import { withoutWords } from '../http/asProblem.ts'
-import { queuePool } from './queuePool.ts'
+import { queuePool } from '../database/queuePool.ts'
 import { quiet } from './quiet.ts'
 import { tasks, type TaskInput } from './tasks.ts'
 

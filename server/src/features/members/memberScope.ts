@@ -38,7 +38,7 @@ export async function memberScopes(
     )
     .orderBy(['m.name', 'm.id'])
     .select<{ id: string }[]>('m.id')
-  if (ids) query.whereIn('m.id', ids)
+  if (ids) query.whereRaw('m.id = any(?::uuid[])', [ids])
   if (after) query.whereRaw('(m.name, m.id) > (select name, id from member where id = ?)', [after])
   if (most) query.limit(most)
   return (await query).map(({ id }) => made(scope, id))

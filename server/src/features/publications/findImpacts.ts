@@ -1,5 +1,6 @@
-import { impactOf, type Impact } from '@young-oak/core/impact'
+import { impactOf, maxesRead, type Impact } from '@young-oak/core/impact'
 import { enrolmentsIn, type Publication } from '@young-oak/core/member'
+import type { Lift } from '@young-oak/core/library'
 import { isOver, planMember, type PlanInput, type Planned } from '@young-oak/core/plan'
 import { readTemplate, type Template } from '@young-oak/core/template'
 import type { Day } from '@young-oak/core/units'
@@ -28,7 +29,7 @@ export async function findImpacts(
     if (!template) return
     const replaced = look.asked.replaces === undefined ? null : await numberOf(scope, look.asked.replaces)
     const day = look.asked.start > look.today ? look.asked.start : look.today
-    const would = { look, template, day, replaced }
+    const would = { look, template, reads: maxesRead(scope.library, template), day, replaced }
     const scopes = await scopesForJob(scope, members)
     const found: { read: Read; impact: Impact }[] = []
     const behind: MemberScope[] = []
@@ -55,7 +56,13 @@ export async function findImpacts(
   })
 }
 
-type Would = { look: Look; template: Template; day: Day; replaced: number | null }
+type Would = {
+  look: Omit<Look, 'members'>
+  template: Template
+  reads: Lift[]
+  day: Day
+  replaced: number | null
+}
 
 /** The version that is looked at, which has no id before it is published. */
 const draft = 'draft'
@@ -63,7 +70,7 @@ const draft = 'draft'
 /** Null where the checkpoint does not hold, so that everything has to be read. */
 function impactOn({ library }: Scope, read: Read, would: Would): Impact | null {
   const { file, checkpoint, published } = read
-  const { look, template, day, replaced } = would
+  const { look, template, reads, day, replaced } = would
   const when = { today: day, through: 'near' } as const
   const input: PlanInput = {
     library,
@@ -82,14 +89,14 @@ function impactOn({ library }: Scope, read: Read, would: Would): Impact | null {
   }
   const after = { input: then, planned: planMember(then, checkpoint) }
   const isWhole = checkpoint === null || (before.planned.isResumed && after.planned.isResumed)
-  return isWhole ? impactOf(before, after, added.enrolment) : null
+  return isWhole ? impactOf(before, after, added.enrolment, reads) : null
 }
 
 /** What the publication would say of a member. */
 function publicationFor(
   { file, published }: Read,
   { plans }: Planned,
-  { asked, template }: Look,
+  { asked, template }: Would['look'],
   day: Day,
 ): Publication {
   const running = file.enrolments.filter(({ id }) => {

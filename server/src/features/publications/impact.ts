@@ -57,7 +57,7 @@ export async function runLook(
 ): Promise<void> {
   const members = await database.inGym(gym, async (scope) => {
     const look = await findLook(scope, id)
-    return look?.state === 'running' ? lackingIn(scope, look) : null
+    return look?.state === 'running' ? lackingIn(scope, id) : null
   })
   if (!members) return
   if (members.length <= few || !planners) await findImpacts(database, gym, id, members)
@@ -81,7 +81,7 @@ export async function runLook(
 export function plannersOf(databaseUrl: string): { get: () => Planners; close: () => Promise<void> } {
   let planners: Planners | null = null
   return {
-    get: () => (planners ??= openPlanners(databaseUrl, Math.max(1, availableParallelism() - 1))),
+    get: () => (planners ??= openPlanners(databaseUrl, availableParallelism())),
     close: async () => void (await planners?.close()),
   }
 }

@@ -50,19 +50,11 @@ export async function insertLook({ db, gym }: Scope, id: string, look: Omit<Look
     .ignore()
 }
 
-export async function findLook({ db }: Scope, id: string): Promise<Look | undefined> {
+/** A look without its members, who may be many. */
+export async function findLook({ db }: Scope, id: string): Promise<Omit<Look, 'members'> | undefined> {
   return db('impact')
     .where({ id })
-    .first(
-      'look',
-      'staff_id as staff',
-      'template_id as template',
-      'revision',
-      'asked',
-      'members',
-      'today',
-      'state',
-    )
+    .first('look', 'staff_id as staff', 'template_id as template', 'revision', 'asked', 'today', 'state')
 }
 
 /** Ends a look that still runs; says whether it did. */
@@ -75,15 +67,16 @@ export async function endLook(
 }
 
 /** The members of a look of whom nothing is known, or something older than they are. */
-export async function lackingIn({ db, gym }: Scope, { look, members }: Look): Promise<string[]> {
+export async function lackingIn({ db }: Scope, id: string): Promise<string[]> {
   const { rows } = await db.raw(
-    `select m.id from member m join gym g on g.id = m.gym_id
-     left join impact_member i on i.gym_id = m.gym_id and i.look = ? and i.member_id = m.id
+    `select m.id from impact a join member m on m.gym_id = a.gym_id and m.id = any(a.members) and m.left_at is null
+     join gym g on g.id = a.gym_id
+     left join impact_member i on i.gym_id = a.gym_id and i.look = a.look and i.member_id = m.id
        and i.revision = m.revision and i.gym_revision = g.revision
-     where m.gym_id = ? and m.id = any(?::uuid[]) and m.left_at is null and i.member_id is null order by m.id`,
-    [look, gym, members],
+     where a.id = ? and i.member_id is null order by m.id`,
+    [id],
   )
-  return (rows as { id: string }[]).map(({ id }) => id)
+  return (rows as { id: string }[]).map((one) => one.id)
 }
 
 type Found = { member: string; revision: number; gymRevision: number; impact: Impact }

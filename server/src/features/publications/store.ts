@@ -1,5 +1,6 @@
 import { pageSize, type Page } from '@young-oak/api/contracts'
 import type { Publish, PublicationLine, PublicationState, PublishedTo } from '@young-oak/api/publications'
+import { enrolmentsIn } from '@young-oak/core/member'
 import type { Day } from '@young-oak/core/units'
 import { v5 } from 'uuid'
 import { pageFrom } from '../../http/page.ts'
@@ -195,18 +196,46 @@ export async function fillBatch(scope: Scope, id: string, filling: Filling): Pro
 }
 
 type Current = { id: string; template: string }
+type Counting = {
+  member: string
+  number: number
+  enrolment: string
+  template: string
+  version: string
+  from: Day
+  ends: string[]
+}
 
 /** The programs that members are on, or will be, by member, the latest first. */
-async function currentOf({ db, gym }: Scope, members: string[]): Promise<Map<string, Current[]>> {
+async function currentOf(scope: Scope, members: string[]): Promise<Map<string, Current[]>> {
+  const { db, gym } = scope
+  const today = await gymToday(scope)
   const { rows } = await db.raw(
-    `select member_id as member, id, template_id as template from current_enrolment
-     where gym_id = ? and member_id = any(?::uuid[]) order by starts_on desc, id`,
+    `select member_id as member, number, enrolment_id as enrolment, template_id as template, version_id as version, starts_on as "from", ends
+     from counting_publication where gym_id = ? and member_id = any(?::uuid[])`,
     [gym, members],
   )
-  const byMember = new Map<string, Current[]>()
-  for (const { member, ...one } of rows as ({ member: string } & Current)[])
-    byMember.set(member, [...(byMember.get(member) ?? []), one])
-  return byMember
+  const { rows: endings } = await db.raw(
+    `select f.ends_enrolment as id from fact f
+     where f.gym_id = ? and f.member_id = any(?::uuid[]) and f.ends_enrolment is not null and f.acts_from <= ?
+       and not exists (select from fact later where later.gym_id = f.gym_id and later.member_id = f.member_id and later.id = f.id and later.rev > f.rev)`,
+    [gym, members, today],
+  )
+  const ended = new Set((endings as { id: string }[]).map(({ id }) => id))
+  const counting = rows as Counting[]
+  const templates = new Map(counting.map(({ enrolment, template }) => [enrolment, template]))
+  const byMember = new Map<string, Counting[]>()
+  for (const one of counting) {
+    const own = byMember.get(one.member)
+    if (own) own.push(one)
+    else byMember.set(one.member, [one])
+  }
+  const currentIn = (own: Counting[]): Current[] =>
+    enrolmentsIn(own)
+      .filter(({ id, to }) => !ended.has(id) && (to === undefined || to > today))
+      .sort((a, b) => ((a.segments[0]?.from ?? '') < (b.segments[0]?.from ?? '') ? 1 : -1))
+      .map(({ id }) => ({ id, template: templates.get(id) ?? '' }))
+  return new Map([...byMember].map(([member, own]) => [member, currentIn(own)]))
 }
 
 /** What a publication ended, by member. */

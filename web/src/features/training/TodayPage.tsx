@@ -1,7 +1,6 @@
 import { useTitle } from '../../app/useTitle.ts'
 import { useLibrary } from '../library/useLibrary.ts'
 import { useEffect } from 'react'
-import { Link } from 'react-router'
 import type { TodayView } from '@young-oak/api/training'
 import { liftName } from '@young-oak/core/library'
 import { api, sayError } from '../../app/api.ts'
@@ -11,7 +10,7 @@ import { dropRefused, dropUnread } from '../../offline/outboxSlice.ts'
 import { withWaiting } from '../../offline/withWaiting.ts'
 import { Button } from '../../ui/Button.tsx'
 import { loadLater } from '../../ui/loadLater.ts'
-import { loadTraining, Unconfirmed } from './later.ts'
+import { loadTraining, NoProgram, Unconfirmed } from './later.ts'
 import { Toasts } from '../../ui/Toasts.tsx'
 import { ProgramToday } from './ProgramToday.tsx'
 
@@ -42,7 +41,12 @@ export default function TodayPage() {
       )}
       <Refused />
       {data.unconfirmed.length > 0 && <Unconfirmed fallback={null} of={{ sessions: data.unconfirmed }} />}
-      {data.programs.length === 0 && <NoProgram hasHadOne={data.enrolments.length > 0} />}
+      {data.programs.length === 0 && (
+        <NoProgram
+          of={{ hasHadOne: data.enrolments.length > 0 }}
+          fallback={<h2 className="text-2xl">No program</h2>}
+        />
+      )}
       {data.programs.map((program) => (
         <ProgramToday
           key={program.enrolment}
@@ -61,34 +65,6 @@ export default function TodayPage() {
       </p>
       <Toasts />
     </main>
-  )
-}
-
-function NoProgram({ hasHadOne }: { hasHadOne: boolean }) {
-  if (hasHadOne)
-    return (
-      <section>
-        <h2 className="text-2xl">No program at the moment</h2>
-        <p className="mt-2 text-bark">
-          Yours has ended. What you have ended yourself can go on from{' '}
-          <Link className="underline" to="/progress">
-            Progress
-          </Link>
-          .
-        </p>
-      </section>
-    )
-  return (
-    <section>
-      <h2 className="text-2xl">No program yet</h2>
-      <p className="mt-2 text-bark">
-        Your gym has not started a program for you yet. Meanwhile,{' '}
-        <Link className="underline" to="/maxes">
-          add your maxes
-        </Link>
-        : your loads are worked out from your maxes.
-      </p>
-    </section>
   )
 }
 

@@ -4,6 +4,7 @@ import { onDemand } from '../../ui/onDemand.tsx'
 
 const proposals = () => import('../maxes/Proposals.tsx').then(({ Proposals: of }) => ({ default: of }))
 const way = () => import('./FindLoadWay.tsx')
+const noProgram = () => import('./NoProgram.tsx')
 const unconfirmed = () => import('./Unconfirmed.tsx')
 
 /** Maxes that the session just done suggests. */
@@ -12,7 +13,11 @@ export const Proposals = onDemand(proposals)
 /** The guided way up to a load that nobody knows. */
 export const FindLoadWay = onDemand(way)
 
+/** That there is no program, and what to do meanwhile. */
+export const NoProgram = onDemand(noProgram)
+
 /** Sessions that ask for their day. */
 export const Unconfirmed = onDemand(unconfirmed)
 
-export const loadTraining = (): Promise<unknown> => Promise.all([proposals(), way(), unconfirmed()])
+export const loadTraining = (): Promise<unknown> =>
+  Promise.all([proposals(), way(), noProgram(), unconfirmed()])
