@@ -1,9 +1,10 @@
-import { run, type Runner } from 'graphile-worker'
+import { run } from 'graphile-worker'
 import type { Logger } from 'pino'
 import type { Database } from '../database/open.ts'
 import { plannersOf } from '../features/publications/impact.ts'
 import { withoutWords } from '../http/asProblem.ts'
 import { queuePool } from '../database/queuePool.ts'
+import { holdAlive } from './holdAlive.ts'
 import { quiet } from './quiet.ts'
 import { tasks, type TaskInput } from './tasks.ts'
 
@@ -14,21 +15,17 @@ const atOnce = 2
 
 /** A queue that has ended, with its connections, is opened anew after so many milliseconds. */
 const pause = 5000
+/** How often tasks of servers that are gone are looked for. */
+const everyMs = 15_000
 
 /**
  * Runs what waits in the queue, beside the other servers of the database: each task by one of them. One that fails is tried again later; one
  * whose server is killed is taken up by another.
  */
 export async function openQueue(databaseUrl: string, database: Database, log: Logger): Promise<Queue> {
-  const pool = queuePool(databaseUrl, atOnce + 2)
+  const pool = queuePool(databaseUrl, atOnce + 3)
   const threads = plannersOf(databaseUrl)
   const hands = { database, planners: threads.get }
-  const taskList = Object.fromEntries(
-    Object.entries(tasks).map(([name, task]) => [
-      name,
-      (input: unknown) => logged(name, () => task(hands, input as TaskInput)),
-    ]),
-  )
   const logged = async (task: string, work: () => Promise<void>) => {
     try {
       await work()
@@ -37,36 +34,55 @@ export async function openQueue(databaseUrl: string, database: Database, log: Lo
       throw error
     }
   }
-  const open = () =>
-    run({
+  const taskList = Object.fromEntries(
+    Object.entries(tasks).map(([name, task]) => [
+      name,
+      (input: unknown) => logged(name, () => task(hands, input as TaskInput)),
+    ]),
+  )
+  const open = async (): Promise<Open> => {
+    const alive = await holdAlive(pool)
+    const runner = await run({
       pgPool: pool,
       concurrency: atOnce,
       noHandleSignals: true,
       parsedCronItems: [],
       logger: quiet,
       taskList,
+      events: alive.events,
     })
-  let isClosed = false
-  let runner: Runner | null = null
-  const keep = async (): Promise<void> => {
-    while (!isClosed) {
-      try {
-        await runner?.promise
-      } catch (error) {
-        log.error(withoutWords(error as Error), 'the queue has ended')
-      }
-      if (isClosed) return
-      await new Promise((resolve) => setTimeout(resolve, pause).unref())
-      runner = await open().catch(() => null)
+    const timer = setInterval(() => void alive.takeUp().catch(() => undefined), everyMs)
+    await alive.takeUp()
+    return {
+      ended: Promise.race([runner.promise, alive.lost]),
+      close: async () => {
+        clearInterval(timer)
+        await runner.stop().catch(() => undefined)
+        alive.release()
+      },
     }
   }
-  runner = await open()
+  let isClosed = false
+  let opened: Open | null = await open()
+  const keep = async (): Promise<void> => {
+    while (!isClosed) {
+      await opened?.ended.catch((error: unknown) =>
+        log.error(withoutWords(error as Error), 'the queue has ended'),
+      )
+      if (isClosed) return
+      await opened?.close()
+      await new Promise((resolve) => setTimeout(resolve, pause).unref())
+      opened = await open().catch(() => null)
+    }
+  }
   void keep()
   return {
     close: async () => {
       isClosed = true
-      await runner?.stop().catch(() => undefined)
+      await opened?.close()
       await Promise.all([threads.close(), pool.end()])
     },
   }
 }
+
+type Open = { ended: Promise<unknown>; close(): Promise<void> }

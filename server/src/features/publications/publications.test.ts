@@ -6,11 +6,13 @@ import type { TodayView } from '@young-oak/api/training'
 import { formatSetsShown } from '@young-oak/core/views'
 import type { Command } from '@young-oak/core/template'
 import { addDays } from '@young-oak/core/units'
+import { pino } from 'pino'
+import { openQueue } from '../../jobs/queue.ts'
 import { publish as publishBack, publishing } from '../../testing/publish.ts'
 import { smallTemplate } from '../../testing/template.ts'
 import { sessionAt, startOn } from '../../testing/training.ts'
 import { makeWorld, type Agent, type Seated, type World } from '../../testing/world.ts'
-import { fillPublication } from './service.ts'
+import { fillPublication, preparePublication } from './service.ts'
 import { fillBatch, holdPublication, type Held } from './store.ts'
 
 let world: World
@@ -99,7 +101,6 @@ const sent = async (phone: Agent, operations: object[]) => {
 /** A publication that is written down and not filled in, as where the server was killed. */
 const prepared = async (id: string, to: Seated[], change: Partial<Publish> = {}): Promise<string> => {
   const asked = await publishing(agent, id, { members: to.map((one) => one.id), start: today, ...change })
-  const { preparePublication } = await import('./service.ts')
   const seat = { kind: 'writer', id: writer.id, gym, name: 'Will', gymName: 'Here' } as never
   await world.database.inGym(gym, (scope) =>
     preparePublication({ ...scope, library: {} } as never, id, seat, asked),
@@ -445,8 +446,6 @@ describe('filling in', () => {
       ids.map((one) => ({ id: one }) as Seated),
     )
     expect(body).toMatchObject({ state: 'preparing', filled: 0, members: 501 })
-    const { openQueue } = await import('../../jobs/queue.ts')
-    const { pino } = await import('pino')
     const queues = await Promise.all(
       [1, 2].map(() => openQueue(world.url, world.database, pino({ level: 'silent' }))),
     )
@@ -458,6 +457,25 @@ describe('filling in', () => {
     }
     expect(await stateOf(body.id)).toMatchObject({ state: 'inForce', filled: 501 })
     expect(await world.owner('enrolment').where({ template_id: id })).toHaveLength(501)
+  }, 60_000)
+
+  test('of a server that was killed is taken up by the next one', async () => {
+    const id = await add()
+    const mel = await someone('Mel')
+    const publication = await prepared(id, [mel])
+    // As the killed one left it: the task is held by a worker that is gone.
+    await world.owner.raw(
+      `update graphile_worker._private_jobs set locked_by = 'gone', locked_at = now(), attempts = 1 where key like ?`,
+      [`%${publication}`],
+    )
+    const queue = await openQueue(world.url, world.database, pino({ level: 'silent' }))
+    try {
+      while ((await stateOf(publication)).state === 'preparing')
+        await new Promise((resolve) => setTimeout(resolve, 20))
+    } finally {
+      await queue.close()
+    }
+    expect(await stateOf(publication)).toMatchObject({ state: 'inForce', filled: 1 })
   }, 60_000)
 })
 
