@@ -13,7 +13,8 @@ import { smallTemplate } from '../../testing/template.ts'
 import { sessionAt, startOn } from '../../testing/training.ts'
 import { makeWorld, type Agent, type Seated, type World } from '../../testing/world.ts'
 import { fillPublication, preparePublication } from './service.ts'
-import { fillBatch, holdPublication, type Held } from './store.ts'
+import { fillBatch } from './fillStore.ts'
+import { holdPublication, type Held } from './store.ts'
 
 let world: World
 let writer: Seated

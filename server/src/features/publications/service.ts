@@ -8,16 +8,15 @@ import { addJob } from '../../jobs/addJob.ts'
 import { memberScopes } from '../members/memberScope.ts'
 import { publishable } from '../templates/service.ts'
 import { findNewest, holdTemplate, insertVersion } from '../templates/store.ts'
+import { fillBatch, settleMembers } from './fillStore.ts'
 import {
   countMembers,
   endPublication,
-  fillBatch,
   findPublication,
   gymToday,
   holdPublication,
   insertPublication,
   putInForce,
-  settleMembers,
   waitForTurn,
 } from './store.ts'
 
