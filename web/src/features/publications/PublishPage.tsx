@@ -43,7 +43,13 @@ type Props = { view: Answer<'get /templates/:id'>; onMoved: () => void }
 function Publishing({ view, onMoved }: Props) {
   const { id: template, draft, revision, versions } = view
   const isPublished = versions.length > 0
-  const { data: changes } = api.useChangesQuery(template, { refetchOnMountOrArgChange: true })
+  const { data: changes, refetch: compare } = api.useChangesQuery(template, {
+    refetchOnMountOrArgChange: true,
+  })
+  const readAgain = () => {
+    onMoved()
+    void compare()
+  }
   const {
     data: members,
     error: unread,
@@ -86,14 +92,17 @@ function Publishing({ view, onMoved }: Props) {
     setPreparing(null)
     setDone(sayDone(line))
     setCorrects(null)
-    if (line.state === 'inForce') setValue('members', [])
-    onMoved()
+    if (line.state === 'inForce') {
+      setValue('members', [])
+      setValue('note', '')
+    }
+    readAgain()
   }
   const send = async (sent: Publication) => {
     setDone(null)
     const body = { revision, ...publishOf(sent), ...(corrects && { replaces: corrects.id }) }
     const { data, error: fault } = await publish({ template, id: idOf(body), ...body })
-    if (fault && 'data' in fault && (fault.data as { code?: string }).code === 'draftMoved') onMoved()
+    if (fault && 'data' in fault && (fault.data as { code?: string }).code === 'draftMoved') readAgain()
     if (data?.state === 'preparing') setPreparing(data.id)
     else if (data) finish(data)
   }
