@@ -117,7 +117,7 @@ test('another program goes on beside the new one or ends, as the writer says', a
   await expect(programs.getByText(/ended on .* \(travel\)/)).toBeVisible()
   await hand.getByRole('link', { name: 'Today' }).click()
   await expect(hand.getByText('No program at the moment')).toBeVisible()
-  await hand.getByRole('link', { name: 'Progress' }).click()
+  await hand.getByRole('main').getByRole('link', { name: 'Progress' }).click()
   await programs.getByRole('button', { name: 'Go on with Slack water' }).click()
   await expect(programs.getByText('End this program')).toBeVisible()
   await hand.getByRole('link', { name: 'Today' }).click()
