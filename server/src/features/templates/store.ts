@@ -41,14 +41,17 @@ export async function findTemplate(scope: Scope, id: string): Promise<HeldTempla
   )
 }
 
-/** The draft with its row held until the transaction ends: two writers' commands are applied one after the other. */
+/**
+ * The draft with its row held until the transaction ends: two writers' commands are applied one after the other. Its key is not held, so that enrolments can
+ * be made meanwhile: whoever filled in a publication would wait for one who waits for that publication.
+ */
 export async function holdTemplate(scope: Scope, id: string): Promise<HeldTemplate | undefined> {
   return asHeld(
     scope,
     await scope
       .db('template')
       .where({ id })
-      .forUpdate()
+      .forNoKeyUpdate()
       .first('id', 'draft', 'revision', 'content_hash as hash'),
   )
 }
