@@ -14,8 +14,10 @@ test('a version is looked at before it is published, corrected, and taken back',
   await goPublishing(page)
   await page.getByLabel('Name contains').fill('hal')
   await page.getByRole('checkbox', { name: 'Hal Tideman' }).check()
+  // Enter in a field publishes nothing.
+  await page.getByLabel('Name contains').press('Enter')
   await page.getByLabel('Start date').fill(new Date().toISOString().slice(0, 10))
-  await expect(page.getByText('1 of 1 member worked out')).toBeVisible()
+  await expect(page.getByText('Worked out for 1 of 1 member')).toBeVisible()
   await expect(page.getByRole('button', { name: /1 starts the program/ })).toBeVisible()
   await page.getByRole('button', { name: 'Publish version 1 to 1 member' }).click()
   await expect(page.getByText(/Version 1 is published to 1 member/)).toBeVisible()
@@ -35,7 +37,7 @@ test('a version is looked at before it is published, corrected, and taken back',
   await expect(page.getByText('load 75% → 85%', { exact: true })).toBeVisible()
   await page.getByLabel('Name contains').fill('hal')
   await page.getByRole('checkbox', { name: 'Hal Tideman' }).check()
-  await page.getByRole('button', { name: /asked something else/ }).click()
+  await page.getByRole('button', { name: /different sets or loads/ }).click()
   await page.getByRole('button', { name: 'old and new loads' }).click()
   await expect(
     page.getByText(/Week 1, day 1, Bench press: 1 × 5 @ .* kg → 1 × 5 @ .* kg/).first(),
@@ -49,7 +51,7 @@ test('a version is looked at before it is published, corrected, and taken back',
 
   // Corrected on the same day: the first one is taken back at the same moment.
   await published(page).first().getByRole('button', { name: 'Correct…' }).click()
-  await expect(page.getByText(/This takes the place of version 2/)).toBeVisible()
+  await expect(page.getByText(/Publishing this takes version 2/)).toBeVisible()
   await expect(page.getByRole('heading', { name: 'To whom: 1 member' })).toBeVisible()
   await page.getByRole('button', { name: 'Publish version 2 to 1 member' }).click()
   await expect(published(page)).toHaveCount(3)
@@ -118,7 +120,7 @@ test('another program goes on beside the new one or ends, as the writer says', a
   await hand.getByRole('link', { name: 'Today' }).click()
   await expect(hand.getByText('No program at the moment')).toBeVisible()
   await hand.getByRole('main').getByRole('link', { name: 'Progress' }).click()
-  await programs.getByRole('button', { name: 'Go on with Slack water' }).click()
+  await programs.getByRole('button', { name: 'Resume Slack water' }).click()
   await expect(programs.getByText('End this program')).toBeVisible()
   await hand.getByRole('link', { name: 'Today' }).click()
   await expect(hand.getByRole('button', { name: 'Start Slipway day' })).toBeVisible()

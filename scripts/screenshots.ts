@@ -113,7 +113,7 @@ async function publishing(page: Page): Promise<void> {
   await page.getByLabel('Show').click()
   await page.getByRole('option', { name: 'On this program' }).click()
   await page.getByRole('button', { name: /^Add the/ }).click()
-  await page.getByRole('button', { name: /asked something else/ }).click()
+  await page.getByRole('button', { name: /different sets or loads/ }).click()
   await page.getByRole('button', { name: 'old and new loads' }).first().waitFor()
   await page.evaluate(() => scrollTo(0, 0))
   await shoot(page, 'publish')

@@ -75,4 +75,9 @@ export type EditAnswer = { id: string } & (
 )
 
 /** What a version published now would change, against the newest one. */
-export type ChangesView = { since: number | null; changes: Difference[] }
+export type ChangesView = {
+  /** The number of the version that the draft would be published as: its own, where it is published already. */
+  next: number
+  since: number | null
+  changes: Difference[]
+}

@@ -97,10 +97,12 @@ export const templates = {
     says: 'What a version published now would change against the newest one.',
     who,
     answer: exact<ChangesView>({
+      next: count(),
       since: orNull(count()),
       changes: list(exact<Difference>({ where: text(), what: text() })),
     }),
     problems: [],
+    since: 8,
   }),
   ...contract({
     method: 'post',

@@ -1,6 +1,14 @@
 export { type Entry, entryFields, liftFields } from './entry.ts'
 export { findOnBody, readEnrolments, readLog, readPublications, settleEnrolments } from './read.ts'
-export { countsStill, enrolmentsIn, type Publication, type StartUnder } from './publications.ts'
+export {
+  countsStill,
+  enrolmentsIn,
+  goingOn,
+  isOverBefore,
+  overFrom,
+  type Publication,
+  type StartUnder,
+} from './publications.ts'
 export { placeNamed, placeShown, sessionLogId, setLogId } from './places.ts'
 export { beats, latest, resolve } from './resolve.ts'
 export { enrolmentShape, memberShape, publicationShape, sessionLogShape, setLogShape } from './shape.ts'

@@ -1,6 +1,7 @@
 import { describe, expect, test } from '@jest/globals'
 import fc from 'fast-check'
-import { countsStill, enrolmentsIn, type Publication } from './publications.ts'
+import { countsStill, enrolmentsIn, goingOn, type Publication } from './publications.ts'
+import type { Enrolment } from './types.ts'
 
 const first: Publication = { number: 1, enrolment: 'e', version: 'v1', from: '2026-03-02' }
 
@@ -50,6 +51,22 @@ describe('what publications leave in force', () => {
 
   test('a track alone is no program', () => {
     expect(enrolmentsIn([{ number: 1, enrolment: 'e', track: 'light', from: '2026-03-02' }])).toEqual([])
+  })
+})
+
+describe('what goes on after a day', () => {
+  const three: Enrolment[] = [
+    { id: 'old', segments: [{ from: '2026-03-02', version: 'v' }] },
+    { id: 'ending', segments: [{ from: '2026-03-09', version: 'v' }], to: '2026-03-20' },
+    { id: 'ahead', segments: [{ from: '2026-03-30', version: 'v' }] },
+  ]
+  test.each<[string, Record<string, string>, string, string[]]>([
+    ['is what began last first', {}, '2026-03-10', ['ahead', 'ending', 'old']],
+    ['is not what a publication ends on that day', {}, '2026-03-20', ['ahead', 'old']],
+    ['is not what somebody has ended by then', { old: '2026-03-10' }, '2026-03-10', ['ahead', 'ending']],
+    ['is what is ended later', { old: '2026-03-11' }, '2026-03-10', ['ahead', 'ending', 'old']],
+  ])('%s', (_, ended, on, ids) => {
+    expect(goingOn(three, { ended }, on).map(({ id }) => id)).toEqual(ids)
   })
 })
 

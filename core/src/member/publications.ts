@@ -80,3 +80,30 @@ function segmentsOf(own: Publication[]): Segment[] {
   }
   return segments
 }
+
+/** Enrolments that somebody has ended by a word of their own, and from which day. */
+type Ended = { ended: Record<Id, Day> }
+
+/** From which day an enrolment is over, by a publication or by somebody's word; null while nobody has said so. */
+export function overFrom({ id, to }: Enrolment, { ended }: Ended): Day | null {
+  const own = ended[id]
+  if (own === undefined) return to ?? null
+  return to !== undefined && to < own ? to : own
+}
+
+/** Whether an enrolment was over before a day: a session that is started on its last day still belongs to it. */
+export function isOverBefore(enrolment: Enrolment, known: Ended, day: Day): boolean {
+  const from = overFrom(enrolment, known)
+  return from !== null && from < day
+}
+
+/** The enrolments that go on or begin after a day, the one that began last first. */
+export const goingOn = (enrolments: readonly Enrolment[], known: Ended, day: Day): Enrolment[] =>
+  enrolments
+    .filter((one) => {
+      const over = overFrom(one, known)
+      return over === null || over > day
+    })
+    .sort((a, b) => (startOf(a) < startOf(b) ? 1 : -1))
+
+const startOf = ({ segments }: Enrolment): Day => segments[0]?.from ?? ''

@@ -27,9 +27,9 @@ import {
 } from './replay/checkpoint.ts'
 import { replay } from './replay/replay.ts'
 import { isBetweenWeeks, keepDates } from './replay/weeks.ts'
-import { copyFold, isOverBefore, overFrom, templateOn, type Fold, type Trained } from './state/fold.ts'
+import { copyFold, templateOn, type Fold, type Trained } from './state/fold.ts'
 import type { DoubtfulLog, Plan, PlanInput, SetAside, StrayLog } from './types.ts'
-import { placeNamed, resolve, type SessionLog } from '../member/index.ts'
+import { isOverBefore, overFrom, placeNamed, resolve, type SessionLog } from '../member/index.ts'
 
 export type Planned = {
   plans: Record<Id, Plan>

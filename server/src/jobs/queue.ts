@@ -1,9 +1,9 @@
 import { run } from 'graphile-worker'
 import type { Logger } from 'pino'
 import type { Database } from '../database/open.ts'
-import { plannersOf } from '../features/publications/impact.ts'
 import { withoutWords } from '../http/asProblem.ts'
 import { queuePool } from '../database/queuePool.ts'
+import { plannersWhenNeeded } from '../planning/planners.ts'
 import { holdAlive } from './holdAlive.ts'
 import { quiet } from './quiet.ts'
 import { tasks, type TaskInput } from './tasks.ts'
@@ -24,7 +24,7 @@ const everyMs = 15_000
  */
 export async function openQueue(databaseUrl: string, database: Database, log: Logger): Promise<Queue> {
   const pool = queuePool(databaseUrl, atOnce + 3)
-  const threads = plannersOf(databaseUrl)
+  const threads = plannersWhenNeeded(databaseUrl)
   const hands = { database, planners: threads.get }
   const logged = async (task: string, work: () => Promise<void>) => {
     try {

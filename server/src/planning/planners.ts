@@ -1,3 +1,4 @@
+import { availableParallelism } from 'node:os'
 import { Piscina } from 'piscina'
 import type { Day } from '@young-oak/core/units'
 import type { NextLoads } from './nextLoads.ts'
@@ -65,6 +66,15 @@ export function openPlanners(databaseUrl: string, threads: number, engine?: stri
       Object.assign({}, ...(await inPieces<NextLoads>('nextLoads', asked, watch))) as NextLoads,
     impacts: async (looked, watch = {}) => void (await inPieces('impacts', looked, watch)),
     close: () => pool.close({ force: true }),
+  }
+}
+
+/** The threads of a process, as many as it has cores, started when they are first needed. */
+export function plannersWhenNeeded(databaseUrl: string): { get: () => Planners; close: () => Promise<void> } {
+  let planners: Planners | null = null
+  return {
+    get: () => (planners ??= openPlanners(databaseUrl, availableParallelism())),
+    close: async () => void (await planners?.close()),
   }
 }
 

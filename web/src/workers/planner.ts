@@ -43,7 +43,9 @@ export function makePlanner() {
     openMember(next: MemberFile | null, template: string, day: Day, track: string | null): void {
       file = next
       if (!next) return
-      const own = next.enrolments.findLast(({ id, to = day }) => next.templates[id] === template && to >= day)
+      const own = next.enrolments.findLast(
+        ({ id, to }) => next.templates[id] === template && (to === undefined || to > day),
+      )
       isRunning = own !== undefined
       const on = track === null ? {} : { track }
       enrolment = own

@@ -1,18 +1,11 @@
+import { overFrom } from '../../member/index.ts'
 import type { Id } from '../../parsing/index.ts'
 import { actsInWeek, weekSpot } from '../../adjustments/index.ts'
 import { closeWeek, endByDate, giveUp, placesLeft, type RunningWeek } from '../../calendar/index.ts'
 import { lettersOf, type Phase, type Template } from '../../template/index.ts'
 import { addDays, type Day } from '../../units/index.ts'
 import { changesOf, isDeload } from '../compile/changes.ts'
-import {
-  forkFold,
-  overFrom,
-  segmentOn,
-  templateOf,
-  type Fold,
-  type Outcome,
-  type Trained,
-} from '../state/fold.ts'
+import { forkFold, segmentOn, templateOf, type Fold, type Outcome, type Trained } from '../state/fold.ts'
 import type { Evidence } from '../../evidence/index.ts'
 import { situationAt } from '../replay/replay.ts'
 import { assume } from './assume.ts'

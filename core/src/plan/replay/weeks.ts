@@ -11,7 +11,7 @@ import {
   type RunningWeek,
   type Taken,
 } from '../../calendar/index.ts'
-import type { PlaceName } from '../../member/index.ts'
+import { isOverBefore, overFrom, type PlaceName } from '../../member/index.ts'
 import { triggerOf } from '../../triggers/index.ts'
 import type { Phase, Template } from '../../template/index.ts'
 import { addDays, type Day } from '../../units/index.ts'
@@ -23,7 +23,7 @@ import {
   type Authored,
   type OwnDeload,
 } from '../compile/changes.ts'
-import { isOverBefore, overFrom, segmentOn, templateOf, type Fold } from '../state/fold.ts'
+import { segmentOn, templateOf, type Fold } from '../state/fold.ts'
 import type { Evidence } from '../../evidence/index.ts'
 import type { FoldState } from '../state/state.ts'
 

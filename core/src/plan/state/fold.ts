@@ -59,19 +59,6 @@ const foldWith = (
   weeks: RunningWeek[],
 ): Fold => ({ library, enrolment, versions, isCalendar, state: copyState(state), trained, weeks })
 
-/** From which day an enrolment is over, by a publication or by the member's own word; null while nobody has said so. */
-export function overFrom({ id, to }: Enrolment, { ended }: Pick<Evidence, 'ended'>): Day | null {
-  const own = ended[id]
-  if (own === undefined) return to ?? null
-  return to !== undefined && to < own ? to : own
-}
-
-/** Whether an enrolment was over before a day: a session that is started on its last day still belongs to it. */
-export function isOverBefore(enrolment: Enrolment, evidence: Pick<Evidence, 'ended'>, day: Day): boolean {
-  const from = overFrom(enrolment, evidence)
-  return from !== null && from < day
-}
-
 /** The segment in force on a day: the last one that has begun, or the first where none has. */
 export function segmentOn({ segments }: Enrolment, day: Day): Segment {
   return (segments.findLast(({ from }) => from <= day) ?? segments[0]) as Segment

@@ -1,7 +1,7 @@
 import { impactOf, maxesRead, type Impact } from '@young-oak/core/impact'
-import { enrolmentsIn, type Publication } from '@young-oak/core/member'
+import { enrolmentsIn, goingOn, type Publication } from '@young-oak/core/member'
 import type { Lift } from '@young-oak/core/library'
-import { isOver, planMember, type PlanInput, type Planned } from '@young-oak/core/plan'
+import { planMember, type PlanInput, type Planned } from '@young-oak/core/plan'
 import { readTemplate, type Template } from '@young-oak/core/template'
 import type { Day } from '@young-oak/core/units'
 import type { Database } from '../../database/open.ts'
@@ -11,6 +11,7 @@ import { libraryRevision } from '../exercises/store.ts'
 import { scopesForJob, type MemberScope } from '../members/memberScope.ts'
 import { readMemberFiles, type Read } from '../training/memberFile.ts'
 import { findTemplate } from '../templates/store.ts'
+import { whatItChanges } from './whatItChanges.ts'
 import { findLook, keepImpacts, numberOf, type Look } from './impactStore.ts'
 
 /** Plans some members of a look as they are and as they would be, and keeps what differs. A draft that has moved on, or a look that was stopped, finds nothing. */
@@ -80,8 +81,8 @@ function impactOn({ library }: Scope, read: Read, would: Would): Impact | null {
     when,
   }
   const before = { input, planned: planMember(input, checkpoint) }
-  const added = publicationFor(read, before.planned, look, day)
   const counting = published.filter((one) => one.number !== replaced || hasStarted(read, one))
+  const added = publicationFor(read, counting, before.planned, look, day)
   const then: PlanInput = {
     ...input,
     enrolments: enrolmentsIn([...counting, added]),
@@ -92,30 +93,29 @@ function impactOn({ library }: Scope, read: Read, would: Would): Impact | null {
   return isWhole ? impactOf(before, after, added.enrolment, reads) : null
 }
 
-/** What the publication would say of a member. */
+/** What the publication would say of a member, beside what counts then. */
 function publicationFor(
   { file, published }: Read,
-  { plans }: Planned,
+  counting: Publication[],
+  { evidence }: Planned,
   { asked, template }: Would['look'],
   day: Day,
 ): Publication {
-  const running = file.enrolments.filter(({ id }) => {
-    const plan = plans[id]
-    return plan && !isOver(plan, day)
-  })
-  const isSame = (id: string) => file.templates[id] === template
-  const own = asked.again ? undefined : running.findLast(({ id }) => isSame(id))
-  const ends = running.filter(({ id }) => (isSame(id) ? asked.again : asked.others === 'replace'))
+  const going = goingOn(enrolmentsIn(counting), evidence, day)
+  const { changes, ends } = whatItChanges(
+    { ...asked, template },
+    going.map(({ id }) => ({ id, template: file.templates[id] ?? '' })),
+  )
   const { track, begins = 'week', clock = 'own' } = asked
   return {
     number: Math.max(0, ...published.map(({ number }) => number)) + 1,
-    enrolment: own?.id ?? 'new',
+    enrolment: changes ?? 'new',
     from: day,
     version: draft,
     begins,
     clock,
     ...(track !== undefined && { track }),
-    ends: ends.map(({ id }) => id),
+    ends,
   }
 }
 

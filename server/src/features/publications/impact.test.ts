@@ -1,8 +1,8 @@
-import { randomUUID } from 'node:crypto'
 import { afterAll, beforeAll, expect, test } from '@jest/globals'
 import type { ImpactLine, ImpactView, Publish } from '@young-oak/api/publications'
 import type { Command } from '@young-oak/core/template'
-import { openPlanners } from '../../planning/planners.ts'
+import { openPlanners, type Planners } from '../../planning/planners.ts'
+import { edit } from '../../testing/draft.ts'
 import { publish, publishing } from '../../testing/publish.ts'
 import { smallTemplate } from '../../testing/template.ts'
 import { makeWorld, type Agent, type Seated, type World } from '../../testing/world.ts'
@@ -67,10 +67,6 @@ const namesOf = async (id: string, kind: string): Promise<string[]> =>
   (await coach.get(`/api/looks/${id}/members?kind=${kind}`).expect(200)).body.items.map(
     ({ name }: ImpactLine) => name,
   )
-const edit = async (command: Command) => {
-  const edits = [{ id: randomUUID(), command }]
-  await coach.post(`/api/templates/${template}/edits`).send({ since: 0, edits }).expect(200)
-}
 const percent = (from: number, to: number): Command => ({
   do: 'setCell',
   slot: 'bench',
@@ -102,7 +98,7 @@ test('a draft that asks the same moves nobody who has it, and says who starts, l
 })
 
 test('a heavier draft says whose loads jump, from what to what; a second look plans only who has changed', async () => {
-  await edit(percent(75, 85))
+  await edit(coach, template, percent(75, 85)).expect(200)
   const asked = { begins: 'session' as const, members: [mel.id, una.id] }
   const first = await look(asked)
   expect(first.kinds).toContainEqual({ kind: 'moves', members: 1 })
@@ -132,7 +128,7 @@ test('a heavier draft says whose loads jump, from what to what; a second look pl
 
 test('a draft that has moved on is said, and not looked at', async () => {
   const view = await look()
-  await edit(percent(85, 80))
+  await edit(coach, template, percent(85, 80)).expect(200)
   expect((await coach.get(`/api/looks/${view.id}`).expect(200)).body.hasMoved).toBe(true)
   const stale = await publishing(coach, template, { members: [mel.id], start: today })
   const { body } = await coach
@@ -140,6 +136,38 @@ test('a draft that has moved on is said, and not looked at', async () => {
     .send({ ...stale, revision: stale.revision - 1 })
     .expect(409)
   expect(body.code).toBe('draftMoved')
+})
+
+test('a look that cannot be finished says so, and the next one begins anew', async () => {
+  const people = await world
+    .owner('member')
+    .insert(Array.from({ length: 30 }, (_, i) => ({ gym_id: gym, name: `Some ${i}` })))
+    .returning('id')
+  const ids = people.map(({ id }) => id as string)
+  await world
+    .owner('assignment')
+    .insert(ids.map((member_id) => ({ gym_id: gym, member_id, staff_id: writer.id })))
+  const waiting = await look({ members: ids })
+  const broken = { impacts: () => Promise.reject(new Error('a thread broke')) } as unknown as Planners
+  await expect(runLook(world.database, () => broken, gym, waiting.id)).rejects.toThrow('a thread broke')
+  expect((await coach.get(`/api/looks/${waiting.id}`)).body).toMatchObject({ state: 'failed', looked: 0 })
+  const again = await look({ members: ids })
+  await runLook(world.database, null, gym, again.id)
+  expect((await coach.get(`/api/looks/${again.id}`)).body).toMatchObject({ state: 'done', looked: 30 })
+})
+
+test('a correction is looked at as if what it takes back had never been', async () => {
+  const [ada] = [await world.addMember(gym, 'Ada', writer)]
+  const { body } = await coach
+    .post('/api/templates')
+    .send({ template: { ...smallTemplate(), name: 'Old' } })
+    .expect(200)
+  await publish(world, coach, body.id, { members: [ada.id], start: today })
+  const first = await publish(world, coach, template, { members: [ada.id], start: today, others: 'replace' })
+  const kindsOf = async (change: Partial<Publish>) =>
+    (await look({ members: [ada.id], replaces: first.id, ...change })).kinds.map(({ kind }) => kind)
+  expect(await kindsOf({})).toContain('beside')
+  expect(await kindsOf({ others: 'replace' })).toContain('ends')
 })
 
 test('is for the asker and their own members alone', async () => {

@@ -1,11 +1,10 @@
-import { availableParallelism } from 'node:os'
 import type { ImpactView, Publish } from '@young-oak/api/publications'
 import type { Database } from '../../database/open.ts'
 import type { Scope } from '../../database/scope.ts'
 import { forbidden, notFound, Problem } from '../../http/problem.ts'
 import type { Seat } from '../../http/seat.ts'
 import { addJob } from '../../jobs/addJob.ts'
-import { openPlanners, type Planners } from '../../planning/planners.ts'
+import type { Planners } from '../../planning/planners.ts'
 import { memberScopes } from '../members/memberScope.ts'
 import { publishable } from '../templates/service.ts'
 import { findTemplate } from '../templates/store.ts'
@@ -60,28 +59,30 @@ export async function runLook(
     return look?.state === 'running' ? lackingIn(scope, id) : null
   })
   if (!members) return
-  if (members.length <= few || !planners) await findImpacts(database, gym, id, members)
-  else {
-    const stop = new AbortController()
-    const onProgress = () =>
-      void database
-        .inGym(gym, (scope) => findLook(scope, id))
-        .then((look) => look?.state !== 'running' && stop.abort())
-        .catch(() => undefined)
-    await planners()
-      .impacts({ gym, id, members }, { onProgress, signal: stop.signal })
-      .catch((error: unknown) => {
-        if (!stop.signal.aborted) throw error
-      })
+  try {
+    if (members.length <= few || !planners) await findImpacts(database, gym, id, members)
+    else await lookInThreads(database, planners(), { gym, id, members })
+  } catch (error) {
+    // Whoever waits is told: they may look again.
+    await database.inGym(gym, (scope) => endLook(scope, id, 'failed'))
+    throw error
   }
   await database.inGym(gym, (scope) => endLook(scope, id, 'done'))
 }
 
-/** The threads of this process, started when they are first needed. */
-export function plannersOf(databaseUrl: string): { get: () => Planners; close: () => Promise<void> } {
-  let planners: Planners | null = null
-  return {
-    get: () => (planners ??= openPlanners(databaseUrl, availableParallelism())),
-    close: async () => void (await planners?.close()),
-  }
+/** Asks after each piece whether somebody has stopped it. */
+async function lookInThreads(
+  database: Database,
+  planners: Planners,
+  looked: { gym: string; id: string; members: string[] },
+): Promise<void> {
+  const stop = new AbortController()
+  const onProgress = () =>
+    void database
+      .inGym(looked.gym, (scope) => findLook(scope, looked.id))
+      .then((look) => look?.state !== 'running' && stop.abort())
+      .catch(() => undefined)
+  await planners.impacts(looked, { onProgress, signal: stop.signal }).catch((error: unknown) => {
+    if (!stop.signal.aborted) throw error
+  })
 }

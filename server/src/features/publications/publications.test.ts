@@ -8,6 +8,7 @@ import type { Command } from '@young-oak/core/template'
 import { addDays } from '@young-oak/core/units'
 import { pino } from 'pino'
 import { openQueue } from '../../jobs/queue.ts'
+import { benchSets, edit } from '../../testing/draft.ts'
 import { publish as publishBack, publishing } from '../../testing/publish.ts'
 import { smallTemplate } from '../../testing/template.ts'
 import { sessionAt, startOn } from '../../testing/training.ts'
@@ -39,20 +40,7 @@ const add = async (name = 'Small'): Promise<string> =>
       .send({ template: { ...smallTemplate(), name } })
       .expect(200)
   ).body.id
-const sets = (from: number, to: number, row = 0): Command => ({
-  do: 'setCell',
-  slot: 'bench',
-  phase: 'p',
-  row,
-  prescription: 'a',
-  field: 'sets',
-  from,
-  to,
-})
-const send = (id: string, ...commands: Command[]) =>
-  agent
-    .post(`/api/templates/${id}/edits`)
-    .send({ since: 0, edits: commands.map((command) => ({ id: randomUUID(), command })) })
+const send = (id: string, ...commands: Command[]) => edit(agent, id, ...commands)
 const someone = (name: string) => world.addMember(gym, name, writer)
 /** Dated back to its day. */
 const publish = (id: string, to: Seated[], change: Partial<Publish> = {}): Promise<PublicationView> =>
@@ -129,7 +117,7 @@ describe('publishing', () => {
       madeBy: 'Will',
       isTheirs: true,
     })
-    await send(id, sets(1, 5)).expect(200)
+    await send(id, benchSets(1, 5)).expect(200)
     const file = (await agent.get(`/api/members/${mel.id}/file`).expect(200)).body
     const enrolment = file.enrolments.find((one: { id: string }) => file.templates[one.id] === id)
     expect(enrolment.segments[0].from).toBe(day)
@@ -141,7 +129,7 @@ describe('publishing', () => {
     const [mel, una] = [await someone('Mel'), await someone('Una')]
     await publish(id, [mel])
     expect((await publish(id, [una])).version).toBe(1)
-    await send(id, sets(1, 5)).expect(200)
+    await send(id, benchSets(1, 5)).expect(200)
     expect((await publish(id, [mel], { start: '2026-03-16' })).version).toBe(2)
     const { body } = await agent.get(`/api/templates/${id}`)
     expect(body.versions).toMatchObject([
@@ -179,7 +167,7 @@ describe('publishing', () => {
     const id = await add()
     const mel = await someone('Mel')
     const asked = await publishing(agent, id, { members: [mel.id], start: today })
-    await send(id, sets(1, 5)).expect(200)
+    await send(id, benchSets(1, 5)).expect(200)
     const { body } = await agent.post(`/api/templates/${id}/publications`).send(asked).expect(409)
     expect(body.code).toBe('draftMoved')
     expect((await agent.get(`/api/templates/${id}`)).body.versions).toEqual([])
@@ -278,7 +266,7 @@ describe('taking back', () => {
     const phone = await world.signIn(mel)
     await publish(id, [mel])
     const before = await todayOf(phone, '2026-03-17')
-    await send(id, sets(1, 4)).expect(200)
+    await send(id, benchSets(1, 4)).expect(200)
     const { id: second } = await publish(id, [mel], { start: '2026-03-16' })
     expect(linesOf(await todayOf(phone, '2026-03-17'), 1)[0]).toBe('2 × 5 @ 60 kg / 4 × 5 @ ?')
     await takeBack(second).expect(200)
@@ -337,7 +325,7 @@ describe('a correction', () => {
     const first = (await tryTo(id, [mel, una])).body as PublicationView
     const begun = await world.signIn(mel)
     const enrolment = await train(begun, today)
-    await send(id, sets(1, 4)).expect(200)
+    await send(id, benchSets(1, 4)).expect(200)
     const second = await tryTo(id, [mel, una], { replaces: first.id, begins: 'session' })
     expect(second.body).toMatchObject({ state: 'inForce', version: 2 })
     expect(await stateOf(first.id)).toMatchObject({ state: 'withdrawn', started: 1 })
@@ -354,13 +342,38 @@ describe('a correction', () => {
     const phone = await world.signIn(mel)
     await publish(old, [mel])
     const first = (await tryTo(id, [mel], { others: 'replace' })).body as PublicationView
-    await send(id, sets(1, 4)).expect(200)
+    await send(id, benchSets(1, 4)).expect(200)
     const second = (await tryTo(id, [mel], { others: 'replace', replaces: first.id })).body as PublicationView
     expect(namesOf(await todayOf(phone, today))).toEqual(['New'])
     expect((await tryTo(id, [mel], { replaces: first.id })).body.code).toBe('notPossible')
     expect((await tryTo(old, [mel], { replaces: second.id })).status).toBe(404)
     await takeBack(second.id).expect(200)
     expect(namesOf(await todayOf(phone, today))).toEqual(['Old'])
+  })
+
+  test('of one that started members over has them change over, as if they had never been started over', async () => {
+    const id = await add()
+    const mel = await someone('Mel')
+    const phone = await world.signIn(mel)
+    await publish(id, [mel])
+    const enrolment = await train(phone, day)
+    const first = (await tryTo(id, [mel], { again: true })).body as PublicationView
+    expect((await todayOf(phone, today)).programs[0]?.enrolment).not.toBe(enrolment)
+    await tryTo(id, [mel], { replaces: first.id, begins: 'session' })
+    const view = await todayOf(phone, today)
+    expect(view.programs.map((one) => one.enrolment)).toEqual([enrolment])
+    expect(view.programs[0]?.plan.next).toBe(2)
+  })
+
+  test('that no longer replaces other programs gives those back', async () => {
+    const [old, id] = [await add('Old'), await add('New')]
+    const mel = await someone('Mel')
+    const phone = await world.signIn(mel)
+    await publish(old, [mel])
+    const first = (await tryTo(id, [mel], { others: 'replace' })).body as PublicationView
+    expect(namesOf(await todayOf(phone, today))).toEqual(['New'])
+    await tryTo(id, [mel], { replaces: first.id })
+    expect(namesOf(await todayOf(phone, today)).sort()).toEqual(['New', 'Old'])
   })
 })
 
@@ -432,6 +445,29 @@ describe('filling in', () => {
     expect(new Set(numbers.map(({ number }) => number)).size).toBe(2)
   })
 
+  test('two at once that each take the place of other programs leave the one that came last', async () => {
+    const [first, second] = [await add('First'), await add('Second')]
+    const mel = await someone('Mel')
+    const both = [
+      await prepared(first, [mel], { others: 'replace' }),
+      await prepared(second, [mel], { others: 'replace' }),
+    ] as const
+    for (const one of both) await fillSome(one)
+    for (const one of both) await fillPublication(world.database, gym, one)
+    expect(namesOf(await todayOf(await world.signIn(mel), today))).toEqual(['Second'])
+  })
+
+  test('on a day after their run has ended, members start a run of their own', async () => {
+    const [id, other] = [await add('Ending'), await add('Other')]
+    const mel = await someone('Mel')
+    await publish(id, [mel])
+    await tryTo(other, [mel], { start: addDays(today, 7), others: 'replace' })
+    await tryTo(id, [mel], { start: addDays(today, 14) })
+    const view = await todayOf(await world.signIn(mel), addDays(today, 14))
+    expect(namesOf(view).sort()).toEqual(['Ending', 'Other'])
+    expect(view.programs.find(({ name }) => name === 'Ending')?.plan.start).toBe(addDays(today, 14))
+  })
+
   test('of many members is done by the queue, which runs it once', async () => {
     const id = await add()
     const people = await world
@@ -500,7 +536,7 @@ describe('a version for members who are on the template', () => {
   test('begins with their next week; the week that is begun is finished as it was', async () => {
     const id = await add()
     const { sam, phone } = await begun(id)
-    await send(id, sets(1, 3), sets(1, 3, 1), heavier).expect(200)
+    await send(id, benchSets(1, 3), benchSets(1, 3, 1), heavier).expect(200)
     await publish(id, [sam], { start: '2026-03-03' })
     const view = await todayOf(phone, '2026-03-04')
     expect(linesOf(view, 1)).toEqual(['2 × 5 @ 60 kg / 1 × 5 @ ?', '2 × 5 @ 62.5 kg / 1 × 5 @ ?'])
@@ -510,7 +546,7 @@ describe('a version for members who are on the template', () => {
   test('begins with the next session where the writer says so', async () => {
     const id = await add()
     const { sam, phone } = await begun(id)
-    await send(id, sets(1, 3)).expect(200)
+    await send(id, benchSets(1, 3)).expect(200)
     await publish(id, [sam], { start: '2026-03-03', begins: 'session' })
     const [trained, next] = linesOf(await todayOf(phone, '2026-03-04'), 1)
     expect(trained).toBe('2 × 5 @ 60 kg / 1 × 5 @ ?')
@@ -520,10 +556,11 @@ describe('a version for members who are on the template', () => {
   test('is compared with the one before, and with nothing before the first', async () => {
     const id = await add()
     const read = async () => (await agent.get(`/api/templates/${id}/changes`).expect(200)).body
-    expect(await read()).toEqual({ since: null, changes: [] })
+    expect(await read()).toEqual({ next: 1, since: null, changes: [] })
     await publish(id, [await someone('Cy')])
-    await send(id, sets(1, 3)).expect(200)
+    await send(id, benchSets(1, 3)).expect(200)
     expect(await read()).toEqual({
+      next: 2,
       since: 1,
       changes: [{ where: 'Bench press (Day), Block, week 1', what: 'sets 1 → 3' }],
     })

@@ -1,7 +1,7 @@
 import { route, type Route } from '../../http/route.ts'
 import { few as fewLooked, prepareLook, runLook, viewOwnLook } from './impact.ts'
 import { endLook, listLooked } from './impactStore.ts'
-import { fillPublication, isPrepared, preparePublication, takeBack, viewPublication } from './service.ts'
+import { fillPublication, preparePublication, takeBack, viewPublication } from './service.ts'
 import { listPublications, listReached } from './store.ts'
 
 /** So few members are filled in before the answer; of more the page sees how far it has come. */
@@ -31,7 +31,7 @@ export const publicationRoutes: Route[] = [
   ),
   route('post /templates/:id/publications', async ({ inScope, params, seat, body, database }) => {
     const made = await inScope((scope) => preparePublication(scope, params.id as string, seat, body))
-    if (!isPrepared(made) || made.members > atOnce) return made
+    if (made.state !== 'preparing' || made.members > atOnce) return made
     await fillPublication(database, seat.gym, made.id)
     return inScope((scope) => viewPublication(scope, made.id, seat))
   }),

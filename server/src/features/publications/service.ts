@@ -1,4 +1,4 @@
-import type { PublicationLine, PublicationView, Publish } from '@young-oak/api/publications'
+import type { PublicationView, Publish } from '@young-oak/api/publications'
 import { addDays } from '@young-oak/core/units'
 import type { Database } from '../../database/open.ts'
 import type { Scope } from '../../database/scope.ts'
@@ -8,13 +8,14 @@ import { addJob } from '../../jobs/addJob.ts'
 import { memberScopes } from '../members/memberScope.ts'
 import { publishable } from '../templates/service.ts'
 import { findNewest, holdTemplate, insertVersion } from '../templates/store.ts'
-import { fillBatch, settleMembers } from './fillStore.ts'
+import { fillAnew, fillBatch, isOvertaken, leaveOutGone } from './fillStore.ts'
 import {
   countMembers,
   endPublication,
   findPublication,
   gymToday,
   holdPublication,
+  holdReached,
   insertPublication,
   putInForce,
   waitForTurn,
@@ -103,17 +104,22 @@ export async function fillPublication(database: Database, gym: string, id: strin
     if (filled === null) return
     if (filled === 0) break
   }
-  await database.inGym(gym, async (scope) => {
-    await waitForTurn(scope)
-    const held = await holdPublication(scope, id, null)
-    if (held?.state !== 'preparing') return
-    if (!(await settleMembers(scope, id, held))) return endPublication(scope, id, 'cancelled', held.staff)
-    if (held.replaces !== null) {
-      const other = await holdPublication(scope, held.replaces, null)
-      if (other?.state === 'inForce') await endPublication(scope, held.replaces, 'withdrawn', held.staff)
-    }
-    await putInForce(scope, id)
-  })
+  await database.inGym(gym, (scope) => comeIntoForce(scope, id))
+}
+
+/** What has changed for its members since they were filled in, or does by what it replaces, is filled in anew in the same commit. */
+async function comeIntoForce(scope: Scope, id: string): Promise<void> {
+  await waitForTurn(scope)
+  const held = await holdPublication(scope, id, null)
+  if (held?.state !== 'preparing') return
+  const { replaces, staff } = held
+  await holdReached(scope, replaces === null ? [id] : [id, replaces])
+  if (!(await leaveOutGone(scope, id, staff))) return endPublication(scope, id, 'cancelled', staff)
+  const other = replaces === null ? undefined : await holdPublication(scope, replaces, null)
+  if (replaces !== null && other?.state === 'inForce')
+    await endPublication(scope, replaces, 'withdrawn', staff)
+  if (replaces !== null || (await isOvertaken(scope, id))) await fillAnew(scope, id, held)
+  await putInForce(scope, id)
 }
 
 export async function viewPublication(scope: Scope, id: string, seat: Seat): Promise<PublicationView> {
@@ -136,5 +142,3 @@ export async function takeBack(scope: Scope, id: string, seat: Seat): Promise<Pu
   if (held.state === 'preparing') await endPublication(scope, id, 'cancelled', seat.id)
   return viewPublication(scope, id, seat)
 }
-
-export const isPrepared = ({ state }: PublicationLine): boolean => state === 'preparing'

@@ -57,10 +57,15 @@ export async function insertPublication({ db, gym }: Scope, made: Made): Promise
   )
 }
 
-/** How a publication is filled in: the settings that it takes. */
-export type Filling = Pick<Made, 'template' | 'clock' | 'again' | 'others'> & { replaces: string | null }
+/** How a publication is filled in; `day`: on which it would begin today. */
+export type Filling = Pick<Made, 'template' | 'clock' | 'again' | 'others'> & { day: Day }
 
-export type Held = Filling & { state: PublicationState; staff: string; mayTakeBack: boolean }
+export type Held = Filling & {
+  state: PublicationState
+  staff: string
+  replaces: string | null
+  mayTakeBack: boolean
+}
 
 /** A publication with its row held until the transaction ends. `asker` may take it back who made it, or whoever writes here once that one has left. */
 export async function holdPublication(
@@ -70,8 +75,9 @@ export async function holdPublication(
 ): Promise<Held | undefined> {
   const { rows } = await db.raw(
     `select p.state, p.template_id as template, p.made_by as staff, p.clock, p.again, p.others, p.replaces,
+       greatest(p.starts_on, (now() at time zone g.zone)::date) as day,
        (p.made_by = ?::uuid or s.left_at is not null) as "mayTakeBack"
-     from publication p join staff s on s.gym_id = p.gym_id and s.id = p.made_by
+     from publication p join staff s on s.gym_id = p.gym_id and s.id = p.made_by join gym g on g.id = p.gym_id
      where p.id = ? for update of p`,
     [asker, id],
   )
@@ -179,18 +185,18 @@ export async function endPublication(
 
 /** Raises the revisions of a publication's members. */
 async function touchReached(scope: Scope, id: string): Promise<void> {
-  const members = await holdReached(scope, id)
+  const members = await holdReached(scope, [id])
   await scope.db.raw('update member set revision = revision + 1 where gym_id = ? and id = any(?::uuid[])', [
     scope.gym,
     members,
   ])
 }
 
-/** Holds the members of a publication in the order of their ids, and answers those. */
-export async function holdReached({ db, gym }: Scope, id: string): Promise<string[]> {
+/** Holds the members of publications, all of them in the order of their ids, and answers those. */
+export async function holdReached({ db, gym }: Scope, ids: string[]): Promise<string[]> {
   const reached = await db('publication_member')
-    .where({ publication_id: id })
-    .select<{ member_id: string }[]>('member_id')
+    .whereIn('publication_id', ids)
+    .distinct<{ member_id: string }[]>('member_id')
   const members = reached.map(({ member_id }) => member_id)
   await db.raw('select from member where gym_id = ? and id = any(?::uuid[]) order by id for update', [
     gym,

@@ -105,9 +105,11 @@ const mostSince = 500
 export async function viewChanges(scope: Scope, id: string): Promise<ChangesView> {
   const found = await findTemplate(scope, id)
   if (!found) throw notFound('template')
+  const last = await findNewest(scope, id)
+  const next = last && last.hash === found.hash ? last.number : (last?.number ?? 0) + 1
   const newest = await findNewest(scope, id, true)
-  if (!newest) return { since: null, changes: [] }
-  return { since: newest.number, changes: compareTemplates(scope.library, newest.body, found.draft) }
+  if (!newest) return { next, since: null, changes: [] }
+  return { next, since: newest.number, changes: compareTemplates(scope.library, newest.body, found.draft) }
 }
 
 /** A draft as it may be published: whole, and without a fault. */

@@ -1,6 +1,7 @@
 import { randomUUID } from 'node:crypto'
 import { afterAll, beforeAll, describe, expect, test } from '@jest/globals'
 import type { Command } from '@young-oak/core/template'
+import { benchSets, edit } from '../../testing/draft.ts'
 import { smallTemplate } from '../../testing/template.ts'
 import { makeWorld, type Agent, type Seated, type World } from '../../testing/world.ts'
 
@@ -21,20 +22,7 @@ afterAll(() => world.end())
 const add = async (): Promise<string> =>
   (await agent.post('/api/templates').send({ template: smallTemplate() }).expect(200)).body.id
 const count = async () => Number((await world.owner('template').count('id as n'))[0]?.n)
-const sets = (from: number, to: number, row = 0): Command => ({
-  do: 'setCell',
-  slot: 'bench',
-  phase: 'p',
-  row,
-  prescription: 'a',
-  field: 'sets',
-  from,
-  to,
-})
-const send = (id: string, ...commands: Command[]) =>
-  agent
-    .post(`/api/templates/${id}/edits`)
-    .send({ since: 0, edits: commands.map((command) => ({ id: randomUUID(), command })) })
+const send = (id: string, ...commands: Command[]) => edit(agent, id, ...commands)
 
 describe('importing', () => {
   test('a file with faults names each place and saves nothing', async () => {
@@ -64,7 +52,7 @@ describe('the list', () => {
 describe('editing', () => {
   test('stores each command once, however often it is sent', async () => {
     const id = await add()
-    const edit = { id: randomUUID(), command: sets(1, 4) }
+    const edit = { id: randomUUID(), command: benchSets(1, 4) }
     for (let i = 0; i < 2; i++) {
       const { body } = await agent
         .post(`/api/templates/${id}/edits`)
@@ -82,12 +70,12 @@ describe('editing', () => {
 
   test('answers a conflict where somebody changed the same value since, and stores what comes before and behind it', async () => {
     const id = await add()
-    await send(id, sets(1, 2)).expect(200)
+    await send(id, benchSets(1, 2)).expect(200)
     const { body } = await send(
       id,
       { do: 'setName', from: 'Small', to: 'Smaller' },
-      sets(1, 3),
-      sets(1, 5, 1),
+      benchSets(1, 3),
+      benchSets(1, 5, 1),
     ).expect(200)
     expect(body.answers.map(({ result }: { result: string }) => result)).toEqual([
       'stored',
@@ -106,15 +94,15 @@ describe('editing', () => {
 
   test('refuses a command whose result would not read, and leaves the draft as it was', async () => {
     const id = await add()
-    expect((await send(id, { ...sets(1, 99) } as Command).expect(200)).body.answers[0]).toMatchObject({
+    expect((await send(id, { ...benchSets(1, 99) } as Command).expect(200)).body.answers[0]).toMatchObject({
       result: 'refused',
       message: expect.stringContaining('1 to 30'),
     })
     for (const bad of [
       { do: 'setParams', progression: 'squat', stage: 'one', from: {} },
       { do: 'setRule', progression: 'constructor', stage: 'one', from: {}, to: { rule: 'wave' } },
-      { ...sets(1, 2), slot: 'constructor' },
-      { do: 'several', commands: [{ ...sets(1, 2), slot: '__proto__' }] },
+      { ...benchSets(1, 2), slot: 'constructor' },
+      { do: 'several', commands: [{ ...benchSets(1, 2), slot: '__proto__' }] },
       { do: 'several' },
       { do: 'several', commands: [{ do: 'several', commands: [] }] },
     ]) {
@@ -153,7 +141,7 @@ test('another gym’s template, and another writer’s member, are not there', a
   await stranger.get(`/api/templates/${id}`).expect(404)
   await stranger
     .post(`/api/templates/${id}/edits`)
-    .send({ since: 0, edits: [{ id: randomUUID(), command: sets(1, 2) }] })
+    .send({ since: 0, edits: [{ id: randomUUID(), command: benchSets(1, 2) }] })
     .expect(404)
   await stranger.get(`/api/members/${member.id}/file`).expect(404)
   const colleague = await world.signIn(await world.addStaff(gym, 'writer', 'Wes'))

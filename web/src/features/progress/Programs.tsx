@@ -9,7 +9,7 @@ import { useGive } from './useGive.ts'
 
 type Props = { view: ProgressView; member?: string }
 
-/** The programs that run, each of which can be ended with a reason, and those that were ended, which can be taken up again. */
+/** The programs that run, each of which can be ended with a reason, and those that were ended, which can be resumed. */
 export function Programs({ view, member }: Props) {
   const { takeBack, isBusy } = useGive(member)
   if (!view.programs.length && !view.endings.length) return null
@@ -35,11 +35,11 @@ export function Programs({ view, member }: Props) {
             <Button
               look="quiet"
               className="min-h-11"
-              aria-label={`Go on with ${name}`}
+              aria-label={`Resume ${name}`}
               disabled={isBusy}
-              onClick={() => void takeBack(id, `${name} goes on where it was left.`)}
+              onClick={() => void takeBack(id, `${name} is resumed where it was left.`)}
             >
-              Go on
+              Resume
             </Button>
           </li>
         ))}

@@ -3,12 +3,12 @@ import type { PublicationLine } from '@young-oak/api/publications'
 import { Button } from '../../ui/Button.tsx'
 import { publicationsApi } from './publicationsApi.ts'
 
-type Props = { id: string; onDone: (line: PublicationLine) => void }
+type Props = { id: string; onDone: (line: PublicationLine) => unknown }
 
-/** How far a publication to many members has come; it can be called off until it is done, and goes on where the page is closed. */
+/** How far a publication to many members has come; it can be cancelled until it is done, and goes on where the page is closed. */
 export function Preparing({ id, onDone }: Props) {
   const { data } = publicationsApi.usePublicationQuery(id, { pollingInterval: 400 })
-  const [callOff, { isLoading }] = publicationsApi.useTakeBackPublicationMutation()
+  const [cancel, { isLoading }] = publicationsApi.useTakeBackPublicationMutation()
   useEffect(() => {
     if (data && data.id === id && data.state !== 'preparing') onDone(data)
   }, [data, id, onDone])
@@ -22,10 +22,10 @@ export function Preparing({ id, onDone }: Props) {
         aria-label="Members prepared"
       />
       <span>
-        {filled} of {members}
+        {filled} of {members} members prepared
       </span>
-      <Button look="plain" disabled={isLoading} onClick={() => void callOff(id)}>
-        Call off
+      <Button look="plain" disabled={isLoading} onClick={() => void cancel(id)}>
+        Cancel publishing
       </Button>
     </div>
   )

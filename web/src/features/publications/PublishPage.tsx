@@ -78,8 +78,7 @@ function Publishing({ view, onMoved }: Props) {
     const picked = new Set(given.members)
     return members?.filter(({ id }) => picked.has(id)) ?? []
   }, [members, given.members])
-  const version =
-    (changes?.since ?? 0) + (changes && changes.since !== null && !changes.changes.length ? 0 : 1)
+  const version = changes?.next ?? 1
   const choose = (to: string[]) => {
     setValue('members', to, { shouldValidate: formState.isSubmitted })
     setDone(null)
@@ -107,18 +106,20 @@ function Publishing({ view, onMoved }: Props) {
     else if (data) finish(data)
   }
   const refused = fieldErrors(error)
+  const isLooking = asked !== null && !looking.isCurrent && !looking.error
   return (
-    <form noValidate onSubmit={(event) => void handleSubmit(send)(event)}>
+    // Enter in a field publishes nothing: the button alone does.
+    <form noValidate onSubmit={(event) => event.preventDefault()}>
       <Link to={`/templates/${template}`} className="text-sm underline decoration-edge underline-offset-4">
         Back to the template
       </Link>
       <h1 className="mt-1 text-3xl">Publish {draft.name}</h1>
       {corrects && (
         <p className="mt-2 flex flex-wrap items-baseline gap-x-3 rounded bg-acorn-wash px-3 py-2 text-acorn">
-          This takes the place of version {corrects.version} from {formatDay(corrects.start)}, which is taken
-          back at the same moment. Members who have started it change over from it.
+          Publishing this takes version {corrects.version} from {formatDay(corrects.start)} back at the same
+          moment. Members who have started version {corrects.version} change over from it.
           <Button look="quiet" onClick={() => setCorrects(null)}>
-            Publish beside it instead
+            Keep version {corrects.version} in force
           </Button>
         </p>
       )}
@@ -141,11 +142,17 @@ function Publishing({ view, onMoved }: Props) {
             draft={draft}
             isPublished={isPublished}
           />
-          <Impact looking={looking} members={given.members.length} onLeaveOut={leaveOut} />
+          <Impact
+            looking={looking}
+            members={given.members.length}
+            onLeaveOut={leaveOut}
+            onMoved={readAgain}
+          />
         </div>
       </div>
       <Published
         template={template}
+        preparing={preparing}
         onCorrect={(line, reached) => {
           setCorrects(line)
           const own = new Set(members?.filter(({ isMine }) => isMine).map(({ id }) => id))
@@ -161,16 +168,8 @@ function Publishing({ view, onMoved }: Props) {
         {preparing ? (
           <Preparing id={preparing} onDone={finish} />
         ) : (
-          <Button
-            type="submit"
-            disabled={isLoading || (asked !== null && !looking.isCurrent && !looking.error)}
-          >
-            {sayButton(
-              given.members.length,
-              version,
-              isLoading,
-              asked !== null && !looking.isCurrent && !looking.error,
-            )}
+          <Button disabled={isLoading || isLooking} onClick={() => void handleSubmit(send)()}>
+            {sayButton(given.members.length, version, isLoading, isLooking)}
           </Button>
         )}
       </div>
@@ -187,7 +186,7 @@ function sayButton(members: number, version: number, isSending: boolean, isLooki
 const sayDone = ({ state, version, members, start }: PublicationLine): string =>
   state === 'inForce'
     ? `Version ${version} is published to ${countOf(members)}, from ${formatDay(start)}. It can be taken back below.`
-    : 'Called off: nothing was published.'
+    : 'Cancelled: nothing was published.'
 
 /** One id for what is sent, however often it is sent: an answer that was lost makes no second publication. */
 function useIdOf(): (body: object) => string {
@@ -199,7 +198,7 @@ function useIdOf(): (body: object) => string {
   }
 }
 
-function WhatChanges({ since, changes }: Answer<'get /templates/:id/changes'>) {
+function WhatChanges({ since, changes }: Pick<Answer<'get /templates/:id/changes'>, 'since' | 'changes'>) {
   if (!changes.length)
     return (
       <p className="mt-2 text-bark">

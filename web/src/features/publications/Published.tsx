@@ -7,13 +7,19 @@ import { sayError } from '../../app/api.ts'
 import { Button } from '../../ui/Button.tsx'
 import { Modal } from '../../ui/Modal.tsx'
 import { toast } from '../../ui/toast.ts'
+import { Preparing } from './Preparing.tsx'
 import { publicationsApi } from './publicationsApi.ts'
 import { countOf } from './sayPublication.ts'
 
-type Props = { template: string; onCorrect: (line: PublicationLine, members: string[]) => void }
+/** `preparing`: one that is followed elsewhere on the page. */
+type Props = {
+  template: string
+  preparing: string | null
+  onCorrect: (line: PublicationLine, members: string[]) => void
+}
 
 /** What was published before, with the way back. */
-export function Published({ template, onCorrect }: Props) {
+export function Published({ template, preparing, onCorrect }: Props) {
   const { data, error, refetch } = publicationsApi.usePublicationsQuery(template, {
     refetchOnMountOrArgChange: true,
   })
@@ -27,7 +33,14 @@ export function Published({ template, onCorrect }: Props) {
       {data?.length === 0 && <p className="mt-2 text-bark">Nothing yet.</p>}
       <ul className="mt-2 divide-y divide-line border-y border-line">
         {data?.map((line) => (
-          <Line key={line.id} line={line} onTakeBack={() => setTaking(line)} onCorrect={onCorrect} />
+          <Line
+            key={line.id}
+            line={line}
+            isFollowed={line.id === preparing}
+            onPrepared={refetch}
+            onTakeBack={() => setTaking(line)}
+            onCorrect={onCorrect}
+          />
         ))}
       </ul>
       {taking && <TakeBack line={taking} onClose={() => setTaking(null)} />}
@@ -35,9 +48,15 @@ export function Published({ template, onCorrect }: Props) {
   )
 }
 
-type LineProps = { line: PublicationLine; onTakeBack: () => void; onCorrect: Props['onCorrect'] }
+type LineProps = {
+  line: PublicationLine
+  isFollowed: boolean
+  onPrepared: () => unknown
+  onTakeBack: () => void
+  onCorrect: Props['onCorrect']
+}
 
-function Line({ line, onTakeBack, onCorrect }: LineProps) {
+function Line({ line, isFollowed, onPrepared, onTakeBack, onCorrect }: LineProps) {
   const [isOpen, setOpen] = useState(false)
   const [read] = publicationsApi.useLazyReachedQuery()
   const correct = async () => {
@@ -68,6 +87,9 @@ function Line({ line, onTakeBack, onCorrect }: LineProps) {
           {line.others === 'replace' && ', in place of their other programs'}
         </span>
         <span className="grow text-sm">{sayState(line)}</span>
+        {line.state === 'preparing' && line.isTheirs && !isFollowed && (
+          <Preparing id={line.id} onDone={onPrepared} />
+        )}
         {mayChange && (
           <>
             <Button look="quiet" className="text-sm" onClick={() => void correct()}>
@@ -88,7 +110,7 @@ function Line({ line, onTakeBack, onCorrect }: LineProps) {
 function sayState({ state, endedOn, endedBy }: PublicationLine): string {
   const when = endedOn ? ` on ${formatDay(endedOn)} by ${endedBy}` : ''
   if (state === 'withdrawn') return `taken back${when}`
-  if (state === 'cancelled') return `called off${when}`
+  if (state === 'cancelled') return `cancelled${when}`
   return state === 'preparing' ? 'being published' : ''
 }
 

@@ -4,7 +4,7 @@ import { liftName, type Library } from '@young-oak/core/library'
 
 /** What a kind says of so many members, read after their number. */
 const kinds: Record<ImpactKind, [one: string, several: string]> = {
-  jump: ['has a load that jumps by 5% or more', 'have a load that jumps by 5% or more'],
+  jump: ['has a lift that jumps by 5% or more, by e1RM', 'have a lift that jumps by 5% or more, by e1RM'],
   needs: ['has no max for a lift that needs one', 'have no max for a lift that needs one'],
   done: [
     'has finished the program: choose “start over”, or leave this member out',
@@ -21,8 +21,14 @@ const kinds: Record<ImpactKind, [one: string, several: string]> = {
   midWeek: ['is in the middle of a week', 'are in the middle of a week'],
   deload: ['is in a deload', 'are in a deload'],
   starts: ['starts the program', 'start the program'],
-  moves: ['is asked something else in the next two weeks', 'are asked something else in the next two weeks'],
-  same: ['is asked the same in the next two weeks', 'are asked the same in the next two weeks'],
+  moves: [
+    'gets different sets or loads in the next two weeks',
+    'get different sets or loads in the next two weeks',
+  ],
+  same: [
+    'keeps the same sets and loads in the next two weeks',
+    'keep the same sets and loads in the next two weeks',
+  ],
 }
 export const sayKind = (kind: ImpactKind, members: number): string => kinds[kind][members === 1 ? 0 : 1]
 
@@ -36,7 +42,9 @@ export function sayMember(library: Library, kind: ImpactKind, impact: Impact): s
   const { jump, needs, short, longer, findings, beside, ends, lines, changed } = impact
   switch (kind) {
     case 'jump':
-      return jump ? `${liftName(library, jump.lift)}: ${jump.from} → ${jump.to}, ${jump.percent}% more` : ''
+      return jump
+        ? `${liftName(library, jump.lift)}: ${jump.from} → ${jump.to}, ${jump.percent}% more by e1RM`
+        : ''
     case 'needs':
       return names(needs)
     case 'short':

@@ -66,7 +66,7 @@ describe('what it does to a member', () => {
   }
 
   test.each([
-    ['jump', 'Back squat: 3 × 5 @ 80 kg → 3 × 5 @ 85 kg, 6% more'],
+    ['jump', 'Back squat: 3 × 5 @ 80 kg → 3 × 5 @ 85 kg, 6% more by e1RM'],
     ['needs', 'Back squat, Bench press'],
     ['short', 'Back squat'],
     ['longer', 'A: about 50 → 65 minutes'],

@@ -7,7 +7,7 @@ export default function NoProgram({ hasHadOne }: { hasHadOne: boolean }) {
       <section>
         <h2 className="text-2xl">No program at the moment</h2>
         <p className="mt-2 text-bark">
-          Yours has ended. What you have ended yourself can go on from{' '}
+          Your program has ended. One that you ended yourself can be resumed on{' '}
           <Link className="underline" to="/progress">
             Progress
           </Link>

@@ -1,0 +1,36 @@
+import { describe, expect, test } from '@jest/globals'
+import { whatItChanges } from './whatItChanges.ts'
+
+// The latest first: a second run of "base", a program beside it, and a first run.
+const going = [
+  { id: 'base-2', template: 'base' },
+  { id: 'peak-1', template: 'peak' },
+  { id: 'base-1', template: 'base' },
+]
+
+describe('a publication of "base"', () => {
+  test.each([
+    ['changes the latest run over, beside what else there is', {}, { changes: 'base-2', ends: [] }],
+    [
+      'ends other programs where it replaces them',
+      { others: 'replace' },
+      { changes: 'base-2', ends: ['peak-1'] },
+    ],
+    ['starts over in the place of every run', { again: true }, { changes: null, ends: ['base-2', 'base-1'] }],
+    [
+      'starts over in the place of everything',
+      { again: true, others: 'replace' },
+      { changes: null, ends: ['base-2', 'peak-1', 'base-1'] },
+    ],
+  ] as const)('%s', (_, asked, said) => {
+    expect(whatItChanges({ template: 'base', ...asked }, going)).toEqual(said)
+  })
+
+  test('makes an enrolment for who is on no run of it', () => {
+    expect(whatItChanges({ template: 'base' }, [])).toEqual({ changes: null, ends: [] })
+    expect(whatItChanges({ template: 'base', others: 'replace' }, [{ id: 'p', template: 'peak' }])).toEqual({
+      changes: null,
+      ends: ['p'],
+    })
+  })
+})
