@@ -18,6 +18,7 @@ import { writeOut } from './ahead/writeOut.ts'
 import { asksDeloadOf, offersOf, type Offer } from './progress/offers.ts'
 import {
   boundariesFrom,
+  boundaryNear,
   checkpointAt,
   covers,
   resume,
@@ -58,30 +59,31 @@ export type Planned = {
  *     facts, logs ─ timeline ─┬─ evidence ───────────────┐
  *                             └─ replay: judge, progress ─┴─ prescribe: row → source or rule → changes → round ─ plan
  *
- * A checkpoint of an earlier call spares the replay of everything before it; plans are the same with and without it. It serves `near` plans:
- * what it leaves out is not written out. Whoever hands it in vouches that nothing dated up to its day has changed since, and may leave the sessions
- * up to that day out; where `isResumed` is false then, everything has to be handed in.
+ * A checkpoint of an earlier call spares the replay of everything before it; plans are the same with and without it. It serves `near` and `next`
+ * plans: what it leaves out is not written out. One of a `next` plan lies right before today, and serves those alone. Whoever hands it in vouches
+ * that nothing dated up to its day has changed since, and may leave the sessions up to that day out; where `isResumed` is false then,
+ * everything has to be handed in.
  */
 export function planMember(given: PlanInput, checkpoint?: Checkpoint | null): Planned {
   const input = { ...given, when: { ...given.when, today: todayFor(given) } }
   const { member, versions, when } = input
   const { today, through } = when
   const history = timeline(member, today)
-  const kept = through === 'near' ? checkpoint : null
+  const kept = through === 'near' || through === 'next' ? checkpoint : null
   const start = resume(input, kept, history.happenings)
   const near = tell(input, start, history.happenings)
-  const isResumed = start.isResumed && covers(start, near.folds)
+  const isResumed = start.isResumed && covers(start, near.folds, through)
   const told =
     isResumed === start.isResumed
       ? near
       : tell(input, resume(input, null, history.happenings), history.happenings)
-  const { folds, evidence, boundaries, strays, doubtful } = told
+  const { folds, evidence, strays, doubtful } = told
   const plans: Record<Id, Plan> = {}
   for (const fold of folds) {
     keepDates(fold, today, true, evidence)
     plans[fold.enrolment.id] = writeOut(fold, evidence, when)
   }
-  const next = through === 'near' ? checkpointAt(boundaries, folds) : null
+  const boundary = through === 'next' ? told.latest : boundaryNear(told.boundaries, folds)
   const running = folds.filter(({ enrolment: { id } }) => !isOver(plans[id] as Plan, today))
   const templateNow = ({ enrolment }: Fold) => templateOn(enrolment, versions, today)
   const ratios = running.flatMap((fold) => templateNow(fold).maxes.ratios ?? [])
@@ -96,7 +98,7 @@ export function planMember(given: PlanInput, checkpoint?: Checkpoint | null): Pl
     courses: Object.fromEntries(folds.map(({ enrolment, state }) => [enrolment.id, state.course])),
     offers,
     asksDeload,
-    checkpoint: next ?? kept ?? null,
+    checkpoint: boundary ? checkpointAt(boundary) : (kept ?? null),
     isResumed,
   }
 }
@@ -137,7 +139,9 @@ function lacking(plans: Record<Id, Plan>): Set<string> {
 type Told = {
   evidence: Evidence
   folds: Fold[]
+  /** For a near plan, those between two weeks; for the next sessions alone, the latest before today. */
   boundaries: Boundary[]
+  latest: Boundary | null
   strays: StrayLog[]
   doubtful: DoubtfulLog[]
 }
@@ -151,18 +155,16 @@ function tell({ library, when }: PlanInput, start: Start, happenings: Happening[
   const doubtful: DoubtfulLog[] = []
   const watchFrom = boundariesFrom(today)
   let { evidence } = start
+  let latest: Boundary | null = null
   let before: Day | null = null
   for (let count = start.from; count < happenings.length; count++) {
     const happening = happenings[count] as Happening
     const { day } = happening
-    if (
-      through === 'near' &&
-      before !== null &&
-      day > before &&
-      before >= watchFrom &&
-      folds.some(isBetweenWeeks)
-    )
-      boundaries.push({ through: before, evidence, folds: folds.map(copyFold) })
+    if (before !== null && day > before) {
+      if (through === 'next' && day >= today) latest ??= boundaryOf(before, evidence, folds)
+      if (through === 'near' && before >= watchFrom && folds.some(isBetweenWeeks))
+        boundaries.push(boundaryOf(before, evidence, folds))
+    }
     before = day
     for (const fold of folds) keepDates(fold, day, 'log' in happening, evidence)
     if ('fact' in happening) {
@@ -183,8 +185,15 @@ function tell({ library, when }: PlanInput, start: Start, happenings: Happening[
     const kept = own === log ? happening : undefined
     evidence = learnSession(library, evidence, own, trained ? deloadsOf(trained) : nothing, kept)
   }
-  return { evidence, folds, boundaries, strays, doubtful }
+  if (through === 'next' && before !== null && before < today) latest = boundaryOf(before, evidence, folds)
+  return { evidence, folds, boundaries, latest, strays, doubtful }
 }
+
+const boundaryOf = (through: Day, evidence: Evidence, folds: Fold[]): Boundary => ({
+  through,
+  evidence,
+  folds: folds.map(copyFold),
+})
 
 const nothing: readonly Id[] = []
 

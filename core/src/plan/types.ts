@@ -98,8 +98,11 @@ export type PlanInput = {
 
 export type When = {
   today: Day
-  /** How far to write out: every week; the one that is running, with the one after and the one last trained in; or as far as a week of a phase. */
-  through: 'near' | 'end' | { phase: Id; phaseWeek: number }
+  /**
+   * How far to write out: every week; the one that is running, with the one after and the one last trained in (`near`), or without that, and with
+   * what was trained named alone (`next`); or as far as a week of a phase.
+   */
+  through: 'near' | 'next' | 'end' | { phase: Id; phaseWeek: number }
   /** Where the next session will be trained; home when it is not said. */
   at?: Id
   /** What is done in a week to come, counted from 1, for a forecast; every set as asked where nothing is said. */

@@ -3,7 +3,15 @@ import { findingsOf } from '../checks/index.ts'
 import { readFileSync } from 'node:fs'
 import { describe, expect, test } from '@jest/globals'
 import fc from 'fast-check'
-import { planMember, snapshot, type Checkpoint, type Plan } from '../plan/index.ts'
+import {
+  planMember,
+  snapshot,
+  type Checkpoint,
+  type Plan,
+  type Planned,
+  type PlannedSession,
+  type When,
+} from '../plan/index.ts'
 import { explain } from '../explain/index.ts'
 import type { Change } from '../adjustments/index.ts'
 import { exerciseOf } from '../library/index.ts'
@@ -223,7 +231,16 @@ describe('every plan', () => {
     )
   })
 
-  test('is the same when it is replayed in pieces, from whatever checkpoint', () => {
+  /** Plans a member under one enrolment, from a checkpoint where there is one. */
+  const planOn = (template: Template, member: Member, when: When, checkpoint?: Checkpoint | null): Planned =>
+    planMember({ library, member, enrolments: [enrolment], versions: { v: template }, when }, checkpoint)
+
+  test.each([
+    ['near', 'near'],
+    ['next', 'next'],
+    ['next', 'near'],
+    ['near', 'next'],
+  ] as const)('is the same when it is replayed in pieces: %s from a checkpoint of %s', (through, earlier) => {
     fc.assert(
       fc.property(
         scenario,
@@ -233,41 +250,44 @@ describe('every plan', () => {
         (scene, more, first, second) => {
           const { template, unit, value, doing } = scene
           const member = train(template, [...facts(unit, value), ...more], doing)
-          const near = (day: string, checkpoint?: Checkpoint | null) =>
-            planMember(
-              {
-                library,
-                member,
-                enrolments: [enrolment],
-                versions: { v: template },
-                when: { today: day, through: 'near' },
-              },
-              checkpoint,
-            )
           const [early, late] = [first, second].map((days) => addDays(start, days)) as [string, string]
-          const kept = JSON.parse(JSON.stringify(near(early).checkpoint)) as Checkpoint | null
-          const { checkpoint: _, isResumed, ...inPieces } = near(late, kept)
-          const { checkpoint: __, isResumed: ___, ...inOne } = near(late)
+          const { checkpoint } = planOn(template, member, { today: early, through: earlier })
+          const kept = JSON.parse(JSON.stringify(checkpoint)) as Checkpoint | null
+          const when = { today: late, through }
+          const { checkpoint: _, isResumed, setAside, ...inPieces } = planOn(template, member, when, kept)
+          const whole = planOn(template, member, when)
+          const { checkpoint: __, isResumed: ___, setAside: asideInOne, ...inOne } = whole
           expect(inPieces).toEqual(inOne)
+          // Of the next sessions alone, nothing is said of what lies before the checkpoint.
+          if (through === 'near') expect(setAside).toEqual(asideInOne)
           if (!isResumed) return
           // Sessions up to the checkpoint are not read again, so they need not be there.
           const later = member.logs.filter(({ date }) => date > (kept?.through ?? ''))
-          const when = { today: late, through: 'near' } as const
-          expect(
-            planMember(
-              {
-                library,
-                member: { ...member, logs: later },
-                enrolments: [enrolment],
-                versions: { v: template },
-                when,
-              },
-              kept,
-            ).plans,
-          ).toEqual(inOne.plans)
+          expect(planOn(template, { ...member, logs: later }, when, kept).plans).toEqual(inOne.plans)
         },
       ),
-      { numRuns: 150 },
+      { numRuns: 80 },
+    )
+  })
+
+  test('of the next sessions alone asks what a near plan asks, and has its checkpoint at the last day before', () => {
+    fc.assert(
+      fc.property(scenario, fc.array(happening, { maxLength: 8 }), fc.nat(60), (scene, more, days) => {
+        const { template, unit, value, doing } = scene
+        const member = train(template, [...facts(unit, value), ...more], doing)
+        const today = addDays(start, days)
+        const [near, next] = (['near', 'next'] as const).map((through) =>
+          planOn(template, member, { today, through }),
+        ) as [Planned, Planned]
+        const places = ({ plans }: Planned) => plans.e?.weeks.flatMap((week) => week.places) ?? []
+        const isAhead = ({ status }: PlannedSession) => ['next', 'ahead', 'open'].includes(status)
+        expect(places(next).filter(isAhead)).toEqual(places(near).filter(isAhead))
+        expect(places(next).filter((place) => !isAhead(place) && place.slots.length)).toEqual([])
+        const trained = member.logs.map(({ date }) => date).filter((date) => date < today)
+        const last = trained.sort().at(-1)
+        if (last !== undefined) expect((next.checkpoint?.through ?? '') >= last).toBe(true)
+      }),
+      { numRuns: 80 },
     )
   })
 

@@ -26,7 +26,8 @@ export function writeOut(fold: Fold, evidence: Evidence, { today, through, at, d
   const isOver = over !== null && over <= today
   if (isOver) leaveOff(ahead)
   const isRunning = !isOver && standOn(ahead, today, evidence)
-  const behind = through === 'near' ? lastTrained(ahead) : ahead.weeks
+  const isShort = through === 'near' || through === 'next'
+  const behind = through === 'near' ? lastTrained(ahead) : through === 'next' ? [] : ahead.weeks
   const weeks = behind.map((week) => weekBehind(ahead, week, evidence))
   const isWanted = (week: { phase: Id; phaseWeek: number } | undefined) =>
     typeof through === 'object' && week?.phase === through.phase && week.phaseWeek === through.phaseWeek
@@ -39,13 +40,22 @@ export function writeOut(fold: Fold, evidence: Evidence, { today, through, at, d
   for (let count = 0; count < mostWeeks; count++) {
     const { running: week } = ahead.state.course
     if (!week) break
-    if (through === 'near' && written > 1 + (running && placesLeft(running).length ? 0 : 1)) break
+    if (isShort && written > 1 + (running && placesLeft(running).length ? 0 : 1)) break
     // It may stand twice, where it is done again: then the later one is wanted.
     if (isReached && !isWanted(week)) break
     isReached ||= isWanted(week)
     const day = week.from && week.from > from ? week.from : from
     const doing = doingIn?.(written + 1) ?? 'asked'
-    weeks.push(weekAhead(ahead, week, day, evidence, next === null, at, doing))
+    weeks.push(
+      weekAhead(ahead, week, {
+        day,
+        evidence,
+        isFirst: next === null,
+        at,
+        doing,
+        isNamed: through === 'next',
+      }),
+    )
     next ??=
       weeks.at(-1)?.places.find(({ status }) => status === 'next' || status === 'open')?.position ?? null
     written += 1
@@ -101,15 +111,22 @@ function weekBehind(fold: Fold, week: RunningWeek, evidence: Evidence): PlannedW
   return made
 }
 
+type Ahead = {
+  day: Day
+  evidence: Evidence
+  /** Whether nothing before it is still to come. */
+  isFirst: boolean
+  at: Id | undefined
+  doing: Doing
+  /** Whether what was trained is named alone. */
+  isNamed: boolean
+}
+
 /** A week with places to come; what is prescribed for each is assumed to be done before the next. */
 function weekAhead(
   fold: Fold,
   week: RunningWeek,
-  day: Day,
-  evidence: Evidence,
-  isFirst: boolean,
-  at: Id | undefined,
-  doing: Doing,
+  { day, evidence, isFirst, at, doing, isNamed }: Ahead,
 ): PlannedWeek {
   let isNext = isFirst
   let isBack = false
@@ -119,6 +136,7 @@ function weekAhead(
     const trained = trainedAt(fold, week.first + i, week.attempt)
     const taken = week.taken[inWeek]
     if (taken) {
+      if (isNamed) return bare(fold, week, inWeek, taken)
       if (trained) return describe(fold, trained)
       return bare(fold, week, inWeek, taken === 'dropped' ? 'dropped' : 'skipped')
     }

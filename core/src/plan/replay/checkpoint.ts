@@ -1,4 +1,4 @@
-import type { PlanInput } from '../types.ts'
+import type { PlanInput, When } from '../types.ts'
 import type { Id } from '../../parsing/index.ts'
 import { engine } from '../../engine.ts'
 import { addDays, type Day } from '../../units/index.ts'
@@ -76,28 +76,26 @@ function firstUntouched({ course: { running, positions } }: FoldState): number {
     : positions + 1
 }
 
-/** Whether everything that a near plan shows was replayed since the checkpoint, so that it can be described. */
-export function covers({ first }: Start, folds: Fold[]): boolean {
+/** Whether everything that a plan shows of sessions that were trained was replayed since the checkpoint, so that it can be described. */
+export function covers({ first }: Start, folds: Fold[], through: When['through']): boolean {
+  if (through === 'next') return true
   return folds.every(({ weeks, state }, i) => {
     const shown = weeks.at(-1)?.first ?? (state.course.week === 0 ? 1 : 0)
     return shown >= (first[i] ?? 0) || (state.course.week === 0 && first[i] === 1)
   })
 }
 
-/**
- * The latest boundary before the weeks that a near plan shows, so that those are replayed and can be described. Null where
- * there is none.
- */
-export function checkpointAt(boundaries: Boundary[], folds: Fold[]): Checkpoint | null {
+/** The latest boundary before the weeks that a near plan shows, so that those are replayed and can be described. */
+export function boundaryNear(boundaries: Boundary[], folds: Fold[]): Boundary | undefined {
   const needed = folds.map(firstNeeded).filter((day) => day !== null)
   const until = needed.reduce<Day | null>((a, b) => (a === null || b < a ? b : a), null)
-  const boundary = boundaries.findLast(({ through }) => until === null || through < until)
-  if (!boundary) return null
-  const { through, evidence } = boundary
-  const states = Object.fromEntries(boundary.folds.map((fold) => [fold.enrolment.id, fold.state]))
-  const enrolments = Object.fromEntries(
-    boundary.folds.map((fold) => [fold.enrolment.id, writtenUpTo(fold, through)]),
-  )
+  return boundaries.findLast(({ through }) => until === null || through < until)
+}
+
+/** A boundary as it is kept. */
+export function checkpointAt({ through, evidence, folds }: Boundary): Checkpoint {
+  const states = Object.fromEntries(folds.map((fold) => [fold.enrolment.id, fold.state]))
+  const enrolments = Object.fromEntries(folds.map((fold) => [fold.enrolment.id, writtenUpTo(fold, through)]))
   return { engine, through, enrolments, evidence, states }
 }
 
