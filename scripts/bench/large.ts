@@ -11,10 +11,10 @@ const runs = 40
 export function addYears(psql: Psql, database: string, gym: string): { member: string; sessions: number } {
   const member = psql(
     database,
-    `select member_id from fold_checkpoint where gym_id = '${gym}' order by member_id limit 1`,
+    `select member_id from fold_checkpoint where gym_id = '${gym}' and kind = 'near' order by member_id limit 1`,
   )
   const own = `gym_id = '${gym}' and member_id = '${member}'`
-  const before = `${own} and date <= (select through from fold_checkpoint where ${own})`
+  const before = `${own} and date <= (select through from fold_checkpoint where ${own} and kind = 'near')`
   const older = (table: string, columns: string, where: string): string =>
     `insert into ${table} select (jsonb_populate_record(row, ${columns})).* from ${table} row, generate_series(1, 30) k where ${where}`
   psql(

@@ -114,6 +114,7 @@ test('a database of format 1 keeps all its documents, and what a draft has chang
     '011_json',
     '012_people',
     '013_publications',
+    '014_checkpoints',
   ])
   expect(
     await db('counting_publication')

@@ -12,6 +12,7 @@ import * as revisions from './010_revisions.ts'
 import * as json from './011_json.ts'
 import * as people from './012_people.ts'
 import * as publications from './013_publications.ts'
+import * as checkpoints from './014_checkpoints.ts'
 
 type Migration = { up(db: Knex): Promise<void>; down(db: Knex): Promise<void> }
 
@@ -29,6 +30,7 @@ const migrations: Record<string, Migration> = {
   '011_json': json,
   '012_people': people,
   '013_publications': publications,
+  '014_checkpoints': checkpoints,
 }
 
 /** Migrations by name, in order; each is a frozen file that imports no live code. */

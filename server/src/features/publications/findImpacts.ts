@@ -8,8 +8,9 @@ import type { Database } from '../../database/open.ts'
 import type { Scope } from '../../database/scope.ts'
 import { withLibrary } from '../exercises/library.ts'
 import { libraryRevision } from '../exercises/store.ts'
-import { scopesForJob, type MemberScope } from '../members/memberScope.ts'
-import { readMemberFiles, type Read } from '../training/memberFile.ts'
+import { scopesForJob } from '../members/memberScope.ts'
+import type { Read } from '../training/memberFile.ts'
+import { planEach } from '../training/planEach.ts'
 import { findTemplate } from '../templates/store.ts'
 import { whatItChanges } from './whatItChanges.ts'
 import { findLook, keepImpacts, numberOf, type Look } from './impactStore.ts'
@@ -32,26 +33,15 @@ export async function findImpacts(
     const day = look.asked.start > look.today ? look.asked.start : look.today
     const would = { look, template, reads: maxesRead(scope.library, template), day, replaced }
     const scopes = await scopesForJob(scope, members)
-    const found: { read: Read; impact: Impact }[] = []
-    const behind: MemberScope[] = []
-    const byMember = new Map(scopes.map((one) => [one.member, one]))
-    for (const read of await readMemberFiles(scopes, look.today)) {
-      const impact = impactOn(scope, read, would)
-      if (impact) found.push({ read, impact })
-      else behind.push(byMember.get(read.member) as MemberScope)
-    }
-    for (const read of await readMemberFiles(behind)) {
-      const impact = impactOn(scope, { ...read, checkpoint: null }, would)
-      if (impact) found.push({ read, impact })
-    }
+    const planned = await planEach(scopes, look.today, (read) => impactOn(scope, read, would))
     await keepImpacts(
       scope,
       look.look,
-      found.map(({ read: { member, revision, gymRevision }, impact }) => ({
+      planned.map(({ read: { member, revision, gymRevision }, found }) => ({
         member,
         revision,
         gymRevision,
-        impact,
+        impact: found,
       })),
     )
   })
@@ -68,11 +58,15 @@ type Would = {
 /** The version that is looked at, which has no id before it is published. */
 const draft = 'draft'
 
-/** Null where the checkpoint does not hold, so that everything has to be read. */
-function impactOn({ library }: Scope, read: Read, would: Would): Impact | null {
+/** What it would do to one member, beside their plans as they are. */
+function impactOn(
+  { library }: Scope,
+  read: Read,
+  would: Would,
+): { found: Impact; planned: Planned; isWhole: boolean } {
   const { file, checkpoint, published } = read
   const { look, template, reads, day, replaced } = would
-  const when = { today: day, through: 'near' } as const
+  const when = { today: day, through: 'next' } as const
   const input: PlanInput = {
     library,
     member: file.member,
@@ -89,8 +83,11 @@ function impactOn({ library }: Scope, read: Read, would: Would): Impact | null {
     versions: { ...file.versions, [draft]: template },
   }
   const after = { input: then, planned: planMember(then, checkpoint) }
-  const isWhole = checkpoint === null || (before.planned.isResumed && after.planned.isResumed)
-  return isWhole ? impactOf(before, after, added.enrolment, reads) : null
+  return {
+    found: impactOf(before, after, added.enrolment, reads),
+    planned: before.planned,
+    isWhole: before.planned.isResumed && after.planned.isResumed,
+  }
 }
 
 /** What the publication would say of a member, beside what counts then. */

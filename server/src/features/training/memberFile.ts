@@ -34,8 +34,11 @@ export type Read = {
   behind: SessionLog[]
 }
 
+/** A plan of the weeks around a day, or of the next sessions from it on. */
+export type NearDay = { day: Day; through: 'near' | 'next' }
+
 /** Everything that a member's plan is computed from; with a day, what a near plan of that day needs. */
-export async function readMemberFile(scope: MemberScope, near?: Day): Promise<Read> {
+export async function readMemberFile(scope: MemberScope, near?: NearDay): Promise<Read> {
   const [read] = await readMemberFiles([scope], near)
   if (!read) throw notFound('member')
   return read
@@ -44,15 +47,15 @@ export async function readMemberFile(scope: MemberScope, near?: Day): Promise<Re
 /**
  * Everything that members of one gym are planned from, in one statement: facts (with the equipment of the gym's places among
  * them), one row a session, enrolments and the versions they name. For plans of a day that may begin at a checkpoint, the checkpoint
- * where it holds, with the sessions after it and those of the last week alone. In the order of the members' ids.
+ * where it holds, with the sessions after it, and for near plans those of the last week. In the order of the members' ids.
  */
-export async function readMemberFiles(scopes: MemberScope[], near?: Day): Promise<Read[]> {
+export async function readMemberFiles(scopes: MemberScope[], near?: NearDay): Promise<Read[]> {
   const [scope] = scopes
   if (!scope) return []
-  const recent = near && addDays(near, -7)
+  const recent = near?.through === 'near' ? addDays(near.day, -7) : null
   const members = scopes.map(({ member }) => member)
   // Named, so that PostgreSQL plans it once a connection: that takes as long as reading one member.
-  const asked = scope.db.raw(everything, [recent ?? null, near ?? null, members])
+  const asked = scope.db.raw(everything, [recent, near?.day ?? null, near?.through === 'next', members])
   const { rows } = (await asked.options({ name: 'memberFiles' })) as { rows: Row[] }
   const versions = await readVersions(scope, [...new Set(rows.flatMap(versionsIn))])
   const locations = locationsOf(rows)
@@ -62,7 +65,9 @@ export async function readMemberFiles(scopes: MemberScope[], near?: Day): Promis
 /** What was written for a member after a revision: sessions whole, as they are now, facts each by itself. */
 export async function readChanges(scope: MemberScope, since: number): Promise<Read> {
   const after = [since, since, since, since]
-  const { rows } = (await scope.db.raw(changed, [null, null, [scope.member], ...after])) as { rows: Row[] }
+  const { rows } = (await scope.db.raw(changed, [null, null, false, [scope.member], ...after])) as {
+    rows: Row[]
+  }
   const [row] = rows
   if (!row) throw notFound('member')
   return readOf(scope, row, await readVersions(scope, versionsIn(row)), locationsOf(rows))
@@ -164,8 +169,10 @@ const reading = (logs: string, facts: string) => `
   with own as (
     select m.gym_id, m.id, m.name, m.revision, g.revision as gym_revision, c.body as checkpoint, c.through, ?::date as recent
     from member m join gym g on g.id = m.gym_id
-    left join fold_checkpoint c on c.gym_id = m.gym_id and c.member_id = m.id and c.through < ?::date
-      and (m.dirty_from is null or m.dirty_from > c.through) and c.gym_revision = g.revision
+    left join lateral (
+      select k.body, k.through from fold_checkpoint k where k.gym_id = m.gym_id and k.member_id = m.id and k.through < ?::date
+        and (k.kind = 'near' or ?::boolean) and (m.dirty_from is null or m.dirty_from > k.through) and k.gym_revision = g.revision
+      order by k.through desc limit 1) c on true
     where m.id = any(?::uuid[])),
   logged as (
     select l.* from own o join session_log l on l.gym_id = o.gym_id and l.member_id = o.id

@@ -9,7 +9,7 @@ import type { MemberScope } from '../members/memberScope.ts'
 import { listProposals } from '../maxes/service.ts'
 import { readChanges, readMemberFile, type Read } from './memberFile.ts'
 import { inputOf } from './planInput.ts'
-import { keepCheckpoint } from './store.ts'
+import { keepCheckpoints } from './store.ts'
 
 /** A member's own screen on a day. */
 export async function today(scope: MemberScope, day: Day, at?: string): Promise<TodayView> {
@@ -97,7 +97,7 @@ export async function planNear(
 ): Promise<{ read: Read; planned: Planned }> {
   const plan = ({ file, checkpoint }: Read) =>
     planMember(inputOf(scope, file, { today: day, through: 'near', at }), checkpoint)
-  let read = await readMemberFile(scope, day)
+  let read = await readMemberFile(scope, { day, through: 'near' })
   let planned = plan(read)
   const kept = read.checkpoint
   if (kept && !planned.isResumed) {
@@ -106,6 +106,6 @@ export async function planNear(
   }
   const { checkpoint } = planned
   if (checkpoint && (!planned.isResumed || checkpoint.through !== kept?.through))
-    await keepCheckpoint(scope, checkpoint, read)
+    await keepCheckpoints('near', [{ scope, checkpoint, read }])
   return { read, planned }
 }

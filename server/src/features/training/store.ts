@@ -5,7 +5,7 @@ import { upgradeShown, withStart, type SessionLog } from '@young-oak/core/member
 import type { Day } from '@young-oak/core/units'
 import { factColumns, logColumns, startColumns, type GivenStart } from '../../database/columns.ts'
 import type { MemberScope } from '../members/memberScope.ts'
-import { upToDate, type Read } from './memberFile.ts'
+import { upToDate, type NearDay, type Read } from './memberFile.ts'
 
 /**
  * Raises the member's revision and holds the row, so that two writers of one member take turns; what is written is dated on a day, or is of a
@@ -124,41 +124,50 @@ export async function saveCopy({ db }: MemberScope, revision: number, log: Sessi
     .update({ ...logColumns(log), revision, copied: revision })
 }
 
+/** A checkpoint that planning a member has left, and what they were read at. */
+export type Left = {
+  scope: MemberScope
+  checkpoint: Checkpoint
+  read: Pick<Read, 'revision' | 'gymRevision' | 'behind'>
+}
+
 /**
- * Keeps where planning may take up the thread, if nothing of the member was written since it was read; what else was to be read again and again is
- * brought up to date beside it: the copies of sessions that it has folded.
+ * Keeps where planning members of one gym may take up the thread, of each if nothing of them was written since they were read; what else was to be
+ * read again and again is brought up to date beside it: the copies of sessions that it has folded. A checkpoint of the other kind goes
+ * where it holds no longer, since what tells that is cleared.
  */
-export async function keepCheckpoint(
-  { db, member }: MemberScope,
-  checkpoint: Checkpoint,
-  { revision, gymRevision, behind }: Pick<Read, 'revision' | 'gymRevision' | 'behind'>,
-): Promise<void> {
-  const { through } = checkpoint
-  const copies = behind
-    .filter(({ date }) => date <= through)
-    .map((log) => ({ id: log.id, ...logColumns(log), copy: log }))
-  await db.raw(
+export async function keepCheckpoints(kind: NearDay['through'], left: Left[]): Promise<void> {
+  const [first] = left
+  if (!first) return
+  const given = left.map(({ scope: { member }, checkpoint, read: { revision, gymRevision, behind } }) => ({
+    member,
+    revision,
+    gym_revision: gymRevision,
+    through: checkpoint.through,
+    body: checkpoint,
+    copies: behind
+      .filter(({ date }) => date <= checkpoint.through)
+      .map((log) => ({ id: log.id, ...logColumns(log), copy: log })),
+  }))
+  await first.scope.db.raw(
     `with unchanged as (
-       select gym_id, id from member where id = ? and revision = ? for update skip locked),
+       select m.gym_id, m.dirty_from, g.*
+       from json_to_recordset(?) as g(member uuid, revision bigint, gym_revision bigint, through date, body json, copies json)
+       join member m on m.id = g.member and m.revision = g.revision for update of m skip locked),
      cleared as (
-       update member set dirty_from = null from unchanged u where member.gym_id = u.gym_id and member.id = u.id),
+       update member set dirty_from = null from unchanged u where member.gym_id = u.gym_id and member.id = u.member
+         and u.dirty_from is not null),
+     gone as (
+       delete from fold_checkpoint c using unchanged u where c.gym_id = u.gym_id and c.member_id = u.member and c.kind <> ?
+         and c.through >= u.dirty_from),
      copied as (
-       update session_log l set copy = c.copy, format = c.format, copied = ?
-       from unchanged u, json_to_recordset(?) as c(id text, copy json, format int)
-       where l.gym_id = u.gym_id and l.member_id = u.id and l.id = c.id)
-     insert into fold_checkpoint (gym_id, member_id, through, body, revision, gym_revision)
-       select gym_id, id, ?, ?, ?, ? from unchanged
-     on conflict (gym_id, member_id) do update set through = excluded.through, body = excluded.body,
+       update session_log l set copy = c.copy, format = c.format, copied = u.revision
+       from unchanged u, json_to_recordset(u.copies) as c(id text, copy json, format int)
+       where l.gym_id = u.gym_id and l.member_id = u.member and l.id = c.id)
+     insert into fold_checkpoint (gym_id, member_id, kind, through, body, revision, gym_revision)
+       select gym_id, member, ?, through, body, revision, gym_revision from unchanged
+     on conflict (gym_id, member_id, kind) do update set through = excluded.through, body = excluded.body,
        revision = excluded.revision, gym_revision = excluded.gym_revision`,
-    [
-      member,
-      revision,
-      revision,
-      JSON.stringify(copies),
-      through,
-      JSON.stringify(checkpoint),
-      revision,
-      gymRevision,
-    ],
+    [JSON.stringify(given), kind, kind],
   )
 }
