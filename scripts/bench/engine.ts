@@ -167,26 +167,19 @@ function medianFresh(runs: number, member: Member, work: (member: Member) => unk
 export function benchEngine(): Figure[] {
   const template = benchTemplate(16)
   const { member, today, checkpoint } = train(template, 8)
-  const versions = { v: template }
-  const whole = median(400, () =>
-    planMember({ library, member, enrolments, versions, when: { today, through: 'end' } }),
-  )
-  const near = median(400, () =>
-    planMember({ library, member, enrolments, versions, when: { today, through: 'near' } }),
-  )
-  const kept = planMember(
-    { library, member, enrolments, versions, when: { today, through: 'near' } },
-    checkpoint,
-  ).checkpoint
-  const resumed = median(400, () =>
-    planMember({ library, member, enrolments, versions, when: { today, through: 'near' } }, kept),
-  )
-  const wholeFresh = medianFresh(200, member, (fresh) =>
-    planMember({ library, member: fresh, enrolments, versions, when: { today, through: 'end' } }),
-  )
-  const resumedFresh = medianFresh(200, member, (fresh) =>
-    planMember({ library, member: fresh, enrolments, versions, when: { today, through: 'near' } }, kept),
-  )
+  const plan = (of: Member, through: 'end' | 'near' | 'next', from?: Checkpoint | null) =>
+    planMember({ library, member: of, enrolments, versions: { v: template }, when: { today, through } }, from)
+  const whole = median(400, () => plan(member, 'end'))
+  const near = median(400, () => plan(member, 'near'))
+  const kept = plan(member, 'near', checkpoint).checkpoint
+  const resumed = median(400, () => plan(member, 'near', kept))
+  const wholeFresh = medianFresh(200, member, (fresh) => plan(fresh, 'end'))
+  const resumedFresh = medianFresh(200, member, (fresh) => plan(fresh, 'near', kept))
+  // As jobs read them: nothing was trained since.
+  const last = plan(member, 'next').checkpoint
+  const since = { ...member, logs: member.logs.filter(({ date }) => date > (last?.through ?? '')) }
+  const next = median(400, () => plan(since, 'next', last))
+  const nextFresh = medianFresh(200, since, (fresh) => plan(fresh, 'next', last))
   const long = benchTemplate(60)
   const years = threeYears(long)
   const old = median(40, () =>
@@ -223,6 +216,8 @@ export function benchEngine(): Figure[] {
       budget: 0.6,
       unit: 'ms',
     },
+    { what: 'plan: the next sessions alone, from the last day before', value: next, budget: 0.2, unit: 'ms' },
+    { what: 'plan: the same, on fresh objects', value: nextFresh, budget: 0.6, unit: 'ms' },
     {
       what: `plan: three years of logs (${years.member.logs.length} sessions), no checkpoint`,
       value: old,

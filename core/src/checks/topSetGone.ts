@@ -1,7 +1,7 @@
 import { actsOn, changeOf, slotSpot, type Spot } from '../adjustments/index.ts'
 import { isSameLift, liftName, type Lift } from '../library/index.ts'
 import { sourceOf } from '../loads/index.ts'
-import { rowWeeks, slotsOf, type Slot } from '../template/index.ts'
+import { rowWeeks, slotsOf, type Slot, type Template } from '../template/index.ts'
 import { defineCheck, type EnrolmentSeen } from './check.ts'
 
 type Message = 'leftOut' | 'otherLift'
@@ -12,8 +12,8 @@ export const topSetGone = defineCheck<Message>({
   title: 'Top sets that a track takes away',
   sure: 'rule',
   ofEnrolment: (seen) =>
-    Object.entries(seen.template.slots).flatMap(([id, slot]) => {
-      const found = readOf(slot).flatMap((read) => goneIn(seen, id, read) ?? [])
+    followersIn(seen.template).flatMap(({ id, slot, reads }) => {
+      const found = reads.flatMap((read) => goneIn(seen, id, read) ?? [])
       return found.slice(0, 1).map((one) => ({ ...one, subject: id, where: liftName(seen.library, slot) }))
     }),
   messages: {
@@ -27,6 +27,22 @@ export const topSetGone = defineCheck<Message>({
     },
   },
 })
+
+type Follower = { id: string; slot: Slot; reads: string[] }
+
+/** The slots that read the top set of another one. A template that has been read is never changed in place, so they are found once. */
+function followersIn(template: Template): Follower[] {
+  const known = followers.get(template)
+  if (known) return known
+  const found = Object.entries(template.slots).flatMap(([id, slot]): Follower[] => {
+    const reads = readOf(slot)
+    return reads.length ? [{ id, slot, reads }] : []
+  })
+  followers.set(template, found)
+  return found
+}
+
+const followers = new WeakMap<Template, Follower[]>()
 
 /** Other slots whose top set a slot reads. */
 const readOf = ({ rows }: Slot): string[] => [

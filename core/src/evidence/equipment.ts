@@ -21,26 +21,27 @@ export type Loading = { here: Makeable; home: Makeable; body?: Load }
 
 /** What a lift can be loaded with at a place (home when it is not named) and at home, and the body weight that goes with it. */
 export function loadingAt(library: Library, evidence: Evidence, place: Id | undefined, lift: Lift): Loading {
-  const loading = onlyOnce(library, evidence, place ?? evidence.home, lift)
+  const { loading } = onlyOnce(library, evidence, place ?? evidence.home, lift)
   const { body } = evidence
   if (!body || exerciseOf(library, lift).tool !== 'body weight') return loading
   return { here: loading.here, home: loading.home, body: body.load }
 }
 
-function onlyOnce(library: Library, evidence: Evidence, at: Id, lift: Lift): Loading {
+function onlyOnce(library: Library, evidence: Evidence, at: Id, lift: Lift): Known {
   const { home, unit, equipment } = evidence
   const loader = loaderOf(library, lift)
   const known = loadings.get(equipment)
   const same = known?.find(
     (one) => one.loader === loader && one.at === at && one.unit === unit && one.home === home,
   )
-  if (same) return same.loading
-  const atHome = makeableAt(library, evidence, home, lift)
-  const loading = { here: at === home ? atHome : makeableAt(library, evidence, at, lift), home: atHome }
-  const made = { loader, at, unit, home, loading }
+  if (same) return same
+  const listed = listedFor(library, equipment[home], lift)
+  const atHome = makeableAt(library, unit, listed, lift)
+  const here = at === home ? atHome : makeableAt(library, unit, listedFor(library, equipment[at], lift), lift)
+  const made = { loader, at, unit, home, loading: { here, home: atHome }, isAssumed: !listed.length }
   if (known) known.push(made)
   else loadings.set(equipment, [made])
-  return loading
+  return made
 }
 
 /** What tells the loadings of two lifts apart: the tool, the bar that it needs, or the machine that it is. */
@@ -49,21 +50,20 @@ function loaderOf(library: Library, { exercise }: Lift): string {
   return tool === 'machine' ? exercise : bar === undefined ? tool : `${tool} ${bar}`
 }
 
-type Known = { loader: string; at: Id; unit: Unit; home: Id; loading: Loading }
+type Known = { loader: string; at: Id; unit: Unit; home: Id; loading: Loading; isAssumed: boolean }
 
 /** Evidence is never changed in place, so what its equipment makes is kept beside it. */
 const loadings = new WeakMap<Evidence['equipment'], Known[]>()
 
 /** True where nobody has listed what a place has for this lift, so that the usual equipment is assumed. */
-export const isAssumed = (library: Library, { equipment, home }: Evidence, lift: Lift): boolean =>
-  !listedFor(library, equipment[home], lift).length
+export const isAssumed = (library: Library, evidence: Evidence, lift: Lift): boolean =>
+  onlyOnce(library, evidence, evidence.home, lift).isAssumed
 
 /**
  * In the member's unit where the place has it; else in the unit that it has, and loads are then given in that; else the
  * usual equipment of the member's unit.
  */
-function makeableAt(library: Library, { equipment, unit }: Evidence, place: Id, lift: Lift): Makeable {
-  const listed = listedFor(library, equipment[place], lift)
+function makeableAt(library: Library, unit: Unit, listed: Makeable[], lift: Lift): Makeable {
   const own = listed.find((one) => one.unit === unit) ?? listed[0]
   return (
     own ??

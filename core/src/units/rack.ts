@@ -160,19 +160,33 @@ function ascending(unit: Unit, made: Map<number, Parts>): Makeable {
 
 /**
  * Tables are kept by what the rack holds: a member's equipment is read anew with each request, and making a table takes longer than a plan. The
- * longest unused goes first.
+ * longest unused rack goes first.
  */
 function keptFor(rack: Rack, what: string, make: () => Makeable): Makeable {
-  const key = `${what} ${JSON.stringify(rack)}`
-  let table = tables.get(key)
-  if (table) tables.delete(key)
-  tables.set(key, (table ??= make()))
-  if (tables.size > mostTables) tables.delete(tables.keys().next().value as string)
+  const tables = tablesOf(rack)
+  let table = tables.get(what)
+  if (!table) tables.set(what, (table = make()))
   return table
 }
 
-const tables = new Map<string, Makeable>()
-const mostTables = 500
+type Tables = Map<string, Makeable>
+
+/** The tables of a rack; a rack is compared once with those that are known. */
+function tablesOf(rack: Rack): Tables {
+  const own = ofRack.get(rack)
+  if (own) return own
+  const text = JSON.stringify(rack)
+  let tables = ofText.get(text)
+  if (tables) ofText.delete(text)
+  ofText.set(text, (tables ??= new Map()))
+  if (ofText.size > mostRacks) ofText.delete(ofText.keys().next().value as string)
+  ofRack.set(rack, tables)
+  return tables
+}
+
+const ofRack = new WeakMap<Rack, Tables>()
+const ofText = new Map<string, Tables>()
+const mostRacks = 200
 
 /** Fewer plates first; of as many, the heavier ones on the inside (25 + 15 before 20 + 20). */
 function isBetter(a: number[], b: number[]): boolean {

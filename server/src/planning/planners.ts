@@ -1,3 +1,4 @@
+import { setMaxListeners } from 'node:events'
 import { availableParallelism } from 'node:os'
 import { Piscina } from 'piscina'
 import type { Day } from '@young-oak/core/units'
@@ -48,6 +49,8 @@ export function openPlanners(databaseUrl: string, threads: number, engine?: stri
     let done = 0
     const stop = new AbortController()
     const either = signal ? AbortSignal.any([signal, stop.signal]) : stop.signal
+    // Each piece listens.
+    setMaxListeners(0, either)
     const run = async (some: string[]): Promise<T> => {
       const found = (await pool.run({ ...asked, members: some }, { name, signal: either })) as T
       done += some.length

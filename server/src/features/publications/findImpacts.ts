@@ -27,11 +27,11 @@ export async function findImpacts(
     const look = await findLook(scope, id)
     const held = look && (await findTemplate(scope, look.template))
     if (!look || !held || look.state !== 'running' || held.revision !== look.revision) return
-    const { template } = readTemplate(held.draft, scope.library)
-    if (!template) return
+    const read = readOnce(scope, look.look, held.draft)
+    if (!read) return
     const replaced = look.asked.replaces === undefined ? null : await numberOf(scope, look.asked.replaces)
     const day = look.asked.start > look.today ? look.asked.start : look.today
-    const would = { look, template, reads: maxesRead(scope.library, template), day, replaced }
+    const would = { look, template: read.template, reads: read.reads, day, replaced }
     const scopes = await scopesForJob(scope, members)
     const planned = await planEach(scopes, look.today, (read) => impactOn(scope, read, would))
     await keepImpacts(
@@ -47,10 +47,23 @@ export async function findImpacts(
   })
 }
 
-type Would = {
+/** A draft as it is looked at, and the lifts whose max it reads. */
+type ReadDraft = { template: Template; reads: Lift[] }
+
+/** The draft of a look, read once a thread: it has hundreds of tasks of one look, and whatever is compiled of a version is kept beside it. */
+function readOnce({ gym, library, libraryRevision }: Scope, look: string, draft: unknown): ReadDraft | null {
+  const key = `${gym} ${libraryRevision} ${look}`
+  if (last?.key === key) return last
+  const { template } = readTemplate(draft, library)
+  if (!template) return null
+  last = { key, template, reads: maxesRead(library, template) }
+  return last
+}
+
+let last: (ReadDraft & { key: string }) | null = null
+
+type Would = ReadDraft & {
   look: Omit<Look, 'members'>
-  template: Template
-  reads: Lift[]
   day: Day
   replaced: number | null
 }
