@@ -54,8 +54,9 @@ export async function benchPublishing(
     const from = performance.now()
     let view = await call<ImpactView>('POST', `/templates/${template}/looks`, asked())
     let first = view.looked ? since(from) : 0
-    while (view.state === 'running') {
-      await wait(50)
+    // As the page asks.
+    for (let pause = 400; view.state === 'running'; pause = view.looked ? 1000 : 400) {
+      await wait(pause)
       view = await call<ImpactView>('GET', `/looks/${view.id}`)
       if (!first && view.looked) first = since(from)
     }
@@ -70,7 +71,7 @@ export async function benchPublishing(
   let view = await call<PublicationView>('POST', `/templates/${template}/publications`, asked())
   const answered = since(from)
   while (view.state === 'preparing') {
-    await wait(20)
+    await wait(100)
     view = await call<PublicationView>('GET', `/publications/${view.id}`)
   }
   const inForce = since(from)

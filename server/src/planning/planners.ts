@@ -24,8 +24,10 @@ export type Planners = {
 /** Whether this runs as it was built, with its work in a file beside it. */
 const isBuilt = import.meta.url.endsWith('.js')
 
-/** Members of one task: read in one statement. */
+/** Members of one task: read in one statement. The first are fewer, so that something is known soon. */
 const aTask = 50
+const first = 5
+const firstTasks = 2
 
 /**
  * Threads that read members in fifties and plan them, for whatever concerns many at once. Starting one takes about a second, so whoever needs them keeps
@@ -38,6 +40,7 @@ export function openPlanners(databaseUrl: string, threads: number, engine?: stri
     minThreads: threads,
     maxThreads: threads,
     idleTimeout: Infinity,
+    concurrentTasksPerWorker: 2,
   })
   // A thread that breaks fails its own tasks, not the server.
   pool.on('error', () => undefined)
@@ -81,7 +84,9 @@ export function plannersWhenNeeded(databaseUrl: string): { get: () => Planners; 
   }
 }
 
-const inTasks = (members: string[]): string[][] =>
-  Array.from({ length: Math.ceil(members.length / aTask) }, (_, i) =>
-    members.slice(i * aTask, (i + 1) * aTask),
-  )
+function inTasks(members: string[]): string[][] {
+  const tasks: string[][] = []
+  for (let from = 0; from < members.length; from += (tasks.at(-1) as string[]).length)
+    tasks.push(members.slice(from, from + (tasks.length < firstTasks ? first : aTask)))
+  return tasks
+}

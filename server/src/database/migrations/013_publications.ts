@@ -144,6 +144,8 @@ export async function up(db: Knex): Promise<void> {
     comment on column fact.acts_from is 'the day from which it acts; of facts before it was kept, null';
     create index fact_ending on fact (gym_id, member_id) where ends_enrolment is not null;
 
+    create index session_start_of_version on session_start (gym_id, member_id, version_id, date);
+
     -- Taken back, a publication counts on for whoever had started under it by that day.
     create view counting_publication with (security_invoker = true) as
       select m.gym_id, m.member_id, m.enrolment_id, m.sets_track, m.track, m.ends, p.id as publication_id, p.number, p.template_id,
@@ -153,20 +155,29 @@ export async function up(db: Knex): Promise<void> {
         select from session_start s join session_log l on l.gym_id = s.gym_id and l.id = s.session_id
         where s.gym_id = m.gym_id and s.member_id = m.member_id and s.version_id = p.version_id
           and l.enrolment_id = m.enrolment_id and s.date between greatest(p.starts_on, p.in_force_on) and p.ended_on));
+    create view ending_enrolment with (security_invoker = true) as
+      select c.gym_id, c.member_id, o.id::text as id, c.starts_on as day from counting_publication c cross join lateral unnest(c.ends) as o(id)
+      union all
+      select f.gym_id, f.member_id, f.ends_enrolment, f.acts_from from fact f
+      where f.ends_enrolment is not null and not exists (select from fact later
+        where later.gym_id = f.gym_id and later.member_id = f.member_id and later.id = f.id and later.rev > f.rev);
     create view current_enrolment with (security_invoker = true) as
       select e.gym_id, e.member_id, e.id, e.template_id, min(c.starts_on) as starts_on
       from enrolment e
       join gym g on g.id = e.gym_id
       join counting_publication c on c.gym_id = e.gym_id and c.member_id = e.member_id and c.enrolment_id = e.id
-      where not exists (select from counting_publication o
-          where o.gym_id = e.gym_id and o.member_id = e.member_id and e.id = any(o.ends) and o.starts_on <= (now() at time zone g.zone)::date)
-        and not exists (select from fact f
-          where f.gym_id = e.gym_id and f.member_id = e.member_id and f.ends_enrolment = e.id::text
-            and f.acts_from <= (now() at time zone g.zone)::date
-            and not exists (select from fact later where later.gym_id = f.gym_id and later.member_id = f.member_id and later.id = f.id
-              and later.rev > f.rev))
+      where not exists (select from ending_enrolment o
+        where o.gym_id = e.gym_id and o.member_id = e.member_id and o.id = e.id::text and o.day <= (now() at time zone g.zone)::date)
       group by e.gym_id, e.member_id, e.id, e.template_id;
+    -- For a gym as a whole: what ends is gathered once, not looked for member by member.
+    create view template_audience with (security_invoker = true) as
+      with counting as materialized (select c.gym_id, c.member_id, c.enrolment_id, c.template_id from counting_publication c),
+        ended as materialized (select o.id from ending_enrolment o join gym g on g.id = o.gym_id where o.day <= (now() at time zone g.zone)::date)
+      select gym_id, template_id, count(distinct member_id)::int as members
+      from counting where enrolment_id::text not in (select id from ended) group by gym_id, template_id;
     comment on view counting_publication is 'What publications say of members, as far as it counts: the rule is the core''s as well.';
+    comment on view ending_enrolment is 'From which day programs are over for members, as publications and they themselves say.';
+    comment on view template_audience is 'How many members are on a program, or will be.';
     comment on view current_enrolment is 'Programs that members are on, or will be, as far as publications and endings say.';
   `)
   for (const table of ['publication', 'publication_member', 'impact', 'impact_member']) {
@@ -184,7 +195,7 @@ export async function up(db: Knex): Promise<void> {
     grant select, insert, delete on impact to young_oak_app;
     grant update (state) on impact to young_oak_app;
     grant select, insert, update, delete on impact_member to young_oak_app;
-    grant select on counting_publication, current_enrolment to young_oak_app;
+    grant select on counting_publication, ending_enrolment, current_enrolment, template_audience to young_oak_app;
   `)
 }
 

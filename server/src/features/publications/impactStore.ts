@@ -131,19 +131,21 @@ const kinds: Record<ImpactKind, { which: string; first?: string }> = {
   same: { which: `i.is_what = 'same'` },
 }
 
+/** Of a look in a gym: what was found of its members that holds still. The gym's row is read once, not for each member. */
 const ofLook = `from impact a join member m on m.gym_id = a.gym_id and m.id = any(a.members) and m.left_at is null
-  join gym g on g.id = a.gym_id
-  join impact_member i on i.gym_id = a.gym_id and i.look = a.look and i.member_id = m.id and i.revision = m.revision and i.gym_revision = g.revision`
+  join impact_member i on i.gym_id = a.gym_id and i.look = a.look and i.member_id = m.id and i.revision = m.revision
+    and i.gym_revision = (select revision from gym where id = ?)
+  where a.id = ?`
 
 /** How far a look has come, and how many members are of each kind. */
-export async function viewLook({ db }: Scope, id: string): Promise<ImpactView | undefined> {
+export async function viewLook({ db, gym }: Scope, id: string): Promise<ImpactView | undefined> {
   const counts = impactKinds.map((kind) => `count(*) filter (where ${kinds[kind].which})::int as "${kind}"`)
   const { rows } = await db.raw(
     `select a.id, a.state, a.revision, t.revision <> a.revision as "hasMoved", cardinality(a.members) as members, c.*
      from impact a join template t on t.gym_id = a.gym_id and t.id = a.template_id
-     cross join lateral (select count(*)::int as looked, ${counts.join(', ')} ${ofLook} where a.id = ?) c
+     cross join lateral (select count(*)::int as looked, ${counts.join(', ')} ${ofLook}) c
      where a.id = ?`,
-    [id, id],
+    [gym, id, id],
   )
   const [row] = rows
   if (!row) return undefined
@@ -161,16 +163,16 @@ export async function viewLook({ db }: Scope, id: string): Promise<ImpactView | 
 
 /** The members of one kind, worst first. */
 export async function listLooked(
-  { db }: Scope,
+  { db, gym }: Scope,
   id: string,
   kind: ImpactKind,
   from: number,
 ): Promise<Page<ImpactLine>> {
   const { which, first } = kinds[kind]
   const { rows } = await db.raw(
-    `select m.id, m.name, i.body as impact ${ofLook} where a.id = ? and ${which}
+    `select m.id, m.name, i.body as impact ${ofLook} and ${which}
      order by ${first ? `${first}, ` : ''}m.name, m.id limit ? offset ?`,
-    [id, pageSize + 1, from],
+    [gym, id, pageSize + 1, from],
   )
   return { items: rows.slice(0, pageSize), next: rows.length > pageSize ? String(from + pageSize) : null }
 }

@@ -129,7 +129,7 @@ const hasStarted = `exists (
 /** For how many members it is filled in, and how many have started a session under it. */
 export async function countMembers({ db }: Scope, id: string): Promise<{ filled: number; started: number }> {
   const { rows } = await db.raw(
-    `select count(m.enrolment_id)::int as filled, count(*) filter (where ${hasStarted})::int as started
+    `select count(m.enrolment_id)::int as filled, count(*) filter (where p.state <> 'preparing' and ${hasStarted})::int as started
      from publication_member m join publication p on p.gym_id = m.gym_id and p.id = m.publication_id
      where m.publication_id = ?`,
     [id],

@@ -11,8 +11,9 @@ export async function listTemplates({ db }: Scope, after?: string): Promise<Page
   const { rows } = await db.raw(
     `select t.id, t.name, t.weeks, t.per_week as "perWeek", t.slots,
        v.number as version, v.content_hash is distinct from t.content_hash as "changedSince",
-       (select count(distinct e.member_id)::int from current_enrolment e where e.gym_id = t.gym_id and e.template_id = t.id) as members
+       coalesce(a.members, 0) as members
      from template t
+     left join template_audience a on a.gym_id = t.gym_id and a.template_id = t.id
      left join lateral (select number, content_hash from template_version v
        where v.gym_id = t.gym_id and v.template_id = t.id
          and exists (select from publication p where p.gym_id = v.gym_id and p.version_id = v.id and p.number is not null)

@@ -4,7 +4,9 @@ import type { ImpactView, Publish } from '@young-oak/api/publications'
 import { publicationsApi } from './publicationsApi.ts'
 
 const pauseMs = 600
+/** Until the first are known, and after that: counting many takes the server a while. */
 const askMs = 400
+const askAgainMs = 1000
 
 export type Looking = {
   look: ImpactView | null
@@ -41,7 +43,7 @@ export function useLook(template: string, asked: Omit<Publish, 'id'> | null): Lo
   const { endpoints } = publicationsApi
   const { data: seen, error: lost } = endpoints.look.useQueryState(isAwaited ? begun.id : skipToken)
   endpoints.look.useQuerySubscription(isAwaited ? begun.id : skipToken, {
-    pollingInterval: !seen || seen.state === 'running' ? askMs : 0,
+    pollingInterval: seen && seen.state !== 'running' ? 0 : seen?.looked ? askAgainMs : askMs,
   })
   const look = !isBegun ? null : seen?.id === begun.id ? seen : begun.view
   // One that nobody waits for any more is stopped.
