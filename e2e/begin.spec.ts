@@ -145,11 +145,17 @@ test('an owner invites a list, line by line, and ends a writer’s role', async 
   await expect(page.getByText(`Membership ended: ${name}.`, { exact: false })).toBeVisible()
   await expect(page.getByRole('row').nth(1)).not.toContainText(name)
   await page.getByText('1 former member').click()
+  await page.getByRole('button', { name: `Delete the data of ${name}` }).click()
+  await expect(page.getByText(/; data deleted on/)).toBeVisible()
+  await page.getByRole('button', { name: `Keep the data of ${name}` }).click()
+  await expect(page.getByText(/; data deleted on/)).toHaveCount(0)
   await page.getByRole('button', { name: `Take ${name} back` }).click()
   await expect(page.getByRole('row').nth(1)).toContainText(name)
 })
 
-test('a member saves their data as a file, changes their address, and leaves', async ({ page }) => {
+test('a member saves their data as a file, has it deleted, thinks again, changes their address, and leaves', async ({
+  page,
+}) => {
   await page.setViewportSize(phone)
   await signIn(page, 'nell@demo.example')
   await page.goto('/account')
@@ -162,6 +168,16 @@ test('a member saves their data as a file, changes their address, and leaves', a
     file: { name: string }
   }
   expect([saved.email, saved.file.name]).toEqual(['nell@demo.example', 'Nell Saltby'])
+
+  await page.locator('summary', { hasText: 'Delete my data at' }).click()
+  const deleting = page.getByRole('form', { name: 'Delete my data at' })
+  await deleting.getByLabel('Current password').fill('tideway-demo')
+  await deleting.getByRole('button', { name: 'Delete my data in 14 days' }).click()
+  await expect(page.getByText(/^Your data at .* is deleted on/)).toBeVisible()
+  await page.reload()
+  await page.getByRole('button', { name: 'Keep my data' }).click()
+  await expect(page.getByText('Your data is kept.')).toBeVisible()
+  await expect(page.locator('summary', { hasText: 'Delete my data at' })).toBeVisible()
 
   await page.locator('summary', { hasText: 'Change the e-mail address' }).click()
   const address = page.getByRole('form', { name: 'Change the e-mail address' })

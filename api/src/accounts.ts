@@ -37,6 +37,13 @@ export type GivenAddress = InferType<typeof addressSchema>
 export const ownLeaveSchema = object({ current: ownPassword() }).noUnknown()
 export type GivenOwnLeave = InferType<typeof ownLeaveSchema>
 
+/** What is asked of somebody who has their data deleted. */
+export const erasureSchema = object({ current: ownPassword() }).noUnknown()
+export type GivenErasure = InferType<typeof erasureSchema>
+
+/** The day on which what a gym knows of a member is deleted; null where nobody has asked for it. */
+export type ErasureView = { eraseOn: string | null }
+
 const token = () => string().required('The link is not whole: copy all of it.').max(200)
 
 /** A password chosen by the link of a letter. */

@@ -93,8 +93,14 @@ export const answerRequestSchema = object({
   writers: array().of(string().uuid().required()).max(20).optional(),
 }).noUnknown()
 
-/** Somebody who trained here. */
-export type FormerLine = { id: string; name: string; leftOn: string }
+/** Somebody who trained here; their data may be about to be deleted. */
+export type FormerLine = { id: string; name: string; leftOn: string; eraseOn: string | null }
+
+/** Has the data of members who have left deleted, or stops that. */
+export const erasuresSchema = object({
+  members: array().of(string().uuid().required()).min(1, 'Choose members.').max(20_000).required(),
+  isAsked: boolean().required(),
+}).noUnknown()
 
 /** Assigns members to a writer, or takes them away. */
 export const assignSchema = object({

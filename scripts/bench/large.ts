@@ -7,14 +7,14 @@ import type { Figure } from './figure.ts'
 type Psql = (database: string, statement: string) => string
 const runs = 40
 
-/** Gives one member the sessions of three years, all before the checkpoint that their screen has left. */
+/** Gives one member the sessions of three years, all before the checkpoint that planning them has left. */
 export function addYears(psql: Psql, database: string, gym: string): { member: string; sessions: number } {
   const member = psql(
     database,
-    `select member_id from fold_checkpoint where gym_id = '${gym}' and kind = 'near' order by member_id limit 1`,
+    `select member_id from fold_checkpoint where gym_id = '${gym}' and kind = 'next' order by member_id limit 1`,
   )
   const own = `gym_id = '${gym}' and member_id = '${member}'`
-  const before = `${own} and date <= (select through from fold_checkpoint where ${own} and kind = 'near')`
+  const before = `${own} and date <= (select through from fold_checkpoint where ${own} and kind = 'next')`
   const older = (table: string, columns: string, where: string): string =>
     `insert into ${table} select (jsonb_populate_record(row, ${columns})).* from ${table} row, generate_series(1, 30) k where ${where}`
   psql(

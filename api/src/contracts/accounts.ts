@@ -1,24 +1,27 @@
 import {
   addressSchema,
   chooseSeatSchema,
+  erasureSchema,
   invitedSchema,
   joinSchema,
   ownLeaveSchema,
   passwordSchema,
   resetSchema,
   signInSchema,
+  type ErasureView,
   type InvitedView,
   type SeatView,
   type SessionView,
 } from '../accounts.ts'
 import { contract } from './contract.ts'
-import { choice, exact, list, orNull, text } from './reads.ts'
+import { choice, date, exact, list, orNull, text } from './reads.ts'
 
 const seat = () =>
   exact<SeatView>(
     { gym: text(), gymName: text(), kind: choice('owner', 'writer', 'member'), id: text(), name: text() },
     'Seat',
   )
+const erasure = () => exact<ErasureView>({ eraseOn: orNull(date()) })
 export const session = () =>
   exact<SessionView>(
     {
@@ -83,6 +86,31 @@ export const accounts = {
     body: ownLeaveSchema,
     answer: null,
     problems: ['wrongPassword', 'tooManyAttempts'],
+  }),
+  ...contract({
+    method: 'get',
+    path: '/me/erasure',
+    says: 'On which day what the gym knows of the member is deleted, if they have asked for it.',
+    who: ['member'],
+    answer: erasure(),
+    problems: [],
+  }),
+  ...contract({
+    method: 'post',
+    path: '/me/erasure',
+    says: 'Has everything that the gym knows of the member deleted after 14 days. Asked again, the day stays.',
+    who: ['member'],
+    body: erasureSchema,
+    answer: erasure(),
+    problems: ['wrongPassword', 'tooManyAttempts'],
+  }),
+  ...contract({
+    method: 'delete',
+    path: '/me/erasure',
+    says: 'Stops the deleting of the member’s data.',
+    who: ['member'],
+    answer: erasure(),
+    problems: [],
   }),
   ...contract({
     method: 'post',

@@ -1,6 +1,7 @@
 import {
   answerRequestSchema,
   assignSchema,
+  erasuresSchema,
   invitesSchema,
   leaveSchema,
   membershipSchema,
@@ -78,7 +79,16 @@ export const people = {
     says: 'Who trained in the gym and has left, by name.',
     who: ['owner'],
     query: paged,
-    answer: pageOf(exact<FormerLine>({ id: text(), name: text(), leftOn: date() })),
+    answer: pageOf(exact<FormerLine>({ id: text(), name: text(), leftOn: date(), eraseOn: orNull(date()) })),
+    problems: [],
+  }),
+  ...contract({
+    method: 'post',
+    path: '/erasures',
+    says: 'Has the data of members who have left deleted after 14 days, or stops that. Nothing happens to members who are here: they ask themselves.',
+    who: ['owner'],
+    body: erasuresSchema,
+    answer: null,
     problems: [],
   }),
   ...contract({

@@ -115,6 +115,7 @@ test('a database of format 1 keeps all its documents, and what a draft has chang
     '012_people',
     '013_publications',
     '014_checkpoints',
+    '015_erasing',
   ])
   expect(
     await db('counting_publication')

@@ -1,4 +1,5 @@
 import { accountRoutes } from './accounts/routes.ts'
+import { erasingRoutes } from './erasing/routes.ts'
 import { equipmentRoutes } from './equipment/routes.ts'
 import { exerciseRoutes } from './exercises/routes.ts'
 import { gymRoutes } from './gyms/routes.ts'
@@ -24,4 +25,5 @@ export const routes: Route[] = [
   ...equipmentRoutes,
   ...gymRoutes,
   ...peopleRoutes,
+  ...erasingRoutes,
 ]

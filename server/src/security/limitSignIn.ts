@@ -33,6 +33,7 @@ export const guessable = [
   'session/address',
   'session',
   'me/leave',
+  'me/erasure',
   'set-up',
   'join/accept',
   'join/ask',

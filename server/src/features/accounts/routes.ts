@@ -1,9 +1,10 @@
 import { Problem } from '../../http/problem.ts'
-import { route, type Call, type Route } from '../../http/route.ts'
+import { route, type Route } from '../../http/route.ts'
 import { resetPassword } from './letters.ts'
 import { hashPassword, isPassword } from './password.ts'
 import { sessionView, signIn, signOut } from './signIn.ts'
 import { endMembers } from '../members/membership.ts'
+import { needPassword } from './needPassword.ts'
 import { findAccount, saveAddress, savePassword } from './store.ts'
 
 export const accountRoutes: Route[] = [
@@ -48,19 +49,6 @@ export const accountRoutes: Route[] = [
   route('post /reset', ({ body, database }) => resetPassword(database, body)),
   route('delete /session', signOut),
 ]
-
-/** The account of whoever asks, once their password has been checked. */
-async function needPassword({
-  request,
-  database,
-  body: { current },
-}: Pick<Call<unknown, { current: string }>, 'request' | 'database' | 'body'>): Promise<string> {
-  const id = request.session.account ?? ''
-  const account = await database.outside((scope) => findAccount(scope, { id }))
-  if (account && (await isPassword(account.password_hash, current))) return id
-  const message = 'This is not your current password.'
-  throw new Problem('wrongPassword', message, [{ path: 'current', message }])
-}
 
 const addressTaken = () => {
   const message = 'Another account has this address.'

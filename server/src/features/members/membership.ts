@@ -19,7 +19,11 @@ export async function endMembers({ db }: Scope, ids: string[]): Promise<void> {
 
 /** Gives seats back that were ended. */
 export async function takeBackMembers({ db }: Scope, ids: string[]): Promise<void> {
-  await db('member').whereIn('id', ids).whereNotNull('left_at').update({ left_at: null })
+  await db('member')
+    .whereIn('id', ids)
+    .whereNotNull('left_at')
+    .where({ erased_at: null })
+    .update({ left_at: null })
 }
 
 /** Who has left, by name, with the day in the gym's zone. */
@@ -27,9 +31,15 @@ export async function listFormer({ db }: Scope, after?: string): Promise<Page<Fo
   const query = db('member as m')
     .join('gym as g', 'g.id', 'm.gym_id')
     .whereNotNull('m.left_at')
+    .where({ 'm.erased_at': null })
     .orderBy(['m.name', 'm.id'])
     .limit(pageSize + 1)
-    .select<FormerLine[]>('m.id', 'm.name', db.raw('(m.left_at at time zone g.zone)::date as "leftOn"'))
+    .select<FormerLine[]>(
+      'm.id',
+      'm.name',
+      db.raw('(m.left_at at time zone g.zone)::date as "leftOn"'),
+      'm.erase_on as eraseOn',
+    )
   if (after) query.whereRaw('(m.name, m.id) > (select name, id from member where id = ?)', [after])
   return pageFrom(await query)
 }

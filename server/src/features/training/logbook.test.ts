@@ -2,11 +2,16 @@ import { randomUUID } from 'node:crypto'
 import { afterAll, beforeAll, beforeEach, describe, expect, test } from '@jest/globals'
 import { operationFormat } from '@young-oak/api/operations'
 import type { TodayView } from '@young-oak/api/training'
+import { planMember } from '@young-oak/core/plan'
+import { nextLoadsOf, type NextLoads } from '../../planning/nextLoads.ts'
 import { publish } from '../../testing/publish.ts'
 import { makeProgram, type Program } from '../../testing/program.ts'
 import { smallTemplate } from '../../testing/template.ts'
 import { sessionAt, startOn } from '../../testing/training.ts'
 import type { Agent, Seated } from '../../testing/world.ts'
+import { scopesForJob } from '../members/memberScope.ts'
+import { inputOf } from './planInput.ts'
+import { planEach } from './planEach.ts'
 
 // Sets are appended; copies, checkpoints and the order of arrival must make no difference to what is planned from them.
 
@@ -78,6 +83,20 @@ async function train(count: number, closes = true): Promise<void> {
   }
 }
 
+/** A job's plan of the member's next sessions: their loads, and how many sessions were read for them. */
+const job = (): Promise<{ loads: NextLoads[string]; sessions: number }[]> =>
+  world.database.inGym(program.gym, async (scope) => {
+    const planned = await planEach(await scopesForJob(scope, [member.id]), on, ({ file, checkpoint }) => {
+      const planned = planMember(inputOf(scope, file, { today: on, through: 'next' }), checkpoint)
+      return { found: nextLoadsOf(planned), planned, isWhole: planned.isResumed }
+    })
+    return planned.map(({ read, found }) => ({ loads: found, sessions: read.file.member.logs.length }))
+  })
+
+const kinds = async (): Promise<[string, string][]> =>
+  (await world.owner('fold_checkpoint').where({ member_id: member.id }).orderBy('kind')).map(
+    ({ kind, through }) => [kind, through],
+  )
 const checkpoint = () => world.owner('fold_checkpoint').where({ member_id: member.id }).first()
 const copyOf = async (position: number) =>
   (
@@ -139,6 +158,30 @@ describe('the checkpoint of a member', () => {
     await today()
     const after = await checkpoint()
     expect(Number(after.gym_revision)).toBe(Number(before.gym_revision) + 1)
+  })
+
+  test('of a job lies at the last day before today: no session is read where none was trained since', async () => {
+    await train(5)
+    const [whole] = await job()
+    // It goes on from where the screen has left off.
+    expect(whole?.sessions).toBe(3)
+    expect(await kinds()).toContainEqual(['next', days[4]])
+    expect(await job()).toEqual([{ ...whole, sessions: 0 }])
+  })
+
+  test('of a screen and of a job do not vouch for each other: both feel a correction before them', async () => {
+    await train(5)
+    const [before] = await job()
+    expect((await kinds()).map(([kind]) => kind)).toEqual(['near', 'next'])
+    // The last session was no hit after all. What the screen keeps then clears the mark of that.
+    await send(set(5, 1, 70, { reps: 2 }, 2), set(5, 2, 70, { reps: 2 }, 2))
+    await world.owner('fold_checkpoint').where({ member_id: member.id, kind: 'near' }).del()
+    await today()
+    expect((await kinds()).map(([kind]) => kind)).toEqual(['near'])
+    const [after] = await job()
+    expect(after?.loads).not.toEqual(before?.loads)
+    await world.owner('fold_checkpoint').where({ member_id: member.id }).del()
+    expect((await job())[0]?.loads).toEqual(after?.loads)
   })
 
   test('is not kept where something was written since the member was read', async () => {

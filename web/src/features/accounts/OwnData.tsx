@@ -11,9 +11,10 @@ import { Button } from '../../ui/Button.tsx'
 import { Details } from '../../ui/Details.tsx'
 import { toast } from '../../ui/toast.ts'
 import { accountApi } from './accountApi.ts'
+import { DeleteData } from './DeleteData.tsx'
 import { CurrentPassword } from './PasswordFields.tsx'
 
-/** What the gym keeps of a member, as a file, and the way out of the gym. */
+/** What the gym keeps of a member, as a file, the way out of the gym, and the end of all of it. */
 export function OwnData({ gymName }: { gymName: string }) {
   const [read, { isLoading }] = accountApi.useOwnDataMutation()
   const save = async () => {
@@ -44,6 +45,7 @@ export function OwnData({ gymName }: { gymName: string }) {
         </Button>
       </section>
       <LeaveForm gymName={gymName} />
+      <DeleteData gymName={gymName} />
     </>
   )
 }

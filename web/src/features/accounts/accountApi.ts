@@ -15,6 +15,18 @@ export const accountApi = api.injectEndpoints({
     leaveGym: build.mutation<void, Body<'post /me/leave'>>({
       query: (body) => call('post /me/leave', { body }),
     }),
+    erasure: build.query<Answer<'get /me/erasure'>, void>({
+      query: () => call('get /me/erasure', {}),
+      providesTags: ['Session'],
+    }),
+    askErasure: build.mutation<Answer<'post /me/erasure'>, Body<'post /me/erasure'>>({
+      query: (body) => call('post /me/erasure', { body }),
+      invalidatesTags: ['Session'],
+    }),
+    stopErasure: build.mutation<Answer<'delete /me/erasure'>, void>({
+      query: () => call('delete /me/erasure', {}),
+      invalidatesTags: ['Session'],
+    }),
     reset: build.mutation<void, Body<'post /reset'>>({ query: (body) => call('post /reset', { body }) }),
   }),
 })

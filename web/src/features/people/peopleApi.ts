@@ -31,6 +31,10 @@ export const peopleApi = api.injectEndpoints({
         everyPage<'get /former-members', FetchBaseQueryError>('get /former-members', {}, base),
       providesTags: ['People'],
     }),
+    setErasures: build.mutation<void, Body<'post /erasures'>>({
+      query: (body) => call('post /erasures', { body }),
+      invalidatesTags: ['People'],
+    }),
     joinRequests: build.query<Answer<'get /join-requests'>, void>({
       query: () => call('get /join-requests', {}),
       providesTags: ['People'],

@@ -1,0 +1,33 @@
+import type { Day } from '@young-oak/core/units'
+import type { Scope } from '../../database/scope.ts'
+
+/** Days between asking and deleting. */
+export const daysToStop = 14
+
+/** Whose data is to be deleted, and when the day begins in the gym's zone. */
+export type Asked = { id: string; eraseOn: Day; at: Date }
+
+/** Has what is known of members deleted; whoever has asked before keeps their day. `former`: of those who have left alone. */
+export async function askErasure({ db }: Scope, ids: string[], former: boolean): Promise<Asked[]> {
+  const { rows } = await db.raw(
+    `update member m set erase_on = coalesce(m.erase_on, (now() at time zone g.zone)::date + ${daysToStop})
+     from gym g where g.id = m.gym_id and m.id = any(?::uuid[]) and m.erased_at is null and (m.left_at is not null or not ?::boolean)
+     returning m.id, m.erase_on as "eraseOn", m.erase_on::timestamp at time zone g.zone as at`,
+    [ids, former],
+  )
+  return rows
+}
+
+export async function stopErasure({ db }: Scope, ids: string[]): Promise<void> {
+  await db('member').whereIn('id', ids).where({ erased_at: null }).update({ erase_on: null })
+}
+
+export async function erasureOf({ db }: Scope, id: string): Promise<Day | null> {
+  return (await db('member').where({ id }).first('erase_on'))?.erase_on ?? null
+}
+
+/** Deletes what is known of a member, if their day has come. What stays is said in docs/security.md. */
+export async function eraseMember({ db }: Scope, id: string): Promise<boolean> {
+  const { rows } = await db.raw('select erase_member(?) as erased', [id])
+  return rows[0].erased
+}
