@@ -6,11 +6,15 @@ import { addressOf } from '../accounts/store.ts'
 import type { MemberScope } from './memberScope.ts'
 
 /** Members by name with their programs and attendance, from behind one on; days are counted in the gym's zone. */
-export async function listMembers({ db }: Scope, staff: string, after?: string): Promise<Page<MemberLine>> {
+export async function listMembers(
+  { db, gym }: Scope,
+  staff: string,
+  after?: string,
+): Promise<Page<MemberLine>> {
   const { rows } = await db.raw(
     `with page as (
        select gym_id, id, name from member
-       where left_at is null and (?::uuid is null or (name, id) > (select name, id from member where id = ?::uuid))
+       where gym_id = ? and left_at is null and (?::uuid is null or (name, id) > (select name, id from member where id = ?::uuid))
        order by name, id limit ?)
      select m.id, m.name,
        exists (select from assignment a where a.gym_id = m.gym_id and a.member_id = m.id
@@ -32,7 +36,7 @@ export async function listMembers({ db }: Scope, staff: string, after?: string):
          and l.date > (now() at time zone g.zone)::date - 28
          and exists (select from set_entry s where s.gym_id = l.gym_id and s.session_id = l.id and s.state = 'done')) recent
      order by m.name, m.id`,
-    [after ?? null, after ?? null, pageSize + 1, staff],
+    [gym, after ?? null, after ?? null, pageSize + 1, staff],
   )
   return pageFrom(rows as MemberLine[])
 }

@@ -95,7 +95,8 @@ function impactOn(
     enrolments: enrolmentsIn([...counting, added]),
     versions: { ...file.versions, [draft]: template },
   }
-  const after = { input: then, planned: planMember(then, checkpoint) }
+  // What was in force until now is the same, so the second plan goes on from where the first has come to.
+  const after = { input: then, planned: planMember(then, before.planned.checkpoint ?? checkpoint) }
   return {
     found: impactOf(before, after, added.enrolment, reads),
     planned: before.planned,
