@@ -46,6 +46,10 @@ export type ErasureView = { eraseOn: string | null }
 
 const token = () => string().required('The link is not whole: copy all of it.').max(200)
 
+/** Where a link for a new password is to be sent. */
+export const forgottenSchema = object({ email: emailField() }).noUnknown()
+export type GivenForgotten = InferType<typeof forgottenSchema>
+
 /** A password chosen by the link of a letter. */
 export const resetSchema = object({ token: token(), next: newPassword() }).noUnknown()
 export type GivenReset = InferType<typeof resetSchema>
@@ -93,5 +97,7 @@ export type SessionView = {
   seats: SeatView[]
   /** The address that whoever is signed in signs in by. */
   email: string | null
+  /** Whether the server sends mail, and so a link for a new password. */
+  sendsMail: boolean
   demo: { email: string; password: string; who: string }[]
 }

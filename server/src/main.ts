@@ -8,6 +8,7 @@ import { openDatabase } from './database/open.ts'
 import { offerSetUp } from './features/gyms/setUp.ts'
 import { makeApp } from './http/app.ts'
 import { openQueue } from './jobs/queue.ts'
+import { openPost } from './mail/mailer.ts'
 import { lead } from './processes.ts'
 import { readProcesses, readSettings, type Settings } from './settings.ts'
 
@@ -39,7 +40,7 @@ async function sayHowToBegin({ databaseUrl, publicUrl }: Settings): Promise<void
 async function serve(settings: Settings): Promise<void> {
   const database = openDatabase(settings.databaseUrl)
   await checkDatabase(database)
-  const queue = await openQueue(settings.databaseUrl, database, pino())
+  const queue = await openQueue(settings.databaseUrl, database, pino(), openPost(settings))
   const server = createServer(makeApp(database, settings, page))
   // Longer than a balancer keeps a connection, so that it is never closed under a request.
   server.keepAliveTimeout = 65_000

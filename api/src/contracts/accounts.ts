@@ -2,6 +2,7 @@ import {
   addressSchema,
   chooseSeatSchema,
   erasureSchema,
+  forgottenSchema,
   invitedSchema,
   joinSchema,
   ownLeaveSchema,
@@ -14,7 +15,7 @@ import {
   type SessionView,
 } from '../accounts.ts'
 import { contract } from './contract.ts'
-import { choice, date, exact, list, orNull, text } from './reads.ts'
+import { choice, date, exact, list, orNull, text, yesOrNo } from './reads.ts'
 
 const seat = () =>
   exact<SeatView>(
@@ -28,6 +29,7 @@ export const session = () =>
       seat: orNull(seat()),
       seats: list(seat()),
       email: orNull(text()),
+      sendsMail: yesOrNo(),
       demo: list(exact<SessionView['demo'][number]>({ email: text(), password: text(), who: text() })),
     },
     'Session',
@@ -110,6 +112,15 @@ export const accounts = {
     says: 'Stops the deleting of the member’s data.',
     who: ['member'],
     answer: erasure(),
+    problems: [],
+  }),
+  ...contract({
+    method: 'post',
+    path: '/forgotten',
+    says: 'Sends a link for a new password to an address, if an account has it and the server sends mail; the answer is the same where not.',
+    who: 'anyone',
+    body: forgottenSchema,
+    answer: null,
     problems: [],
   }),
   ...contract({

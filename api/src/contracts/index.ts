@@ -2,6 +2,7 @@ import { accounts } from './accounts.ts'
 import { equipment } from './equipment.ts'
 import { exercises } from './exercises.ts'
 import { gyms } from './gyms.ts'
+import { mail } from './mail.ts'
 import { maxes } from './maxes.ts'
 import { members } from './members.ts'
 import { people } from './people.ts'
@@ -26,6 +27,7 @@ export const contracts = {
   ...equipment,
   ...gyms,
   ...people,
+  ...mail,
   ...training,
 }
 export type Contracts = typeof contracts

@@ -115,7 +115,8 @@ test('a database of format 1 keeps all its documents, and what a draft has chang
     '012_people',
     '013_publications',
     '014_checkpoints',
-    '015_erasing',
+    '015_mail',
+    '016_erasing',
   ])
   expect(
     await db('counting_publication')

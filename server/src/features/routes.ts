@@ -3,6 +3,7 @@ import { erasingRoutes } from './erasing/routes.ts'
 import { equipmentRoutes } from './equipment/routes.ts'
 import { exerciseRoutes } from './exercises/routes.ts'
 import { gymRoutes } from './gyms/routes.ts'
+import { mailRoutes } from './mail/routes.ts'
 import { maxRoutes } from './maxes/routes.ts'
 import { memberRoutes } from './members/routes.ts'
 import { peopleRoutes } from './people/routes.ts'
@@ -25,5 +26,6 @@ export const routes: Route[] = [
   ...equipmentRoutes,
   ...gymRoutes,
   ...peopleRoutes,
+  ...mailRoutes,
   ...erasingRoutes,
 ]

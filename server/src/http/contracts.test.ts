@@ -163,6 +163,8 @@ beforeAll(async () => {
   const ola = await world.addMember(gym, 'Ola')
   await ask('post /memberships', { body: { members: [ola.id], isOver: true } }, boss)
   await ask('get /former-members', {}, boss)
+  await ask('get /mail', {}, boss)
+  await ask('post /forgotten', { body: { email: 'nobody@test.example' } })
   await ask('post /erasures', { body: { members: [ola.id], isAsked: true } }, boss)
   await ask('post /me/erasure', { body: { current: world.password } })
   await ask('get /me/erasure')

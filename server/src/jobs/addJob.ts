@@ -1,7 +1,7 @@
 import type { Scope } from '../database/scope.ts'
 
 /** What waits in the queue; `tasks.ts` says what is done. */
-export type TaskName = 'publish' | 'look' | 'erase'
+export type TaskName = 'publish' | 'look' | 'erase' | 'mail' | 'letter'
 
 /**
  * Puts a task of the gym into the queue, with this transaction or not at all, for now or for later; one that waits for the same thing already is not

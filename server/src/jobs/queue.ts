@@ -3,6 +3,7 @@ import type { Logger } from 'pino'
 import type { Database } from '../database/open.ts'
 import { withoutWords } from '../http/asProblem.ts'
 import { queuePool } from '../database/queuePool.ts'
+import type { Post } from '../mail/mailer.ts'
 import { plannersWhenNeeded } from '../planning/planners.ts'
 import { holdAlive } from './holdAlive.ts'
 import { quiet } from './quiet.ts'
@@ -22,10 +23,15 @@ const everyMs = 15_000
  * Runs what waits in the queue, beside the other servers of the database: each task by one of them. One that fails is tried again later; one
  * whose server is killed is taken up by another.
  */
-export async function openQueue(databaseUrl: string, database: Database, log: Logger): Promise<Queue> {
+export async function openQueue(
+  databaseUrl: string,
+  database: Database,
+  log: Logger,
+  post: Post = { mailer: null, publicUrl: '' },
+): Promise<Queue> {
   const pool = queuePool(databaseUrl, atOnce + 3)
   const threads = plannersWhenNeeded(databaseUrl)
-  const hands = { database, planners: threads.get }
+  const hands = { database, planners: threads.get, post }
   const logged = async (task: string, work: () => Promise<void>) => {
     try {
       await work()

@@ -95,6 +95,7 @@ export const settings: Settings = {
   host: '127.0.0.1',
   publicUrl: 'http://127.0.0.1',
   demo: false,
+  smtp: null,
   trustedProxies: 0,
   signInAttempts: 5,
   signInAttemptsOverall: 1000,

@@ -13,7 +13,8 @@ import * as json from './011_json.ts'
 import * as people from './012_people.ts'
 import * as publications from './013_publications.ts'
 import * as checkpoints from './014_checkpoints.ts'
-import * as erasing from './015_erasing.ts'
+import * as mail from './015_mail.ts'
+import * as erasing from './016_erasing.ts'
 
 type Migration = { up(db: Knex): Promise<void>; down(db: Knex): Promise<void> }
 
@@ -32,7 +33,8 @@ const migrations: Record<string, Migration> = {
   '012_people': people,
   '013_publications': publications,
   '014_checkpoints': checkpoints,
-  '015_erasing': erasing,
+  '015_mail': mail,
+  '016_erasing': erasing,
 }
 
 /** Migrations by name, in order; each is a frozen file that imports no live code. */

@@ -4,6 +4,7 @@ import { resetPassword } from './letters.ts'
 import { hashPassword, isPassword } from './password.ts'
 import { sessionView, signIn, signOut } from './signIn.ts'
 import { endMembers } from '../members/membership.ts'
+import { askLetter } from './forgotten.ts'
 import { needPassword } from './needPassword.ts'
 import { findAccount, saveAddress, savePassword } from './store.ts'
 
@@ -46,6 +47,9 @@ export const accountRoutes: Route[] = [
     await call.inScope((scope) => endMembers(scope, [call.seat.id]))
     await signOut(call)
   }),
+  route('post /forgotten', ({ body, database, settings }) =>
+    settings.smtp ? askLetter(database, body.email) : Promise.resolve(),
+  ),
   route('post /reset', ({ body, database }) => resetPassword(database, body)),
   route('delete /session', signOut),
 ]

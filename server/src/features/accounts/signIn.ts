@@ -28,7 +28,13 @@ export async function sessionView({ request, database, settings }: Asking): Prom
   const email = account ? await database.outside((scope) => addressOf(scope, account)) : undefined
   const own = seat && seats.find(({ id, kind }) => id === seat.id && kind === seat.kind)
   if (seat && !own) throw signInFirst()
-  return { seat: own ?? null, seats, email: email ?? null, demo: settings.demo ? demoAccounts : [] }
+  return {
+    seat: own ?? null,
+    seats,
+    email: email ?? null,
+    sendsMail: settings.smtp !== null,
+    demo: settings.demo ? demoAccounts : [],
+  }
 }
 
 export const signOut = ({ request }: Pick<Call, 'request'>) =>

@@ -48,6 +48,20 @@ export async function savePassword(
   await (kept === undefined ? others : others.whereNot({ sid: kept })).delete()
 }
 
+/** Keeps the hash of a link for a new password, which works for an hour. */
+export async function insertLetter({ db }: Scope, account_id: string, token_hash: string): Promise<void> {
+  await db('account_letter').insert({ account_id, token_hash, ends_at: db.raw(`now() + interval '1 hour'`) })
+}
+
+/** How many links were made for an account in the last hour. */
+export async function countLetters({ db }: Scope, account_id: string): Promise<number> {
+  const [row] = await db('account_letter')
+    .where({ account_id })
+    .andWhereRaw(`made_at > now() - interval '1 hour'`)
+    .count('token_hash as n')
+  return Number(row?.n)
+}
+
 /** Uses up a letter that is not over, and answers whose it is. */
 export async function useLetter({ db }: Scope, token_hash: string): Promise<string | undefined> {
   const [used] = await db('account_letter')

@@ -25,7 +25,7 @@ const erase = (member: string, database: Database = world.database) => {
   const planners = () => {
     throw new Error('no planners are needed')
   }
-  return tasks.erase({ database, planners }, { gym, id: member })
+  return tasks.erase({ database, planners, post: { mailer: null, publicUrl: '' } }, { gym, id: member })
 }
 const setDay = (member: string, inDays: number) =>
   world.owner.raw(

@@ -7,6 +7,9 @@ import { hashToken } from '../../security/token.ts'
 import { linkOver } from '../accounts/letters.ts'
 import { hashPassword, isPassword } from '../accounts/password.ts'
 import { addressOf, findAccount, insertAccount } from '../accounts/store.ts'
+import { requestMail } from '../mail/letters.ts'
+import { write } from '../mail/service.ts'
+import { forgetLinks } from '../mail/store.ts'
 import { readLink } from './links.ts'
 import {
   countRequests,
@@ -17,6 +20,7 @@ import {
   insertStaff,
   isMember,
   mostWaiting,
+  ownersOf,
   useInvitation,
   type Invitation,
 } from './store.ts'
@@ -65,6 +69,7 @@ export async function accept(
     if (!(await takeSeat(scope, invitation, account, given.name)))
       throw alreadyHere(invitation.role, invitation.gymName)
     await useInvitation(scope, invitation.id, account)
+    await forgetLinks(scope, invitation.id)
     return { account, seat: { gym: scope.gym, kind: invitation.role } }
   })
 }
@@ -80,6 +85,8 @@ export async function ask(database: Database, given: GivenJoin, signedIn?: strin
     if ((await countRequests(scope)) >= mostWaiting)
       throw new Problem('tooMany', 'Too many people wait for an answer from this gym. Try again later.')
     await insertRequest(scope, account, given.name)
+    const { name, day, owners } = await ownersOf(scope)
+    await write(scope, ...owners.map((owner) => requestMail({ name }, owner, day)))
   })
 }
 

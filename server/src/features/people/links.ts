@@ -1,6 +1,9 @@
 /** A link names its gym, since what stands behind it is read behind the wall of that gym. What follows "#" is sent to no server by a browser. */
 const linkOf = (publicUrl: string, behind: string): string => `${new URL('/join', publicUrl).href}#${behind}`
 
+/** The link of an invitation, as a message keeps it: which server it is on is settled when it is sent or shown. */
+export const invitePath = (gym: string, token: string): string => `/join#${gym}.${token}`
+
 /** The link of an invitation. */
 export const inviteLink = (publicUrl: string, gym: string, token: string): string =>
   linkOf(publicUrl, `${gym}.${token}`)

@@ -2,6 +2,10 @@ import type { InvitationLink, GivenInvites } from '@young-oak/api/people'
 import type { Scope } from '../../database/scope.ts'
 import { notFound, Problem } from '../../http/problem.ts'
 import type { Seat } from '../../http/seat.ts'
+import { addressOf } from '../accounts/store.ts'
+import { invitationMail, letInMail } from '../mail/letters.ts'
+import { write } from '../mail/service.ts'
+import { forgetLinks } from '../mail/store.ts'
 import { hashToken, newToken } from '../../security/token.ts'
 import { inviteLink } from './links.ts'
 import {
@@ -49,6 +53,17 @@ export async function invite(
       made_by: seat.id,
     })),
   )
+  const mails = people.flatMap(({ name, email, role }, i) =>
+    email === undefined
+      ? []
+      : invitationMail(
+          gymOf(seat),
+          seat.name,
+          { id: ids[i] as string, name, email, role },
+          tokens[i] as string,
+        ),
+  )
+  await write(scope, ...mails)
   return ids.map((id, i) => ({
     id,
     name: people[i]?.name ?? '',
@@ -100,14 +115,21 @@ export async function renewLink(
   publicUrl: string,
 ): Promise<InvitationLink> {
   const token = newToken()
-  const name = await renewInvitation(scope, id, hashToken(token), invites(seat))
-  if (name === undefined) throw notFound('invitation')
+  const made = await renewInvitation(scope, id, hashToken(token), invites(seat))
+  if (!made) throw notFound('invitation')
+  const { name, email, role } = made
+  await forgetLinks(scope, id)
+  if (email !== null)
+    await write(scope, invitationMail(gymOf(seat), seat.name, { id, name, email, role }, token))
   return { id, name, link: inviteLink(publicUrl, scope.gym, token) }
 }
 
 export async function withdraw(scope: Scope, seat: Seat, id: string): Promise<void> {
   if (!(await withdrawInvitation(scope, id, invites(seat)))) throw notFound('invitation')
+  await forgetLinks(scope, id)
 }
+
+const gymOf = ({ gym, gymName }: Seat) => ({ id: gym, name: gymName })
 
 /** Lets somebody in who has asked, or refuses them. Whoever came in by another way meanwhile stays as they are. */
 export async function answer(
@@ -119,7 +141,10 @@ export async function answer(
   for (const writer of writers) await needWriter(scope, writer)
   const person = await answerRequest(scope, id, seat.id, isTaken)
   if (!person) throw notFound('request')
-  if (isTaken) await insertMember(scope, { ...person, writers })
+  if (!isTaken) return
+  await insertMember(scope, { ...person, writers })
+  const email = await addressOf(scope, person.account)
+  if (email !== undefined) await write(scope, letInMail(gymOf(seat), { ...person, email }, id))
 }
 
 /** A writer of the gym, or a problem. */

@@ -1,5 +1,6 @@
 import { pageSize, type Page } from '@young-oak/api/contracts'
 import type { InvitationLine, RequestLine, Role, StaffLine } from '@young-oak/api/people'
+import type { Day } from '@young-oak/core/units'
 import type { Scope } from '../../database/scope.ts'
 import { pageFrom } from '../../http/page.ts'
 
@@ -157,18 +158,18 @@ export async function listInvitations(
   return pageFrom(await query)
 }
 
-/** Puts another token behind an invitation that nobody has used, and answers its name. */
+/** Puts another token behind an invitation that nobody has used, and answers whom it is for. */
 export async function renewInvitation(
   scope: Scope,
   id: string,
   token_hash: string,
   role?: Role,
-): Promise<string | undefined> {
+): Promise<{ name: string; email: string | null; role: Role } | undefined> {
   const [made] = await unused(scope, role)
     .where({ 'i.id': id })
     .update({ token_hash, ends_at: scope.db.raw(`now() + ${invited}`) })
-    .returning('name')
-  return made?.name
+    .returning(['name', 'email', 'role'])
+  return made
 }
 
 export async function withdrawInvitation(scope: Scope, id: string, role?: Role): Promise<boolean> {
@@ -203,6 +204,21 @@ export async function useInvitation({ db }: Scope, id: string, account: string):
 /** The name of the gym, where anybody may ask to join it by this token. */
 export async function findAsking({ db, gym }: Scope, join_token: string): Promise<string | undefined> {
   return (await db('gym').where({ id: gym, join_token }).first('name'))?.name
+}
+
+/** The gym with its owners and the day there, for telling them something. */
+export async function ownersOf({
+  db,
+  gym,
+}: Scope): Promise<{ name: string; day: Day; owners: { id: string; name: string; email: string }[] }> {
+  const { rows } = await db.raw(
+    `select g.name, (now() at time zone g.zone)::date as day,
+       (select json_agg(json_build_object('id', s.id, 'name', s.name, 'email', a.email)) from staff s join account a on a.id = s.account_id
+         where s.gym_id = g.id and s.role = 'owner' and s.left_at is null) as owners
+     from gym g where g.id = ?`,
+    [gym],
+  )
+  return { ...rows[0], owners: rows[0].owners ?? [] }
 }
 
 export async function isMember({ db }: Scope, account_id: string): Promise<boolean> {

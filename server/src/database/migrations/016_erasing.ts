@@ -56,6 +56,8 @@ export async function up(db: Knex): Promise<void> {
         where gym_id = own and id = erased;
       if who is null then return true; end if;
       delete from join_request where gym_id = own and account_id = who;
+      delete from mail where gym_id = own and (account_id = who
+        or invitation_id in (select id from invitation where gym_id = own and used_by = who));
       update invitation set name = 'Deleted member', email = null, used_by = null where gym_id = own and used_by = who;
       -- The seats of an account are seen in every gym.
       perform set_config('app.account', who::text, true);
@@ -73,5 +75,5 @@ export async function up(db: Knex): Promise<void> {
 
 /** Refuses: what was deleted does not come back. Restore a backup instead. */
 export async function down(): Promise<void> {
-  throw new Error('015_erasing is not taken back: restore a backup')
+  throw new Error('016_erasing is not taken back: restore a backup')
 }
