@@ -111,6 +111,19 @@ test('an owner invites a list, line by line, and ends a writer’s role', async 
   const before = await linkFor(page, 'Rue Sallow')
   await page.getByRole('button', { name: 'Make a new link for Rue Sallow' }).click()
   await expect.poll(() => linkFor(page, 'Rue Sallow')).not.toBe(before)
+  // The server of the tests sends no mail: the message waits with the newest link, and the one before is over.
+  const newest = await linkFor(page, 'Rue Sallow')
+  await page.getByRole('link', { name: 'Messages' }).click()
+  const messages = page.getByRole('list', { name: 'Messages' }).getByRole('group')
+  await expect(messages).toHaveCount(2)
+  await expect(messages.nth(1)).toContainText('the link is over')
+  await messages
+    .first()
+    .getByText(/invites you to/)
+    .first()
+    .click()
+  await expect(messages.first().locator('code')).toHaveText(newest)
+  await page.goBack()
   await page.getByRole('button', { name: 'Withdraw the invitation of Rue Sallow' }).click()
   await expect(page.getByText('None. Invite a person above.')).toBeVisible()
 

@@ -10,6 +10,7 @@ import { useSigningOut } from '../../app/signingOut.ts'
 import { Button } from '../../ui/Button.tsx'
 import { Field } from '../../ui/Field.tsx'
 import { gymApi } from '../gym/gymApi.ts'
+import { ForgottenForm } from './ForgottenForm.tsx'
 import { useEnter } from './useEnter.ts'
 
 export default function SignInPage() {
@@ -62,11 +63,18 @@ export default function SignInPage() {
           <details className="text-sm text-bark">
             <summary className="cursor-pointer">No account, or no password?</summary>
             <p className="mt-1">
-              Your gym invites you by a link. If you have forgotten your password, ask your gym: whoever runs
-              its server can make you a link for a new one.
+              Your gym invites you by a link.
+              {!data?.sendsMail &&
+                ' If you have forgotten your password, ask your gym: whoever runs its server can make you a link for a new one.'}
             </p>
           </details>
         </form>
+        {data?.sendsMail && (
+          <details className="mt-4 text-sm text-bark">
+            <summary className="cursor-pointer">Password forgotten?</summary>
+            <ForgottenForm />
+          </details>
+        )}
         {data && data.demo.length > 0 && <DemoPeople people={data.demo} onEnter={(one) => void enter(one)} />}
       </section>
     </main>

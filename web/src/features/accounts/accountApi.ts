@@ -27,6 +27,9 @@ export const accountApi = api.injectEndpoints({
       query: () => call('delete /me/erasure', {}),
       invalidatesTags: ['Session'],
     }),
+    forgotten: build.mutation<void, Body<'post /forgotten'>>({
+      query: (body) => call('post /forgotten', { body }),
+    }),
     reset: build.mutation<void, Body<'post /reset'>>({ query: (body) => call('post /reset', { body }) }),
   }),
 })

@@ -15,10 +15,15 @@ const roleWords: readonly (readonly [Role, string])[] = [
   ['writer', 'Writer'],
   ['owner', 'Owner'],
 ]
-type Props = { isOwner: boolean; writers: Writer[]; onInvited: (links: InvitationLink[]) => void }
+type Props = {
+  isOwner: boolean
+  sendsMail: boolean
+  writers: Writer[]
+  onInvited: (links: InvitationLink[]) => void
+}
 
 /** Invites one person. */
-export function InviteForm({ isOwner, writers, onInvited }: Props) {
+export function InviteForm({ isOwner, sendsMail, writers, onInvited }: Props) {
   const [invite, { error, isLoading }] = peopleApi.useInviteMutation()
   const { register, control, handleSubmit, reset, formState } = useForm<InviteDraft>({
     resolver: yupResolver(inviteDraftSchema),
@@ -51,7 +56,13 @@ export function InviteForm({ isOwner, writers, onInvited }: Props) {
         <Field
           label="E-mail address (optional)"
           type="email"
-          hint="So that you know whose link it is. No mail is sent."
+          hint={
+            sendsMail
+              ? 'The link is sent there.'
+              : isOwner
+                ? 'The link is kept among the messages. This server sends no mail.'
+                : 'So that you know whose link it is. This server sends no mail.'
+          }
           error={formState.errors.email?.message ?? refused}
           {...register('email')}
         />

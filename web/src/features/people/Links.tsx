@@ -5,7 +5,7 @@ import { Button } from '../../ui/Button.tsx'
 import { copyText } from '../../ui/copyText.ts'
 import { QrCode } from '../../ui/QrCode.tsx'
 
-/** The links that have just been made. The server keeps none of them, so here is where they are handed on. */
+/** The links that have just been made. The server keeps none of them but in a message that was not sent, so here is where they are handed on. */
 export function Links({ links, onClose }: { links: InvitationLink[]; onClose: () => void }) {
   const [shown, setShown] = useState<InvitationLink | null>(null)
   const [one] = links
@@ -15,7 +15,7 @@ export function Links({ links, onClose }: { links: InvitationLink[]; onClose: ()
         {links.length === 1 ? `The link for ${one?.name}` : `${links.length} links`}
       </h2>
       <p className="mt-1 text-sm text-bark">
-        {links.length === 1 ? 'It is' : 'They are'} shown now and not again. Lost? Make a new link below.
+        {links.length === 1 ? 'It is' : 'They are'} shown here now and not again. Lost? Make a new link below.
       </p>
       <ul className="mt-3 max-h-80 divide-y divide-line overflow-y-auto border-y border-line">
         {links.map((link) => (

@@ -1,5 +1,5 @@
 import { useState } from 'react'
-import { Link } from 'react-router'
+import { Link, useParams } from 'react-router'
 import type { InvitationLink } from '@young-oak/api/people'
 import { api } from '../../app/api.ts'
 import { useTitle } from '../../app/useTitle.ts'
@@ -8,14 +8,21 @@ import { Invitations } from './Invitations.tsx'
 import { InviteForm } from './InviteForm.tsx'
 import { InviteListForm } from './InviteListForm.tsx'
 import { Links } from './Links.tsx'
+import { MailPage } from './MailPage.tsx'
 import { peopleApi } from './peopleApi.ts'
 import { Requests } from './Requests.tsx'
 import { Staff } from './Staff.tsx'
 
 const link = 'underline underline-offset-4'
 
-/** How people come in: invitations, and for the owner the staff. */
+/** How people come in, and what was written to them. */
 export default function PeoplePage() {
+  const { list } = useParams()
+  return list === 'messages' ? <MailPage /> : <Invited />
+}
+
+/** Invitations, and for the owner the staff. */
+function Invited() {
   useTitle('People')
   const { data: session } = api.useSessionQuery()
   const isOwner = session?.seat?.kind === 'owner'
@@ -26,9 +33,19 @@ export default function PeoplePage() {
     <main className="mx-auto w-full max-w-5xl px-4 py-6">
       <h1 className="text-3xl">People</h1>
       <p className="mt-1 max-w-2xl text-bark">
-        An invitation is a link. Give it to the person yourself: it works once, for 14 days.
+        {session?.sendsMail
+          ? 'An invitation is a link that works once, for 14 days. Give it to the person yourself, or enter an e-mail address: then it is sent.'
+          : 'An invitation is a link. Give it to the person yourself: it works once, for 14 days.'}
         {!isOwner && ' Members whom you invite are assigned to you.'}
       </p>
+      {isOwner && (
+        <p className="mt-2">
+          <Link to="/people/messages" className={link}>
+            Messages
+          </Link>
+          : what was written to people of the gym
+        </p>
+      )}
       {isOwner && <Requests writers={writers} />}
       {isOwner && (
         <p className="mt-2 flex gap-6 sm:hidden">
@@ -44,7 +61,12 @@ export default function PeoplePage() {
         </p>
       )}
       <div className="mt-6 grid gap-10 lg:grid-cols-2">
-        <InviteForm isOwner={isOwner} writers={writers} onInvited={setLinks} />
+        <InviteForm
+          isOwner={isOwner}
+          sendsMail={session?.sendsMail === true}
+          writers={writers}
+          onInvited={setLinks}
+        />
         <InviteListForm writers={writers} onInvited={setLinks} />
       </div>
       {links.length > 0 && <Links links={links} onClose={() => setLinks([])} />}

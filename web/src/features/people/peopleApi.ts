@@ -1,4 +1,5 @@
 import type { FetchBaseQueryError } from '@reduxjs/toolkit/query/react'
+import type { MailLine } from '@young-oak/api/mail'
 import type { FormerLine, InvitationLine } from '@young-oak/api/people'
 import { api } from '../../app/api.ts'
 import { call, everyPage, type Answer, type Body } from '../../app/call.ts'
@@ -34,6 +35,11 @@ export const peopleApi = api.injectEndpoints({
     setErasures: build.mutation<void, Body<'post /erasures'>>({
       query: (body) => call('post /erasures', { body }),
       invalidatesTags: ['People'],
+    }),
+    mail: build.query<MailLine[], void>({
+      queryFn: (_none, _api, _extra, base) =>
+        everyPage<'get /mail', FetchBaseQueryError>('get /mail', {}, base),
+      providesTags: ['People'],
     }),
     joinRequests: build.query<Answer<'get /join-requests'>, void>({
       query: () => call('get /join-requests', {}),
