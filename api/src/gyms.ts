@@ -6,6 +6,10 @@ import { emailField, newPassword, personName } from './accounts.ts'
 const isZone = (value: unknown): boolean =>
   typeof value === 'string' && Intl.supportedValuesOf('timeZone').includes(value)
 
+/** The days that a week may begin on. */
+export const weekStarts = ['monday', 'saturday', 'sunday'] as const
+export type WeekStart = (typeof weekStarts)[number]
+
 /** What a gym is called, where its days begin and end, and which unit its members have until they choose. */
 export const gymSchema = object({
   name: string().trim().required('Enter the gym’s name.').max(80, 'At most 80 characters.'),
@@ -13,11 +17,15 @@ export const gymSchema = object({
     .required('Choose the time zone.')
     .test('zone', 'This is no time zone: choose one of the list, such as Europe/London.', isZone),
   unit: mixed<Unit>((value): value is Unit => value === 'kg' || value === 'lb').required('Choose kg or lb.'),
+  /** Left out, it stays; of a new gym it is Monday. */
+  weekStart: mixed<WeekStart>((value): value is WeekStart =>
+    weekStarts.includes(value as WeekStart),
+  ).optional(),
 }).noUnknown()
 export type GivenGym = InferType<typeof gymSchema>
 
 /** The gym, and the link by which anybody may ask to join; null where nobody may. */
-export type GymView = GivenGym & { joinLink: string | null }
+export type GymView = GivenGym & { weekStart: WeekStart; joinLink: string | null }
 
 /** Lets people ask to join, by a new link each time, or ends it. */
 export const joinLinkSchema = object({ isOpen: boolean().required() }).noUnknown()

@@ -8,7 +8,7 @@ export type MemberLine = {
   name: string
   programs: string[]
   lastSession: string | null
-  sessionsIn28Days: number
+  sessionsIn4Weeks: number
   /** Whether the signed-in writer is the one assigned, and may open the member's training data. */
   isMine: boolean
   /** The writers who are assigned, by name. */

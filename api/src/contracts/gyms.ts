@@ -1,12 +1,18 @@
 import type { Unit } from '@young-oak/core/units'
-import { gymSchema, joinLinkSchema, setUpSchema, type GymView } from '../gyms.ts'
+import { gymSchema, joinLinkSchema, setUpSchema, weekStarts, type GymView } from '../gyms.ts'
 import { session } from './accounts.ts'
 import { contract } from './contract.ts'
 import { choice, exact, orNull, text, yesOrNo } from './reads.ts'
 
 const gym = () =>
   exact<GymView>(
-    { name: text(), zone: text(), unit: choice<Unit>('kg', 'lb'), joinLink: orNull(text()) },
+    {
+      name: text(),
+      zone: text(),
+      unit: choice<Unit>('kg', 'lb'),
+      weekStart: choice(...weekStarts),
+      joinLink: orNull(text()),
+    },
     'Gym',
   )
 

@@ -28,7 +28,7 @@ export const members = {
         name: text(),
         programs: list(text()),
         lastSession: orNull(date()),
-        sessionsIn28Days: count(),
+        sessionsIn4Weeks: count(),
         isMine: yesOrNo(),
         writers: list(exact<MemberLine['writers'][number]>({ id: text(), name: text() })),
       }),

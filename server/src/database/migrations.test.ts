@@ -117,6 +117,7 @@ test('a database of format 1 keeps all its documents, and what a draft has chang
     '014_checkpoints',
     '015_mail',
     '016_erasing',
+    '017_week',
   ])
   expect(
     await db('counting_publication')

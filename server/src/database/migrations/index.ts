@@ -15,6 +15,7 @@ import * as publications from './013_publications.ts'
 import * as checkpoints from './014_checkpoints.ts'
 import * as mail from './015_mail.ts'
 import * as erasing from './016_erasing.ts'
+import * as week from './017_week.ts'
 
 type Migration = { up(db: Knex): Promise<void>; down(db: Knex): Promise<void> }
 
@@ -35,6 +36,7 @@ const migrations: Record<string, Migration> = {
   '014_checkpoints': checkpoints,
   '015_mail': mail,
   '016_erasing': erasing,
+  '017_week': week,
 }
 
 /** Migrations by name, in order; each is a frozen file that imports no live code. */

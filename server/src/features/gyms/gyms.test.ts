@@ -54,7 +54,7 @@ test('an owner changes the gym’s name, zone and unit, and its members’ plans
   const revision = async () =>
     (await world.owner('gym').where({ id: gym }).first('revision')).revision as number
   const before = await revision()
-  const changed = { name: 'Here and now', zone: 'America/Halifax', unit: 'lb' }
+  const changed = { name: 'Here and now', zone: 'America/Halifax', unit: 'lb', weekStart: 'sunday' }
   const shown = { ...changed, joinLink: null }
   expect((await owner.post('/api/gym').send(changed).expect(200)).body).toEqual(shown)
   expect((await owner.get('/api/gym').expect(200)).body).toEqual(shown)

@@ -1,4 +1,4 @@
-import type { GivenGym } from '@young-oak/api/gyms'
+import type { GivenGym, WeekStart } from '@young-oak/api/gyms'
 import type { Scope } from '../../database/scope.ts'
 
 /** Nobody has an account yet: the first gym is still to be set up. */
@@ -17,15 +17,20 @@ export async function useCode({ db }: Scope, hash: string): Promise<boolean> {
 }
 
 /** A gym with its first location, in a scope of its id. */
-export async function insertGym({ db, gym }: Scope, { name, zone, unit }: GivenGym): Promise<void> {
-  await db('gym').insert({ id: gym, name, zone, unit })
+export async function insertGym(
+  { db, gym }: Scope,
+  { name, zone, unit, weekStart = 'monday' }: GivenGym,
+): Promise<void> {
+  await db('gym').insert({ id: gym, name, zone, unit, week_start: weekStart })
   await db('location').insert({ gym_id: gym, id: 'home', name })
 }
 
-type Gym = GivenGym & { join_token: string | null }
+type Gym = GivenGym & { weekStart: WeekStart; join_token: string | null }
 
 export async function readGym({ db, gym }: Scope): Promise<Gym> {
-  return (await db('gym').where({ id: gym }).first('name', 'zone', 'unit', 'join_token')) as Gym
+  return (await db('gym')
+    .where({ id: gym })
+    .first('name', 'zone', 'unit', 'week_start as weekStart', 'join_token')) as Gym
 }
 
 /** Another token behind the link for asking to join, or none. */
@@ -34,6 +39,12 @@ export async function saveJoinToken({ db, gym }: Scope, join_token: string | nul
 }
 
 /** Every member's plan goes by the gym's days and unit. */
-export async function updateGym({ db, gym }: Scope, { name, zone, unit }: GivenGym): Promise<void> {
-  await db('gym').where({ id: gym }).update({ name, zone, unit }).increment('revision', 1)
+export async function updateGym(
+  { db, gym }: Scope,
+  { name, zone, unit, weekStart }: GivenGym,
+): Promise<void> {
+  await db('gym')
+    .where({ id: gym })
+    .update({ name, zone, unit, ...(weekStart && { week_start: weekStart }) })
+    .increment('revision', 1)
 }

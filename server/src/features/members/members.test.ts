@@ -2,6 +2,7 @@ import { afterAll, beforeAll, expect, test } from '@jest/globals'
 import { operationFormat } from '@young-oak/api/operations'
 import { randomUUID } from 'node:crypto'
 import type { Page } from '@young-oak/api/contracts'
+import { addDays } from '@young-oak/core/units'
 import { publish } from '../../testing/publish.ts'
 import { smallTemplate } from '../../testing/template.ts'
 import { sessionAt, startOn } from '../../testing/training.ts'
@@ -47,9 +48,9 @@ test('the list shows the gym’s own members, their programs and their attendanc
   const before = (await coach.get('/api/members').expect(200)).body.items
   // A session that was started and not trained is no attendance.
   expect(
-    before.map(({ name, sessionsIn28Days }: { name: string; sessionsIn28Days: number }) => [
+    before.map(({ name, sessionsIn4Weeks }: { name: string; sessionsIn4Weeks: number }) => [
       name,
-      sessionsIn28Days,
+      sessionsIn4Weeks,
     ]),
   ).toEqual([
     ['Mel', 0],
@@ -64,10 +65,30 @@ test('the list shows the gym’s own members, their programs and their attendanc
     name: 'Mel',
     programs: ['Small'],
     lastSession: today,
-    sessionsIn28Days: 1,
+    sessionsIn4Weeks: 1,
     isMine: true,
   })
   expect(una).toMatchObject({ programs: [], lastSession: null, isMine: false })
+})
+
+test('attendance is that of this week and the three before, from the day on which the gym’s week begins', async () => {
+  const session = world.owner('session_log').where({ member_id: member.id })
+  const counted = async (): Promise<number> =>
+    (await coach.get('/api/members').expect(200)).body.items[0].sessionsIn4Weeks
+  const weekday = new Date(`${today}T00:00Z`).getUTCDay()
+  for (const [weekStart, first] of [
+    ['monday', 1],
+    ['saturday', 6],
+    ['sunday', 0],
+  ] as const) {
+    await world.owner('gym').where({ id: gym }).update({ week_start: weekStart })
+    const begins = addDays(today, -((weekday - first + 7) % 7) - 21)
+    await session.clone().update({ date: begins })
+    expect(await counted()).toBe(1)
+    await session.clone().update({ date: addDays(begins, -1) })
+    expect(await counted()).toBe(0)
+  }
+  await session.clone().update({ date: today })
 })
 
 test('an owner sees attendance and opens nobody’s training data', async () => {
@@ -79,7 +100,7 @@ test('an owner sees attendance and opens nobody’s training data', async () => 
     'lastSession',
     'name',
     'programs',
-    'sessionsIn28Days',
+    'sessionsIn4Weeks',
     'writers',
   ])
   await owner.get(`/api/members/${member.id}/file`).expect(403)

@@ -5,7 +5,7 @@ import { pageFrom } from '../../http/page.ts'
 import { addressOf } from '../accounts/store.ts'
 import type { MemberScope } from './memberScope.ts'
 
-/** Members by name with their programs and attendance, from behind one on; days are counted in the gym's zone. */
+/** Members by name with their programs and attendance, from behind one on; days and weeks are the gym's. */
 export async function listMembers(
   { db, gym }: Scope,
   staff: string,
@@ -25,18 +25,20 @@ export async function listMembers(
        coalesce((select array_agg(t.name order by t.name)
          from current_enrolment e join template t on t.gym_id = e.gym_id and t.id = e.template_id
          where e.gym_id = m.gym_id and e.member_id = m.id), '{}') as programs,
-       last.date as "lastSession", recent.sessions as "sessionsIn28Days"
-     from page m join gym g on g.id = m.gym_id
+       last.date as "lastSession", recent.sessions as "sessionsIn4Weeks"
+     from page m cross join (
+       select (now() at time zone zone)::date as today, case week_start when 'monday' then 1 when 'saturday' then 6 else 7 end as first
+       from gym where id = ?) g
      left join lateral (
        select l.date from session_log l where l.gym_id = m.gym_id and l.member_id = m.id
          and exists (select from set_entry s where s.gym_id = l.gym_id and s.session_id = l.id and s.state = 'done')
        order by l.date desc limit 1) last on true
      cross join lateral (
        select count(*)::int as sessions from session_log l where l.gym_id = m.gym_id and l.member_id = m.id
-         and l.date > (now() at time zone g.zone)::date - 28
+         and l.date >= g.today - (extract(isodow from g.today)::int - g.first + 7) % 7 - 21
          and exists (select from set_entry s where s.gym_id = l.gym_id and s.session_id = l.id and s.state = 'done')) recent
      order by m.name, m.id`,
-    [gym, after ?? null, after ?? null, pageSize + 1, staff],
+    [gym, after ?? null, after ?? null, pageSize + 1, staff, gym],
   )
   return pageFrom(rows as MemberLine[])
 }

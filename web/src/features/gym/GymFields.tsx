@@ -1,5 +1,6 @@
 import type { Control, FieldPath, FieldValues, UseFormRegister } from 'react-hook-form'
 import { useController } from 'react-hook-form'
+import type { WeekStart } from '@young-oak/api/gyms'
 import type { Unit } from '@young-oak/core/units'
 import { Field } from '../../ui/Field.tsx'
 import { Finder } from '../../ui/Finder.tsx'
@@ -8,6 +9,11 @@ import { FormSelect } from '../../ui/FormSelect.tsx'
 const units: readonly (readonly [Unit, string])[] = [
   ['kg', 'Kilograms (kg)'],
   ['lb', 'Pounds (lb)'],
+]
+const days: readonly (readonly [WeekStart, string])[] = [
+  ['monday', 'Monday'],
+  ['saturday', 'Saturday'],
+  ['sunday', 'Sunday'],
 ]
 const mostFound = 50
 
@@ -18,10 +24,10 @@ type Props<V extends FieldValues, O> = {
   register: UseFormRegister<V>
   control: Control<V, unknown, O>
   /** Where the gym's fields are in the form. */
-  at: Record<'name' | 'zone' | 'unit', FieldPath<V>>
+  at: Record<'name' | 'zone' | 'unit' | 'weekStart', FieldPath<V>>
 }
 
-/** What a gym is called, its time zone and its unit. */
+/** What a gym is called, its time zone, its unit and its week. */
 export function GymFields<V extends FieldValues, O>({ register, control, at }: Props<V, O>) {
   const name = useController({ control, name: at.name })
   const zone = useController({ control, name: at.zone })
@@ -50,6 +56,13 @@ export function GymFields<V extends FieldValues, O>({ register, control, at }: P
         label="Unit"
         options={units}
         hint="For members who have not chosen their own."
+      />
+      <FormSelect
+        control={control}
+        name={at.weekStart}
+        label="The week begins on"
+        options={days}
+        hint="Attendance is counted in whole weeks."
       />
     </>
   )

@@ -1,6 +1,6 @@
 import { yupResolver } from '@hookform/resolvers/yup'
 import { useForm } from 'react-hook-form'
-import { gymSchema, type GivenGym } from '@young-oak/api/gyms'
+import { gymSchema, type GivenGym, type GymView } from '@young-oak/api/gyms'
 import { NotRead } from '../../app/NotRead.tsx'
 import { Fault } from '../../app/Fault.tsx'
 import { useTitle } from '../../app/useTitle.ts'
@@ -26,11 +26,11 @@ export default function GymPage() {
   )
 }
 
-function GymForm({ gym }: { gym: GivenGym }) {
+function GymForm({ gym }: { gym: GymView }) {
   const [save, { error, isLoading }] = gymApi.useSaveGymMutation()
   const { register, control, handleSubmit, reset, formState } = useForm<GivenGym>({
     resolver: yupResolver(gymSchema),
-    defaultValues: { name: gym.name, zone: gym.zone, unit: gym.unit },
+    defaultValues: { name: gym.name, zone: gym.zone, unit: gym.unit, weekStart: gym.weekStart },
   })
   const keep = async (given: GivenGym) => {
     const { data } = await save(given)
@@ -45,7 +45,11 @@ function GymForm({ gym }: { gym: GivenGym }) {
       aria-label="Gym"
       className="mt-4 grid max-w-md gap-4"
     >
-      <GymFields register={register} control={control} at={{ name: 'name', zone: 'zone', unit: 'unit' }} />
+      <GymFields
+        register={register}
+        control={control}
+        at={{ name: 'name', zone: 'zone', unit: 'unit', weekStart: 'weekStart' }}
+      />
       <Fault error={error} />
       <Button type="submit" disabled={isLoading || !formState.isDirty}>
         Save the gym

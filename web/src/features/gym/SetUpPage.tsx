@@ -35,7 +35,7 @@ function SetUpForm() {
     resolver: yupResolver(setUpSchema),
     defaultValues: {
       code: '',
-      gym: { name: '', zone: ownZone(), unit: 'kg' },
+      gym: { name: '', zone: ownZone(), unit: 'kg', weekStart: 'monday' },
       owner: { name: '', email: '', password: '', writes: true },
     },
   })
@@ -68,7 +68,7 @@ function SetUpForm() {
         <GymFields
           register={register}
           control={control}
-          at={{ name: 'gym.name', zone: 'gym.zone', unit: 'gym.unit' }}
+          at={{ name: 'gym.name', zone: 'gym.zone', unit: 'gym.unit', weekStart: 'gym.weekStart' }}
         />
       </fieldset>
       <fieldset className="grid gap-4">

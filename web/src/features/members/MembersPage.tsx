@@ -142,10 +142,10 @@ const columns: DataColumn<MemberLine>[] = [
   },
   {
     id: 'sessions',
-    title: 'Sessions, last 28 days',
+    title: 'Sessions, this week and the 3 before',
     isNumber: true,
-    sortBy: ({ sessionsIn28Days }) => sessionsIn28Days,
-    cell: ({ sessionsIn28Days }) => sessionsIn28Days,
+    sortBy: ({ sessionsIn4Weeks }) => sessionsIn4Weeks,
+    cell: ({ sessionsIn4Weeks }) => sessionsIn4Weeks,
   },
   {
     id: 'last',

@@ -7,7 +7,7 @@ const member = (name: string, programs: string[], lastSession: string | null, is
   name,
   programs,
   lastSession,
-  sessionsIn28Days: 0,
+  sessionsIn4Weeks: 0,
   isMine,
   writers: [],
 })
