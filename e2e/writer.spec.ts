@@ -157,6 +157,12 @@ for (const theme of ['light', 'dark'] as const) {
     await impact.getByRole('button', { expanded: false }).first().click()
     await page.getByRole('button', { name: 'Leave out Hal Tideman' }).waitFor()
     expect(await faults()).toEqual([])
+    await page.goto('/people/groups')
+    const form = page.getByRole('form', { name: 'New group' })
+    await page.getByLabel('Who is in it').click()
+    await page.getByRole('option', { name: 'Whoever fits a rule today' }).click()
+    await form.getByRole('button', { name: 'Add a condition' }).click()
+    expect(await faults()).toEqual([])
   })
 }
 

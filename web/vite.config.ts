@@ -10,6 +10,8 @@ export default defineConfig({
     target: 'es2022',
     // A font inlined as data: would be refused by the content policy.
     assetsInlineLimit: (file) => (/\.woff2?$/.test(file) ? false : undefined),
+    // The first page names every other file, and what is random in a name cannot be compressed.
+    rollupOptions: { output: { chunkFileNames: 'assets/[name]-[hash:7].js' } },
   },
   server: { proxy: { '/api': 'http://127.0.0.1:4600' } },
 })

@@ -24,6 +24,7 @@ export const problems = {
   noSuchWriter: { status: 422, title: 'No such writer' },
   lastOwner: { status: 422, title: 'The last owner' },
   alreadyInvited: { status: 422, title: 'Invited already' },
+  nameTaken: { status: 409, title: 'The name is taken' },
   addressTaken: { status: 409, title: 'The address has an account' },
   alreadyHere: { status: 409, title: 'Here already' },
   linkOver: { status: 410, title: 'The link is over' },

@@ -1,6 +1,7 @@
 import { accounts } from './accounts.ts'
 import { equipment } from './equipment.ts'
 import { exercises } from './exercises.ts'
+import { groups } from './groups.ts'
 import { gyms } from './gyms.ts'
 import { mail } from './mail.ts'
 import { maxes } from './maxes.ts'
@@ -26,6 +27,7 @@ export const contracts = {
   ...progress,
   ...equipment,
   ...gyms,
+  ...groups,
   ...people,
   ...mail,
   ...training,

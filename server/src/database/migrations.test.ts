@@ -118,6 +118,7 @@ test('a database of format 1 keeps all its documents, and what a draft has chang
     '015_mail',
     '016_erasing',
     '017_week',
+    '018_groups',
   ])
   expect(
     await db('counting_publication')

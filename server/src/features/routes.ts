@@ -2,6 +2,7 @@ import { accountRoutes } from './accounts/routes.ts'
 import { erasingRoutes } from './erasing/routes.ts'
 import { equipmentRoutes } from './equipment/routes.ts'
 import { exerciseRoutes } from './exercises/routes.ts'
+import { groupRoutes } from './groups/routes.ts'
 import { gymRoutes } from './gyms/routes.ts'
 import { mailRoutes } from './mail/routes.ts'
 import { maxRoutes } from './maxes/routes.ts'
@@ -25,6 +26,7 @@ export const routes: Route[] = [
   ...progressRoutes,
   ...equipmentRoutes,
   ...gymRoutes,
+  ...groupRoutes,
   ...peopleRoutes,
   ...mailRoutes,
   ...erasingRoutes,

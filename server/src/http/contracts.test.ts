@@ -164,6 +164,21 @@ beforeAll(async () => {
   await ask('post /memberships', { body: { members: [ola.id], isOver: true } }, boss)
   await ask('get /former-members', {}, boss)
   await ask('get /mail', {}, boss)
+  const rule = [
+    { kind: 'onProgram', template },
+    { kind: 'notTrainedFor', days: 14 },
+  ]
+  const group = await ask('post /groups', { body: { name: 'Away', rule } }, coach)
+  await ask('post /groups/:id', { params: [group.id], body: { name: 'Masters', rule: null } }, coach)
+  await ask(
+    'post /groups/:id/members',
+    { params: [group.id], body: { members: [member.id], isIn: true } },
+    coach,
+  )
+  await ask('get /groups/:id/members', { params: [group.id] }, coach)
+  const ruled = await ask('post /groups', { body: { name: 'By rule', rule } }, coach)
+  await ask('get /groups', {}, coach)
+  await ask('delete /groups/:id', { params: [ruled.id] }, coach)
   await ask('post /forgotten', { body: { email: 'nobody@test.example' } })
   await ask('post /erasures', { body: { members: [ola.id], isAsked: true } }, boss)
   await ask('post /me/erasure', { body: { current: world.password } })

@@ -16,6 +16,7 @@ import * as checkpoints from './014_checkpoints.ts'
 import * as mail from './015_mail.ts'
 import * as erasing from './016_erasing.ts'
 import * as week from './017_week.ts'
+import * as groups from './018_groups.ts'
 
 type Migration = { up(db: Knex): Promise<void>; down(db: Knex): Promise<void> }
 
@@ -37,6 +38,7 @@ const migrations: Record<string, Migration> = {
   '015_mail': mail,
   '016_erasing': erasing,
   '017_week': week,
+  '018_groups': groups,
 }
 
 /** Migrations by name, in order; each is a frozen file that imports no live code. */

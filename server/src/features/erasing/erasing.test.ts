@@ -60,6 +60,16 @@ async function everywhere(): Promise<{ member: Seated; phone: Agent }> {
   }
   const load = { value: 70, unit: 'kg' }
   await phone.post('/api/me/body-weight').send({ load, date: first, today: first }).expect(200)
+  const { id: group } = (
+    await program.coach
+      .post('/api/groups')
+      .send({ name: member.id.slice(0, 8), rule: null })
+      .expect(200)
+  ).body as { id: string }
+  await program.coach
+    .post(`/api/groups/${group}/members`)
+    .send({ members: [member.id], isIn: true })
+    .expect(200)
   const kept = { through: first, body: '{}', revision: 1, gym_revision: 1, kind: 'next' }
   await world.owner('fold_checkpoint').insert({ gym_id: gym, member_id: member.id, ...kept })
   await world.owner('invitation').insert({

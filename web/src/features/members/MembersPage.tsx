@@ -7,7 +7,9 @@ import { formatDay } from '@young-oak/core/units'
 import { api } from '../../app/api.ts'
 import { Button } from '../../ui/Button.tsx'
 import { DataTable, type DataColumn } from '../../ui/DataTable.tsx'
+import { SelectField } from '../../ui/Select.tsx'
 import { Toasts } from '../../ui/Toasts.tsx'
+import { useGroupFilter, type GroupChoice } from '../groups/useGroupFilter.ts'
 import { peopleApi } from '../people/peopleApi.ts'
 import { AssignBar } from './AssignBar.tsx'
 import { EndMemberships } from './EndMemberships.tsx'
@@ -25,9 +27,16 @@ export default function MembersPage() {
     <main className="mx-auto w-full max-w-5xl px-4 py-6">
       <div className="flex flex-wrap items-baseline justify-between gap-x-6">
         <h1 className="text-3xl">Members</h1>
-        <Link to="/people" className={link}>
-          Invite members
-        </Link>
+        <span className="flex gap-6">
+          {kind === 'writer' && (
+            <Link to="/people/groups" className={link}>
+              Groups
+            </Link>
+          )}
+          <Link to="/people" className={link}>
+            Invite members
+          </Link>
+        </span>
       </div>
       {kind === 'writer' && (
         <p className="mt-1 text-bark">
@@ -43,12 +52,49 @@ export default function MembersPage() {
         </p>
       )}
       {data && data.length > 0 && kind === 'owner' && <OwnersList members={data} />}
-      {data && data.length > 0 && kind === 'writer' && (
-        <DataTable label="Members" rows={data} columns={[...columns, progressColumn]} keyOf={keyOf} isLong />
-      )}
+      {data && data.length > 0 && kind === 'writer' && <WritersList members={data} />}
       {kind === 'owner' && <FormerMembers />}
       <Toasts />
     </main>
+  )
+}
+
+/** A writer’s list: everybody, the writer’s own, or those of them who are in a group. */
+function WritersList({ members }: { members: MemberLine[] }) {
+  const [show, setShow] = useState<'all' | 'own' | GroupChoice>('all')
+  const { options, isGroup, found } = useGroupFilter(show)
+  const shown =
+    show === 'all'
+      ? members
+      : members.filter(({ id, isMine }) => (show === 'own' ? isMine : found?.own.has(id)))
+  return (
+    <>
+      <div className="mt-3 max-w-xs">
+        <SelectField
+          label="Show"
+          value={show}
+          options={[['all', 'All members'], ['own', 'Your own members'], ...options]}
+          onChoose={setShow}
+        />
+      </div>
+      {found && (
+        <p className="mt-1 text-sm text-bark">
+          {found.own.size} of your members
+          {found.others > 0 && `; ${found.others} of other writers are in it too`}
+        </p>
+      )}
+      {shown.length > 0 ? (
+        <DataTable label="Members" rows={shown} columns={writersColumns} keyOf={keyOf} isLong />
+      ) : (
+        <p className="mt-4 text-bark">
+          {isGroup && !found
+            ? 'Loading…'
+            : isGroup
+              ? 'None of your members is in this group today.'
+              : 'No member is assigned to you: an owner assigns them here.'}
+        </p>
+      )}
+    </>
   )
 }
 
@@ -193,3 +239,5 @@ const progressColumn: DataColumn<MemberLine> = {
       </Link>
     ),
 }
+
+const writersColumns = [...columns, progressColumn]

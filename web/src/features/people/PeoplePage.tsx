@@ -4,6 +4,7 @@ import type { InvitationLink } from '@young-oak/api/people'
 import { api } from '../../app/api.ts'
 import { useTitle } from '../../app/useTitle.ts'
 import { Toasts } from '../../ui/Toasts.tsx'
+import { GroupsPage } from '../groups/GroupsPage.tsx'
 import { Invitations } from './Invitations.tsx'
 import { InviteForm } from './InviteForm.tsx'
 import { InviteListForm } from './InviteListForm.tsx'
@@ -15,10 +16,11 @@ import { Staff } from './Staff.tsx'
 
 const link = 'underline underline-offset-4'
 
-/** How people come in, and what was written to them. */
+/** How people come in, what was written to them, and the groups that they are in. */
 export default function PeoplePage() {
   const { list } = useParams()
-  return list === 'messages' ? <MailPage /> : <Invited />
+  if (list === 'messages') return <MailPage />
+  return list === 'groups' ? <GroupsPage /> : <Invited />
 }
 
 /** Invitations, and for the owner the staff. */

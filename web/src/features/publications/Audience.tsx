@@ -4,6 +4,7 @@ import { today } from '../../app/today.ts'
 import { Button } from '../../ui/Button.tsx'
 import { Field } from '../../ui/Field.tsx'
 import { SelectField, type Option } from '../../ui/Select.tsx'
+import { useGroupFilter, type GroupChoice } from '../groups/useGroupFilter.ts'
 import { filters, filterTitles, fitting, type Filter } from './audience.ts'
 import { countOf } from './sayPublication.ts'
 
@@ -16,17 +17,21 @@ type Props = {
   error?: string | undefined
 }
 
-const options = filters.map((filter): Option<Filter> => [filter, filterTitles[filter]])
+const options = filters.map((filter): Option<Filter | GroupChoice> => [filter, filterTitles[filter]])
 /** More are not drawn at once: a filter or a name brings the others. */
 const mostShown = 300
 
 /** The writer's own members, found by a filter and by name, to choose one by one or all that were found. */
 export function Audience({ name, members, chosen, onChoose, error }: Props) {
-  const [filter, setFilter] = useState<Filter>('all')
+  const [filter, setFilter] = useState<Filter | GroupChoice>('all')
+  const { options: groups, isGroup, found } = useGroupFilter(filter)
   const [typed, setTyped] = useState('')
   const { own, others } = useMemo(
-    () => fitting(members, { filter, typed }, name, today()),
-    [members, filter, typed, name],
+    () =>
+      isGroup && !found
+        ? { own: [], others: 0 }
+        : fitting(members, { filter: found ?? (filter as Filter), typed }, name, today()),
+    [members, filter, isGroup, found, typed, name],
   )
   const picked = useMemo(() => new Set(chosen), [chosen])
   const choose = (some: MemberLine[], isChosen: boolean) => {
@@ -43,7 +48,7 @@ export function Audience({ name, members, chosen, onChoose, error }: Props) {
         To whom: {countOf(picked.size)}
       </h2>
       <div className="mt-2 grid grid-cols-2 gap-3">
-        <SelectField label="Show" value={filter} options={options} onChoose={setFilter} />
+        <SelectField label="Show" value={filter} options={[...options, ...groups]} onChoose={setFilter} />
         <Field
           label="Name contains"
           type="search"
@@ -93,9 +98,11 @@ export function Audience({ name, members, chosen, onChoose, error }: Props) {
         )}
         {own.length === 0 && (
           <li className="p-2 text-bark">
-            {members.some(({ isMine }) => isMine)
-              ? 'None of your members fits.'
-              : 'No members are assigned to you: an owner assigns them on the Members page.'}
+            {isGroup && !found
+              ? 'Loading…'
+              : members.some(({ isMine }) => isMine)
+                ? 'None of your members fits.'
+                : 'No members are assigned to you: an owner assigns them on the Members page.'}
           </li>
         )}
       </ul>

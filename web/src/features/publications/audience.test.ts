@@ -34,6 +34,14 @@ describe('an audience', () => {
     expect(names(filter)).toEqual(found)
   })
 
+  test('of a group is whoever is in it, as far as the name goes', () => {
+    const group = { own: new Set(['Ben', 'Di']), others: 3 }
+    expect(fitting(members, { filter: group, typed: 'd' }, 'Base', day)).toEqual({
+      own: [members[3]],
+      others: 3,
+    })
+  })
+
   test('is narrowed by what a name holds, and counts others without naming them', () => {
     expect(names('all', ' B ')).toEqual(['Ben'])
     expect(fitting(members, { filter: 'running', typed: '' }, 'Base', day).others).toBe(1)

@@ -24,17 +24,23 @@ const fits: Record<Filter, (member: MemberLine, name: string, day: Day) => boole
   away: ({ lastSession }, _name, day) => lastSession === null || lastSession < addDays(day, -longAway),
 }
 
-/** The asker's own members who fit a filter and whose names hold what was typed; and how many others fit, who are not theirs. */
+/** Who is in a group, of the asker's own members by id; how many others are. */
+export type InGroup = { own: ReadonlySet<string>; others: number }
+
+/** The asker's own members who fit a filter, or are in a group, and whose names hold what was typed; and how many others fit, who are not theirs. */
 export function fitting(
   members: MemberLine[],
-  { filter, typed }: { filter: Filter; typed: string },
+  { filter, typed }: { filter: Filter | InGroup; typed: string },
   name: string,
   day: Day,
 ): { own: MemberLine[]; others: number } {
   const wanted = typed.trim().toLowerCase()
-  const found = members.filter(
-    (member) => fits[filter](member, name, day) && member.name.toLowerCase().includes(wanted),
-  )
+  const isNamed = (member: MemberLine) => member.name.toLowerCase().includes(wanted)
+  if (typeof filter === 'object') {
+    const { own, others } = filter
+    return { own: members.filter((member) => own.has(member.id) && isNamed(member)), others }
+  }
+  const found = members.filter((member) => fits[filter](member, name, day) && isNamed(member))
   const own = found.filter(({ isMine }) => isMine)
   return { own, others: found.length - own.length }
 }

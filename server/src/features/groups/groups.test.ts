@@ -1,0 +1,163 @@
+import { afterAll, beforeAll, describe, expect, test } from '@jest/globals'
+import type { Condition, GroupLine, GroupMembers } from '@young-oak/api/groups'
+import { addDays } from '@young-oak/core/units'
+import { publish } from '../../testing/publish.ts'
+import { smallTemplate } from '../../testing/template.ts'
+import { makeWorld, type Agent, type Seated, type World } from '../../testing/world.ts'
+
+let world: World
+let gym: string
+let coach: Agent
+let small: string
+let other: string
+const people: Record<string, Seated> = {}
+let today: string
+// Ada and Bo are Will's, Cy is nobody's. Ada runs Small (2 days a week), Bo and Cy run Other (3 days); Di, Will's too, runs nothing.
+beforeAll(async () => {
+  world = await makeWorld()
+  gym = await world.addGym('Here')
+  const writer = await world.addStaff(gym, 'writer', 'Will')
+  coach = await world.signIn(writer)
+  const add = async (name: string, perWeek: number): Promise<string> => {
+    const template = smallTemplate()
+    const phases = template.phases.map((phase) => ({ ...phase, perWeek }))
+    return (
+      await coach
+        .post('/api/templates')
+        .send({ template: { ...template, name, phases } })
+        .expect(200)
+    ).body.id
+  }
+  small = await add('Small', 2)
+  other = await add('Other', 3)
+  for (const name of ['Ada', 'Bo', 'Cy', 'Di']) people[name] = await world.addMember(gym, name, writer)
+  const { rows } = await world.owner.raw(`select (now() at time zone 'Europe/London')::date as today`)
+  today = rows[0].today
+  const ids = (...names: string[]) => names.map((name) => people[name]?.id as string)
+  await publish(world, coach, small, { members: ids('Ada'), start: today })
+  await publish(world, coach, other, { members: ids('Bo', 'Cy'), start: today })
+  await world.owner('assignment').where({ member_id: people.Cy?.id }).delete()
+  await trained('Ada', 10)
+  await trained('Cy', 20)
+}, 120_000)
+afterAll(() => world.end())
+
+/** A session of somebody with one set done, so many days ago. */
+async function trained(name: string, daysAgo: number): Promise<void> {
+  const own = { gym_id: gym, member_id: people[name]?.id, revision: 1 }
+  const id = `${name} ${daysAgo}`
+  const date = addDays(today, -daysAgo)
+  await world
+    .owner('session_log')
+    .insert({ ...own, id, date, closed: true, format: 1, copy: '{}', copied: 0 })
+  await world
+    .owner('set_entry')
+    .insert({ ...own, session_id: id, id, rev: 1, change: id, state: 'done', format: 1, body: '{}' })
+}
+
+const make = async (name: string, rule: Condition[] | null): Promise<GroupLine> =>
+  (await coach.post('/api/groups').send({ name, rule }).expect(200)).body
+const inGroup = async (id: string): Promise<{ names: string[]; others: number }> => {
+  const { members, others } = (await coach.get(`/api/groups/${id}/members`).expect(200)).body as GroupMembers
+  const names = Object.entries(people).flatMap(([name, seat]) => (members.includes(seat.id) ? [name] : []))
+  return { names, others }
+}
+
+describe('a group by a rule', () => {
+  test.each<[string, () => Condition[], string[], number]>([
+    ['a program', () => [{ kind: 'onProgram', template: other }], ['Bo'], 1],
+    ['no program', () => [{ kind: 'onNoProgram' }], ['Di'], 0],
+    ['no session for 10 days', () => [{ kind: 'notTrainedFor', days: 10 }], ['Ada', 'Bo', 'Di'], 1],
+    ['no session for 11 days', () => [{ kind: 'notTrainedFor', days: 11 }], ['Bo', 'Di'], 1],
+    ['3 days a week', () => [{ kind: 'daysAWeek', days: 3 }], ['Bo'], 1],
+    [
+      'all of several',
+      () => [
+        { kind: 'onProgram', template: other },
+        { kind: 'notTrainedFor', days: 20 },
+      ],
+      ['Bo'],
+      1,
+    ],
+    ['what nobody fits', () => [{ kind: 'onNoProgram' }, { kind: 'onProgram', template: small }], [], 0],
+  ])(
+    'of %s has the asker’s own members who fit, and counts the others',
+    async (name, rule, names, others) => {
+      const { id } = await make(name, rule())
+      expect(await inGroup(id)).toEqual({ names, others })
+    },
+  )
+
+  test('is asked on the day: whoever trains leaves it, and nobody is put in by hand', async () => {
+    const { id } = await make('Away', [{ kind: 'notTrainedFor', days: 5 }])
+    expect((await inGroup(id)).names).toEqual(['Ada', 'Bo', 'Di'])
+    await trained('Di', 1)
+    expect((await inGroup(id)).names).toEqual(['Ada', 'Bo'])
+    const { body } = await coach
+      .post(`/api/groups/${id}/members`)
+      .send({ members: [people.Di?.id], isIn: true })
+      .expect(422)
+    expect(body.code).toBe('notPossible')
+  })
+
+  test('with a condition that there is none of is refused where it stands', async () => {
+    for (const [condition, message] of [
+      [{ kind: 'level' }, /A condition is none/],
+      [{ kind: 'notTrainedFor', days: 0 }, /from 1 to 365/],
+      [{ kind: 'daysAWeek', days: 2.5 }, /from 1 to 7/],
+      [{ kind: 'onProgram', template: 'x' }, /Choose a program/],
+      [null, /./],
+    ] as const) {
+      const { body } = await coach
+        .post('/api/groups')
+        .send({ name: 'Bad', rule: [condition] })
+        .expect(422)
+      expect(body.errors[0].path).toMatch(/^rule\[0\]/)
+      expect(body.errors[0].message).toMatch(message)
+    }
+    await coach.post('/api/groups').send({ name: 'Bad', rule: [] }).expect(422)
+  })
+})
+
+describe('a group by hand', () => {
+  test('has whom a writer puts in of their own, until they are taken out or leave the gym', async () => {
+    const { id } = await make('Masters', null)
+    const put = (names: string[], isIn = true) =>
+      coach.post(`/api/groups/${id}/members`).send({ members: names.map((name) => people[name]?.id), isIn })
+    await put(['Ada', 'Bo']).expect(200)
+    await put(['Ada']).expect(200)
+    expect(await inGroup(id)).toEqual({ names: ['Ada', 'Bo'], others: 0 })
+    await put(['Cy']).expect(403)
+    await put(['Bo'], false).expect(200)
+    expect(await inGroup(id)).toEqual({ names: ['Ada'], others: 0 })
+    await world.owner('member').where({ id: people.Ada?.id }).update({ left_at: world.owner.fn.now() })
+    expect(await inGroup(id)).toEqual({ names: [], others: 0 })
+    await world.owner('member').where({ id: people.Ada?.id }).update({ left_at: null })
+    // A rule goes before whoever was put in by hand, and gives them back when it goes.
+    await coach
+      .post(`/api/groups/${id}`)
+      .send({ name: 'Masters', rule: [{ kind: 'onNoProgram' }] })
+      .expect(200)
+    expect((await inGroup(id)).names).toEqual(['Di'])
+    await coach.post(`/api/groups/${id}`).send({ name: 'Masters', rule: null }).expect(200)
+    expect((await inGroup(id)).names).toEqual(['Ada'])
+  })
+
+  test('has a name of its own, is deleted with nobody hurt, and is the gym’s alone', async () => {
+    const { id } = await make('Juniors', null)
+    await coach.post('/api/groups').send({ name: 'juniors', rule: null }).expect(409)
+    await coach.post(`/api/groups/${id}`).send({ name: 'JUNIORS', rule: null }).expect(200)
+    await coach
+      .post(`/api/groups/${id}/members`)
+      .send({ members: [people.Ada?.id], isIn: true })
+      .expect(200)
+    const there = await world.addGym('There')
+    const stranger = await world.signIn(await world.addStaff(there, 'writer', 'Wim'))
+    expect((await stranger.get('/api/groups').expect(200)).body).toEqual([])
+    await stranger.get(`/api/groups/${id}/members`).expect(404)
+    await stranger.delete(`/api/groups/${id}`).expect(404)
+    await coach.delete(`/api/groups/${id}`).expect(204)
+    await coach.get(`/api/groups/${id}/members`).expect(404)
+    expect(await world.owner('member').where({ id: people.Ada?.id }).first('name')).toEqual({ name: 'Ada' })
+  })
+})

@@ -1,0 +1,78 @@
+import type { GivenGroup, GroupLine } from '@young-oak/api/groups'
+import type { Scope } from '../../database/scope.ts'
+import { whereFits } from './fits.ts'
+
+/** The format of a rule as it is stored. */
+const format = 1
+
+const columns = ({ name, rule }: GivenGroup) => ({ name, format, rule: rule && JSON.stringify(rule) })
+
+export const listGroups = ({ db, gym }: Scope): Promise<GroupLine[]> =>
+  db('member_group').where({ gym_id: gym }).orderByRaw('lower(name), id').select('id', 'name', 'rule')
+
+export const findGroup = ({ db, gym }: Scope, id: string): Promise<GroupLine | undefined> =>
+  db('member_group').where({ gym_id: gym, id }).first('id', 'name', 'rule')
+
+/** Whether another group has a name, however it is written. */
+export async function isTaken({ db, gym }: Scope, name: string, by?: string): Promise<boolean> {
+  const query = db('member_group').where({ gym_id: gym }).whereRaw('lower(name) = lower(?)', [name])
+  if (by !== undefined) query.whereNot({ id: by })
+  return (await query.first('id')) !== undefined
+}
+
+export async function insertGroup({ db, gym }: Scope, group: GivenGroup): Promise<string> {
+  const [made] = await db('member_group')
+    .insert({ gym_id: gym, ...columns(group) })
+    .returning('id')
+  return made.id
+}
+
+export async function saveGroup({ db, gym }: Scope, id: string, group: GivenGroup): Promise<void> {
+  await db('member_group').where({ gym_id: gym, id }).update(columns(group))
+}
+
+export async function deleteGroup({ db, gym }: Scope, id: string): Promise<boolean> {
+  return (await db('member_group').where({ gym_id: gym, id }).delete()) > 0
+}
+
+/** Everybody here who is in a group today, with whether a writer has them. */
+export async function membersOf(
+  { db, gym }: Scope,
+  { id, rule }: GroupLine,
+  staff: string,
+): Promise<{ id: string; isOwn: boolean }[]> {
+  const query = db('member as m')
+    .join('gym as g', 'g.id', 'm.gym_id')
+    .leftJoin('assignment as a', (on) =>
+      on
+        .on('a.gym_id', 'm.gym_id')
+        .andOn('a.member_id', 'm.id')
+        .andOnVal('a.staff_id', staff)
+        .andOnNull('a.until_at'),
+    )
+    .where({ 'm.gym_id': gym, 'm.left_at': null })
+    .select('m.id', db.raw('a.member_id is not null as "isOwn"'))
+    .orderBy(['m.name', 'm.id'])
+  if (rule) whereFits(query, rule)
+  else
+    query.whereExists(
+      db('group_member as o')
+        .where({ 'o.group_id': id })
+        .whereRaw('o.gym_id = m.gym_id and o.member_id = m.id'),
+    )
+  return query
+}
+
+export async function putIn({ db, gym }: Scope, id: string, members: string[]): Promise<void> {
+  await db.raw(
+    'insert into group_member (gym_id, group_id, member_id) select ?, ?, unnest(?::uuid[]) on conflict do nothing',
+    [gym, id, members],
+  )
+}
+
+export async function takeOut({ db, gym }: Scope, id: string, members: string[]): Promise<void> {
+  await db('group_member')
+    .where({ gym_id: gym, group_id: id })
+    .whereRaw('member_id = any(?::uuid[])', [members])
+    .delete()
+}
