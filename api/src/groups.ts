@@ -1,58 +1,46 @@
-import { array, boolean, lazy, mixed, number, object, string, type InferType } from 'yup'
-
-const kind = <const K extends string>(one: K) => string<K>().oneOf([one]).required()
+import { array, boolean, number, object, string } from 'yup'
 
 /** What a rule may ask of a member, one kind each. */
-const conditionSchemas = {
-  onProgram: object({
-    kind: kind('onProgram'),
-    template: string().uuid('Choose a program.').required('Choose a program.'),
-  }).noUnknown(),
-  onNoProgram: object({ kind: kind('onNoProgram') }).noUnknown(),
-  notTrainedFor: object({
-    kind: kind('notTrainedFor'),
-    days: number()
-      .typeError(daysFault())
-      .integer(daysFault())
-      .min(1, daysFault())
-      .max(365, daysFault())
-      .required(daysFault()),
-  }).noUnknown(),
-  daysAWeek: object({
-    kind: kind('daysAWeek'),
-    days: number()
-      .typeError(weekFault())
-      .integer(weekFault())
-      .min(1, weekFault())
-      .max(7, weekFault())
-      .required(weekFault()),
-  }).noUnknown(),
-}
-function daysFault(): string {
-  return 'Days are a whole number from 1 to 365.'
-}
-function weekFault(): string {
-  return 'Days a week are a whole number from 1 to 7.'
-}
-export type Condition = {
-  [K in keyof typeof conditionSchemas]: InferType<(typeof conditionSchemas)[K]>
-}[keyof typeof conditionSchemas]
-export const conditionKinds = Object.keys(conditionSchemas) as Condition['kind'][]
+export type Condition =
+  | { kind: 'onProgram'; template: string }
+  | { kind: 'onNoProgram' }
+  | { kind: 'notTrainedFor'; days: number }
+  | { kind: 'daysAWeek'; days: number }
+export const conditionKinds: readonly Condition['kind'][] = [
+  'onProgram',
+  'onNoProgram',
+  'notTrainedFor',
+  'daysAWeek',
+]
 
-const isKind = (value: unknown): value is Condition['kind'] =>
-  conditionKinds.includes(value as Condition['kind'])
-const unknown = mixed<never>().test('kind', 'A condition is none of those that there are.', () => false)
+const days = {
+  notTrainedFor: { most: 365, fault: 'Days are a whole number from 1 to 365.' },
+  daysAWeek: { most: 7, fault: 'Days a week are a whole number from 1 to 7.' },
+}
 
-const conditionSchema = lazy((value: unknown) => {
-  const given = (value as { kind?: unknown } | null)?.kind
-  return isKind(given) ? conditionSchemas[given] : unknown
-})
+/** One condition; what its kind does not have is not taken. */
+const conditionSchema = object({
+  kind: string()
+    .oneOf([...conditionKinds], 'A condition is none of those that there are.')
+    .required('Choose a condition.'),
+  template: string().when('kind', ([kind]: string[], field) =>
+    kind === 'onProgram'
+      ? field.uuid('Choose a program.').required('Choose a program.')
+      : field.test('absent', 'This condition has no program.', (value) => value === undefined),
+  ),
+  days: number().when('kind', ([kind]: string[], field) => {
+    if (kind !== 'notTrainedFor' && kind !== 'daysAWeek')
+      return field.test('absent', 'This condition has no days.', (value) => value === undefined)
+    const { most, fault } = days[kind]
+    return field.typeError(fault).integer(fault).min(1, fault).max(most, fault).required(fault)
+  }),
+}).noUnknown()
 
 /** A group is by hand where it has no rule; by a rule, whoever fits all of it on the day that it is asked is in it. */
 export const groupSchema = object({
   name: string().trim().required('Enter a name.').max(60, 'A name has at most 60 characters.'),
   rule: array()
-    .of(conditionSchema as never)
+    .of(conditionSchema.required())
     .min(1, 'A rule has at least one condition.')
     .max(6, 'A rule has at most 6 conditions.')
     .nullable()

@@ -42,6 +42,7 @@ test('sign-in is open to everybody, and what leads to it', () => {
   expect(routes.filter(({ contract }) => contract.who === 'anyone').map(({ name }) => name)).toEqual([
     'get /session',
     'post /session',
+    'post /forgotten',
     'post /reset',
     'delete /session',
     'get /set-up',

@@ -53,7 +53,7 @@ export async function membersOf(
     .where({ 'm.gym_id': gym, 'm.left_at': null })
     .select('m.id', db.raw('a.member_id is not null as "isOwn"'))
     .orderBy(['m.name', 'm.id'])
-  if (rule) whereFits(query, rule)
+  if (rule) whereFits(query, gym, rule)
   else
     query.whereExists(
       db('group_member as o')
