@@ -93,8 +93,14 @@ export const answerRequestSchema = object({
   writers: array().of(string().uuid().required()).max(20).optional(),
 }).noUnknown()
 
-/** Somebody who trained here; their data may be about to be deleted. */
-export type FormerLine = { id: string; name: string; leftOn: string; eraseOn: string | null }
+/** Somebody who trained here; their data may be about to be deleted, by their own word or the owner's. */
+export type FormerLine = {
+  id: string
+  name: string
+  leftOn: string
+  eraseOn: string | null
+  isOwnWord: boolean
+}
 
 /** Has the data of members who have left deleted, or stops that. */
 export const erasuresSchema = object({

@@ -79,13 +79,21 @@ export const people = {
     says: 'Who trained in the gym and has left, by name.',
     who: ['owner'],
     query: paged,
-    answer: pageOf(exact<FormerLine>({ id: text(), name: text(), leftOn: date(), eraseOn: orNull(date()) })),
+    answer: pageOf(
+      exact<FormerLine>({
+        id: text(),
+        name: text(),
+        leftOn: date(),
+        eraseOn: orNull(date()),
+        isOwnWord: yesOrNo(),
+      }),
+    ),
     problems: [],
   }),
   ...contract({
     method: 'post',
     path: '/erasures',
-    says: 'Has the data of members who have left deleted after 14 days, or stops that. Nothing happens to members who are here: they ask themselves.',
+    says: 'Has the data of members who have left deleted after 14 days, or stops that. Members who are here ask themselves, and what a member has asked is theirs to stop.',
     who: ['owner'],
     body: erasuresSchema,
     answer: null,

@@ -26,7 +26,7 @@ export async function up(db: Knex): Promise<void> {
     comment on column mail.key is 'what it is about, to whom and when: the same is written once';
     comment on column mail.path is 'where its link leads; gone once it was sent, or once the link is worth nothing';
     comment on column mail.fault is 'why it was not sent the last time';
-    create index mail_latest on mail (gym_id, made_at desc, id);
+    create index mail_latest on mail (gym_id, made_at desc, id desc);
     alter table mail enable row level security;
     alter table mail force row level security;
     create policy own_gym on mail using (gym_id = nullif(current_setting('app.gym', true), '')::uuid);

@@ -3,8 +3,10 @@ import type { Knex } from 'knex'
 /** Deleting what is known of a member: asked for, stopped, or done after fourteen days. Months of attendance stay, without a name. */
 export async function up(db: Knex): Promise<void> {
   await db.raw(`
-    alter table member add column erase_on date, add column erased_at timestamptz;
+    alter table member add column erase_on date, add column erase_asked_by text check (erase_asked_by in ('member', 'owner')),
+      add column erased_at timestamptz;
     comment on column member.erase_on is 'the day, in the gym''s zone, on which what is known of the member is deleted; until then it can be stopped';
+    comment on column member.erase_asked_by is 'the member''s own word is for the member alone to take back';
     comment on column member.erased_at is 'nothing is known any more but that somebody trained here';
 
     create table attendance_month (
@@ -51,7 +53,7 @@ export async function up(db: Knex): Promise<void> {
       delete from fold_checkpoint where gym_id = own and member_id = erased;
       delete from impact_member where gym_id = own and member_id = erased;
       delete from assignment where gym_id = own and member_id = erased;
-      update member set name = 'Deleted member', account_id = null, erase_on = null, erased_at = now(), left_at = coalesce(left_at, now()),
+      update member set name = 'Deleted member', account_id = null, erase_on = null, erase_asked_by = null, erased_at = now(), left_at = coalesce(left_at, now()),
           revision = revision + 1, dirty_from = null
         where gym_id = own and id = erased;
       if who is null then return true; end if;

@@ -241,6 +241,32 @@ describe('a member’s data', () => {
     expect((await world.owner('member').where({ id: member.id }).first('left_at')).left_at).not.toBeNull()
   })
 
+  test('that a member asks to have deleted is the member’s alone to keep', async () => {
+    const { member, phone } = await program.enrol('Ursel', first)
+    const eraseOn = async () =>
+      (await world.owner('member').where({ id: member.id }).first('erase_on')).erase_on
+    const owners = (path: string, body: object) =>
+      owner
+        .post(`/api/${path}`)
+        .send({ members: [member.id], ...body })
+        .expect(204)
+    await ask(phone).expect(200)
+    await owners('erasures', { isAsked: false })
+    await owners('memberships', { isOver: true })
+    await owners('erasures', { isAsked: true })
+    await owners('erasures', { isAsked: false })
+    await owners('memberships', { isOver: false })
+    expect(await eraseOn()).not.toBeNull()
+    await phone.delete('/api/me/erasure').expect(200)
+    expect(await eraseOn()).toBeNull()
+    // The owner's own word goes where the member is taken back.
+    await owners('memberships', { isOver: true })
+    await owners('erasures', { isAsked: true })
+    expect(await eraseOn()).not.toBeNull()
+    await owners('memberships', { isOver: false })
+    expect(await eraseOn()).toBeNull()
+  })
+
   test('is nobody else’s to delete: not by the function of the database, in another gym or before the day', async () => {
     const { member } = await program.enrol('Vera', first)
     await setDay(member.id, 1)

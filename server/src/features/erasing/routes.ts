@@ -7,11 +7,11 @@ import { needPassword } from '../accounts/needPassword.ts'
 import { addressOf } from '../accounts/store.ts'
 import { erasureMail } from '../mail/letters.ts'
 import { write } from '../mail/service.ts'
-import { askErasure, erasureOf, stopErasure } from './store.ts'
+import { askErasure, erasureOf, stopErasure, type Asker } from './store.ts'
 
 /** Has members deleted, each by a job of the day on which it can no longer be stopped. */
-async function ask(scope: Scope, ids: string[], former: boolean): Promise<void> {
-  for (const { id, at } of await askErasure(scope, ids, former)) await addJob(scope, 'erase', id, at)
+async function ask(scope: Scope, ids: string[], by: Asker): Promise<void> {
+  for (const { id, at } of await askErasure(scope, ids, by)) await addJob(scope, 'erase', id, at)
 }
 
 /** Tells a member what they have asked for: it may have been somebody else with their phone. */
@@ -28,7 +28,7 @@ export const erasingRoutes: Route[] = [
   route('post /me/erasure', async (call) => {
     const account = await needPassword(call)
     return call.inScope(async (scope) => {
-      await ask(scope, [call.seat.id], false)
+      await ask(scope, [call.seat.id], 'member')
       const eraseOn = await erasureOf(scope, call.seat.id)
       if (eraseOn !== null) await tell(scope, call.seat, account, eraseOn)
       return { eraseOn }
@@ -36,11 +36,11 @@ export const erasingRoutes: Route[] = [
   }),
   route('delete /me/erasure', ({ inScope, seat }) =>
     inScope(async (scope) => {
-      await stopErasure(scope, [seat.id])
+      await stopErasure(scope, [seat.id], 'member')
       return { eraseOn: null }
     }),
   ),
   route('post /erasures', ({ inScope, body: { members, isAsked } }) =>
-    inScope((scope) => (isAsked ? ask(scope, members, true) : stopErasure(scope, members))),
+    inScope((scope) => (isAsked ? ask(scope, members, 'owner') : stopErasure(scope, members, 'owner'))),
   ),
 ]

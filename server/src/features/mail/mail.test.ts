@@ -1,6 +1,7 @@
 import type { AddressInfo } from 'node:net'
 import { afterAll, beforeAll, beforeEach, describe, expect, test } from '@jest/globals'
 import { build, buildHeader } from '@young-oak/api/build'
+import type { Page } from '@young-oak/api/contracts'
 import type { MailLine } from '@young-oak/api/mail'
 import type { InvitationLink } from '@young-oak/api/people'
 import { simpleParser } from 'mailparser'
@@ -97,6 +98,38 @@ describe('a message', () => {
     await work('mail')
     expect(got.filter(({ to }) => to === 'bo@test.example')).toEqual([])
     expect((await of('bo@test.example'))?.link).toBeNull()
+  })
+
+  test('has no link any more once its invitation is over, or whoever made it has left', async () => {
+    const late = await invite('Hal', 'hal@test.example')
+    await world.owner('invitation').where({ id: late.id }).update({ ends_at: '2026-01-01' })
+    expect((await of('hal@test.example'))?.link).toBeNull()
+    const leaving = await world.addStaff(gym, 'writer', 'Wes')
+    const people = [{ name: 'Ida', role: 'member', email: 'ida@test.example' }]
+    await (await world.signIn(leaving)).post('/api/invitations').send({ people }).expect(200)
+    expect((await of('ida@test.example'))?.link).not.toBeNull()
+    await owner.post(`/api/staff/${leaving.id}/leave`).send({}).expect(200)
+    expect((await of('ida@test.example'))?.link).toBeNull()
+    await work('mail')
+    expect(got).toEqual([])
+  })
+
+  test('is in a list of many once, also of those that were written at one moment', async () => {
+    const people = Array.from({ length: 150 }, (_, i) => ({
+      name: `Many ${i}`,
+      role: 'member',
+      email: `many-${i}@test.example`,
+    }))
+    await owner.post('/api/invitations').send({ people }).expect(200)
+    const seen: string[] = []
+    for (let after: string | null = ''; after !== null;) {
+      const { items, next } = (await owner.get(`/api/mail${after && `?after=${after}`}`).expect(200))
+        .body as Page<MailLine>
+      seen.push(...items.map(({ toAddress }) => toAddress).filter((address) => address.startsWith('many-')))
+      after = next
+    }
+    expect(seen).toHaveLength(150)
+    expect(new Set(seen).size).toBe(150)
   })
 
   test('that the mail server does not take says why, and is sent when it is tried again', async () => {

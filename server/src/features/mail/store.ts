@@ -29,12 +29,16 @@ export async function insertMail({ db, gym }: Scope, mails: NewMail[]): Promise<
 
 export type Unsent = { to: string; subject: string; body: string; path: string }
 
-/** A message that was not sent yet, and whose link is still worth something. */
-export async function findUnsent({ db }: Scope, id: string): Promise<Unsent | undefined> {
-  return db('mail')
-    .where({ id, sent_at: null })
-    .whereNotNull('path')
-    .first('to_address as to', 'subject', 'body', 'path')
+/** Where the link of a message `m` leads; null where it was sent, and where its invitation no longer works. */
+const path = `case when m.invitation_id is null or exists (select from invitation i where i.gym_id = m.gym_id and i.id = m.invitation_id
+  and i.used_at is null and i.withdrawn_at is null and i.ends_at > now()) then m.path end`
+
+/** A message that was not sent yet, and whose link works. */
+export async function findUnsent({ db, gym }: Scope, id: string): Promise<Unsent | undefined> {
+  return db('mail as m')
+    .where({ 'm.gym_id': gym, 'm.id': id, 'm.sent_at': null })
+    .whereRaw(`(${path}) is not null`)
+    .first('m.to_address as to', 'm.subject', 'm.body', 'm.path')
 }
 
 /** The link of a message that was sent is in the hands of whoever got it, and is kept nowhere else. */
@@ -50,7 +54,7 @@ export async function noteFault({ db }: Scope, id: string, fault: string): Promi
     .update({ tries: db.raw('tries + 1'), fault })
 }
 
-/** Takes the link away from messages of an invitation that was used, withdrawn or given another link. */
+/** Takes the link away from messages of an invitation that was given another one. */
 export async function forgetLinks({ db }: Scope, invitation: string): Promise<void> {
   await db('mail').where({ invitation_id: invitation }).update({ path: null })
 }
@@ -61,14 +65,22 @@ export async function listMail(
   publicUrl: string,
   after?: string,
 ): Promise<Page<MailLine>> {
-  const query = db('mail')
-    .where({ gym_id: gym })
-    .orderBy([{ column: 'made_at', order: 'desc' }, { column: 'id' }])
+  const query = db('mail as m')
+    .where({ 'm.gym_id': gym })
+    .orderBy([
+      { column: 'm.made_at', order: 'desc' },
+      { column: 'm.id', order: 'desc' },
+    ])
     .limit(pageSize + 1)
-    .select('id', 'to_name as toName', 'to_address as toAddress', 'subject', 'body', 'path', 'fault')
-    .select(db.raw(`${instant('made_at')} as "madeAt"`), db.raw(`${instant('sent_at')} as "sentAt"`))
+    .select('m.id', 'm.to_name as toName', 'm.to_address as toAddress', 'm.subject', 'm.body', 'm.fault')
+    .select(
+      db.raw(`${path} as path, ${instant('m.made_at')} as "madeAt", ${instant('m.sent_at')} as "sentAt"`),
+    )
   if (after)
-    query.whereRaw('(made_at, id) < (select made_at, id from mail where gym_id = ? and id = ?)', [gym, after])
+    query.whereRaw('(m.made_at, m.id) < (select made_at, id from mail where gym_id = ? and id = ?)', [
+      gym,
+      after,
+    ])
   const rows = (await query) as (Omit<MailLine, 'link'> & { path: string | null })[]
   return pageFrom(
     rows.map(({ path, ...line }) => ({

@@ -9,7 +9,6 @@ import { hashPassword, isPassword } from '../accounts/password.ts'
 import { addressOf, findAccount, insertAccount } from '../accounts/store.ts'
 import { requestMail } from '../mail/letters.ts'
 import { write } from '../mail/service.ts'
-import { forgetLinks } from '../mail/store.ts'
 import { readLink } from './links.ts'
 import {
   countRequests,
@@ -69,7 +68,6 @@ export async function accept(
     if (!(await takeSeat(scope, invitation, account, given.name)))
       throw alreadyHere(invitation.role, invitation.gymName)
     await useInvitation(scope, invitation.id, account)
-    await forgetLinks(scope, invitation.id)
     return { account, seat: { gym: scope.gym, kind: invitation.role } }
   })
 }

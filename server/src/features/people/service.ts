@@ -126,7 +126,6 @@ export async function renewLink(
 
 export async function withdraw(scope: Scope, seat: Seat, id: string): Promise<void> {
   if (!(await withdrawInvitation(scope, id, invites(seat)))) throw notFound('invitation')
-  await forgetLinks(scope, id)
 }
 
 const gymOf = ({ gym, gymName }: Seat) => ({ id: gym, name: gymName })

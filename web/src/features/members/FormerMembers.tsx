@@ -32,16 +32,19 @@ export function FormerMembers() {
             <span className="min-w-40 font-medium">{one.name}</span>
             <span className="grow text-bark">
               left {formatDay(one.leftOn)}
-              {one.eraseOn !== null && `; data deleted on ${formatDay(one.eraseOn)}`}
+              {one.eraseOn !== null &&
+                `; data deleted on ${formatDay(one.eraseOn)}${one.isOwnWord ? ', as the member has asked' : ''}`}
             </span>
-            <Button
-              look="quiet"
-              disabled={isSetting}
-              aria-label={`${one.eraseOn === null ? 'Delete' : 'Keep'} the data of ${one.name}`}
-              onClick={() => void erase(one, one.eraseOn === null)}
-            >
-              {one.eraseOn === null ? 'Delete data in 14 days' : 'Keep data'}
-            </Button>
+            {!one.isOwnWord && (
+              <Button
+                look="quiet"
+                disabled={isSetting}
+                aria-label={`${one.eraseOn === null ? 'Delete' : 'Keep'} the data of ${one.name}`}
+                onClick={() => void erase(one, one.eraseOn === null)}
+              >
+                {one.eraseOn === null ? 'Delete data in 14 days' : 'Keep data'}
+              </Button>
+            )}
             <Button
               look="quiet"
               disabled={isLoading}
