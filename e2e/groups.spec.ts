@@ -7,10 +7,10 @@ test('groups, by hand and by a rule, filter the members list and an audience', a
   await page.getByRole('link', { name: 'Groups' }).click()
   await expect(page.getByText('No groups yet.')).toBeVisible()
   const form = page.getByRole('form', { name: 'New group' })
-  await form.getByRole('button', { name: 'Make the group' }).click()
+  await form.getByRole('button', { name: 'Add the group' }).click()
   await expect(form.getByText('Enter a name.')).toBeVisible()
   await form.getByLabel('Name of the group').fill('Masters')
-  await form.getByRole('button', { name: 'Make the group' }).click()
+  await form.getByRole('button', { name: 'Add the group' }).click()
   await page.getByRole('button', { name: 'Choose the members of Masters' }).click()
   for (const name of ['Bram Oxley', 'Corin Vale']) await page.getByRole('checkbox', { name }).check()
   await expect(page.getByRole('button', { name: 'Choose the members of Masters' })).toHaveText(
@@ -19,9 +19,9 @@ test('groups, by hand and by a rule, filter the members list and an audience', a
 
   // By a rule, with the keyboard alone; what is not possible is said at its field.
   await form.getByLabel('Name of the group').fill('masters')
-  await form.getByLabel('Who is in it').focus()
+  await form.getByLabel('Members of the group').focus()
   await page.keyboard.press('ArrowDown')
-  await page.getByRole('option', { name: 'Whoever fits a rule today' }).focus()
+  await page.getByRole('option', { name: 'by a rule, as of today' }).focus()
   await page.keyboard.press('Enter')
   await form.getByLabel('Days').fill('0')
   await page.keyboard.press('Enter')

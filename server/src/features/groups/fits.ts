@@ -5,7 +5,7 @@ type Of<K extends Condition['kind']> = Extract<Condition, { kind: K }>
 type Asked = { sql: string; values: (string | number)[] }
 type Asks = { [K in Condition['kind']]: (condition: Of<K>, gym: string) => Asked }
 
-/** Members with programs, gathered once for all of a gym: looked for member by member it took five times as long. */
+/** Members with programs, of the gym as a whole: the view is read once, not for each member. */
 const onPrograms = 'select e.member_id from current_enrolment e where e.gym_id = ?'
 
 /** What each condition asks of a member `m` of a gym `g`, today in the gym's zone. */

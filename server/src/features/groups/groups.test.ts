@@ -146,6 +146,10 @@ describe('a group by hand', () => {
   test('has a name of its own, is deleted with nobody hurt, and is the gym’s alone', async () => {
     const { id } = await make('Juniors', null)
     await coach.post('/api/groups').send({ name: 'juniors', rule: null }).expect(409)
+    const twice = await Promise.all(
+      [1, 2].map(() => coach.post('/api/groups').send({ name: 'Twice', rule: null })),
+    )
+    expect(twice.map(({ status }) => status).sort()).toEqual([200, 409])
     await coach.post(`/api/groups/${id}`).send({ name: 'JUNIORS', rule: null }).expect(200)
     await coach
       .post(`/api/groups/${id}/members`)

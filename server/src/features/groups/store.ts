@@ -13,8 +13,9 @@ export const listGroups = ({ db, gym }: Scope): Promise<GroupLine[]> =>
 export const findGroup = ({ db, gym }: Scope, id: string): Promise<GroupLine | undefined> =>
   db('member_group').where({ gym_id: gym, id }).first('id', 'name', 'rule')
 
-/** Whether another group has a name, however it is written. */
+/** Whether another group has a name, however it is written; until this transaction ends nobody else takes one. */
 export async function isTaken({ db, gym }: Scope, name: string, by?: string): Promise<boolean> {
+  await db.raw(`select pg_advisory_xact_lock(hashtextextended('groups of ' || ?, 0))`, [gym])
   const query = db('member_group').where({ gym_id: gym }).whereRaw('lower(name) = lower(?)', [name])
   if (by !== undefined) query.whereNot({ id: by })
   return (await query.first('id')) !== undefined

@@ -3,18 +3,15 @@ import type { MemberLine } from '@young-oak/api/members'
 import { sayError } from '../../app/api.ts'
 import { Field } from '../../ui/Field.tsx'
 import { toast } from '../../ui/toast.ts'
+import { CheckList } from '../members/CheckList.tsx'
 import { groupsApi } from './groupsApi.ts'
 
 type Props = { group: string; own: MemberLine[]; inIt: readonly string[] }
-
-/** More are not drawn at once: a name brings the others. */
-const mostShown = 300
 
 /** The writer’s own members, put into a group or taken out one by one. */
 export function ByHand({ group, own, inIt }: Props) {
   const [typed, setTyped] = useState('')
   const [put] = groupsApi.usePutInGroupMutation()
-  const chosen = new Set(inIt)
   const wanted = typed.trim().toLowerCase()
   const found = own.filter(({ name }) => name.toLowerCase().includes(wanted))
   const set = async (id: string, isIn: boolean) => {
@@ -29,25 +26,13 @@ export function ByHand({ group, own, inIt }: Props) {
         value={typed}
         onChange={({ target }) => setTyped(target.value)}
       />
-      <ul aria-label="Members" className="mt-2 max-h-80 overflow-y-auto rounded-md border border-edge p-1">
-        {found.slice(0, mostShown).map(({ id, name }) => (
-          <li key={id}>
-            <label className="flex min-h-9 items-center gap-2 rounded px-2 hover:bg-leaf-wash">
-              <input
-                type="checkbox"
-                className="size-4 shrink-0 accent-leaf"
-                checked={chosen.has(id)}
-                onChange={({ target }) => void set(id, target.checked)}
-              />
-              {name}
-            </label>
-          </li>
-        ))}
-        {found.length > mostShown && (
-          <li className="p-2 text-sm text-bark">{found.length - mostShown} more: type a name.</li>
-        )}
-        {found.length === 0 && <li className="p-2 text-bark">None of your members has this name.</li>}
-      </ul>
+      <CheckList
+        members={found}
+        picked={new Set(inIt)}
+        onPick={({ id }, isIn) => void set(id, isIn)}
+        nobody="None of your members has this name."
+        others="type a name."
+      />
     </div>
   )
 }

@@ -49,15 +49,15 @@ export function GroupForm({ group, programs, error, isLoading, onSave, onCancel 
       <FormSelect
         control={control}
         name="by"
-        label="Who is in it"
+        label="Members of the group"
         options={[
-          ['hand', 'Members whom you choose'],
-          ['rule', 'Whoever fits a rule today'],
+          ['hand', 'chosen by hand'],
+          ['rule', 'by a rule, as of today'],
         ]}
       />
       {by === 'rule' && (
         <fieldset className="grid gap-3">
-          <legend className="font-medium">A member is in it who</legend>
+          <legend className="font-medium">A member belongs to the group if the member</legend>
           {fields.map((field, i) => {
             const kind = rule[i]?.kind ?? field.kind
             const faults = formState.errors.rule?.[i]
@@ -109,7 +109,7 @@ export function GroupForm({ group, programs, error, isLoading, onSave, onCancel 
       <Fault error={error} />
       <div className="flex gap-3">
         <Button type="submit" disabled={isLoading}>
-          {group ? 'Save the group' : 'Make the group'}
+          {group ? 'Save the group' : 'Add the group'}
         </Button>
         {onCancel && (
           <Button look="plain" onClick={onCancel}>

@@ -28,7 +28,7 @@ export function GroupsPage() {
     const made = await make(group)
     if (made.error) return
     setRound(round + 1)
-    toast(`${group.name} is made.`)
+    toast(`The group ${group.name} is added.`)
   }
   return (
     <main className="mx-auto w-full max-w-3xl px-4 py-6">
@@ -116,14 +116,14 @@ function Group({ group, programs }: { group: GroupLine; programs: Record<string,
 }
 
 const sayCount = (own: number, others: number): string =>
-  `${own} of your members${others ? `, ${others} of others` : ''}`
+  `${own} of your members${others ? `, ${others} of other writers` : ''}`
 
 function DeleteGroup({ group: { id, name }, onClose }: { group: GroupLine; onClose: () => void }) {
   const [remove, { isLoading }] = groupsApi.useDeleteGroupMutation()
   const go = async () => {
     const { error } = await remove(id)
     if (error) toast.error(sayError(error))
-    else toast(`${name} is deleted.`)
+    else toast(`The group ${name} is deleted.`)
   }
   return (
     <Modal

@@ -20,7 +20,7 @@ test('a group comes out of its form as it went in', () => {
 
 test('its rule is said in words', () => {
   expect(sayRule(away.rule ?? [], { [template]: 'Base' })).toBe(
-    'on Base, not trained for 14 days, on a program of 1 day a week, on no program',
+    'on Base, not trained for 14 days, on a program with 1 day a week, on no program',
   )
   expect(sayRule([{ kind: 'onProgram', template }], {})).toBe('on a program that is no longer here')
 })

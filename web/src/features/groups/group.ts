@@ -11,8 +11,8 @@ export type GroupDraft = {
 export const conditionTitles: readonly Option<Condition['kind']>[] = [
   ['onProgram', 'is on the program'],
   ['onNoProgram', 'is on no program'],
-  ['notTrainedFor', 'has not trained for'],
-  ['daysAWeek', 'is on a program of'],
+  ['notTrainedFor', 'has not trained for this many days'],
+  ['daysAWeek', 'is on a program with this many days a week'],
 ]
 
 export const newCondition = (): GroupDraft['rule'][number] => ({
@@ -53,7 +53,7 @@ export function sayRule(rule: Condition[], programs: Record<string, string>): st
     onProgram: ({ template }) => `on ${programs[template] ?? 'a program that is no longer here'}`,
     onNoProgram: () => 'on no program',
     notTrainedFor: ({ days }) => `not trained for ${days === 1 ? '1 day' : `${days} days`}`,
-    daysAWeek: ({ days }) => `on a program of ${days === 1 ? '1 day' : `${days} days`} a week`,
+    daysAWeek: ({ days }) => `on a program with ${days === 1 ? '1 day' : `${days} days`} a week`,
   }
   return rule.map((one) => say[one.kind](one as never)).join(', ')
 }

@@ -91,7 +91,7 @@ function WritersList({ members }: { members: MemberLine[] }) {
             ? 'Loading…'
             : isGroup
               ? 'None of your members is in this group today.'
-              : 'No member is assigned to you: an owner assigns them here.'}
+              : 'No members are assigned to you: an owner assigns them on the Members page.'}
         </p>
       )}
     </>

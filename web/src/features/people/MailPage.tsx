@@ -25,7 +25,7 @@ export function MailPage() {
       <h1 className="mt-1 text-3xl">Messages</h1>
       <p className="mt-1 max-w-2xl text-bark">
         {session?.sendsMail
-          ? 'What Young Oak has sent to people of the gym. A message that could not be sent is tried again by itself.'
+          ? 'What Young Oak has sent to people of the gym. If a message cannot be sent: it is tried again without you.'
           : 'This server sends no mail. What it would send is listed here: give the links to the people yourself.'}
       </p>
       {isLoading && <p className="mt-6 text-bark">Loading…</p>}
@@ -97,7 +97,7 @@ const when = (instant: string): string =>
 
 function sayState({ madeAt, sentAt, link, fault }: MailLine, sendsMail: boolean): string {
   if (sentAt !== null) return `sent ${when(sentAt)}`
-  if (link === null) return `${when(madeAt)}; the link is over`
+  if (link === null) return `${when(madeAt)}; the link no longer works`
   if (fault !== null) return `not sent yet: ${fault}`
-  return sendsMail ? `waits since ${when(madeAt)}` : when(madeAt)
+  return sendsMail ? `waiting since ${when(madeAt)}` : when(madeAt)
 }

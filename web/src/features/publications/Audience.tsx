@@ -5,6 +5,7 @@ import { Button } from '../../ui/Button.tsx'
 import { Field } from '../../ui/Field.tsx'
 import { SelectField, type Option } from '../../ui/Select.tsx'
 import { useGroupFilter, type GroupChoice } from '../groups/useGroupFilter.ts'
+import { CheckList } from '../members/CheckList.tsx'
 import { filters, filterTitles, fitting, type Filter } from './audience.ts'
 import { countOf } from './sayPublication.ts'
 
@@ -18,8 +19,6 @@ type Props = {
 }
 
 const options = filters.map((filter): Option<Filter | GroupChoice> => [filter, filterTitles[filter]])
-/** More are not drawn at once: a filter or a name brings the others. */
-const mostShown = 300
 
 /** The writer's own members, found by a filter and by name, to choose one by one or all that were found. */
 export function Audience({ name, members, chosen, onChoose, error }: Props) {
@@ -73,39 +72,20 @@ export function Audience({ name, members, chosen, onChoose, error }: Props) {
           </Button>
         )}
       </div>
-      <ul
-        aria-label="Members"
-        className="mt-1 max-h-[28rem] min-h-24 overflow-y-auto rounded-md border border-edge p-1"
-      >
-        {own.slice(0, mostShown).map((member) => (
-          <li key={member.id}>
-            <label className="flex min-h-9 items-center gap-2 rounded px-2 hover:bg-leaf-wash">
-              <input
-                type="checkbox"
-                className="size-4 shrink-0 accent-leaf"
-                checked={picked.has(member.id)}
-                onChange={({ target }) => choose([member], target.checked)}
-              />
-              <span className="grow">{member.name}</span>
-              <span className="text-sm text-bark">{member.programs.join(', ') || 'no program'}</span>
-            </label>
-          </li>
-        ))}
-        {own.length > mostShown && (
-          <li className="p-2 text-sm text-bark">
-            {own.length - mostShown} more: type a name, or add all that are shown.
-          </li>
-        )}
-        {own.length === 0 && (
-          <li className="p-2 text-bark">
-            {isGroup && !found
-              ? 'Loading…'
-              : members.some(({ isMine }) => isMine)
-                ? 'None of your members fits.'
-                : 'No members are assigned to you: an owner assigns them on the Members page.'}
-          </li>
-        )}
-      </ul>
+      <CheckList
+        members={own}
+        picked={picked}
+        onPick={(member, isChosen) => choose([member], isChosen)}
+        beside={({ programs }) => programs.join(', ') || 'no program'}
+        nobody={
+          isGroup && !found
+            ? 'Loading…'
+            : members.some(({ isMine }) => isMine)
+              ? 'None of your members fits.'
+              : 'No members are assigned to you: an owner assigns them on the Members page.'
+        }
+        others="type a name, or add all that are shown."
+      />
       {others > 0 && (
         <p className="mt-1 text-sm text-bark">
           {others} more {others === 1 ? 'member fits' : 'members fit'} and {others === 1 ? 'is' : 'are'} not
