@@ -37,6 +37,8 @@ export type ProgressView = {
   }[]
   checkIn: (CheckIn & { date: Day }) | null
   about: Evidence['about']
+  /** What the profile says beside that. */
+  profile: Pick<Evidence, 'levels' | 'days' | 'priorities' | 'enjoys' | 'askFirst'>
   events: { id: string; what: EventKind; name?: string; on: Day; to?: Day }[]
   /** Light spells that were asked for and are not over, with what they change in words; `begun` where they can only be ended. */
   spells: {

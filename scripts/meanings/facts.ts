@@ -20,6 +20,12 @@ export const factMeanings: Record<string, Record<string, string>> = {
     answer: '',
     taken: '',
   },
+  'fact askFirst': {
+    about:
+      'What the member named that asks for a licensed professional first: a caution, never a diagnosis. A later entry takes its place.',
+    reasons: '',
+    isCleared: 'whether a licensed professional has said that training is fine',
+  },
   'fact bodyWeight': { about: 'What the member weighs.', load: '' },
   'fact checkIn': {
     about: 'How the member is. Any of the keys.',
@@ -41,6 +47,13 @@ export const factMeanings: Record<string, Record<string, string>> = {
     chosen: '',
     note: '',
   },
+  'fact days': {
+    about:
+      'When the member can train. How many sessions a week there are is the program’s. A later entry takes the place of all of it.',
+    weekdays: 'from 1 (Monday) to 7 (Sunday)',
+    most: 'of them one after the other, at most',
+    minutes: 'that a session may take; a session that takes longer is a finding',
+  },
   'fact deload': {
     about: 'The next plan week that begins is a deload.',
     changes: 'as `do` of a change in a template; each lowers something',
@@ -49,6 +62,11 @@ export const factMeanings: Record<string, Record<string, string>> = {
     weeks: 'how many deload weeks',
     back: 'percent off in each week after it, like `[-20, -10]`',
     reason: '',
+  },
+  'fact enjoys': {
+    about: 'What the member likes to do. A later entry takes the place of all of it.',
+    exercises: '',
+    keptUp: 'what they have kept up for long, in their words',
   },
   'fact equipment': {
     about:
@@ -94,6 +112,11 @@ export const factMeanings: Record<string, Record<string, string>> = {
     about: 'Whose equipment “at home” means; the location called `home` by default.',
     location: '',
   },
+  'fact level': {
+    about: 'A lift in which the member is further, or less far, than their training age says.',
+    ...lift,
+    level: 'null takes it back',
+  },
   'fact max': {
     about:
       'A max. One rep with 0 RIR is a tested 1RM; more is an estimate, which the member accepts by giving it. By date the newest is in force, whenever it was entered. A test below the max in force is only a proposal, unless it is `accepted`.',
@@ -117,6 +140,11 @@ export const factMeanings: Record<string, Record<string, string>> = {
     about:
       'A deload of the member’s own is over, with its return: what was trained in it stays where it was.',
     deload: '',
+  },
+  'fact priorities': {
+    about: 'What the member wants most from training. A later entry takes the place of all of it.',
+    muscles: '',
+    lifts: '',
   },
   'fact skipDeload': { about: 'The next planned deload is trained as a normal week.' },
   'fact test': {

@@ -2,16 +2,22 @@ import { readChange, readAdjustment } from '@young-oak/core/template'
 import type { Adjustment, Change } from '@young-oak/core/adjustments'
 import type { Evidence } from '@young-oak/core/evidence'
 import {
+  askFirstReasons,
   eventKinds,
   factNames,
   factOf,
   jointAnswers,
+  liftLevels,
   trainingAges,
   type About,
+  type AskFirst,
   type BlockOf,
   type CheckIn,
+  type Days,
+  type Enjoys,
   type Fact,
   type LiftGoal,
+  type Priorities,
 } from '@young-oak/core/facts'
 import type { MaxInForce } from '@young-oak/core/loads'
 import { Checker, formatIssue } from '@young-oak/core/parsing'
@@ -111,6 +117,14 @@ export const about = () =>
     deficit: left(yesOrNo()),
     stress: left(yesOrNo()),
   })
+/** What a profile says beside `about`. */
+export const profileKeys = () => ({
+  levels: byKey(choice(...liftLevels)),
+  days: exact<Days>({ weekdays: list(count()), most: left(count()), minutes: left(count()) }),
+  priorities: exact<Priorities>({ muscles: list(muscle()), lifts: list(text()) }),
+  enjoys: exact<Enjoys>({ exercises: list(text()), keptUp: left(text()) }),
+  askFirst: exact<AskFirst>({ reasons: list(choice(...askFirstReasons)), isCleared: yesOrNo() }),
+})
 export const mostSets = () => byKey(count())
 export const adviceTaken = () =>
   byKey(exact<Evidence['adviceTaken'][string]>({ taken: yesOrNo(), date: date() }))
@@ -155,6 +169,7 @@ export const evidence = () =>
       mostSets: mostSets(),
       checkIns: list(exact<CheckIn & { date: string }>({ ...checkInKeys(), date: date() })),
       about: about(),
+      ...profileKeys(),
       events: list(event()),
       adviceTaken: adviceTaken(),
       goals: list(liftGoal()),

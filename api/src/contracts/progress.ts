@@ -6,7 +6,17 @@ import type { Block, Seen, Target, TrialResult } from '@young-oak/core/trends'
 import { deloadPolicies } from '@young-oak/core/template'
 import { givenFactSchema, type ProgressView } from '../progress.ts'
 import { onDay, ownAndWriters } from './contract.ts'
-import { about, adviceTaken, blockKeys, mostSets, checkInKeys, days, decision, liftGoal } from './known.ts'
+import {
+  about,
+  adviceTaken,
+  blockKeys,
+  mostSets,
+  checkInKeys,
+  days,
+  decision,
+  liftGoal,
+  profileKeys,
+} from './known.ts'
 import { lift, muscle, unit } from './lifts.ts'
 import { whyStep } from './shown.ts'
 import {
@@ -144,6 +154,7 @@ const view = () =>
       ),
       checkIn: orNull(exact<CheckIn & { date: string }>({ ...checkInKeys(), date: date() })),
       about: about(),
+      profile: exact<ProgressView['profile']>(profileKeys()),
       events: list(
         exact<ProgressView['events'][number]>({
           id: text(),

@@ -1,7 +1,8 @@
 import { liftKey, maxName } from '../library/index.ts'
 import type { Beyond } from '../member/index.ts'
-import { totalOf } from '../plan/index.ts'
-import { defineCheck, type EnrolmentSeen, type Found } from './check.ts'
+import { totalOf, type Plan } from '../plan/index.ts'
+import { defineCheck, type Found } from './check.ts'
+import { toCome } from './toCome.ts'
 
 type Message = Beyond['how']
 
@@ -12,8 +13,8 @@ export const beyondMax = defineCheck<Message>({
   sure: 'rule',
   ofEnrolment({ library, plan }) {
     const found = new Map<string, Found<Message>>()
-    for (const { week, slot, sets } of toCome(plan))
-      for (const prescribed of sets) {
+    for (const { week, slot } of slotsToCome(plan))
+      for (const prescribed of slot.sets) {
         const { beyond, lift = slot } = prescribed
         const load = totalOf(prescribed, prescribed)
         if (!beyond || !load) continue
@@ -49,10 +50,5 @@ export const beyondMax = defineCheck<Message>({
   },
 })
 
-/** The slots of sessions that are not over. */
-const toCome = ({ weeks }: EnrolmentSeen['plan']) =>
-  weeks.flatMap(({ week, places }) =>
-    places
-      .filter(({ status }) => status === 'open' || status === 'next' || status === 'ahead')
-      .flatMap(({ slots }) => slots.map((slot) => ({ week, slot, sets: slot.sets }))),
-  )
+const slotsToCome = (plan: Plan) =>
+  toCome(plan).flatMap(({ week, place }) => place.slots.map((slot) => ({ week, slot })))

@@ -7,6 +7,7 @@ export const checkOf = checks as Record<CheckKind, Check>
 
 /** In the order in which findings are told. */
 export const checkKinds = [
+  'notCleared',
   'datedAhead',
   'strayLog',
   'doubtfulLog',
@@ -18,4 +19,6 @@ export const checkKinds = [
   'goneTrack',
   'topSetGone',
   'goneTarget',
+  'fewDays',
+  'overMinutes',
 ] as const satisfies CheckKind[]

@@ -19,6 +19,11 @@ export { choice } from './choice.ts'
 // How a member is, and what is coming.
 export { checkIn } from './checkIn.ts'
 export { about } from './about.ts'
+export { level } from './level.ts'
+export { days } from './days.ts'
+export { priorities } from './priorities.ts'
+export { enjoys } from './enjoys.ts'
+export { askFirst } from './askFirst.ts'
 export { event } from './event.ts'
 export { adviceTaken } from './adviceTaken.ts'
 // What a member is after.

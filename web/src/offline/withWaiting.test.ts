@@ -12,7 +12,7 @@ const set = (id: string, rev: number, reps: number): Operation => ({
 })
 const shown: Shown = {
   format: 2,
-  engine: '0.11.0',
+  engine: '0.12.0',
   version: 'v',
   at: { phase: 'p', week: 1, phaseWeek: 1, inWeek: 1, session: 's', deload: null },
   slots: {},

@@ -63,6 +63,13 @@ export async function progress(scope: MemberScope, day: Day): Promise<ProgressVi
     }),
     checkIn: evidence.checkIns[0] ?? null,
     about: evidence.about,
+    profile: {
+      levels: evidence.levels,
+      days: evidence.days,
+      priorities: evidence.priorities,
+      enjoys: evidence.enjoys,
+      askFirst: evidence.askFirst,
+    },
     events: evidence.events.filter(({ on, to }) => (to ?? on) >= day),
     spells: ownDeloadsOf(library, member.facts, planned, day),
     endings: endingsIn(file, planned),
