@@ -1,21 +1,47 @@
-import {
-  conditionKinds,
-  groupMembersSchema,
-  groupSchema,
-  type Condition,
-  type GroupLine,
-  type GroupMembers,
-} from '../groups.ts'
+import { liftLevels, trainingAges } from '@young-oak/core/facts'
+import { conditionKinds, fieldsOf, type Condition, type ConditionField } from '../conditions.ts'
+import { groupMembersSchema, groupSchema, type GroupLine, type GroupMembers } from '../groups.ts'
 import { contract } from './contract.ts'
-import { choice, count, either, exact, list, orNull, text } from './reads.ts'
+import { muscle } from './lifts.ts'
+import {
+  choice,
+  count,
+  date,
+  either,
+  exact,
+  figure,
+  isTrue,
+  left,
+  list,
+  orNull,
+  text,
+  type Reads,
+} from './reads.ts'
 
-const condition = () =>
+const values: { [F in ConditionField]: () => Reads<unknown> } = {
+  template: text,
+  group: text,
+  days: count,
+  weeks: count,
+  minutes: count,
+  times: figure,
+  lift: text,
+  level: () => choice(...liftLevels),
+  training: () => choice(...trainingAges),
+  location: text,
+  muscle,
+  day: date,
+}
+export const condition = () =>
   either(
-    exact<Extract<Condition, { kind: 'onProgram' }>>({ kind: choice('onProgram'), template: text() }),
-    exact<Extract<Condition, { kind: 'onNoProgram' }>>({ kind: choice('onNoProgram') }),
-    exact<Extract<Condition, { kind: 'notTrainedFor' }>>({ kind: choice('notTrainedFor'), days: count() }),
-    exact<Extract<Condition, { kind: 'daysAWeek' }>>({ kind: choice('daysAWeek'), days: count() }),
-  )
+    ...conditionKinds.map((kind) =>
+      exact<Condition>({
+        kind: choice(kind),
+        not: left(isTrue()),
+        ...Object.fromEntries(fieldsOf(kind).map((field) => [field, values[field]()])),
+      } as never),
+    ),
+  ) as Reads<Condition>
 const group = () => exact<GroupLine>({ id: text(), name: text(), rule: orNull(list(condition())) }, 'Group')
 const said = `A rule is a list of conditions that all have to hold: ${conditionKinds.join(', ')}.`
 

@@ -11,4 +11,5 @@ export {
 export { ableFor, freshWeeks, isStale, maxFor } from './maxFor.ts'
 export { noEvidence } from './none.ts'
 export { type Proposal, proposalsOf } from './proposals.ts'
+export { type Trait, traitKinds, traitsOf } from './traits.ts'
 export { actingDay, countedLog, type DatedAhead, type Happening, timeline } from './timeline.ts'

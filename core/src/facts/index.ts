@@ -17,6 +17,7 @@ export { type Member, readMember } from './readMember.ts'
 export {
   type Fact,
   type FactBody,
+  type FactName,
   factNames,
   factOf,
   givenKinds,

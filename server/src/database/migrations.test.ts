@@ -119,6 +119,7 @@ test('a database of format 1 keeps all its documents, and what a draft has chang
     '016_erasing',
     '017_week',
     '018_groups',
+    '019_traits',
   ])
   expect(
     await db('counting_publication')

@@ -17,6 +17,7 @@ import * as mail from './015_mail.ts'
 import * as erasing from './016_erasing.ts'
 import * as week from './017_week.ts'
 import * as groups from './018_groups.ts'
+import * as traits from './019_traits.ts'
 
 type Migration = { up(db: Knex): Promise<void>; down(db: Knex): Promise<void> }
 
@@ -39,6 +40,7 @@ const migrations: Record<string, Migration> = {
   '016_erasing': erasing,
   '017_week': week,
   '018_groups': groups,
+  '019_traits': traits,
 }
 
 /** Migrations by name, in order; each is a frozen file that imports no live code. */

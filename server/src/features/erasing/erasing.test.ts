@@ -72,6 +72,7 @@ async function everywhere(): Promise<{ member: Seated; phone: Agent }> {
     .expect(200)
   const kept = { through: first, body: '{}', revision: 1, gym_revision: 1, kind: 'next' }
   await world.owner('fold_checkpoint').insert({ gym_id: gym, member_id: member.id, ...kept })
+  await world.owner('member_trait').insert({ gym_id: gym, member_id: member.id, name: 'days', amount: 3 })
   await world.owner('invitation').insert({
     gym_id: gym,
     role: 'member',

@@ -1,7 +1,10 @@
 import { afterAll, beforeAll, describe, expect, test } from '@jest/globals'
-import type { Condition, GroupLine, GroupMembers } from '@young-oak/api/groups'
+import type { Condition } from '@young-oak/api/conditions'
+import type { GroupLine, GroupMembers } from '@young-oak/api/groups'
 import { addDays } from '@young-oak/core/units'
 import { publish } from '../../testing/publish.ts'
+import type { SetLog } from '@young-oak/core/member'
+import { logColumns, setColumns } from '../../database/columns.ts'
 import { smallTemplate } from '../../testing/template.ts'
 import { makeWorld, type Agent, type Seated, type World } from '../../testing/world.ts'
 
@@ -42,17 +45,18 @@ beforeAll(async () => {
 }, 120_000)
 afterAll(() => world.end())
 
+const outside = { rev: 1, enrolment: null, position: 0, attempt: 1, ordinal: 1, closed: true, sets: [] }
+const done: Omit<SetLog, 'id'> = { rev: 1, slot: 'plank', n: 1, exercise: 'plank', state: 'done', reps: 1 }
+
 /** A session of somebody with one set done, so many days ago. */
 async function trained(name: string, daysAgo: number): Promise<void> {
   const own = { gym_id: gym, member_id: people[name]?.id, revision: 1 }
   const id = `${name} ${daysAgo}`
   const date = addDays(today, -daysAgo)
-  await world
-    .owner('session_log')
-    .insert({ ...own, id, date, closed: true, format: 1, copy: '{}', copied: 0 })
+  await world.owner('session_log').insert({ ...own, id, ...logColumns({ ...outside, id, date }), copied: 1 })
   await world
     .owner('set_entry')
-    .insert({ ...own, session_id: id, id, rev: 1, change: id, state: 'done', format: 1, body: '{}' })
+    .insert({ ...own, session_id: id, ...setColumns({ ...done, id, change: id }) })
 }
 
 const make = async (name: string, rule: Condition[] | null): Promise<GroupLine> =>
@@ -100,12 +104,88 @@ describe('a group by a rule', () => {
     expect(body.code).toBe('notPossible')
   })
 
+  describe('of what is known of members', () => {
+    let masters: string
+    const tell = (name: string, fact: object) =>
+      coach.post(`/api/members/${people[name]?.id}/facts`).send({ fact, today }).expect(200)
+    const max = (name: string, value: number, unit = 'kg') =>
+      coach
+        .post(`/api/members/${people[name]?.id}/maxes`)
+        .send({ exercise: 'backSquat', load: { value, unit }, reps: 1, formula: 'epley', date: today, today })
+        .expect(200)
+    beforeAll(async () => {
+      await tell('Ada', { kind: 'about', training: 'underOneYear' })
+      await tell('Ada', { kind: 'days', weekdays: [1, 3, 5], minutes: 45 })
+      await tell('Bo', { kind: 'days', weekdays: [2, 4] })
+      await tell('Bo', { kind: 'level', exercise: 'backSquat', level: 'advanced' })
+      await tell('Bo', { kind: 'priorities', muscles: ['back'], lifts: [] })
+      await max('Ada', 80)
+      // 265 lb are 120.2 kg.
+      await max('Bo', 265, 'lb')
+      for (const [name, value] of [
+        ['Ada', 60],
+        ['Bo', 80],
+      ] as const)
+        await coach
+          .post(`/api/members/${people[name]?.id}/body-weight`)
+          .send({ load: { value, unit: 'kg' }, date: today, today })
+          .expect(200)
+      masters = (await make('Masters by hand', null)).id
+      await coach
+        .post(`/api/groups/${masters}/members`)
+        .send({ members: [people.Ada?.id], isIn: true })
+        .expect(200)
+      await world
+        .owner('member')
+        .where({ id: people.Di?.id })
+        .update({ joined_at: `${addDays(today, -30)}T12:00Z` })
+    })
+
+    test.each<[string, () => Condition[], string[]]>([
+      ['in a group', () => [{ kind: 'inGroup', group: masters }], ['Ada']],
+      ['in no such group', () => [{ kind: 'inGroup', group: masters, not: true }], ['Bo', 'Di']],
+      ['years of training', () => [{ kind: 'training', training: 'underOneYear' }], ['Ada']],
+      ['2 days', () => [{ kind: 'daysAvailable', days: 2 }], ['Ada', 'Bo']],
+      ['3 days', () => [{ kind: 'daysAvailable', days: 3 }], ['Ada']],
+      ['at most 45 minutes', () => [{ kind: 'minutesAtMost', minutes: 45 }], ['Ada']],
+      ['at most 44 minutes', () => [{ kind: 'minutesAtMost', minutes: 44 }], []],
+      ['a level', () => [{ kind: 'level', lift: 'backSquat', level: 'advanced' }], ['Bo']],
+      ['a level of another lift', () => [{ kind: 'level', lift: 'benchPress', level: 'advanced' }], []],
+      ['a max', () => [{ kind: 'hasMax', lift: 'backSquat' }], ['Ada', 'Bo']],
+      ['no max', () => [{ kind: 'hasMax', lift: 'backSquat', not: true }], ['Di']],
+      // 80 of 60 kg are 1.33 times, 120 of 80 are 1.5 times.
+      ['1.3 times body weight', () => [{ kind: 'maxAtLeast', lift: 'backSquat', times: 1.3 }], ['Ada', 'Bo']],
+      ['1.4 times body weight', () => [{ kind: 'maxAtLeast', lift: 'backSquat', times: 1.4 }], ['Bo']],
+      ['a priority', () => [{ kind: 'priority', muscle: 'back' }], ['Bo']],
+      ['the location of all', () => [{ kind: 'location', location: 'home' }], ['Ada', 'Bo', 'Di']],
+      ['another location', () => [{ kind: 'location', location: 'shed' }], []],
+      ['one week trained', () => [{ kind: 'weeksTrained', weeks: 1 }], ['Ada', 'Di']],
+      ['three weeks trained', () => [{ kind: 'weeksTrained', weeks: 3 }], []],
+      ['joined today', () => [{ kind: 'joinedSince', day: today }], ['Ada', 'Bo']],
+      ['joined before', () => [{ kind: 'joinedSince', day: today, not: true }], ['Di']],
+    ])('%s', async (name, rule, names) => {
+      const { id } = await make(`known: ${name}`, rule())
+      expect((await inGroup(id)).names).toEqual(names)
+    })
+
+    test('goes by the latest word', async () => {
+      const { id } = await make('Three days', [{ kind: 'daysAvailable', days: 3 }])
+      expect((await inGroup(id)).names).toEqual(['Ada'])
+      await tell('Bo', { kind: 'days', weekdays: [1, 2, 4] })
+      await tell('Ada', { kind: 'days', weekdays: [] })
+      expect((await inGroup(id)).names).toEqual(['Bo'])
+    })
+  })
+
   test('with a condition that there is none of is refused where it stands', async () => {
     for (const [condition, message] of [
-      [{ kind: 'level' }, /A condition is none/],
+      [{ kind: 'tall' }, /There is no such condition/],
       [{ kind: 'notTrainedFor', days: 0 }, /from 1 to 365/],
       [{ kind: 'daysAWeek', days: 2.5 }, /from 1 to 7/],
       [{ kind: 'onProgram', template: 'x' }, /Choose a program/],
+      [{ kind: 'onNoProgram', days: 3 }, /no such field/],
+      [{ kind: 'level', lift: 'a b', level: 'novice' }, /Choose a lift/],
+      [{ kind: 'hasMax', lift: 'backSquat', not: false }, /true/],
       [null, /./],
     ] as const) {
       const { body } = await coach

@@ -1,6 +1,7 @@
 import type { GivenGroup, GroupLine } from '@young-oak/api/groups'
 import type { Scope } from '../../database/scope.ts'
 import { whereFits } from './fits.ts'
+import { bringTraits } from './traits.ts'
 
 /** The format of a rule as it is stored. */
 const format = 1
@@ -38,10 +39,12 @@ export async function deleteGroup({ db, gym }: Scope, id: string): Promise<boole
 
 /** Everybody here who is in a group today, with whether a writer has them. */
 export async function membersOf(
-  { db, gym }: Scope,
+  scope: Scope,
   { id, rule }: GroupLine,
   staff: string,
 ): Promise<{ id: string; isOwn: boolean }[]> {
+  const { db, gym } = scope
+  if (rule) await bringTraits(scope)
   const query = db('member as m')
     .join('gym as g', 'g.id', 'm.gym_id')
     .leftJoin('assignment as a', (on) =>

@@ -44,7 +44,7 @@ export async function insertFacts(
   const members = [...days.keys()].sort()
   await db('member').whereIn('id', members).orderBy('id').forUpdate().select('id')
   const { rows } = await db.raw(
-    `update member set revision = revision + 1, dirty_from = least(dirty_from, given.day)
+    `update member set revision = revision + 1, traits = null, dirty_from = least(dirty_from, given.day)
      from unnest(?::uuid[], ?::date[]) as given(member, day) where id = given.member returning id, revision`,
     [members, members.map((member) => days.get(member) as Day)],
   )

@@ -30,7 +30,7 @@ export async function insertFact({ db, gym, member }: MemberScope, fact: Fact): 
   const names = Object.keys(row)
   const { rowCount } = await db.raw(
     `with touched as (
-       update member set revision = revision + 1, dirty_from = least(dirty_from, ?::date,
+       update member set revision = revision + 1, traits = null, dirty_from = least(dirty_from, ?::date,
          (select min(date) from fact where gym_id = member.gym_id and member_id = member.id and id in (?, ?)))
        where id = ? returning revision)
      insert into fact (${names.join(', ')}, revision) select ${names.map(() => '?').join(', ')}, revision from touched

@@ -1,4 +1,4 @@
-import { useMemo, useState } from 'react'
+import { useState } from 'react'
 import { Link } from 'react-router'
 import type { GivenGroup, GroupLine } from '@young-oak/api/groups'
 import { api, sayError } from '../../app/api.ts'
@@ -9,7 +9,8 @@ import { Modal } from '../../ui/Modal.tsx'
 import { toast } from '../../ui/toast.ts'
 import { Toasts } from '../../ui/Toasts.tsx'
 import { ByHand } from './ByHand.tsx'
-import { sayRule } from './group.ts'
+import { sayRule, type Named } from './rule.ts'
+import { useNamed } from './useNamed.ts'
 import { GroupForm } from './GroupForm.tsx'
 import { groupsApi } from './groupsApi.ts'
 
@@ -17,13 +18,9 @@ import { groupsApi } from './groupsApi.ts'
 export function GroupsPage() {
   useTitle('Groups')
   const { data, error, isLoading, refetch } = groupsApi.useGroupsQuery()
-  const { data: templates } = api.useTemplatesQuery()
+  const named = useNamed()
   const [make, making] = groupsApi.useMakeGroupMutation()
   const [round, setRound] = useState(0)
-  const programs = useMemo(
-    () => Object.fromEntries((templates ?? []).map(({ id, name }) => [id, name])),
-    [templates],
-  )
   const add = async (group: GivenGroup) => {
     const made = await make(group)
     if (made.error) return
@@ -46,14 +43,14 @@ export function GroupsPage() {
       {data && data.length > 0 && (
         <ul aria-label="Groups" className="mt-4 divide-y divide-line border-y border-line">
           {data.map((group) => (
-            <Group key={group.id} group={group} programs={programs} />
+            <Group key={group.id} group={group} named={named} />
           ))}
         </ul>
       )}
       <h2 className="mt-8 text-xl">New group</h2>
       <GroupForm
         key={round}
-        programs={programs}
+        named={named}
         error={making.error}
         isLoading={making.isLoading}
         onSave={(group) => void add(group)}
@@ -63,7 +60,7 @@ export function GroupsPage() {
   )
 }
 
-function Group({ group, programs }: { group: GroupLine; programs: Record<string, string> }) {
+function Group({ group, named }: { group: GroupLine; named: Named }) {
   const { id, name, rule } = group
   const { data } = groupsApi.useGroupMembersQuery(id, { refetchOnMountOrArgChange: true })
   const { data: members = [] } = api.useMembersQuery()
@@ -80,7 +77,7 @@ function Group({ group, programs }: { group: GroupLine; programs: Record<string,
     <li className="py-3">
       <div className="flex flex-wrap items-center gap-x-4 gap-y-1">
         <h2 className="text-lg">{name}</h2>
-        <span className="grow text-sm text-bark">{rule ? sayRule(rule, programs) : 'chosen by hand'}</span>
+        <span className="grow text-sm text-bark">{rule ? sayRule(rule, named) : 'chosen by hand'}</span>
         <Button
           look="quiet"
           aria-expanded={open === 'members'}
@@ -103,7 +100,7 @@ function Group({ group, programs }: { group: GroupLine; programs: Record<string,
       {open === 'form' && (
         <GroupForm
           group={group}
-          programs={programs}
+          named={named}
           error={saving.error}
           isLoading={saving.isLoading}
           onSave={(given) => void keep(given)}

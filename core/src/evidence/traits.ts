@@ -1,0 +1,35 @@
+import { inUnit } from '../units/index.ts'
+import type { FactName } from '../facts/index.ts'
+import type { Evidence } from './evidence.ts'
+
+/** One thing about a member that lists and rules ask for: words, or a number (loads in kg). */
+export type Trait = { name: string; says?: string[]; amount?: number }
+
+/** Facts that traits are read from: no log is needed. */
+export const traitKinds: readonly FactName[] = [
+  'about',
+  'level',
+  'days',
+  'priorities',
+  'home',
+  'unit',
+  'bodyWeight',
+  'max',
+]
+
+/** What lists and rules may ask of a member, as their facts leave it: of each lift the newest accepted max. */
+export function traitsOf({ about, levels, days, priorities, home, body, maxes }: Evidence): Trait[] {
+  const traits: Trait[] = [{ name: 'location', says: [home] }]
+  if (about.training) traits.push({ name: 'training', says: [about.training] })
+  if (days.weekdays.length) traits.push({ name: 'days', amount: days.weekdays.length })
+  if (days.minutes !== undefined) traits.push({ name: 'minutes', amount: days.minutes })
+  const wanted = [...priorities.muscles, ...priorities.lifts]
+  if (wanted.length) traits.push({ name: 'priority', says: wanted })
+  if (body) traits.push({ name: 'bodyWeight', amount: inUnit(body.load, 'kg').value })
+  for (const [lift, level] of Object.entries(levels)) traits.push({ name: `level:${lift}`, says: [level] })
+  for (const [lift, own] of Object.entries(maxes)) {
+    const newest = own.at(-1)
+    if (newest) traits.push({ name: `max:${lift}`, amount: inUnit(newest.load, 'kg').value })
+  }
+  return traits
+}
