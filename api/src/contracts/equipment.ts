@@ -5,7 +5,7 @@ import {
   type OwnEquipment,
   type LocationView,
 } from '../equipment.ts'
-import { contract, onDay } from './contract.ts'
+import { contract, onDay, ownAndWriters } from './contract.ts'
 import { equipment as equipmentOf, unit } from './lifts.ts'
 import { exact, list, orNull, text } from './reads.ts'
 
@@ -47,31 +47,25 @@ export const equipment = {
     problems: ['inTheFuture'],
     since: 3,
   }),
-  ...contract({
+  ...ownAndWriters('equipment', {
     method: 'get',
-    path: '/me/equipment',
     says: 'What the member’s loads are made of.',
-    who: ['member'],
     query: onDay,
     answer: own(),
     problems: [],
     since: 3,
   }),
-  ...contract({
+  ...ownAndWriters('equipment', {
     method: 'post',
-    path: '/me/equipment',
     says: 'Saves the equipment of the member’s own location from a day on.',
-    who: ['member'],
     body: equipmentSchema,
     answer: own(),
     problems: ['inTheFuture'],
     since: 3,
   }),
-  ...contract({
+  ...ownAndWriters('settings', {
     method: 'post',
-    path: '/me/settings',
     says: 'The member’s unit, and which location is home.',
-    who: ['member'],
     body: settingSchema,
     answer: own(),
     problems: ['inTheFuture'],

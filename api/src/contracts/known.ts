@@ -23,7 +23,7 @@ import type { MaxInForce } from '@young-oak/core/loads'
 import { Checker, formatIssue } from '@young-oak/core/parsing'
 import type { Library } from '@young-oak/core/library'
 import type { Period } from '@young-oak/core/trends'
-import { equipment, lift, liftKeys, load, muscle, setSeen, setSeenBy, unit } from './lifts.ts'
+import { equipment, exerciseId, lift, liftKeys, load, muscle, setSeen, setSeenBy, unit } from './lifts.ts'
 import { lastTime } from './shown.ts'
 import {
   byKey,
@@ -121,8 +121,8 @@ export const about = () =>
 export const profileKeys = () => ({
   levels: byKey(choice(...liftLevels)),
   days: exact<Days>({ weekdays: list(count()), most: left(count()), minutes: left(count()) }),
-  priorities: exact<Priorities>({ muscles: list(muscle()), lifts: list(text()) }),
-  enjoys: exact<Enjoys>({ exercises: list(text()), keptUp: left(text()) }),
+  priorities: exact<Priorities>({ muscles: list(muscle()), lifts: list(exerciseId()) }),
+  enjoys: exact<Enjoys>({ exercises: list(exerciseId()), keptUp: left(text()) }),
   askFirst: exact<AskFirst>({ reasons: list(choice(...askFirstReasons)), isCleared: yesOrNo() }),
 })
 export const mostSets = () => byKey(count())

@@ -1,8 +1,9 @@
-import { exerciseField, listField, textField, type Id } from '../parsing/index.ts'
+import type { ExerciseId } from '../library/index.ts'
+import { exerciseField, listField, textField } from '../parsing/index.ts'
 import { defineFact, factShape } from './fact.ts'
 
 /** Exercises that somebody likes to do, and in their own words what they have kept up for long. */
-export type Enjoys = { exercises: Id[]; keptUp?: string }
+export type Enjoys = { exercises: ExerciseId[]; keptUp?: string }
 
 /** A later entry takes the place of all of it. */
 export const enjoys = defineFact<Enjoys, { enjoys: Enjoys }>({

@@ -1,9 +1,9 @@
-import { muscles, type Muscle } from '../library/index.ts'
-import { choiceField, exerciseField, listField, type Id } from '../parsing/index.ts'
+import { muscles, type ExerciseId, type Muscle } from '../library/index.ts'
+import { choiceField, exerciseField, listField } from '../parsing/index.ts'
 import { defineFact, factShape } from './fact.ts'
 
 /** What somebody wants most from training: muscles and lifts. */
-export type Priorities = { muscles: Muscle[]; lifts: Id[] }
+export type Priorities = { muscles: Muscle[]; lifts: ExerciseId[] }
 
 /** A later entry takes the place of all of it. */
 export const priorities = defineFact<Priorities, { priorities: Priorities }>({

@@ -11,4 +11,3 @@ const rank = ({ level, phases }: Starter) => levels.indexOf(level) * 100 + (phas
 export const starterKinds = (Object.keys(starts) as StarterKind[]).sort(
   (a, b) => rank(starterOf[a]) - rank(starterOf[b]),
 )
-export { templateOf, type Starter } from './starter.ts'

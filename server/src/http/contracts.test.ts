@@ -66,14 +66,14 @@ beforeAll(async () => {
     coach,
   )
   await ask('get /locations', {}, coach)
-  await ask('post /me/equipment', {
+  await both('equipment', {
     body: {
       has: { racks: [rack], fixed: [{ tool: 'dumbbells', unit: 'kg', loads: [10, 20] }] },
       today: day,
     },
   })
-  await ask('post /me/settings', { body: { home: 'home', today: day } })
-  await ask('get /me/equipment')
+  await both('settings', { body: { home: 'home', today: day } })
+  await both('equipment', {}, 'get')
 
   const max = { exercise: 'benchPress', load: kg(100), reps: 3, formula: 'epley', date: day, today: day }
   await both('maxes', { body: max })
@@ -98,6 +98,11 @@ beforeAll(async () => {
   await state({ kind: 'goal', exercise: 'backSquat', to: kg(120), by: '2026-05-01' })
   await state({ kind: 'deload', changes: [{ kind: 'drop' }], shift: true, weeks: 2, reason: 'holiday' })
   await state({ kind: 'about', stress: true })
+  await state({ kind: 'days', weekdays: [1, 4], most: 2, minutes: 60 })
+  await state({ kind: 'level', exercise: 'backSquat', level: 'novice' })
+  await state({ kind: 'priorities', muscles: ['back'], lifts: ['deadlift'] })
+  await state({ kind: 'enjoys', exercises: ['pullUp'], keptUp: 'rowing' })
+  await state({ kind: 'askFirst', reasons: ['medication'], isCleared: false })
   await state({ kind: 'mostSets', muscle: 'quads', sets: 12 })
   await state({ kind: 'adviceTaken', answer: 'deload', taken: false })
   const ownDeloads = {

@@ -31,6 +31,8 @@ const pages: Record<string, ReactNode> = {
   '/people/:list?': page(() => import('../features/people/PeoplePage.tsx')),
   '/gym': page(() => import('../features/gym/GymPage.tsx')),
   '/profile': page(() => import('../features/profile/ProfilePage.tsx')),
+  '/members/:id/profile': page(() => import('../features/profile/ProfilePage.tsx')),
+  '/members/:id/equipment': page(() => import('../features/equipment/OwnEquipmentPage.tsx')),
   '/account': page(() => import('../features/accounts/AccountPage.tsx')),
 }
 /** Pages for somebody who is not signed in yet. */

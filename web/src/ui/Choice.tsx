@@ -1,3 +1,5 @@
+import { Chip } from './Chip.tsx'
+
 type Props<T extends string> = {
   label: string
   value: T | ''
@@ -14,15 +16,7 @@ export function Choice<T extends string>({ label, value, choices, onChange }: Pr
       <legend className="text-sm font-medium">{label}</legend>
       <div className="mt-1 flex flex-wrap gap-2">
         {choices.map(([one, said]) => (
-          <button
-            key={one}
-            type="button"
-            aria-pressed={one === value}
-            onClick={() => onChange(one === value ? '' : one)}
-            className={`min-h-11 min-w-11 rounded-md border px-3 ${one === value ? 'border-leaf bg-leaf-wash font-semibold' : 'border-edge bg-sheet'}`}
-          >
-            {said}
-          </button>
+          <Chip key={one} said={said} isOn={one === value} onTap={() => onChange(one === value ? '' : one)} />
         ))}
       </div>
     </fieldset>

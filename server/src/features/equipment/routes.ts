@@ -1,4 +1,4 @@
-import { route, type Route } from '../../http/route.ts'
+import { route, routes, type Route } from '../../http/route.ts'
 import { addLocation, choose, equipOwn, equipLocation, ownEquipment } from './service.ts'
 import { listLocations } from './store.ts'
 
@@ -11,7 +11,13 @@ export const equipmentRoutes: Route[] = [
   route('post /locations/:id/equipment', ({ inScope, params, body }) =>
     inScope((scope) => equipLocation(scope, params.id as string, body)),
   ),
-  route('get /me/equipment', ({ inMember, query }) => inMember((scope) => ownEquipment(scope, query.today))),
-  route('post /me/equipment', ({ inMember, body }) => inMember((scope) => equipOwn(scope, body))),
-  route('post /me/settings', ({ inMember, body }) => inMember((scope) => choose(scope, body))),
+  ...routes(['get /me/equipment', 'get /members/:id/equipment'], ({ inMember, query }) =>
+    inMember((scope) => ownEquipment(scope, query.today)),
+  ),
+  ...routes(['post /me/equipment', 'post /members/:id/equipment'], ({ inMember, body }) =>
+    inMember((scope) => equipOwn(scope, body)),
+  ),
+  ...routes(['post /me/settings', 'post /members/:id/settings'], ({ inMember, body }) =>
+    inMember((scope) => choose(scope, body)),
+  ),
 ]

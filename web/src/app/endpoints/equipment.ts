@@ -1,4 +1,4 @@
-import { call, type Answer, type Body } from '../call.ts'
+import { call, callFor, type Answer, type Body } from '../call.ts'
 import type { Build } from './build.ts'
 
 /** Locations, and what can be loaded there. */
@@ -19,16 +19,22 @@ export const equipmentEndpoints = (build: Build) => ({
       call('post /locations/:id/equipment', { params: { id: location }, body }),
     invalidatesTags: ['Locations'],
   }),
-  ownEquipment: build.query<Answer<'get /me/equipment'>, string>({
-    query: (today) => call('get /me/equipment', { query: { today } }),
+  ownEquipment: build.query<Answer<'get /me/equipment'>, { day: string; member?: string }>({
+    query: ({ day, member }) => callFor(member, 'get /me/equipment', { query: { today: day } }),
     providesTags: ['Locations'],
   }),
-  equipOwn: build.mutation<Answer<'post /me/equipment'>, Body<'post /me/equipment'>>({
-    query: (body) => call('post /me/equipment', { body }),
+  equipOwn: build.mutation<
+    Answer<'post /me/equipment'>,
+    { given: Body<'post /me/equipment'>; member?: string }
+  >({
+    query: ({ given, member }) => callFor(member, 'post /me/equipment', { body: given }),
     invalidatesTags: ['Locations', 'Training'],
   }),
-  chooseSetting: build.mutation<Answer<'post /me/settings'>, Body<'post /me/settings'>>({
-    query: (body) => call('post /me/settings', { body }),
+  chooseSetting: build.mutation<
+    Answer<'post /me/settings'>,
+    { given: Body<'post /me/settings'>; member?: string }
+  >({
+    query: ({ given, member }) => callFor(member, 'post /me/settings', { body: given }),
     invalidatesTags: ['Locations', 'Training'],
   }),
 })

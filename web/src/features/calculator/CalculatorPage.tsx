@@ -135,7 +135,7 @@ function Loads({ max, table, onTable }: LoadsProps) {
 /** What a member's usual place has in a unit. */
 function useRack(unit: Unit): { rack: Rack; where: string } {
   const { data: session } = api.useSessionQuery()
-  const { data } = api.useOwnEquipmentQuery(today(), { skip: session?.seat?.kind !== 'member' })
+  const { data } = api.useOwnEquipmentQuery({ day: today() }, { skip: session?.seat?.kind !== 'member' })
   const home = data?.locations.find(({ id }) => id === data.home)
   const rack = home?.has?.racks.find((one) => one.unit === unit)
   return rack && home

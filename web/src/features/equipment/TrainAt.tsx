@@ -6,19 +6,19 @@ import { PhoneSelect } from '../../ui/Field.tsx'
 import { toast } from '../../ui/toast.ts'
 import { sayHas } from './sayHas.ts'
 
-/** Where a member usually trains, and in which unit. */
-export function TrainAt({ own }: { own: OwnEquipment }) {
+/** Where a member usually trains, and in which unit: their own word, or for a writer that of one of theirs. */
+export function TrainAt({ own, member }: { own: OwnEquipment; member?: string }) {
   const [choose, { isLoading }] = api.useChooseSettingMutation()
   const set = async (change: { home?: string; unit?: Unit }) => {
-    const answer = await choose({ ...change, today: today() })
+    const answer = await choose({ given: { ...change, today: today() }, member })
     if (answer.error) toast.error(sayError(answer.error))
-    else toast('Saved. Your next session uses it.')
+    else toast('Saved. The next session uses it.')
   }
   const home = own.locations.find(({ id }) => id === own.home)
   return (
     <div className="mt-4 grid gap-3 sm:grid-cols-[1fr_8rem]">
       <PhoneSelect
-        label="I usually train at"
+        label={member === undefined ? 'I usually train at' : 'Usually trains at'}
         value={own.home}
         disabled={isLoading}
         hint={home && sayHas(home.has)}
@@ -32,7 +32,7 @@ export function TrainAt({ own }: { own: OwnEquipment }) {
         ))}
       </PhoneSelect>
       <PhoneSelect
-        label="My unit"
+        label={member === undefined ? 'My unit' : 'Unit'}
         value={own.unit}
         disabled={isLoading}
         onChange={(event) => void set({ unit: event.target.value as Unit })}

@@ -231,12 +231,17 @@ const writersColumn: DataColumn<MemberLine> = {
 
 const progressColumn: DataColumn<MemberLine> = {
   id: 'progress',
-  title: 'Progress',
+  title: 'Open',
   cell: ({ id, name, isMine }) =>
     isMine && (
-      <Link to={`/members/${id}/progress`} aria-label={`Progress of ${name}`} className={link}>
-        progress
-      </Link>
+      <span className="flex gap-3">
+        <Link to={`/members/${id}/progress`} aria-label={`Progress of ${name}`} className={link}>
+          progress
+        </Link>
+        <Link to={`/members/${id}/profile`} aria-label={`Profile of ${name}`} className={link}>
+          profile
+        </Link>
+      </span>
     ),
 }
 

@@ -1,10 +1,11 @@
 import { useState } from 'react'
 import type { ProgressView } from '@young-oak/api/progress'
-import { muscles, type Muscle } from '@young-oak/core/library'
+import { muscles } from '@young-oak/core/library'
 import { jointAnswers, type CheckIn as Said } from '@young-oak/core/facts'
 import { formatDay } from '@young-oak/core/units'
 import { Button } from '../../ui/Button.tsx'
 import { Choice } from '../../ui/Choice.tsx'
+import { Choices } from '../../ui/Choices.tsx'
 import { Mark } from '../../ui/Mark.tsx'
 import { Details } from '../../ui/Details.tsx'
 import { trainingAgeChoices, trainingAgeLabel } from './trainingAge.ts'
@@ -66,7 +67,12 @@ export function CheckIn({ view: { checkIn, about }, member }: Props) {
             Sharp, radiating or joint pain: stop what hurts, and see a licensed professional.
           </p>
         )}
-        <Sore muscles={said.sore ?? []} onChange={(sore) => setSaid({ ...said, sore })} />
+        <Choices
+          label="Still sore"
+          chosen={said.sore ?? []}
+          choices={muscles.map((muscle) => [muscle, muscle] as const)}
+          onChange={(sore) => setSaid({ ...said, sore })}
+        />
         <Button className="mt-3 min-h-11 w-full" disabled={isBusy || isEmpty} onClick={() => void save()}>
           Save check-in
         </Button>
@@ -85,30 +91,6 @@ export function sayCheckIn({ sleep, mood, freshness, joints, sore }: Said): stri
     sore?.length && `sore: ${sore.join(', ')}`,
   ].filter(Boolean)
   return parts.join(', ') || 'no answers'
-}
-
-function Sore({ muscles: chosen, onChange }: { muscles: Muscle[]; onChange: (muscles: Muscle[]) => void }) {
-  return (
-    <fieldset className="my-1">
-      <legend className="text-sm font-medium">Still sore</legend>
-      <div className="mt-1 flex flex-wrap gap-2">
-        {muscles.map((muscle) => {
-          const isOn = chosen.includes(muscle)
-          return (
-            <button
-              key={muscle}
-              type="button"
-              aria-pressed={isOn}
-              onClick={() => onChange(isOn ? chosen.filter((one) => one !== muscle) : [...chosen, muscle])}
-              className={`min-h-11 rounded-md border px-3 ${isOn ? 'border-leaf bg-leaf-wash font-semibold' : 'border-edge bg-sheet'}`}
-            >
-              {muscle}
-            </button>
-          )
-        })}
-      </div>
-    </fieldset>
-  )
 }
 
 const aboutWords = {

@@ -6,16 +6,16 @@ import { useRef, useState } from 'react'
 import { useNavigate } from 'react-router'
 import type { TemplateLine } from '@young-oak/api/templates'
 import { emptyTemplate } from '@young-oak/core/editing'
-import { starterKinds, starterOf, templateOf } from '@young-oak/core/starters'
 import type { Template } from '@young-oak/core/template'
 import { api, sayError } from '../../app/api.ts'
 import { Button } from '../../ui/Button.tsx'
 import { Field } from '../../ui/Field.tsx'
-import { asSaid, SelectField } from '../../ui/Select.tsx'
+import { SelectField } from '../../ui/Select.tsx'
 import { Modal } from '../../ui/Modal.tsx'
 import { TabRow } from '../../ui/TabRow.tsx'
 import { ImportFile } from './ImportFile.tsx'
 import { mint } from './mint.ts'
+import { Starters } from './Starters.tsx'
 
 type Props = { templates: TemplateLine[]; onClose: () => void }
 const ways = ['empty', 'ours', 'copy', 'file'] as const
@@ -53,16 +53,14 @@ export function StartDialog({ templates, onClose }: Props) {
         </p>
       )}
       {way === 'empty' && <Empty isBusy={isLoading} onStore={(template) => void store(template)} />}
-      {way === 'ours' && <Ours isBusy={isLoading} onStore={(template) => void store(template)} />}
+      {way === 'ours' && <Starters isBusy={isLoading} onStore={(template) => void store(template)} />}
       {way === 'copy' && <Copy templates={templates} onStore={(template) => void store(template)} />}
       {way === 'file' && <ImportFile />}
     </Modal>
   )
 }
 
-type StoreProps = { isBusy: boolean; onStore: (template: Template) => void }
-
-function Empty({ isBusy, onStore }: StoreProps) {
+function Empty({ isBusy, onStore }: { isBusy: boolean; onStore: (template: Template) => void }) {
   const { register, handleSubmit, formState } = useForm<Typed, unknown, NewTemplate>({
     // Numbers are typed as text, which the schema reads.
     resolver: yupResolver(newTemplateSchema) as never,
@@ -95,49 +93,6 @@ function Empty({ isBusy, onStore }: StoreProps) {
 
 /** What is typed: numbers as text until they are read. */
 type Typed = Record<keyof NewTemplate, string>
-
-/** Templates to begin with, each with whom it is for and both schools. */
-function Ours({ isBusy, onStore }: StoreProps) {
-  const [days, setDays] = useState('')
-  const shown = starterKinds.filter(
-    (kind) => !days || starterOf[kind].phases.some(({ perWeek }) => perWeek === Number(days)),
-  )
-  return (
-    <>
-      <SelectField
-        label="Days a week"
-        className="mb-3 w-40"
-        value={days}
-        options={[['', 'any'], ...asSaid(['2', '3', '4', '5', '6'])]}
-        onChoose={setDays}
-      />
-      <ul className="grid gap-x-8 sm:grid-cols-2">
-        {shown.map((kind) => {
-          const { title, level, split, days: written, say, phases } = starterOf[kind]
-          return (
-            <li key={kind} className="border-t border-line py-3">
-              <h3 className="text-lg">{title}</h3>
-              <p className="text-sm text-bark">
-                {level}; {split}; days a week: {written}; {phases.reduce((sum, { weeks }) => sum + weeks, 0)}{' '}
-                weeks
-              </p>
-              <p className="mt-1 text-sm">{say}</p>
-              <Button
-                look="plain"
-                className="mt-2 text-sm"
-                disabled={isBusy}
-                aria-label={`Start with ${title}`}
-                onClick={() => onStore(templateOf(starterOf[kind]))}
-              >
-                Start with this file
-              </Button>
-            </li>
-          )
-        })}
-      </ul>
-    </>
-  )
-}
 
 function Copy({ templates, onStore }: { templates: TemplateLine[]; onStore: (template: Template) => void }) {
   const [chosen, setChosen] = useState(templates[0]?.id ?? '')
