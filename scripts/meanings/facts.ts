@@ -141,15 +141,30 @@ export const factMeanings: Record<string, Record<string, string>> = {
       'A deload of the member’s own is over, with its return: what was trained in it stays where it was.',
     deload: '',
   },
+  'fact pause': {
+    about:
+      'A program, or all of them, waits from this day on. Its weeks wait; on a calendar they end by the missed policy.',
+    enrolment: 'the program; all of them if left out',
+    to: 'the first day back, where it is known',
+    reason: '',
+    back: 'percent on every load of the first week trained after the pause began, from −50 to 0, in the place of the template’s `away`',
+  },
   'fact priorities': {
     about: 'What the member wants most from training. A later entry takes the place of all of it.',
     muscles: '',
     lifts: '',
   },
+  'fact resume': { about: 'A pause is over from this day on.', pause: 'the id of the fact `pause`' },
   'fact skipDeload': { about: 'The next planned deload is trained as a normal week.' },
   'fact test': {
     about: 'The test day. A later fact moves it; weeks that have begun keep their count.',
     on: '',
+  },
+  'fact track': {
+    about:
+      'The track of a program for this member alone, from the next plan week on. It goes before what is published.',
+    enrolment: '',
+    track: 'null for the template as written; left out, the published track is used again',
   },
   'fact trial': {
     about: 'A comparison of two periods of training that differ in one thing.',

@@ -8,6 +8,7 @@ import {
   factOf,
   jointAnswers,
   liftLevels,
+  pauseReasons,
   trainingAges,
   type About,
   type AskFirst,
@@ -17,6 +18,7 @@ import {
   type Enjoys,
   type Fact,
   type LiftGoal,
+  type Pause,
   type Priorities,
 } from '@young-oak/core/facts'
 import type { MaxInForce } from '@young-oak/core/loads'
@@ -110,6 +112,15 @@ export const event = () =>
     on: date(),
     to: left(date()),
   })
+export const pause = () =>
+  exact<Pause>({
+    id: text(),
+    enrolment: orNull(text()),
+    from: date(),
+    to: orNull(date()),
+    reason: choice(...pauseReasons),
+    back: orNull(figure()),
+  })
 export const about = () =>
   exact<About>({
     training: left(choice(...trainingAges)),
@@ -165,6 +176,7 @@ export const evidence = () =>
       own: list(adjustment()),
       handovers: list(text()),
       left: list(text()),
+      pauses: list(pause()),
       choices: byKey(text()),
       mostSets: mostSets(),
       checkIns: list(exact<CheckIn & { date: string }>({ ...checkInKeys(), date: date() })),

@@ -3,6 +3,7 @@ import type { Plan, PlannedSession, PlannedSlot, PlannedWeek } from '@young-oak/
 import { becauses } from '@young-oak/core/progressions'
 import { lift, liftKeys } from './lifts.ts'
 import { whyStep, shownSets, circuit, warmUp, lastTime } from './shown.ts'
+import { pause } from './known.ts'
 import { setLog } from './logs.ts'
 import { exact, choice, count, date, left, list, orNull, text, yesOrNo, type Reads } from './reads.ts'
 
@@ -76,6 +77,7 @@ export const plan = () =>
       track: orNull(text()),
       start: date(),
       over: left(date()),
+      paused: left(pause()),
       weeks: list(plannedWeek()),
       next: orNull(count()),
       lastWeek: count(),

@@ -6,9 +6,9 @@ import { checkKinds, checkOf, type CheckKind } from './registry.ts'
 export type Finding = Found & { check: CheckKind }
 
 /** What the reader of a member's plans must know beside them: of the member's entries first, then plan by plan. */
-export function findingsOf({ library, enrolments, versions, when }: PlanInput, planned: Planned): Finding[] {
+export function findingsOf({ library, versions, when }: PlanInput, planned: Planned): Finding[] {
   const { today } = when
-  const { evidence, setAside, courses } = planned
+  const { evidence, setAside, courses, enrolments } = planned
   const seen: MemberSeen = { library, today, evidence, setAside }
   const found = checkKinds.flatMap((check) => withCheck(check, checkOf[check].ofMember?.(seen)))
   for (const enrolment of enrolments) {

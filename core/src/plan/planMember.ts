@@ -14,6 +14,7 @@ import { liftKey, type Lift } from '../library/index.ts'
 import type { Id } from '../parsing/index.ts'
 import { addDays, type Day } from '../units/index.ts'
 import { isOver } from './isOver.ts'
+import { withOwnTracks } from './ownTracks.ts'
 import { writeOut } from './ahead/writeOut.ts'
 import { asksDeloadOf, offersOf, type Offer } from './progress/offers.ts'
 import {
@@ -30,10 +31,19 @@ import { replay } from './replay/replay.ts'
 import { isBetweenWeeks, keepDates } from './replay/weeks.ts'
 import { copyFold, templateOn, type Fold, type Trained } from './state/fold.ts'
 import type { DoubtfulLog, Plan, PlanInput, SetAside, StrayLog } from './types.ts'
-import { isOverBefore, overFrom, placeNamed, resolve, type SessionLog } from '../member/index.ts'
+import {
+  isOverBefore,
+  overFrom,
+  placeNamed,
+  resolve,
+  type Enrolment,
+  type SessionLog,
+} from '../member/index.ts'
 
 export type Planned = {
   plans: Record<Id, Plan>
+  /** With the tracks that the member alone has. */
+  enrolments: Enrolment[]
   evidence: Evidence
   /** Maxes to accept, or leave. */
   proposals: Proposal[]
@@ -65,7 +75,8 @@ export type Planned = {
  * everything has to be handed in.
  */
 export function planMember(given: PlanInput, checkpoint?: Checkpoint | null): Planned {
-  const input = { ...given, when: { ...given.when, today: todayFor(given) } }
+  const enrolments = withOwnTracks(given.enrolments, given.member.facts)
+  const input = { ...given, enrolments, when: { ...given.when, today: todayFor(given) } }
   const { member, versions, when } = input
   const { today, through } = when
   const history = timeline(member, today)
@@ -92,6 +103,7 @@ export function planMember(given: PlanInput, checkpoint?: Checkpoint | null): Pl
   const asksDeload = running.flatMap((fold) => asksDeloadOf(fold, templateNow(fold)))
   return {
     plans,
+    enrolments,
     evidence,
     proposals,
     setAside: { ahead: history.ahead, strays, doubtful },

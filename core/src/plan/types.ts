@@ -1,4 +1,4 @@
-import type { Member } from '../facts/index.ts'
+import type { Member, Pause } from '../facts/index.ts'
 import type { Because } from '../progressions/index.ts'
 import type { Verdict } from './state/fold.ts'
 import type { Id } from '../parsing/index.ts'
@@ -20,6 +20,8 @@ export type Plan = {
   start: Day
   /** From which day it is over before its last week, where somebody has said so; it may lie ahead. */
   over?: Day
+  /** The pause that today lies in. */
+  paused?: Pause
   weeks: PlannedWeek[]
   /** The position that comes next, or null when every place is taken. */
   next: number | null
@@ -126,4 +128,6 @@ export type StrayLog = {
   at?: PlaceName
   isEnrolled: boolean
   over?: Day
+  /** The pause that today lies in. */
+  paused?: Pause
 }

@@ -1,3 +1,4 @@
+import { pauseOn } from '../../facts/index.ts'
 import { overFrom } from '../../member/index.ts'
 import type { Id } from '../../parsing/index.ts'
 import { actsInWeek, weekSpot } from '../../adjustments/index.ts'
@@ -74,6 +75,8 @@ export function writeOut(fold: Fold, evidence: Evidence, { today, through, at, d
     lastWeek: isOver ? ahead.state.course.week : lastWeek(ahead, from, evidence),
   }
   if (over !== null) plan.over = over
+  const paused = pauseOn(evidence.pauses, fold.enrolment.id, today)
+  if (paused) plan.paused = paused
   return plan
 }
 
@@ -102,7 +105,7 @@ function lastWeek(fold: Fold, day: Day, evidence: Evidence): number {
 }
 
 function weekBehind(fold: Fold, week: RunningWeek, evidence: Evidence): PlannedWeek {
-  const made = headOf(fold, week, evidence, false)
+  const made = headOf(fold, week, evidence, null)
   made.places = week.sessions.map((_, i) => {
     const trained = trainedAt(fold, week.first + i, week.attempt)
     if (trained) return describe(fold, trained)
@@ -129,7 +132,7 @@ function weekAhead(
   { day, evidence, isFirst, at, doing, isNamed }: Ahead,
 ): PlannedWeek {
   let isNext = isFirst
-  let isBack = false
+  let back: number | null = null
   const isAway = doing === 'nothing' && fold.isCalendar
   const places = week.sessions.map((_, i): PlannedSession => {
     const inWeek = i + 1
@@ -143,7 +146,7 @@ function weekAhead(
     const place = placeAt(fold, week, inWeek)
     const where = trained ? trained.log.location : isNext ? at : undefined
     const situation = situationAt(fold, place, day, evidence, trained?.log, where)
-    isBack ||= situation.changes.some(({ author }) => author === 'back')
+    back ??= situation.back
     const { slots, changes } = prescribe(situation)
     const whole = slots.some(({ deload }) => deload) && !trained ? withoutDeload(situation) : null
     const outcomes = isAway ? null : assume(situation, slots, doing)
@@ -160,13 +163,13 @@ function weekAhead(
     })
     return made
   })
-  const made = headOf(fold, week, evidence, isBack)
+  const made = headOf(fold, week, evidence, back)
   made.places = places
   return made
 }
 
 /** A week with nothing in it yet. */
-function headOf(fold: Fold, week: RunningWeek, evidence: Evidence, isBack: boolean): PlannedWeek {
+function headOf(fold: Fold, week: RunningWeek, evidence: Evidence, back: number | null): PlannedWeek {
   const template = templateOf(fold, week.version)
   const phase = template.phases.find(({ id }) => id === week.phase)
   const made: PlannedWeek = {
@@ -175,7 +178,7 @@ function headOf(fold: Fold, week: RunningWeek, evidence: Evidence, isBack: boole
     phase: week.phase,
     phaseName: phase?.name ?? week.phase,
     phaseWeek: week.phaseWeek,
-    deload: week.isInserted || (phase !== undefined && hasDeload(template, phase, week, evidence, isBack)),
+    deload: week.isInserted || (phase !== undefined && hasDeload(template, phase, week, evidence, back)),
     places: [],
   }
   if (week.isInserted && week.deload) made.inserted = { fact: week.deload, week: (week.deloadAt ?? 0) + 1 }
@@ -190,9 +193,9 @@ function hasDeload(
   phase: Phase,
   week: RunningWeek,
   evidence: Evidence,
-  isBack: boolean,
+  back: number | null,
 ): boolean {
-  const changes = changesOf(template, evidence, phase, week, isBack)
+  const changes = changesOf(template, evidence, phase, week, back)
   const spot = weekSpot(week.phase, week.phaseWeek, week.toTest)
   return changes.some((one) => isDeload(one) && actsInWeek(one.adjustment.where, spot))
 }

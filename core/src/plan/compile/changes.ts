@@ -44,14 +44,14 @@ export function changesOf(
   evidence: Evidence,
   phase: Phase,
   week: Pick<RunningWeek, 'track' | 'deload' | 'deloadAt' | 'skips'>,
-  isBack: boolean,
+  back: number | null,
 ): Authored[] {
   const track = trackChanges(template, week.track)
   const own =
     week.deload === null ? undefined : evidence.deloads.find(({ id, to }) => id === week.deload && !to)
   const ownDeload = own && { deload: own, at: week.deloadAt ?? 0 }
   const deload = plannedDeload(phase, ownDeload, week.skips !== undefined)
-  if (week.deload === null && !isBack && !evidence.own.length) {
+  if (week.deload === null && back === null && !evidence.own.length) {
     if (!track.length) return deload
     return deload.length ? [...track, ...deload] : track
   }
@@ -59,7 +59,7 @@ export function changesOf(
     ...track,
     ...deload,
     ...(ownDeload ? ownDeloadChanges(ownDeload) : []),
-    ...(isBack && template.away ? [firstWeekBack(template.away.back)] : []),
+    ...(back ? [firstWeekBack(back)] : []),
     ...evidence.own.map((adjustment): Authored => ({ adjustment, author: 'own', label: 'custom change' })),
   ]
 }

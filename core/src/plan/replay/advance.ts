@@ -7,7 +7,6 @@ import { heaviestOf, tonnageOf, type OnTheBar } from '../prescribe/onTheBar.ts'
 import { scaleBy } from '../prescribe/prescribeSlot.ts'
 import { trainedRow } from '../prescribe/rows.ts'
 import type { Outcome } from '../state/fold.ts'
-import { isBack } from '../state/isBack.ts'
 import type { Situation } from '../state/situation.ts'
 import { lastKey, type FoldState } from '../state/state.ts'
 import { tellProgressions } from './hear.ts'
@@ -20,11 +19,14 @@ export function advance(
   date: Day | null,
   answers?: Answers,
 ): void {
-  const { state, template, program, place, day } = situation
+  const { state, program, place, day, back } = situation
   const worked = outcomes.filter(({ verdict }) => verdict !== 'skip')
   takePlace(state, place.position, worked.length > 0)
   if (worked.length) {
-    if (isBack(state, template, place.week, day)) state.backWeek = place.week
+    if (back !== null) {
+      state.backWeek = place.week
+      state.backBy = back
+    }
     state.lastDay = day
   }
   for (const { prescribed, verdict, done } of worked) {

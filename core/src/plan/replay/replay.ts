@@ -1,6 +1,6 @@
 import type { Spot } from '../../adjustments/index.ts'
 import { liftOf, type Library } from '../../library/index.ts'
-import { isBack } from '../state/isBack.ts'
+import { backBy } from '../state/backBy.ts'
 import type { Id } from '../../parsing/index.ts'
 import type { Place } from '../../calendar/index.ts'
 import type { SessionLog, SetLog } from '../../member/index.ts'
@@ -49,17 +49,12 @@ export function situationAt(
   const running = state.course.running
   const version = log?.shown && versions[log.shown.version] ? log.shown.version : running?.version
   const template = templateOf(fold, version ?? segmentOn(fold.enrolment, day).version)
-  const changes = changesOf(
-    template,
-    evidence,
-    place.phase,
-    running ?? noWeek,
-    isBack(state, template, place.week, day),
-  )
+  const back = backBy(state, template, evidence, fold.enrolment.id, place.week, day)
+  const changes = changesOf(template, evidence, place.phase, running ?? noWeek, back)
   const { phase, phaseWeek, toTest, session } = place
   const spot: Spot = { phase: phase.id, phaseWeek, toTest, day, session, slot: undefined }
   const program = programOf(template)
-  return { library, template, program, state, evidence, place, day, spot, changes, at }
+  return { library, template, program, state, evidence, place, day, spot, changes, back, at }
 }
 
 const noWeek: Parameters<typeof changesOf>[3] = { track: null, deload: null }

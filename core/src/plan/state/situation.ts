@@ -42,6 +42,8 @@ export type Situation = {
   /** Where adjustments see it. */
   spot: Spot
   changes: Authored[]
+  /** Percent on the loads of a first week back; null of any other. */
+  back: number | null
   /** Where it is trained; home when absent. */
   at: Id | undefined
 }

@@ -36,6 +36,8 @@ export type FoldState = {
   lastDay: Day | null
   /** The plan's week in which the member came back after an absence. */
   backWeek: number | null
+  /** Percent on every load of that week; 0 for none. */
+  backBy: number
 }
 
 /** Rows, from 0: those of earlier weeks, and the one of the latest week, in which every place reads the same. */
@@ -75,6 +77,7 @@ export const startState = (from: Day): FoldState => ({
   ended: [],
   lastDay: null,
   backWeek: null,
+  backBy: 0,
 })
 
 export const copyState = (state: FoldState): FoldState => ({
@@ -89,6 +92,7 @@ export const copyState = (state: FoldState): FoldState => ({
   ended: state.ended,
   lastDay: state.lastDay,
   backWeek: state.backWeek,
+  backBy: state.backBy,
 })
 
 /** What the load of a prescription is kept by, for the next time. */

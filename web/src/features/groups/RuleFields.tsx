@@ -39,6 +39,7 @@ export function RuleFields({ legend, rule, named, faults, onChange }: Props) {
             label={i === 0 ? 'Condition' : 'And'}
             value={optionOf(one)}
             options={conditionOptions}
+            className="sm:col-span-2"
             onChoose={(option) => put(i, withOption(one, option))}
           />
           {fieldsOf(one.kind).map((field) => (

@@ -40,7 +40,8 @@ export default function MembersPage() {
       </div>
       {kind === 'writer' && (
         <p className="mt-1 text-bark">
-          Open a name for the member’s maxes, “progress” for advice and check-ins. To see a member’s loads,
+          Open a name for the member’s maxes, “progress” for advice and check-ins, “profile” for days, minutes and
+        priorities. To see a member’s loads,
           open a template and choose the member.
         </p>
       )}

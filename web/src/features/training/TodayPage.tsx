@@ -110,7 +110,7 @@ function Findings({ view }: { view: TodayView }) {
   return (
     <section className="mt-8 rounded bg-acorn-wash p-3 text-sm text-acorn">
       {view.findings.map(({ where, what, next }) => (
-        <p key={where + what}>
+        <p key={where + what} className="mt-1">
           {what} {next}
         </p>
       ))}
