@@ -1,4 +1,4 @@
-import { array, boolean, number, object, string, type Schema } from 'yup'
+import { array, boolean, number, object, string, type AnyObject, type ArraySchema, type Schema } from 'yup'
 import { liftLevels, trainingAges, type LiftLevel, type TrainingAge } from '@young-oak/core/facts'
 import { muscles, type Muscle } from '@young-oak/core/library'
 import { isId } from '@young-oak/core/parsing'
@@ -25,6 +25,7 @@ export type ConditionField = keyof FieldValues
 export const conditionFields = {
   onProgram: ['template'],
   onNoProgram: [],
+  paused: [],
   inGroup: ['group'],
   notTrainedFor: ['days'],
   weeksTrained: ['weeks'],
@@ -121,4 +122,4 @@ export const ruleSchema = () =>
   array()
     .of(conditionSchema.required())
     .min(1, 'A rule has at least one condition.')
-    .max(6, 'A rule has at most 6 conditions.')
+    .max(6, 'A rule has at most 6 conditions.') as unknown as ArraySchema<Condition[] | undefined, AnyObject>

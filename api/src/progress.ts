@@ -4,7 +4,7 @@ import type { DeloadPolicy } from '@young-oak/core/template'
 import type { Offer } from '@young-oak/core/plan'
 import type { Advice } from '@young-oak/core/advice'
 import type { Lift } from '@young-oak/core/library'
-import type { CheckIn, EndReason, EventKind, DeloadFact } from '@young-oak/core/facts'
+import type { CheckIn, EndReason, EventKind, DeloadFact, Pause } from '@young-oak/core/facts'
 import type { Evidence } from '@young-oak/core/evidence'
 import type { Block, Seen, Target, TrialResult } from '@young-oak/core/trends'
 import type { Day, Unit } from '@young-oak/core/units'
@@ -19,7 +19,19 @@ export type GivenFact = InferType<typeof givenFactSchema>
 /** How a member does: what the advisor says and goes by, lifts with goals, trials, and what they have said of themselves. */
 export type ProgressView = {
   unit: Unit
-  programs: { enrolment: string; name: string; policy: DeloadPolicy; advice: Advice; phase?: string }[]
+  programs: {
+    enrolment: string
+    name: string
+    policy: DeloadPolicy
+    advice: Advice
+    phase?: string
+    /** The track of the running week, and what there is to choose from. */
+    track: string | null
+    tracks: { id: string; name: string }[]
+    /** Whether the member may choose; a writer always may. */
+    choosesTrack: boolean
+    paused?: Pause
+  }[]
   offers: Offer[]
   lifts: { lift: Lift; seen: Seen[]; targets: Target[] }[]
   /** Blocks of the member's programs that are not over: a goal may be for one. */

@@ -1,6 +1,7 @@
 import { array, boolean, mixed, number, object, string, type InferType } from 'yup'
 import type { Impact } from '@young-oak/core/impact'
 import { isDay } from '@young-oak/core/units'
+import { ruleSchema } from './conditions.ts'
 
 /** How many members one publication reaches at most. */
 export const mostMembers = 50_000
@@ -29,6 +30,22 @@ export const publishSchema = object({
   ).optional(),
   /** A track for all of them; null for none; left out, everybody keeps theirs. */
   track: string().max(80).nullable().optional(),
+  /** Tracks by rules: the first that a member fits gives theirs, and whoever fits none has what `track` says. */
+  tracksByRule: array()
+    .of(
+      object({
+        rule: ruleSchema().required(),
+        track: string().max(80).nullable().defined(),
+      })
+        .noUnknown()
+        .required(),
+    )
+    .max(8, 'At most 8 track rules.')
+    .optional(),
+  /** Whether members may choose another track themselves. */
+  choosesTrack: boolean().optional(),
+  /** How many weeks ahead of the running one a member sees; left out, all of them. */
+  opens: number().integer().min(0).max(52).optional(),
   /** Whether those who have the program start it over as a run of its own, in the place of changing over. */
   again: boolean().optional(),
   /** Whether other programs of these members end as this one starts, or go on beside it. */
@@ -39,6 +56,7 @@ export const publishSchema = object({
   replaces: string().uuid().optional(),
 }).noUnknown()
 export type Publish = InferType<typeof publishSchema>
+export type TrackRule = NonNullable<Publish['tracksByRule']>[number]
 
 /**
  * `preparing`: being filled in, and nothing of it counts; `withdrawn`: taken back, and it counts on for whoever had started under it; `cancelled`: called
@@ -82,6 +100,8 @@ export const impactKinds = [
   'ends',
   'midWeek',
   'deload',
+  'paused',
+  'keepsTrack',
   'starts',
   'moves',
   'same',

@@ -56,6 +56,8 @@ const impact = () =>
       ),
       isMidWeek: yesOrNo(),
       isDeload: yesOrNo(),
+      isPaused: yesOrNo(),
+      keepsTrack: yesOrNo(),
       beside: list(text()),
       ends: list(text()),
       findings: list(exact<FindingSaid>({ where: text(), what: text(), next: text() })),
@@ -84,7 +86,7 @@ export const publications = {
     who: ['writer'],
     body: publishSchema,
     answer: look(),
-    problems: ['templateFaults', 'draftMoved'],
+    problems: ['noSuchTrack', 'templateFaults', 'draftMoved'],
   }),
   ...contract({
     method: 'get',

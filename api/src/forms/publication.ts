@@ -1,4 +1,4 @@
-import { array, mixed, object, string, type InferType } from 'yup'
+import { array, boolean, mixed, object, string, type InferType } from 'yup'
 import { isDay } from '@young-oak/core/units'
 
 /** To whom a draft is published, from when, and how. */
@@ -13,6 +13,10 @@ export const publicationSchema = object({
   clock: mixed<'own' | 'calendar'>().oneOf(['own', 'calendar']).required(),
   /** "keep" leaves everybody on the track they are on; nothing is no track. */
   track: string().defined(),
+  /** Whether members may choose another track themselves. */
+  choosesTrack: boolean().required(),
+  /** Weeks ahead of the running one that a member sees. */
+  opens: mixed<'all' | '0' | '1'>().oneOf(['all', '0', '1']).required(),
   /** What becomes of other programs that these members are on. */
   others: mixed<'beside' | 'replace'>().oneOf(['beside', 'replace']).required(),
 })

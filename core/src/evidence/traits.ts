@@ -15,10 +15,12 @@ export const traitKinds: readonly FactName[] = [
   'unit',
   'bodyWeight',
   'max',
+  'pause',
+  'resume',
 ]
 
 /** What lists and rules may ask of a member, as their facts leave it: of each lift the newest accepted max. */
-export function traitsOf({ about, levels, days, priorities, home, body, maxes }: Evidence): Trait[] {
+export function traitsOf({ about, levels, days, priorities, home, body, maxes, pauses }: Evidence): Trait[] {
   const traits: Trait[] = [{ name: 'location', says: [home] }]
   if (about.training) traits.push({ name: 'training', says: [about.training] })
   if (days.weekdays.length) traits.push({ name: 'days', amount: days.weekdays.length })
@@ -26,6 +28,8 @@ export function traitsOf({ about, levels, days, priorities, home, body, maxes }:
   const wanted = [...priorities.muscles, ...priorities.lifts]
   if (wanted.length) traits.push({ name: 'priority', says: wanted })
   if (body) traits.push({ name: 'bodyWeight', amount: inUnit(body.load, 'kg').value })
+  for (const { id, from, to } of pauses)
+    traits.push({ name: `paused:${id}`, says: to === null ? [from] : [from, to] })
   for (const [lift, level] of Object.entries(levels)) traits.push({ name: `level:${lift}`, says: [level] })
   for (const [lift, own] of Object.entries(maxes)) {
     const newest = own.at(-1)

@@ -63,6 +63,8 @@ describe('the impact on one member', () => {
       longer: null,
       isMidWeek: true,
       isDeload: false,
+      isPaused: false,
+      keepsTrack: false,
       beside: [],
       ends: [],
       findings: [],

@@ -1,8 +1,16 @@
 import { findingsOf, sayFinding, type FindingSaid } from '../checks/index.ts'
 import { maxFor } from '../evidence/index.ts'
 import { liftKey, liftOf, liftOfKey, type Library, type Lift } from '../library/index.ts'
+import type { Enrolment } from '../member/index.ts'
 import type { Id } from '../parsing/index.ts'
-import { isOver, type Plan, type PlanInput, type PlannedSession, type Planned } from '../plan/index.ts'
+import {
+  isOver,
+  segmentOn,
+  type Plan,
+  type PlanInput,
+  type PlannedSession,
+  type Planned,
+} from '../plan/index.ts'
 import type { Template } from '../template/index.ts'
 import { dependentsOf, formatSetsShown, minutesOf } from '../views/index.ts'
 import { jumpOf, type Jump } from './jumpOf.ts'
@@ -35,6 +43,10 @@ export type Impact = {
   /** A week is begun and not done. */
   isMidWeek: boolean
   isDeload: boolean
+  /** They have paused. */
+  isPaused: boolean
+  /** They keep a track of their own, whatever the publication says. */
+  keepsTrack: boolean
   /** Other programs by name: those that go on beside it, and those that are over with it. */
   beside: string[]
   ends: string[]
@@ -83,6 +95,8 @@ export function impactOf(before: Seen, after: Seen, enrolment: Id, reads: readon
     ),
     longer: own && next && template ? longerOf(before, after, own, next, template) : null,
     isMidWeek: own?.weeks.some(({ places }) => isBegun(places)) ?? false,
+    isPaused: next?.paused !== undefined,
+    keepsTrack: keepsTrack(after, enrolment),
     isDeload: own?.weeks.find(({ places }) => places.some(isAhead))?.deload ?? false,
     beside: is.filter((plan) => plan !== next).map((plan) => nameOf(after, plan)),
     ends: was
@@ -174,3 +188,12 @@ function newFindings(before: Seen, after: Seen): FindingSaid[] {
 }
 
 const unique = (lifts: Lift[]): Lift[] => [...new Map(lifts.map((lift) => [liftKey(lift), lift])).values()]
+
+/** Whether the member has a track of their own in the place of the published one. */
+function keepsTrack({ input: { enrolments, when }, planned }: Seen, id: Id): boolean {
+  const trackIn = (all: readonly Enrolment[]) => {
+    const one = all.find((enrolment) => enrolment.id === id)
+    return one && (segmentOn(one, when.today).track ?? null)
+  }
+  return trackIn(enrolments) !== trackIn(planned.enrolments)
+}

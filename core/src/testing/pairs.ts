@@ -247,6 +247,26 @@ function memberOf(dice: Dice, slots: [string, { exercise: ExerciseId }][], perWe
       muscle: dice.among(muscles),
       sets: 4 + dice.upTo(10),
     })
+  if (dice.maybe(0.2)) {
+    const day = dice.upTo(30)
+    const back = dice.among([null, 0, -10])
+    const to = dice.maybe() ? addDays(start, day + 1 + dice.upTo(14)) : null
+    facts.push({
+      ...dated('pause', day),
+      kind: 'pause',
+      reason: 'travel',
+      ...(to !== null && { to }),
+      ...(back !== null && { back }),
+    })
+    if (dice.maybe()) facts.push({ ...dated('resume', day + 3), kind: 'resume', pause: 'pause' })
+  }
+  if (dice.maybe(0.2))
+    facts.push({
+      ...dated('track', dice.upTo(30)),
+      kind: 'track',
+      enrolment: 'e',
+      track: dice.maybe() ? 't' : null,
+    })
   if (dice.maybe(0.3))
     facts.push({ ...dated('handover', 14), kind: 'handover', progression: 's0-p', stage: 'two' })
   const logs = Array.from({ length: dice.upTo(8) }, (_, i) => logOf(dice, slots, i, unit, perWeek))

@@ -120,6 +120,7 @@ test('a database of format 1 keeps all its documents, and what a draft has chang
     '017_week',
     '018_groups',
     '019_traits',
+    '020_tracks',
   ])
   expect(
     await db('counting_publication')

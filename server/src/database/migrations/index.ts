@@ -18,6 +18,7 @@ import * as erasing from './016_erasing.ts'
 import * as week from './017_week.ts'
 import * as groups from './018_groups.ts'
 import * as traits from './019_traits.ts'
+import * as tracks from './020_tracks.ts'
 
 type Migration = { up(db: Knex): Promise<void>; down(db: Knex): Promise<void> }
 
@@ -41,6 +42,7 @@ const migrations: Record<string, Migration> = {
   '017_week': week,
   '018_groups': groups,
   '019_traits': traits,
+  '020_tracks': tracks,
 }
 
 /** Migrations by name, in order; each is a frozen file that imports no live code. */

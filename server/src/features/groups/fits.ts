@@ -22,6 +22,12 @@ const asks: Asks = {
     values: [gym, template],
   }),
   onNoProgram: (_, gym) => ({ sql: `m.id not in (${onPrograms})`, values: [gym] }),
+  paused: (_, gym) => ({
+    sql: `exists (select from member_trait t where t.gym_id = ? and t.member_id = m.id and t.name like 'paused:%'
+      and t.says[1]::date <= (now() at time zone g.zone)::date
+      and (t.says[2] is null or t.says[2]::date > (now() at time zone g.zone)::date))`,
+    values: [gym],
+  }),
   inGroup: ({ group }, gym) => ({
     sql: 'm.id in (select o.member_id from group_member o where o.gym_id = ? and o.group_id = ?)',
     values: [gym, group],

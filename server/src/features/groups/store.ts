@@ -1,4 +1,5 @@
 import type { GivenGroup, GroupLine } from '@young-oak/api/groups'
+import type { Condition } from '@young-oak/api/conditions'
 import type { Scope } from '../../database/scope.ts'
 import { whereFits } from './fits.ts'
 import { bringTraits } from './traits.ts'
@@ -33,7 +34,15 @@ export async function saveGroup({ db, gym }: Scope, id: string, group: GivenGrou
   await db('member_group').where({ gym_id: gym, id }).update(columns(group))
 }
 
-export async function deleteGroup({ db, gym }: Scope, id: string): Promise<boolean> {
+export async function deleteGroup(scope: Scope, id: string): Promise<boolean> {
+  const { db, gym } = scope
+  const inIt = await db('group_member')
+    .where({ gym_id: gym, group_id: id })
+    .select<{ member_id: string }[]>('member_id')
+  await touch(
+    scope,
+    inIt.map(({ member_id }) => member_id),
+  )
   return (await db('member_group').where({ gym_id: gym, id }).delete()) > 0
 }
 
@@ -67,16 +76,42 @@ export async function membersOf(
   return query
 }
 
-export async function putIn({ db, gym }: Scope, id: string, members: string[]): Promise<void> {
+/** Those of some members who fit a rule today. */
+export async function whoFits(scope: Scope, rule: Condition[], members: string[]): Promise<string[]> {
+  const { db, gym } = scope
+  await bringTraits(scope)
+  const query = db('member as m')
+    .join('gym as g', 'g.id', 'm.gym_id')
+    .where({ 'm.gym_id': gym })
+    .whereRaw('m.id = any(?::uuid[])', [members])
+    .select<{ id: string }[]>('m.id')
+  whereFits(query, gym, rule)
+  return (await query).map(({ id }) => id)
+}
+
+export async function putIn(scope: Scope, id: string, members: string[]): Promise<void> {
+  const { db, gym } = scope
+  await touch(scope, members)
   await db.raw(
     'insert into group_member (gym_id, group_id, member_id) select ?, ?, unnest(?::uuid[]) on conflict do nothing',
     [gym, id, members],
   )
 }
 
-export async function takeOut({ db, gym }: Scope, id: string, members: string[]): Promise<void> {
+export async function takeOut(scope: Scope, id: string, members: string[]): Promise<void> {
+  const { db, gym } = scope
+  await touch(scope, members)
   await db('group_member')
     .where({ gym_id: gym, group_id: id })
     .whereRaw('member_id = any(?::uuid[])', [members])
     .delete()
+}
+
+/** What a look found of members may rest on their groups: it is found anew once they have another revision. */
+async function touch({ db, gym }: Scope, members: string[]): Promise<void> {
+  await db.raw(
+    `with held as (select id from member where gym_id = ? and id = any(?::uuid[]) order by id for no key update)
+     update member set revision = revision + 1 where gym_id = ? and id in (select id from held)`,
+    [gym, members, gym],
+  )
 }

@@ -18,7 +18,7 @@ import { insertFact } from '../training/store.ts'
 import { readFact } from './store.ts'
 
 export async function progress(scope: MemberScope, day: Day): Promise<ProgressView> {
-  const { file } = await readMemberFile(scope)
+  const { file, lets } = await readMemberFile(scope)
   const { library } = scope
   const { member, versions } = file
   const planned = planMember(inputOf(scope, file, { today: day, through: 'end' }))
@@ -39,6 +39,10 @@ export async function progress(scope: MemberScope, day: Day): Promise<ProgressVi
       enrolment,
       name: template.name,
       phase: phaseNow(plans[enrolment]),
+      track: plans[enrolment]?.track ?? null,
+      tracks: Object.entries(template.tracks).map(([id, { name }]) => ({ id, name })),
+      choosesTrack: lets[enrolment]?.choosesTrack ?? false,
+      paused: plans[enrolment]?.paused,
       policy: template.deloadPolicy ?? 'both',
       advice: advise(library, readSignals(member, planned, enrolment, template, day), template.deloadPolicy),
     })),

@@ -12,6 +12,7 @@ import { scopesForJob } from '../members/memberScope.ts'
 import type { Read } from '../training/memberFile.ts'
 import { planEach } from '../training/planEach.ts'
 import { findTemplate } from '../templates/store.ts'
+import { tracksFor } from './tracksFor.ts'
 import { whatItChanges } from './whatItChanges.ts'
 import { findLook, keepImpacts, numberOf, type Look } from './impactStore.ts'
 
@@ -32,8 +33,14 @@ export async function findImpacts(
     const replaced = look.asked.replaces === undefined ? null : await numberOf(scope, look.asked.replaces)
     const day = look.asked.start > look.today ? look.asked.start : look.today
     const would = { look, template: read.template, reads: read.reads, day, replaced }
+    const tracks = await tracksFor(scope, members, look.asked.tracksByRule)
     const scopes = await scopesForJob(scope, members)
-    const planned = await planEach(scopes, look.today, (read) => impactOn(scope, read, would))
+    const planned = await planEach(scopes, look.today, (read) =>
+      impactOn(scope, read, {
+        ...would,
+        track: tracks.has(read.member) ? tracks.get(read.member) : look.asked.track,
+      }),
+    )
     await keepImpacts(
       scope,
       look.look,
@@ -66,6 +73,8 @@ type Would = ReadDraft & {
   look: Omit<Look, 'members'>
   day: Day
   replaced: number | null
+  /** Left out where the member keeps theirs. */
+  track: string | null | undefined
 }
 
 /** The version that is looked at, which has no id before it is published. */
@@ -78,7 +87,7 @@ function impactOn(
   would: Would,
 ): { found: Impact; planned: Planned; isWhole: boolean } {
   const { file, checkpoint, published } = read
-  const { look, template, reads, day, replaced } = would
+  const { template, reads, day, replaced } = would
   const when = { today: day, through: 'next' } as const
   const input: PlanInput = {
     library,
@@ -89,7 +98,7 @@ function impactOn(
   }
   const before = { input, planned: planMember(input, checkpoint) }
   const counting = published.filter((one) => one.number !== replaced || hasStarted(read, one))
-  const added = publicationFor(read, counting, before.planned, look, day)
+  const added = publicationFor(read, counting, before.planned, would)
   const then: PlanInput = {
     ...input,
     enrolments: enrolmentsIn([...counting, added]),
@@ -109,15 +118,14 @@ function publicationFor(
   { file, published }: Read,
   counting: Publication[],
   { evidence }: Planned,
-  { asked, template }: Would['look'],
-  day: Day,
+  { look: { asked, template }, day, track }: Would,
 ): Publication {
   const going = goingOn(enrolmentsIn(counting), evidence, day)
   const { changes, ends } = whatItChanges(
     { ...asked, template },
     going.map(({ id }) => ({ id, template: file.templates[id] ?? '' })),
   )
-  const { track, begins = 'week', clock = 'own' } = asked
+  const { begins = 'week', clock = 'own' } = asked
   return {
     number: Math.max(0, ...published.map(({ number }) => number)) + 1,
     enrolment: changes ?? 'new',

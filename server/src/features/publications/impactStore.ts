@@ -96,17 +96,19 @@ export async function keepImpacts({ db, gym }: Scope, look: string, found: Found
     ends: impact.ends.length,
     is_mid_week: impact.isMidWeek,
     is_deload: impact.isDeload,
+    is_paused: impact.isPaused,
+    keeps_track: impact.keepsTrack,
     body: impact,
   }))
   await db.raw(
     `insert into impact_member (gym_id, look, member_id, revision, gym_revision, is_what, jump, needs, short, longer, findings, beside, ends,
-       is_mid_week, is_deload, body)
+       is_mid_week, is_deload, is_paused, keeps_track, body)
      select ?, ?, r.* from json_to_recordset(?) as r(member_id uuid, revision int, gym_revision int, is_what text, jump int, needs int,
-       short int, longer int, findings int, beside int, ends int, is_mid_week boolean, is_deload boolean, body json)
+       short int, longer int, findings int, beside int, ends int, is_mid_week boolean, is_deload boolean, is_paused boolean, keeps_track boolean, body json)
      on conflict (gym_id, look, member_id) do update set revision = excluded.revision, gym_revision = excluded.gym_revision,
        is_what = excluded.is_what, jump = excluded.jump, needs = excluded.needs, short = excluded.short, longer = excluded.longer,
        findings = excluded.findings, beside = excluded.beside, ends = excluded.ends, is_mid_week = excluded.is_mid_week,
-       is_deload = excluded.is_deload, body = excluded.body, made_at = now()`,
+       is_deload = excluded.is_deload, is_paused = excluded.is_paused, keeps_track = excluded.keeps_track, body = excluded.body, made_at = now()`,
     [gym, look, JSON.stringify(rows)],
   )
 }
@@ -126,6 +128,8 @@ const kinds: Record<ImpactKind, { which: string; first?: string }> = {
   ends: { which: 'i.ends > 0' },
   midWeek: { which: 'i.is_mid_week' },
   deload: { which: 'i.is_deload' },
+  paused: { which: 'i.is_paused' },
+  keepsTrack: { which: 'i.keeps_track' },
   starts: { which: `i.is_what = 'starts'` },
   moves: { which: `i.is_what = 'moves'` },
   same: { which: `i.is_what = 'same'` },

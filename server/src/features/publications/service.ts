@@ -1,4 +1,5 @@
 import type { PublicationView, Publish } from '@young-oak/api/publications'
+import type { Template } from '@young-oak/core/template'
 import { addDays } from '@young-oak/core/units'
 import type { Database } from '../../database/open.ts'
 import type { Scope } from '../../database/scope.ts'
@@ -45,11 +46,7 @@ export async function preparePublication(
   if (held.revision !== asked.revision)
     throw new Problem('draftMoved', 'The draft has changed since you looked. See what is new, then publish.')
   const body = publishable(scope, held.draft)
-  const { track } = asked
-  if (typeof track === 'string' && !body.tracks[track])
-    throw new Problem('noSuchTrack', `This template has no track "${track}".`, [
-      { path: 'track', message: 'This template does not have the track.' },
-    ])
+  refuseOtherTracks(body, asked)
   await refuseFarStart(scope, asked.start)
   const members = [...new Set(asked.members)]
   if ((await memberScopes(scope, seat, { ids: members })).length !== members.length)
@@ -74,6 +71,18 @@ export async function preparePublication(
   })
   await addJob(scope, 'publish', asked.id)
   return viewPublication(scope, asked.id, seat)
+}
+
+export function refuseOtherTracks({ tracks }: Template, { track, tracksByRule = [] }: Publish): void {
+  const named = [
+    { path: 'track', track },
+    ...tracksByRule.map((one, i) => ({ path: `tracksByRule[${i}].track`, track: one.track })),
+  ]
+  for (const { path, track: one } of named)
+    if (typeof one === 'string' && !tracks[one])
+      throw new Problem('noSuchTrack', `This template has no track "${one}".`, [
+        { path, message: 'This template does not have the track.' },
+      ])
 }
 
 async function refuseFarStart(scope: Scope, start: string): Promise<void> {

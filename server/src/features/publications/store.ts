@@ -3,8 +3,21 @@ import type { Publish, PublicationLine, PublicationState, PublishedTo } from '@y
 import type { Day } from '@young-oak/core/units'
 import { pageFrom } from '../../http/page.ts'
 import type { Scope } from '../../database/scope.ts'
+import { tracksFor } from './tracksFor.ts'
 
-type Made = Pick<Publish, 'id' | 'revision' | 'members' | 'start' | 'note' | 'track' | 'replaces'> & {
+type Made = Pick<
+  Publish,
+  | 'id'
+  | 'revision'
+  | 'members'
+  | 'start'
+  | 'note'
+  | 'track'
+  | 'tracksByRule'
+  | 'choosesTrack'
+  | 'opens'
+  | 'replaces'
+> & {
   begins: 'week' | 'session'
   clock: 'own' | 'calendar'
   again: boolean
@@ -15,7 +28,8 @@ type Made = Pick<Publish, 'id' | 'revision' | 'members' | 'start' | 'note' | 'tr
 }
 
 /** Writes a publication down with its members; nothing of it counts yet. */
-export async function insertPublication({ db, gym }: Scope, made: Made): Promise<void> {
+export async function insertPublication(scope: Scope, made: Made): Promise<void> {
+  const { db, gym } = scope
   const {
     id,
     template,
@@ -31,6 +45,9 @@ export async function insertPublication({ db, gym }: Scope, made: Made): Promise
     staff,
     members,
     track,
+    tracksByRule,
+    choosesTrack = false,
+    opens = null,
   } = made
   await db('publication').insert({
     gym_id: gym,
@@ -45,15 +62,23 @@ export async function insertPublication({ db, gym }: Scope, made: Made): Promise
     again,
     others,
     replaces: replaces ?? null,
+    tracks: tracksByRule ? JSON.stringify(tracksByRule) : null,
+    chooses_track: choosesTrack,
+    opens,
     note,
     state: 'preparing',
     audience: members.length,
     made_by: staff,
   })
+  const byRule = await tracksFor(scope, members, tracksByRule)
+  const tracks = members.map((member) => {
+    const own = byRule.has(member) ? byRule.get(member) : track
+    return { member, sets: own !== undefined, track: own ?? null }
+  })
   await db.raw(
     `insert into publication_member (gym_id, publication_id, member_id, sets_track, track)
-     select ?, ?, member, ?, ? from unnest(?::uuid[]) member`,
-    [gym, id, track !== undefined, track ?? null, members],
+     select ?, ?, member, sets, track from json_to_recordset(?) as t(member uuid, sets boolean, track text)`,
+    [gym, id, JSON.stringify(tracks)],
   )
 }
 

@@ -18,6 +18,9 @@ import type { MemberScope } from '../members/memberScope.ts'
 import { notFound } from '../../http/problem.ts'
 import { asMerged, mergedMark } from '../exercises/library.ts'
 
+/** How many weeks ahead of the running one a member sees, null for all; and whether they may choose another track. */
+export type Lets = { opens: number | null; choosesTrack: boolean }
+
 export type Read = {
   member: string
   file: MemberFile
@@ -25,6 +28,8 @@ export type Read = {
   checkpoint: Checkpoint | null
   /** What was published to the member, as far as it counts. */
   published: Publication[]
+  /** What the latest publication of each enrolment lets its member see and choose. */
+  lets: Record<string, Lets>
   /** The gym's locations by name. */
   locations: { id: string; name: string }[]
   /** What the member and the gym were at. */
@@ -117,6 +122,9 @@ function readOf(
     file,
     checkpoint: row.checkpoint,
     published,
+    lets: Object.fromEntries(
+      row.published.map(({ enrolment, opens, choosesTrack }) => [enrolment, { opens, choosesTrack }]),
+    ),
     locations: named,
     revision: row.revision,
     gymRevision: row.gymRevision,
@@ -158,11 +166,12 @@ type StartRow = {
   location: string | null
   shown: unknown
 }
-type PublishedRow = Required<Omit<Publication, 'track' | 'withdrawn'>> & {
-  template: string
-  setsTrack: boolean
-  track: string | null
-}
+type PublishedRow = Required<Omit<Publication, 'track' | 'withdrawn'>> &
+  Lets & {
+    template: string
+    setsTrack: boolean
+    track: string | null
+  }
 
 /** A statement that reads members with those of their sessions and facts that fit. */
 const reading = (logs: string, facts: string) => `
@@ -190,7 +199,8 @@ const reading = (logs: string, facts: string) => `
       from logged l left join newer n on n.session_id = l.id where l.member_id = o.id), '[]') as logs,
     coalesce((select json_agg(distinct s.version_id) from session_start s where s.gym_id = o.gym_id and s.member_id = o.id), '[]') as shown,
     coalesce((select json_agg(json_build_object('number', c.number, 'enrolment', e.id, 'clock', e.clock, 'template', e.template_id,
-        'from', c.starts_on, 'version', c.version_id, 'setsTrack', c.sets_track, 'track', c.track, 'begins', c.begins, 'ends', c.ends)
+        'from', c.starts_on, 'version', c.version_id, 'setsTrack', c.sets_track, 'track', c.track, 'begins', c.begins, 'ends', c.ends,
+        'opens', c.opens, 'choosesTrack', c.chooses_track)
         order by c.number)
       from counting_publication c join enrolment e on e.gym_id = c.gym_id and e.id = c.enrolment_id
       where c.gym_id = o.gym_id and c.member_id = o.id), '[]') as published,
@@ -222,8 +232,14 @@ function withStarts(log: SessionLog, rows: StartRow[] | null): SessionLog {
   return only?.shown ? { ...log, shown: only.shown } : log
 }
 
-const publicationOf = ({ template: _, setsTrack, track, ...rest }: PublishedRow): Publication =>
-  setsTrack ? { ...rest, track } : rest
+const publicationOf = ({
+  template: _,
+  opens: _opens,
+  choosesTrack: _choosesTrack,
+  setsTrack,
+  track,
+  ...rest
+}: PublishedRow): Publication => (setsTrack ? { ...rest, track } : rest)
 
 async function readVersions(scope: Scope, ids: string[]): Promise<Record<string, Template>> {
   const mark = mergedMark(scope)

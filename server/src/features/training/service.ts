@@ -14,7 +14,7 @@ import { keepCheckpoints } from './store.ts'
 /** A member's own screen on a day. */
 export async function today(scope: MemberScope, day: Day, at?: string): Promise<TodayView> {
   const { read, planned } = await planNear(scope, day, at)
-  const { file, locations } = read
+  const { file, locations, lets } = read
   const { member, enrolments, versions } = file
   const { plans, evidence, proposals } = planned
   const own = enrolments.map(({ id }) => plans[id] as Plan).filter((plan) => isOfDay(plan, day))
@@ -26,7 +26,7 @@ export async function today(scope: MemberScope, day: Day, at?: string): Promise<
       name: template?.name ?? '',
       ...(template?.note && { note: template.note }),
       ...(track && { track }),
-      plan: withoutOldSteps(plan, day),
+      plan: withoutOldSteps(opened(plan, lets[plan.enrolment]?.opens ?? null), day),
     }
   })
   const near = member.logs.filter(({ date, closed }) => date >= (closed ? day : addDays(day, -7)))
@@ -70,6 +70,13 @@ const unconfirmedIn = ({ setAside }: Planned, { member, versions }: MemberFile):
       { session: id, name: versions[shown.version]?.sessions[shown.at.session]?.name ?? 'Session', date },
     ]
   })
+
+/** The weeks that a member may see: those behind, the running one, and so many ahead of it; all where nothing is said. */
+function opened(plan: Plan, opens: number | null): Plan {
+  if (opens === null) return plan
+  const running = plan.weeks.findIndex(({ places }) => places.some(({ position }) => position === plan.next))
+  return running < 0 ? plan : { ...plan, weeks: plan.weeks.slice(0, running + 1 + opens) }
+}
 
 /** The plan for a phone: of sessions on an earlier day, what was asked and what became of it, and nothing that nobody reads any more. */
 function withoutOldSteps(plan: Plan, day: Day): Plan {

@@ -27,6 +27,7 @@ export type Named = {
 const titles: Record<ConditionKind, [is: string, isNot: string]> = {
   onProgram: ['is on the program', 'is not on the program'],
   onNoProgram: ['is on no program', 'is on a program'],
+  paused: ['has paused', 'has not paused'],
   inGroup: ['is in the group', 'is not in the group'],
   notTrainedFor: ['has not trained for this many days', 'has trained within this many days'],
   weeksTrained: ['has trained in at least this many weeks', 'has trained in fewer weeks than'],
@@ -116,6 +117,7 @@ export function sayRule(rule: Condition[], { programs, groups, locations, librar
     onProgram: ({ template, not }) =>
       `${or(not, 'on', 'not on')} ${programs[template] ?? 'a program that is no longer here'}`,
     onNoProgram: ({ not }) => or(not, 'on no program', 'on a program'),
+    paused: ({ not }) => or(not, 'paused', 'not paused'),
     inGroup: ({ group, not }) =>
       `${or(not, 'in', 'not in')} ${groups[group] ?? 'a group that is no longer here'}`,
     notTrainedFor: ({ days, not }) =>

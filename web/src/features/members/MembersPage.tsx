@@ -40,9 +40,8 @@ export default function MembersPage() {
       </div>
       {kind === 'writer' && (
         <p className="mt-1 text-bark">
-          Open a name for the member’s maxes, “progress” for advice and check-ins, “profile” for days, minutes and
-        priorities. To see a member’s loads,
-          open a template and choose the member.
+          Open a name for the member’s maxes, “progress” for advice and check-ins, “profile” for days, minutes
+          and priorities. To see a member’s loads, open a template and choose the member.
         </p>
       )}
       {isLoading && <p className="mt-6 text-bark">Loading…</p>}

@@ -5,11 +5,13 @@ import { formatDay } from '@young-oak/core/units'
 import { Button } from '../../ui/Button.tsx'
 import { Details } from '../../ui/Details.tsx'
 import { PhoneSelect } from '../../ui/Field.tsx'
+import { PauseForm } from './PauseForm.tsx'
+import { TrackChoice } from './TrackChoice.tsx'
 import { useGive } from './useGive.ts'
 
 type Props = { view: ProgressView; member?: string }
 
-/** The programs that run, each of which can be ended with a reason, and those that were ended, which can be resumed. */
+/** The programs that run, each of which can be put on another track, paused, or ended with a reason, and those that were ended, which can be resumed. */
 export function Programs({ view, member }: Props) {
   const { takeBack, isBusy } = useGive(member)
   if (!view.programs.length && !view.endings.length) return null
@@ -17,10 +19,12 @@ export function Programs({ view, member }: Props) {
     <section aria-label="Programs" className="rounded-lg border border-line bg-sheet p-4">
       <h2 className="text-xl">Programs</h2>
       <ul className="mt-1 divide-y divide-line">
-        {view.programs.map(({ enrolment, name }) => (
-          <li key={enrolment} className="py-1">
-            {name}
-            <EndForm enrolment={enrolment} name={name} member={member} />
+        {view.programs.map((program) => (
+          <li key={program.enrolment} className="py-1">
+            {program.name}
+            <TrackChoice program={program} member={member} />
+            <PauseForm program={program} member={member} />
+            <EndForm enrolment={program.enrolment} name={program.name} member={member} />
           </li>
         ))}
         {view.endings.map(({ id, name, on, reason }) => (

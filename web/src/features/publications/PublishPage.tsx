@@ -21,6 +21,8 @@ import { newPublication, publishOf } from './publication.ts'
 import { Published } from './Published.tsx'
 import { publicationsApi } from './publicationsApi.ts'
 import { countOf, sayPublication } from './sayPublication.ts'
+import { TrackRules } from './TrackRules.tsx'
+import { trackRulesOf, type TrackRuleDraft } from './trackRules.ts'
 import { useLook } from './useLook.ts'
 
 /** Publishing a template: to whom, from when and how, what that does to each of them, the button, and the way back. */
@@ -61,16 +63,25 @@ function Publishing({ view, onMoved }: Props) {
   })
   const { register, control, handleSubmit, setValue, formState } = form
   const given = useWatch({ control }) as Publication
+  const [rules, setRules] = useState<TrackRuleDraft[]>([])
   const [corrects, setCorrects] = useState<PublicationLine | null>(null)
   const [preparing, setPreparing] = useState<string | null>(null)
   const [done, setDone] = useState<string | null>(null)
   const [publish, { error, isLoading }] = publicationsApi.usePublishMutation()
+  const byRule = useMemo(() => trackRulesOf(rules), [rules])
+  const also = useMemo(
+    () => ({
+      ...(byRule?.length && { tracksByRule: byRule }),
+      ...(corrects && { replaces: corrects.id }),
+    }),
+    [byRule, corrects],
+  )
   const asked = useMemo(
     () =>
-      given.members.length && publicationSchema.isValidSync(given)
-        ? { revision, ...publishOf({ ...given, note: '' }), ...(corrects && { replaces: corrects.id }) }
+      byRule && given.members.length && publicationSchema.isValidSync(given)
+        ? { revision, ...publishOf({ ...given, note: '' }), ...also }
         : null,
-    [given, revision, corrects],
+    [given, revision, byRule, also],
   )
   const looking = useLook(template, asked)
   const idOf = useIdOf()
@@ -99,7 +110,8 @@ function Publishing({ view, onMoved }: Props) {
   }
   const send = async (sent: Publication) => {
     setDone(null)
-    const body = { revision, ...publishOf(sent), ...(corrects && { replaces: corrects.id }) }
+    if (!byRule) return
+    const body = { revision, ...publishOf(sent), ...also }
     const { data, error: fault } = await publish({ template, id: idOf(body), ...body })
     if (fault && 'data' in fault && (fault.data as { code?: string }).code === 'draftMoved') readAgain()
     if (data?.state === 'preparing') setPreparing(data.id)
@@ -142,6 +154,9 @@ function Publishing({ view, onMoved }: Props) {
             draft={draft}
             isPublished={isPublished}
           />
+          {Object.keys(draft.tracks).length > 0 && (
+            <TrackRules draft={draft} rules={rules} isTried={formState.isSubmitted} onChange={setRules} />
+          )}
           <Impact
             looking={looking}
             members={given.members.length}
@@ -162,7 +177,7 @@ function Publishing({ view, onMoved }: Props) {
       />
       <div className="sticky bottom-0 z-10 -mx-4 mt-8 flex flex-wrap items-center gap-x-6 gap-y-2 border-t border-line bg-sheet px-4 py-3">
         <p aria-live="polite" className="min-w-0 grow basis-80 font-serif">
-          {done ?? sayPublication(given, { draft, version, chosen })}
+          {done ?? sayPublication(given, { draft, version, chosen, rules: rules.length })}
         </p>
         <Fault error={refused.start ? undefined : error} className="basis-full" />
         {preparing ? (

@@ -14,12 +14,22 @@ export const newPublication = (draft: Template, isPublished: boolean): Publicati
   begins: 'week',
   clock: countsBack(draft) ? 'calendar' : 'own',
   track: 'keep',
+  choosesTrack: false,
+  opens: 'all',
   others: 'beside',
 })
 
 /** What is sent beside id and revision: no track where everybody keeps theirs, null where nobody has one. */
-export const publishOf = ({ track, begins, ...rest }: Publication): Omit<Publish, 'id' | 'revision'> => ({
+export const publishOf = ({
+  track,
+  begins,
+  choosesTrack,
+  opens,
+  ...rest
+}: Publication): Omit<Publish, 'id' | 'revision'> => ({
   ...rest,
+  ...(choosesTrack && { choosesTrack }),
+  ...(opens !== 'all' && { opens: Number(opens) }),
   ...(begins === 'again' ? { again: true } : { begins }),
   ...(track !== 'keep' && { track: track || null }),
 })

@@ -20,6 +20,11 @@ const kinds: Record<ImpactKind, [one: string, several: string]> = {
   ends: ['ends another program', 'end another program'],
   midWeek: ['is in the middle of a week', 'are in the middle of a week'],
   deload: ['is in a deload', 'are in a deload'],
+  paused: ['has paused', 'have paused'],
+  keepsTrack: [
+    'keeps a track of their own, whatever is chosen here',
+    'keep a track of their own, whatever is chosen here',
+  ],
   starts: ['starts the program', 'start the program'],
   moves: [
     'gets different sets or loads in the next two weeks',
@@ -61,6 +66,8 @@ export function sayMember(library: Library, kind: ImpactKind, impact: Impact): s
       return ''
     case 'midWeek':
     case 'deload':
+    case 'paused':
+    case 'keepsTrack':
     case 'starts':
     case 'moves':
     case 'same': {

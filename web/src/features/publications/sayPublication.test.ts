@@ -17,15 +17,26 @@ const given: Publication = {
   begins: 'week',
   clock: 'own',
   track: 'keep',
+  choosesTrack: false,
+  opens: 'all',
   others: 'beside',
 }
-const say = (change: Partial<Publication>, chosen: MemberLine[], template = draft) =>
-  sayPublication({ ...given, ...change }, { draft: template, version: 3, chosen })
+const say = (change: Partial<Publication>, chosen: MemberLine[], template = draft, rules = 0) =>
+  sayPublication({ ...given, ...change }, { draft: template, version: 3, chosen, rules })
 
 describe('the sentence of a publication', () => {
   test('says version, members, day, who changes over and who starts', () => {
     expect(say({}, [on(['Base']), on(['Base']), on([])])).toBe(
       'Version 3 of Base to 3 members, from 7 Dec 2026. 2 already on the program change with their next week. 1 starts the program; a week ends when its sessions are done.',
+    )
+  })
+
+  test('says who gets a track by rule, may choose one, and which weeks are seen', () => {
+    expect(say({ choosesTrack: true, opens: '0' }, [on([])], tracked, 2)).toBe(
+      'Version 3 of Base to 1 member, from 7 Dec 2026. 1 starts the program; a week ends when its sessions are done. Tracks by rule; all others keep their track. Members may choose another track. They see the running week alone.',
+    )
+    expect(say({ track: '', opens: '1' }, [on([])], tracked, 1)).toMatch(
+      /Tracks by rule; all others on the template as written[.] They see the running week and the next[.]$/,
     )
   })
 
@@ -60,6 +71,8 @@ describe('what it does to a member', () => {
     longer: { session: 'A', before: 50, after: 65 },
     isMidWeek: false,
     isDeload: false,
+    isPaused: false,
+    keepsTrack: false,
     beside: ['Peak'],
     ends: ['Base'],
     findings: [{ where: 'Base', what: 'The track is gone.', next: 'Choose another.' }],

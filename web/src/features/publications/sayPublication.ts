@@ -7,8 +7,13 @@ export const countOf = (members: number): string => `${members} ${members === 1 
 
 /** What publishing will do, in full sentences: version, to how many, from when, who changes over and who starts, on which track, beside what. */
 export function sayPublication(
-  { start, begins, clock, track, others }: Publication,
-  { draft, version, chosen }: { draft: Template; version: number; chosen: MemberLine[] },
+  { start, begins, clock, track, choosesTrack, opens, others }: Publication,
+  {
+    draft,
+    version,
+    chosen,
+    rules,
+  }: { draft: Template; version: number; chosen: MemberLine[]; rules: number },
 ): string {
   const { name } = draft
   const running = chosen.filter(({ programs }) => programs.includes(name)).length
@@ -26,7 +31,12 @@ export function sayPublication(
     sentences.push(
       `${starting} ${starting === 1 ? 'starts' : 'start'} the program; ${clock === 'own' ? 'a week ends when its sessions are done' : 'weeks end on their dates'}.`,
     )
-  sentences.push(sayTrack(draft, track))
+  sentences.push(sayTrack(draft, track, rules))
+  if (choosesTrack) sentences.push('Members may choose another track.')
+  if (opens !== 'all')
+    sentences.push(
+      opens === '0' ? 'They see the running week alone.' : 'They see the running week and the next.',
+    )
   if (elsewhere)
     sentences.push(
       others === 'replace'
@@ -36,8 +46,10 @@ export function sayPublication(
   return sentences.filter(Boolean).join(' ')
 }
 
-function sayTrack({ tracks }: Template, track: string): string {
+function sayTrack({ tracks }: Template, track: string, rules: number): string {
   if (!Object.keys(tracks).length) return ''
-  if (track === 'keep') return 'Each member keeps their track.'
-  return track ? `All on the track ${tracks[track]?.name ?? track}.` : 'All on the template as written.'
+  const others = rules ? 'Tracks by rule; all others' : ''
+  if (track === 'keep') return others ? `${others} keep their track.` : 'Each member keeps their track.'
+  const name = track ? `the track ${tracks[track]?.name ?? track}` : 'the template as written'
+  return `${others || 'All'} on ${name}.`
 }

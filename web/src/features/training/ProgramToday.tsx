@@ -68,9 +68,9 @@ export function ProgramToday({ program, logs, day, evidence, locations, proposal
                 {sayToTest(week.toTest)}
               </span>
             )}
-            {week?.deload && (
+            {(plan.paused ?? week?.deload) && (
               <span className="rounded bg-mist-wash px-2 py-0.5 text-sm whitespace-nowrap text-mist">
-                deload
+                {plan.paused ? 'paused' : 'deload'}
               </span>
             )}
           </p>

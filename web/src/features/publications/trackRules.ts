@@ -1,0 +1,30 @@
+import { ruleSchema } from '@young-oak/api/conditions'
+import type { TrackRule } from '@young-oak/api/publications'
+import { ValidationError } from 'yup'
+import { conditionOf, newCondition, type ConditionDraft } from '../groups/rule.ts'
+
+/** A track for whoever fits a rule, as a form holds it; '' for the template as written. */
+export type TrackRuleDraft = { rule: ConditionDraft[]; track: string }
+
+export const newTrackRule = (track: string): TrackRuleDraft => ({
+  rule: [{ ...newCondition(), kind: 'daysAvailable', not: true, days: '3' }],
+  track,
+})
+
+/** What is sent of track rules; null where one of them cannot be. */
+export function trackRulesOf(drafts: readonly TrackRuleDraft[]): TrackRule[] | null {
+  const rules = drafts.map(({ rule, track }) => ({ rule: rule.map(conditionOf), track: track || null }))
+  return rules.every(({ rule }) => ruleSchema().isValidSync(rule, { strict: true })) ? rules : null
+}
+
+/** What is wrong with the rule of one of them, by place: `[0].days`. */
+export function trackRuleFaults({ rule }: TrackRuleDraft): Record<string, string> {
+  try {
+    ruleSchema().validateSync(rule.map(conditionOf), { strict: true, abortEarly: false })
+    return {}
+  } catch (error) {
+    if (!ValidationError.isError(error)) throw error
+    const all = error.inner.length ? error.inner : [error]
+    return Object.fromEntries(all.map(({ path, message }) => [path ?? '', message]))
+  }
+}
