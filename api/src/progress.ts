@@ -32,6 +32,8 @@ export type ProgressView = {
     choosesTrack: boolean
     paused?: Pause
   }[]
+  /** Programs that begin once another is over: both by name. */
+  following: { enrolment: string; name: string; after: string }[]
   offers: Offer[]
   lifts: { lift: Lift; seen: Seen[]; targets: Target[] }[]
   /** Blocks of the member's programs that are not over: a goal may be for one. */

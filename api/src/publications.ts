@@ -6,6 +6,10 @@ import { ruleSchema } from './conditions.ts'
 /** How many members one publication reaches at most. */
 export const mostMembers = 50_000
 
+/** What becomes of other programs. */
+export const othersBecome = ['beside', 'replace', 'follow'] as const
+export type OthersBecome = (typeof othersBecome)[number]
+
 export const publishSchema = object({
   /** Made by the page: one that is sent twice is one. */
   id: string().uuid().required(),
@@ -48,9 +52,9 @@ export const publishSchema = object({
   opens: number().integer().min(0).max(52).optional(),
   /** Whether those who have the program start it over as a run of its own, in the place of changing over. */
   again: boolean().optional(),
-  /** Whether other programs of these members end as this one starts, or go on beside it. */
-  others: mixed<'beside' | 'replace'>((value): value is 'beside' | 'replace' =>
-    ['beside', 'replace'].includes(value as string),
+  /** Whether other programs of these members go on beside this one, end as it starts, or are done first. */
+  others: mixed<OthersBecome>((value): value is OthersBecome =>
+    othersBecome.includes(value as OthersBecome),
   ).optional(),
   /** A publication that is taken back as this one comes into force. */
   replaces: string().uuid().optional(),
@@ -78,7 +82,7 @@ export type PublicationLine = {
   start: string
   endedOn: string | null
   endedBy: string | null
-  others: 'beside' | 'replace'
+  others: OthersBecome
   /** Members that it was asked for. */
   members: number
   /** Whether the asker may take it back. */
@@ -98,6 +102,7 @@ export const impactKinds = [
   'longer',
   'beside',
   'ends',
+  'follows',
   'midWeek',
   'deload',
   'paused',

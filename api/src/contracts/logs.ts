@@ -135,6 +135,7 @@ export const enrolment = () =>
     {
       id: text(),
       clock: left(choice('own', 'calendar')),
+      after: left(text()),
       segments: list(
         exact<Segment>({
           from: date(),

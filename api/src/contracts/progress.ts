@@ -136,6 +136,9 @@ const view = () =>
           paused: left(pause()),
         }),
       ),
+      following: list(
+        exact<ProgressView['following'][number]>({ enrolment: text(), name: text(), after: text() }),
+      ),
       offers: list(offer()),
       lifts: list(
         exact<ProgressView['lifts'][number]>({

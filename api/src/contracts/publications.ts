@@ -3,6 +3,7 @@ import type { Differing, Impact, Jump } from '@young-oak/core/impact'
 import {
   impactKinds,
   lookedSchema,
+  othersBecome,
   publicationStates,
   publishSchema,
   type ImpactLine,
@@ -26,7 +27,7 @@ const line = {
   start: date(),
   endedOn: orNull(date()),
   endedBy: orNull(text()),
-  others: choice('beside', 'replace'),
+  others: choice(...othersBecome),
   members: count(),
   isTheirs: yesOrNo(),
 }
@@ -60,6 +61,7 @@ const impact = () =>
       keepsTrack: yesOrNo(),
       beside: list(text()),
       ends: list(text()),
+      follows: list(text()),
       findings: list(exact<FindingSaid>({ where: text(), what: text(), next: text() })),
     },
     'Impact',

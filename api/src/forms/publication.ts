@@ -1,4 +1,5 @@
 import { array, boolean, mixed, object, string, type InferType } from 'yup'
+import { othersBecome, type OthersBecome } from '../publications.ts'
 import { isDay } from '@young-oak/core/units'
 
 /** To whom a draft is published, from when, and how. */
@@ -18,6 +19,6 @@ export const publicationSchema = object({
   /** Weeks ahead of the running one that a member sees. */
   opens: mixed<'all' | '0' | '1'>().oneOf(['all', '0', '1']).required(),
   /** What becomes of other programs that these members are on. */
-  others: mixed<'beside' | 'replace'>().oneOf(['beside', 'replace']).required(),
+  others: mixed<OthersBecome>().oneOf(othersBecome).required(),
 })
 export type Publication = InferType<typeof publicationSchema>

@@ -67,6 +67,7 @@ describe('the impact on one member', () => {
       keepsTrack: false,
       beside: [],
       ends: [],
+      follows: [],
       findings: [],
     })
   })

@@ -47,9 +47,10 @@ export type Impact = {
   isPaused: boolean
   /** They keep a track of their own, whatever the publication says. */
   keepsTrack: boolean
-  /** Other programs by name: those that go on beside it, and those that are over with it. */
+  /** Other programs by name: those that go on beside it, those that are over with it, and those that are done first. */
   beside: string[]
   ends: string[]
+  follows: string[]
   /** What a reader of the plan would be told, and would not have been before. */
   findings: FindingSaid[]
 }
@@ -80,7 +81,8 @@ export function impactOf(before: Seen, after: Seen, enrolment: Id, reads: readon
     is.find((plan) => plan.enrolment === enrolment),
   ]
   const lines = next ? differing(before, after, own, next) : []
-  const template = next && after.input.versions[next.version]
+  const waits = planned.waiting.find(({ id }) => id === enrolment)
+  const template = after.input.versions[next?.version ?? waits?.segments.at(-1)?.version ?? '']
   const shown = next ? upcoming(next) : []
   return {
     is: !isOn(before, enrolment) ? 'starts' : !next ? 'done' : lines.length ? 'moves' : 'same',
@@ -98,7 +100,8 @@ export function impactOf(before: Seen, after: Seen, enrolment: Id, reads: readon
     isPaused: next?.paused !== undefined,
     keepsTrack: keepsTrack(after, enrolment),
     isDeload: own?.weeks.find(({ places }) => places.some(isAhead))?.deload ?? false,
-    beside: is.filter((plan) => plan !== next).map((plan) => nameOf(after, plan)),
+    beside: waits ? [] : is.filter((plan) => plan !== next).map((plan) => nameOf(after, plan)),
+    follows: waits ? followedBy(after, waits) : [],
     ends: was
       .filter((plan) => !is.some((one) => one.enrolment === plan.enrolment))
       .map((plan) => nameOf(before, plan)),
@@ -116,6 +119,14 @@ function isOn({ input, planned }: Seen, enrolment: Id): boolean {
 }
 
 const nameOf = ({ input }: Seen, { version }: Plan): string => input.versions[version]?.name ?? version
+
+/** What an enrolment waits for: a program that runs, or one that waits itself. */
+function followedBy({ input, planned }: Seen, { after }: Enrolment): string[] {
+  const version =
+    planned.plans[after ?? '']?.version ??
+    planned.waiting.find(({ id }) => id === after)?.segments.at(-1)?.version
+  return version === undefined ? [] : [input.versions[version]?.name ?? version]
+}
 
 const isAhead = ({ status }: PlannedSession): boolean =>
   status === 'next' || status === 'ahead' || status === 'open'
@@ -195,5 +206,6 @@ function keepsTrack({ input: { enrolments, when }, planned }: Seen, id: Id): boo
     const one = all.find((enrolment) => enrolment.id === id)
     return one && (segmentOn(one, when.today).track ?? null)
   }
-  return trackIn(enrolments) !== trackIn(planned.enrolments)
+  const own = trackIn(planned.enrolments)
+  return own !== undefined && trackIn(enrolments) !== own
 }

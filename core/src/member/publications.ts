@@ -15,6 +15,8 @@ export type Publication = {
   begins?: 'week' | 'session'
   /** Of the enrolment, where it begins it. */
   clock?: 'own' | 'calendar'
+  /** Of an enrolment that it begins: the one that it follows. */
+  after?: Id
   /** Enrolments that are over from its day on. */
   ends?: Id[]
   /** The day on which it was taken back. */
@@ -52,7 +54,10 @@ export function enrolmentsIn(counting: readonly Publication[]): Enrolment[] {
     const start = segments[0]?.from
     if (start === undefined || (to !== undefined && to <= start)) return []
     const clock = own.find((one) => one.clock)?.clock
-    return [{ id, ...(clock && { clock }), segments, ...(to !== undefined && { to }) }]
+    const after = own.find((one) => one.after)?.after
+    return [
+      { id, ...(clock && { clock }), segments, ...(to !== undefined && { to }), ...(after && { after }) },
+    ]
   })
 }
 

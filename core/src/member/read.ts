@@ -82,8 +82,8 @@ function readEnrolment(
     }
     return { ...segment, version }
   })
-  const { id = 'enrolment', clock } = enrolment
-  return { id, ...(clock && { clock }), segments }
+  const { id = 'enrolment', clock, after } = enrolment
+  return { id, ...(clock && { clock }), segments, ...(after !== undefined && { after }) }
 }
 
 /** Only on top of body weight is there a load of 0, or one that helps. */

@@ -53,6 +53,7 @@ export const memberShape = strictObject({
 export const enrolmentShape = strictObject({
   id: idField('the enrolment’s id'),
   clock: choiceField(['own', 'calendar']),
+  after: idField('the enrolment that it follows'),
   segments: listField('segments, in order of their days', 200)
     .of(
       strictObject({
@@ -79,6 +80,7 @@ export const publicationShape = strictObject({
   track: idField('a track of the template, or null for none').nullable(),
   begins: choiceField(['week', 'session']),
   clock: choiceField(['own', 'calendar']),
+  after: idField('the enrolment that it follows'),
   ends: listField('enrolments that are over from its day on', 12).of(idField('an enrolment').required()),
   withdrawn: dayField(),
 })

@@ -18,6 +18,8 @@ export type Enrolment = {
   segments: Segment[]
   /** From this day on it is over. */
   to?: Day
+  /** It begins when that one is over, no earlier than its first segment says. */
+  after?: Id
 }
 
 /** A version and a track, in force from a day: with the next plan week that begins, or with the next session. */

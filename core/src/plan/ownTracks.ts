@@ -27,19 +27,13 @@ function segmentsWith(segments: readonly Segment[], words: readonly Word[]): Seg
   if (!first) return []
   const days = [...segments.map(({ from }) => from), ...words.map(({ actsFrom }) => actsFrom)]
   const begun = [...new Set(days)].filter((day) => day >= first.from).sort()
-  return begun.flatMap((day) => {
+  return begun.map((day) => {
     const segment = segments.findLast(({ from }) => from <= day) ?? first
     const word = words.findLast(({ actsFrom }) => actsFrom <= day)
-    const { track: published, begins, ...rest } = segment
-    const track = word && word.track !== undefined ? (word.track ?? undefined) : published
-    const isPublished = segment.from === day
-    return [
-      {
-        ...rest,
-        from: day,
-        ...(track !== undefined && { track }),
-        ...(isPublished && begins && { begins }),
-      },
-    ]
+    const track = word && word.track !== undefined ? (word.track ?? undefined) : segment.track
+    const made: Segment = { from: day, version: segment.version }
+    if (track !== undefined) made.track = track
+    if (segment.from === day && segment.begins) made.begins = segment.begins
+    return made
   })
 }

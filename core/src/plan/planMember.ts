@@ -13,6 +13,7 @@ import { learnFact } from '../facts/index.ts'
 import { liftKey, type Lift } from '../library/index.ts'
 import type { Id } from '../parsing/index.ts'
 import { addDays, type Day } from '../units/index.ts'
+import { begunIn, overOf, withFollowers, type Begun } from './followers.ts'
 import { isOver } from './isOver.ts'
 import { withOwnTracks } from './ownTracks.ts'
 import { writeOut } from './ahead/writeOut.ts'
@@ -44,6 +45,8 @@ export type Planned = {
   plans: Record<Id, Plan>
   /** With the tracks that the member alone has. */
   enrolments: Enrolment[]
+  /** Enrolments that begin once another is over. */
+  waiting: Enrolment[]
   evidence: Evidence
   /** Maxes to accept, or leave. */
   proposals: Proposal[]
@@ -75,9 +78,31 @@ export type Planned = {
  * everything has to be handed in.
  */
 export function planMember(given: PlanInput, checkpoint?: Checkpoint | null): Planned {
-  const enrolments = withOwnTracks(given.enrolments, given.member.facts)
-  const input = { ...given, enrolments, when: { ...given.when, today: todayFor(given) } }
-  const { member, versions, when } = input
+  const { facts, logs } = given.member
+  const input = { ...given, when: { ...given.when, today: todayFor(given) } }
+  const known = begunIn(given.enrolments, checkpoint)
+  const plan = ({ begun, waiting }: Begun) => {
+    const enrolments = withOwnTracks(begun, facts)
+    return planBegun({ ...input, enrolments }, waiting, checkpoint)
+  }
+  let made = plan(known)
+  // A program that is over may begin the one that follows it, and that the next.
+  for (let before = known; made.planned.waiting.length;) {
+    const after = withFollowers(before, logs, made.overFrom, input.when.today)
+    if (after.waiting.length === before.waiting.length) break
+    made = plan(after)
+    before = after
+  }
+  return made.planned
+}
+
+/** Plans enrolments whose first days are known. */
+function planBegun(
+  input: PlanInput,
+  waiting: Enrolment[],
+  checkpoint: Checkpoint | null | undefined,
+): { planned: Planned; overFrom: (id: Id) => Day | null } {
+  const { member, enrolments, versions, when } = input
   const { today, through } = when
   const history = timeline(member, today)
   const kept = through === 'near' || through === 'next' ? checkpoint : null
@@ -101,9 +126,10 @@ export function planMember(given: PlanInput, checkpoint?: Checkpoint | null): Pl
   const proposals = proposalsOf(evidence, ratios, lacking(plans), staleIn(running, input, evidence))
   const offers = running.flatMap((fold) => offersOf(fold, templateNow(fold), evidence))
   const asksDeload = running.flatMap((fold) => asksDeloadOf(fold, templateNow(fold)))
-  return {
+  const planned = {
     plans,
     enrolments,
+    waiting,
     evidence,
     proposals,
     setAside: { ahead: history.ahead, strays, doubtful },
@@ -113,6 +139,12 @@ export function planMember(given: PlanInput, checkpoint?: Checkpoint | null): Pl
     checkpoint: boundary ? checkpointAt(boundary) : (kept ?? null),
     isResumed,
   }
+  const overFrom = (id: Id): Day | null => {
+    const fold = folds.find(({ enrolment }) => enrolment.id === id)
+    const plan = plans[id]
+    return fold && plan ? overOf(fold, plan) : null
+  }
+  return { planned, overFrom }
 }
 
 /**

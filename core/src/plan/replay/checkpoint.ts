@@ -16,6 +16,8 @@ export type Checkpoint = {
   through: Day
   /** What was in force up to `through`, written out, by enrolment: what begins later changes nothing of it. */
   enrolments: Record<Id, string>
+  /** On which day each begins: of one that follows another, nobody else can tell. */
+  starts: Record<Id, Day>
   evidence: Evidence
   states: Record<Id, FoldState>
 }
@@ -94,9 +96,14 @@ export function boundaryNear(boundaries: Boundary[], folds: Fold[]): Boundary | 
 
 /** A boundary as it is kept. */
 export function checkpointAt({ through, evidence, folds }: Boundary): Checkpoint {
-  const states = Object.fromEntries(folds.map((fold) => [fold.enrolment.id, fold.state]))
-  const enrolments = Object.fromEntries(folds.map((fold) => [fold.enrolment.id, writtenUpTo(fold, through)]))
-  return { engine, through, enrolments, evidence, states }
+  // One that follows another, and had not begun, may begin on another day yet.
+  const known = folds.filter((fold) => fold.enrolment.after === undefined || startOf(fold) <= through)
+  const of = <T>(what: (fold: Fold) => T): Record<Id, T> =>
+    Object.fromEntries(known.map((fold) => [fold.enrolment.id, what(fold)]))
+  const states = of(({ state }) => state)
+  const enrolments = of((fold) => writtenUpTo(fold, through))
+  const starts = of(startOf)
+  return { engine, through, enrolments, starts, evidence, states }
 }
 
 /** The day of the first session in the last week that is over, or in the one that is running. */

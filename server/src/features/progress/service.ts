@@ -46,6 +46,7 @@ export async function progress(scope: MemberScope, day: Day): Promise<ProgressVi
       policy: template.deloadPolicy ?? 'both',
       advice: advise(library, readSignals(member, planned, enrolment, template, day), template.deloadPolicy),
     })),
+    following: followingIn(file, planned),
     offers,
     lifts: liftsOf(library, planned).map((lift) => {
       const seen = seenOf(lift)
@@ -82,6 +83,19 @@ export async function progress(scope: MemberScope, day: Day): Promise<ProgressVi
       Object.entries(evidence.adviceTaken).filter(([, { date }]) => date > addDays(day, -7)),
     ),
   }
+}
+
+/** Programs that wait for another, with its name. */
+function followingIn(
+  { versions }: MemberFile,
+  { plans, waiting, evidence }: Planned,
+): ProgressView['following'] {
+  const versionOf = (id: string | undefined): string | undefined =>
+    plans[id ?? '']?.version ?? waiting.find((one) => one.id === id)?.segments.at(-1)?.version
+  const nameOf = (id: string | undefined): string => versions[versionOf(id) ?? '']?.name ?? ''
+  return waiting
+    .filter(({ id }) => evidence.ended[id] === undefined)
+    .map(({ id, after }) => ({ enrolment: id, name: nameOf(id), after: nameOf(after) }))
 }
 
 /** The phase of the place that comes next. */

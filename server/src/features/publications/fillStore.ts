@@ -23,8 +23,8 @@ export async function fillBatch(scope: Scope, id: string, filling: Filling): Pro
   const members = open.map(({ member_id }) => member_id)
   const going = await goingOnOf(scope, members, filling.day)
   const batch = members.map((member) => {
-    const { changes, ends } = whatItChanges(filling, going.get(member) ?? [])
-    return { member, enrolment: changes ?? v5(member, id), isFresh: changes === null, ends }
+    const { changes, ends, after } = whatItChanges(filling, going.get(member) ?? [])
+    return { member, enrolment: changes ?? v5(member, id), isFresh: changes === null, ends, after }
   })
   await db.raw(
     `insert into enrolment (gym_id, id, member_id, template_id, clock)
@@ -32,8 +32,8 @@ export async function fillBatch(scope: Scope, id: string, filling: Filling): Pro
     [gym, filling.template, filling.clock, JSON.stringify(batch.filter(({ isFresh }) => isFresh))],
   )
   await db.raw(
-    `update publication_member m set enrolment_id = b.enrolment, ends = array(select json_array_elements_text(b.ends)::uuid)
-     from json_to_recordset(?) as b(member uuid, enrolment uuid, ends json)
+    `update publication_member m set enrolment_id = b.enrolment, ends = array(select json_array_elements_text(b.ends)::uuid), after_enrolment = b.after
+     from json_to_recordset(?) as b(member uuid, enrolment uuid, ends json, after uuid)
      where m.gym_id = ? and m.publication_id = ? and m.member_id = b.member`,
     [JSON.stringify(batch), gym, id],
   )
@@ -108,6 +108,6 @@ export async function fillAnew(scope: Scope, id: string, filling: Filling): Prom
   const { db, gym } = scope
   await db('publication_member')
     .where({ gym_id: gym, publication_id: id })
-    .update({ enrolment_id: null, ends: [] })
+    .update({ enrolment_id: null, ends: [], after_enrolment: null })
   while ((await fillBatch(scope, id, filling)) > 0);
 }

@@ -121,7 +121,7 @@ function publicationFor(
   { look: { asked, template }, day, track }: Would,
 ): Publication {
   const going = goingOn(enrolmentsIn(counting), evidence, day)
-  const { changes, ends } = whatItChanges(
+  const { changes, ends, after } = whatItChanges(
     { ...asked, template },
     going.map(({ id }) => ({ id, template: file.templates[id] ?? '' })),
   )
@@ -135,6 +135,7 @@ function publicationFor(
     clock,
     ...(track !== undefined && { track }),
     ends,
+    ...(after !== null && { after }),
   }
 }
 

@@ -94,6 +94,7 @@ export async function keepImpacts({ db, gym }: Scope, look: string, found: Found
     findings: impact.findings.length,
     beside: impact.beside.length,
     ends: impact.ends.length,
+    follows: impact.follows.length,
     is_mid_week: impact.isMidWeek,
     is_deload: impact.isDeload,
     is_paused: impact.isPaused,
@@ -102,13 +103,13 @@ export async function keepImpacts({ db, gym }: Scope, look: string, found: Found
   }))
   await db.raw(
     `insert into impact_member (gym_id, look, member_id, revision, gym_revision, is_what, jump, needs, short, longer, findings, beside, ends,
-       is_mid_week, is_deload, is_paused, keeps_track, body)
+       is_mid_week, is_deload, is_paused, keeps_track, follows, body)
      select ?, ?, r.* from json_to_recordset(?) as r(member_id uuid, revision int, gym_revision int, is_what text, jump int, needs int,
-       short int, longer int, findings int, beside int, ends int, is_mid_week boolean, is_deload boolean, is_paused boolean, keeps_track boolean, body json)
+       short int, longer int, findings int, beside int, ends int, is_mid_week boolean, is_deload boolean, is_paused boolean, keeps_track boolean, follows int, body json)
      on conflict (gym_id, look, member_id) do update set revision = excluded.revision, gym_revision = excluded.gym_revision,
        is_what = excluded.is_what, jump = excluded.jump, needs = excluded.needs, short = excluded.short, longer = excluded.longer,
        findings = excluded.findings, beside = excluded.beside, ends = excluded.ends, is_mid_week = excluded.is_mid_week,
-       is_deload = excluded.is_deload, is_paused = excluded.is_paused, keeps_track = excluded.keeps_track, body = excluded.body, made_at = now()`,
+       is_deload = excluded.is_deload, is_paused = excluded.is_paused, keeps_track = excluded.keeps_track, follows = excluded.follows, body = excluded.body, made_at = now()`,
     [gym, look, JSON.stringify(rows)],
   )
 }
@@ -126,6 +127,7 @@ const kinds: Record<ImpactKind, { which: string; first?: string }> = {
   longer: { which: 'i.longer > 0', first: 'i.longer desc' },
   beside: { which: 'i.beside > 0', first: 'i.beside desc' },
   ends: { which: 'i.ends > 0' },
+  follows: { which: 'i.follows > 0' },
   midWeek: { which: 'i.is_mid_week' },
   deload: { which: 'i.is_deload' },
   paused: { which: 'i.is_paused' },

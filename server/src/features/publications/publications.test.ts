@@ -207,6 +207,28 @@ describe('two programs', () => {
     expect(namesOf(await todayOf(phone, '2026-03-16'))).toEqual(['First', 'Beside'])
   })
 
+  test('one follows the other, once that is done', async () => {
+    const [first, then] = [await add('First'), await add('Then')]
+    const mel = await someone('Mel')
+    const phone = await world.signIn(mel)
+    await publish(first, [mel])
+    const { id } = await publish(then, [mel], { others: 'follow' })
+    const shown = await todayOf(phone, day)
+    expect(namesOf(shown)).toEqual(['First'])
+    const [, follower] = shown.enrolments
+    expect(follower?.after).toBe(shown.enrolments[0]?.id)
+    const progress = (await phone.get(`/api/me/progress?today=${day}`).expect(200)).body
+    expect(progress.following).toMatchObject([{ name: 'Then', after: 'First' }])
+    const fact = { kind: 'endEnrolment', enrolment: shown.enrolments[0]?.id, reason: 'other' }
+    await sent(phone, [{ kind: 'fact', entry: 'over', given: { fact, today: '2026-03-05' } }])
+    const after = await todayOf(phone, '2026-03-05')
+    expect(namesOf(after)).toEqual(['Then'])
+    expect(after.programs[0]?.plan).toMatchObject({ start: '2026-03-05', next: 1 })
+    // Ended before it had begun, it is none.
+    await takeBack(id).expect(200)
+    expect(namesOf(await todayOf(phone, '2026-03-05'))).toEqual([])
+  })
+
   test('a program that a member or the writer has ended is on nobody’s list', async () => {
     const id = await add('Short')
     const mel = await someone('Mel')

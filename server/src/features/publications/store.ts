@@ -1,5 +1,11 @@
 import { pageSize, type Page } from '@young-oak/api/contracts'
-import type { Publish, PublicationLine, PublicationState, PublishedTo } from '@young-oak/api/publications'
+import type {
+  OthersBecome,
+  Publish,
+  PublicationLine,
+  PublicationState,
+  PublishedTo,
+} from '@young-oak/api/publications'
 import type { Day } from '@young-oak/core/units'
 import { pageFrom } from '../../http/page.ts'
 import type { Scope } from '../../database/scope.ts'
@@ -21,7 +27,7 @@ type Made = Pick<
   begins: 'week' | 'session'
   clock: 'own' | 'calendar'
   again: boolean
-  others: 'beside' | 'replace'
+  others: OthersBecome
   template: string
   version: string
   staff: string

@@ -10,27 +10,52 @@ const going = [
 
 describe('a publication of "base"', () => {
   test.each([
-    ['changes the latest run over, beside what else there is', {}, { changes: 'base-2', ends: [] }],
+    [
+      'changes the latest run over, beside what else there is',
+      {},
+      { changes: 'base-2', ends: [], after: null },
+    ],
     [
       'ends other programs where it replaces them',
       { others: 'replace' },
-      { changes: 'base-2', ends: ['peak-1'] },
+      { changes: 'base-2', ends: ['peak-1'], after: null },
     ],
-    ['starts over in the place of every run', { again: true }, { changes: null, ends: ['base-2', 'base-1'] }],
+    [
+      'starts over in the place of every run',
+      { again: true },
+      { changes: null, ends: ['base-2', 'base-1'], after: null },
+    ],
     [
       'starts over in the place of everything',
       { again: true, others: 'replace' },
-      { changes: null, ends: ['base-2', 'peak-1', 'base-1'] },
+      { changes: null, ends: ['base-2', 'peak-1', 'base-1'], after: null },
+    ],
+    [
+      'changes the latest run over where new ones would follow',
+      { others: 'follow' },
+      { changes: 'base-2', ends: [], after: null },
+    ],
+    [
+      'starts over once the latest is over, and ends nothing',
+      { again: true, others: 'follow' },
+      { changes: null, ends: [], after: 'base-2' },
     ],
   ] as const)('%s', (_, asked, said) => {
     expect(whatItChanges({ template: 'base', ...asked }, going)).toEqual(said)
   })
 
   test('makes an enrolment for who is on no run of it', () => {
-    expect(whatItChanges({ template: 'base' }, [])).toEqual({ changes: null, ends: [] })
+    expect(whatItChanges({ template: 'base' }, [])).toEqual({ changes: null, ends: [], after: null })
     expect(whatItChanges({ template: 'base', others: 'replace' }, [{ id: 'p', template: 'peak' }])).toEqual({
       changes: null,
       ends: ['p'],
+      after: null,
     })
+    expect(whatItChanges({ template: 'base', others: 'follow' }, [{ id: 'p', template: 'peak' }])).toEqual({
+      changes: null,
+      ends: [],
+      after: 'p',
+    })
+    expect(whatItChanges({ template: 'base', others: 'follow' }, []).after).toBeNull()
   })
 })

@@ -1,20 +1,22 @@
+import type { OthersBecome } from '@young-oak/api/publications'
+
 /** A program that a member is on when a publication begins, or will be. */
 export type OnProgram = { id: string; template: string }
 
-type Asking = { template: string; again?: boolean; others?: 'beside' | 'replace' }
+type Asking = { template: string; again?: boolean; others?: OthersBecome }
 
 /**
- * The enrolment that a publication changes, or null where it makes one, and those that it ends. `going`: what the member is on, the latest first, without what a
- * publication says that this one replaces.
+ * The enrolment that a publication changes, or null where it makes one; those that it ends; and the one that it follows. `going`: what the member is on, the
+ * latest first, without what a publication says that this one replaces.
  */
 export function whatItChanges(
   { template, again = false, others = 'beside' }: Asking,
   going: readonly OnProgram[],
-): { changes: string | null; ends: string[] } {
+): { changes: string | null; ends: string[]; after: string | null } {
   const isSame = (one: OnProgram) => one.template === template
+  const changes = again ? null : (going.find(isSame)?.id ?? null)
+  if (others === 'follow')
+    return { changes, ends: [], after: changes === null ? (going[0]?.id ?? null) : null }
   const ended = going.filter((one) => (isSame(one) ? again : others === 'replace'))
-  return {
-    changes: again ? null : (going.find(isSame)?.id ?? null),
-    ends: ended.map(({ id }) => id),
-  }
+  return { changes, ends: ended.map(({ id }) => id), after: null }
 }

@@ -166,8 +166,9 @@ type StartRow = {
   location: string | null
   shown: unknown
 }
-type PublishedRow = Required<Omit<Publication, 'track' | 'withdrawn'>> &
+type PublishedRow = Required<Omit<Publication, 'track' | 'withdrawn' | 'after'>> &
   Lets & {
+    after: string | null
     template: string
     setsTrack: boolean
     track: string | null
@@ -200,7 +201,7 @@ const reading = (logs: string, facts: string) => `
     coalesce((select json_agg(distinct s.version_id) from session_start s where s.gym_id = o.gym_id and s.member_id = o.id), '[]') as shown,
     coalesce((select json_agg(json_build_object('number', c.number, 'enrolment', e.id, 'clock', e.clock, 'template', e.template_id,
         'from', c.starts_on, 'version', c.version_id, 'setsTrack', c.sets_track, 'track', c.track, 'begins', c.begins, 'ends', c.ends,
-        'opens', c.opens, 'choosesTrack', c.chooses_track)
+        'after', c.after_enrolment, 'opens', c.opens, 'choosesTrack', c.chooses_track)
         order by c.number)
       from counting_publication c join enrolment e on e.gym_id = c.gym_id and e.id = c.enrolment_id
       where c.gym_id = o.gym_id and c.member_id = o.id), '[]') as published,
@@ -236,10 +237,15 @@ const publicationOf = ({
   template: _,
   opens: _opens,
   choosesTrack: _choosesTrack,
+  after,
   setsTrack,
   track,
   ...rest
-}: PublishedRow): Publication => (setsTrack ? { ...rest, track } : rest)
+}: PublishedRow): Publication => ({
+  ...rest,
+  ...(after !== null && { after }),
+  ...(setsTrack && { track }),
+})
 
 async function readVersions(scope: Scope, ids: string[]): Promise<Record<string, Template>> {
   const mark = mergedMark(scope)

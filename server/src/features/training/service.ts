@@ -17,7 +17,7 @@ export async function today(scope: MemberScope, day: Day, at?: string): Promise<
   const { file, locations, lets } = read
   const { member, enrolments, versions } = file
   const { plans, evidence, proposals } = planned
-  const own = enrolments.map(({ id }) => plans[id] as Plan).filter((plan) => isOfDay(plan, day))
+  const own = enrolments.flatMap(({ id }) => plans[id] ?? []).filter((plan) => isOfDay(plan, day))
   const programs = own.map((plan) => {
     const template = versions[plan.version]
     const track = template?.tracks[plan.track ?? '']?.name

@@ -14,7 +14,7 @@ type Props = { view: ProgressView; member?: string }
 /** The programs that run, each of which can be put on another track, paused, or ended with a reason, and those that were ended, which can be resumed. */
 export function Programs({ view, member }: Props) {
   const { takeBack, isBusy } = useGive(member)
-  if (!view.programs.length && !view.endings.length) return null
+  if (!view.programs.length && !view.endings.length && !view.following.length) return null
   return (
     <section aria-label="Programs" className="rounded-lg border border-line bg-sheet p-4">
       <h2 className="text-xl">Programs</h2>
@@ -25,6 +25,12 @@ export function Programs({ view, member }: Props) {
             <TrackChoice program={program} member={member} />
             <PauseForm program={program} member={member} />
             <EndForm enrolment={program.enrolment} name={program.name} member={member} />
+          </li>
+        ))}
+        {view.following.map(({ enrolment, name, after }) => (
+          <li key={enrolment} className="py-1">
+            {name} <span className="text-sm text-bark">starts once {after} is done</span>
+            <EndForm enrolment={enrolment} name={name} member={member} />
           </li>
         ))}
         {view.endings.map(({ id, name, on, reason }) => (

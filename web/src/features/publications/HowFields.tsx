@@ -94,6 +94,7 @@ export function HowFields({ register, control, errors, refused, draft, isPublish
         options={[
           ['beside', 'go on beside this one'],
           ['replace', 'end on the start date'],
+          ['follow', 'are done first, then this one starts'],
         ]}
       />
       <Field

@@ -18,6 +18,7 @@ const kinds: Record<ImpactKind, [one: string, several: string]> = {
   ],
   beside: ['keeps another program beside this one', 'keep another program beside this one'],
   ends: ['ends another program', 'end another program'],
+  follows: ['starts this program after the current one', 'start this program after the current one'],
   midWeek: ['is in the middle of a week', 'are in the middle of a week'],
   deload: ['is in a deload', 'are in a deload'],
   paused: ['has paused', 'have paused'],
@@ -44,7 +45,7 @@ export const isWorthALook = (kind: ImpactKind): boolean => worth.includes(kind)
 /** What makes a member one of a kind, in a line. */
 export function sayMember(library: Library, kind: ImpactKind, impact: Impact): string {
   const names = (lifts: Impact['needs']) => lifts.map((lift) => liftName(library, lift)).join(', ')
-  const { jump, needs, short, longer, findings, beside, ends, lines, changed } = impact
+  const { jump, needs, short, longer, findings, beside, ends, follows, lines, changed } = impact
   switch (kind) {
     case 'jump':
       return jump
@@ -62,6 +63,8 @@ export function sayMember(library: Library, kind: ImpactKind, impact: Impact): s
       return beside.join(', ')
     case 'ends':
       return ends.join(', ')
+    case 'follows':
+      return `after ${follows.join(', ')}`
     case 'done':
       return ''
     case 'midWeek':

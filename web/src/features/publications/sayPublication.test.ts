@@ -74,6 +74,7 @@ describe('what it does to a member', () => {
     isPaused: false,
     keepsTrack: false,
     beside: ['Peak'],
+    follows: [],
     ends: ['Base'],
     findings: [{ where: 'Base', what: 'The track is gone.', next: 'Choose another.' }],
   }

@@ -41,7 +41,9 @@ export function sayPublication(
     sentences.push(
       others === 'replace'
         ? `Other programs of ${elsewhere} of these members end on that day.`
-        : `${elsewhere} of these members ${elsewhere === 1 ? 'keeps' : 'keep'} another program beside this one.`,
+        : others === 'follow'
+          ? `${elsewhere} of these members ${elsewhere === 1 ? 'finishes' : 'finish'} another program first.`
+          : `${elsewhere} of these members ${elsewhere === 1 ? 'keeps' : 'keep'} another program beside this one.`,
     )
   return sentences.filter(Boolean).join(' ')
 }
