@@ -1,4 +1,4 @@
-import { array, mixed, number, object, string, type InferType } from 'yup'
+import { array, boolean, mixed, number, object, string, type InferType } from 'yup'
 import {
   isCommand,
   upgradeCommand,
@@ -51,10 +51,35 @@ export type TemplateLine = {
   version: number | null
   members: number
   changedSince: boolean
+  /** Who made it, while they are here. */
+  author: string | null
+  isArchived: boolean
+  /** Whether the asker may edit it; say who else may, archive it, and delete it; and whether anybody has trained on it. */
+  mayEdit: boolean
+  isTheirs: boolean
+  isTrained: boolean
 }
+
+/** Who may edit a template besides its author: every writer, or those who are named. */
+export const sharingSchema = object({
+  editing: mixed<Editing>((value): value is Editing => editings.includes(value as Editing)).required(),
+  editors: array().of(string().uuid().required()).max(200).required(),
+}).noUnknown()
+export const editings = ['all', 'named'] as const
+export type Editing = (typeof editings)[number]
+export type Sharing = InferType<typeof sharingSchema>
+
+export const archiveSchema = object({ isArchived: boolean().required() }).noUnknown()
 
 export type TemplateView = {
   id: string
+  author: string | null
+  isArchived: boolean
+  mayEdit: boolean
+  isTheirs: boolean
+  editing: Editing
+  /** The gym's other writers, and which of them are named. */
+  writers: { id: string; name: string; isNamed: boolean }[]
   revision: number
   draft: Template
   versions: { number: number; note: string; publishedAt: string; members: number }[]

@@ -142,7 +142,7 @@ async function fillSets(
   const { template: body, issues } = readTemplate(template, clubExercises)
   if (!body) throw new Error(`invalid demo template "${template.name}": ${JSON.stringify(issues)}`)
   const [{ id: templateId }] = await db('template')
-    .insert({ gym_id: gymId, ...draftColumns(body) })
+    .insert({ gym_id: gymId, author_id: writer, ...draftColumns(body) })
     .returning('id')
   const note = 'First version.'
   const [{ id: version }] = await db('template_version')

@@ -1,6 +1,9 @@
 import { isCommand, type Command, type Difference } from '@young-oak/core/template'
 import {
+  archiveSchema,
+  editings,
   editsSchema,
+  sharingSchema,
   importSchema,
   type ChangesView,
   type EditAnswer,
@@ -38,6 +41,30 @@ const editAnswer = (): Reads<EditAnswer> =>
     }),
   )
 
+const view = () =>
+  exact<TemplateView>(
+    {
+      id: text(),
+      author: orNull(text()),
+      isArchived: yesOrNo(),
+      mayEdit: yesOrNo(),
+      isTheirs: yesOrNo(),
+      editing: choice(...editings),
+      writers: list(exact<TemplateView['writers'][number]>({ id: text(), name: text(), isNamed: yesOrNo() })),
+      revision: count(),
+      draft: draft(),
+      versions: list(
+        exact<TemplateView['versions'][number]>({
+          number: count(),
+          note: text(),
+          publishedAt: text(),
+          members: count(),
+        }),
+      ),
+    },
+    'Template view',
+  )
+
 export const templates = {
   ...contract({
     method: 'get',
@@ -55,6 +82,11 @@ export const templates = {
         version: orNull(count()),
         members: count(),
         changedSince: yesOrNo(),
+        author: orNull(text()),
+        isArchived: yesOrNo(),
+        mayEdit: yesOrNo(),
+        isTheirs: yesOrNo(),
+        isTrained: yesOrNo(),
       }),
     ),
     problems: [],
@@ -75,21 +107,35 @@ export const templates = {
     path: '/templates/:id',
     says: 'A draft with its versions.',
     who,
-    answer: exact<TemplateView>({
-      id: text(),
-      revision: count(),
-      draft: draft(),
-      versions: list(
-        exact<TemplateView['versions'][number]>({
-          number: count(),
-          note: text(),
-          publishedAt: text(),
-          members: count(),
-        }),
-      ),
-    }),
+    answer: view(),
     problems: [],
     since: 3,
+  }),
+  ...contract({
+    method: 'post',
+    path: '/templates/:id/sharing',
+    says: 'Says who may edit a template besides its author: every writer, or those who are named. The author’s to say, or any writer’s once that one has left.',
+    who,
+    body: sharingSchema,
+    answer: view(),
+    problems: [],
+  }),
+  ...contract({
+    method: 'post',
+    path: '/templates/:id/archive',
+    says: 'Archives a template, or brings it back. Members who are on it go on; it can neither be edited nor published meanwhile.',
+    who,
+    body: archiveSchema,
+    answer: view(),
+    problems: [],
+  }),
+  ...contract({
+    method: 'delete',
+    path: '/templates/:id',
+    says: 'Deletes a template that nobody has trained on, with what was published of it.',
+    who,
+    answer: null,
+    problems: ['notPossible'],
   }),
   ...contract({
     method: 'get',
@@ -116,7 +162,7 @@ export const templates = {
       edits: list(exact<EditsAnswer['edits'][number]>({ id: text(), command: command() })),
       draft: left(draft()),
     }),
-    problems: [],
+    problems: ['notPossible'],
     since: 3,
     takesOlder: true,
   }),

@@ -121,6 +121,7 @@ test('a database of format 1 keeps all its documents, and what a draft has chang
     '018_groups',
     '019_traits',
     '020_tracks',
+    '021_authors',
   ])
   expect(
     await db('counting_publication')

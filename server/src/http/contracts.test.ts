@@ -147,6 +147,9 @@ beforeAll(async () => {
   await ask('get /publications/:id/members', { params: [sent.id] }, coach)
   await ask('post /publications/:id/withdrawal', { params: [sent.id] }, coach)
   await ask('get /templates', {}, coach)
+  await ask('post /templates/:id/sharing', { params: [id], body: { editing: 'named', editors: [] } }, coach)
+  await ask('post /templates/:id/archive', { params: [id], body: { isArchived: true } }, coach)
+  await ask('delete /templates/:id', { params: [id] }, coach)
 
   const library = await ask('post /exercises', { body: { exercise } }, coach)
   const own = Object.keys(library.exercises)[0] ?? ''

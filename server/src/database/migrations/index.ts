@@ -19,6 +19,7 @@ import * as week from './017_week.ts'
 import * as groups from './018_groups.ts'
 import * as traits from './019_traits.ts'
 import * as tracks from './020_tracks.ts'
+import * as authors from './021_authors.ts'
 
 type Migration = { up(db: Knex): Promise<void>; down(db: Knex): Promise<void> }
 
@@ -43,6 +44,7 @@ const migrations: Record<string, Migration> = {
   '018_groups': groups,
   '019_traits': traits,
   '020_tracks': tracks,
+  '021_authors': authors,
 }
 
 /** Migrations by name, in order; each is a frozen file that imports no live code. */

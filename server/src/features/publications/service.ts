@@ -8,6 +8,7 @@ import type { Seat } from '../../http/seat.ts'
 import { addJob } from '../../jobs/addJob.ts'
 import { memberScopes } from '../members/memberScope.ts'
 import { publishable } from '../templates/service.ts'
+import { needEditor, refuseArchived } from '../templates/owning.ts'
 import { findNewest, holdTemplate, insertVersion } from '../templates/store.ts'
 import { fillAnew, fillBatch, isOvertaken, leaveOutGone } from './fillStore.ts'
 import {
@@ -53,6 +54,9 @@ export async function preparePublication(
     throw new Problem('notAllowed', 'Some of these members are not assigned to you. Nothing was published.')
   if (asked.replaces !== undefined) await refuseReplacing(scope, template, seat, asked.replaces)
   const newest = await findNewest(scope, template)
+  // What is published already may be given to more members by every writer.
+  if (newest?.hash !== held.hash) await needEditor(scope, template, seat.id)
+  else await refuseArchived(scope, template, seat.id)
   const version =
     newest && newest.hash === held.hash
       ? newest.id

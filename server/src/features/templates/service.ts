@@ -25,6 +25,7 @@ import type { Scope } from '../../database/scope.ts'
 import { notFound, Problem } from '../../http/problem.ts'
 import { asMerged, refuseStrangers } from '../exercises/library.ts'
 import { adoptExercises } from '../exercises/service.ts'
+import { findOwning, listWriters, needEditor } from './owning.ts'
 import {
   appendEdit,
   editsSince,
@@ -37,18 +38,20 @@ import {
   saveDraft,
 } from './store.ts'
 
-export async function viewTemplate(scope: Scope, id: string): Promise<TemplateView> {
+export async function viewTemplate(scope: Scope, id: string, staff: string): Promise<TemplateView> {
   const found = await findTemplate(scope, id)
-  if (!found) throw notFound('template')
+  const owning = await findOwning(scope, id, staff)
+  if (!found || !owning) throw notFound('template')
   const { revision, draft } = found
-  return { id, revision, draft, versions: await listVersions(scope, id) }
+  const [versions, writers] = [await listVersions(scope, id), await listWriters(scope, id, staff)]
+  return { id, ...owning, writers, revision, draft, versions }
 }
 
 /**
  * Stores a template file as a new draft, whole or not at all; sessions of a draft may still be empty. Exercises that it brings become
  * the gym's.
  */
-export async function importTemplate(scope: Scope, input: object): Promise<{ id: string }> {
+export async function importTemplate(scope: Scope, staff: string, input: object): Promise<{ id: string }> {
   const { exercises, ...file } = input as { exercises?: unknown }
   const { declared, issues } = readOwnExercises(exercises ?? {})
   refuse(scope, issues)
@@ -56,7 +59,8 @@ export async function importTemplate(scope: Scope, input: object): Promise<{ id:
   const own = { ...scope, library }
   const template = renameExercises(file, ids)
   refuseStrangers(own.library, template)
-  return { id: await insertTemplate(scope, orRefuse(own, readDraft(asMerged(own, template), own.library))) }
+  const draft = orRefuse(own, readDraft(asMerged(own, template), own.library))
+  return { id: await insertTemplate(scope, draft, staff) }
 }
 
 /**
@@ -66,6 +70,7 @@ export async function importTemplate(scope: Scope, input: object): Promise<{ id:
 export async function edit(scope: Scope, id: string, staff: string, given: Edits): Promise<EditsAnswer> {
   const held = given.edits.length ? await holdTemplate(scope, id) : await findTemplate(scope, id)
   if (!held) throw notFound('template')
+  if (given.edits.length) await needEditor(scope, id, staff)
   let { draft, revision } = held
   const { since } = given
   const commands = asMerged(scope, commandsOf(given))

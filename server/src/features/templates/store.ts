@@ -5,14 +5,21 @@ import { pageFrom } from '../../http/page.ts'
 import { commandColumns, draftColumns, versionColumns } from '../../database/columns.ts'
 import type { Scope } from '../../database/scope.ts'
 import { asMerged } from '../exercises/library.ts'
+import { owningColumns, owningJoin } from './owning.ts'
 
 /** The gym's templates by name, from behind one on. */
-export async function listTemplates({ db }: Scope, after?: string): Promise<Page<TemplateLine>> {
+export async function listTemplates(
+  { db }: Scope,
+  staff: string,
+  after?: string,
+): Promise<Page<TemplateLine>> {
   const { rows } = await db.raw(
     `select t.id, t.name, t.weeks, t.per_week as "perWeek", t.slots,
        v.number as version, v.content_hash is distinct from t.content_hash as "changedSince",
-       coalesce(a.members, 0) as members
-     from template t
+       coalesce(a.members, 0) as members, ${owningColumns},
+       exists (select from enrolment e join session_log l on l.gym_id = e.gym_id and l.enrolment_id = e.id
+         where e.gym_id = t.gym_id and e.template_id = t.id) as "isTrained"
+     from template t ${owningJoin}
      left join template_audience a on a.gym_id = t.gym_id and a.template_id = t.id
      left join lateral (select number, content_hash from template_version v
        where v.gym_id = t.gym_id and v.template_id = t.id
@@ -21,14 +28,14 @@ export async function listTemplates({ db }: Scope, after?: string): Promise<Page
      where ?::uuid is null
        or (t.name, t.id) > (select name, id from template where id = ?::uuid)
      order by t.name, t.id limit ?`,
-    [after ?? null, after ?? null, pageSize + 1],
+    [staff, staff, staff, after ?? null, after ?? null, pageSize + 1],
   )
-  return pageFrom(rows as TemplateLine[])
+  return pageFrom((rows as (TemplateLine & { editing: string })[]).map(({ editing: _, ...line }) => line))
 }
 
-export async function insertTemplate({ db, gym }: Scope, draft: Template): Promise<string> {
+export async function insertTemplate({ db, gym }: Scope, draft: Template, author: string): Promise<string> {
   const [row] = await db('template')
-    .insert({ gym_id: gym, ...draftColumns(draft) })
+    .insert({ gym_id: gym, author_id: author, ...draftColumns(draft) })
     .returning('id')
   return row.id
 }

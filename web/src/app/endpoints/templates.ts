@@ -22,6 +22,24 @@ export const templatesEndpoints = (build: Build) => ({
     query: (template) => call('post /templates', { body: { template } }),
     invalidatesTags: ['Templates'],
   }),
+  shareTemplate: build.mutation<
+    Answer<'post /templates/:id/sharing'>,
+    { id: string } & Body<'post /templates/:id/sharing'>
+  >({
+    query: ({ id, ...body }) => call('post /templates/:id/sharing', { params: { id }, body }),
+    invalidatesTags: ['Templates'],
+  }),
+  archiveTemplate: build.mutation<
+    Answer<'post /templates/:id/archive'>,
+    { id: string } & Body<'post /templates/:id/archive'>
+  >({
+    query: ({ id, ...body }) => call('post /templates/:id/archive', { params: { id }, body }),
+    invalidatesTags: ['Templates'],
+  }),
+  deleteTemplate: build.mutation<void, string>({
+    query: (id) => call('delete /templates/:id', { params: { id } }),
+    invalidatesTags: ['Templates', 'Members'],
+  }),
   saveEdits: build.mutation<
     Answer<'post /templates/:id/edits'>,
     { id: string } & Body<'post /templates/:id/edits'>

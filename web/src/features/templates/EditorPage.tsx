@@ -1,7 +1,9 @@
 import './bringEditor.ts'
 import { useCallback, useDeferredValue, useEffect, useRef, useState } from 'react'
-import { useNavigate, useParams } from 'react-router'
+import { Link, useNavigate, useParams } from 'react-router'
 import type { MemberFile } from '@young-oak/api/members'
+import type { TemplateView } from '@young-oak/api/templates'
+import { formatDay } from '@young-oak/core/units'
 import { nominalWeeks, weekAt } from '@young-oak/core/template'
 import { api, sayError } from '../../app/api.ts'
 import { useAppDispatch, useAppSelector, useAppStore } from '../../app/store.ts'
@@ -36,7 +38,7 @@ export default function EditorPage() {
   const dispatch = useAppDispatch()
   const store = useAppStore()
   useEffect(() => {
-    if (data && data.id === id) {
+    if (data && data.id === id && data.mayEdit && !data.isArchived) {
       const { library } = store.getState()
       const { revision, draft } = data
       dispatch(openDraft({ id, revision, draft, library: library.exercises, ...keptEdits(seat, id) }))
@@ -53,8 +55,41 @@ export default function EditorPage() {
       </main>
     )
   }
+  if (data && (!data.mayEdit || data.isArchived)) return <Closed view={data} />
   if (!isOpen || !data) return <p className="p-6 text-bark">Loading…</p>
   return <Workbench id={id} seat={seat} />
+}
+
+/** A template that is another writer’s, or archived: what can be done with it all the same. */
+function Closed({ view: { id, draft, author, isArchived, versions } }: { view: TemplateView }) {
+  return (
+    <main className="mx-auto w-full max-w-2xl px-4 py-8">
+      <h1 className="text-3xl">{draft.name}</h1>
+      <p className="my-3">
+        {isArchived
+          ? 'This template is archived. It can be brought back on the Templates page.'
+          : `${author} and named writers edit this template. You may copy it, and publish its versions.`}
+      </p>
+      <ul className="mb-4 list-disc pl-5">
+        {versions.map(({ number, note, publishedAt, members }) => (
+          <li key={number}>
+            Version {number}, {formatDay(publishedAt.slice(0, 10))}: {note || 'no note'} ({members}{' '}
+            {members === 1 ? 'member' : 'members'})
+          </li>
+        ))}
+      </ul>
+      <p className="flex gap-4">
+        <Link to="/templates" className="underline underline-offset-4">
+          Templates
+        </Link>
+        {!isArchived && versions.length > 0 && (
+          <Link to={`/templates/${id}/publish`} className="underline underline-offset-4">
+            Publish version {versions[0]?.number} to more members
+          </Link>
+        )}
+      </p>
+    </main>
+  )
 }
 
 type WorkbenchProps = { id: string; seat: string }

@@ -6,8 +6,19 @@ import type { TemplateLine } from '@young-oak/api/templates'
 import { api } from '../../app/api.ts'
 import { Button } from '../../ui/Button.tsx'
 import { DataTable, type DataColumn } from '../../ui/DataTable.tsx'
+import { SelectField } from '../../ui/Select.tsx'
+import { Toasts } from '../../ui/Toasts.tsx'
 import { ImportFile } from './ImportFile.tsx'
 import { StartDialog } from './StartDialog.tsx'
+import { TemplateActs } from './TemplateActs.tsx'
+
+type Show = 'current' | 'own' | 'archived'
+
+const fits: Record<Show, (line: TemplateLine) => boolean> = {
+  current: ({ isArchived }) => !isArchived,
+  own: ({ isArchived, mayEdit }) => !isArchived && mayEdit,
+  archived: ({ isArchived }) => isArchived,
+}
 
 /** All templates of the gym, and the ways to a new one. */
 export default function TemplatesPage() {
@@ -16,8 +27,10 @@ export default function TemplatesPage() {
     refetchOnMountOrArgChange: true,
   })
   const [isStarting, setStarting] = useState(false)
+  const [show, setShow] = useState<Show>('current')
+  const shown = data?.filter(fits[show]) ?? []
   return (
-    <main className="mx-auto w-full max-w-5xl px-4 py-6">
+    <main className="mx-auto w-full max-w-6xl px-4 py-6">
       <div className="flex flex-wrap items-start gap-4">
         <h1 className="grow text-3xl">Templates</h1>
         <Link to="/exercises" className="self-center underline underline-offset-4 sm:hidden">
@@ -26,7 +39,9 @@ export default function TemplatesPage() {
         <Button onClick={() => setStarting(true)}>New template…</Button>
         <ImportFile />
       </div>
-      {isStarting && <StartDialog templates={data ?? []} onClose={() => setStarting(false)} />}
+      {isStarting && (
+        <StartDialog templates={data?.filter(fits.current) ?? []} onClose={() => setStarting(false)} />
+      )}
       {isLoading && <p className="mt-6 text-bark">Loading…</p>}
       <NotRead error={error} onRetry={refetch} />
       {data?.length === 0 && (
@@ -34,7 +49,27 @@ export default function TemplatesPage() {
           No templates yet. Start with an empty template, or with one of ten ready-made ones.
         </p>
       )}
-      {data && data.length > 0 && <DataTable label="Templates" rows={data} columns={columns} keyOf={keyOf} />}
+      {data && data.length > 0 && (
+        <div className="mt-3 max-w-xs">
+          <SelectField
+            label="Show"
+            value={show}
+            options={[
+              ['current', 'Current templates'],
+              ['own', 'Templates you may edit'],
+              ['archived', 'Archived templates'],
+            ]}
+            onChoose={setShow}
+          />
+        </div>
+      )}
+      {shown.length > 0 && <DataTable label="Templates" rows={shown} columns={columns} keyOf={keyOf} />}
+      {data && data.length > 0 && !shown.length && (
+        <p className="mt-4 text-bark">
+          {show === 'archived' ? 'No template is archived.' : 'No template here: choose others to show.'}
+        </p>
+      )}
+      <Toasts />
     </main>
   )
 }
@@ -54,6 +89,12 @@ const columns: DataColumn<TemplateLine>[] = [
         {name}
       </Link>
     ),
+  },
+  {
+    id: 'author',
+    title: 'Author',
+    sortBy: ({ author }) => author ?? '',
+    cell: ({ author }) => <span className="text-sm">{author ?? 'no longer here'}</span>,
   },
   {
     id: 'weeks',
@@ -87,11 +128,21 @@ const columns: DataColumn<TemplateLine>[] = [
     id: 'version',
     title: 'Published',
     sortBy: ({ version }) => version ?? 0,
-    cell: ({ version, changedSince }) => (
+    cell: ({ id, version, changedSince }) => (
       <span className="text-sm">
-        {version === null ? 'Not yet' : `Version ${version}`}
+        {version === null ? (
+          'Not yet'
+        ) : (
+          <Link
+            to={`/templates/${id}/publish#published`}
+            className="underline decoration-edge underline-offset-4"
+          >
+            Version {version}
+          </Link>
+        )}
         {version !== null && changedSince && <span className="text-acorn">, changed since</span>}
       </span>
     ),
   },
+  { id: 'acts', title: 'Do', cell: (line) => <TemplateActs line={line} /> },
 ]
