@@ -1,4 +1,5 @@
 import { accounts } from './accounts.ts'
+import { audit } from './audit.ts'
 import { equipment } from './equipment.ts'
 import { exercises } from './exercises.ts'
 import { groups } from './groups.ts'
@@ -30,6 +31,7 @@ export const contracts = {
   ...groups,
   ...people,
   ...mail,
+  ...audit,
   ...training,
 }
 export type Contracts = typeof contracts

@@ -122,6 +122,7 @@ test('a database of format 1 keeps all its documents, and what a draft has chang
     '019_traits',
     '020_tracks',
     '021_authors',
+    '022_audit',
   ])
   expect(
     await db('counting_publication')

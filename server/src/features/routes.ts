@@ -1,4 +1,5 @@
 import { accountRoutes } from './accounts/routes.ts'
+import { auditRoutes } from './audit/routes.ts'
 import { erasingRoutes } from './erasing/routes.ts'
 import { equipmentRoutes } from './equipment/routes.ts'
 import { exerciseRoutes } from './exercises/routes.ts'
@@ -29,5 +30,6 @@ export const routes: Route[] = [
   ...groupRoutes,
   ...peopleRoutes,
   ...mailRoutes,
+  ...auditRoutes,
   ...erasingRoutes,
 ]

@@ -171,6 +171,8 @@ beforeAll(async () => {
   const ola = await world.addMember(gym, 'Ola')
   await ask('post /memberships', { body: { members: [ola.id], isOver: true } }, boss)
   await ask('get /former-members', {}, boss)
+  await ask('get /audit', {}, boss)
+  await ask('get /me/audit')
   await ask('get /mail', {}, boss)
   const rule = [
     { kind: 'onProgram', template },

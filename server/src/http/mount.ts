@@ -7,6 +7,7 @@ import type { Database } from '../database/open.ts'
 import type { Settings } from '../settings.ts'
 import { ownIdsIn, type Library } from '@young-oak/core/library'
 import { findSeat } from '../features/accounts/store.ts'
+import { note } from '../features/audit/note.ts'
 import { refuseStrangers, withLibrary } from '../features/exercises/library.ts'
 import { memberScope } from '../features/members/memberScope.ts'
 import { openLogbook, type Logbook } from '../features/training/logbook.ts'
@@ -96,15 +97,36 @@ async function callFor(
   // A body that names exercises of the gym is checked beside them.
   const namesOwn = body && seat && !bringsExercises && ownIdsIn(request.body).size > 0
   const library = namesOwn ? await inScope(async (scope) => scope.library) : {}
-  return {
-    seat: seat as Call['seat'],
+  const said = {
     params,
     query: query ? readBy(query, { ...request.query }) : undefined,
     // No body at all lacks what an empty one lacks, and is told so.
     body: body ? readBy(body, request.body ?? {}, library) : undefined,
-    inScope,
+  }
+  // What staff do is kept with what they did: with the first transaction, of several.
+  let isNoted = false
+  const inNoted: Call['inScope'] = (work) =>
+    inScope(async (scope) => {
+      const answer = await work(scope)
+      if (isNoted) return answer
+      isNoted = true
+      const { params, query, body } = said
+      await note(scope, {
+        name: one.name,
+        seat: seat as Call['seat'],
+        params,
+        query: { ...(query as object | undefined) },
+        body,
+        answer,
+      })
+      return answer
+    })
+  return {
+    seat: seat as Call['seat'],
+    ...said,
+    inScope: inNoted,
     inMember: (work) =>
-      inScope(async (scope) => {
+      inNoted(async (scope) => {
         const self = seat as Call['seat']
         return work(await memberScope(scope, self, params.id ?? self.id))
       }),

@@ -20,6 +20,7 @@ import * as groups from './018_groups.ts'
 import * as traits from './019_traits.ts'
 import * as tracks from './020_tracks.ts'
 import * as authors from './021_authors.ts'
+import * as audit from './022_audit.ts'
 
 type Migration = { up(db: Knex): Promise<void>; down(db: Knex): Promise<void> }
 
@@ -45,6 +46,7 @@ const migrations: Record<string, Migration> = {
   '019_traits': traits,
   '020_tracks': tracks,
   '021_authors': authors,
+  '022_audit': audit,
 }
 
 /** Migrations by name, in order; each is a frozen file that imports no live code. */

@@ -105,6 +105,9 @@ async function everywhere(): Promise<{ member: Seated; phone: Agent }> {
     beside: 0,
     ends: 0,
     is_mid_week: false,
+    is_paused: false,
+    keeps_track: false,
+    follows: 0,
     is_deload: false,
     body: '{}',
   })
@@ -156,7 +159,13 @@ describe('a member’s data', () => {
     await erase(member.id)
 
     const after = Object.entries(await rowsOf(member.id)).filter(([, count]) => count > 0)
-    expect(Object.fromEntries(after)).toEqual({ attendance_month: 2, enrolment: 1, publication_member: 1 })
+    expect(Object.fromEntries(after)).toEqual({
+      attendance_month: 2,
+      // What staff did, by ids alone.
+      audit: before.audit,
+      enrolment: 1,
+      publication_member: 1,
+    })
     const months = await world.owner('attendance_month').where({ member_id: member.id }).orderBy('month')
     expect(months.map(({ month, sessions }) => [month, sessions])).toEqual([
       ['2026-03-01', 2],

@@ -1,4 +1,5 @@
 import { yupResolver } from '@hookform/resolvers/yup'
+import { useState } from 'react'
 import { useForm } from 'react-hook-form'
 import { Link, useNavigate } from 'react-router'
 import { ownLeaveSchema, type GivenOwnLeave } from '@young-oak/api/accounts'
@@ -10,6 +11,7 @@ import { giveUpOutbox } from '../../offline/useOutbox.ts'
 import { Button } from '../../ui/Button.tsx'
 import { Details } from '../../ui/Details.tsx'
 import { toast } from '../../ui/toast.ts'
+import { OwnAudit } from '../audit/OwnAudit.tsx'
 import { accountApi } from './accountApi.ts'
 import { DeleteData } from './DeleteData.tsx'
 import { CurrentPassword } from './PasswordFields.tsx'
@@ -44,9 +46,23 @@ export function OwnData({ gymName }: { gymName: string }) {
           Save all my data as a file
         </Button>
       </section>
+      <SeenBy />
       <LeaveForm gymName={gymName} />
       <DeleteData gymName={gymName} />
     </>
+  )
+}
+
+/** Read only once it is opened. */
+function SeenBy() {
+  const [isOpen, setOpen] = useState(false)
+  return (
+    <details className="mt-4" onToggle={({ currentTarget }) => setOpen(currentTarget.open)}>
+      <summary className="flex min-h-11 cursor-pointer items-center text-sm underline underline-offset-4">
+        Who has opened or changed your data
+      </summary>
+      {isOpen && <OwnAudit />}
+    </details>
   )
 }
 

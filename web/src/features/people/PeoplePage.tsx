@@ -4,6 +4,7 @@ import type { InvitationLink } from '@young-oak/api/people'
 import { api } from '../../app/api.ts'
 import { useTitle } from '../../app/useTitle.ts'
 import { Toasts } from '../../ui/Toasts.tsx'
+import { AuditPage } from '../audit/AuditPage.tsx'
 import { GroupsPage } from '../groups/GroupsPage.tsx'
 import { Invitations } from './Invitations.tsx'
 import { InviteForm } from './InviteForm.tsx'
@@ -20,6 +21,7 @@ const link = 'underline underline-offset-4'
 export default function PeoplePage() {
   const { list } = useParams()
   if (list === 'messages') return <MailPage />
+  if (list === 'audit') return <AuditPage />
   return list === 'groups' ? <GroupsPage /> : <Invited />
 }
 
@@ -45,7 +47,11 @@ function Invited() {
           <Link to="/people/messages" className={link}>
             Messages
           </Link>
-          : what was written to people of the gym
+          : what was written to people of the gym.{' '}
+          <Link to="/people/audit" className={link}>
+            Audit
+          </Link>
+          : who of the staff opened or changed what
         </p>
       )}
       {isOwner && <Requests writers={writers} />}
