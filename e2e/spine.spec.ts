@@ -61,7 +61,7 @@ test('a track is told line by line, tried on a member, and published to one, who
   await goPublishing(desk)
   await desk.getByRole('checkbox', { name: 'Hal Tideman' }).check()
   await desk.getByLabel('Start date').fill(new Date().toISOString().slice(0, 10))
-  await choose(desk.getByLabel('Track'), 'Lighter, for all')
+  await choose(desk.getByLabel('Track', { exact: true }), 'Lighter, for all')
   await desk.getByRole('button', { name: 'Publish version 1 to 1 member' }).click()
   await expect(desk.getByText(/Version 1 is published to 1 member/)).toBeVisible()
 

@@ -1,5 +1,5 @@
 import { day } from './fields.ts'
-import { mixed, object, type InferType } from 'yup'
+import { array, mixed, object, string, type InferType } from 'yup'
 import type { DeloadPolicy } from '@young-oak/core/template'
 import type { Offer } from '@young-oak/core/plan'
 import type { Advice } from '@young-oak/core/advice'
@@ -15,6 +15,20 @@ export const givenFactSchema = object({
   today: day().required(),
 }).noUnknown()
 export type GivenFact = InferType<typeof givenFactSchema>
+
+/** Of these kinds one may be entered for several members at once: they name no program. */
+export const manyKinds = ['pause', 'event', 'deload'] as const
+export const factForManySchema = object({
+  members: array().of(string().uuid().required()).min(1, 'Choose members.').max(20_000).required(),
+  fact: mixed<object>()
+    .required('Say what it is.')
+    .test('kind', `For several members at once: ${manyKinds.join(', ')}.`, (fact) => {
+      const { kind, enrolment } = (fact ?? {}) as { kind?: string; enrolment?: unknown }
+      return manyKinds.some((one) => one === kind) && enrolment === undefined
+    }),
+  today: day().required(),
+}).noUnknown()
+export type FactForMany = InferType<typeof factForManySchema>
 
 /** How a member does: what the advisor says and goes by, lifts with goals, trials, and what they have said of themselves. */
 export type ProgressView = {

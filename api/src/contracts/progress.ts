@@ -4,8 +4,8 @@ import { deloadKinds } from '@young-oak/core/deloads'
 import type { Offer } from '@young-oak/core/plan'
 import type { Block, Seen, Target, TrialResult } from '@young-oak/core/trends'
 import { deloadPolicies } from '@young-oak/core/template'
-import { givenFactSchema, type ProgressView } from '../progress.ts'
-import { onDay, ownAndWriters } from './contract.ts'
+import { factForManySchema, givenFactSchema, type ProgressView } from '../progress.ts'
+import { contract, onDay, ownAndWriters } from './contract.ts'
 import {
   about,
   adviceTaken,
@@ -205,6 +205,15 @@ export const progress = {
     answer: view(),
     problems: [],
     since: 5,
+  }),
+  ...contract({
+    method: 'post',
+    path: '/facts',
+    says: 'Saves the same fact for several of the writer’s members, all of them or none: a pause of all programs, an event, a deload.',
+    who: ['writer'],
+    body: factForManySchema,
+    answer: null,
+    problems: ['notPossible'],
   }),
   ...ownAndWriters('facts', {
     method: 'post',

@@ -116,6 +116,11 @@ beforeAll(async () => {
     ...ownDeloads,
     lifts: [{ exercise: 'backSquat' }],
   })
+  await ask(
+    'post /facts',
+    { body: { members: [member.id], fact: { kind: 'event', what: 'trip', on: day }, today: day } },
+    coach,
+  )
   await both('progress', {}, 'get')
   await both('maxes', {}, 'get')
   await ask('get /me/today')

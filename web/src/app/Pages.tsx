@@ -19,10 +19,9 @@ const pages: Record<string, ReactNode> = {
   '/templates/:id/publish': page(() => import('../features/publications/PublishPage.tsx')),
   '/exercises': page(() => import('../features/library/LibraryPage.tsx')),
   '/members': page(() => import('../features/members/MembersPage.tsx')),
+  '/members/:id/:page': page(() => import('../features/members/MemberPage.tsx')),
   '/today': page(() => import('../features/training/TodayPage.tsx')),
   '/progress': page(() => import('../features/progress/ProgressPage.tsx')),
-  '/members/:id/progress': page(() => import('../features/progress/ProgressPage.tsx')),
-  '/members/:id/maxes': page(() => import('../features/maxes/MaxesPage.tsx')),
   '/max-table': page(() => import('../features/maxes/MaxTablePage.tsx')),
   '/maxes': page(() => import('../features/maxes/MaxesPage.tsx')),
   '/locations': page(() => import('../features/equipment/LocationsPage.tsx')),
@@ -31,8 +30,6 @@ const pages: Record<string, ReactNode> = {
   '/people/:list?': page(() => import('../features/people/PeoplePage.tsx')),
   '/gym': page(() => import('../features/gym/GymPage.tsx')),
   '/profile': page(() => import('../features/profile/ProfilePage.tsx')),
-  '/members/:id/profile': page(() => import('../features/profile/ProfilePage.tsx')),
-  '/members/:id/equipment': page(() => import('../features/equipment/OwnEquipmentPage.tsx')),
   '/account': page(() => import('../features/accounts/AccountPage.tsx')),
 }
 /** Pages for somebody who is not signed in yet. */

@@ -29,8 +29,8 @@ import { memberScopes } from '../members/memberScope.ts'
 import { forbidden, Problem } from '../../http/problem.ts'
 import { nextFactId } from '@young-oak/api/factId'
 import { readMemberFile } from '../training/memberFile.ts'
-import { insertFact } from '../training/store.ts'
-import { insertFacts, membersWithMaxes } from './store.ts'
+import { insertFact, insertFacts } from '../training/store.ts'
+import { membersWithMaxes } from './store.ts'
 
 export async function maxes(scope: MemberScope, day: Day): Promise<MaxesView> {
   const { file } = await readMemberFile(scope)

@@ -115,6 +115,24 @@ describe('progress', () => {
     expect((await progress()).checkIn).toBeNull()
   })
 
+  test('the same is entered for several members at once, of the writer’s own and of kinds that name no program', async () => {
+    const { member: sam } = await program.enrol('Sam', day)
+    const send = (members: string[], fact: object, by = program.coach) =>
+      by.post('/api/facts').send({ members, fact, today: day })
+    const closed = { kind: 'pause', to: '2026-03-16', reason: 'holiday', back: 0 }
+    await send([member.id, sam.id, sam.id], closed).expect(204)
+    for (const { id } of [member, sam]) {
+      const view = await progress(day, program.coach, `/api/members/${id}`)
+      expect(view.programs[0]?.paused).toMatchObject({ from: day, to: '2026-03-16', enrolment: null })
+    }
+    await send([member.id], { ...closed, enrolment }).expect(422)
+    await send([member.id], { kind: 'goal', exercise: 'backSquat', to: null }).expect(422)
+    const { body } = await send([member.id], { ...closed, to: '2026-03-01' }).expect(422)
+    expect(body.errors[0].message).toMatch(/later than the pause begins/)
+    const other = await program.world.signIn(await program.world.addStaff(program.gym, 'writer', 'Wyn'))
+    await send([member.id], closed, other).expect(403)
+  })
+
   test('an entry is taken back once, by nobody else, and never a max', async () => {
     await give({ kind: 'event', what: 'exams', on: '2026-03-20' }).expect(200)
     const id = (await progress()).events[0]?.id ?? ''

@@ -1,11 +1,12 @@
-import { routes, type Route } from '../../http/route.ts'
-import { giveFact, progress, takeBack } from './service.ts'
+import { route, routes, type Route } from '../../http/route.ts'
+import { giveFact, giveToMany, progress, takeBack } from './service.ts'
 
 /** How a member does, and what they or their writer say of them: check-ins, events, deloads, goals, trials, answers to advice. */
 export const progressRoutes: Route[] = [
   ...routes(['get /me/progress', 'get /members/:id/progress'], ({ inMember, query }) =>
     inMember((scope) => progress(scope, query.today)),
   ),
+  route('post /facts', ({ inScope, seat, body }) => inScope((scope) => giveToMany(scope, seat, body))),
   ...routes(['post /me/facts', 'post /members/:id/facts'], ({ inMember, body }) =>
     inMember(async (scope) => {
       await giveFact(scope, body)

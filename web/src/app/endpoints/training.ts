@@ -46,6 +46,10 @@ export const trainingEndpoints = (build: Build) => ({
     query: ({ fact, day, member }) => callFor(member, 'post /me/facts', { body: { fact, today: day } }),
     invalidatesTags: ['Training'],
   }),
+  giveToMany: build.mutation<void, Body<'post /facts'>>({
+    query: (body) => call('post /facts', { body }),
+    invalidatesTags: ['Training', 'Members'],
+  }),
   takeBack: build.mutation<Answer<'delete /me/facts/:fact'>, { id: string; day: string; member?: string }>({
     query: ({ id, day, member }) =>
       callFor(member, 'delete /me/facts/:fact', { params: { fact: id }, query: { today: day } }),

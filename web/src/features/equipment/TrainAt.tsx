@@ -12,7 +12,8 @@ export function TrainAt({ own, member }: { own: OwnEquipment; member?: string })
   const set = async (change: { home?: string; unit?: Unit }) => {
     const answer = await choose({ given: { ...change, today: today() }, member })
     if (answer.error) toast.error(sayError(answer.error))
-    else toast('Saved. The next session uses it.')
+    else
+      toast(member === undefined ? 'Saved. Your next session uses it.' : 'Saved. The next session uses it.')
   }
   const home = own.locations.find(({ id }) => id === own.home)
   return (

@@ -13,6 +13,7 @@ import { useGroupFilter, type GroupChoice } from '../groups/useGroupFilter.ts'
 import { peopleApi } from '../people/peopleApi.ts'
 import { AssignBar } from './AssignBar.tsx'
 import { EndMemberships } from './EndMemberships.tsx'
+import { ManyActs } from './ManyActs.tsx'
 import { FormerMembers } from './FormerMembers.tsx'
 
 /** Who is here and how often: attendance for owners and writers; loads open in a template, for the assigned writer. */
@@ -83,6 +84,7 @@ function WritersList({ members }: { members: MemberLine[] }) {
           {found.others > 0 && `; ${found.others} of other writers are in it too`}
         </p>
       )}
+      <ManyActs members={shown.flatMap(({ id, isMine }) => (isMine ? [id] : []))} />
       {shown.length > 0 ? (
         <DataTable label="Members" rows={shown} columns={writersColumns} keyOf={keyOf} isLong />
       ) : (

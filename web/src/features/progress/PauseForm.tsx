@@ -61,7 +61,7 @@ export function PauseForm({ program: { enrolment, name, paused }, member }: Prop
         }}
       >
         <PhoneSelect
-          label="Why"
+          label="Reason for the pause"
           value={reason}
           onChange={({ target }) => setReason(target.value as PauseReason)}
         >

@@ -144,5 +144,5 @@ const columns: DataColumn<TemplateLine>[] = [
       </span>
     ),
   },
-  { id: 'acts', title: 'Do', cell: (line) => <TemplateActs line={line} /> },
+  { id: 'acts', title: 'Actions', cell: (line) => <TemplateActs line={line} /> },
 ]
