@@ -28,6 +28,8 @@ export const audited = {
   'post /members/:id/settings': change('changed the location or unit'),
   'get /maxes': list('opened the table of maxes'),
   'post /maxes': change('imported maxes'),
+  'post /maxes/estimates': change('accepted estimates as maxes'),
+  'post /maxes/letters': change('asked for maxes'),
   'get /groups/:id/members': list('opened a group'),
   'post /groups/:id/members': change('put into or took out of a group'),
   'get /looks/:id/members': list('opened what publishing would do'),

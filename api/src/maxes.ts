@@ -89,6 +89,22 @@ export const bodyWeightSchema = object({
 }).noUnknown()
 export type GivenBodyWeight = InferType<typeof bodyWeightSchema>
 
+/** Lifts that several of a writer's members have no max of. */
+export const lackingSchema = object({
+  members: array().of(string().uuid().required()).min(1, 'Choose members.').max(2_000).required(),
+  lifts: array()
+    .of(
+      object({ exercise: exercise().required('Choose a lift.'), variant: string().max(60).optional() })
+        .noUnknown()
+        .required(),
+    )
+    .min(1, 'Choose a lift.')
+    .max(40)
+    .required(),
+  today: day().required(),
+}).noUnknown()
+export type Lacking = InferType<typeof lackingSchema>
+
 /** One of a writer's members with the maxes in force, and every max that is known. */
 export type MaxTableLine = {
   id: string

@@ -1,6 +1,7 @@
 import type { KnownRow, MaxRow } from '@young-oak/core/parsing'
 import {
   bodyWeightSchema,
+  lackingSchema,
   maxRowsSchema,
   maxSchema,
   type KnownMax,
@@ -121,5 +122,23 @@ export const maxes = {
     body: maxRowsSchema,
     answer: exact<RowsAnswer>({ stored: count(), known: count() }),
     problems: ['inTheFuture', 'moreHelpThanBody'],
+  }),
+  ...contract({
+    method: 'post',
+    path: '/maxes/estimates',
+    says: 'Accepts what training suggests, for members who have no max of some lifts: how many maxes were stored, and how many members have no estimate of some of these lifts either.',
+    who: ['writer'],
+    body: lackingSchema,
+    answer: exact<{ stored: number; without: number }>({ stored: count(), without: count() }),
+    problems: [],
+  }),
+  ...contract({
+    method: 'post',
+    path: '/maxes/letters',
+    says: 'Writes to members who have no max of some lifts, and asks for it; the same is written once a day.',
+    who: ['writer'],
+    body: lackingSchema,
+    answer: exact<{ asked: number }>({ asked: count() }),
+    problems: [],
   }),
 }

@@ -81,6 +81,10 @@ beforeAll(async () => {
   const { today: _, ...row } = { ...max, member: member.id, exercise: 'deadlift' }
   await ask('post /maxes', { body: { rows: [row], today: day } }, coach)
 
+  const lacking = { members: [member.id], lifts: [{ exercise: 'frontSquat' }], today: day }
+  await ask('post /maxes/estimates', { body: lacking }, coach)
+  await ask('post /maxes/letters', { body: lacking }, coach)
+
   const operate = (operation: object) =>
     ask('post /me/operations', {
       body: { format: operationFormat, operations: [{ id: randomUUID(), ...operation }] },

@@ -57,6 +57,22 @@ export const letInMail = (
   path: '/',
 })
 
+/** A writer asks for maxes that a program needs: which ones, the page says. Once a day. */
+export const askMaxesMail = (
+  gym: { name: string },
+  from: string,
+  { account, name, email }: To & { account: string },
+  day: Day,
+): NewMail => ({
+  key: `ask maxes ${account} ${day}`,
+  to_name: name,
+  to_address: email,
+  account_id: account,
+  subject: `${from} asks for your maxes`,
+  body: `Hello ${name},\n\n${from} of ${gym.name} plans a program that is worked out from your maxes, and some are missing. Add those that you know. For the others your first session finds the load:`,
+  path: '/maxes',
+})
+
 /** A member has asked to have their data deleted: whoever did not ask still has the time to stop it. */
 export const erasureMail = (
   gym: { name: string },

@@ -1,3 +1,4 @@
+import { acceptEstimates, askForMaxes } from './lacking.ts'
 import { route, routes, type Route } from '../../http/route.ts'
 import { giveBodyWeight, giveMax, giveRows, maxes, maxTable } from './service.ts'
 
@@ -20,4 +21,10 @@ export const maxRoutes: Route[] = [
   ),
   route('get /maxes', ({ inScope, seat, query }) => inScope((scope) => maxTable(scope, seat, query))),
   route('post /maxes', ({ inScope, seat, body }) => inScope((scope) => giveRows(scope, seat, body))),
+  route('post /maxes/estimates', ({ inScope, seat, body }) =>
+    inScope((scope) => acceptEstimates(scope, seat, body)),
+  ),
+  route('post /maxes/letters', ({ inScope, seat, body }) =>
+    inScope((scope) => askForMaxes(scope, seat, body)),
+  ),
 ]

@@ -52,7 +52,7 @@ export function Impact({ looking, members, onLeaveOut, onMoved }: Props) {
           )
         )}
       </div>
-      {look && look.kinds.length > 0 && <ImpactTable look={look} onLeaveOut={onLeaveOut} />}
+      {look && look.kinds.length > 0 && <ImpactTable look={look} onLeaveOut={onLeaveOut} onChanged={again} />}
     </section>
   )
 }

@@ -3,13 +3,19 @@ import type { ImpactKind, ImpactLine, ImpactView } from '@young-oak/api/publicat
 import { sayError } from '../../app/api.ts'
 import { useAppSelector } from '../../app/store.ts'
 import { Button } from '../../ui/Button.tsx'
+import { LackingActs } from './LackingActs.tsx'
 import { publicationsApi } from './publicationsApi.ts'
 import { isWorthALook, sayKind, sayMember } from './sayImpact.ts'
 
-type Props = { look: ImpactView; onLeaveOut: (members: string[]) => void }
+type Props = {
+  look: ImpactView
+  onLeaveOut: (members: string[]) => void
+  /** What is known of members has changed: it is to be worked out again. */
+  onChanged: () => void
+}
 
 /** What publishing does to the members, worst first: each line a count that opens to names and reasons. */
-export function ImpactTable({ look, onLeaveOut }: Props) {
+export function ImpactTable({ look, onLeaveOut, onChanged }: Props) {
   const [open, setOpen] = useState<ImpactKind | null>(null)
   return (
     <ul className="mt-2 divide-y divide-line border-y border-line">
@@ -24,14 +30,14 @@ export function ImpactTable({ look, onLeaveOut }: Props) {
             <span className="w-14 shrink-0 text-right font-medium tabular-nums">{members}</span>
             <span className={isWorthALook(kind) ? 'text-acorn' : ''}>{sayKind(kind, members)}</span>
           </button>
-          {open === kind && <Looked look={look} kind={kind} onLeaveOut={onLeaveOut} />}
+          {open === kind && <Looked look={look} kind={kind} onLeaveOut={onLeaveOut} onChanged={onChanged} />}
         </li>
       ))}
     </ul>
   )
 }
 
-function Looked({ look, kind, onLeaveOut }: Props & { kind: ImpactKind }) {
+function Looked({ look, kind, onLeaveOut, onChanged }: Props & { kind: ImpactKind }) {
   const { data, error } = publicationsApi.useLookedQuery({ id: look.id, kind })
   if (error) return <p className="px-2 pb-2 text-sm text-brick">{sayError(error)}</p>
   if (!data) return <p className="px-2 pb-2 text-sm text-bark">Loading…</p>
@@ -40,6 +46,7 @@ function Looked({ look, kind, onLeaveOut }: Props & { kind: ImpactKind }) {
       <Button look="quiet" className="text-sm" onClick={() => onLeaveOut(data.map(({ id }) => id))}>
         Leave out {data.length === 1 ? 'this member' : `these ${data.length}`}
       </Button>
+      {kind === 'needs' && <LackingActs lines={data} onChanged={onChanged} />}
       <ul className="max-h-72 overflow-y-auto" aria-label="Members">
         {data.map((line) => (
           <MemberImpact key={line.id} kind={kind} line={line} onLeaveOut={onLeaveOut} />

@@ -53,6 +53,13 @@ export const publicationsApi = api.enhanceEndpoints({ addTagTypes: ['Publication
         }),
       keepUnusedDataFor: 0,
     }),
+    acceptEstimates: build.mutation<Answer<'post /maxes/estimates'>, Body<'post /maxes/estimates'>>({
+      query: (body) => call('post /maxes/estimates', { body }),
+      invalidatesTags: ['Training'],
+    }),
+    askForMaxes: build.mutation<Answer<'post /maxes/letters'>, Body<'post /maxes/letters'>>({
+      query: (body) => call('post /maxes/letters', { body }),
+    }),
     stopLook: build.mutation<void, string>({ query: (id) => call('delete /looks/:id', { params: { id } }) }),
   }),
 })
