@@ -1,5 +1,5 @@
 import { groupSchema, type GivenGroup } from '@young-oak/api/groups'
-import { ValidationError } from 'yup'
+import { faultsOf } from '../../app/faultsOf.ts'
 import { conditionOf, draftOfCondition, newCondition, type ConditionDraft } from './rule.ts'
 
 /** A group as a form holds it. */
@@ -18,13 +18,5 @@ export const groupOf = ({ name, by, rule }: GroupDraft): GivenGroup => ({
 })
 
 /** What is wrong with a group, by place: `rule[0].days`. */
-export function groupFaults(draft: GroupDraft): Record<string, string> {
-  try {
-    groupSchema.validateSync(groupOf(draft), { strict: true, abortEarly: false })
-    return {}
-  } catch (error) {
-    if (!ValidationError.isError(error)) throw error
-    const all = error.inner.length ? error.inner : [error]
-    return Object.fromEntries(all.map(({ path, message }) => [path ?? 'name', message]))
-  }
-}
+export const groupFaults = (draft: GroupDraft): Record<string, string> =>
+  faultsOf(groupSchema, groupOf(draft))

@@ -4,10 +4,9 @@ import { Button } from '../../ui/Button.tsx'
 import { Select } from '../../ui/Select.tsx'
 import { toast } from '../../ui/toast.ts'
 import { peopleApi } from '../people/peopleApi.ts'
+import { several } from './several.ts'
 
 type Props = { chosen: string[]; onDone: () => void }
-
-const several = (n: number): string => (n === 1 ? '1 member' : `${n} members`)
 
 /** Assigns the members that were chosen to a writer, or ends it. */
 export function AssignBar({ chosen, onDone }: Props) {

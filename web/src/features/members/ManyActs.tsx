@@ -9,8 +9,7 @@ import { Field } from '../../ui/Field.tsx'
 import { asSaid, SelectField, type Option } from '../../ui/Select.tsx'
 import { toast } from '../../ui/toast.ts'
 import { groupsApi } from '../groups/groupsApi.ts'
-
-const several = (n: number): string => (n === 1 ? '1 member' : `${n} members`)
+import { several } from './several.ts'
 
 /** What a writer does with all of their members who are shown: put them into a group, pause all of their programs. */
 export function ManyActs({ members }: { members: string[] }) {

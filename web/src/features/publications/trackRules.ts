@@ -1,6 +1,6 @@
 import { ruleSchema } from '@young-oak/api/conditions'
 import type { TrackRule } from '@young-oak/api/publications'
-import { ValidationError } from 'yup'
+import { faultsOf } from '../../app/faultsOf.ts'
 import { conditionOf, newCondition, type ConditionDraft } from '../groups/rule.ts'
 
 /** A track for whoever fits a rule, as a form holds it; '' for the template as written. */
@@ -18,13 +18,5 @@ export function trackRulesOf(drafts: readonly TrackRuleDraft[]): TrackRule[] | n
 }
 
 /** What is wrong with the rule of one of them, by place: `[0].days`. */
-export function trackRuleFaults({ rule }: TrackRuleDraft): Record<string, string> {
-  try {
-    ruleSchema().validateSync(rule.map(conditionOf), { strict: true, abortEarly: false })
-    return {}
-  } catch (error) {
-    if (!ValidationError.isError(error)) throw error
-    const all = error.inner.length ? error.inner : [error]
-    return Object.fromEntries(all.map(({ path, message }) => [path ?? '', message]))
-  }
-}
+export const trackRuleFaults = ({ rule }: TrackRuleDraft): Record<string, string> =>
+  faultsOf(ruleSchema(), rule.map(conditionOf))

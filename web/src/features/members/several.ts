@@ -1,0 +1,1 @@
+export const several = (n: number): string => (n === 1 ? '1 member' : `${n} members`)
