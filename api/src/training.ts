@@ -225,7 +225,15 @@ export const sinceSchema = object({
 
 /** A member's own screen: plans of this week, the sessions that are open, and what is known of them. */
 export type TodayView = {
-  programs: { enrolment: string; name: string; note?: string; track?: string; plan: Plan }[]
+  programs: {
+    enrolment: string
+    name: string
+    note?: string
+    track?: string
+    /** The program that begins once this one is done. */
+    next?: string
+    plan: Plan
+  }[]
   enrolments: Enrolment[]
   logs: SessionLog[]
   evidence: Evidence

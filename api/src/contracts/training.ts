@@ -51,6 +51,7 @@ export const training = {
           name: text(),
           note: left(text()),
           track: left(text()),
+          next: left(text()),
           plan: plan(),
         }),
       ),

@@ -215,6 +215,7 @@ describe('two programs', () => {
     const { id } = await publish(then, [mel], { others: 'follow' })
     const shown = await todayOf(phone, day)
     expect(namesOf(shown)).toEqual(['First'])
+    expect(shown.programs[0]?.next).toBe('Then')
     const [, follower] = shown.enrolments
     expect(follower?.after).toBe(shown.enrolments[0]?.id)
     const progress = (await phone.get(`/api/me/progress?today=${day}`).expect(200)).body

@@ -16,16 +16,18 @@ export async function today(scope: MemberScope, day: Day, at?: string): Promise<
   const { read, planned } = await planNear(scope, day, at)
   const { file, locations, lets } = read
   const { member, enrolments, versions } = file
-  const { plans, evidence, proposals } = planned
+  const { plans, evidence, proposals, waiting } = planned
   const own = enrolments.flatMap(({ id }) => plans[id] ?? []).filter((plan) => isOfDay(plan, day))
   const programs = own.map((plan) => {
     const template = versions[plan.version]
     const track = template?.tracks[plan.track ?? '']?.name
+    const next = waiting.find(({ after }) => after === plan.enrolment)?.segments.at(-1)?.version
     return {
       enrolment: plan.enrolment,
       name: template?.name ?? '',
       ...(template?.note && { note: template.note }),
       ...(track && { track }),
+      ...(next && { next: versions[next]?.name ?? '' }),
       plan: withoutOldSteps(opened(plan, lets[plan.enrolment]?.opens ?? null), day),
     }
   })

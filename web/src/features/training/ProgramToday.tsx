@@ -99,7 +99,10 @@ export function ProgramToday({ program, logs, day, evidence, locations, proposal
             />
           )}
           {!next && !closed && (
-            <p className="mt-6">Every week of this program is done. Ask your coach what comes next.</p>
+            <p className="mt-6">
+              Every week of this program is done.{' '}
+              {program.next ? `${program.next} starts tomorrow.` : 'Ask your coach what comes next.'}
+            </p>
           )}
         </>
       )}
