@@ -37,6 +37,7 @@ test('a program follows another on the track that a rule gives; the member chang
   await goPublishing(page)
   await page.getByRole('checkbox', { name: 'Gwil Penhale' }).check()
   await page.getByLabel('Start date').fill(new Date().toISOString().slice(0, 10))
+  await page.getByText('Track rules, and weeks that members see').click()
   await page.getByLabel('Members may choose another track themselves').check()
   await choose(page, 'Other programs of these members', 'are done first, then this one starts')
   await page.getByRole('button', { name: 'Add a track rule' }).click()

@@ -2,7 +2,6 @@ import { useWatch, type Control, type FieldErrors, type UseFormRegister } from '
 import type { Publication } from '@young-oak/api/forms/publication'
 import type { Template } from '@young-oak/core/template'
 import { Field } from '../../ui/Field.tsx'
-import { FormMark } from '../../ui/FormMark.tsx'
 import { FormSelect } from '../../ui/FormSelect.tsx'
 import type { Option } from '../../ui/Select.tsx'
 import { countsBack } from './publication.ts'
@@ -69,24 +68,6 @@ export function HowFields({ register, control, errors, refused, draft, isPublish
           ]}
         />
       )}
-      {tracks.length > 0 && (
-        <FormMark
-          className="sm:col-span-2"
-          control={control}
-          name="choosesTrack"
-          label="Members may choose another track themselves"
-        />
-      )}
-      <FormSelect
-        control={control}
-        name="opens"
-        label="Weeks that members see"
-        options={[
-          ['all', 'all weeks'],
-          ['0', 'the running week'],
-          ['1', 'the running week and the next'],
-        ]}
-      />
       <FormSelect
         control={control}
         name="others"

@@ -17,11 +17,11 @@ import { Audience } from './Audience.tsx'
 import { HowFields } from './HowFields.tsx'
 import { Impact } from './Impact.tsx'
 import { Preparing } from './Preparing.tsx'
+import { MoreFields } from './MoreFields.tsx'
 import { newPublication, publishOf } from './publication.ts'
 import { Published } from './Published.tsx'
 import { publicationsApi } from './publicationsApi.ts'
 import { countOf, sayPublication } from './sayPublication.ts'
-import { TrackRules } from './TrackRules.tsx'
 import { trackRulesOf, type TrackRuleDraft } from './trackRules.ts'
 import { useLook } from './useLook.ts'
 
@@ -154,9 +154,13 @@ function Publishing({ view, onMoved }: Props) {
             draft={draft}
             isPublished={isPublished}
           />
-          {Object.keys(draft.tracks).length > 0 && (
-            <TrackRules draft={draft} rules={rules} isTried={formState.isSubmitted} onChange={setRules} />
-          )}
+          <MoreFields
+            control={control}
+            draft={draft}
+            rules={rules}
+            isTried={formState.isSubmitted}
+            onRules={setRules}
+          />
           <Impact
             looking={looking}
             members={given.members.length}
