@@ -1,3 +1,4 @@
+import AxeBuilder from '@axe-core/playwright'
 import type { Page } from '@playwright/test'
 import { expect, test } from './site.ts'
 import { enter, goPublishing, importTemplate, phone, signIn, templateFile } from './people.ts'
@@ -140,4 +141,43 @@ test('who may edit a template is its author’s to say', async ({ browser, page 
   await page.getByRole('button', { name: 'Delete Own chart…' }).click()
   await page.getByRole('button', { name: 'Delete the template' }).click()
   await expect(page.getByRole('link', { name: 'Own chart' })).toHaveCount(0)
+})
+
+test('profile, programs, templates and audit have no accessibility faults that a machine can find', async ({
+  browser,
+}) => {
+  const look = async (who: string, theme: 'light' | 'dark', size = { width: 1280, height: 800 }) => {
+    const context = await browser.newContext({
+      viewport: size,
+      colorScheme: theme,
+      reducedMotion: 'reduce',
+    })
+    const page = await context.newPage()
+    await enter(page, who)
+    const faults = async () =>
+      (await new AxeBuilder({ page }).analyze()).violations.map(({ id, nodes }) => [id, nodes[0]?.html])
+    return { page, faults }
+  }
+  const { page: hand, faults: onHand } = await look('Tomas', 'dark', phone)
+  await hand.goto('/profile')
+  await hand.getByText('More about training (optional)').click()
+  expect(await onHand()).toEqual([])
+  await hand.goto('/progress')
+  await programs(hand).getByText('Pause this program').first().click()
+  expect(await onHand()).toEqual([])
+
+  const { page: desk, faults: onDesk } = await look('Wren', 'light')
+  await expect(desk.getByRole('row').filter({ hasText: 'Tideway base' })).toBeVisible()
+  expect(await onDesk()).toEqual([])
+  await desk.getByRole('button', { name: 'Who may edit Tideway base…' }).click()
+  await desk.getByRole('button', { name: 'named writers' }).click()
+  expect(await onDesk()).toEqual([])
+  await desk.goto('/members')
+  await desk.getByText(/^For your .* members shown$/).click()
+  expect(await onDesk()).toEqual([])
+
+  const { page: boss, faults: onBoss } = await look('Perrin', 'dark')
+  await boss.goto('/people/audit')
+  await expect(boss.getByRole('list', { name: 'Audit' })).toBeVisible()
+  expect(await onBoss()).toEqual([])
 })
