@@ -173,7 +173,7 @@ test('profile, programs, templates and audit have no accessibility faults that a
   await desk.getByRole('button', { name: 'named writers' }).click()
   expect(await onDesk()).toEqual([])
   await desk.goto('/members')
-  await desk.getByText(/^For your .* members shown$/).click()
+  await desk.getByText(/^Group or pause your .* members shown$/).click()
   expect(await onDesk()).toEqual([])
 
   const { page: boss, faults: onBoss } = await look('Perrin', 'dark')

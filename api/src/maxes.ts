@@ -89,17 +89,27 @@ export const bodyWeightSchema = object({
 }).noUnknown()
 export type GivenBodyWeight = InferType<typeof bodyWeightSchema>
 
-/** Lifts that several of a writer's members have no max of. */
+/** The lifts that each of several of a writer's members has no max of. */
 export const lackingSchema = object({
-  members: array().of(string().uuid().required()).min(1, 'Choose members.').max(2_000).required(),
-  lifts: array()
+  rows: array()
     .of(
-      object({ exercise: exercise().required('Choose a lift.'), variant: string().max(60).optional() })
+      object({
+        member: string().uuid().required(),
+        lifts: array()
+          .of(
+            object({ exercise: exercise().required('Choose a lift.'), variant: string().max(60).optional() })
+              .noUnknown()
+              .required(),
+          )
+          .min(1, 'Choose a lift.')
+          .max(40)
+          .required(),
+      })
         .noUnknown()
         .required(),
     )
-    .min(1, 'Choose a lift.')
-    .max(40)
+    .min(1, 'Choose members.')
+    .max(2_000)
     .required(),
   today: day().required(),
 }).noUnknown()

@@ -81,7 +81,7 @@ beforeAll(async () => {
   const { today: _, ...row } = { ...max, member: member.id, exercise: 'deadlift' }
   await ask('post /maxes', { body: { rows: [row], today: day } }, coach)
 
-  const lacking = { members: [member.id], lifts: [{ exercise: 'frontSquat' }], today: day }
+  const lacking = { rows: [{ member: member.id, lifts: [{ exercise: 'frontSquat' }] }], today: day }
   await ask('post /maxes/estimates', { body: lacking }, coach)
   await ask('post /maxes/letters', { body: lacking }, coach)
 
@@ -157,7 +157,8 @@ beforeAll(async () => {
   await ask('post /publications/:id/withdrawal', { params: [sent.id] }, coach)
   await ask('get /templates', {}, coach)
   await ask('post /templates/:id/sharing', { params: [id], body: { editing: 'named', editors: [] } }, coach)
-  await ask('post /templates/:id/archive', { params: [id], body: { isArchived: true } }, coach)
+  const archived = { isArchived: true }
+  await ask('post /templates/:id/archive', { params: [id], body: archived }, coach)
   await ask('delete /templates/:id', { params: [id] }, coach)
 
   const library = await ask('post /exercises', { body: { exercise } }, coach)

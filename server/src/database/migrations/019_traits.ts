@@ -15,7 +15,7 @@ export async function up(db: Knex): Promise<void> {
     comment on table member_trait is 'Read from the facts of a member whenever a rule asks; loads are in kg. It may be emptied at any time, with member.traits.';
     create index member_trait_named on member_trait (gym_id, name, member_id);
     alter table member add column traits int;
-    comment on column member.traits is 'the gym''s library by which the traits were read; null where facts have changed since';
+    comment on column member.traits is 'the gym''s library when the traits were read; null where facts, or what is merged into what, have changed since';
     alter table member add column joined_at timestamptz not null default now();
     comment on column member.joined_at is 'of members from before it was kept, the first day that anything is known of';
     update member m set joined_at = coalesce(least(

@@ -15,6 +15,7 @@ import {
 import { formatIssue } from '@young-oak/core/parsing'
 import { limits, readOwnExercise } from '@young-oak/core/template'
 import type { Scope } from '../../database/scope.ts'
+import { forgetTraits } from '../groups/traits.ts'
 import { notFound, Problem } from '../../http/problem.ts'
 import { libraryMark } from '../../http/libraryMark.ts'
 import { holdLibrary, libraryRevision, listExercises, saveExercises } from './store.ts'
@@ -62,6 +63,7 @@ export async function mergeExercise(scope: Scope, id: string, { into }: GivenMer
   const { mergedInto: _, ...from } = own[id as OwnId] as OwnExercise
   if (into === null) {
     refuseUnfit(own, id as OwnId, from)
+    await forgetTraits(scope)
     return save(scope, own, { [id]: from })
   }
   const target = declaredAs(own, into)
@@ -75,6 +77,7 @@ export async function mergeExercise(scope: Scope, id: string, { into }: GivenMer
       { ...exercise, mergedInto: into as ExerciseId },
     ]),
   )
+  await forgetTraits(scope)
   return save(scope, own, moved)
 }
 

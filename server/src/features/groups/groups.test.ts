@@ -5,6 +5,7 @@ import { addDays } from '@young-oak/core/units'
 import { publish } from '../../testing/publish.ts'
 import type { SetLog } from '@young-oak/core/member'
 import { logColumns, setColumns } from '../../database/columns.ts'
+import { anExercise } from '../../testing/exercise.ts'
 import { smallTemplate } from '../../testing/template.ts'
 import { makeWorld, type Agent, type Seated, type World } from '../../testing/world.ts'
 
@@ -175,6 +176,23 @@ describe('a group by a rule', () => {
       await tell('Ada', { kind: 'days', weekdays: [] })
       expect((await inGroup(id)).names).toEqual(['Bo'])
     })
+  })
+
+  test('follows a max into the exercise that its own was merged into', async () => {
+    const kg = { value: 90, unit: 'kg' }
+    const { body } = await coach
+      .post('/api/exercises')
+      .send({ exercise: anExercise('Pier squat') })
+      .expect(200)
+    const [own] = Object.keys(body.exercises)
+    const max = { exercise: own, load: kg, reps: 1, formula: 'epley', date: today, today }
+    await coach.post(`/api/members/${people.Di?.id}/maxes`).send(max).expect(200)
+    const { id } = await make('Front squatters', [{ kind: 'hasMax', lift: 'frontSquat' }])
+    expect((await inGroup(id)).names).toEqual([])
+    await coach.post(`/api/exercises/${own}/merge`).send({ into: 'frontSquat' }).expect(200)
+    expect((await inGroup(id)).names).toEqual(['Di'])
+    await coach.post(`/api/exercises/${own}/merge`).send({ into: null }).expect(200)
+    expect((await inGroup(id)).names).toEqual([])
   })
 
   test('with a condition that there is none of is refused where it stands', async () => {

@@ -10,8 +10,8 @@ const batch = 500
 type Behind = { id: string; facts: { body: unknown; format: number }[] }
 
 /**
- * Reads the traits of everybody in the gym anew whose facts have changed since, or all after the library has: rules may be asked then. Whoever comes
- * second waits, and finds them done.
+ * Reads the traits of everybody in the gym anew whose facts have changed since: rules may be asked then. Whoever comes second waits, and finds them
+ * done.
  */
 export async function bringTraits(scope: Scope): Promise<void> {
   const { db, gym } = scope
@@ -19,7 +19,7 @@ export async function bringTraits(scope: Scope): Promise<void> {
     const held = await db('member as m')
       .join('gym as g', 'g.id', 'm.gym_id')
       .where({ 'm.gym_id': gym, 'm.left_at': null })
-      .whereRaw('m.traits is distinct from g.library')
+      .whereNull('m.traits')
       .orderBy('m.id')
       .limit(batch)
       .forNoKeyUpdate('m')
@@ -49,6 +49,11 @@ export async function bringTraits(scope: Scope): Promise<void> {
     )
     await db('member').whereIn('id', ids).update({ traits: held[0]?.library })
   }
+}
+
+/** All traits are to be read anew: an exercise was merged into another, or stands by itself again. */
+export async function forgetTraits({ db, gym }: Scope): Promise<void> {
+  await db('member').where({ gym_id: gym }).whereNotNull('traits').update({ traits: null })
 }
 
 /** The last word of every fact counts, also of one that acts from a day to come. */

@@ -37,7 +37,7 @@ async function trained(name: string): Promise<{ member: Seated; phone: Agent }> 
 
 const lifts = [{ exercise: 'backSquat' }, { exercise: 'benchPress' }]
 const send = (what: 'estimates' | 'letters', members: Seated[], by = program.coach) =>
-  by.post(`/api/maxes/${what}`).send({ members: members.map(({ id }) => id), lifts, today: day })
+  by.post(`/api/maxes/${what}`).send({ rows: members.map(({ id }) => ({ member: id, lifts })), today: day })
 const maxesOf = async (phone: Agent): Promise<MaxesView['maxes']> =>
   (await phone.get(`/api/me/maxes?today=${day}`).expect(200)).body.maxes
 

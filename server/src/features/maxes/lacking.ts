@@ -2,7 +2,8 @@ import type { Lacking } from '@young-oak/api/maxes'
 import { nextFactId } from '@young-oak/api/factId'
 import type { Evidence } from '@young-oak/core/evidence'
 import type { Fact } from '@young-oak/core/facts'
-import { liftKey } from '@young-oak/core/library'
+import { liftKey, type Lift } from '@young-oak/core/library'
+import type { Day } from '@young-oak/core/units'
 import { defaultFormula } from '@young-oak/core/maxes'
 import { planMember } from '@young-oak/core/plan'
 import { addressOf } from '../accounts/store.ts'
@@ -15,6 +16,7 @@ import { memberScopes, type MemberScope } from '../members/memberScope.ts'
 import { planEach } from '../training/planEach.ts'
 import { inputOf } from '../training/planInput.ts'
 import { insertFacts } from '../training/store.ts'
+import { maxFact } from './service.ts'
 
 /** How many members are read with one statement. */
 const batch = 50
@@ -23,9 +25,10 @@ const batch = 50
 export async function acceptEstimates(
   scope: Scope,
   seat: Seat,
-  { members, lifts, today }: Lacking,
+  { rows, today }: Lacking,
 ): Promise<{ stored: number; without: number }> {
-  const own = await ownOf(scope, seat, members)
+  const own = await ownOf(scope, seat, rows)
+  const wanted = new Map(rows.map(({ member, lifts }) => [member, lifts as Lift[]]))
   const facts: { scope: MemberScope; fact: Fact }[] = []
   let without = 0
   for (let from = 0; from < own.length; from += batch) {
@@ -35,7 +38,7 @@ export async function acceptEstimates(
       return { found: planned.evidence, planned, isWhole: planned.isResumed }
     })
     for (const { read, found } of known) {
-      const lacking = lifts.filter((lift) => !found.maxes[liftKey(lift)]?.length)
+      const lacking = (wanted.get(read.member) ?? []).filter((lift) => !found.maxes[liftKey(lift)]?.length)
       const maxes = lacking.flatMap((lift) => maxFrom(found, lift, today) ?? [])
       if (maxes.length < lacking.length) without += 1
       const whose = scopes.find(({ member }) => member === read.member) as MemberScope
@@ -47,39 +50,23 @@ export async function acceptEstimates(
 }
 
 /** The max that the estimate of a lift gives, by the set that it came from. */
-function maxFrom(
-  { estimates }: Evidence,
-  { exercise, variant }: Lacking['lifts'][number],
-  today: string,
-): Fact | null {
-  const seen = estimates[liftKey({ exercise, ...(variant && { variant }) })]
+function maxFrom({ estimates }: Evidence, lift: Lift, today: Day): Fact | null {
+  const seen = estimates[liftKey(lift)]
   if (!seen) return null
-  const { load, reps, rir, help } = seen.from
-  return {
-    id: nextFactId(),
-    rev: 1,
-    kind: 'max',
-    exercise,
-    ...(variant && { variant }),
-    load,
-    reps,
-    ...(rir && { rir }),
-    ...(help && { help }),
-    how: 'accepted estimate',
-    formula: defaultFormula,
-    date: seen.date,
-    actsFrom: seen.date > today ? seen.date : today,
-  }
+  const { body: _, ...set } = seen.from
+  const { exercise, variant } = lift
+  const max = { exercise, ...(variant && { variant }), ...set, formula: defaultFormula, date: seen.date }
+  return maxFact(max, today, nextFactId())
 }
 
 /** Writes to members that their maxes are asked for: which, the page of their maxes says. */
 export async function askForMaxes(
   scope: Scope,
   seat: Seat,
-  { members, today }: Lacking,
+  { rows, today }: Lacking,
 ): Promise<{ asked: number }> {
   const { db } = scope
-  const own = await ownOf(scope, seat, members)
+  const own = await ownOf(scope, seat, rows)
   const people = await db('member')
     .whereIn(
       'id',
@@ -97,8 +84,8 @@ export async function askForMaxes(
   return { asked }
 }
 
-async function ownOf(scope: Scope, seat: Seat, members: string[]): Promise<MemberScope[]> {
-  const ids = [...new Set(members)]
+async function ownOf(scope: Scope, seat: Seat, rows: Lacking['rows']): Promise<MemberScope[]> {
+  const ids = [...new Set(rows.map(({ member }) => member))]
   const own = await memberScopes(scope, seat, { ids })
   if (own.length !== ids.length)
     throw new Problem('notAllowed', 'Some of these members are not assigned to you. Nothing was done.')

@@ -119,7 +119,8 @@ function refuseFuture(date: Day, day: Day, message: string): void {
 
 const laterOf = (a: Day, b: Day): Day => (a < b ? b : a)
 
-function maxFact({ formula, ...max }: Omit<GivenMax, 'today'>, day: Day, id: string): Fact {
+/** A max as it is stored: a single with nothing left is a test. */
+export function maxFact({ formula, ...max }: Omit<GivenMax, 'today'>, day: Day, id: string): Fact {
   const isTest = max.reps + (max.rir ?? 0) === 1
   const how = isTest ? { how: 'tested' as const } : { how: 'accepted estimate' as const, formula }
   return { id, rev: 1, kind: 'max', ...max, ...how, actsFrom: laterOf(day, max.date) } as Fact

@@ -15,7 +15,7 @@ import { several } from './several.ts'
 export function ManyActs({ members }: { members: string[] }) {
   if (!members.length) return null
   return (
-    <Details title={`For your ${several(members.length)} shown`} className="mt-2">
+    <Details title={`Group or pause your ${several(members.length)} shown`} className="mt-2">
       <div className="mb-4 grid max-w-3xl gap-6 border-l-2 border-line pl-4">
         <IntoGroup members={members} />
         <PauseMany members={members} />

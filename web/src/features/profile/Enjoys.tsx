@@ -13,7 +13,7 @@ export function Enjoys({ enjoys, member }: { enjoys: Said; member: string | unde
   return (
     <div className="mt-4 grid gap-3">
       <ExerciseList
-        label="Exercises that are fun"
+        label="Favourite exercises"
         exercises={said.exercises}
         most={20}
         fits={() => true}
@@ -27,7 +27,7 @@ export function Enjoys({ enjoys, member }: { enjoys: Said; member: string | unde
         }}
       >
         <Field
-          label="Training kept up for long, in a few words"
+          label="Training kept up over the years"
           className="grow"
           maxLength={200}
           value={typed}

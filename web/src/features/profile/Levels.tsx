@@ -18,7 +18,7 @@ export function Levels({ levels, member }: Props) {
   return (
     <div className="mt-4 grid gap-2">
       <ExercisePicker
-        label="A lift with a level of its own"
+        label="A lift whose level differs"
         value=""
         placeholder="Add a lift"
         hint="Novice: grows each session. Intermediate: each week. Advanced: each month or slower."

@@ -1,5 +1,4 @@
 import type { ImpactLine } from '@young-oak/api/publications'
-import { liftKey } from '@young-oak/core/library'
 import { sayError } from '../../app/api.ts'
 import { today } from '../../app/today.ts'
 import { Button } from '../../ui/Button.tsx'
@@ -17,10 +16,8 @@ type Props = {
 export function LackingActs({ lines, onChanged }: Props) {
   const [accept, accepting] = publicationsApi.useAcceptEstimatesMutation()
   const [ask, asking] = publicationsApi.useAskForMaxesMutation()
-  const lifts = [
-    ...new Map(lines.flatMap(({ impact }) => impact.needs).map((lift) => [liftKey(lift), lift])).values(),
-  ]
-  const given = { members: lines.map(({ id }) => id), lifts, today: today() }
+  const rows = lines.map(({ id, impact }) => ({ member: id, lifts: impact.needs }))
+  const given = { rows, today: today() }
   const take = async () => {
     const { data, error } = await accept(given)
     if (error) return toast.error(sayError(error))
