@@ -2,6 +2,11 @@ import tailwindcss from '@tailwindcss/vite'
 import react from '@vitejs/plugin-react'
 import { defineConfig } from 'vite'
 
+const parts = [
+  [/\/core\/src\/(units|maxes)\/|\/prescribe\/round\.ts|\/declareSteps\.ts|\/api\/src\/typed\.ts/, 'units'],
+  [/\/web\/src\/ui\/(Choice|Mark|toast|Toasts|onDemand)\.tsx?|\/icons\/(check|plus|x)\.m?js/, 'small'],
+] as const
+
 export default defineConfig({
   root: import.meta.dirname,
   plugins: [react(), tailwindcss()],
@@ -14,8 +19,8 @@ export default defineConfig({
     rollupOptions: {
       output: {
         chunkFileNames: 'assets/[name]-[hash:7].js',
-        // Every page works with days and loads: a file each of them is larger than one of all.
-        manualChunks: (id) => (/\/core\/src\/units\//.test(id) ? 'units' : undefined),
+        // Every page works with days and loads, and with the smallest parts: a file each of them is larger than one of all.
+        manualChunks: (id) => parts.find(([part]) => part.test(id))?.[1],
       },
     },
   },

@@ -3,6 +3,9 @@ import type { Impact } from '@young-oak/core/impact'
 import { isDay } from '@young-oak/core/units'
 import { ruleSchema } from './conditions.ts'
 
+/** How many members one publication starts on days of their own that are given by hand. */
+export const mostOwnDays = 500
+
 /** How many members one publication reaches at most. */
 export const mostMembers = 50_000
 
@@ -23,6 +26,22 @@ export const publishSchema = object({
   start: string()
     .required('Choose a start date.')
     .test('day', 'This day does not exist.', (value) => isDay(value)),
+  /** Whether each member starts on the first weekday that they usually train on, from the start on. */
+  onUsualDay: boolean().optional(),
+  /** Members who start on another day. */
+  ownStarts: array()
+    .of(
+      object({
+        member: string().uuid().required(),
+        start: string()
+          .required('Choose a day.')
+          .test('day', 'This day does not exist.', (value) => isDay(value)),
+      })
+        .noUnknown()
+        .required(),
+    )
+    .max(mostOwnDays, `At most ${mostOwnDays} members start on a day of their own.`)
+    .optional(),
   note: string().max(2000, 'A note has at most 2,000 characters.').defined(),
   /** For those who are on the template already: with the next plan week that begins, or with the next session. */
   begins: mixed<'week' | 'session'>((value): value is 'week' | 'session' =>
@@ -56,10 +75,13 @@ export const publishSchema = object({
   others: mixed<OthersBecome>((value): value is OthersBecome =>
     othersBecome.includes(value as OthersBecome),
   ).optional(),
+  /** Whether new runs start from the last loads of the program before, in the place of first loads of their own. */
+  carry: boolean().optional(),
   /** A publication that is taken back as this one comes into force. */
   replaces: string().uuid().optional(),
 }).noUnknown()
 export type Publish = InferType<typeof publishSchema>
+export type OwnStart = NonNullable<Publish['ownStarts']>[number]
 export type TrackRule = NonNullable<Publish['tracksByRule']>[number]
 
 /**
@@ -89,8 +111,8 @@ export type PublicationLine = {
   isTheirs: boolean
 }
 
-/** With for how many members it is filled in so far, and how many have started a session under it. */
-export type PublicationView = PublicationLine & { filled: number; started: number }
+/** With for how many members it is filled in so far, and how many have started a session under it: by the day on which it was taken back, or only after that. */
+export type PublicationView = PublicationLine & { filled: number; started: number; late: number }
 
 /** What a look finds of members, worst first. A member may be of several kinds. */
 export const impactKinds = [
@@ -137,5 +159,16 @@ export const lookedSchema = object({
     .optional(),
 }).noUnknown()
 
+/** A version that a member has changed over to of late, with the note of whoever published it. */
+export type NewVersion = { version: number; from: string; note: string }
+
 /** Who a publication reached. */
-export type PublishedTo = { id: string; name: string; hasStarted: boolean }
+export type PublishedTo = {
+  id: string
+  name: string
+  /** The first day of this member. */
+  start: string
+  hasStarted: boolean
+  /** The first session that was started under it after it was taken back: it is stored, and moves nobody. */
+  lateStart: string | null
+}

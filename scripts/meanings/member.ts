@@ -26,6 +26,8 @@ export const memberMeanings: Record<string, Record<string, string>> = {
     clock: '`own` by default. A template with a test day keeps to the calendar',
     after:
       'it begins on the day after that one is over: all of it is done, its last week has gone by, or somebody has ended it',
+    carries:
+      'its progressions start from the last loads that this one had on the first day, of the same lifts; not from its counters',
     segments: 'what is in force from which day',
     'segments[].from': 'the first day',
     'segments[].version': 'the first template on the command line by default',
@@ -41,6 +43,7 @@ export const memberMeanings: Record<string, Record<string, string>> = {
     begins: 'as in an enrolment',
     clock: 'as in an enrolment, of one that it begins',
     after: 'as in an enrolment, of one that it begins',
+    carries: 'as in an enrolment, of one that it begins',
     ends: '',
     withdrawn: 'the day on which it was taken back: it counts on for whoever had started under it by then',
   },

@@ -136,6 +136,7 @@ export const enrolment = () =>
       id: text(),
       clock: left(choice('own', 'calendar')),
       after: left(text()),
+      carries: left(text()),
       segments: list(
         exact<Segment>({
           from: date(),

@@ -32,7 +32,7 @@ const line = {
   isTheirs: yesOrNo(),
 }
 const publication = () =>
-  exact<PublicationView>({ ...line, filled: count(), started: count() }, 'Publication')
+  exact<PublicationView>({ ...line, filled: count(), started: count(), late: count() }, 'Publication')
 
 const differing = () =>
   exact<Differing>({
@@ -88,7 +88,7 @@ export const publications = {
     who: ['writer'],
     body: publishSchema,
     answer: look(),
-    problems: ['noSuchTrack', 'templateFaults', 'draftMoved'],
+    problems: ['noSuchTrack', 'notPossible', 'templateFaults', 'draftMoved'],
   }),
   ...contract({
     method: 'get',
@@ -147,7 +147,15 @@ export const publications = {
     says: 'Whom a publication reached, by name, and who has started a session under it.',
     who: ['writer'],
     query: paged,
-    answer: pageOf(exact<PublishedTo>({ id: text(), name: text(), hasStarted: yesOrNo() })),
+    answer: pageOf(
+      exact<PublishedTo>({
+        id: text(),
+        name: text(),
+        start: date(),
+        hasStarted: yesOrNo(),
+        lateStart: orNull(date()),
+      }),
+    ),
     problems: [],
   }),
   ...contract({

@@ -1,5 +1,5 @@
 import { array, boolean, mixed, object, string, type InferType } from 'yup'
-import { othersBecome, type OthersBecome } from '../publications.ts'
+import { mostOwnDays, othersBecome, type OthersBecome } from '../publications.ts'
 import { isDay } from '@young-oak/core/units'
 
 /** To whom a draft is published, from when, and how. */
@@ -8,6 +8,20 @@ export const publicationSchema = object({
   start: string()
     .test('day', 'Choose a start date.', (value) => isDay(value))
     .required('Choose a start date.'),
+  /** Whether each member starts on the first weekday that they usually train on. */
+  onUsualDay: boolean().required(),
+  /** Members who start on another day. */
+  ownStarts: array()
+    .of(
+      object({
+        member: string().required('Choose a member.'),
+        start: string()
+          .test('day', 'Choose a day.', (value) => isDay(value))
+          .required('Choose a day.'),
+      }).required(),
+    )
+    .max(mostOwnDays)
+    .required(),
   note: string().max(2000, 'At most 2,000 characters.').defined(),
   /** Members who have the program change over with their next week or session, or start it again. */
   begins: mixed<'week' | 'session' | 'again'>().oneOf(['week', 'session', 'again']).required(),
@@ -20,5 +34,7 @@ export const publicationSchema = object({
   opens: mixed<'all' | '0' | '1'>().oneOf(['all', '0', '1']).required(),
   /** What becomes of other programs that these members are on. */
   others: mixed<OthersBecome>().oneOf(othersBecome).required(),
+  /** Whether new runs start from the last loads of the program before. */
+  carry: boolean().required(),
 })
 export type Publication = InferType<typeof publicationSchema>

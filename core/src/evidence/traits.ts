@@ -23,7 +23,8 @@ export const traitKinds: readonly FactName[] = [
 export function traitsOf({ about, levels, days, priorities, home, body, maxes, pauses }: Evidence): Trait[] {
   const traits: Trait[] = [{ name: 'location', says: [home] }]
   if (about.training) traits.push({ name: 'training', says: [about.training] })
-  if (days.weekdays.length) traits.push({ name: 'days', amount: days.weekdays.length })
+  if (days.weekdays.length)
+    traits.push({ name: 'days', amount: days.weekdays.length, says: days.weekdays.map(String) })
   if (days.minutes !== undefined) traits.push({ name: 'minutes', amount: days.minutes })
   const wanted = [...priorities.muscles, ...priorities.lifts]
   if (wanted.length) traits.push({ name: 'priority', says: wanted })

@@ -17,6 +17,8 @@ export type Publication = {
   clock?: 'own' | 'calendar'
   /** Of an enrolment that it begins: the one that it follows. */
   after?: Id
+  /** Of an enrolment that it begins: the one whose last loads it starts from. */
+  carries?: Id
   /** Enrolments that are over from its day on. */
   ends?: Id[]
   /** The day on which it was taken back. */
@@ -55,8 +57,16 @@ export function enrolmentsIn(counting: readonly Publication[]): Enrolment[] {
     if (start === undefined || (to !== undefined && to <= start)) return []
     const clock = own.find((one) => one.clock)?.clock
     const after = own.find((one) => one.after)?.after
+    const carries = own.find((one) => one.carries)?.carries
     return [
-      { id, ...(clock && { clock }), segments, ...(to !== undefined && { to }), ...(after && { after }) },
+      {
+        id,
+        ...(clock && { clock }),
+        segments,
+        ...(to !== undefined && { to }),
+        ...(after && { after }),
+        ...(carries && { carries }),
+      },
     ]
   })
 }

@@ -82,8 +82,14 @@ function readEnrolment(
     }
     return { ...segment, version }
   })
-  const { id = 'enrolment', clock, after } = enrolment
-  return { id, ...(clock && { clock }), segments, ...(after !== undefined && { after }) }
+  const { id = 'enrolment', clock, after, carries } = enrolment
+  return {
+    id,
+    ...(clock && { clock }),
+    segments,
+    ...(after !== undefined && { after }),
+    ...(carries !== undefined && { carries }),
+  }
 }
 
 /** Only on top of body weight is there a load of 0, or one that helps. */

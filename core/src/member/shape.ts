@@ -54,6 +54,7 @@ export const enrolmentShape = strictObject({
   id: idField('the enrolment’s id'),
   clock: choiceField(['own', 'calendar']),
   after: idField('the enrolment that it follows'),
+  carries: idField('the enrolment whose last loads it starts from'),
   segments: listField('segments, in order of their days', 200)
     .of(
       strictObject({
@@ -81,6 +82,7 @@ export const publicationShape = strictObject({
   begins: choiceField(['week', 'session']),
   clock: choiceField(['own', 'calendar']),
   after: idField('the enrolment that it follows'),
+  carries: idField('the enrolment whose last loads it starts from'),
   ends: listField('enrolments that are over from its day on', 12).of(idField('an enrolment').required()),
   withdrawn: dayField(),
 })

@@ -20,6 +20,8 @@ export type Enrolment = {
   to?: Day
   /** It begins when that one is over, no earlier than its first segment says. */
   after?: Id
+  /** The enrolment whose last loads, as of its first day, its progressions start from. */
+  carries?: Id
 }
 
 /** A version and a track, in force from a day: with the next plan week that begins, or with the next session. */

@@ -1,26 +1,13 @@
 import { describe, expect, test } from '@jest/globals'
 import { inputOf, readFixture } from '../../fixtures/read.ts'
 import { addDays, type Day } from '../units/index.ts'
-import { planMember, type Planned } from './planMember.ts'
-import type { Checkpoint } from './replay/checkpoint.ts'
-import type { When } from './types.ts'
+import { plannedOn, planInPieces } from '../testing/pieces.ts'
+import { planMember } from './planMember.ts'
 
 const fixture = readFixture('programs-that-follow-each-other')
 const whole = inputOf(fixture)
 const firstDay = '2026-03-02'
-/** The plans of a day, as they were known on it. */
-const on = (
-  today: Day,
-  through: When['through'] = 'near',
-  checkpoint?: Checkpoint | null,
-  since = '',
-): Planned => {
-  const logs = whole.member.logs.filter(({ date }) => date <= today && date > since)
-  return planMember(
-    { ...whole, member: { ...whole.member, logs }, when: { today, through } },
-    checkpoint && (JSON.parse(JSON.stringify(checkpoint)) as Checkpoint),
-  )
-}
+const on = (today: Day) => plannedOn(whole, { today, through: 'near' })
 const days = Array.from({ length: 21 }, (_, i) => addDays(firstDay, i))
 
 describe('a program that follows another', () => {
@@ -55,20 +42,6 @@ describe('a program that follows another', () => {
   })
 
   test('is the same when it is planned in pieces, from the checkpoint of any earlier day', () => {
-    let resumed = 0
-    for (const through of ['near', 'next'] as const)
-      for (const early of days)
-        for (const today of days.filter((day) => day > early)) {
-          const { checkpoint } = on(early, through)
-          if (!checkpoint) continue
-          const { plans, evidence, isResumed } = on(today, through, checkpoint)
-          const { plans: inOne, evidence: known } = on(today, through)
-          expect([today, plans, evidence]).toEqual([today, inOne, known])
-          if (!isResumed) continue
-          resumed += 1
-          // Sessions up to the checkpoint are not read again.
-          expect(on(today, through, checkpoint, checkpoint.through).plans).toEqual(inOne)
-        }
-    expect(resumed).toBeGreaterThan(50)
+    expect(planInPieces(whole, days)).toBeGreaterThan(50)
   })
 })

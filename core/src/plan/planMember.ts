@@ -14,6 +14,7 @@ import { liftKey, type Lift } from '../library/index.ts'
 import type { Id } from '../parsing/index.ts'
 import { addDays, type Day } from '../units/index.ts'
 import { begunIn, overOf, withFollowers, type Begun } from './followers.ts'
+import { carryLoads } from './carry.ts'
 import { isOver } from './isOver.ts'
 import { withOwnTracks } from './ownTracks.ts'
 import { writeOut } from './ahead/writeOut.ts'
@@ -96,6 +97,9 @@ export function planMember(given: PlanInput, checkpoint?: Checkpoint | null): Pl
   return made.planned
 }
 
+/** No day is later. */
+const lastDay: Day = '9999-12-31'
+
 /** Plans enrolments whose first days are known. */
 function planBegun(
   input: PlanInput,
@@ -115,6 +119,8 @@ function planBegun(
       : tell(input, resume(input, null, history.happenings), history.happenings)
   const { folds, evidence, strays, doubtful } = told
   const plans: Record<Id, Plan> = {}
+  // Of one that begins later, as things stand: no boundary holds it.
+  carryLoads(folds, lastDay)
   for (const fold of folds) {
     keepDates(fold, today, true, evidence)
     plans[fold.enrolment.id] = writeOut(fold, evidence, when)
@@ -198,6 +204,7 @@ function tell({ library, when }: PlanInput, start: Start, happenings: Happening[
   const strays: StrayLog[] = []
   const doubtful: DoubtfulLog[] = []
   const watchFrom = boundariesFrom(today)
+  const carries = folds.some(({ enrolment }) => enrolment.carries !== undefined)
   let { evidence } = start
   let latest: Boundary | null = null
   let before: Day | null = null
@@ -210,6 +217,7 @@ function tell({ library, when }: PlanInput, start: Start, happenings: Happening[
         boundaries.push(boundaryOf(before, evidence, folds))
     }
     before = day
+    if (carries) carryLoads(folds, day)
     for (const fold of folds) keepDates(fold, day, 'log' in happening, evidence)
     if ('fact' in happening) {
       evidence = learnFact(library, evidence, happening.fact)

@@ -22,6 +22,7 @@ export const sayFirst = declareSteps({
   'first.percent': 'the progression’s first load, {percent}%: {load}',
   'first.points': 'the track makes {percent}% of the {from}% that are written',
   'first.last': 'from the progression before, {from} on {date}: {percent}% of it, {load}',
+  'first.carried': 'carried from the program before, {from} on {date}: {percent}% of it, {load}',
   'first.ahead': 'from the progression before, {from}: {percent}% of it, {load}',
 })
 
@@ -133,10 +134,13 @@ export function firstLoad(
   { library, lift, max, body, unit, first, last }: Starting,
   { startPercent = 0, startReps = 1, startLoad, startLast }: FirstLoad,
 ): { load: Load; why: WhyStep[] } | Need {
-  if (startLast !== undefined && last) {
-    const load = scale(inUnit(last.load, unit), startLast)
-    const data = { percent: startLast, from: last.load, load, ...(last.date && { date: last.date }) }
-    return { load, why: [sayFirst(last.date ? 'first.last' : 'first.ahead', data)] }
+  // What is carried from another program is gone on with, where nothing is said of it.
+  const ofLast = startLast ?? (last?.isCarried ? 100 : undefined)
+  if (ofLast !== undefined && last) {
+    const load = scale(inUnit(last.load, unit), ofLast)
+    const data = { percent: ofLast, from: last.load, load, ...(last.date && { date: last.date }) }
+    const step = last.isCarried ? 'first.carried' : 'first.last'
+    return { load, why: [sayFirst(last.date ? step : 'first.ahead', data)] }
   }
   if (startLoad) {
     const own = scale({ value: startLoad[unit], unit }, first.scale)

@@ -24,7 +24,12 @@ export type Starting = {
   last: LastExposure | null
 }
 
-export type LastExposure = { date: string | null; load: Load }
+export type LastExposure = {
+  date: string | null
+  load: Load
+  /** It was made under another program, whose loads this one goes on with. */
+  isCarried?: true
+}
 
 /** Where in the plan something stands: its week, and its place in it, from 1. */
 export type RuleAt = {

@@ -19,6 +19,13 @@ export function daysBetween(a: Day, b: Day): number {
   return numberOf(b) - numberOf(a)
 }
 
+/** The weekday, from 1 for Monday to 7 for Sunday (ISO 8601). */
+export function weekdayOf(day: Day): number {
+  return (((daysBetween(someMonday, day) % 7) + 7) % 7) + 1
+}
+
+const someMonday = '2024-01-01'
+
 const months = ['Jan', 'Feb', 'Mar', 'Apr', 'May', 'Jun', 'Jul', 'Aug', 'Sep', 'Oct', 'Nov', 'Dec']
 
 /** "2 Mar 2026". */

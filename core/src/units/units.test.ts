@@ -3,7 +3,7 @@ import fc from 'fast-check'
 import { compareLoads, inUnit, snap } from './load.ts'
 import { makeable, partsFor, usualRack, type Rack } from './rack.ts'
 import { round } from './round.ts'
-import { addDays, daysBetween, isDay } from './day.ts'
+import { addDays, daysBetween, isDay, weekdayOf } from './day.ts'
 
 const kg = (value: number) => ({ value, unit: 'kg' as const })
 const small: Rack = {
@@ -109,6 +109,7 @@ describe('days', () => {
         expect(addDays(one, b - a)).toBe(other)
         expect(daysBetween(one, other)).toBe(b - a)
         expect(isDay(one)).toBe(true)
+        expect(weekdayOf(one) % 7).toBe(new Date(one).getUTCDay())
       }),
       { numRuns: 2000 },
     )

@@ -123,6 +123,7 @@ test('a database of format 1 keeps all its documents, and what a draft has chang
     '020_tracks',
     '021_authors',
     '022_audit',
+    '023_first_days',
   ])
   expect(
     await db('counting_publication')

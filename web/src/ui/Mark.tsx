@@ -6,7 +6,7 @@ export function Mark({ label, isOn, isDisabled, onChange }: Props) {
     <label className="flex min-h-11 items-center gap-3">
       <input
         type="checkbox"
-        className="size-5 accent-leaf"
+        className="size-5 shrink-0 accent-leaf"
         disabled={isDisabled}
         checked={isOn}
         onChange={(event) => onChange(event.target.checked)}

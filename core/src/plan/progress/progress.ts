@@ -7,6 +7,7 @@ import { writtenIn, type Fixable, type ProgressionStage } from '../../template/i
 import { compareLoads, type Load } from '../../units/index.ts'
 import { roleAt, type CompiledUse } from '../compile/slot.ts'
 import type { FoldState, Running } from '../state/state.ts'
+import { lastOf } from '../carry.ts'
 import { handover, nextStage, currentStage, sayStage, type CurrentStage } from './currentStage.ts'
 import { ruleAt, starting, type RuleInputs } from './ruleInputs.ts'
 
@@ -42,7 +43,7 @@ export function askProgressions(known: RuleInputs): Asked {
     const rule = ruleOf[stage.rule]
     if (rule.quiet?.includes(role)) continue
     if (rule.writes.some((what) => what !== 'load' && what !== 'rir')) asked.writesScheme = true
-    const own = running?.state ?? rule.start(starting(known, running?.last ?? null), stage.params)
+    const own = running?.state ?? rule.start(starting(known, lastOf(state, use, running)), stage.params)
     if (isNeed(own)) {
       asked.load = own
       continue
@@ -95,7 +96,7 @@ export function progress(
   const rule = ruleOf[stage.rule]
   // A rule of loads hears nothing of a session in which it gave none.
   if (rule.quiet?.includes(given.role) || (rule.writes.includes('load') && !given.target)) return
-  const own = running?.state ?? rule.start(starting(known, running?.last ?? null), stage.params)
+  const own = running?.state ?? rule.start(starting(known, lastOf(state, use, running)), stage.params)
   if (isNeed(own)) return
   const counted = countsFor(own, given, stage, ruleAt(known, use))
   if (!counted) return

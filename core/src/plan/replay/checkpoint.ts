@@ -67,9 +67,9 @@ function isMadeFor({ through, enrolments }: Checkpoint, folds: Fold[]): boolean 
 
 const startOf = ({ enrolment: { segments } }: Fold): Day => segments[0]?.from ?? ''
 
-function writtenUpTo({ enrolment: { segments, to }, isCalendar }: Fold, through: Day): string {
+function writtenUpTo({ enrolment: { segments, to, carries }, isCalendar }: Fold, through: Day): string {
   const begun = segments.filter(({ from }, i) => i === 0 || from <= through)
-  return JSON.stringify([isCalendar, begun, to !== undefined && to <= through ? to : null])
+  return JSON.stringify([isCalendar, begun, to !== undefined && to <= through ? to : null, carries ?? null])
 }
 
 function firstUntouched({ course: { running, positions } }: FoldState): number {

@@ -16,6 +16,8 @@ export type FoldState = {
   course: Course
   /** By progression and lift: loads do not carry from one exercise to another. */
   progressions: Record<string, Running>
+  /** Last loads of another enrolment as of the first day of this one, by lift or exercise; null before that day, or where none are carried. */
+  carried: Readonly<Record<string, LastExposure>> | null
   /** Rows by week that each slot has trained, by phase and slot. */
   rows: Record<string, RowsTrained>
   /** Exposures of each slot, by phase and slot. */
@@ -68,6 +70,7 @@ export type RoleLoad = { load: Load; date: Day | null; week: number; felt?: Felt
 export const startState = (from: Day): FoldState => ({
   course: startCourse(from),
   progressions: {},
+  carried: null,
   rows: {},
   exposures: {},
   heaviest: {},
@@ -83,6 +86,7 @@ export const startState = (from: Day): FoldState => ({
 export const copyState = (state: FoldState): FoldState => ({
   course: state.course,
   progressions: { ...state.progressions },
+  carried: state.carried,
   rows: { ...state.rows },
   exposures: { ...state.exposures },
   heaviest: { ...state.heaviest },

@@ -21,6 +21,7 @@ import * as traits from './019_traits.ts'
 import * as tracks from './020_tracks.ts'
 import * as authors from './021_authors.ts'
 import * as audit from './022_audit.ts'
+import * as firstDays from './023_first_days.ts'
 
 type Migration = { up(db: Knex): Promise<void>; down(db: Knex): Promise<void> }
 
@@ -47,6 +48,7 @@ const migrations: Record<string, Migration> = {
   '020_tracks': tracks,
   '021_authors': authors,
   '022_audit': audit,
+  '023_first_days': firstDays,
 }
 
 /** Migrations by name, in order; each is a frozen file that imports no live code. */

@@ -18,13 +18,14 @@ export async function fillBatch(scope: Scope, id: string, filling: Filling): Pro
     .where({ gym_id: gym, publication_id: id, enrolment_id: null })
     .orderBy('member_id')
     .limit(aBatch)
-    .select<{ member_id: string }[]>('member_id')
+    .select<{ member_id: string; starts_on: Day | null }[]>('member_id', 'starts_on')
   if (!open.length) return 0
   const members = open.map(({ member_id }) => member_id)
-  const going = await goingOnOf(scope, members, filling.day)
+  const days = new Map(open.map((one) => [one.member_id, dayOf(filling, one.starts_on)]))
+  const going = await goingOnOf(scope, days)
   const batch = members.map((member) => {
-    const { changes, ends, after } = whatItChanges(filling, going.get(member) ?? [])
-    return { member, enrolment: changes ?? v5(member, id), isFresh: changes === null, ends, after }
+    const { changes, ends, after, carries } = whatItChanges(filling, going.get(member) ?? [])
+    return { member, enrolment: changes ?? v5(member, id), isFresh: changes === null, ends, after, carries }
   })
   await db.raw(
     `insert into enrolment (gym_id, id, member_id, template_id, clock)
@@ -32,8 +33,9 @@ export async function fillBatch(scope: Scope, id: string, filling: Filling): Pro
     [gym, filling.template, filling.clock, JSON.stringify(batch.filter(({ isFresh }) => isFresh))],
   )
   await db.raw(
-    `update publication_member m set enrolment_id = b.enrolment, ends = array(select json_array_elements_text(b.ends)::uuid), after_enrolment = b.after
-     from json_to_recordset(?) as b(member uuid, enrolment uuid, ends json, after uuid)
+    `update publication_member m set enrolment_id = b.enrolment, ends = array(select json_array_elements_text(b.ends)::uuid), after_enrolment = b.after,
+       carries_enrolment = b.carries
+     from json_to_recordset(?) as b(member uuid, enrolment uuid, ends json, after uuid, carries uuid)
      where m.gym_id = ? and m.publication_id = ? and m.member_id = b.member`,
     [JSON.stringify(batch), gym, id],
   )
@@ -42,8 +44,13 @@ export async function fillBatch(scope: Scope, id: string, filling: Filling): Pro
 
 type Counting = OnProgram & Publication & { member: string }
 
-/** The programs that members are on after a day, or will be, by member, the latest first. */
-async function goingOnOf({ db, gym }: Scope, members: string[], day: Day): Promise<Map<string, OnProgram[]>> {
+/** The day on which it would begin today for a member who may have a first day of their own. */
+const dayOf = ({ day, today }: Filling, own: Day | null): Day =>
+  own === null ? day : own > today ? own : today
+
+/** The programs that members are on after a day of each, or will be, by member, the latest first. */
+async function goingOnOf({ db, gym }: Scope, days: Map<string, Day>): Promise<Map<string, OnProgram[]>> {
+  const members = [...days.keys()]
   const { rows } = await db.raw(
     `select member_id as member, number, enrolment_id as enrolment, template_id as template, version_id as version, starts_on as "from", ends
      from counting_publication where gym_id = ? and member_id = any(?::uuid[])`,
@@ -64,9 +71,12 @@ async function goingOnOf({ db, gym }: Scope, members: string[], day: Day): Promi
     if (own) own.push(one)
     else byMember.set(one.member, [one])
   }
-  const goingIn = (own: Counting[]): OnProgram[] =>
-    goingOn(enrolmentsIn(own), { ended }, day).map(({ id }) => ({ id, template: templates.get(id) ?? '' }))
-  return new Map([...byMember].map(([member, own]) => [member, goingIn(own)]))
+  const goingIn = (member: string, own: Counting[]): OnProgram[] =>
+    goingOn(enrolmentsIn(own), { ended }, days.get(member) as Day).map(({ id }) => ({
+      id,
+      template: templates.get(id) ?? '',
+    }))
+  return new Map([...byMember].map(([member, own]) => [member, goingIn(member, own)]))
 }
 
 /** Leaves out who is no longer here or no longer the writer's. Answers how many are left. */
@@ -108,6 +118,6 @@ export async function fillAnew(scope: Scope, id: string, filling: Filling): Prom
   const { db, gym } = scope
   await db('publication_member')
     .where({ gym_id: gym, publication_id: id })
-    .update({ enrolment_id: null, ends: [], after_enrolment: null })
+    .update({ enrolment_id: null, ends: [], after_enrolment: null, carries_enrolment: null })
   while ((await fillBatch(scope, id, filling)) > 0);
 }

@@ -12,6 +12,7 @@ import { scopesForJob } from '../members/memberScope.ts'
 import type { Read } from '../training/memberFile.ts'
 import { planEach } from '../training/planEach.ts'
 import { findTemplate } from '../templates/store.ts'
+import { startsFor } from './startsFor.ts'
 import { tracksFor } from './tracksFor.ts'
 import { whatItChanges } from './whatItChanges.ts'
 import { findLook, keepImpacts, numberOf, type Look } from './impactStore.ts'
@@ -31,16 +32,18 @@ export async function findImpacts(
     const read = readOnce(scope, look.look, held.draft)
     if (!read) return
     const replaced = look.asked.replaces === undefined ? null : await numberOf(scope, look.asked.replaces)
-    const day = look.asked.start > look.today ? look.asked.start : look.today
-    const would = { look, template: read.template, reads: read.reads, day, replaced }
+    const would = { look, template: read.template, reads: read.reads, replaced }
+    const starts = await startsFor(scope, members, look.asked, look.today)
     const tracks = await tracksFor(scope, members, look.asked.tracksByRule)
     const scopes = await scopesForJob(scope, members)
-    const planned = await planEach(scopes, look.today, (read) =>
-      impactOn(scope, read, {
+    const planned = await planEach(scopes, look.today, (read) => {
+      const start = starts.get(read.member) ?? look.asked.start
+      return impactOn(scope, read, {
         ...would,
+        day: start > look.today ? start : look.today,
         track: tracks.has(read.member) ? tracks.get(read.member) : look.asked.track,
-      }),
-    )
+      })
+    })
     await keepImpacts(
       scope,
       look.look,
@@ -121,7 +124,7 @@ function publicationFor(
   { look: { asked, template }, day, track }: Would,
 ): Publication {
   const going = goingOn(enrolmentsIn(counting), evidence, day)
-  const { changes, ends, after } = whatItChanges(
+  const { changes, ends, after, carries } = whatItChanges(
     { ...asked, template },
     going.map(({ id }) => ({ id, template: file.templates[id] ?? '' })),
   )
@@ -136,6 +139,7 @@ function publicationFor(
     ...(track !== undefined && { track }),
     ends,
     ...(after !== null && { after }),
+    ...(carries !== null && { carries }),
   }
 }
 

@@ -1,6 +1,4 @@
-import { randomUUID } from 'node:crypto'
 import { afterAll, beforeAll, describe, expect, test } from '@jest/globals'
-import { operationFormat } from '@young-oak/api/operations'
 import type { PublicationView, Publish } from '@young-oak/api/publications'
 import type { TodayView } from '@young-oak/api/training'
 import { formatSetsShown } from '@young-oak/core/views'
@@ -11,7 +9,7 @@ import { openQueue } from '../../jobs/queue.ts'
 import { benchSets, edit } from '../../testing/draft.ts'
 import { publish as publishBack, publishing } from '../../testing/publish.ts'
 import { smallTemplate } from '../../testing/template.ts'
-import { sessionAt, startOn } from '../../testing/training.ts'
+import { sendOperations, sessionAt, startOn } from '../../testing/training.ts'
 import { makeWorld, type Agent, type Seated, type World } from '../../testing/world.ts'
 import { fillPublication, preparePublication } from './service.ts'
 import { fillBatch } from './fillStore.ts'
@@ -77,15 +75,8 @@ const train = async (phone: Agent, on: string): Promise<string> => {
       reps: 5,
     },
   }))
-  await sent(phone, [start, ...done, { kind: 'close', session: sessionAt(enrolment, 1) }])
+  await sendOperations(phone, [start, ...done, { kind: 'close', session: sessionAt(enrolment, 1) }])
   return enrolment
-}
-const sent = async (phone: Agent, operations: object[]) => {
-  const { body } = await phone
-    .post('/api/me/operations')
-    .send({ format: operationFormat, operations: operations.map((one) => ({ id: randomUUID(), ...one })) })
-    .expect(200)
-  expect(body.answers.filter(({ result }: { result: string }) => result !== 'stored')).toEqual([])
 }
 /** A publication that is written down and not filled in, as where the server was killed. */
 const prepared = async (id: string, to: Seated[], change: Partial<Publish> = {}): Promise<string> => {
@@ -221,7 +212,7 @@ describe('two programs', () => {
     const progress = (await phone.get(`/api/me/progress?today=${day}`).expect(200)).body
     expect(progress.following).toMatchObject([{ name: 'Then', after: 'First' }])
     const fact = { kind: 'endEnrolment', enrolment: shown.enrolments[0]?.id, reason: 'other' }
-    await sent(phone, [{ kind: 'fact', entry: 'over', given: { fact, today: '2026-03-05' } }])
+    await sendOperations(phone, [{ kind: 'fact', entry: 'over', given: { fact, today: '2026-03-05' } }])
     const after = await todayOf(phone, '2026-03-05')
     expect(namesOf(after)).toEqual(['Then'])
     expect(after.programs[0]?.plan).toMatchObject({ start: '2026-03-05', next: 1 })
@@ -237,11 +228,11 @@ describe('two programs', () => {
     await publish(id, [mel])
     const [own] = (await todayOf(phone, day)).enrolments
     const fact = { kind: 'endEnrolment', enrolment: own?.id, reason: 'travel' }
-    await sent(phone, [{ kind: 'fact', entry: 'end', given: { fact, today: '2026-03-04' } }])
+    await sendOperations(phone, [{ kind: 'fact', entry: 'end', given: { fact, today: '2026-03-04' } }])
     expect(namesOf(await todayOf(phone, '2026-03-05'))).toEqual([])
     const list = (await agent.get('/api/members')).body.items as { id: string; programs: string[] }[]
     expect(list.find((one) => one.id === mel.id)?.programs).toEqual([])
-    await sent(phone, [{ kind: 'takeBack', entry: 'end', today: '2026-03-05' }])
+    await sendOperations(phone, [{ kind: 'takeBack', entry: 'end', today: '2026-03-05' }])
     expect(namesOf(await todayOf(phone, '2026-03-05'))).toEqual(['Short'])
   })
 })
@@ -275,8 +266,8 @@ describe('taking back', () => {
       endedOn: today,
     })
     expect((await agent.get(`/api/publications/${publication}/members`)).body.items).toEqual([
-      { id: mel.id, name: 'Mel', hasStarted: true },
-      { id: una.id, name: 'Una', hasStarted: false },
+      { id: mel.id, name: 'Mel', start: day, hasStarted: true, lateStart: null },
+      { id: una.id, name: 'Una', start: day, hasStarted: false, lateStart: null },
     ])
     expect(namesOf(await todayOf(phone, '2026-03-04'))).toEqual(['Small'])
     expect(namesOf(await todayOf(await world.signIn(una), '2026-03-04'))).toEqual([])
@@ -314,10 +305,19 @@ describe('taking back', () => {
       load: { value: 60, unit: 'kg' },
       reps: 5,
     }
-    await sent(phone, [start, { kind: 'set', session, rev: 1, set }])
+    await sendOperations(phone, [start, { kind: 'set', session, rev: 1, set }])
     expect(namesOf(await todayOf(phone, day))).toEqual([])
     const file = (await agent.get(`/api/members/${mel.id}/file`).expect(200)).body
     expect(file.member.logs[0].sets).toHaveLength(1)
+    expect(await stateOf(publication)).toMatchObject({ started: 0, late: 1 })
+    const reached = async () =>
+      (await agent.get(`/api/publications/${publication}/members`).expect(200)).body.items
+    expect(await reached()).toEqual([
+      { id: mel.id, name: 'Mel', start: day, hasStarted: false, lateStart: day },
+    ])
+    // Published anew, the session counts.
+    await publish(id, [mel])
+    expect((await reached())[0].lateStart).toBe(day)
   })
 
   test('is for whoever published, and for any writer once that one has left', async () => {
@@ -447,7 +447,7 @@ describe('filling in', () => {
     await world.owner('assignment').where({ member_id: una.id }).update({ until_at: new Date() })
     await fillPublication(world.database, gym, publication)
     expect((await agent.get(`/api/publications/${publication}/members`)).body.items).toEqual([
-      { id: ola.id, name: 'Ola', hasStarted: false },
+      { id: ola.id, name: 'Ola', start: today, hasStarted: false, lateStart: null },
     ])
     const nobody = await prepared(id, [ola])
     await world.owner('assignment').where({ member_id: ola.id }).update({ until_at: new Date() })
@@ -564,6 +564,24 @@ describe('a version for members who are on the template', () => {
     const view = await todayOf(phone, '2026-03-04')
     expect(linesOf(view, 1)).toEqual(['2 × 5 @ 60 kg / 1 × 5 @ ?', '2 × 5 @ 62.5 kg / 1 × 5 @ ?'])
     expect(linesOf(view, 2)[0]).toBe('2 × 5 @ 65 kg / 3 × 5 @ ?')
+  })
+
+  test('is said to its members with its note, for two weeks', async () => {
+    const id = await add()
+    const mel = await someone('Mel')
+    const phone = await world.signIn(mel)
+    await publish(id, [mel], { note: 'First.' })
+    const changedOn = async (on: string) => (await todayOf(phone, on)).programs[0]?.changed
+    expect(await changedOn('2026-03-05')).toBeUndefined()
+    await send(id, benchSets(1, 4)).expect(200)
+    await publish(id, [mel], { start: '2026-03-16', begins: 'session', note: 'More bench.' })
+    const said = { version: 2, from: '2026-03-16', note: 'More bench.' }
+    expect(await changedOn('2026-03-15')).toBeUndefined()
+    expect(await changedOn('2026-03-16')).toEqual(said)
+    expect(await changedOn('2026-03-29')).toEqual(said)
+    expect(await changedOn('2026-03-30')).toBeUndefined()
+    const { body } = await agent.get(`/api/members/${mel.id}/progress?today=2026-03-17`).expect(200)
+    expect(body.programs[0].changed).toEqual(said)
   })
 
   test('begins with the next session where the writer says so', async () => {

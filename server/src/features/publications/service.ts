@@ -48,7 +48,8 @@ export async function preparePublication(
     throw new Problem('draftMoved', 'The draft has changed since you looked. See what is new, then publish.')
   const body = publishable(scope, held.draft)
   refuseOtherTracks(body, asked)
-  await refuseFarStart(scope, asked.start)
+  refuseStrayStarts(asked)
+  await refuseFarStarts(scope, asked)
   const members = [...new Set(asked.members)]
   if ((await memberScopes(scope, seat, { ids: members })).length !== members.length)
     throw new Problem('notAllowed', 'Some of these members are not assigned to you. Nothing was published.')
@@ -61,7 +62,7 @@ export async function preparePublication(
     newest && newest.hash === held.hash
       ? newest.id
       : await insertVersion(scope, { template, body, note: asked.note, staff: seat.id })
-  const { begins = 'week', clock = 'own', again = false, others = 'beside' } = asked
+  const { begins = 'week', clock = 'own', again = false, others = 'beside', carry = false } = asked
   await insertPublication(scope, {
     ...asked,
     members,
@@ -69,6 +70,7 @@ export async function preparePublication(
     clock,
     again,
     others,
+    carry,
     template,
     version,
     staff: seat.id,
@@ -89,11 +91,26 @@ export function refuseOtherTracks({ tracks }: Template, { track, tracksByRule = 
       ])
 }
 
-async function refuseFarStart(scope: Scope, start: string): Promise<void> {
+async function refuseFarStarts(scope: Scope, { start, ownStarts = [] }: Publish): Promise<void> {
   const today = await gymToday(scope)
-  if (start >= addDays(today, -mostDaysAway) && start <= addDays(today, mostDaysAway)) return
+  const [first, last] = [addDays(today, -mostDaysAway), addDays(today, mostDaysAway)]
+  const starts = [
+    { path: 'start', day: start },
+    ...ownStarts.map((one, i) => ({ path: `ownStarts[${i}].start`, day: one.start })),
+  ]
+  const far = starts.find(({ day }) => day < first || day > last)
+  if (!far) return
   const message = 'A start lies within two years from today.'
-  throw new Problem('startsTooFar', message, [{ path: 'start', message }])
+  throw new Problem('startsTooFar', message, [{ path: far.path, message }])
+}
+
+/** Days of their own are for members that the publication goes to. */
+export function refuseStrayStarts({ ownStarts = [], members }: Publish): void {
+  const left = new Set(members)
+  const stray = ownStarts.findIndex(({ member }) => !left.delete(member))
+  if (stray < 0) return
+  const message = 'Give a day of their own to members who are chosen, once each.'
+  throw new Problem('notPossible', message, [{ path: `ownStarts[${stray}].member`, message }])
 }
 
 async function refuseReplacing(scope: Scope, template: string, seat: Seat, id: string): Promise<void> {

@@ -4,11 +4,13 @@ import type {
   Publish,
   PublicationLine,
   PublicationState,
+  PublicationView,
   PublishedTo,
 } from '@young-oak/api/publications'
 import type { Day } from '@young-oak/core/units'
 import { pageFrom } from '../../http/page.ts'
 import type { Scope } from '../../database/scope.ts'
+import { startsFor } from './startsFor.ts'
 import { tracksFor } from './tracksFor.ts'
 
 type Made = Pick<
@@ -23,11 +25,14 @@ type Made = Pick<
   | 'choosesTrack'
   | 'opens'
   | 'replaces'
+  | 'onUsualDay'
+  | 'ownStarts'
 > & {
   begins: 'week' | 'session'
   clock: 'own' | 'calendar'
   again: boolean
   others: OthersBecome
+  carry: boolean
   template: string
   version: string
   staff: string
@@ -46,6 +51,7 @@ export async function insertPublication(scope: Scope, made: Made): Promise<void>
     clock,
     again,
     others,
+    carry,
     replaces,
     note,
     staff,
@@ -67,6 +73,7 @@ export async function insertPublication(scope: Scope, made: Made): Promise<void>
     clock,
     again,
     others,
+    carries: carry,
     replaces: replaces ?? null,
     tracks: tracksByRule ? JSON.stringify(tracksByRule) : null,
     chooses_track: choosesTrack,
@@ -77,19 +84,23 @@ export async function insertPublication(scope: Scope, made: Made): Promise<void>
     made_by: staff,
   })
   const byRule = await tracksFor(scope, members, tracksByRule)
-  const tracks = members.map((member) => {
+  const starts = await startsFor(scope, members, made, await gymToday(scope))
+  const rows = members.map((member) => {
     const own = byRule.has(member) ? byRule.get(member) : track
-    return { member, sets: own !== undefined, track: own ?? null }
+    return { member, sets: own !== undefined, track: own ?? null, start: starts.get(member) ?? null }
   })
   await db.raw(
-    `insert into publication_member (gym_id, publication_id, member_id, sets_track, track)
-     select ?, ?, member, sets, track from json_to_recordset(?) as t(member uuid, sets boolean, track text)`,
-    [gym, id, JSON.stringify(tracks)],
+    `insert into publication_member (gym_id, publication_id, member_id, sets_track, track, starts_on)
+     select ?, ?, member, sets, track, start from json_to_recordset(?) as t(member uuid, sets boolean, track text, start date)`,
+    [gym, id, JSON.stringify(rows)],
   )
 }
 
 /** How a publication is filled in; `day`: on which it would begin today. */
-export type Filling = Pick<Made, 'template' | 'clock' | 'again' | 'others'> & { day: Day }
+export type Filling = Pick<Made, 'template' | 'clock' | 'again' | 'others' | 'carry'> & {
+  day: Day
+  today: Day
+}
 
 export type Held = Filling & {
   state: PublicationState
@@ -105,8 +116,8 @@ export async function holdPublication(
   asker: string | null,
 ): Promise<Held | undefined> {
   const { rows } = await db.raw(
-    `select p.state, p.template_id as template, p.made_by as staff, p.clock, p.again, p.others, p.replaces,
-       greatest(p.starts_on, (now() at time zone g.zone)::date) as day,
+    `select p.state, p.template_id as template, p.made_by as staff, p.clock, p.again, p.others, p.carries as carry, p.replaces,
+       (now() at time zone g.zone)::date as today, greatest(p.starts_on, (now() at time zone g.zone)::date) as day,
        (p.made_by = ?::uuid or s.left_at is not null) as "mayTakeBack"
      from publication p join staff s on s.gym_id = p.gym_id and s.id = p.made_by join gym g on g.id = p.gym_id
      where p.id = ? for update of p`,
@@ -155,12 +166,23 @@ const lineOf = (row: PublicationLine & { madeAt: unknown }): PublicationLine => 
 const hasStarted = `exists (
   select from session_start s join session_log l on l.gym_id = s.gym_id and l.id = s.session_id
   where l.gym_id = m.gym_id and l.enrolment_id = m.enrolment_id and s.version_id = p.version_id
-    and s.date between greatest(p.starts_on, p.in_force_on) and coalesce(p.ended_on, 'infinity'))`
+    and s.date between greatest(coalesce(m.starts_on, p.starts_on), p.in_force_on) and coalesce(p.ended_on, 'infinity'))`
 
-/** For how many members it is filled in, and how many have started a session under it. */
-export async function countMembers({ db }: Scope, id: string): Promise<{ filled: number; started: number }> {
+/** The first session that was started under a publication after it was taken back, where it does not count on and nothing else gave its version back. */
+const lateStart = `(
+  select min(s.date) from session_start s join session_log l on l.gym_id = s.gym_id and l.id = s.session_id
+  where p.state = 'withdrawn' and l.gym_id = m.gym_id and l.enrolment_id = m.enrolment_id and s.version_id = p.version_id and s.date > p.ended_on
+    and not exists (select from counting_publication c where c.gym_id = m.gym_id and c.member_id = m.member_id
+      and c.enrolment_id = m.enrolment_id and c.version_id = p.version_id))`
+
+/** For how many members it is filled in, and how many have started a session under it, in time or too late. */
+export async function countMembers(
+  { db }: Scope,
+  id: string,
+): Promise<Pick<PublicationView, 'filled' | 'started' | 'late'>> {
   const { rows } = await db.raw(
-    `select count(m.enrolment_id)::int as filled, count(*) filter (where p.state <> 'preparing' and ${hasStarted})::int as started
+    `select count(m.enrolment_id)::int as filled, count(*) filter (where p.state <> 'preparing' and ${hasStarted})::int as started,
+       count(${lateStart})::int as late
      from publication_member m join publication p on p.gym_id = m.gym_id and p.id = m.publication_id
      where m.publication_id = ?`,
     [id],
@@ -171,7 +193,8 @@ export async function countMembers({ db }: Scope, id: string): Promise<{ filled:
 /** Whom it reached, by name, from behind one on. */
 export async function listReached({ db }: Scope, id: string, after?: string): Promise<Page<PublishedTo>> {
   const { rows } = await db.raw(
-    `select o.id, o.name, ${hasStarted} as "hasStarted"
+    `select o.id, o.name, greatest(coalesce(m.starts_on, p.starts_on), p.in_force_on) as start, ${hasStarted} as "hasStarted",
+       ${lateStart} as "lateStart"
      from publication_member m
      join publication p on p.gym_id = m.gym_id and p.id = m.publication_id
      join member o on o.gym_id = m.gym_id and o.id = m.member_id

@@ -21,6 +21,9 @@ import { asMerged, mergedMark } from '../exercises/library.ts'
 /** How many weeks ahead of the running one a member sees, null for all; and whether they may choose another track. */
 export type Lets = { opens: number | null; choosesTrack: boolean }
 
+/** What a writer said of a version. */
+export type VersionNote = { number: number; note: string }
+
 export type Read = {
   member: string
   file: MemberFile
@@ -30,6 +33,8 @@ export type Read = {
   published: Publication[]
   /** What the latest publication of each enrolment lets its member see and choose. */
   lets: Record<string, Lets>
+  /** Number and note of the versions that were published to the member, by their ids. */
+  notes: Record<string, VersionNote>
   /** The gym's locations by name. */
   locations: { id: string; name: string }[]
   /** What the member and the gym were at. */
@@ -125,6 +130,7 @@ function readOf(
     lets: Object.fromEntries(
       row.published.map(({ enrolment, opens, choosesTrack }) => [enrolment, { opens, choosesTrack }]),
     ),
+    notes: Object.fromEntries(row.published.map(({ version, of, note }) => [version, { number: of, note }])),
     locations: named,
     revision: row.revision,
     gymRevision: row.gymRevision,
@@ -166,12 +172,16 @@ type StartRow = {
   location: string | null
   shown: unknown
 }
-type PublishedRow = Required<Omit<Publication, 'track' | 'withdrawn' | 'after'>> &
+type PublishedRow = Required<Omit<Publication, 'track' | 'withdrawn' | 'after' | 'carries'>> &
   Lets & {
     after: string | null
+    carries: string | null
     template: string
     setsTrack: boolean
     track: string | null
+    /** Number and note of its version. */
+    of: number
+    note: string
   }
 
 /** A statement that reads members with those of their sessions and facts that fit. */
@@ -201,9 +211,10 @@ const reading = (logs: string, facts: string) => `
     coalesce((select json_agg(distinct s.version_id) from session_start s where s.gym_id = o.gym_id and s.member_id = o.id), '[]') as shown,
     coalesce((select json_agg(json_build_object('number', c.number, 'enrolment', e.id, 'clock', e.clock, 'template', e.template_id,
         'from', c.starts_on, 'version', c.version_id, 'setsTrack', c.sets_track, 'track', c.track, 'begins', c.begins, 'ends', c.ends,
-        'after', c.after_enrolment, 'opens', c.opens, 'choosesTrack', c.chooses_track)
+        'after', c.after_enrolment, 'carries', c.carries_enrolment, 'opens', c.opens, 'choosesTrack', c.chooses_track, 'of', v.number, 'note', v.note)
         order by c.number)
       from counting_publication c join enrolment e on e.gym_id = c.gym_id and e.id = c.enrolment_id
+        join template_version v on v.gym_id = c.gym_id and v.id = c.version_id
       where c.gym_id = o.gym_id and c.member_id = o.id), '[]') as published,
     case when o.id = (select min(id::text)::uuid from own) then coalesce((select json_agg(json_build_object('location', p.location_id, 'from', p.acts_from, 'rev', p.rev, 'racks', p.racks, 'fixed', p.fixed))
       from location_equipment p where p.gym_id = o.gym_id), '[]') end as equipped,
@@ -237,13 +248,17 @@ const publicationOf = ({
   template: _,
   opens: _opens,
   choosesTrack: _choosesTrack,
+  of: _of,
+  note: _note,
   after,
+  carries,
   setsTrack,
   track,
   ...rest
 }: PublishedRow): Publication => ({
   ...rest,
   ...(after !== null && { after }),
+  ...(carries !== null && { carries }),
   ...(setsTrack && { track }),
 })
 

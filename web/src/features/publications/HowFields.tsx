@@ -2,6 +2,7 @@ import { useWatch, type Control, type FieldErrors, type UseFormRegister } from '
 import type { Publication } from '@young-oak/api/forms/publication'
 import type { Template } from '@young-oak/core/template'
 import { Field } from '../../ui/Field.tsx'
+import { FormMark } from '../../ui/FormMark.tsx'
 import { FormSelect } from '../../ui/FormSelect.tsx'
 import type { Option } from '../../ui/Select.tsx'
 import { countsBack } from './publication.ts'
@@ -77,6 +78,12 @@ export function HowFields({ register, control, errors, refused, draft, isPublish
           ['replace', 'end on the start date'],
           ['follow', 'are done first, then this one starts'],
         ]}
+      />
+      <FormMark
+        control={control}
+        name="carry"
+        className="sm:col-span-2"
+        label="Members who start it go on with the last loads of their program before"
       />
       <Field
         label="Note for the version (optional)"

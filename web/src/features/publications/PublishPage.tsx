@@ -155,7 +155,14 @@ function Publishing({ view, onMoved }: Props) {
             isPublished={isPublished}
           />
           <MoreFields
+            register={register}
             control={control}
+            errors={formState.errors}
+            refused={refused}
+            chosen={chosen}
+            onMember={(at, member) =>
+              setValue(`ownStarts.${at}.member`, member, { shouldValidate: formState.isSubmitted })
+            }
             draft={draft}
             rules={rules}
             isTried={formState.isSubmitted}

@@ -1,7 +1,8 @@
 import { useState } from 'react'
 import type { PublicationLine } from '@young-oak/api/publications'
-import { formatDay } from '@young-oak/core/units'
+import { daysBetween, formatDay } from '@young-oak/core/units'
 import { Fault } from '../../app/Fault.tsx'
+import { today } from '../../app/today.ts'
 import { NotRead } from '../../app/NotRead.tsx'
 import { sayError } from '../../app/api.ts'
 import { Button } from '../../ui/Button.tsx'
@@ -102,8 +103,27 @@ function Line({ line, isFollowed, onPrepared, onTakeBack, onCorrect }: LineProps
         )}
       </div>
       {line.note && <p className="text-sm text-bark">{line.note}</p>}
-      {isOpen && <Reached id={line.id} />}
+      {wasJustTakenBack(line) && <Late id={line.id} />}
+      {isOpen && <Reached line={line} />}
     </li>
+  )
+}
+
+/** For so many days, phones that were without signal may still send what was started. */
+const daysOfLate = 30
+
+const wasJustTakenBack = ({ state, endedOn }: PublicationLine): boolean =>
+  state === 'withdrawn' && endedOn !== null && daysBetween(endedOn, today()) <= daysOfLate
+
+/** Who has started under what was taken back, only after that. */
+function Late({ id }: { id: string }) {
+  const { data } = publicationsApi.usePublicationQuery(id, { refetchOnMountOrArgChange: true })
+  if (!data?.late) return null
+  return (
+    <p className="text-sm text-acorn">
+      {countOf(data.late)} {data.late === 1 ? 'has' : 'have'} started it after it was taken back. The sets are
+      stored and count for maxes and records; no plan moves by them. Open the members to see who.
+    </p>
   )
 }
 
@@ -114,16 +134,20 @@ function sayState({ state, endedOn, endedBy }: PublicationLine): string {
   return state === 'preparing' ? 'being published' : ''
 }
 
-function Reached({ id }: { id: string }) {
+function Reached({ line: { id, start } }: { line: PublicationLine }) {
   const { data, error } = publicationsApi.useReachedQuery(id, { refetchOnMountOrArgChange: true })
   if (error) return <p className="text-sm text-brick">{sayError(error)}</p>
   if (!data) return <p className="text-sm text-bark">Loading…</p>
   return (
     <ul className="max-h-60 columns-2 overflow-y-auto pt-1 text-sm sm:columns-3" aria-label="Published to">
-      {data.map(({ id: member, name, hasStarted }) => (
+      {data.map(({ id: member, name, start: own, hasStarted, lateStart }) => (
         <li key={member}>
           {name}
-          {hasStarted && <span className="text-bark">, has started</span>}
+          <span className="text-bark">
+            {own !== start && `, from ${formatDay(own)}`}
+            {hasStarted && ', has started'}
+            {lateStart && `, has started on ${formatDay(lateStart)}, after it was taken back`}
+          </span>
         </li>
       ))}
     </ul>

@@ -39,7 +39,18 @@ describe('a publication', () => {
     expect(publishSchema.isValidSync(body, { strict: true })).toBe(true)
   })
 
+  test('is sent with the days of their own of those who are chosen alone', () => {
+    const own = { member, start: '2026-12-09' }
+    const stray = { member: '1b0e6f5e-7a0d-4b58-9d1b-3b9f4a1f2c11', start: '2026-12-09' }
+    const sent = publishOf({ ...whole, ownStarts: [own, stray], onUsualDay: true, carry: true })
+    expect(sent).toMatchObject({ ownStarts: [own], onUsualDay: true, carry: true })
+    expect(publishSchema.isValidSync({ id: member, revision: 0, ...sent }, { strict: true })).toBe(true)
+    expect(Object.keys(publishOf(whole))).not.toEqual(expect.arrayContaining(['ownStarts']))
+  })
+
   test.each<[string, Partial<Publication>, string]>([
+    ['a member without a day', { ownStarts: [{ member, start: '' }] }, 'ownStarts[0].start'],
+    ['a day without a member', { ownStarts: [{ member: '', start: '2026-12-09' }] }, 'ownStarts[0].member'],
     ['nobody', { members: [] }, 'members'],
     ['no day', { start: '' }, 'start'],
     ['a day that there is not', { start: '2026-02-30' }, 'start'],

@@ -10,6 +10,8 @@ export const countsBack = (draft: Template): boolean => draft.phases.some(({ end
 export const newPublication = (draft: Template, isPublished: boolean): Publication => ({
   members: [],
   start: isPublished ? today() : nextMonday(today()),
+  onUsualDay: false,
+  ownStarts: [],
   note: '',
   begins: 'week',
   clock: countsBack(draft) ? 'calendar' : 'own',
@@ -17,19 +19,39 @@ export const newPublication = (draft: Template, isPublished: boolean): Publicati
   choosesTrack: false,
   opens: 'all',
   others: 'beside',
+  carry: false,
 })
 
-/** What is sent beside id and revision: no track where everybody keeps theirs, null where nobody has one. */
+/**
+ * What is sent beside id and revision: no track where everybody keeps theirs, null where nobody has one; days of their own of those who are chosen.
+ */
 export const publishOf = ({
   track,
   begins,
   choosesTrack,
   opens,
+  onUsualDay,
+  ownStarts,
+  carry,
+  members,
   ...rest
 }: Publication): Omit<Publish, 'id' | 'revision'> => ({
   ...rest,
+  members,
+  ...startsOf({ onUsualDay, ownStarts, members }),
+  ...(carry && { carry }),
   ...(choosesTrack && { choosesTrack }),
   ...(opens !== 'all' && { opens: Number(opens) }),
   ...(begins === 'again' ? { again: true } : { begins }),
   ...(track !== 'keep' && { track: track || null }),
 })
+
+function startsOf({
+  onUsualDay,
+  ownStarts,
+  members,
+}: Pick<Publication, 'onUsualDay' | 'ownStarts' | 'members'>): Pick<Publish, 'onUsualDay' | 'ownStarts'> {
+  const chosen = new Set(members)
+  const own = ownStarts.filter(({ member }) => chosen.has(member))
+  return { ...(onUsualDay && { onUsualDay }), ...(own.length && { ownStarts: own }) }
+}

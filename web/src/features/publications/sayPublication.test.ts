@@ -13,6 +13,8 @@ const on = (programs: string[]) => ({ programs }) as MemberLine
 const given: Publication = {
   members: ['a'],
   start: '2026-12-07',
+  onUsualDay: false,
+  ownStarts: [],
   note: '',
   begins: 'week',
   clock: 'own',
@@ -20,6 +22,7 @@ const given: Publication = {
   choosesTrack: false,
   opens: 'all',
   others: 'beside',
+  carry: false,
 }
 const say = (change: Partial<Publication>, chosen: MemberLine[], template = draft, rules = 0) =>
   sayPublication({ ...given, ...change }, { draft: template, version: 3, chosen, rules })
@@ -28,6 +31,16 @@ describe('the sentence of a publication', () => {
   test('says version, members, day, who changes over and who starts', () => {
     expect(say({}, [on(['Base']), on(['Base']), on([])])).toBe(
       'Version 3 of Base to 3 members, from 7 Dec 2026. 2 already on the program change with their next week. 1 starts the program; a week ends when its sessions are done.',
+    )
+  })
+
+  test('says whose first day is another, and whose loads go on', () => {
+    const own = [
+      { member: 'a', start: '2026-12-09' },
+      { member: 'left out', start: '2026-12-09' },
+    ]
+    expect(say({ onUsualDay: true, ownStarts: own, carry: true }, [on([])])).toBe(
+      'Version 3 of Base to 1 member, from 7 Dec 2026. Each starts on the first of their usual days. 1 member has a first day of their own. 1 starts the program; a week ends when its sessions are done. Those who start go on with the last loads of their program before.',
     )
   })
 

@@ -7,7 +7,19 @@ export const countOf = (members: number): string => `${members} ${members === 1 
 
 /** What publishing will do, in full sentences: version, to how many, from when, who changes over and who starts, on which track, beside what. */
 export function sayPublication(
-  { start, begins, clock, track, choosesTrack, opens, others }: Publication,
+  {
+    members,
+    start,
+    onUsualDay,
+    ownStarts,
+    begins,
+    clock,
+    track,
+    choosesTrack,
+    opens,
+    others,
+    carry,
+  }: Publication,
   {
     draft,
     version,
@@ -21,6 +33,9 @@ export function sayPublication(
   const elsewhere = chosen.filter(({ programs }) => programs.some((one) => one !== name)).length
   const from = isDay(start) ? `from ${formatDay(start)}` : 'from a day that you have yet to choose'
   const sentences = [`Version ${version} of ${name} to ${countOf(chosen.length)}, ${from}.`]
+  if (onUsualDay) sentences.push('Each starts on the first of their usual days.')
+  const own = ownStarts.filter(({ member }) => members.includes(member)).length
+  if (own) sentences.push(`${countOf(own)} ${own === 1 ? 'has' : 'have'} a first day of their own.`)
   if (running)
     sentences.push(
       begins === 'again'
@@ -45,6 +60,7 @@ export function sayPublication(
           ? `${elsewhere} of these members ${elsewhere === 1 ? 'finishes' : 'finish'} another program first.`
           : `${elsewhere} of these members ${elsewhere === 1 ? 'keeps' : 'keep'} another program beside this one.`,
     )
+  if (carry) sentences.push('Those who start go on with the last loads of their program before.')
   return sentences.filter(Boolean).join(' ')
 }
 
