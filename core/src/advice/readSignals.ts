@@ -56,6 +56,7 @@ export function readSignals(
     asks: asksDeload,
     phase: plan ? phaseOf(plan, template) : { weeksIn: 0, hasNext: false },
     about: evidence.about,
+    askFirst: evidence.askFirst,
   }
 }
 

@@ -1,5 +1,5 @@
 import { mainMuscle, type Lift, type Muscle, type Library } from '../library/index.ts'
-import type { About, CheckIn, EventKind } from '../facts/index.ts'
+import type { About, AskFirst, CheckIn, EventKind } from '../facts/index.ts'
 
 /** What advice goes by: figures of one member on one day, made from logs, answers, check-ins and the plan. */
 export type Signals = {
@@ -28,6 +28,8 @@ export type Signals = {
   asks: Lift[]
   phase: { weeksIn: number; hasNext: boolean }
   about: About
+  /** What asks for the word of a licensed professional, and whether it is there. */
+  askFirst: AskFirst
 }
 
 export type LiftSignal = {

@@ -43,6 +43,7 @@ export const wellSignals: Signals = {
   asks: [],
   phase: { weeksIn: 3, hasNext: true },
   about: {},
+  askFirst: { reasons: [], isCleared: false },
 }
 
 export const situations: Situation[] = [
@@ -346,6 +347,24 @@ export const situations: Situation[] = [
     signals: { pains: [{ exercise: 'backSquat' }] },
     want: 'caution',
     sure: 'likely',
+  },
+  {
+    say: 'two lifts are down, and the profile has a condition that nobody has cleared',
+    signals: {
+      lifts: [lift('backSquat', falling), lift('benchPress', falling), lift('deadlift')],
+      askFirst: { reasons: ['condition'], isCleared: false },
+    },
+    want: 'askFirst',
+    sure: 'likely',
+  },
+  {
+    say: 'the same, once a professional has cleared it',
+    signals: {
+      lifts: [lift('backSquat', falling), lift('benchPress', falling), lift('deadlift')],
+      askFirst: { reasons: ['condition'], isCleared: true },
+    },
+    want: 'deload',
+    sure: 'possible',
   },
   {
     say: 'joints are painful and everything falls: caution goes before advice',

@@ -1,5 +1,6 @@
 // Answers of the advisor; registry.ts says in which order they are tried.
 export { caution } from './caution.ts'
+export { askFirst } from './askFirst.ts'
 export { mendSleep } from './mendSleep.ts'
 export { lowerVolume } from './lowerVolume.ts'
 export { partialDeload } from './partialDeload.ts'

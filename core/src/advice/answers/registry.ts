@@ -7,6 +7,7 @@ export const answerOf = answers satisfies Record<string, Answer> as Record<Answe
 /** A module's names come in alphabetical order, so the order of the answers is said here. */
 export const answerOrder = [
   'caution',
+  'askFirst',
   'mendSleep',
   'lowerVolume',
   'partialDeload',
