@@ -38,7 +38,7 @@ test('a program follows another on the track that a rule gives; the member chang
   await goPublishing(page)
   await page.getByRole('checkbox', { name: 'Gwil Penhale' }).check()
   await page.getByLabel('Start date').fill(new Date().toISOString().slice(0, 10))
-  await page.getByText('Track rules, and weeks that members see').click()
+  await page.getByText('First days, weeks that members see, track rules').click()
   await page.getByLabel('Members may choose another track themselves').check()
   await choose(page, 'Other programs of these members', 'are done first, then this one starts')
   await page.getByRole('button', { name: 'Add a track rule' }).click()
@@ -79,6 +79,18 @@ test('a program follows another on the track that a rule gives; the member chang
   await expect(hand.getByText('paused', { exact: true })).toBeVisible()
   await hand.goto('/progress')
   await hand.getByRole('button', { name: 'End the pause today' }).click()
+
+  // It goes on with changes while something hurts, and back to what is written.
+  await programs(hand).getByText('Pause this program, or train around something').click()
+  await programs(hand).getByLabel('Reason for the pause').selectOption('injury')
+  await programs(hand).getByLabel('Meanwhile').selectOption('train without some muscles')
+  await expect(programs(hand).getByRole('button', { name: /^Change / })).toBeDisabled()
+  await programs(hand).getByRole('button', { name: 'quads', exact: true }).click()
+  await programs(hand)
+    .getByRole('button', { name: /^Change / })
+    .click()
+  await expect(programs(hand).getByText(/Trained without quads since .* [(]injury[)]/)).toBeVisible()
+  await programs(hand).getByRole('button', { name: 'Train as written from today' }).click()
   await expect(programs(hand).getByText('Pause this program')).toBeVisible()
 
   // Who was there, for the member and for the owner.

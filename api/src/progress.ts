@@ -1,4 +1,5 @@
 import { day } from './fields.ts'
+import type { NewVersion } from './publications.ts'
 import { array, mixed, object, string, type InferType } from 'yup'
 import type { DeloadPolicy } from '@young-oak/core/template'
 import type { Offer } from '@young-oak/core/plan'
@@ -45,6 +46,7 @@ export type ProgressView = {
     /** Whether the member may choose; a writer always may. */
     choosesTrack: boolean
     paused?: Pause
+    changed?: NewVersion
   }[]
   /** Programs that begin once another is over: both by name. */
   following: { enrolment: string; name: string; after: string }[]

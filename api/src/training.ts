@@ -13,6 +13,7 @@ import type { Enrolment, SessionLog, Shown } from '@young-oak/core/member'
 import { muscles, type Muscle } from '@young-oak/core/library'
 import { day, exercise, fitsBody, fitsBodyMessage, loadFrom, mark, repsSchema } from './fields.ts'
 import { shownHere } from './givenShown.ts'
+import type { NewVersion } from './publications.ts'
 import type { Evidence } from '@young-oak/core/evidence'
 import type { Fact } from '@young-oak/core/facts'
 import { soreAnswers, workedAnswers } from '@young-oak/core/progressions'
@@ -232,6 +233,7 @@ export type TodayView = {
     track?: string
     /** The program that begins once this one is done. */
     next?: string
+    changed?: NewVersion
     plan: Plan
   }[]
   enrolments: Enrolment[]

@@ -147,7 +147,10 @@ export const factMeanings: Record<string, Record<string, string>> = {
     enrolment: 'the program; all of them if left out',
     to: 'the first day back, where it is known',
     reason: '',
-    back: 'percent on every load of the first week trained after the pause began, from −50 to 0, in the place of the template’s `away`',
+    back: 'percent on every load of the first week trained after the pause began, from −50 to 0, in the place of the template’s `away`; where it has changes, of the first week after it is over',
+    changes:
+      'what is changed while it lasts: the program goes on then, and each change lowers something. Without them nothing is trained',
+    muscles: 'the changes are of these muscle groups alone; of everything if left out',
   },
   'fact priorities': {
     about: 'What the member wants most from training. A later entry takes the place of all of it.',

@@ -26,6 +26,7 @@ import { Checker, formatIssue } from '@young-oak/core/parsing'
 import type { Library } from '@young-oak/core/library'
 import type { Period } from '@young-oak/core/trends'
 import { equipment, exerciseId, lift, liftKeys, load, muscle, setSeen, setSeenBy, unit } from './lifts.ts'
+import type { NewVersion } from '../publications.ts'
 import { lastTime } from './shown.ts'
 import {
   byKey,
@@ -120,7 +121,10 @@ export const pause = () =>
     to: orNull(date()),
     reason: choice(...pauseReasons),
     back: orNull(figure()),
+    changes: list(change()),
+    muscles: orNull(list(muscle())),
   })
+export const newVersion = () => exact<NewVersion>({ version: count(), from: date(), note: text() })
 export const about = () =>
   exact<About>({
     training: left(choice(...trainingAges)),

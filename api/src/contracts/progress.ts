@@ -16,6 +16,7 @@ import {
   days,
   decision,
   liftGoal,
+  newVersion,
   profileKeys,
 } from './known.ts'
 import { lift, muscle, unit } from './lifts.ts'
@@ -134,6 +135,7 @@ const view = () =>
           tracks: list(exact<{ id: string; name: string }>({ id: text(), name: text() })),
           choosesTrack: yesOrNo(),
           paused: left(pause()),
+          changed: left(newVersion()),
         }),
       ),
       following: list(

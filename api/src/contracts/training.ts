@@ -11,7 +11,7 @@ import {
   type TodayView,
 } from '../training.ts'
 import { contract, onDay } from './contract.ts'
-import { evidence, fact } from './known.ts'
+import { evidence, fact, newVersion } from './known.ts'
 import { proposal } from './maxes.ts'
 import { enrolment, sessionLog } from './logs.ts'
 import { plan } from './plans.ts'
@@ -52,6 +52,7 @@ export const training = {
           note: left(text()),
           track: left(text()),
           next: left(text()),
+          changed: left(newVersion()),
           plan: plan(),
         }),
       ),

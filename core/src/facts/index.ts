@@ -11,7 +11,15 @@ export { type EndReason, endReasons } from './endEnrolment.ts'
 export { type DeloadFact, deloadReasons } from './deload.ts'
 export { type LiftLevel, liftLevels } from './level.ts'
 export { maxOf } from './max.ts'
-export { type Pause, pauseBefore, pauseOn, type PauseReason, pauseReasons } from './pause.ts'
+export {
+  changingPauses,
+  goesOn,
+  type Pause,
+  pauseBefore,
+  pauseOn,
+  type PauseReason,
+  pauseReasons,
+} from './pause.ts'
 export type { Priorities } from './priorities.ts'
 export { readEquipment, readGivenFact } from './readFact.ts'
 export { type Member, readMember } from './readMember.ts'

@@ -2,6 +2,17 @@ import { entryIdField, type Id } from '../parsing/index.ts'
 import { defineFact, factShape } from './fact.ts'
 import type { Pause } from './pause.ts'
 
+const known: Pause = {
+  id: 'p',
+  enrolment: null,
+  from: '2026-02-02',
+  to: null,
+  reason: 'injury',
+  back: null,
+  changes: [],
+  muscles: null,
+}
+
 /** A pause is over from this day on. */
 export const resume = defineFact<{ pause: Id }, object, { pauses: Pause[] }>({
   kind: 'resume',
@@ -18,12 +29,10 @@ export const resume = defineFact<{ pause: Id }, object, { pauses: Pause[] }>({
       say: 'back already',
       fact: { pause: 'p' },
       known: {
-        pauses: [{ id: 'p', enrolment: null, from: '2026-02-02', to: null, reason: 'injury', back: null }],
+        pauses: [known],
       },
       want: {
-        pauses: [
-          { id: 'p', enrolment: null, from: '2026-02-02', to: '2026-03-02', reason: 'injury', back: null },
-        ],
+        pauses: [{ ...known, to: '2026-03-02' }],
       },
     },
   ],

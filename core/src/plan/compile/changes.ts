@@ -11,7 +11,8 @@ import type { Id } from '../../parsing/index.ts'
 import type { RunningWeek } from '../../calendar/index.ts'
 import type { Phase, Template } from '../../template/index.ts'
 import type { Evidence } from '../../evidence/index.ts'
-import { snap } from '../../units/index.ts'
+import type { Pause } from '../../facts/index.ts'
+import { addDays, snap } from '../../units/index.ts'
 
 /** Whose change it is: they act in this order. */
 export type Author = 'track' | 'deload' | 'back' | 'own'
@@ -102,6 +103,18 @@ const firstWeekBack = (by: number): Authored => ({
   author: 'back',
   label: 'first week back',
 })
+
+/** What pauses change that a program goes on through, each for its days. */
+export const pauseChanges = (pauses: readonly Pause[]): Authored[] =>
+  pauses.flatMap(({ id, from, to, reason, changes, muscles }) =>
+    changes.map((change, i): Authored => {
+      const days = { from, to: to === null ? lastDay : addDays(to, -1) }
+      const where = muscles ? { days, muscles } : { days }
+      return { adjustment: { id: `${id}:${i}`, do: change, where }, author: 'own', label: reason }
+    }),
+  )
+
+const lastDay = '9999-12-31'
 
 /** The changes that act on a spot. */
 export const acting = (changes: Authored[], spot: Spot): Authored[] =>

@@ -1,5 +1,6 @@
 import type { Spot } from '../../adjustments/index.ts'
 import { liftOf, type Library } from '../../library/index.ts'
+import { changingPauses, type Pause } from '../../facts/index.ts'
 import { backBy } from '../state/backBy.ts'
 import type { Id } from '../../parsing/index.ts'
 import type { Place } from '../../calendar/index.ts'
@@ -7,7 +8,7 @@ import type { SessionLog, SetLog } from '../../member/index.ts'
 import type { Slot } from '../../template/index.ts'
 import type { Day } from '../../units/index.ts'
 import { advance } from './advance.ts'
-import { changesOf, type Authored } from '../compile/changes.ts'
+import { changesOf, pauseChanges, type Authored } from '../compile/changes.ts'
 import { programOf } from '../compile/program.ts'
 import { segmentOn, templateOf, type Fold, type Outcome } from '../state/fold.ts'
 import { loadingAt, type Evidence } from '../../evidence/index.ts'
@@ -50,13 +51,16 @@ export function situationAt(
   const version = log?.shown && versions[log.shown.version] ? log.shown.version : running?.version
   const template = templateOf(fold, version ?? segmentOn(fold.enrolment, day).version)
   const back = backBy(state, template, evidence, fold.enrolment.id, place.week, day)
-  const changes = changesOf(template, evidence, place.phase, running ?? noWeek, back)
+  const planned = changesOf(template, evidence, place.phase, running ?? noWeek, back)
+  const paused = evidence.pauses.length ? changingPauses(evidence.pauses, fold.enrolment.id) : noPause
+  const changes = paused.length ? [...planned, ...pauseChanges(paused)] : planned
   const { phase, phaseWeek, toTest, session } = place
   const spot: Spot = { phase: phase.id, phaseWeek, toTest, day, session, slot: undefined }
   const program = programOf(template)
   return { library, template, program, state, evidence, place, day, spot, changes, back, at }
 }
 
+const noPause: Pause[] = []
 const noWeek: Parameters<typeof changesOf>[3] = { track: null, deload: null }
 
 /** A situation as it would be under other changes. */

@@ -16,11 +16,13 @@ import { memberScopes, type MemberScope } from '../members/memberScope.ts'
 import { notFound, Problem } from '../../http/problem.ts'
 import { nextFactId } from '@young-oak/api/factId'
 import { readMemberFile } from '../training/memberFile.ts'
+import { newVersionOf } from '../training/newVersion.ts'
 import { insertFact, insertFacts } from '../training/store.ts'
 import { readFact } from './store.ts'
 
 export async function progress(scope: MemberScope, day: Day): Promise<ProgressView> {
-  const { file, lets } = await readMemberFile(scope)
+  const read = await readMemberFile(scope)
+  const { file, lets } = read
   const { library } = scope
   const { member, versions } = file
   const planned = planMember(inputOf(scope, file, { today: day, through: 'end' }))
@@ -45,6 +47,7 @@ export async function progress(scope: MemberScope, day: Day): Promise<ProgressVi
       tracks: Object.entries(template.tracks).map(([id, { name }]) => ({ id, name })),
       choosesTrack: lets[enrolment]?.choosesTrack ?? false,
       paused: plans[enrolment]?.paused,
+      changed: plans[enrolment] && newVersionOf(read, plans[enrolment], day),
       policy: template.deloadPolicy ?? 'both',
       advice: advise(library, readSignals(member, planned, enrolment, template, day), template.deloadPolicy),
     })),

@@ -8,6 +8,7 @@ import { addDays, type Day } from '@young-oak/core/units'
 import type { MemberScope } from '../members/memberScope.ts'
 import { listProposals } from '../maxes/service.ts'
 import { readChanges, readMemberFile, type Read } from './memberFile.ts'
+import { newVersionOf } from './newVersion.ts'
 import { inputOf } from './planInput.ts'
 import { keepCheckpoints } from './store.ts'
 
@@ -22,12 +23,14 @@ export async function today(scope: MemberScope, day: Day, at?: string): Promise<
     const template = versions[plan.version]
     const track = template?.tracks[plan.track ?? '']?.name
     const next = waiting.find(({ after }) => after === plan.enrolment)?.segments.at(-1)?.version
+    const changed = newVersionOf(read, plan, day)
     return {
       enrolment: plan.enrolment,
       name: template?.name ?? '',
       ...(template?.note && { note: template.note }),
       ...(track && { track }),
       ...(next && { next: versions[next]?.name ?? '' }),
+      ...(changed && { changed }),
       plan: withoutOldSteps(opened(plan, lets[plan.enrolment]?.opens ?? null), day),
     }
   })

@@ -1,11 +1,13 @@
 import { useState } from 'react'
 import type { ProgressView } from '@young-oak/api/progress'
-import { pauseReasons, type PauseReason } from '@young-oak/core/facts'
-import { formatDay } from '@young-oak/core/units'
+import { goesOn, pauseReasons, type PauseReason } from '@young-oak/core/facts'
+import { muscles, type Muscle } from '@young-oak/core/library'
 import { today } from '../../app/today.ts'
 import { Button } from '../../ui/Button.tsx'
+import { Choices } from '../../ui/Choices.tsx'
 import { Details } from '../../ui/Details.tsx'
 import { Field, PhoneSelect } from '../../ui/Field.tsx'
+import { changesWhile, meanwhiles, sayMeanwhile, sayPause, type Meanwhile } from './meanwhile.ts'
 import { useGive } from './useGive.ts'
 
 type Props = { program: ProgressView['programs'][number]; member: string | undefined }
@@ -20,27 +22,28 @@ export function PauseForm({ program: { enrolment, name, paused }, member }: Prop
   const { give, isBusy } = useGive(member)
   const [reason, setReason] = useState<PauseReason>('holiday')
   const [to, setTo] = useState('')
+  const [meanwhile, setMeanwhile] = useState<Meanwhile>('nothing')
+  const [without, setWithout] = useState<Muscle[]>([])
   const [way, setWay] = useState<Way>('program')
   if (paused) {
-    const { id, from, to: until, reason: why, back } = paused
+    const { id } = paused
     return (
       <div className="my-1 flex flex-wrap items-center gap-x-3 rounded bg-mist-wash px-3 py-1 text-mist">
-        <span className="grow">
-          Paused since {formatDay(from)} ({why}){until && `, back on ${formatDay(until)}`}
-          {back !== null && back < 0 && `; first week back at −${-back}% load`}
-        </span>
+        <span className="grow">{sayPause(paused)}</span>
         <Button
           look="quiet"
           className="min-h-11"
           disabled={isBusy}
           onClick={() => void give({ kind: 'resume', pause: id }, `${name} goes on today.`)}
         >
-          End the pause today
+          {goesOn(paused) ? 'Train as written from today' : 'End the pause today'}
         </Button>
       </div>
     )
   }
+  const changes = changesWhile(meanwhile, without)
   const pause = () =>
+    changes &&
     give(
       {
         kind: 'pause',
@@ -48,11 +51,12 @@ export function PauseForm({ program: { enrolment, name, paused }, member }: Prop
         reason,
         ...(to && { to }),
         ...(way !== 'program' && { back: Number(way) }),
+        ...changes,
       },
-      `${name} is paused.`,
+      meanwhile === 'nothing' ? `${name} is paused.` : `${name} goes on with these changes.`,
     )
   return (
-    <Details title="Pause this program" className="">
+    <Details title="Pause this program, or train around something" className="">
       <form
         className="grid grid-cols-2 items-start gap-3"
         onSubmit={(event) => {
@@ -69,6 +73,27 @@ export function PauseForm({ program: { enrolment, name, paused }, member }: Prop
             <option key={one}>{one}</option>
           ))}
         </PhoneSelect>
+        <PhoneSelect
+          label="Meanwhile"
+          value={meanwhile}
+          onChange={({ target }) => setMeanwhile(target.value as Meanwhile)}
+        >
+          {meanwhiles.map((one) => (
+            <option key={one} value={one}>
+              {sayMeanwhile(one)}
+            </option>
+          ))}
+        </PhoneSelect>
+        {meanwhile === 'without' && (
+          <div className="col-span-2">
+            <Choices
+              label="Left out: lifts that work mainly"
+              chosen={without}
+              choices={muscles.map((muscle) => [muscle, muscle] as const)}
+              onChange={setWithout}
+            />
+          </div>
+        )}
         <Field
           label="First day back (optional)"
           type="date"
@@ -87,8 +112,8 @@ export function PauseForm({ program: { enrolment, name, paused }, member }: Prop
             </option>
           ))}
         </PhoneSelect>
-        <Button type="submit" look="plain" className="mt-6 min-h-11" disabled={isBusy}>
-          Pause {name}
+        <Button type="submit" look="plain" className="mt-6 min-h-11" disabled={isBusy || !changes}>
+          {meanwhile === 'nothing' ? 'Pause' : 'Change'} {name}
         </Button>
         {(reason === 'injury' || reason === 'illness') && (
           <p className="col-span-2 text-sm text-acorn">See a licensed professional before training again.</p>

@@ -1,6 +1,7 @@
 import { useState } from 'react'
 import type { ProgressView } from '@young-oak/api/progress'
 import { endReasons, type EndReason } from '@young-oak/core/facts'
+import { sayNewVersion } from '../training/sayNewVersion.ts'
 import { formatDay } from '@young-oak/core/units'
 import { Button } from '../../ui/Button.tsx'
 import { Details } from '../../ui/Details.tsx'
@@ -22,6 +23,7 @@ export function Programs({ view, member }: Props) {
         {view.programs.map((program) => (
           <li key={program.enrolment} className="py-1">
             {program.name}
+            {program.changed && <p className="text-sm text-bark">{sayNewVersion(program.changed)}</p>}
             <TrackChoice program={program} member={member} />
             <PauseForm program={program} member={member} />
             <EndForm enrolment={program.enrolment} name={program.name} member={member} />

@@ -18,6 +18,7 @@ import { OpenSession } from './OpenSession.tsx'
 import { trainAt } from './locationSlice.ts'
 import { recordSet } from './recordSet.ts'
 import { AfterSession } from './SessionQuestions.tsx'
+import { sayNewVersion } from './sayNewVersion.ts'
 import { SlotCard } from './SlotCard.tsx'
 import { SlotPreview } from './SlotPreview.tsx'
 import { useWorkFocus, workOf } from './useWorkFocus.ts'
@@ -33,7 +34,7 @@ type Props = {
 
 /** One program of the member: the session that is open, else the one that comes next. */
 export function ProgramToday({ program, logs, day, evidence, locations, proposals }: Props) {
-  const { enrolment, name, note, track, plan } = program
+  const { enrolment, name, note, track, plan, changed } = program
   const logOf = (place: PlannedSession) => {
     const week = weekOf(plan, place)
     const own = week && sessionLogId(enrolment, placeIn(week, place.inWeek), place.attempt)
@@ -70,12 +71,13 @@ export function ProgramToday({ program, logs, day, evidence, locations, proposal
             )}
             {(plan.paused ?? week?.deload) && (
               <span className="rounded bg-mist-wash px-2 py-0.5 text-sm whitespace-nowrap text-mist">
-                {plan.paused ? 'paused' : 'deload'}
+                {plan.paused ? (plan.paused.changes.length ? plan.paused.reason : 'paused') : 'deload'}
               </span>
             )}
           </p>
         </div>
       </header>
+      {changed?.note && <p className="mt-2 text-sm text-bark">{sayNewVersion(changed)}</p>}
       {week && <WeekLine week={week} current={open ?? next} />}
       {open ? (
         <OpenSession session={open} log={logOf(open) as SessionLog} evidence={evidence} />
