@@ -124,6 +124,7 @@ test('a database of format 1 keeps all its documents, and what a draft has chang
     '021_authors',
     '022_audit',
     '023_first_days',
+    '024_room',
   ])
   expect(
     await db('counting_publication')

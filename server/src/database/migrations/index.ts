@@ -22,6 +22,7 @@ import * as tracks from './020_tracks.ts'
 import * as authors from './021_authors.ts'
 import * as audit from './022_audit.ts'
 import * as firstDays from './023_first_days.ts'
+import * as room from './024_room.ts'
 
 type Migration = { up(db: Knex): Promise<void>; down(db: Knex): Promise<void> }
 
@@ -49,6 +50,7 @@ const migrations: Record<string, Migration> = {
   '021_authors': authors,
   '022_audit': audit,
   '023_first_days': firstDays,
+  '024_room': room,
 }
 
 /** Migrations by name, in order; each is a frozen file that imports no live code. */

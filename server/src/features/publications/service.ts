@@ -155,7 +155,7 @@ async function comeIntoForce(scope: Scope, id: string): Promise<void> {
 export async function viewPublication(scope: Scope, id: string, seat: Seat): Promise<PublicationView> {
   const found = await findPublication(scope, id, seat.id)
   if (!found) throw notFound('publication')
-  return { ...found, ...(await countMembers(scope, id)) }
+  return { ...found, ...(await countMembers(scope, id, found.state)) }
 }
 
 /** Takes a publication back, or calls it off while it is prepared; one that is over already stays as it is. */

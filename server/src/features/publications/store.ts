@@ -163,29 +163,25 @@ const lineOf = (row: PublicationLine & { madeAt: unknown }): PublicationLine => 
   madeAt: (row.madeAt as unknown as Date).toISOString(),
 })
 
-const hasStarted = `exists (
-  select from session_start s join session_log l on l.gym_id = s.gym_id and l.id = s.session_id
-  where l.gym_id = m.gym_id and l.enrolment_id = m.enrolment_id and s.version_id = p.version_id
-    and s.date between greatest(coalesce(m.starts_on, p.starts_on), p.in_force_on) and coalesce(p.ended_on, 'infinity'))`
+/** Whether a start `s` of a member `m` under a publication `p` counts for it; and whether it came after the publication was taken back, of no use to anybody. */
+const inTime = `s.date between greatest(coalesce(m.starts_on, p.starts_on), p.in_force_on) and coalesce(p.ended_on, 'infinity')`
+const tooLate = `s.date > p.ended_on and not exists (
+  select from counting_publication c where c.gym_id = m.gym_id and c.member_id = m.member_id
+    and c.enrolment_id = m.enrolment_id and c.version_id = p.version_id)`
+const startsOf = `session_start s join session_log l on l.gym_id = s.gym_id and l.id = s.session_id
+  where s.gym_id = m.gym_id and s.member_id = m.member_id and s.version_id = p.version_id and l.enrolment_id = m.enrolment_id`
 
-/** The first session that was started under a publication after it was taken back, where it does not count on and nothing else gave its version back. */
-const lateStart = `(
-  select min(s.date) from session_start s join session_log l on l.gym_id = s.gym_id and l.id = s.session_id
-  where p.state = 'withdrawn' and l.gym_id = m.gym_id and l.enrolment_id = m.enrolment_id and s.version_id = p.version_id and s.date > p.ended_on
-    and not exists (select from counting_publication c where c.gym_id = m.gym_id and c.member_id = m.member_id
-      and c.enrolment_id = m.enrolment_id and c.version_id = p.version_id))`
+type Counts = Pick<PublicationView, 'filled' | 'started' | 'late'>
 
-/** For how many members it is filled in, and how many have started a session under it, in time or too late. */
-export async function countMembers(
-  { db }: Scope,
-  id: string,
-): Promise<Pick<PublicationView, 'filled' | 'started' | 'late'>> {
+/** For how many members it is filled in, and how many have started a session under it, in time or too late. Nobody has before it counts. */
+export async function countMembers({ db, gym }: Scope, id: string, state: PublicationState): Promise<Counts> {
+  const whoStarted = (when: string) => `(
+    select count(*)::int from publication p join publication_member m on m.gym_id = p.gym_id and m.publication_id = p.id
+    where p.id = :id and exists (select from ${startsOf} and ${when}))`
   const { rows } = await db.raw(
-    `select count(m.enrolment_id)::int as filled, count(*) filter (where p.state <> 'preparing' and ${hasStarted})::int as started,
-       count(${lateStart})::int as late
-     from publication_member m join publication p on p.gym_id = m.gym_id and p.id = m.publication_id
-     where m.publication_id = ?`,
-    [id],
+    `select (select count(enrolment_id)::int from publication_member where gym_id = :gym and publication_id = :id) as filled,
+       ${state === 'preparing' ? '0' : whoStarted(inTime)} as started, ${state === 'withdrawn' ? whoStarted(tooLate) : '0'} as late`,
+    { gym, id },
   )
   return rows[0]
 }
@@ -193,8 +189,8 @@ export async function countMembers(
 /** Whom it reached, by name, from behind one on. */
 export async function listReached({ db }: Scope, id: string, after?: string): Promise<Page<PublishedTo>> {
   const { rows } = await db.raw(
-    `select o.id, o.name, greatest(coalesce(m.starts_on, p.starts_on), p.in_force_on) as start, ${hasStarted} as "hasStarted",
-       ${lateStart} as "lateStart"
+    `select o.id, o.name, greatest(coalesce(m.starts_on, p.starts_on), p.in_force_on) as start, exists (select from ${startsOf} and ${inTime}) as "hasStarted",
+       case when p.state = 'withdrawn' then (select min(s.date) from ${startsOf} and ${tooLate}) end as "lateStart"
      from publication_member m
      join publication p on p.gym_id = m.gym_id and p.id = m.publication_id
      join member o on o.gym_id = m.gym_id and o.id = m.member_id
@@ -239,24 +235,21 @@ export async function endPublication(
 
 /** Raises the revisions of a publication's members. */
 async function touchReached(scope: Scope, id: string): Promise<void> {
-  const members = await holdReached(scope, [id])
-  await scope.db.raw('update member set revision = revision + 1 where gym_id = ? and id = any(?::uuid[])', [
-    scope.gym,
-    members,
-  ])
+  await holdReached(scope, [id])
+  await scope.db.raw(
+    `update member o set revision = o.revision + 1 from publication_member m
+     where m.gym_id = ? and m.publication_id = ? and o.gym_id = m.gym_id and o.id = m.member_id`,
+    [scope.gym, id],
+  )
 }
 
-/** Holds the members of publications, all of them in the order of their ids, and answers those. */
-export async function holdReached({ db, gym }: Scope, ids: string[]): Promise<string[]> {
-  const reached = await db('publication_member')
-    .whereIn('publication_id', ids)
-    .distinct<{ member_id: string }[]>('member_id')
-  const members = reached.map(({ member_id }) => member_id)
-  await db.raw('select from member where gym_id = ? and id = any(?::uuid[]) order by id for update', [
-    gym,
-    members,
-  ])
-  return members
+/** Holds the members of publications, all of them in the order of their ids. */
+export async function holdReached({ db, gym }: Scope, ids: string[]): Promise<void> {
+  await db.raw(
+    `select count(*) from (select from member where gym_id = ?
+       and id in (select member_id from publication_member where gym_id = ? and publication_id = any(?::uuid[])) order by id for update) held`,
+    [gym, gym, ids],
+  )
 }
 
 /** Today in the gym's zone. */
