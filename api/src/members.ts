@@ -2,6 +2,9 @@ import type { Member } from '@young-oak/core/facts'
 import type { Enrolment } from '@young-oak/core/member'
 import type { Template } from '@young-oak/core/template'
 
+/** How many lines a page of a long list may have, for whoever reads all of it. */
+export const longPage = 2000
+
 /** A member as a writer's list shows them. */
 export type MemberLine = {
   id: string

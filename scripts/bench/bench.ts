@@ -17,6 +17,7 @@ import { addGyms } from './gyms.ts'
 import { addMembers, addYears, benchList, benchYears } from './large.ts'
 import { benchPageSize } from './pageSize.ts'
 import { benchHttp } from './http.ts'
+import { benchMembersPage } from './membersPage.ts'
 import { benchPublishing } from './publishing.ts'
 import { benchPlanners } from './planners.ts'
 
@@ -94,6 +95,7 @@ async function overHttp(): Promise<void> {
       addMembers(cluster.psql, 'bench', gym)
       const owner = demoAccounts.find(({ email }) => email.startsWith('perrin'))
       tell(await benchList(base, owner?.email ?? '', owner?.password ?? ''))
+      tell(await benchMembersPage(base, owner?.email ?? '', owner?.password ?? ''))
       if (writer) tell(await benchPublishing(cluster.psql, base, gym, writer))
     } finally {
       if (server.pid) process.kill(-server.pid, 'SIGTERM')

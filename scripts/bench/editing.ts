@@ -1,7 +1,7 @@
 // Editing the largest template in Chromium: the script that a key runs before its cell can be painted, and the time to the worker's answer.
-import { build, buildHeader } from '@young-oak/api/build'
-import { chromium, type Page } from '@playwright/test'
+import type { Page } from '@playwright/test'
 import { pick } from '../../e2e/pickers.ts'
+import { headers, openChromium, signedIn } from './chromium.ts'
 import type { Figure } from './figure.ts'
 import { largeTemplate } from './largeTemplate.ts'
 
@@ -9,20 +9,9 @@ type Measured = { keys: number[]; answers: number[] }
 
 /** Signs a writer in, stores the largest template and types in it, on this processor and on one four times slower. */
 export async function benchEditing(base: string, email: string, password: string): Promise<Figure[]> {
-  const browser = await chromium.launch({
-    executablePath: '/usr/bin/chromium',
-    args: [
-      '--no-sandbox',
-      '--disable-gpu',
-      '--disable-quic',
-      '--no-first-run',
-      '--disable-background-networking',
-    ],
-  })
+  const browser = await openChromium()
   try {
-    const page = await browser.newPage({ viewport: { width: 1280, height: 800 }, baseURL: base })
-    const headers = { [buildHeader]: String(build) }
-    await page.request.post('/api/session', { data: { email, password }, headers })
+    const page = await signedIn(browser, base, email, password)
     const { id } = (await (
       await page.request.post('/api/templates', { data: { template: largeTemplate() }, headers })
     ).json()) as { id: string }

@@ -1,3 +1,4 @@
+import { longPage } from '../members.ts'
 import { object, string, type AnySchema, type InferType, type ISchema } from 'yup'
 import type { ProblemCode } from '../problems.ts'
 import { day } from '../fields.ts'
@@ -50,6 +51,19 @@ export const onDay = object({ today: day().required('Say which day it is: ?today
 const pageKeys = { after: string().uuid().optional() }
 export const paged = object(pageKeys).noUnknown()
 export const pagedOnDay = onDay.shape(pageKeys).noUnknown()
+
+/** With how many lines a page is to have, where it may have more than others. */
+export const pagedLong = object({
+  ...pageKeys,
+  most: string()
+    .matches(/^\d{1,4}$/)
+    .test(
+      'most',
+      `at most ${longPage}`,
+      (value) => value === undefined || (Number(value) >= 1 && Number(value) <= longPage),
+    )
+    .optional(),
+}).noUnknown()
 
 /** Some of a list, in order, and where the next begins; null at its end. */
 export type Page<T> = { items: T[]; next: string | null }

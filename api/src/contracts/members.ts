@@ -1,6 +1,6 @@
 import type { Member } from '@young-oak/core/facts'
 import type { MemberFile, MemberLine, OwnData } from '../members.ts'
-import { contract, paged, pageOf } from './contract.ts'
+import { contract, pagedLong, pageOf } from './contract.ts'
 import { fact } from './known.ts'
 import { enrolment, sessionLog } from './logs.ts'
 import { version } from './shown.ts'
@@ -21,7 +21,7 @@ export const members = {
     path: '/members',
     says: 'Who trains in the gym, by name, with programs and attendance.',
     who: ['owner', 'writer'],
-    query: paged,
+    query: pagedLong,
     answer: pageOf(
       exact<MemberLine>({
         id: text(),

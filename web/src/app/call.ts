@@ -58,17 +58,21 @@ type Paged = { [N in RouteName]: Answer<N> extends Page<unknown> ? N : never }[R
 type Line<N extends Paged> = Answer<N> extends Page<infer T> ? T : never
 type Ask = (args: FetchArgs) => unknown
 
-/** A whole list, asked for page after page. */
+/** A whole list, asked for page after page; `later` says more of the pages behind the first. */
 export async function everyPage<N extends Paged, E>(
   name: N,
   query: Omit<NonNullable<Query<N>>, 'after'>,
   ask: Ask,
   params?: Record<string, string>,
+  later?: Partial<NonNullable<Query<N>>>,
 ): Promise<{ data: Line<N>[] } | { error: E }> {
   const lines: Line<N>[] = []
   let after: string | null | undefined
   do {
-    const said = { ...(params && { params }), query: { ...query, ...(after && { after }) } } as Said<N>
+    const said = {
+      ...(params && { params }),
+      query: { ...query, ...(after && { ...later, after }) },
+    } as Said<N>
     const { data, error } = (await ask(call(name, said))) as { data?: Page<Line<N>>; error?: E }
     if (!data) return { error: error as E }
     lines.push(...data.items)

@@ -145,4 +145,10 @@ test('a long list comes in pages by name, each line once; so do the maxes of a w
     expect(new Set(seen).size).toBe(405)
   }
   await desk.get('/api/members?after=nobody').expect(422)
+
+  // Whoever reads all of it may ask for more at once.
+  const { body: long } = await desk.get('/api/members?most=300').expect(200)
+  expect([long.items.length, long.next]).toEqual([300, long.items.at(-1).id])
+  expect((await desk.get('/api/members?most=2000').expect(200)).body.next).toBeNull()
+  for (const most of ['0', '2001', 'all']) await desk.get(`/api/members?most=${most}`).expect(422)
 })

@@ -1,3 +1,4 @@
+import { pageSize } from '@young-oak/api/contracts'
 import { route, type Route } from '../../http/route.ts'
 import { readMemberFile } from '../training/memberFile.ts'
 import { listMembers, readOwn } from './store.ts'
@@ -5,7 +6,7 @@ import { listMembers, readOwn } from './store.ts'
 /** Staff see who is here and how often; training data open to those whom the member is assigned to alone. */
 export const memberRoutes: Route[] = [
   route('get /members', ({ inScope, seat, query }) =>
-    inScope((scope) => listMembers(scope, seat.id, query.after)),
+    inScope((scope) => listMembers(scope, seat.id, query.after, Number(query.most ?? pageSize))),
   ),
   route('get /members/:id/file', ({ inMember }) =>
     inMember(async (scope) => (await readMemberFile(scope)).file),

@@ -1,4 +1,4 @@
-import { pageSize, type Page } from '@young-oak/api/contracts'
+import type { Page } from '@young-oak/api/contracts'
 import type { MemberLine, OwnData } from '@young-oak/api/members'
 import type { Scope } from '../../database/scope.ts'
 import { pageFrom } from '../../http/page.ts'
@@ -9,7 +9,8 @@ import type { MemberScope } from './memberScope.ts'
 export async function listMembers(
   { db, gym }: Scope,
   staff: string,
-  after?: string,
+  after: string | undefined,
+  most: number,
 ): Promise<Page<MemberLine>> {
   const { rows } = await db.raw(
     `with page as (
@@ -38,9 +39,9 @@ export async function listMembers(
          and l.date >= g.today - (extract(isodow from g.today)::int - g.first + 7) % 7 - 21
          and exists (select from set_entry s where s.gym_id = l.gym_id and s.session_id = l.id and s.state = 'done')) recent
      order by m.name, m.id`,
-    [gym, after ?? null, after ?? null, pageSize + 1, staff, gym],
+    [gym, after ?? null, after ?? null, most + 1, staff, gym],
   )
-  return pageFrom(rows as MemberLine[])
+  return pageFrom(rows as MemberLine[], most)
 }
 
 /** What is kept of a member beside what plans them. */

@@ -1,5 +1,5 @@
 import type { FetchBaseQueryError } from '@reduxjs/toolkit/query/react'
-import type { MemberLine } from '@young-oak/api/members'
+import { longPage, type MemberLine } from '@young-oak/api/members'
 import { call, everyPage, type Answer } from '../call.ts'
 import type { Build } from './build.ts'
 
@@ -7,7 +7,14 @@ import type { Build } from './build.ts'
 export const membersEndpoints = (build: Build) => ({
   members: build.query<MemberLine[], void>({
     queryFn: (_none, _api, _extra, base) =>
-      everyPage<'get /members', FetchBaseQueryError>('get /members', {}, base),
+      everyPage<'get /members', FetchBaseQueryError>('get /members', {}, base, undefined, {
+        most: String(longPage),
+      }),
+    providesTags: ['Members'],
+  }),
+  /** What a long list opens with. */
+  firstMembers: build.query<Answer<'get /members'>, void>({
+    query: () => call('get /members', { query: {} }),
     providesTags: ['Members'],
   }),
   memberFile: build.query<Answer<'get /members/:id/file'>, string>({

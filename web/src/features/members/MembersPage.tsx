@@ -20,9 +20,17 @@ import { FormerMembers } from './FormerMembers.tsx'
 export default function MembersPage() {
   useTitle('Members')
   const { data: session } = api.useSessionQuery()
-  const { data, error, isLoading, refetch } = api.useMembersQuery(undefined, {
+  const {
+    data: all,
+    error,
+    isLoading,
+    refetch,
+  } = api.useMembersQuery(undefined, {
     refetchOnMountOrArgChange: true,
   })
+  // A long list opens with its first page; what acts on all of it waits for the rest.
+  const { data: first } = api.useFirstMembersQuery(undefined, { skip: all !== undefined })
+  const data = all ?? first?.items
   const kind = session?.seat?.kind
   return (
     <main className="mx-auto w-full max-w-5xl px-4 py-6">
@@ -45,23 +53,34 @@ export default function MembersPage() {
           and priorities. To see a member’s loads, open a template and choose the member.
         </p>
       )}
-      {isLoading && <p className="mt-6 text-bark">Loading…</p>}
+      {isLoading && (
+        <p role="status" className="mt-3 text-bark">
+          {first ? `The first ${first.items.length} members; loading the others…` : 'Loading…'}
+        </p>
+      )}
       <NotRead error={error} onRetry={refetch} />
       {data?.length === 0 && (
         <p className="mt-6 text-bark">
           No members yet. Invite the first ones: each gets a link of their own.
         </p>
       )}
-      {data && data.length > 0 && kind === 'owner' && <OwnersList members={data} />}
-      {data && data.length > 0 && kind === 'writer' && <WritersList members={data} />}
+      {data && data.length > 0 && kind === 'owner' && (
+        <OwnersList members={data} isWhole={all !== undefined} />
+      )}
+      {data && data.length > 0 && kind === 'writer' && (
+        <WritersList members={data} isWhole={all !== undefined} />
+      )}
       {kind === 'owner' && <FormerMembers />}
       <Toasts />
     </main>
   )
 }
 
+/** `isWhole`: everybody is among them; else the first of them by name. */
+type ListProps = { members: MemberLine[]; isWhole: boolean }
+
 /** A writer’s list: everybody, the writer’s own, or those of them who are in a group. */
-function WritersList({ members }: { members: MemberLine[] }) {
+function WritersList({ members, isWhole }: ListProps) {
   const [show, setShow] = useState<'all' | 'own' | GroupChoice>('all')
   const { options, isGroup, found } = useGroupFilter(show)
   const shown =
@@ -84,7 +103,7 @@ function WritersList({ members }: { members: MemberLine[] }) {
           {found.others > 0 && `; ${found.others} of other writers are in it too`}
         </p>
       )}
-      <ManyActs members={shown.flatMap(({ id, isMine }) => (isMine ? [id] : []))} />
+      {isWhole && <ManyActs members={shown.flatMap(({ id, isMine }) => (isMine ? [id] : []))} />}
       {shown.length > 0 ? (
         <DataTable label="Members" rows={shown} columns={writersColumns} keyOf={keyOf} isLong />
       ) : (
@@ -101,7 +120,7 @@ function WritersList({ members }: { members: MemberLine[] }) {
 }
 
 /** The owner’s list: who has which writers, and a way to change it for many at once. Those whom nobody has can be seen alone. */
-function OwnersList({ members }: { members: MemberLine[] }) {
+function OwnersList({ members, isWhole }: ListProps) {
   const [chosen, setChosen] = useState<ReadonlySet<string>>(new Set())
   const [isAlone, setAlone] = useState(false)
   const requests =
@@ -122,7 +141,7 @@ function OwnersList({ members }: { members: MemberLine[] }) {
   }, [chosen])
   return (
     <>
-      {alone.length > 0 && (
+      {isWhole && alone.length > 0 && (
         <p className="mt-2 rounded bg-acorn-wash px-3 py-2 text-acorn">
           {alone.length === 1 ? '1 member has' : `${alone.length} members have`} no writer, and nobody can
           plan them.
@@ -147,7 +166,11 @@ function OwnersList({ members }: { members: MemberLine[] }) {
           />
           Only members without a writer
         </label>
-        <Button look="quiet" onClick={() => setChosen(new Set(shown.map(({ id }) => id)))}>
+        <Button
+          look="quiet"
+          disabled={!isWhole}
+          onClick={() => setChosen(new Set(shown.map(({ id }) => id)))}
+        >
           Choose all {shown.length}
         </Button>
         {picked.length > 0 && (

@@ -12,7 +12,8 @@ import { countOf } from './sayPublication.ts'
 type Props = {
   /** The template's, to say who is on it. */
   name: string
-  members: MemberLine[]
+  /** Undefined while they are read. */
+  members: MemberLine[] | undefined
   chosen: readonly string[]
   onChoose: (members: string[]) => void
   error?: string | undefined
@@ -20,9 +21,12 @@ type Props = {
 
 const options = filters.map((filter): Option<Filter | GroupChoice> => [filter, filterTitles[filter]])
 
+const noMembers: MemberLine[] = []
+
 /** The writer's own members, found by a filter and by name, to choose one by one or all that were found. */
-export function Audience({ name, members, chosen, onChoose, error }: Props) {
+export function Audience({ name, members: read, chosen, onChoose, error }: Props) {
   const [filter, setFilter] = useState<Filter | GroupChoice>('all')
+  const members = read ?? noMembers
   const { options: groups, isGroup, found } = useGroupFilter(filter)
   const [typed, setTyped] = useState('')
   const { own, others } = useMemo(
@@ -78,7 +82,7 @@ export function Audience({ name, members, chosen, onChoose, error }: Props) {
         onPick={(member, isChosen) => choose([member], isChosen)}
         beside={({ programs }) => programs.join(', ') || 'no program'}
         nobody={
-          isGroup && !found
+          (isGroup && !found) || !read
             ? 'Loading…'
             : members.some(({ isMine }) => isMine)
               ? 'None of your members fits.'

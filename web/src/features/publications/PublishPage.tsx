@@ -140,7 +140,7 @@ function Publishing({ view, onMoved }: Props) {
       <div className="mt-5 grid gap-x-10 gap-y-6 lg:grid-cols-[minmax(0,5fr)_minmax(0,6fr)]">
         <Audience
           name={draft.name}
-          members={members ?? []}
+          members={members}
           chosen={given.members}
           onChoose={choose}
           error={formState.errors.members?.message}
