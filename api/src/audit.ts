@@ -68,6 +68,8 @@ export type AuditLine = {
   what: Audited
   /** By name, where it was about one member. */
   member: string | null
+  /** By name, where it was about something else that is still there: a seat, an invitation, a group, a template, a location. */
+  about: string | null
   /** How many lines of a list were seen, or how many people it was about. */
   count: number | null
 }

@@ -9,6 +9,7 @@ const line = () =>
     who: text(),
     what: choice(...auditedNames),
     member: orNull(text()),
+    about: orNull(text()),
     count: orNull(count()),
   })
 

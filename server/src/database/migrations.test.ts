@@ -125,6 +125,7 @@ test('a database of format 1 keeps all its documents, and what a draft has chang
     '022_audit',
     '023_first_days',
     '024_room',
+    '025_audit_subject',
   ])
   expect(
     await db('counting_publication')

@@ -23,6 +23,7 @@ import * as authors from './021_authors.ts'
 import * as audit from './022_audit.ts'
 import * as firstDays from './023_first_days.ts'
 import * as room from './024_room.ts'
+import * as auditSubject from './025_audit_subject.ts'
 
 type Migration = { up(db: Knex): Promise<void>; down(db: Knex): Promise<void> }
 
@@ -51,6 +52,7 @@ const migrations: Record<string, Migration> = {
   '022_audit': audit,
   '023_first_days': firstDays,
   '024_room': room,
+  '025_audit_subject': auditSubject,
 }
 
 /** Migrations by name, in order; each is a frozen file that imports no live code. */

@@ -35,6 +35,28 @@ const give = (by: Agent, path: string) =>
   by.post(`/api/${path}/facts`).send({ fact: { kind: 'checkIn', sleep: 3 }, today })
 
 describe('the audit', () => {
+  test('names the seat, the invitation or the group that a change was about, to owners alone', async () => {
+    const wanda = await world.addStaff(gym, 'writer', 'Wanda')
+    await owner.post(`/api/staff/${wanda.id}/leave`).expect(200)
+    const people = [{ name: 'Nia', email: 'nia@test.example', role: 'member' }]
+    const { body: invited } = await owner.post('/api/invitations').send({ people }).expect(200)
+    await owner.delete(`/api/invitations/${invited[0].id}`).expect(204)
+    const { body: group } = await coach.post('/api/groups').send({ name: 'Early', rule: null }).expect(200)
+    await coach
+      .post(`/api/groups/${group.id}/members`)
+      .send({ members: [mel.id], isIn: true })
+      .expect(200)
+    const about = (page: Page<AuditLine>) => page.items.map((line) => [line.what, line.about])
+    expect(about(await all())).toEqual([
+      ['post /groups/:id/members', 'Early'],
+      ['post /groups', null],
+      ['delete /invitations/:id', 'Nia'],
+      ['post /invitations', null],
+      ['post /staff/:id/leave', 'Wanda'],
+    ])
+    expect(about(await own())).toEqual([['post /groups/:id/members', null]])
+  })
+
   test('keeps that somebody looked at a member once a day, and each change, for the owner and the member', async () => {
     await coach.get(`/api/members/${mel.id}/progress?today=${today}`).expect(200)
     await coach.get(`/api/members/${mel.id}/progress?today=${today}`).expect(200)

@@ -15,7 +15,7 @@ type Done = {
 /** Keeps what staff did, in the transaction in which it was done; what members do with their own is not noted. */
 export async function note(scope: Scope, { name, seat, params, query, body, answer }: Done): Promise<void> {
   if (seat.kind === 'member' || !isAudited(name)) return
-  const entry = { staff: seat.id, what: name }
+  const entry = { staff: seat.id, what: name, subject: subjectIn(name, params) }
   switch (audited[name].kind) {
     case 'read':
       return noteRead(scope, entry, params.id as string)
@@ -26,9 +26,13 @@ export async function note(scope: Scope, { name, seat, params, query, body, answ
   }
 }
 
+/** What the address names, where that is no member. */
+const subjectIn = (name: string, { id }: Done['params']): string | null =>
+  id === undefined || name.includes('/members/:id/') ? null : id
+
 /** A list comes whole, or in pages. */
 function seenIn(params: Done['params'], query: Done['query'], answer: unknown) {
-  const { after, today: _, ...wanted } = query
+  const { after, today: _, most: _most, ...wanted } = query
   const filter = Object.entries({ ...params, ...wanted })
     .map(([key, value]) => `${key}=${String(value)}`)
     .sort()

@@ -3,7 +3,8 @@ import { pageSize, type Page } from '@young-oak/api/contracts'
 import { pageFrom } from '../../http/page.ts'
 import type { Scope } from '../../database/scope.ts'
 
-type Entry = { staff: string; what: Audited }
+/** `subject`: what it is about where that is no member. */
+type Entry = { staff: string; what: Audited; subject: string | null }
 
 const today = '(select (now() at time zone zone)::date from gym where id = ?)'
 
@@ -19,33 +20,44 @@ export async function noteRead({ db, gym }: Scope, { staff, what }: Entry, membe
 /** Lines of a list: once a day for each filter; further pages add to the count until its end was seen. */
 export async function noteList(
   { db, gym }: Scope,
-  { staff, what }: Entry,
+  { staff, what, subject }: Entry,
   { filter, count, isFirst, isLast }: { filter: string; count: number; isFirst: boolean; isLast: boolean },
 ): Promise<void> {
   await db.raw(
-    `insert into audit (gym_id, day, staff_id, kind, what, filter, count, is_whole) values (?, ${today}, ?, 'list', ?, ?, ?, ?)
+    `insert into audit (gym_id, day, staff_id, kind, what, subject, filter, count, is_whole) values (?, ${today}, ?, 'list', ?, ?, ?, ?, ?)
      on conflict (gym_id, day, staff_id, what, filter) where kind = 'list' do update
        set count = case when ? then greatest(audit.count, excluded.count) else audit.count + excluded.count end, is_whole = excluded.is_whole
        where not audit.is_whole`,
-    [gym, gym, staff, what, filter, count, isLast, isFirst],
+    [gym, gym, staff, what, subject, filter, count, isLast, isFirst],
   )
 }
 
 /** A change, of one member or several, or of something else. */
 export async function noteChange(
   { db, gym }: Scope,
-  { staff, what }: Entry,
+  { staff, what, subject }: Entry,
   { members, count }: { members: string[]; count: number | null },
 ): Promise<void> {
   await db.raw(
-    `insert into audit (gym_id, day, staff_id, kind, what, member_id, count)
-     select ?, ${today}, ?, 'change', ?, m.id, ?::int from (select null::uuid as id where cardinality(?::uuid[]) = 0 union all
+    `insert into audit (gym_id, day, staff_id, kind, what, subject, member_id, count)
+     select ?, ${today}, ?, 'change', ?, ?, m.id, ?::int from (select null::uuid as id where cardinality(?::uuid[]) = 0 union all
        select id from member where gym_id = ? and id = any(?::uuid[])) m`,
-    [gym, gym, staff, what, count, members, gym, members],
+    [gym, gym, staff, what, subject, count, members, gym, members],
   )
 }
 
-const lines = `select a.id::text, a.at, s.name as who, a.what, m.name as member, a.count
+/** Tables of what an entry may be about, each with a name. */
+const subjects = ['staff', 'invitation', 'join_request', 'member_group', 'template', 'location']
+const about = `(select name from (${subjects
+  .map((table) => `select name from ${table} where gym_id = a.gym_id and id::text = a.subject`)
+  .join(
+    ' union all ',
+  )} union all select t.name from publication p join template t on t.gym_id = p.gym_id and t.id = p.template_id
+    where p.gym_id = a.gym_id and p.id::text = a.subject) subject limit 1)`
+
+const linesWith = (
+  about: string,
+) => `select a.id::text, a.at, s.name as who, a.what, m.name as member, ${about} as about, a.count
   from audit a join staff s on s.gym_id = a.gym_id and s.id = a.staff_id
   left join member m on m.gym_id = a.gym_id and m.id = a.member_id`
 
@@ -56,20 +68,21 @@ export async function listAudit(
 ): Promise<Page<AuditLine>> {
   const wanted = `%${name.trim().replace(/[\\%_]/g, '\\$&')}%`
   const { rows } = await db.raw(
-    `${lines} where a.gym_id = ? and a.id < ? and (?::text is null or a.kind = ?) and (s.name ilike ? or m.name ilike ?)
+    `${linesWith(about)} where a.gym_id = ? and a.id < ? and (?::text is null or a.kind = ?) and (s.name ilike ? or m.name ilike ?)
      order by a.id desc limit ?`,
     [gym, after ?? last, kind ?? null, kind ?? null, wanted, wanted, pageSize + 1],
   )
   return pageFrom((rows as Row[]).map(lineOf))
 }
 
+/** Of one member. How their writers name groups is none of it. */
 export async function listAuditOf(
   { db, gym }: Scope,
   member: string,
   after: string = last,
 ): Promise<Page<AuditLine>> {
   const { rows } = await db.raw(
-    `${lines} where a.gym_id = ? and a.member_id = ? and a.id < ? order by a.id desc limit ?`,
+    `${linesWith('null')} where a.gym_id = ? and a.member_id = ? and a.id < ? order by a.id desc limit ?`,
     [gym, member, after, pageSize + 1],
   )
   return pageFrom((rows as Row[]).map(lineOf))

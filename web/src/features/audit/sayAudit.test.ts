@@ -8,6 +8,7 @@ const line: AuditLine = {
   who: 'Will',
   what: 'get /members/:id/progress',
   member: 'Mel',
+  about: null,
   count: null,
 }
 
@@ -19,6 +20,9 @@ test('what was done is said of whom, and to the member as their own', () => {
   )
   expect(sayAudit({ ...line, what: 'post /invitations', member: null, count: 1 }, false)).toBe(
     'Will invited people (1 person)',
+  )
+  expect(sayAudit({ ...line, what: 'post /staff/:id/leave', member: null, about: 'Wanda' }, false)).toBe(
+    'Will ended a seat of the staff: Wanda',
   )
 })
 
