@@ -56,6 +56,8 @@ export async function openQueue(
       logger: quiet,
       taskList,
       events: alive.events,
+      // What becomes of a task is written down in batches: only of those does the queue bear that they fail. It ends then, and is opened anew.
+      preset: { worker: { completeJobBatchDelay: 0, failJobBatchDelay: 0 } },
     })
     const timer = setInterval(() => void alive.takeUp().catch(() => undefined), everyMs)
     await alive.takeUp()
