@@ -89,6 +89,16 @@ describe('a first day of each member’s own', () => {
     expect(await startOf('Cy', addDays(monday, 9))).toEqual([addDays(monday, 9)])
   })
 
+  test('that lies ahead comes to nothing where the program is started over before it', async () => {
+    const onIt = async () =>
+      (await world.owner('current_enrolment').where({ member_id: idOf('Cy') })).map((one) => one.starts_on)
+    await publish({ start: today, ownStarts: [{ member: idOf('Cy'), start: addDays(monday, 9) }] })
+    await publish({ start: today, ownStarts: [{ member: idOf('Cy'), start: addDays(monday, 9) }] })
+    await publish({ start: today })
+    expect((await todayOf('Cy', today)).programs.map(({ plan }) => plan.start)).toEqual([today])
+    expect(await onIt()).toEqual([today])
+  })
+
   test('is refused for a member who is not chosen, twice for one, and more than two years away', async () => {
     const send = async (ownStarts: NonNullable<Publish['ownStarts']>, members = all()) =>
       coach
