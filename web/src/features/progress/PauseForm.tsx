@@ -53,12 +53,12 @@ export function PauseForm({ program: { enrolment, name, paused }, member }: Prop
         ...(way !== 'program' && { back: Number(way) }),
         ...changes,
       },
-      meanwhile === 'nothing' ? `${name} is paused.` : `${name} goes on with these changes.`,
+      meanwhile === 'nothing' ? `${name} is paused.` : `${name} goes on with this change.`,
     )
   return (
     <Details title="Pause this program, or train around something" className="">
       <form
-        className="grid grid-cols-2 items-start gap-3"
+        className="grid items-start gap-3 sm:grid-cols-2"
         onSubmit={(event) => {
           event.preventDefault()
           void pause()
@@ -85,7 +85,7 @@ export function PauseForm({ program: { enrolment, name, paused }, member }: Prop
           ))}
         </PhoneSelect>
         {meanwhile === 'without' && (
-          <div className="col-span-2">
+          <div className="sm:col-span-2">
             <Choices
               label="Left out: lifts that work mainly"
               chosen={without}
@@ -112,11 +112,11 @@ export function PauseForm({ program: { enrolment, name, paused }, member }: Prop
             </option>
           ))}
         </PhoneSelect>
-        <Button type="submit" look="plain" className="mt-6 min-h-11" disabled={isBusy || !changes}>
-          {meanwhile === 'nothing' ? 'Pause' : 'Change'} {name}
+        <Button type="submit" look="plain" className="min-h-11 sm:mt-6" disabled={isBusy || !changes}>
+          {meanwhile === 'nothing' ? `Pause ${name}` : 'Go on with this change'}
         </Button>
         {(reason === 'injury' || reason === 'illness') && (
-          <p className="col-span-2 text-sm text-acorn">See a licensed professional before training again.</p>
+          <p className="text-sm text-acorn sm:col-span-2">See a licensed professional before training again.</p>
         )}
       </form>
     </Details>
