@@ -1,4 +1,5 @@
 import { defineConfig } from '@playwright/test'
+import { chromiumOptions } from './chromium.ts'
 
 export default defineConfig({
   testDir: '.',
@@ -11,17 +12,6 @@ export default defineConfig({
   use: {
     viewport: { width: 1280, height: 800 },
     serviceWorkers: 'block',
-    launchOptions: {
-      executablePath: '/usr/bin/chromium',
-      args: [
-        '--no-sandbox',
-        '--disable-gpu',
-        '--disable-quic',
-        '--no-first-run',
-        '--disable-background-networking',
-        '--disable-component-update',
-        '--disable-sync',
-      ],
-    },
+    launchOptions: chromiumOptions,
   },
 })

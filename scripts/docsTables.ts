@@ -207,7 +207,7 @@ export function advisor(): string {
     'follows. An answer is advice to accept or dismiss; it never changes anything by itself. The Progress page shows it. A program that uses planned',
     'deloads only is never told to add or skip one. Where each indication begins to count is common practice without a source.',
     '',
-    '**Pain leads to caution, not to advice.** Nothing here is medical advice: new or returning members, and anyone with a condition, pregnancy or',
+    '**Pain leads to caution, not to advice**, and so does what the profile names for a licensed professional, until it is cleared. Nothing here is medical advice: new or returning members, and anyone with a condition, pregnancy or',
     'medication, see a licensed professional first; the facility’s rules come before the program’s.',
     '',
     '## Answers, in the order in which they are tried',

@@ -1,6 +1,7 @@
 // npm run screenshots: takes the pictures of docs/screenshots from a freshly started demo (E2E_URL, or port 4600).
 import { fileURLToPath } from 'node:url'
 import { chromium, type Browser, type Page } from '@playwright/test'
+import { chromiumOptions } from '../e2e/chromium.ts'
 import { choose, pick } from '../e2e/pickers.ts'
 
 const base = process.env.E2E_URL ?? 'http://127.0.0.1:4600'
@@ -8,16 +9,7 @@ const folder = fileURLToPath(new URL('../docs/screenshots/', import.meta.url))
 const phone = { width: 390, height: 844 }
 
 async function main(): Promise<void> {
-  const browser = await chromium.launch({
-    executablePath: '/usr/bin/chromium',
-    args: [
-      '--no-sandbox',
-      '--disable-gpu',
-      '--disable-quic',
-      '--no-first-run',
-      '--disable-background-networking',
-    ],
-  })
+  const browser = await chromium.launch(chromiumOptions)
   await takeWriter(browser)
   await takeRules(browser)
   await takeOwner(browser)

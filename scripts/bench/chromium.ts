@@ -1,20 +1,10 @@
 import { chromium, type Browser, type Page } from '@playwright/test'
+import { chromiumOptions } from '../../e2e/chromium.ts'
 import { build, buildHeader } from '@young-oak/api/build'
 
 export const headers = { [buildHeader]: String(build) }
 
-/** Debian's Chromium, quiet. */
-export const openChromium = (): Promise<Browser> =>
-  chromium.launch({
-    executablePath: '/usr/bin/chromium',
-    args: [
-      '--no-sandbox',
-      '--disable-gpu',
-      '--disable-quic',
-      '--no-first-run',
-      '--disable-background-networking',
-    ],
-  })
+export const openChromium = (): Promise<Browser> => chromium.launch(chromiumOptions)
 
 /** A wide page with somebody signed in. */
 export async function signedIn(
