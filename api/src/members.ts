@@ -14,6 +14,8 @@ export type MemberLine = {
   sessionsIn4Weeks: number
   /** Whether the signed-in writer is the one assigned, and may open the member's training data. */
   isMine: boolean
+  /** The groups by hand that a writer's own member is in, by name. */
+  groups: string[]
   /** The writers who are assigned, by name. */
   writers: { id: string; name: string }[]
 }

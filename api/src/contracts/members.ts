@@ -30,6 +30,7 @@ export const members = {
         lastSession: orNull(date()),
         sessionsIn4Weeks: count(),
         isMine: yesOrNo(),
+        groups: list(text()),
         writers: list(exact<MemberLine['writers'][number]>({ id: text(), name: text() })),
       }),
     ),

@@ -1,6 +1,7 @@
 import { afterAll, beforeAll, describe, expect, test } from '@jest/globals'
 import type { Condition } from '@young-oak/api/conditions'
 import type { GroupLine, GroupMembers } from '@young-oak/api/groups'
+import type { MemberLine } from '@young-oak/api/members'
 import { addDays } from '@young-oak/core/units'
 import { publish } from '../../testing/publish.ts'
 import type { SetLog } from '@young-oak/core/member'
@@ -225,6 +226,14 @@ describe('a group by hand', () => {
     await put(['Ada', 'Bo']).expect(200)
     await put(['Ada']).expect(200)
     expect(await inGroup(id)).toEqual({ names: ['Ada', 'Bo'], others: 0 })
+    const { body: list } = await coach.get('/api/members').expect(200)
+    const beside = Object.fromEntries(list.items.map((one: MemberLine) => [one.name, one.groups]))
+    expect([beside.Ada, beside.Bo, beside.Cy, beside.Di]).toEqual([
+      ['Masters', 'Masters by hand'],
+      ['Masters'],
+      [],
+      [],
+    ])
     await put(['Cy']).expect(403)
     await put(['Bo'], false).expect(200)
     expect(await inGroup(id)).toEqual({ names: ['Ada'], others: 0 })

@@ -95,6 +95,7 @@ test('an owner sees attendance and opens nobody’s training data', async () => 
   const owner = await world.signIn(await world.addStaff(gym, 'owner', 'Olga'))
   const { body } = await owner.get('/api/members').expect(200)
   expect(Object.keys(body.items[0]).sort()).toEqual([
+    'groups',
     'id',
     'isMine',
     'lastSession',

@@ -17,9 +17,10 @@ export async function listMembers(
        select gym_id, id, name from member
        where gym_id = ? and left_at is null and (?::uuid is null or (name, id) > (select name, id from member where id = ?::uuid))
        order by name, id limit ?)
-     select m.id, m.name,
-       exists (select from assignment a where a.gym_id = m.gym_id and a.member_id = m.id
-         and a.staff_id = ? and a.until_at is null) as "isMine",
+     select m.id, m.name, mine."isMine",
+       case when mine."isMine" then coalesce((select array_agg(o.name order by o.name)
+         from group_member i join member_group o on o.gym_id = i.gym_id and o.id = i.group_id and o.rule is null
+         where i.gym_id = m.gym_id and i.member_id = m.id), '{}') else '{}' end as groups,
        coalesce((select json_agg(json_build_object('id', s.id, 'name', s.name) order by s.name, s.id)
          from assignment a join staff s on s.gym_id = a.gym_id and s.id = a.staff_id
          where a.gym_id = m.gym_id and a.member_id = m.id and a.until_at is null), '[]') as writers,
@@ -30,6 +31,8 @@ export async function listMembers(
      from page m cross join (
        select (now() at time zone zone)::date as today, case week_start when 'monday' then 1 when 'saturday' then 6 else 7 end as first
        from gym where id = ?) g
+     cross join lateral (select exists (select from assignment a where a.gym_id = m.gym_id and a.member_id = m.id
+       and a.staff_id = ? and a.until_at is null) as "isMine") mine
      left join lateral (
        select l.date from session_log l where l.gym_id = m.gym_id and l.member_id = m.id
          and exists (select from set_entry s where s.gym_id = l.gym_id and s.session_id = l.id and s.state = 'done')
@@ -39,7 +42,7 @@ export async function listMembers(
          and l.date >= g.today - (extract(isodow from g.today)::int - g.first + 7) % 7 - 21
          and exists (select from set_entry s where s.gym_id = l.gym_id and s.session_id = l.id and s.state = 'done')) recent
      order by m.name, m.id`,
-    [gym, after ?? null, after ?? null, most + 1, staff, gym],
+    [gym, after ?? null, after ?? null, most + 1, gym, staff],
   )
   return pageFrom(rows as MemberLine[], most)
 }

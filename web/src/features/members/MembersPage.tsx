@@ -193,16 +193,19 @@ const columns: DataColumn<MemberLine>[] = [
     id: 'name',
     title: 'Name',
     sortBy: ({ name }) => name,
-    cell: ({ id, name, isMine }) => (
-      <span className="font-medium">
-        {isMine ? (
-          <Link to={`/members/${id}/maxes`} className={link}>
-            {name}
-          </Link>
-        ) : (
-          name
-        )}
-      </span>
+    cell: ({ id, name, isMine, groups }) => (
+      <>
+        <span className="font-medium">
+          {isMine ? (
+            <Link to={`/members/${id}/maxes`} className={link}>
+              {name}
+            </Link>
+          ) : (
+            name
+          )}
+        </span>
+        {groups.length > 0 && <span className="ml-2 text-sm text-bark">{groups.join(', ')}</span>}
+      </>
     ),
   },
   {

@@ -9,6 +9,7 @@ const member = (name: string, programs: string[], lastSession: string | null, is
   lastSession,
   sessionsIn4Weeks: 0,
   isMine,
+  groups: [],
   writers: [],
 })
 const day = '2026-03-30'
