@@ -116,7 +116,9 @@ export function PauseForm({ program: { enrolment, name, paused }, member }: Prop
           {meanwhile === 'nothing' ? `Pause ${name}` : 'Go on with this change'}
         </Button>
         {(reason === 'injury' || reason === 'illness') && (
-          <p className="text-sm text-acorn sm:col-span-2">See a licensed professional before training again.</p>
+          <p className="text-sm text-acorn sm:col-span-2">
+            See a licensed professional before training again.
+          </p>
         )}
       </form>
     </Details>
