@@ -22,7 +22,7 @@ export const sayFirst = declareSteps({
   'first.percent': 'the progression’s first load, {percent}%: {load}',
   'first.points': 'the track makes {percent}% of the {from}% that are written',
   'first.last': 'from the progression before, {from} on {date}: {percent}% of it, {load}',
-  'first.carried': 'carried from the program before, {from} on {date}: {percent}% of it, {load}',
+  'first.carried': 'carried from the program before: {percent}% of {from} on {date}, {load}',
   'first.ahead': 'from the progression before, {from}: {percent}% of it, {load}',
 })
 
