@@ -88,7 +88,7 @@ test('a program follows another on the track that a rule gives; the member chang
   await expect(goOn).toBeDisabled()
   await programs(hand).getByRole('button', { name: 'quads', exact: true }).click()
   await goOn.click()
-  await expect(programs(hand).getByText(/Trained without quads since .* [(]injury[)]/)).toBeVisible()
+  await expect(programs(hand).getByText(/Training without quads since .* [(]injury[)]/)).toBeVisible()
   await programs(hand).getByRole('button', { name: 'Train as written from today' }).click()
   await expect(programs(hand).getByText('Pause this program')).toBeVisible()
 

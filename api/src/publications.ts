@@ -81,7 +81,6 @@ export const publishSchema = object({
   replaces: string().uuid().optional(),
 }).noUnknown()
 export type Publish = InferType<typeof publishSchema>
-export type OwnStart = NonNullable<Publish['ownStarts']>[number]
 export type TrackRule = NonNullable<Publish['tracksByRule']>[number]
 
 /**

@@ -20,7 +20,7 @@ export const publicationSchema = object({
           .required('Choose a day.'),
       }).required(),
     )
-    .max(mostOwnDays)
+    .max(mostOwnDays, `At most ${mostOwnDays} members start on a day of their own.`)
     .required(),
   note: string().max(2000, 'At most 2,000 characters.').defined(),
   /** Members who have the program change over with their next week or session, or start it again. */

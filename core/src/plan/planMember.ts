@@ -12,7 +12,7 @@ import type { Course } from '../calendar/index.ts'
 import { learnFact } from '../facts/index.ts'
 import { liftKey, type Lift } from '../library/index.ts'
 import type { Id } from '../parsing/index.ts'
-import { addDays, type Day } from '../units/index.ts'
+import { addDays, lastDay, type Day } from '../units/index.ts'
 import { begunIn, overOf, withFollowers, type Begun } from './followers.ts'
 import { carryLoads } from './carry.ts'
 import { isOver } from './isOver.ts'
@@ -96,9 +96,6 @@ export function planMember(given: PlanInput, checkpoint?: Checkpoint | null): Pl
   }
   return made.planned
 }
-
-/** No day is later. */
-const lastDay: Day = '9999-12-31'
 
 /** Plans enrolments whose first days are known. */
 function planBegun(

@@ -2,6 +2,8 @@
 export type Day = string
 
 const firstDay = '0001-01-01'
+/** No day is later. */
+export const lastDay: Day = '9999-12-31'
 
 /** True for a day that exists: `2026-02-30` does not, and neither does one of the year 0. */
 export function isDay(text: unknown): text is Day {

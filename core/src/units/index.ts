@@ -11,7 +11,7 @@ export {
   parseSeconds,
   sizeOf,
 } from './amount.ts'
-export { addDays, type Day, daysBetween, formatDay, isDay, weekdayOf } from './day.ts'
+export { addDays, type Day, daysBetween, formatDay, isDay, lastDay, weekdayOf } from './day.ts'
 export {
   addLoad,
   addStep,

@@ -12,7 +12,7 @@ import type { RunningWeek } from '../../calendar/index.ts'
 import type { Phase, Template } from '../../template/index.ts'
 import type { Evidence } from '../../evidence/index.ts'
 import type { Pause } from '../../facts/index.ts'
-import { addDays, snap } from '../../units/index.ts'
+import { addDays, lastDay, snap } from '../../units/index.ts'
 
 /** Whose change it is: they act in this order. */
 export type Author = 'track' | 'deload' | 'back' | 'own'
@@ -113,8 +113,6 @@ export const pauseChanges = (pauses: readonly Pause[]): Authored[] =>
       return { adjustment: { id: `${id}:${i}`, do: change, where }, author: 'own', label: reason }
     }),
   )
-
-const lastDay = '9999-12-31'
 
 /** The changes that act on a spot. */
 export const acting = (changes: Authored[], spot: Spot): Authored[] =>

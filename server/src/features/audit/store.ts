@@ -46,14 +46,15 @@ export async function noteChange(
   )
 }
 
-/** Tables of what an entry may be about, each with a name. */
-const subjects = ['staff', 'invitation', 'join_request', 'member_group', 'template', 'location']
-const about = `(select name from (${subjects
-  .map((table) => `select name from ${table} where gym_id = a.gym_id and id::text = a.subject`)
-  .join(
-    ' union all ',
-  )} union all select t.name from publication p join template t on t.gym_id = p.gym_id and t.id = p.template_id
-    where p.gym_id = a.gym_id and p.id::text = a.subject) subject limit 1)`
+/** Tables of what an entry may be about, each with a name. Ids of locations are text. */
+const subjects = ['staff', 'invitation', 'join_request', 'member_group', 'template']
+const about = `case when a.subject ~ '^[0-9a-f]{8}(-[0-9a-f]{4}){3}-[0-9a-f]{12}$' then (select name from (${subjects
+  .map((table) => `select name from ${table} where gym_id = a.gym_id and id = a.subject::uuid`)
+  .join(' union all ')}
+    union all select name from location where gym_id = a.gym_id and id = a.subject
+    union all select t.name from publication p join template t on t.gym_id = p.gym_id and t.id = p.template_id
+    where p.gym_id = a.gym_id and p.id = a.subject::uuid) subject limit 1)
+  else (select name from location where gym_id = a.gym_id and id = a.subject) end`
 
 const linesWith = (
   about: string,

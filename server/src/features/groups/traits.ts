@@ -1,6 +1,7 @@
 import { traitKinds, traitsOf } from '@young-oak/core/evidence'
 import { upgradeFact, type Fact } from '@young-oak/core/facts'
 import { planMember } from '@young-oak/core/plan'
+import { lastDay } from '@young-oak/core/units'
 import type { Scope } from '../../database/scope.ts'
 import { asMerged } from '../exercises/library.ts'
 import { inputOf } from '../training/planInput.ts'
@@ -56,11 +57,9 @@ export async function forgetTraits({ db, gym }: Scope): Promise<void> {
   await db('member').where({ gym_id: gym }).whereNotNull('traits').update({ traits: null })
 }
 
-/** The last word of every fact counts, also of one that acts from a day to come. */
-const lastDay = '9999-12-31'
-
 function traitRows(scope: Scope, { id, facts }: { id: string; facts: Fact[] }) {
   const file = { member: { facts, logs: [] }, enrolments: [], versions: {} }
+  // The last word of every fact counts, also of one that acts from a day to come.
   const { evidence } = planMember(inputOf(scope, file, { today: lastDay, through: 'next' }))
   return traitsOf(evidence).map((trait) => ({ member_id: id, ...trait }))
 }

@@ -6,8 +6,8 @@ export type OnProgram = { id: string; template: string }
 type Asking = { template: string; again?: boolean; others?: OthersBecome; carry?: boolean }
 
 /**
- * The enrolment that a publication changes, or null where it makes one; those that it ends; the one that it follows; and the one whose last loads it goes on with. `going`: what the member is on, the
- * latest first, without what a publication says that this one replaces.
+ * The enrolment that a publication changes, or null where it makes one; those that it ends; the one that it follows; and the one whose last loads it goes on
+ * with. `going`: what the member is on, the latest first, without what a publication says that this one replaces.
  */
 export function whatItChanges(
   { template, again = false, others = 'beside', carry = false }: Asking,

@@ -29,10 +29,10 @@ describe('what is trained while a pause lasts', () => {
     expect(
       sayPause({ ...paused, changes: [{ kind: 'drop' }], muscles: ['quads'], to: '2026-03-16', back: -10 }),
     ).toBe(
-      'Trained without quads since 9 Mar 2026 (injury), back on 16 Mar 2026; first week back at −10% load',
+      'Training without quads since 9 Mar 2026 (injury), back on 16 Mar 2026; first week back at −10% load',
     )
     expect(sayPause({ ...paused, changes: [{ kind: 'scaleLoad', by: -20 }] })).toBe(
-      'Trained lighter since 9 Mar 2026 (injury)',
+      'Training lighter since 9 Mar 2026 (injury)',
     )
   })
 })

@@ -38,5 +38,5 @@ function sayWhat(pause: Pause): string {
   if (!goesOn(pause)) return 'Paused'
   const of = pause.muscles ? ` of ${pause.muscles.join(', ')}` : ''
   const isWithout = pause.changes.some(({ kind }) => kind === 'drop')
-  return isWithout ? `Trained without ${pause.muscles?.join(', ') ?? 'any of it'}` : `Trained lighter${of}`
+  return isWithout ? `Training without ${pause.muscles?.join(', ') ?? 'any of it'}` : `Training lighter${of}`
 }
