@@ -12,8 +12,9 @@ test('several processes serve one club, and one that is killed is replaced meanw
 }) => {
   const { email, password } = demoAccounts[0] as (typeof demoAccounts)[number]
   const club = await open('processes', { processes: 2 })
-  const { url, server } = club
+  const { url, server, said } = club
   try {
+    await expect.poll(said).toContain('in 2 processes')
     const entered = await request.post(`${url}/api/session`, {
       data: { email, password },
       headers: { [buildHeader]: String(build) },

@@ -1,9 +1,8 @@
 import cluster, { type Worker } from 'node:cluster'
-import { once } from 'node:events'
 
 /**
- * Starts processes that serve, and resolves once one of them does. One that ends is replaced while the others go on; SIGTERM ends all. Where the first
- * ones cannot start they have said why, and so ends this.
+ * Starts processes that serve, and resolves once all of them do: the port is closed when the last one that listens ends. One that ends is replaced while the
+ * others go on; SIGTERM ends all. Where the first ones cannot start they have said why, and so ends this.
  */
 export async function lead(processes: number): Promise<void> {
   let isStopping = false
@@ -13,7 +12,6 @@ export async function lead(processes: number): Promise<void> {
   }
   process.on('SIGTERM', stop).on('SIGINT', stop)
   const first = Array.from({ length: processes }, () => cluster.fork())
-  cluster.on('listening', (worker) => void hasServed.add(worker))
   cluster.on('exit', (worker, _code, signal: string | null) => {
     if (isStopping) {
       if (!workers().length) process.exit(0)
@@ -23,7 +21,12 @@ export async function lead(processes: number): Promise<void> {
     // One that could not even start would be replaced for ever: it is tried again after a while.
     setTimeout(() => !isStopping && cluster.fork(), hasServed.has(worker) ? 0 : 5000)
   })
-  await Promise.race(first.map((worker) => once(worker, 'listening')))
+  await new Promise<void>((resolve) => {
+    cluster.on('listening', (worker) => {
+      hasServed.add(worker)
+      if (workers().filter((one) => hasServed.has(one)).length >= processes) resolve()
+    })
+  })
 }
 
 const hasServed = new WeakSet<Worker>()
