@@ -98,9 +98,11 @@ function templateSchema(): Json {
       ...jsonSchema(goalShapes[key]),
     })),
   }
+  const typed = { title: 'Sets as they are typed in the sheet', type: 'string', minLength: 1 }
+  const line = { oneOf: [jsonSchema(setPrescriptionShape, { load, goal }), typed] }
   const rows = {
     type: 'object',
-    additionalProperties: list(list(jsonSchema(setPrescriptionShape, { load, goal }))),
+    additionalProperties: list({ oneOf: [list(line), typed] }),
   }
   const warmUp = {
     oneOf: Object.entries(warmUpOf).map(([kind, { params, title }]) =>

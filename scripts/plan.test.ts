@@ -74,6 +74,42 @@ test('the table holds the weeks, the loads and what became of them', () => {
   )
 })
 
+test('the table says letters, RIR, rests and notes, each once for a line', () => {
+  const { stdout } = run(...files('kinds-of-sets'))
+  expect(stdout).toContain('G2  Seated cable row  3 × most reps in 1:00, rest 0:15, after the round 2:00')
+  const { stdout: ranges } = run(...files('every-set-for-as-many-as-possible'))
+  expect(ranges).toContain('D  Barbell curl    2 × 8 @ 28.5 kg, 2 RIR, rest 1:30-2:30  skip')
+})
+
+test('--summary counts the weeks, and says what is wanted, ahead and advised', () => {
+  // Three sets of pressing, four of pull-ups, five of rows, two of curls. Back 4 + 5; biceps 2 + half of 9.
+  const { stdout } = run(...files('every-set-for-as-many-as-possible'), '--summary')
+  expect(stdout).toMatch(/Week 1 {2}hard sets: back 9, shoulders 3, biceps 6[.]5,/)
+  // As asked: 3 × 5 × 42.5, 5 × 8 × 60, 2 × 8 × 28.5; pull-ups have no load.
+  expect(stdout).toContain('tonnage 3493.5 kg')
+  expect(stdout).toContain('advice: Train as written, and ask again next week.')
+  expect(stdout).toMatch(/longest session about \d+ min for a light member, \d+ for a strong one/)
+  const [template = '', member = ''] = files('every-set-for-as-many-as-possible')
+  const own = JSON.parse(readFileSync(member, 'utf8')) as { facts: object[] }
+  own.facts.push(
+    {
+      kind: 'goal',
+      date: '2026-03-02',
+      exercise: 'barbellRow',
+      to: { value: 120, unit: 'kg' },
+      by: '2026-06-01',
+    },
+    { kind: 'event', date: '2026-03-02', what: 'trip', on: '2026-04-06', to: '2026-04-10' },
+    { kind: 'event', date: '2026-03-02', what: 'exams', on: '2026-03-10' },
+  )
+  const { stdout: outlook } = run(template, write('wants.json', JSON.stringify(own)), '--summary')
+  expect(outlook).toMatch(
+    /goal: Barbell row 120 kg by 1 Jun 2026: (on course|within reach|out of reach|cannot tell)/,
+  )
+  expect(outlook).toContain('event: trip, 6 Apr 2026 to 10 Apr 2026')
+  expect(outlook).not.toContain('exams')
+})
+
 test('--why prints the arithmetic and --json the data', () => {
   const { stdout } = run(...files('amrap-set-and-deload'), '--why')
   expect(stdout).toContain('1RM 101.3 kg, accepted on 10 Mar 2026 from 80 kg × 8 by Epley')

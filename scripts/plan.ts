@@ -1,4 +1,4 @@
-// The engine on the command line: npm run -s plan -- TEMPLATE.json… MEMBER.json [--json | --why] [--today DAY] [--at LOCATION] [--assume HOW]
+// The engine on the command line: npm run -s plan -- TEMPLATE.json… MEMBER.json [--json | --why | --summary] [--today DAY] [--at LOCATION] [--assume HOW]
 import { findingsOf, sayFinding } from '@young-oak/core/checks'
 import { readFileSync } from 'node:fs'
 import { basename } from 'node:path'
@@ -21,10 +21,11 @@ import { becauseWords } from '@young-oak/core/progressions'
 import { readMember } from '@young-oak/core/facts'
 import { formatIssue, parseJson, type Issue } from '@young-oak/core/parsing'
 import { readTemplate, type Template } from '@young-oak/core/template'
-import { compareLoads, formatAmount, formatDay, formatLoad, isDay } from '@young-oak/core/units'
+import { compareLoads, formatAmount, formatDay, formatLoad, formatRest, isDay } from '@young-oak/core/units'
+import { outlookOf, summaryOf } from './planSummary.ts'
 
 const usage =
-  'usage: npm run -s plan -- TEMPLATE.json… MEMBER.json [--json | --why] [--today YYYY-MM-DD] [--at LOCATION] ' +
+  'usage: npm run -s plan -- TEMPLATE.json… MEMBER.json [--json | --why | --summary] [--today YYYY-MM-DD] [--at LOCATION] ' +
   '[--assume toPlan | misses:WEEK | away:WEEK | better]'
 
 function main(): void {
@@ -57,9 +58,11 @@ function main(): void {
     const { name } = versions[plan.version] as Template
     const which = file.enrolments.length > 1 ? ` (${id})` : ''
     print(`${name}${which}${file.name ? `, for ${file.name}` : ''}, on ${formatDay(today)}`)
-    for (const week of plan.weeks) printWeek(library, plan, week, values.why === true)
+    if (values.summary) summaryOf(input, planned, plan).forEach(print)
+    else for (const week of plan.weeks) printWeek(library, plan, week, values.why === true)
     print('')
   }
+  if (values.summary) outlookOf(input, planned).forEach(print)
   for (const { lift, load, date, how } of proposals)
     print(
       `to accept or not: ${maxName(library, liftOfKey(lift))} ${formatLoad(load)}, ${how} of ${formatDay(date)}`,
@@ -109,6 +112,8 @@ function printSession(library: Library, session: PlannedSession, withWhy: boolea
   const day = session.date ? ` on ${formatDay(session.date)}` : ''
   print(`  ${session.inWeek}. ${session.name}  (${session.status}${day})`)
   const widest = Math.max(0, ...session.slots.map((slot) => nameOf(library, slot).length))
+  const letters = Math.max(0, ...session.slots.map(({ letter }) => letter.length))
+  const indent = ' '.repeat(5 + letters + 2)
   for (const slot of session.slots) {
     const need = slot.needs[0] ? `  ${needWords[slot.needs[0].need]}` : ''
     const verdict = slot.verdict
@@ -118,20 +123,31 @@ function printSession(library: Library, session: PlannedSession, withWhy: boolea
         : ''
     const scored = slot.circuit ? `${formatCircuit(slot.circuit)}: ` : ''
     print(
-      `     ${nameOf(library, slot).padEnd(widest)}  ${scored}${formatSetsShown(library, slot.sets)}${verdict}${need}`,
+      `     ${slot.letter.padEnd(letters)}  ${nameOf(library, slot).padEnd(widest)}  ${scored}${formatSetsShown(library, slot.sets)}${saidBeside(slot)}${verdict}${need}`,
     )
     slot.withoutDeload?.forEach((was, i) => {
       const is = slot.sets[i]
       if (is)
         print(
-          `     ${' '.repeat(widest)}  in place of ${formatGroup(library, was)}: ${sayLighter(lighterThan(was, is))}`,
+          `${indent}${' '.repeat(widest)}  in place of ${formatGroup(library, was)}: ${sayLighter(lighterThan(was, is))}`,
         )
     })
-    if (slot.warmUps) print(`     ${' '.repeat(widest)}  warm-up ${formatWarmUps(slot.warmUps)}`)
+    if (slot.warmUps) print(`${indent}${' '.repeat(widest)}  warm-up ${formatWarmUps(slot.warmUps)}`)
+    if (slot.note) print(`${indent}${' '.repeat(widest)}  ${slot.note}`)
     if (withWhy) for (const prescribed of slot.sets) printWhy(library, prescribed)
   }
   const lines = new Set(session.slots.map(({ slot }) => slot))
   for (const { slot, step } of session.changes) if (!lines.has(slot)) print(`     ${slot}: ${explain(step)}`)
+}
+
+/** ", 2 RIR, rest 2:00": what is asked beside the sets, each thing once. */
+function saidBeside({ sets }: PlannedSession['slots'][number]): string {
+  const said = sets.flatMap(({ rir, rest, roundRest }) => [
+    ...(rir === undefined ? [] : [`${rir} RIR`]),
+    ...(rest === undefined ? [] : [`rest ${formatRest(rest)}`]),
+    ...(roundRest === undefined ? [] : [`after the round ${formatRest(roundRest)}`]),
+  ])
+  return [...new Set(said)].map((one) => `, ${one}`).join('')
 }
 
 const nameOf = (library: Library, slot: PlannedSession['slots'][number]): string =>
@@ -165,6 +181,7 @@ function readArguments() {
   const options = {
     json: { type: 'boolean' },
     why: { type: 'boolean' },
+    summary: { type: 'boolean' },
     today: { type: 'string' },
     at: { type: 'string' },
     assume: { type: 'string' },

@@ -207,7 +207,8 @@ function repsDone(
     return { reps: Math.max(from, Math.min(to, Math.round(to - set / 2 + mood))) }
   const now = max * (1 + (person.growth * weeks) / 100)
   const possible = Math.floor(30 * (now / inUnit(load, 'kg').value - 1) - set * 0.4 + mood)
-  const wanted = prescribed.amrap && isLast ? Math.max(from, possible - 1) : to
+  const wanted =
+    prescribed.amrap && (isLast || prescribed.amrap === 'all') ? Math.max(from, possible - 1) : to
   const reps = Math.max(1, Math.min(wanted, possible))
   // Those who are asked to leave some say how many they had left.
   return prescribed.rir === undefined ? { reps } : { reps, rir: Math.max(0, Math.min(5, possible - reps)) }

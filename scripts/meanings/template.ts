@@ -100,7 +100,7 @@ export const templateMeanings: Record<string, Record<string, string>> = {
     kind: 'a top set, back-offs, or a test; a test rounds down and may pass 100% of the 1RM',
     over: 'for lowering-only work; it needs safeties',
     rir: 'reps in reserve',
-    rest: 'seconds after each set; in a superset after each exercise',
+    rest: 'seconds after each set, or from so many to so many; in a superset after each exercise; minutes count the middle, and a load by effort the shortest',
     tempo: '',
     fixed:
       '`sets`, `goal`, `rir`: the progression does not write them in this row, and the row is no step and no miss',
@@ -111,7 +111,8 @@ export const templateMeanings: Record<string, Record<string, string>> = {
     'option.say': '',
     style: '`speed`, `lowering`, `held` and `partial` say nothing about a max',
     bands: 'not counted as load',
-    least: 'with `stop`; `sets` are then the most',
+    least:
+      'so many sets are enough, and `sets` are the most: the member decides, or with `stop` what is seen',
     stop: 'what ends the sets, as a member sees it: “the bar slows”',
   },
   exercise: {

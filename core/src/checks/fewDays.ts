@@ -1,7 +1,8 @@
 import { defineCheck, type Found } from './check.ts'
+import { sessionsIn } from '../facts/index.ts'
 import { toCome } from './toCome.ts'
 
-/** A phase now or next that asks for more sessions a week than the member has days. */
+/** A phase now or next that asks for more sessions a week than the member has days, or than fit on them with no more in a row than they train. */
 export const fewDays = defineCheck({
   kind: 'fewDays',
   title: 'More sessions a week than the member has days',
@@ -9,18 +10,20 @@ export const fewDays = defineCheck({
   ofEnrolment({ template, evidence, plan }) {
     const days = evidence.days.weekdays.length
     if (!days) return []
-    const found = new Map<string, Found<'more'>>()
+    const fit = sessionsIn(evidence.days)
+    const found = new Map<string, Found<'more' | 'inARow'>>()
     for (const { phase: id } of toCome(plan)) {
       const phase = template.phases.find((one) => one.id === id)
-      if (!phase || phase.perWeek <= days) continue
+      if (!phase || phase.perWeek <= fit) continue
       const { name, perWeek } = phase
+      const isShort = perWeek > days
       found.set(id, {
-        message: 'more',
+        message: isShort ? 'more' : 'inARow',
         subject: id,
         where: name,
         value: perWeek,
-        limit: days,
-        data: { program: template.name },
+        limit: isShort ? days : fit,
+        data: { program: template.name, days, most: evidence.days.most ?? days },
       })
     }
     return [...found.values()]
@@ -28,6 +31,10 @@ export const fewDays = defineCheck({
   messages: {
     more: {
       what: '{program} asks for {value} sessions a week; the profile has training days: {limit}.',
+      next: 'Use a track with fewer days, or change the days in the profile.',
+    },
+    inARow: {
+      what: '{program} asks for {value} sessions a week; {limit} fit on the {days} training days of the profile, at most {most} in a row.',
       next: 'Use a track with fewer days, or change the days in the profile.',
     },
   },

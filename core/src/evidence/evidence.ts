@@ -180,7 +180,7 @@ export function isToTheLimit(log: Pick<SessionLog, 'shown'>, { slot, n, rir, sta
     const { sets, kind, amrap } = prescribed
     before += sets
     if (n > before) continue
-    return kind === 'test' || (amrap !== undefined && n === before)
+    return kind === 'test' || amrap === 'all' || (amrap !== undefined && n === before)
   }
   return false
 }

@@ -11,6 +11,7 @@ export const traitKinds: readonly FactName[] = [
   'level',
   'days',
   'priorities',
+  'enjoys',
   'home',
   'unit',
   'bodyWeight',
@@ -20,7 +21,8 @@ export const traitKinds: readonly FactName[] = [
 ]
 
 /** What lists and rules may ask of a member, as their facts leave it: of each lift the newest accepted max. */
-export function traitsOf({ about, levels, days, priorities, home, body, maxes, pauses }: Evidence): Trait[] {
+export function traitsOf(evidence: Evidence): Trait[] {
+  const { about, levels, days, priorities, enjoys, home, body, maxes, pauses } = evidence
   const traits: Trait[] = [{ name: 'location', says: [home] }]
   if (about.training) traits.push({ name: 'training', says: [about.training] })
   if (days.weekdays.length)
@@ -28,6 +30,7 @@ export function traitsOf({ about, levels, days, priorities, home, body, maxes, p
   if (days.minutes !== undefined) traits.push({ name: 'minutes', amount: days.minutes })
   const wanted = [...priorities.muscles, ...priorities.lifts]
   if (wanted.length) traits.push({ name: 'priority', says: wanted })
+  if (enjoys.exercises.length) traits.push({ name: 'enjoys', says: enjoys.exercises })
   if (body) traits.push({ name: 'bodyWeight', amount: inUnit(body.load, 'kg').value })
   for (const { id, from, to } of pauses)
     traits.push({ name: `paused:${id}`, says: to === null ? [from] : [from, to] })

@@ -35,3 +35,24 @@ export const days = defineFact<Days, { days: Days }>({
     },
   ],
 })
+
+/** The most sessions of a week, one a day, on the weekdays that somebody trains on, with no more days one after the other than they do; weeks follow each other. 0 to 7. */
+export function sessionsIn({ weekdays, most = 7 }: Days): number {
+  let best = 0
+  for (let chosen = 0; chosen < 2 ** weekdays.length; chosen++) {
+    const on = weekdays.filter((_, i) => chosen & (2 ** i))
+    if (on.length > best && longestRun(on) <= most) best = on.length
+  }
+  return best
+}
+
+/** The longest run of days that follow each other, Monday after Sunday. */
+function longestRun(weekdays: readonly number[]): number {
+  let longest = 0
+  for (const first of weekdays) {
+    let run = 1
+    while (run < 7 && weekdays.includes(((first - 1 + run) % 7) + 1)) run++
+    longest = Math.max(longest, run)
+  }
+  return longest
+}

@@ -1,7 +1,7 @@
 export { trainingAges, type About, type TrainingAge } from './about.ts'
 export { askFirstReasons, type AskFirst, type AskFirstReason } from './askFirst.ts'
 export { type CheckIn, jointAnswers } from './checkIn.ts'
-export type { Days } from './days.ts'
+export { sessionsIn, type Days } from './days.ts'
 export type { Enjoys } from './enjoys.ts'
 export type { EquipmentBody } from './equipment.ts'
 export { type EventKind, eventKinds } from './event.ts'

@@ -1,22 +1,29 @@
 import { formatSpan, highest, lowest, type Span } from '../units/index.ts'
 import { defineGoal } from './goal.ts'
 
-/** Reps of each set; with `amrap`, the last set takes as many good reps as possible beyond them. */
-export const reps = defineGoal<{ reps: Span; amrap?: 'last' }>({
+/** Which sets are for as many good reps as possible. */
+export type Amrap = 'last' | 'all'
+
+/** Reps of each set; with `amrap`, the last set, or each of them, takes as many good reps as possible beyond them. */
+export const reps = defineGoal<{ reps: Span; amrap?: Amrap }>({
   key: 'reps',
   title: 'Reps of each set',
-  cell: ({ reps: span, amrap }) => formatSpan(span) + (amrap ? '+' : ''),
+  cell({ reps: span, amrap }) {
+    if (amrap !== 'all') return formatSpan(span) + (amrap ? '+' : '')
+    return span === 1 ? 'AMRAP' : `${formatSpan(span)}+ every set`
+  },
   read(typed) {
-    const match = /^(\d+)(?:\s*[-–]\s*(\d+))?\s*(\+)?$/.exec(typed)
+    if (/^amrap$/i.test(typed)) return { reps: 1, amrap: 'all' }
+    const match = /^(\d+)(?:\s*[-–]\s*(\d+))?\s*(\+(\s*(?:every|each) set)?)?$/.exec(typed)
     if (!match) return null
     const from = Number(match[1])
     const span = match[2] ? { from, to: Number(match[2]) } : from
-    return { reps: span, ...(match[3] && { amrap: 'last' as const }) }
+    return { reps: span, ...(match[3] && { amrap: match[4] ? 'all' : 'last' }) }
   },
   reps: ({ reps: span }) => span,
   logs: () => 'reps',
   meets: ({ reps: span }, { reps: done = 0 }) => done >= lowest(span),
-  seconds: ({ reps: span }, aRep) => highest(span) * aRep,
+  seconds: ({ reps: span, amrap }, aRep) => (amrap === 'all' && span === 1 ? null : highest(span) * aRep),
   examples: [
     { say: 'five are five', goal: { reps: 5 }, cell: '5', done: [{ reps: 5 }], meets: true },
     {
@@ -32,6 +39,20 @@ export const reps = defineGoal<{ reps: Span; amrap?: 'last' }>({
       cell: '5+',
       done: [{ reps: 4 }],
       meets: false,
+    },
+    {
+      say: 'as many as possible in every set, and five at least',
+      goal: { reps: 5, amrap: 'all' },
+      cell: '5+ every set',
+      done: [{ reps: 9 }],
+      meets: true,
+    },
+    {
+      say: 'as many as possible: one is enough',
+      goal: { reps: 1, amrap: 'all' },
+      cell: 'AMRAP',
+      done: [{ reps: 12 }],
+      meets: true,
     },
   ],
 })

@@ -4,7 +4,7 @@ import type { Answers } from '../progressions/index.ts'
 import type { Id } from '../parsing/index.ts'
 import type { Lift } from '../library/index.ts'
 import type { WhyStep } from '../words/index.ts'
-import type { OtherGoal } from '../goals/index.ts'
+import type { Amrap, OtherGoal } from '../goals/index.ts'
 import type { AsWritten, Circuit, SetStyle } from '../template/index.ts'
 import type { reasons } from './shape.ts'
 import type { WarmUpSet } from '../warmups/index.ts'
@@ -150,7 +150,7 @@ export type ShownSets = AsWritten & {
   sets: number
   /** Reps of each set, or null where `goal` says what is asked. */
   reps: Span | null
-  amrap?: 'last'
+  amrap?: Amrap
   goal?: OtherGoal
   rir?: number
   target: Load | null

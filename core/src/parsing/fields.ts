@@ -141,16 +141,16 @@ function isOnly(value: unknown, keys: string[], most: number): boolean {
   return entries.length === keys.length && entries.every(([key, n]) => keys.includes(key) && fits(n))
 }
 
-/** One number, or any from one to another, whole, from 1. */
-export const spanField = (what: string, most: number) =>
-  mixed<Span>((value): value is Span => isSpan(value, most)).meta({
-    expected: `${what} from 1 to ${most}, or {"from": 8, "to": 10}`,
+/** One number, or any from one to another, whole, from `least` (1 where nothing is stated) to `most`; with a span of it as it is written. */
+export const spanField = (what: string, most: number, least = 1, example = { from: 8, to: 10 }) =>
+  mixed<Span>((value): value is Span => isSpan(value, least, most)).meta({
+    expected: `${what} from ${least} to ${most}, or {"from": ${example.from}, "to": ${example.to}}`,
     json: {
       oneOf: [
-        { type: 'integer', minimum: 1, maximum: most },
+        { type: 'integer', minimum: least, maximum: most },
         {
           type: 'object',
-          properties: { from: { type: 'integer', minimum: 1 }, to: { type: 'integer', maximum: most } },
+          properties: { from: { type: 'integer', minimum: least }, to: { type: 'integer', maximum: most } },
           required: ['from', 'to'],
           additionalProperties: false,
         },
@@ -158,8 +158,8 @@ export const spanField = (what: string, most: number) =>
     },
   })
 
-function isSpan(value: unknown, most: number): boolean {
-  const isCount = (n: unknown) => Number.isInteger(n) && (n as number) >= 1 && (n as number) <= most
+function isSpan(value: unknown, least: number, most: number): boolean {
+  const isCount = (n: unknown) => Number.isInteger(n) && (n as number) >= least && (n as number) <= most
   if (isCount(value)) return true
   if (typeof value !== 'object' || value === null) return false
   const { from, to, ...rest } = value as { from?: number; to?: number }

@@ -43,6 +43,7 @@ export {
   cellFields,
   cellNames,
   detailFields,
+  detailsSaid,
   formatCell,
   parseCell,
   type SheetField,

@@ -6,7 +6,7 @@ import type { Id } from '../parsing/index.ts'
 import type { RepTable } from '../maxes/index.ts'
 import type { Stage } from '../progressions/index.ts'
 import type { TriggerBasis } from '../triggers/index.ts'
-import type { Step, Way } from '../units/index.ts'
+import type { Span, Step, Way } from '../units/index.ts'
 import type { WarmUp } from '../warmups/index.ts'
 
 /** A program written once. Sessions, slots and progressions stand outside phases, so that they outlive them. */
@@ -183,8 +183,8 @@ export type SetPrescription = {
   rir?: number
   /** What stands as it is written here, where a rule would write its own. Such a row is no step of that rule, and no miss. */
   fixed?: Fixable[]
-  /** Seconds after each set, 0 to 1800; in a superset after each exercise, and `roundRest` after the round. */
-  rest?: number
+  /** Seconds after each set, 0 to 1800, or from so many to so many; in a superset after each exercise, and `roundRest` after the round. */
+  rest?: Span
   roundRest?: number
   /** Lowering, pause, lifting, pause: four digits, X for as fast as possible. */
   tempo?: string
@@ -195,7 +195,7 @@ export type SetPrescription = {
   style?: SetStyle
   /** Bands or chains on the bar, by name and number: no kilos. */
   bands?: string
-  /** The sets end when the sign shows, at the earliest after `least` of them. */
+  /** So many sets are enough: the member does more or not, or with `stop` the sets end when that sign shows. */
   least?: number
   stop?: string
 }

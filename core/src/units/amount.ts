@@ -1,3 +1,4 @@
+import type { Span } from './span.ts'
 import { formatNumber } from './load.ts'
 
 /** What is done where it is not reps: time, a distance in the unit that is asked, or rounds. */
@@ -30,6 +31,20 @@ export function formatAmount({ value, unit }: Amount): string {
 /** "3:00", "0:45". */
 export const formatSeconds = (seconds: number): string =>
   `${Math.floor(seconds / 60)}:${String(Math.round(seconds % 60)).padStart(2, '0')}`
+
+/** "3:00", or of a span "2:00-3:00". */
+export const formatRest = (rest: Span): string =>
+  typeof rest === 'number' ? formatSeconds(rest) : `${formatSeconds(rest.from)}-${formatSeconds(rest.to)}`
+
+/** A rest from "90", "3 min", "2-3 min" or "1:30-2:00"; what is said of the unit holds for both. Null where it says something else. */
+export function parseRest(typed: string): Span | null {
+  const [, first = '', second] = /^(.+?)(?:\s*[-–]\s*(.+))?$/.exec(typed.trim()) ?? []
+  const to = parseSeconds(second ?? first)
+  if (second === undefined) return Number.isNaN(to) ? null : to
+  const unit = /\d\s*([a-z]+)$/.exec(second)?.[1] ?? ''
+  const from = parseSeconds(/^\d+$/.test(first) ? `${first} ${unit}`.trim() : first)
+  return from < to ? { from, to } : null
+}
 
 /** Seconds from "90", "45 s", "3 min" or "1:30"; NaN where it says something else. */
 export function parseSeconds(typed: string): number {

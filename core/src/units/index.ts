@@ -6,8 +6,10 @@ export {
   type DistanceUnit,
   distanceUnits,
   formatAmount,
+  formatRest,
   formatSeconds,
   isAtLeast,
+  parseRest,
   parseSeconds,
   sizeOf,
 } from './amount.ts'

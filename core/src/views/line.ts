@@ -1,16 +1,16 @@
 import type { Need } from '../loads/index.ts'
 import type { ShownSets } from '../member/index.ts'
-import { kindOf } from '../goals/index.ts'
+import { kindOf, type Goal } from '../goals/index.ts'
 import { liftName, type Lift, type Library } from '../library/index.ts'
 import type { Circuit, SetStyle } from '../template/index.ts'
-import { formatLoad, formatNumber, formatSeconds, formatSpan } from '../units/index.ts'
+import { formatLoad, formatNumber, formatSeconds, formatSpan, type Span } from '../units/index.ts'
 import type { WarmUpSet } from '../warmups/index.ts'
 
 /** A slot's prescriptions in trade shorthand: "3 × 5 @ 62.5 kg, 1 × 5+ @ 70 kg"; a missing load is "?". */
 export const formatSetsShown = (library: Library, prescriptions: ShownSets[]): string =>
   prescriptions.map((prescribed) => formatPrescribed(library, prescribed)).join(', ')
 
-/** "2 × 5, 5+ @ 70 kg": the last set of `amrap` "last" has the plus; then tempo, bands and what else was said. */
+/** "2 × 5, 5+ @ 70 kg": the last set of `amrap` "last" has the plus, "3 × 5+ every set @ 70 kg" all of them; then tempo, bands and what else was said. */
 export function formatPrescribed(library: Library, prescribed: ShownSets): string {
   const { load, missing } = prescribed
   const at = load ? ` @ ${formatHandled(prescribed, load)}` : missing ? ' @ ?' : ''
@@ -55,8 +55,16 @@ function formatSets({ sets, reps, amrap: plus, goal, least }: ShownSets): string
     const what = 'totalReps' in goal ? `${goal.totalReps} total reps` : asked
     return `${what} within ${sets} ${sets === 1 ? 'set' : 'sets'}`
   }
-  if (!plus) return `${least ? `${least}-${sets}` : sets} × ${asked}`
+  const count = least && least < sets ? `${least}-${sets}` : `${sets}`
+  if (!plus) return `${count} × ${asked}`
+  if (plus === 'all') return `${count} × ${sayEvery(reps ?? 1, sets)}`
   return sets === 1 ? `1 × ${asked}+` : `${sets - 1} × ${asked}, ${asked}+`
+}
+
+/** "5+ every set", or of a single set "5+"; "AMRAP" where one rep is enough. */
+function sayEvery(reps: Span, sets: number): string {
+  const goal: Goal = { reps, amrap: sets === 1 && reps !== 1 ? 'last' : 'all' }
+  return kindOf(goal).cell(goal)
 }
 
 /** A load as it is handled: "62.5 kg"; on top of body weight "+10 kg", "body weight", or "15 kg of assistance". */

@@ -4,6 +4,7 @@ import { exerciseOf, type Tool, type Library } from '../library/index.ts'
 import type { ShownSets } from '../member/index.ts'
 import type { Circuit, Template } from '../template/index.ts'
 import type { PlannedSlot } from '../plan/index.ts'
+import { highest, lowest } from '../units/index.ts'
 
 /** What a session takes where nothing is stated, in seconds (common practice, no source). */
 const usual = {
@@ -19,7 +20,7 @@ const setUp: Record<Tool, number> = { barbell: 90, dumbbells: 30, machine: 30, '
 export type MinutesOf = Pick<PlannedSlot, 'slot' | 'exercise' | 'warmUps' | 'circuit'> & {
   sets: TimedSets[]
 }
-type TimedSets = Pick<ShownSets, 'sets' | 'reps' | 'perSide' | 'tempo' | 'rest' | 'roundRest'> & {
+type TimedSets = Pick<ShownSets, 'sets' | 'reps' | 'amrap' | 'perSide' | 'tempo' | 'rest' | 'roundRest'> & {
   goal?: Goal
 }
 
@@ -56,14 +57,17 @@ function secondsOf(library: Library, slot: MinutesOf): number {
 function lastRest({ circuit, sets }: MinutesOf): number {
   const last = sets.at(-1)
   if (circuit || !last) return 0
-  return (last.rest ?? usual.rest) + (last.roundRest ?? 0)
+  return secondsOfRest(last) + (last.roundRest ?? 0)
 }
 
+/** Of a rest from so long to so long the middle. */
+const secondsOfRest = ({ rest = usual.rest }: TimedSets): number => (lowest(rest) + highest(rest)) / 2
+
 function secondsOfSets(prescribed: TimedSets): number {
-  const { sets, reps, goal, perSide, tempo, rest = usual.rest, roundRest = 0 } = prescribed
-  const asked: Goal = goal ?? { reps: reps ?? 1 }
+  const { sets, reps, amrap, goal, perSide, tempo, roundRest = 0 } = prescribed
+  const asked: Goal = goal ?? { reps: reps ?? 1, ...(amrap && { amrap }) }
   const aSet = kindOf(asked).seconds(asked, tempo ? aRepAt(tempo) : usual.aRep) ?? usual.aSet
-  return sets * (aSet * (perSide ? 2 : 1) + rest + roundRest)
+  return sets * (aSet * (perSide ? 2 : 1) + secondsOfRest(prescribed) + roundRest)
 }
 
 /** Its cap; or its rounds of lines done one after the other, without rest. */

@@ -1,3 +1,6 @@
 import { choiceField, spanField, strictObject } from '../../parsing/index.ts'
 
-export const reps = strictObject({ reps: spanField('reps', 100).required(), amrap: choiceField(['last']) })
+export const reps = strictObject({
+  reps: spanField('reps', 100).required(),
+  amrap: choiceField(['last', 'all']),
+})

@@ -2,7 +2,7 @@ import { liftKey, isSameLift, type Lift } from '../../library/index.ts'
 import type { Id } from '../../parsing/index.ts'
 import { rulesOf, slotsOf, type Slot, type Template } from '../../template/index.ts'
 import { ruleOf } from '../../progressions/index.ts'
-import { compileSlot, type CompiledSlot } from './slot.ts'
+import { compileSlot, type CompiledSlot, type CompiledUse } from './slot.ts'
 
 /**
  * A version as plans run over it: what they read off it for every session, worked out once. Nothing of a member is in it; a version that has
@@ -16,9 +16,14 @@ export type Program = {
   hasTurns: boolean
   /** Sessions whose slots stand as they are written, in their order. */
   written: Map<Id, readonly CompiledSlot[]>
+  /** Of sessions as they are written, the slots that use a progression. */
+  using: Map<Id, Map<Id, readonly Using[]>>
   /** Slots with the lifts that they have been asked with. */
   slots: Map<Id, Map<string, CompiledSlot>>
 }
+
+/** A slot with its use of a progression. */
+export type Using = { own: CompiledSlot; use: CompiledUse }
 
 const programs = new WeakMap<Template, Program>()
 
@@ -30,6 +35,7 @@ export function programOf(template: Template): Program {
     readsMoved: readsMoved(template),
     hasTurns: hasTurns(template),
     written: new Map(),
+    using: new Map(),
     slots: new Map(),
   }
   programs.set(template, made)
@@ -43,6 +49,20 @@ export function writtenSlots(program: Program, session: Id): readonly CompiledSl
   const own = program.template.sessions[session]
   const made = (own ? slotsOf(own) : []).flatMap((id) => slotOf(program, id) ?? [])
   program.written.set(session, made)
+  return made
+}
+
+/** The slots of a session as they are written that use a progression, each with its first use of it. */
+export function slotsUsing(program: Program, session: Id, progression: Id): readonly Using[] {
+  let bySession = program.using.get(session)
+  if (!bySession) program.using.set(session, (bySession = new Map()))
+  const known = bySession.get(progression)
+  if (known) return known
+  const made = writtenSlots(program, session).flatMap((own): Using[] => {
+    const use = own.uses.find(({ id }) => id === progression)
+    return use ? [{ own, use }] : []
+  })
+  bySession.set(progression, made)
   return made
 }
 

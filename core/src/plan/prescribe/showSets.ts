@@ -141,7 +141,8 @@ export const askedOf = ({ goal, rir, rest }: SetPrescription, sets: number): Non
   sets,
   reps: lowest(kindOf(goal).reps(goal) ?? 1),
   rir,
-  rest,
+  // What a short rest takes off, the shortest that may be taken does.
+  rest: rest === undefined ? undefined : lowest(rest),
 })
 
 /** The prescription as it is asked, but for its load. */
@@ -159,6 +160,8 @@ function asAsked(prescribed: SetPrescription, { sets, rir, reps }: SetsDraft): S
     if (prescribed.goal.amrap && reps === prescribed.goal.reps) shown.amrap = prescribed.goal.amrap
   } else shown.goal = prescribed.goal
   for (const key in prescribed) if (isAsWritten(key)) put(shown, key, prescribed[key])
+  // Where a change or a progression asks for fewer sets than may be left out, all of them are asked.
+  if (shown.least !== undefined && shown.least > sets) shown.least = sets
   if (rir !== undefined) shown.rir = rir
   return shown
 }

@@ -58,8 +58,12 @@ function withSets(row: SetPrescription[], sets: number): SetPrescription[] {
 
 function ofSets(prescribed: SetPrescription, sets: number): SetPrescription {
   const { least, stop, ...rest } = prescribed
-  const signed = least !== undefined && least <= sets && { least, stop }
-  return { ...rest, sets, ...signed }
+  const made: SetPrescription = { ...rest, sets }
+  if (least !== undefined && least <= sets) {
+    made.least = least
+    if (stop !== undefined) made.stop = stop
+  }
+  return made
 }
 
 function moreOf(goal: Goal, more: number): Goal {

@@ -4,8 +4,10 @@ import { setCounts, type Library, type Muscle } from '../../library/index.ts'
 import type { MaxInForce } from '../../loads/index.ts'
 import type { Id } from '../../parsing/index.ts'
 import { type RuleAt, type Starting } from '../../progressions/index.ts'
-import { slotsOf, type Slot } from '../../template/index.ts'
+import type { Slot } from '../../template/index.ts'
 import type { Load, Unit } from '../../units/index.ts'
+import type { Authored } from '../compile/changes.ts'
+import { slotsUsing } from '../compile/program.ts'
 import { roleAt, type CompiledSlot, type CompiledUse } from '../compile/slot.ts'
 import type { Situation } from '../state/situation.ts'
 
@@ -57,20 +59,20 @@ function sharesOf(
   own: Id,
   muscle: Muscle | undefined,
 ): RuleAt['shares'] {
-  const { library, template, state, place } = situation
+  const { library, program, state, place } = situation
   const roles: string[] = []
   const counts: number[] = []
   let at = 0
+  const drops = situation.changes.filter(
+    ({ author, adjustment }) => author === 'track' && adjustment.do.kind === 'drop',
+  )
   const sessions = state.course.running?.sessions ?? [place.session]
   sessions.forEach((session, i) => {
-    const inOrder = template.sessions[session] ? slotsOf(template.sessions[session]) : []
-    for (const one of inOrder) {
-      const slot = template.slots[one]
-      const follow = slot?.uses.find((use) => use.progression === progression)
-      if (!slot || !follow || isLeftOut(situation, session, one, slot)) continue
-      if (one === own && i + 1 === place.inWeek) at = roles.length
-      roles.push(roleAt(follow, i + 1))
-      counts.push(countOf(library, slot, muscle))
+    for (const { own: one, use } of slotsUsing(program, session, progression)) {
+      if (drops.length && isLeftOut(situation, drops, session, one)) continue
+      if (one.id === own && i + 1 === place.inWeek) at = roles.length
+      roles.push(roleAt(use.use, i + 1))
+      counts.push(countOf(library, one.slot, muscle))
     }
   })
   return { roles, own: at, counts }
@@ -82,11 +84,12 @@ function countOf(library: Library, slot: Slot, muscle: Muscle | undefined): numb
 }
 
 /** Whether the track leaves a slot out, so that the others share its sets. */
-function isLeftOut({ library, place, changes }: Situation, session: Id, id: Id, slot: Slot): boolean {
-  const drops = changes.filter(
-    ({ author, adjustment }) => author === 'track' && adjustment.do.kind === 'drop',
-  )
-  if (!drops.length) return false
+function isLeftOut(
+  { library, place }: Situation,
+  drops: readonly Authored[],
+  session: Id,
+  { id, slot }: CompiledSlot,
+): boolean {
   const week = weekSpot(place.phase.id, place.phaseWeek, null)
   const spot = slotSpot(library, { ...week, session }, id, slot)
   return drops.some(({ adjustment: { where } }) => actsOn(where, spot))

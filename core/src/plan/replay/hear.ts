@@ -174,10 +174,12 @@ function markOf(done: SetLog[]): Exposure['technique'] {
   return done.some(({ technique }) => technique === 'good') ? 'good' : undefined
 }
 
-/** The reps of the AMRAP set that a progression loads, where there is one and something was logged of it. */
+/** The reps of the AMRAP set that a progression loads, where there is one and something was logged of it; of several the best. */
 function hearAmrap(exposure: Exposure, prescriptions: ShownSets[], done: SetLog[]): void {
   const prescribed = prescriptions.find(({ ruled, amrap }) => ruled && amrap)
   if (!prescribed) return
+  if (prescribed.amrap === 'all')
+    return hearBest(exposure, prescribed, setsOf(prescriptions, prescribed, done))
   let before = 0
   for (const one of prescriptions) {
     before += one.sets
@@ -188,6 +190,16 @@ function hearAmrap(exposure: Exposure, prescriptions: ShownSets[], done: SetLog[
   const set = last?.n === before ? last : undefined
   const reps = set?.state === 'failed' ? (set.reps ?? 0) : set && isDone(set) ? ownReps(set).reps : undefined
   if (reps !== undefined) exposure.amrap = reps
+}
+
+/** Of sets that are all for as many reps as possible, the one with most. */
+function hearBest(exposure: Exposure, { reps }: ShownSets, sets: SetLog[]): void {
+  if (reps !== null) exposure.asked = reps
+  for (const set of sets) {
+    if (!isDone(set) && set.state !== 'failed') continue
+    const own = set.state === 'failed' ? (set.reps ?? 0) : ownReps(set).reps
+    if (own !== undefined) exposure.amrap = Math.max(exposure.amrap ?? 0, own)
+  }
 }
 
 /** Keeps the load that was on the bar in a role, for those that read it. */

@@ -3,7 +3,7 @@ import type { Schema } from 'yup'
 import { goalKeys, goalOf, goalShapes, kindOf } from '../../goals/index.ts'
 import { sourceKinds, sourceOf, type LoadBasis, percentBefore } from '../../loads/index.ts'
 import { percentField } from '../../parsing/index.ts'
-import { formatSeconds, parseSeconds } from '../../units/index.ts'
+import { formatRest, formatSeconds, highest, parseRest, parseSeconds } from '../../units/index.ts'
 import { isOverMax } from '../computed.ts'
 import { limits, setPrescriptionShape } from '../read/shape.ts'
 import {
@@ -56,17 +56,29 @@ export const cellNames: Record<CellField, string> = {
 
 /** A cell as it is read and typed: "3", "8-10", "5+", "0:45", "75%", "75% TM", "rule", "free", "2", "3:00", "31X0". */
 export function formatCell(library: Library, field: CellField, prescribed: SetPrescription): string {
+  const { sets, least, stop } = prescribed
   const write: Partial<Record<CellField, () => string>> = {
+    sets: () => (least === undefined || stop !== undefined || least >= sets ? `${sets}` : `${least}-${sets}`),
     goal: () => kindOf(prescribed.goal).cell(prescribed.goal),
     load: () => sourceOf[prescribed.load.of].cell(prescribed.load, library),
     option: () => (prescribed.option ? `${prescribed.option.percent}% ${prescribed.option.say}` : ''),
-    rest: () => (prescribed.rest === undefined ? '' : formatSeconds(prescribed.rest)),
+    rest: () => (prescribed.rest === undefined ? '' : formatRest(prescribed.rest)),
     roundRest: () => (prescribed.roundRest === undefined ? '' : formatSeconds(prescribed.roundRest)),
     fixed: () => (prescribed.fixed ?? []).map((cell) => fixedWords[cell]).join(' and '),
   }
   const value = prescribed[field]
   return write[field]?.() ?? (value === undefined ? '' : value === true ? 'yes' : String(value))
 }
+
+/** What is said of a prescription beside its cells, field by field: the fewest sets stand with the sets, where nothing ends them. */
+export const detailsSaid = (
+  library: Library,
+  prescribed: SetPrescription,
+): { field: (typeof detailFields)[number]; text: string }[] =>
+  detailFields.flatMap((field) => {
+    const text = field === 'least' && !prescribed.stop ? '' : formatCell(library, field, prescribed)
+    return text ? [{ field, text }] : []
+  })
 
 const setFields = setPrescriptionShape.fields as unknown as Partial<Record<CellField, Schema>>
 
@@ -84,12 +96,12 @@ export function parseCell(
   const typed = text.trim().toLowerCase()
   if (!typed && !(field === 'sets' || field === 'goal' || field === 'load')) return { value: null }
   const read: Record<CellField, () => TypedCell> = {
-    sets: () => wholeCell(typed, 1, limits.sets, 'Sets'),
+    sets: () => wholeCell(typed, 1, limits.sets, 'Sets', ', or a range like 3-5'),
     goal: () => parseGoal(typed),
     load: () => parseLoad(library, typed, prescribed, slot, template),
     rir: () => wholeCell(typed, 0, 10, 'RIR'),
-    rest: () => parseRest(typed),
-    roundRest: () => parseRest(typed),
+    rest: () => restCell(typed),
+    roundRest: () => roundRestCell(typed),
     tempo: () =>
       ofShape(field, typed.toUpperCase(), 'Tempo: four digits like 31X0, X for as fast as possible.'),
     perSide: () => yesCell(typed, 'Each side'),
@@ -139,10 +151,10 @@ function ofShape(field: CellField, value: string, error: string): TypedCell {
     : { error }
 }
 
-function wholeCell(typed: string, from: number, to: number, what: string): TypedCell {
+function wholeCell(typed: string, from: number, to: number, what: string, also = ''): TypedCell {
   const value = Number(typed)
   if (/^\d+$/.test(typed) && value >= from && value <= to) return { value }
-  return { error: `${what}: a whole number from ${from} to ${to}.` }
+  return { error: `${what}: a whole number from ${from} to ${to}${also}.` }
 }
 
 function parseGoal(typed: string): TypedCell {
@@ -152,7 +164,7 @@ function parseGoal(typed: string): TypedCell {
   }
   return {
     error:
-      'Reps: 5, 8-10 or 5+; or "30 in all", "0:45", "2 x 40 m", "10 rounds every 1:00", "most reps in 5:00", "12 then 4x4 after 15s", "do: hip drill".',
+      'Reps: 5, 8-10, 5+ or AMRAP; or "30 in all", "0:45", "2 x 40 m", "10 rounds every 1:00", "most reps in 5:00", "12 then 4x4 after 15s", "do: hip drill".',
   }
 }
 
@@ -201,8 +213,16 @@ function readBasis(library: Library, typed: string, now: LoadBasis, template: Te
   return { of: template.trainingMax === undefined ? 'max' : 'trainingMax', percent }
 }
 
-function parseRest(typed: string): TypedCell {
+function restCell(typed: string): TypedCell {
+  const rest = parseRest(typed)
+  if (rest !== null && highest(rest) <= longestRest) return { value: rest }
+  return { error: 'Rest: seconds (90), minutes (3 min), 1:30 or 2-3 min, at most 30 minutes.' }
+}
+
+function roundRestCell(typed: string): TypedCell {
   const seconds = parseSeconds(typed)
-  if (seconds <= 1800) return { value: seconds }
+  if (seconds <= longestRest) return { value: seconds }
   return { error: 'Rest: seconds (90), minutes (3 min) or 1:30, at most 30 minutes.' }
 }
+
+const longestRest = 1800

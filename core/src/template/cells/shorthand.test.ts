@@ -63,7 +63,16 @@ describe('shorthand', () => {
   })
 
   test.each([
-    ['1 x AMRAP', '1 × 1+ @ free'],
+    ['1 x AMRAP', '1 × AMRAP @ free'],
+    ['1 x to failure', '1 × AMRAP @ free'],
+    ['3 x 2 at least 2, until 1 to 2 come slow', '3 × 2 @ free at least 2 until 1 to 2 come slow'],
+    ['3 sets of AMRAP @ 60%', '3 × AMRAP @ 60%'],
+    ['4 x max reps', '4 × AMRAP @ free'],
+    ['3 x 8+ each set', '3 × 8+ every set @ free'],
+    ['2 to 3 x 8', '2-3 × 8 @ free'],
+    ['3–4 sets of 10', '3-4 × 10 @ free'],
+    ['3 x 8 to 10 reps', '3 × 8-10 @ free'],
+    ['2-3 x 5 @ 80%, 1 x AMRAP @ 70%', '2-3 × 5 @ 80%; 1 × AMRAP @ 70%'],
     ['6 x most reps in 5 min', '6 × most reps in 5:00 @ free'],
     ['1 x 12 then 4x4 after 15s', '1 × 12 then 4×4 after 15s, counts as 3 @ free'],
     ['10 rounds every 1 min', '1 × 10 rounds every 1:00 @ free'],
@@ -103,7 +112,9 @@ describe('shorthand', () => {
     ['3 x 8 rpe 8.5', 'RPE in whole numbers'],
     ['3 x 8 tempo 9', 'Tempo: four digits'],
     ['3 x 8 until the bar slows', 'the fewest sets'],
-    ['3 x AMRAP', '5+ is five and beyond'],
+    ['3 x to failure', '5+ is five and beyond'],
+    ['5-3 x 8', 'The fewest sets'],
+    ['3-40 x 8', 'Sets'],
     ['3 x 8 superset', 'Alt + J'],
     ['3 x 8 @ 2-3 RIR', 'one number'],
     ['3 x 5 linear progression', 'Choose the progression'],

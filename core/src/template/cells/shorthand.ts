@@ -108,7 +108,8 @@ const details: { field: CellField; found: RegExp; write(text: string): string }[
   },
   {
     field: 'rest',
-    found: /(?:^|[\s,])rest\s+(\d+(?::\d\d)?(?:\s?(?:min|minutes?|s|sec|seconds?)\b)?)/i,
+    found:
+      /(?:^|[\s,])rest\s+(\d+(?::\d\d)?(?:\s?(?:min|minutes?|s|sec|seconds?)\b)?(?:\s*[-–]\s*\d+(?::\d\d)?(?:\s?(?:min|minutes?|s|sec|seconds?)\b)?)?)/i,
     write: (text) => `rest ${text}`,
   },
   {
@@ -172,10 +173,20 @@ function readPiece(
     rest = `${rest.slice(0, match.index)} ${rest.slice(match.index + match[0].length)}`
   }
   const plain = (rest.replace(/[\s,]+$/, '').trim() + (task ? ` ${task[0]}` : '')).trim()
-  const { sets, goal, load } = divide(
+  const {
+    sets: count,
+    goal,
+    load,
+  } = divide(
     plain,
     (text) => parseCell(library, 'goal', text, prescribed, slot, template).error === undefined,
   )
+  const [, least, most] = /^(\d+)\s*[-–]\s*(\d+)$/.exec(count ?? '') ?? []
+  const sets = most ?? count
+  // Sets said otherwise are no range any more, unless they are said as one.
+  if (sets !== undefined && prescribed.stop === undefined && prescribed.least !== undefined)
+    prescribed = withoutLeast(prescribed)
+  if (least !== undefined) said.push(['least', least])
   const isTop =
     isNew && sets === undefined && said.some(([field, text]) => field === 'kind' && text === 'top')
   for (const [field, text] of [
@@ -196,9 +207,13 @@ function readPiece(
   }
   if (isNew && sets === undefined && isOneOf(library, prescribed.goal, slot))
     prescribed = { ...prescribed, sets: 1 }
-  if ((prescribed.least === undefined) !== (prescribed.stop === undefined))
-    return { fault: 'Say both the fewest sets and what ends them: at least 3, until the bar slows.', piece }
+  if (prescribed.stop !== undefined && prescribed.least === undefined)
+    return { fault: 'Say the fewest sets beside what ends them: at least 3, until the bar slows.', piece }
   return { prescribed }
+}
+
+function withoutLeast({ least: _, ...rest }: SetPrescription): SetPrescription {
+  return rest
 }
 
 /** Whether a goal is one thing to be done, where nothing is said of sets: a total, a time to beat, a run. */
@@ -229,7 +244,8 @@ function divide(text: string, isGoal: (text: string) => boolean): Divided {
   const [before = '', ...after] = /\bdo:/i.test(text) ? [text] : text.split(/\s*@\s*/)
   const load = after.length ? after.join('@') : undefined
   if (!before.trim()) return { load }
-  const [, sets, goal] = /^(\d+)\s*(?:[x×*]|sets?\b(?:\s+of\b)?)\s*(.+)$/i.exec(before.trim()) ?? []
+  const [, sets, goal] =
+    /^(\d+(?:\s*[-–]\s*\d+)?)\s*(?:[x×*]|sets?\b(?:\s+of\b)?)\s*(.+)$/i.exec(before.trim()) ?? []
   const whole = { ...(sets && { sets }), goal: goal ?? before.trim() }
   if (load !== undefined) return { ...whole, load }
   // "2 x 40 m" and "0:45" are goals by themselves, of one set or as many as there are.
@@ -260,13 +276,17 @@ function misspelt(
 
 function formatPiece(library: Library, prescribed: SetPrescription): string {
   const goal = formatCell(library, 'goal', prescribed)
-  const head = `${formatCell(library, 'sets', prescribed)} × ${goal} @ ${formatCell(library, 'load', prescribed)}`
+  const { least, stop } = prescribed
+  const isRange = least !== undefined && stop === undefined
+  const count = formatCell(library, 'sets', prescribed)
+  const head = `${count} × ${goal} @ ${formatCell(library, 'load', prescribed)}`
   const texts = details.flatMap(({ field, write }) => {
+    if (field === 'least' && isRange) return []
     const text = formatCell(library, field, prescribed)
     return text ? [write(text)] : []
   })
   const isTask = /^do:/i.test(goal)
-  const [before, after] = isTask ? [[`${formatCell(library, 'sets', prescribed)} ×`], [goal]] : [[head], []]
+  const [before, after] = isTask ? [[`${count} ×`], [goal]] : [[head], []]
   return [...before, ...texts, ...after].join(' ').replace(/,$/, '')
 }
 

@@ -18,6 +18,21 @@ export const shorthandExamples: { typed: string; means: string; say: string }[] 
     say: 'The last set for as many good reps as possible, of the training max.',
   },
   {
+    typed: '4 x AMRAP @ none',
+    means: '4 × AMRAP @ no load',
+    say: 'Every set for as many good reps as possible.',
+  },
+  {
+    typed: '3x5+ every set @ 75%',
+    means: '3 × 5+ every set @ 75%',
+    say: 'The same, with five at least.',
+  },
+  {
+    typed: '3-5 x 8 @ 60%',
+    means: '3-5 × 8 @ 60%',
+    say: 'Three sets are enough; the member may do up to five.',
+  },
+  {
     typed: '1x1 @ 92,5% top set; 3x5 @ 80% top back-offs',
     means: '1 × 1 @ 92.5% top set; 3 × 5 @ 80% top back-offs',
     say: 'A top set and back-offs below it.',
@@ -57,6 +72,11 @@ export const shorthandExamples: { typed: string; means: string; say: string }[] 
     typed: '6x2 @ 60% style speed at least 3, until the bar slows',
     means: '6 × 2 @ 60% style speed at least 3 until the bar slows',
     say: 'Sets that end when something happens.',
+  },
+  {
+    typed: '3x5 @ 80% rest 2-3 min',
+    means: '3 × 5 @ 80% rest 2:00-3:00',
+    say: 'A rest from so long to so long.',
   },
   {
     typed: '3x8 rest 30 round 2:00',

@@ -6,6 +6,11 @@ const wordings: readonly (readonly [RegExp, string])[] = [
   // "(2 min rest)", "rest (90 s)".
   [/\(([^()]*\brest\b[^()]*)\)/gi, ' $1 '],
   [/\brest\s*\(([^()]*)\)/gi, 'rest $1'],
+  // "3 to 5 sets", "8 to 10 reps".
+  [
+    /(?<!\b(?:until|bands|or|do:).*)(?<![\d.,:]\s*)(\d+)\s+to\s+(\d+)(?=\s*(?:[x×*]|sets?\b|reps?\b|min|s(?:ec|\b)|$|\s@))/gi,
+    '$1-$2',
+  ],
   // "8 reps", but not "3 reps left", which is "3 left" as well, and never "most reps".
   [/(\d\+?)\s*reps?\b/gi, '$1'],
   // "at 70%", "at RPE 8".
@@ -25,7 +30,10 @@ const wordings: readonly (readonly [RegExp, string])[] = [
   // "tempo 3-1-1-0".
   [/\btempo\s+([\dx])\s?[-./]\s?([\dx])\s?[-./]\s?([\dx])\s?[-./]\s?([\dx])\b/gi, 'tempo $1$2$3$4'],
   // "2 min rest", "90 s rest".
-  [/(\d+(?::\d\d)?\s?(?:min(?:ute)?s?|s(?:ec(?:ond)?s?)?)?)\s+rest\b(?!\s*\d)/gi, 'rest $1'],
+  [
+    /((?:\d+(?::\d\d)?\s*[-–]\s*)?\d+(?::\d\d)?\s?(?:min(?:ute)?s?|s(?:ec(?:ond)?s?)?)?)\s+rest\b(?!\s*\d)/gi,
+    'rest $1',
+  ],
   // "50 total".
   [/(\d+)\s+total\b/gi, '$1 in all'],
   // "@ body weight", with nothing on top.
@@ -36,8 +44,8 @@ const wordings: readonly (readonly [RegExp, string])[] = [
 const wanting: readonly (readonly [RegExp, string])[] = [
   [/\bsuper\s?sets?\b/i, 'Select the lines and press Alt + J: that joins them to a superset.'],
   [
-    /(?<!@.*)[x×*]\s*(?:amrap|max|(?:to\s+)?fail(?:ure)?)\b/i,
-    'As many reps as possible: 5+ is five and beyond in the last set; 3 x 8 R0 is 0 RIR; most reps in 5:00 is against the clock.',
+    /(?<!@.*)[x×*]\s*(?:to\s+)?fail(?:ure)?\b/i,
+    'As many reps as possible: 3 x AMRAP in every set, 5+ is five and beyond in the last one; 3 x 8 R0 is 0 RIR; most reps in 5:00 is against the clock.',
   ],
   [/\b\d+\s*-\s*\d+\s*(?:rir|left|in reserve)\b|\brir\s*\d+\s*-\s*\d/i, 'RIR is one number: R2.'],
   [
@@ -51,7 +59,12 @@ const wanting: readonly (readonly [RegExp, string])[] = [
 export function inShorthand(piece: string): { text: string } | { fault: string } {
   const [task = ''] = /\bdo:.*$/i.exec(piece) ?? []
   const said = piece.slice(0, piece.length - task.length)
-  const single = said.replace(/^(\s*1\s*[x×*]\s*)(?:amrap|max|(?:to\s+)?fail(?:ure)?)\b/i, '$11+')
+  const single = said
+    .replace(/^(\s*1\s*[x×*]\s*)(?:to\s+)?fail(?:ure)?\b/i, '$1AMRAP')
+    .replace(
+      /^(\s*\d+(?:\s*[-–]\s*\d+)?\s*(?:[x×*]|sets?\b(?:\s+of\b)?)\s*)max(?:\s+reps)?\b(?!\s+in\b)/i,
+      '$1AMRAP',
+    )
   const [, fault] = wanting.find(([words]) => words.test(single)) ?? []
   if (fault) return { fault }
   const put = wordings.reduce((text, [other, ours]) => text.replace(other, ours), single)
@@ -76,11 +89,16 @@ export function linesOf(typed: string): string[] {
   return typed
     .split(/[;\n]/)
     .flatMap((line) =>
-      /\bafter\b|\bdo:/i.test(line) ? [line] : line.split(/\s*,?\s+then\s+(?=\d+\s*[x×*])/i),
+      /\bafter\b|\bdo:/i.test(line)
+        ? [line]
+        : line.split(/\s*,?\s+then\s+(?=\d+(?:\s*[-–]\s*\d+)?\s*[x×*])/i),
     )
     .flatMap((line) => {
       const parts = line.split(/,\s+/)
-      return parts.length > 1 && parts.every((part) => /^\s*\d+\s*[x×*]\s*\d/.test(part)) ? parts : [line]
+      return parts.length > 1 &&
+        parts.every((part) => /^\s*\d+(?:\s*[-–]\s*\d+)?\s*[x×*]\s*(?:\d|amrap\b)/i.test(part))
+        ? parts
+        : [line]
     })
     .flatMap(listed)
     .map((line) => line.trim())

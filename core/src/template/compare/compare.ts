@@ -4,7 +4,7 @@ import { liftName, type Library } from '../../library/index.ts'
 import { repTableTitle } from '../../maxes/index.ts'
 import { ruleOf } from '../../progressions/index.ts'
 import { triggerOf } from '../../triggers/index.ts'
-import { formatSeconds, wayWords } from '../../units/index.ts'
+import { formatRest, wayWords } from '../../units/index.ts'
 import { warmUpOf } from '../../warmups/index.ts'
 import { cellFields, cellNames, detailFields, formatCell } from '../cells/cells.ts'
 import { sayAdjustment, slotName, type Difference } from './sayAdjustment.ts'
@@ -95,7 +95,7 @@ export function sayDefaults({ defaults = {} }: { defaults?: Defaults }): string 
   const { rir, rest, tempo } = defaults
   const said = [
     ...(rir === undefined ? [] : [`${rir} RIR`]),
-    ...(rest === undefined ? [] : [`rest ${formatSeconds(rest)}`]),
+    ...(rest === undefined ? [] : [`rest ${formatRest(rest)}`]),
     ...(tempo === undefined ? [] : [`tempo ${tempo}`]),
   ]
   return said.join(', ') || 'nothing'
@@ -172,6 +172,7 @@ function compareRows(
         const whats =
           before && after
             ? [...cellFields, ...detailFields].flatMap((field) => {
+                if (field === 'least' && !before.stop && !after.stop) return []
                 const [from, to] = [formatCell(library, field, before), formatCell(library, field, after)]
                 return from === to ? [] : [`${cellNames[field]} ${from || 'none'} → ${to || 'none'}`]
               })

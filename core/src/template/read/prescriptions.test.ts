@@ -48,8 +48,9 @@ describe('a prescription', () => {
   test.each([
     ['a tempo of three digits', { tempo: '311' }, `${at}.tempo: expected a tempo of four digits`],
     ['an unknown style', { style: 'wild' }, `${at}.style: expected one of ramp, drop, speed`],
-    ['a least without a sign', { least: 2 }, `${at}: expected "least" and "stop" together`],
-    ['more least than sets', { least: 4, stop: 'x' }, `${at}: expected "least" and "stop" together`],
+    ['a sign without a least', { stop: 'x' }, `${at}: expected no more "least" than sets, and with "stop"`],
+    ['more least than sets', { least: 4 }, `${at}: expected no more "least" than sets, and with "stop"`],
+    ['a sign sooner than the least', { least: 4, stop: 'x' }, `${at}: expected no more "least" than sets`],
     ['a goal of nothing', { goal: {} }, `${at}.goal: expected a goal with one of the keys cluster, distance`],
     ['a hold of no time', { goal: { seconds: 0 } }, `${at}.goal.seconds: expected seconds from 1 to 7200`],
     [
@@ -180,7 +181,7 @@ describe('a cell', () => {
     ['tempo', '', null],
   ])('%s takes "%s"', (field, text, value) => expect(type(field, text)).toEqual({ value }))
   test.each<[CellField, string, RegExp]>([
-    ['goal', 'many', /^Reps: 5, 8-10 or 5\+; or/],
+    ['goal', 'many', /^Reps: 5, 8-10, 5\+ or AMRAP; or/],
     ['goal', '0 rounds', /^Reps:/],
     ['goal', '', /^Reps:/],
     ['load', '110%', /^More than 100% of the 1RM only in a test/],

@@ -9,6 +9,7 @@ import { findOverMax } from './slotEnds.ts'
 import { readAdjustment, readDeload } from './readAdjustment.ts'
 import { settleExercises } from './readExercises.ts'
 import { readKind } from './readKind.ts'
+import { readTypedRows } from './typedRows.ts'
 import { findIdle, readProgression, readTrigger } from './readProgression.ts'
 import { templateFormat, upgradeTemplate } from './upgrades/index.ts'
 import { placeIn1 } from './upgrades/template1.ts'
@@ -117,7 +118,9 @@ function readToday(
     ...(warmUp && { warmUp }),
     phases,
     sessions: readMap(checker, head.sessions, 'sessions', readSession),
-    slots: readMap(checker, head.slots, 'slots', (c, value, path) => readSlot(c, value, path, phases)),
+    slots: readMap(checker, readTypedRows(checker, head), 'slots', (c, value, path) =>
+      readSlot(c, value, path, phases),
+    ),
     progressions: readMap(checker, head.progressions ?? {}, 'progressions', readProgression),
     tracks: readMap(checker, head.tracks ?? {}, 'tracks', readTrack, limits.tracks),
   }

@@ -8,6 +8,7 @@ import {
   listField,
   numberField,
   percentField,
+  spanField,
   stepField,
   strictObject,
   textField,
@@ -63,7 +64,7 @@ const tempoField = () =>
 /** What a prescription may inherit. */
 const inherited = {
   rir: wholeField('RIR', 0, 10),
-  rest: wholeField('seconds of rest', 0, 1800),
+  rest: spanField('seconds of rest', 1800, 0, { from: 120, to: 180 }),
   tempo: tempoField(),
 }
 
@@ -261,10 +262,10 @@ export const setPrescriptionShape = strictObject({
     .meta({ expected: 'another way like {"percent": 50, "say": "in a 10 kg vest"}' }),
   style: choiceField(setStyles),
   bands: textField('bands or chains, by name and number', 60),
-  least: wholeField('the fewest sets before the trigger may end them', 1, limits.sets),
+  least: wholeField('the fewest sets, where not all have to be done', 1, limits.sets),
   stop: textField('the trigger that ends the sets', 80),
-}).test('fits', '"least" and "stop" together, and no more least than sets', ({ sets, least, stop }) =>
-  least === undefined ? stop === undefined : stop !== undefined && least <= sets,
+}).test('fits', 'no more "least" than sets, and with "stop" a "least"', ({ sets, least, stop }) =>
+  least === undefined ? stop === undefined : least <= sets,
 )
 
 export const phaseRuleShape = strictObject({

@@ -75,13 +75,19 @@ describe('the fields of a rule', () => {
   })
 
   test('have their faults beside them, and those of several beside none', () => {
-    expect(faultsOf(params, { ...typed, misses: '0', 'step.kg': '-1' })).toEqual({
+    expect(faultsOf(ruleOf.linear, { ...typed, misses: '0', 'step.kg': '-1' })).toEqual({
       misses: 'Expected misses in a row, a whole number from 1 to 10.',
       'step.kg': expect.stringContaining('a step above 0 in both units'),
     })
     expect(
-      faultsOf(params, { 'startLoad.kg': '40', 'startLoad.lb': '90', ...typed, startPercent: '70' })[''],
+      faultsOf(ruleOf.linear, { 'startLoad.kg': '40', 'startLoad.lb': '90', ...typed, startPercent: '70' })[
+        ''
+      ],
     ).toContain('exactly one of')
+    const amrap = draftOf(ruleOf.amrapSet, ruleOf.amrapSet.examples[0]?.params ?? {})
+    expect(faultsOf(ruleOf.amrapSet, { ...amrap, doubleFrom: '3' })['']).toBe(
+      'Expected “Extra reps for twice the larger step” above “Extra reps for the larger step”.',
+    )
   })
 
   test('are those of another way once that is taken, and what else was typed stays', () => {

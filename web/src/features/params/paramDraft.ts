@@ -82,17 +82,24 @@ export function choicesOf(schema: ObjectSchema<object>, path: string): string[] 
   return field.optional ? ['', ...words] : words
 }
 
-/** The faults of what was typed, each by the field that it belongs to; what belongs to several stands under ''. */
-export function faultsOf(schema: ObjectSchema<object>, typed: ParamDraft): Record<string, string> {
+/** The faults of what was typed, each by the field that it belongs to; what belongs to several stands under '', with the fields by their labels. */
+export function faultsOf({ params, fields }: ParamKind, typed: ParamDraft): Record<string, string> {
   const checker = new Checker({})
-  checker.check(schema, unflatten(typed), '')
+  checker.check(params, unflatten(typed), '')
   const faults: Record<string, string> = {}
   for (const { path, expected } of checker.issues) {
     const at = fieldOf(path)
     const field = at in typed ? at : (Object.keys(typed).find((one) => at && one.startsWith(`${at}.`)) ?? '')
-    faults[field] ??= `Expected ${expected}.`
+    faults[field] ??=
+      `Expected ${expected.replace(/"(\w+)"/g, (said, key: string) => labelOf(fields, key) ?? said)}.`
   }
   return faults
+}
+
+/** “Larger step”: what a parameter is called, one of several parts by what they state. */
+function labelOf(fields: Fields, key: string): string | null {
+  const label = fields[key]?.label ?? fields[`${key}.kg`]?.way?.of ?? fields[`${key}.kg`]?.label
+  return label === undefined ? null : `“${label}”`
 }
 
 export function flatten(value: object, before = ''): ParamDraft {

@@ -77,12 +77,12 @@ function useSetDraft({ slot, asked, before, isCorrection = false, found, onLog }
 export function CurrentSet(props: Props) {
   const { slot, asked, of, isCorrection = false, isNext = false } = props
   const library = useLibrary()
-  const { n, prescribed, isPlus } = asked
+  const { n, prescribed } = asked
   const { measure, draft, errors, fields, isChanging, put, log, change } = useSetDraft(props)
   const main = isChanging ? (isCorrection ? 'Save the correction' : 'Log this set') : sayDone(prescribed)
   return (
     <div className="mt-2 sm:ml-8">
-      <p className="text-sm text-bark">{sayAbout(prescribed, n, of, isPlus, isCorrection)}</p>
+      <p className="text-sm text-bark">{sayAbout(asked, of, isCorrection)}</p>
       {!isChanging && (
         <p className="font-serif text-4xl font-semibold">
           {prescribed.load && (
@@ -209,14 +209,10 @@ const countSteps: Record<'reps' | AmountUnit, number> = {
   rounds: 1,
 }
 
-function sayAbout(
-  { rir, perSide, option, tempo, bands, stop, least, style }: ShownSets,
-  n: number,
-  of: number,
-  isPlus: boolean,
-  isCorrection: boolean,
-): string {
+function sayAbout({ n, prescribed, isPlus, isFree }: AskedSet, of: number, isCorrection: boolean): string {
+  const { rir, perSide, option, tempo, bands, stop, style } = prescribed
   const more = [
+    isFree && !stop && 'optional',
     isPlus && 'as many good reps as you have',
     rir !== undefined && `stop with ${rir} RIR (${rir} more reps possible)`,
     perSide && 'each side',
@@ -225,7 +221,7 @@ function sayAbout(
     style === 'lowering' && 'lower it only, with safeties set',
     style === 'speed' && 'as fast as you can with full control',
     bands && `with ${bands}`,
-    stop && `${least && n > least ? 'end when' : 'go on until'} ${stop}`,
+    stop && `${isFree ? 'end when' : 'go on until'} ${stop}`,
   ].filter(Boolean)
   return `${isCorrection ? 'Correct set' : 'Set'} ${n} of ${of}${more.length ? `: ${more.join(', ')}` : ''}`
 }

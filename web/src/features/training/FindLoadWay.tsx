@@ -26,7 +26,10 @@ export default function FindLoadWay({ slot, prescribed, sets, can, onTry }: Prop
   const parts = partsFor(load, can)
   const count = sets.filter(isTry).length
   const log = (felt: number) =>
-    onTry({ n: firstTry + count, prescribed, isPlus: false }, { state: 'done', load, reps, rir: felt })
+    onTry(
+      { n: firstTry + count, prescribed, isPlus: false, isFree: false },
+      { state: 'done', load, reps, rir: felt },
+    )
   return (
     <section
       className="my-2 rounded-lg border border-line bg-sheet p-4"

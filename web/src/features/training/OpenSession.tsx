@@ -2,7 +2,7 @@ import { useLibrary } from '../library/useLibrary.ts'
 import { useMemo, useState } from 'react'
 import { loadingAt, type Evidence } from '@young-oak/core/evidence'
 import { exerciseOf, liftName, type Library } from '@young-oak/core/library'
-import { formatSeconds } from '@young-oak/core/units'
+import { formatRest, type Span } from '@young-oak/core/units'
 import type { SessionLog } from '@young-oak/core/member'
 import type { PlannedSession, PlannedSlot } from '@young-oak/core/plan'
 import { record } from '../../offline/useOutbox.ts'
@@ -27,7 +27,7 @@ export function OpenSession({ session: asShown, log, evidence }: Props) {
     [library, asShown, log, evidence],
   )
   const [chosen, choose] = useState<string | null>(null)
-  const [rest, setRest] = useState<{ from: number; seconds: number } | null>(null)
+  const [rest, setRest] = useState<{ from: number; rest: Span } | null>(null)
   const setOf = (slot: PlannedSlot, n: number) =>
     log.sets.find((set) => set.slot === slot.slot && set.n === n)
   const isDone = (slot: PlannedSlot) => askedSets(slot).every(({ n }) => setOf(slot, n))
@@ -61,7 +61,7 @@ export function OpenSession({ session: asShown, log, evidence }: Props) {
           />
         ))}
       </ol>
-      {rest && !allDone && <RestTimer key={rest.from} from={rest.from} seconds={rest.seconds} />}
+      {rest && !allDone && <RestTimer key={rest.from} from={rest.from} rest={rest.rest} />}
       <Button
         size="thumb"
         look={allDone ? 'main' : 'plain'}
@@ -93,7 +93,7 @@ export function OpenSession({ session: asShown, log, evidence }: Props) {
 function sayLogged(library: Library, slot: PlannedSlot, { n, prescribed }: AskedSet, result: Result): string {
   const isOnBody = exerciseOf(library, slot).tool === 'body weight'
   const name = slot.circuit?.name ?? liftName(library, slot)
-  const rest = prescribed.rest ? ` Rest ${formatSeconds(prescribed.rest)}.` : ''
+  const rest = prescribed.rest ? ` Rest ${formatRest(prescribed.rest)}.` : ''
   return `Set ${n} of ${name} logged: ${sayDone(result, isOnBody)}.${rest}`
 }
 
@@ -101,4 +101,4 @@ function sayLogged(library: Library, slot: PlannedSlot, { n, prescribed }: Asked
 const canFind = (library: Library, slot: PlannedSlot): boolean =>
   !slot.circuit && exerciseOf(library, slot).tool !== 'body weight'
 
-const startRest = (seconds: number) => ({ from: Date.now(), seconds })
+const startRest = (rest: Span) => ({ from: Date.now(), rest })

@@ -1,18 +1,19 @@
 import type { ShownSets } from '@young-oak/core/member'
 import type { PlannedSlot } from '@young-oak/core/plan'
 
-/** A set that is asked: its prescription, and its number in the slot. */
-export type AskedSet = { n: number; prescribed: ShownSets; isPlus: boolean }
+/** A set that is asked: its prescription, its number in the slot, whether it is an AMRAP set, and whether those before it in its line are enough. */
+export type AskedSet = { n: number; prescribed: ShownSets; isPlus: boolean; isFree: boolean }
 
 /** The sets of a slot in order; a circuit is one. */
 export const askedSets = (slot: PlannedSlot): AskedSet[] =>
   slot.circuit
-    ? [{ n: 1, prescribed: asOne, isPlus: false }]
+    ? [{ n: 1, prescribed: asOne, isPlus: false, isFree: false }]
     : slot.sets
         .flatMap((prescribed) =>
           Array.from({ length: prescribed.sets }, (_, i) => ({
             prescribed,
-            isPlus: prescribed.amrap === 'last' && i === prescribed.sets - 1,
+            isPlus: prescribed.amrap === 'all' || (prescribed.amrap === 'last' && i === prescribed.sets - 1),
+            isFree: prescribed.least !== undefined && i >= prescribed.least,
           })),
         )
         .map((asked, i) => ({ ...asked, n: i + 1 }))

@@ -1,4 +1,4 @@
-import { parseSeconds, formatSeconds } from '@young-oak/core/units'
+import { formatRest, highest, parseRest } from '@young-oak/core/units'
 import type { Defaults } from '@young-oak/core/template'
 import { Answers } from './Answers.tsx'
 import { SavedField } from './SavedField.tsx'
@@ -43,11 +43,11 @@ function DefaultsFields({ defaults = {}, of, onSave }: Props) {
       <SavedField
         label="Rest"
         placeholder="3:00"
-        value={defaults.rest === undefined ? '' : formatSeconds(defaults.rest)}
+        value={defaults.rest === undefined ? '' : formatRest(defaults.rest)}
         onSave={(typed) => {
-          const rest = parseSeconds(typed)
-          if (typed && !(rest <= 1800)) return 'Like 90 or 3:00.'
-          put({ rest: typed ? rest : undefined })
+          const rest = parseRest(typed)
+          if (typed && (rest === null || highest(rest) > 1800)) return 'Like 90, 3:00 or 2-3 min.'
+          put({ rest: rest ?? undefined })
         }}
       />
       <SavedField

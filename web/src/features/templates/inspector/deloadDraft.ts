@@ -48,7 +48,7 @@ export function readDeload(
   given: DeloadDraft,
 ): Read<{ command: Command }> {
   const { kind, params: typed, weeks: chosen, muscles } = given
-  const wrong = faultsOf(deloadOf[kind].params, typed)
+  const wrong = faultsOf(deloadOf[kind], typed)
   const faults: Faults = {
     ...(Object.keys(wrong).length && { params: wrong }),
     ...(kind !== 'taper' && !chosen.length && { weeks: 'Choose at least one week.' }),

@@ -68,8 +68,8 @@ export function readRule(
 ): Read<{ command: Command | null }> {
   const { rule, params: typed, phase, trigger, until } = given
   const [wrong, late] = [
-    faultsOf(ruleOf[rule].params, typed),
-    handsOn(draft, target) ? faultsOf(triggerOf[trigger].params, until) : {},
+    faultsOf(ruleOf[rule], typed),
+    handsOn(draft, target) ? faultsOf(triggerOf[trigger], until) : {},
   ]
   const faults: Faults = {
     ...(Object.keys(wrong).length && { params: wrong }),

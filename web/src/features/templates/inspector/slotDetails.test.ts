@@ -66,7 +66,7 @@ describe('the details of a slot', () => {
 
   test.each<[string, DetailsDraft, string]>([
     ['a tempo that is none', typed(0, { tempo: 'slow' }), 'lines.0.tempo'],
-    ['sets that nothing ends', typed(0, { least: '2', stop: '' }), 'lines.0.stop'],
+    ['a sign without the fewest sets', typed(0, { least: '', stop: 'it slows' }), 'lines.0.least'],
     ['a side that is none', typed(0, { perSide: 'maybe' }), 'lines.0.perSide'],
   ])('with %s are refused at their field', (_, given, field) => {
     const { value, faults } = readDetails({}, draft, at, given)

@@ -3,6 +3,7 @@ import type { Library } from '@young-oak/core/library'
 import {
   cellNames,
   detailFields,
+  detailsSaid,
   formatCell,
   parseCell,
   sayWarmUp,
@@ -61,7 +62,7 @@ export function readDetails(
   const rows = isForAll ? (slot.rows[phase] ?? []).map((_, i) => i) : [row]
   const commands = (slot.rows[phase]?.[row] ?? []).flatMap((line, i) => {
     const cells = typed[i]
-    if (cells?.least.trim() && !cells.stop.trim()) faults[`lines.${i}.stop`] = 'Enter what ends the sets.'
+    if (cells?.stop.trim() && !cells.least.trim()) faults[`lines.${i}.least`] = 'Enter the fewest sets.'
     return detailFields.flatMap((field): Command[] => {
       const text = cells?.[field] ?? ''
       if (text === formatCell(library, field, line)) return []
@@ -86,11 +87,9 @@ export function readDetails(
 /** "Details: tempo 31X0; each side", or null where every detail is as usual. */
 export function sayDetails(library: Library, slot: Slot, phase: string, row: number): string | null {
   const said = (slot.rows[phase]?.[row] ?? []).flatMap((line) =>
-    detailFields.flatMap((field) => {
-      const value = formatCell(library, field, line)
-      if (!value) return []
-      return value === 'yes' ? cellNames[field] : `${cellNames[field]} ${value}`
-    }),
+    detailsSaid(library, line).map(({ field, text }) =>
+      text === 'yes' ? cellNames[field] : `${cellNames[field]} ${text}`,
+    ),
   )
   if (slot.warmUp !== undefined)
     said.push(`warm-up: ${sayWarmUp(slot.warmUp === 'none' ? undefined : slot.warmUp).replace(/\.$/, '')}`)

@@ -99,7 +99,7 @@ function paramsOf({ kind, params: typed, exercise, sessions }: TrackChangeDraft)
       ...(!isRead && { fault: { sessions: 'Choose the sessions, and how many a week.' } }),
     }
   }
-  const wrong = faultsOf(params, typed)
+  const wrong = faultsOf(changeOf[kind], typed)
   return { params: unflatten(typed), ...(Object.keys(wrong).length && { fault: { params: wrong } }) }
 }
 

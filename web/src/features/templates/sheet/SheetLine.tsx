@@ -9,7 +9,7 @@ import { formatHandled, needCells } from '@young-oak/core/views'
 import {
   cellFields,
   cellNames,
-  detailFields,
+  detailsSaid,
   formatCell,
   type SetPrescription,
   type SheetField,
@@ -217,11 +217,9 @@ function Said({
   table?: RepTable
 }) {
   const library = useLibrary()
-  const said = detailFields.flatMap((field) => {
-    const value = formatCell(library, field, prescribed)
-    if (!value || field === 'kind') return []
-    return value === 'yes' ? cellNames[field] : `${cellNames[field]} ${value}`
-  })
+  const said = detailsSaid(library, prescribed).flatMap(({ field, text }) =>
+    field === 'kind' ? [] : text === 'yes' ? cellNames[field] : `${cellNames[field]} ${text}`,
+  )
   if (has.tempo) said.unshift(`tempo ${has.tempo}, inherited`)
   const { load, sets } = prescribed
   if (load.of === 'tonnage' && !load.per) {

@@ -78,6 +78,29 @@ describe('typing', () => {
       fault: expect.stringContaining('Sets: a whole number'),
     })
   })
+  test('a range of sets says how many are enough, one number takes that away, and it is copied with its line', () => {
+    const after = (draft: Template, text: string): Template => {
+      const own = columnsOf(library, draft, 1)
+      const made = typeInto(library, draft, own, at(1, 1), text, false, mint)
+      const applied = made.fault === undefined && made.command ? applyCommand(draft, made.command) : null
+      if (!applied || isConflict(applied)) throw new Error(JSON.stringify(made))
+      return applied
+    }
+    const asked = (draft: Template) => {
+      const { sets, least } = draft.slots.bench?.rows.p?.[0]?.[0] ?? {}
+      return [least, sets]
+    }
+    const ranged = after(template, '3-5')
+    expect(asked(ranged)).toEqual([3, 5])
+    const own = columnsOf(library, ranged, 1)
+    expect(copyRange(library, own, rangeOf(at(1, 1), null))).toBe('3-5')
+    const lower = after(ranged, '1-2')
+    expect(asked(lower)).toEqual([1, 2])
+    expect(asked(after(lower, '4'))).toEqual([undefined, 4])
+    expect(typeInto(library, ranged, own, at(1, 1), '5-3', false, mint)).toMatchObject({
+      fault: expect.stringContaining('a range like 3-5'),
+    })
+  })
   test('into the empty line at the end adds a slot there', () => {
     expect(typed(at(2, 0), 'dip 3x8')).toMatchObject({
       do: 'addSlot',

@@ -14,6 +14,7 @@ import { liftName, type ExerciseId, type Library } from '@young-oak/core/library
 import {
   formatCell,
   formatSets,
+  limits,
   parseCell,
   readSets,
   type Cell,
@@ -70,6 +71,8 @@ function typeCell(
   text: string,
   fill: boolean,
 ): Typed {
+  const range = field === 'sets' ? rangeOfSets(draft, line, text, fill) : null
+  if (range) return { command: together(range), understood: '' }
   const parsed = parseCell(library, field, text, line.prescribed, line.slot, draft)
   if (parsed.error === undefined) {
     const command = together(cellCommands(draft, line, field, parsed.value, fill))
@@ -92,11 +95,27 @@ function typeCell(
   }
 }
 
+/** "3-5" of sets: the fewest that are enough, and the most; null where sets are one number, and were. */
+function rangeOfSets(draft: Template, line: SetsLine, text: string, fill: boolean): Command[] | null {
+  const { least: had, stop } = line.prescribed
+  const [, first = '', last] = /^(\d+)(?:\s*[-–]\s*(\d+))?$/.exec(text.trim()) ?? []
+  const sets = Number(last ?? first)
+  const least = last === undefined ? null : Number(first)
+  const isNothing = !first || stop !== undefined || (last === undefined && had === undefined)
+  if (isNothing || sets < 1 || sets > limits.sets || (least !== null && (least < 1 || least > sets)))
+    return null
+  const put = (field: 'sets' | 'least', to: Cell) => cellCommands(draft, line, field, to, fill)
+  // At no moment more are enough than are asked.
+  return least === null || least <= line.prescribed.sets
+    ? [...put('least', least), ...put('sets', sets)]
+    : [...put('sets', sets), ...put('least', least)]
+}
+
 /** The commands that set a cell, and with `fill` the same cell of every later row of the phase. */
 export function cellCommands(
   draft: Template,
   line: SetsLine,
-  field: SheetField,
+  field: SheetField | 'least',
   to: Cell,
   fill: boolean,
 ): Command[] {
@@ -235,6 +254,8 @@ export function pasteAt(
   const commands: Command[] = []
   const faults: Pasted['faults'] = []
   cells.forEach(({ line: own, field, text }) => {
+    const range = field === 'sets' ? rangeOfSets(draft, own, text, false) : null
+    if (range) return void commands.push(...range)
     const parsed = parseCell(library, field, text, own.prescribed, own.slot, draft)
     if (parsed.error !== undefined) faults.push({ line: faults.length + 1, text, fault: parsed.error })
     else commands.push(...cellCommands(draft, own, field, parsed.value, false))

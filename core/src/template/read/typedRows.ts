@@ -1,0 +1,82 @@
+import { isExercise, type Lift } from '../../library/index.ts'
+import { at, type Checker } from '../../parsing/index.ts'
+import { readSets } from '../cells/shorthand.ts'
+import type { SetPrescription, Slot, Template, Use } from '../types.ts'
+
+type Head = { slots: unknown; trainingMax?: number | undefined }
+type Rows = Record<string, unknown>
+
+/**
+ * A file's slots with the rows that are typed, as in the sheet, in the place of prescriptions: a whole row as one text, or one line of it. What is not
+ * understood is located, and the sentence says what can be typed. A row that is not typed stays as it is, to be read with all others.
+ */
+export function readTypedRows(checker: Checker, { slots, trainingMax }: Head): unknown {
+  if (!isRecord(slots)) return slots
+  const template = { trainingMax } as Template
+  return mapped(slots, (slot, id) => {
+    if (!isRecord(slot) || !isRecord(slot.rows)) return slot
+    const asked = askedWith(slot)
+    const path = at(at('slots', id), 'rows')
+    const rows = mapped(slot.rows, (list, phase) => {
+      if (!Array.isArray(list)) return list
+      return list.map((row: unknown, i) => {
+        const place = at(at(path, phase), i)
+        if (typeof row === 'string') return readLines(checker, row, place, { asked, template })
+        if (!Array.isArray(row)) return row
+        return row.map((line: unknown, j) =>
+          typeof line === 'string' ? readOne(checker, line, at(place, j), { asked, template }) : line,
+        )
+      })
+    })
+    return { ...slot, rows }
+  })
+}
+
+type With = { asked: Slot; template: Template }
+
+function readOne(checker: Checker, typed: string, path: string, given: With): unknown {
+  const lines = readLines(checker, typed, path, given)
+  if (lines.length > 1)
+    checker.add(
+      path,
+      'one line of sets',
+      typed,
+      'Write several lines as one text, and leave out the brackets around it.',
+    )
+  return lines[0]
+}
+
+/** Lines without ids of their own: each has its number in the row, like any that names none. */
+function readLines(checker: Checker, typed: string, path: string, { asked, template }: With): object[] {
+  // An exercise that there is not is a fault of its own, and the only one of its slot.
+  if (!isExercise(checker.library, asked.exercise)) return [nothing]
+  const read = readSets(checker.library, typed, [], asked, template)
+  if (read.prescriptions) return read.prescriptions.map(withoutId)
+  checker.add(
+    path,
+    'sets as they are typed in the sheet, like "3 x 8 @ 70% R2 rest 2 min"',
+    typed,
+    read.fault,
+  )
+  return [nothing]
+}
+
+/** What is read on with where a text has a fault. */
+const nothing = { sets: 1, goal: { reps: 1 }, load: { of: 'none' } } as const
+
+function withoutId({ id: _, ...rest }: SetPrescription): object {
+  return rest
+}
+
+/** What lines of a slot may read of it. */
+function askedWith(slot: Rows): Slot {
+  const { exercise, variant, uses } = slot as Partial<Lift> & { uses?: unknown }
+  const lift = { exercise: String(exercise), ...(typeof variant === 'string' && { variant }) }
+  return { ...lift, uses: (Array.isArray(uses) ? uses : []) as Use[], by: 'week', rows: {} } as Slot
+}
+
+const isRecord = (value: unknown): value is Rows =>
+  typeof value === 'object' && value !== null && !Array.isArray(value)
+
+const mapped = (of: Rows, change: (value: unknown, key: string) => unknown): Rows =>
+  Object.fromEntries(Object.entries(of).map(([key, value]) => [key, change(value, key)]))
