@@ -14,12 +14,12 @@ import { benchEditing } from './editing.ts'
 import { builtEngine, runEngine } from './builtEngine.ts'
 import { sayFigure, type Figure } from './figure.ts'
 import { addGyms } from './gyms.ts'
-import { addMembers, addYears, benchList, benchYears } from './large.ts'
+import { addCrowd, addMembers, addYears, benchList, benchYears } from './large.ts'
 import { benchPageSize } from './pageSize.ts'
 import { benchHttp } from './http.ts'
 import { benchMembersPage } from './membersPage.ts'
 import { benchPublishing } from './publishing.ts'
-import { benchPlanners } from './planners.ts'
+import { benchAmongMany, benchPlanners } from './planners.ts'
 
 const root = fileURLToPath(new URL('../..', import.meta.url))
 const print = (line: string): void => void process.stdout.write(`${line}\n`)
@@ -86,7 +86,8 @@ async function overHttp(): Promise<void> {
         .split('\n')
         .filter(Boolean)
       const planners = join(root, 'server/dist/planners.js')
-      tell(await benchPlanners(planners, env.DATABASE_URL, gym, members))
+      const alone = await benchPlanners(planners, env.DATABASE_URL, gym, members)
+      tell([alone])
       tell(await benchYears(planners, env.DATABASE_URL, gym, addYears(cluster.psql, 'bench', gym)))
       print('\nThe workbench in Chromium: 24 weeks × 6 days × 8 slots × 3 tracks')
       const writer = demoAccounts.find(({ email }) => email.startsWith('wren'))
@@ -97,6 +98,9 @@ async function overHttp(): Promise<void> {
       tell(await benchList(base, owner?.email ?? '', owner?.password ?? ''))
       tell(await benchMembersPage(base, owner?.email ?? '', owner?.password ?? ''))
       if (writer) tell(await benchPublishing(cluster.psql, base, gym, writer))
+      print('\nA gym of a hundred thousand')
+      addCrowd(cluster.psql, 'bench', gym, 90_000)
+      tell([await benchAmongMany(planners, env.DATABASE_URL, gym, members, alone)])
     } finally {
       if (server.pid) process.kill(-server.pid, 'SIGTERM')
       await new Promise((resolve) => server.once('exit', resolve))

@@ -57,13 +57,7 @@ export function addMembers(psql: Psql, database: string, gym: string): void {
   const one = `(select l.id from session_log l where l.gym_id = '${gym}' and l.closed order by l.date desc, l.id limit 1)`
   psql(
     database,
-    `insert into member (gym_id, name) select '${gym}', 'Member ' || k from generate_series(1, 10000) k;
-     create temporary table more as select id, gen_random_uuid() as enrolment from member
-       where gym_id = '${gym}' and name like 'Member %';
-     insert into enrolment select made.* from more m, (select * from enrolment where gym_id = '${gym}' limit 1) e,
-       ${made('enrolment', 'e', `'id', m.enrolment, 'member_id', m.id`)};
-     insert into publication_member select made.* from more m, (select * from publication_member where gym_id = '${gym}' limit 1) p,
-       ${made('publication_member', 'p', `'enrolment_id', m.enrolment, 'member_id', m.id`)};
+    `${enrolled(gym, 'Member', 10_000)}
      insert into session_log select made.* from more m, generate_series(1, 6) k,
        (select * from session_log where gym_id = '${gym}' and id = ${one}) l,
        ${made('session_log', 'l', `'id', m.enrolment || ':' || k, 'member_id', m.id, 'enrolment_id', m.enrolment, 'date', current_date - 2 * k`)};
@@ -73,6 +67,27 @@ export function addMembers(psql: Psql, database: string, gym: string): void {
      analyze`,
   )
 }
+
+/** Very many members more, on a program and without sessions. */
+export function addCrowd(psql: Psql, database: string, gym: string, count: number): void {
+  psql(
+    database,
+    `${enrolled(gym, 'Crowd', count)}
+     insert into fact select made.* from more m, (select * from fact where gym_id = '${gym}' limit 1) f,
+       ${made('fact', 'f', `'member_id', m.id`)};
+     analyze`,
+  )
+}
+
+/** Members on a program, in a temporary table `more` as well. */
+const enrolled = (gym: string, name: string, count: number): string =>
+  `insert into member (gym_id, name) select '${gym}', '${name} ' || k from generate_series(1, ${count}) k;
+     create temporary table more as select id, gen_random_uuid() as enrolment from member
+       where gym_id = '${gym}' and name like '${name} %';
+     insert into enrolment select made.* from more m, (select * from enrolment where gym_id = '${gym}' limit 1) e,
+       ${made('enrolment', 'e', `'id', m.enrolment, 'member_id', m.id`)};
+     insert into publication_member select made.* from more m, (select * from publication_member where gym_id = '${gym}' limit 1) p,
+       ${made('publication_member', 'p', `'enrolment_id', m.enrolment, 'member_id', m.id`)};`
 
 /** A row of a table with some columns said anew. */
 const made = (table: string, row: string, columns: string): string =>

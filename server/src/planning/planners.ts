@@ -41,6 +41,8 @@ export function openPlanners(databaseUrl: string, threads: number, engine?: stri
     maxThreads: threads,
     idleTimeout: Infinity,
     concurrentTasksPerWorker: 2,
+    // Members are read and forgotten by the fifty: with more room for what is new, less of it is looked at and kept on the way.
+    resourceLimits: { maxYoungGenerationSizeMb: 64 },
   })
   // A thread that breaks fails its own tasks, not the server.
   pool.on('error', () => undefined)

@@ -41,11 +41,14 @@ export async function insertFact({ db, gym, member }: MemberScope, fact: Fact): 
   return rowCount > 0
 }
 
+/** Holds members until the transaction ends; in one order, so that two who hold several take turns. */
+export async function holdMembers({ db }: Scope, ids: string[]): Promise<void> {
+  await db('member').whereIn('id', ids).orderBy('id').forUpdate().select('id')
+}
+
 /** Stores facts of several members at once, and raises their revisions; held in one order, so that two sheets take turns. */
-export async function insertFacts(
-  { db, gym }: Scope,
-  facts: { scope: MemberScope; fact: Fact }[],
-): Promise<void> {
+export async function insertFacts(scope: Scope, facts: { scope: MemberScope; fact: Fact }[]): Promise<void> {
+  const { db, gym } = scope
   const days = new Map<string, Day>()
   for (const { scope, fact } of facts) {
     const day = actingDay(fact)
@@ -53,7 +56,7 @@ export async function insertFacts(
     if (had === undefined || day < had) days.set(scope.member, day)
   }
   const members = [...days.keys()].sort()
-  await db('member').whereIn('id', members).orderBy('id').forUpdate().select('id')
+  await holdMembers(scope, members)
   const { rows } = await db.raw(
     `update member set revision = revision + 1, traits = null, dirty_from = least(dirty_from, given.day)
      from unnest(?::uuid[], ?::date[]) as given(member, day) where id = given.member returning id, revision`,
