@@ -38,7 +38,7 @@ test('a program follows another on the track that a rule gives; the member chang
   await goPublishing(page)
   await page.getByRole('checkbox', { name: 'Gwil Penhale' }).check()
   await page.getByLabel('Start date').fill(new Date().toISOString().slice(0, 10))
-  await page.getByText('First days, weeks that members see, track rules').click()
+  await page.getByText('First days, weeks that members see, tracks by rule and by hand').click()
   await page.getByLabel('Members may choose another track themselves').check()
   await choose(page, 'Other programs of these members', 'are done first, then this one starts')
   await page.getByRole('button', { name: 'Add a track rule' }).click()
@@ -53,6 +53,12 @@ test('a program follows another on the track that a rule gives; the member chang
   await expect(
     page.getByRole('button', { name: /1 starts this program after the current one/ }),
   ).toBeVisible()
+  // From the list of whom it concerns, they are put on a track by hand, and taken off it again.
+  await page.getByRole('button', { name: /1 starts this program after the current one/ }).click()
+  await choose(page, 'Put this member on a track', 'as written')
+  await expect(page.getByText('By hand, 1 member on the template as written.')).toBeVisible()
+  await page.getByRole('button', { name: 'Take 1 member off the template as written' }).click()
+  await expect(page.getByText(/By hand/)).toBeHidden()
   await page.getByRole('button', { name: 'Publish version 1 to 1 member' }).click()
   await expect(page.getByText(/Version 1 is published to 1 member/)).toBeVisible()
 
@@ -91,6 +97,20 @@ test('a program follows another on the track that a rule gives; the member chang
   await expect(programs(hand).getByText(/Training without quads since .* [(]injury[)]/)).toBeVisible()
   await programs(hand).getByRole('button', { name: 'Train as written from today' }).click()
   await expect(programs(hand).getByText('Pause this program')).toBeVisible()
+
+  // The writer ends it for everybody who is on it, and takes that back.
+  await page.getByRole('link', { name: 'Members', exact: true }).click()
+  await page.getByText(/^Group, pause or move your .* members shown$/).click()
+  await page.getByLabel('What to do for many').selectOption('end the program')
+  await page.getByLabel('Program', { exact: true }).selectOption('Slack water')
+  await page.getByRole('button', { name: 'End Slack water for 1 member' }).click()
+  await expect(page.getByText('Ended: Slack water for 1 member.')).toBeVisible()
+  await hand.reload()
+  await expect(hand.getByRole('button', { name: 'Resume Slack water' })).toBeVisible()
+  await page.getByRole('button', { name: 'Take it back' }).click()
+  await expect(page.getByText(/^Ended: /)).toBeHidden()
+  await hand.reload()
+  await expect(programs(hand).getByLabel('Track of Slack water')).toBeVisible()
 
   // Who was there, for the member and for the owner.
   await hand.goto('/account')
@@ -184,7 +204,7 @@ test('profile, programs, templates and audit have no accessibility faults that a
   await desk.getByRole('button', { name: 'named writers' }).click()
   expect(await onDesk()).toEqual([])
   await desk.goto('/members')
-  await desk.getByText(/^Group or pause your .* members shown$/).click()
+  await desk.getByText(/^Group, pause or move your .* members shown$/).click()
   expect(await onDesk()).toEqual([])
 
   const { page: boss, faults: onBoss } = await look('Perrin', 'dark')

@@ -1,4 +1,5 @@
 import { expect, test } from './site.ts'
+import { choose } from './pickers.ts'
 import { enter, goPublishing, importTemplate, phone, signIn, templateFile } from './people.ts'
 
 const published = (page: import('@playwright/test').Page) =>
@@ -155,4 +156,30 @@ test('another program goes on beside the new one or ends, as the writer says', a
   await hand.getByRole('link', { name: 'Today' }).click()
   await expect(hand.getByRole('button', { name: 'Start Slipway day' })).toBeVisible()
   await hand.close()
+})
+
+test('the owner says who edits a template, and hands it to another writer', async ({ browser, page }) => {
+  await enter(page, 'Odell')
+  await importTemplate(page, templateFile('Handed over'))
+  await expect(page.getByLabel('Name of the template')).toHaveValue('Handed over')
+  const office = await browser.newPage()
+  await enter(office, 'Perrin')
+  await office.getByRole('link', { name: 'Templates' }).click()
+  const line = office.getByRole('row', { name: /Handed over/ })
+  await expect(line).toContainText('Odell Marsh')
+  await line.getByRole('button', { name: 'Who may edit Handed over…' }).click()
+  const dialog = office.getByRole('dialog')
+  await choose(dialog.getByLabel('Author', { exact: true }), 'Wren Harrow')
+  await dialog.getByText('named writers', { exact: true }).click()
+  await expect(dialog.getByLabel('Odell Marsh')).not.toBeChecked()
+  await dialog.getByRole('button', { name: 'Save' }).click()
+  await expect(line).toContainText('Wren Harrow')
+
+  // Odell reads it now; the owner archives it.
+  await page.goto('/templates')
+  await choose(page.getByLabel('Show'), 'Templates you may edit')
+  await expect(page.getByRole('link', { name: 'Handed over' })).toBeHidden()
+  await line.getByRole('button', { name: 'Archive Handed over' }).click()
+  await expect(line).toBeHidden()
+  await office.close()
 })

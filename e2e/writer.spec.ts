@@ -44,7 +44,7 @@ test('what a cell does not take is said under it, and what was typed stays', asy
   await sets(page, '1').focus()
   await page.keyboard.type('99')
   await page.keyboard.press('Enter')
-  await expect(page.getByRole('alert')).toHaveText('Sets: a whole number from 1 to 30.')
+  await expect(page.getByRole('alert')).toHaveText('Sets: a whole number from 1 to 30, or a range like 3-5.')
   await expect(page.getByRole('combobox', { name: 'Sets of Bench press' })).toHaveValue('99')
   await page.keyboard.press('Escape')
   await expect(sets(page, '1')).toBeFocused()
@@ -210,6 +210,6 @@ test('a cell is copied into another, and a copied value that does not fit is sai
   await sets(page, '2').focus()
   await page.keyboard.press('Control+v')
   await expect(page.getByRole('dialog', { name: '1 line was not understood' })).toContainText(
-    'Sets: a whole number from 1 to 30.',
+    'Sets: a whole number from 1 to 30, or a range like 3-5.',
   )
 })

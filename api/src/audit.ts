@@ -19,6 +19,7 @@ export const audited = {
   'get /members/:id/progress': read('opened the progress and profile'),
   'post /members/:id/facts': change('added an entry to the progress or profile'),
   'post /facts': change('added an entry, the same as for others, to the progress'),
+  'post /facts/taken-back': change('took back an entry, the same as for others, of the progress'),
   'delete /members/:id/facts/:fact': change('took back an entry of the progress or profile'),
   'get /members/:id/maxes': read('opened the maxes'),
   'post /members/:id/maxes': change('added a max'),

@@ -13,6 +13,7 @@ type FieldValues = {
   minutes: number
   times: number
   lift: string
+  exercise: string
   level: LiftLevel
   training: TrainingAge
   location: string
@@ -37,6 +38,7 @@ export const conditionFields = {
   hasMax: ['lift'],
   maxAtLeast: ['lift', 'times'],
   priority: ['muscle'],
+  enjoys: ['exercise'],
   location: ['location'],
   joinedSince: ['day'],
 } as const satisfies Record<string, readonly ConditionField[]>
@@ -77,6 +79,11 @@ const schemas: { [F in ConditionField]: (kind: ConditionKind) => Schema } = {
       .max(200)
       .required('Choose a lift.')
       .test('lift', 'Choose a lift.', (value) => value.split('/').every((part) => isId(part))),
+  exercise: () =>
+    string()
+      .max(80)
+      .required('Choose an exercise.')
+      .test('exercise', 'Choose an exercise.', (value) => isId(value)),
   level: () =>
     string()
       .oneOf([...liftLevels], 'Choose a level.')

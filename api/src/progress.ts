@@ -17,19 +17,43 @@ export const givenFactSchema = object({
 }).noUnknown()
 export type GivenFact = InferType<typeof givenFactSchema>
 
-/** Of these kinds one may be entered for several members at once: they name no program. */
-export const manyKinds = ['pause', 'event', 'deload'] as const
+/** Of these kinds one may be entered for several members at once: of everything they do, or of the run of one template that each of them is on. */
+const manyKinds = ['pause', 'event', 'deload'] as const
+const kindsOfRuns = ['pause', 'endEnrolment', 'track'] as const
+const mostOfMany = 20_000
 export const factForManySchema = object({
-  members: array().of(string().uuid().required()).min(1, 'Choose members.').max(20_000).required(),
+  members: array().of(string().uuid().required()).min(1, 'Choose members.').max(mostOfMany).required(),
+  /** Whose runs it is about: it is entered for each member’s own, and not for members who are on none. */
+  template: string().uuid().optional(),
   fact: mixed<object>()
     .required('Say what it is.')
-    .test('kind', `For several members at once: ${manyKinds.join(', ')}.`, (fact) => {
-      const { kind, enrolment } = (fact ?? {}) as { kind?: string; enrolment?: unknown }
-      return manyKinds.some((one) => one === kind) && enrolment === undefined
-    }),
+    .test(
+      'kind',
+      `For several members at once: ${manyKinds.join(', ')}; of one template: ${kindsOfRuns.join(', ')}.`,
+      (fact, { parent }) => {
+        const { kind, enrolment } = (fact ?? {}) as { kind?: string; enrolment?: unknown }
+        const kinds: readonly string[] = (parent as { template?: string }).template ? kindsOfRuns : manyKinds
+        return enrolment === undefined && kinds.includes(String(kind))
+      },
+    ),
   today: day().required(),
 }).noUnknown()
 export type FactForMany = InferType<typeof factForManySchema>
+
+/** Entries of several members, by which they are taken back. */
+const entriesOfMany = object({
+  rows: array()
+    .of(
+      object({ member: string().uuid().required(), id: string().max(80).required() })
+        .noUnknown()
+        .required(),
+    )
+    .min(1)
+    .max(mostOfMany)
+    .required(),
+})
+export type EntriesOfMany = InferType<typeof entriesOfMany>
+export const takenBackSchema = entriesOfMany.shape({ today: day().required() }).noUnknown()
 
 /** How a member does: what the advisor says and goes by, lifts with goals, trials, and what they have said of themselves. */
 export type ProgressView = {

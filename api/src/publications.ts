@@ -9,6 +9,9 @@ export const mostOwnDays = 500
 /** How many members one publication reaches at most. */
 export const mostMembers = 50_000
 
+/** How many tracks one publication gives out by hand. */
+const mostOwnTracks = 100
+
 /** What becomes of other programs. */
 export const othersBecome = ['beside', 'replace', 'follow'] as const
 export type OthersBecome = (typeof othersBecome)[number]
@@ -64,6 +67,18 @@ export const publishSchema = object({
         .required(),
     )
     .max(8, 'At most 8 track rules.')
+    .optional(),
+  /** Members put on a track by hand, whatever rules say of them. */
+  ownTracks: array()
+    .of(
+      object({
+        track: string().max(80).nullable().defined(),
+        members: array().of(string().uuid().required()).min(1).max(mostMembers).required(),
+      })
+        .noUnknown()
+        .required(),
+    )
+    .max(mostOwnTracks)
     .optional(),
   /** Whether members may choose another track themselves. */
   choosesTrack: boolean().optional(),

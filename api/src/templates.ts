@@ -60,10 +60,11 @@ export type TemplateLine = {
   isTrained: boolean
 }
 
-/** Who may edit a template besides its author: every writer, or those who are named. */
+/** Who may edit a template besides its author and the gym's owner: every writer, or those who are named; with `author`, whose it is from now on. */
 export const sharingSchema = object({
   editing: mixed<Editing>((value): value is Editing => editings.includes(value as Editing)).required(),
   editors: array().of(string().uuid().required()).max(200).required(),
+  author: string().uuid().optional(),
 }).noUnknown()
 export const editings = ['all', 'named'] as const
 export type Editing = (typeof editings)[number]
@@ -78,8 +79,8 @@ export type TemplateView = {
   mayEdit: boolean
   isTheirs: boolean
   editing: Editing
-  /** The gym's other writers, and which of them are named. */
-  writers: { id: string; name: string; isNamed: boolean }[]
+  /** The gym's writers, which of them it belongs to, and which are named as editors. */
+  writers: { id: string; name: string; isAuthor: boolean; isNamed: boolean }[]
   revision: number
   draft: Template
   versions: { number: number; note: string; publishedAt: string; members: number }[]

@@ -26,6 +26,7 @@ const values: { [F in ConditionField]: () => Reads<unknown> } = {
   minutes: count,
   times: figure,
   lift: text,
+  exercise: text,
   level: () => choice(...liftLevels),
   training: () => choice(...trainingAges),
   location: text,

@@ -4,7 +4,13 @@ import { deloadKinds } from '@young-oak/core/deloads'
 import type { Offer } from '@young-oak/core/plan'
 import type { Block, Seen, Target, TrialResult } from '@young-oak/core/trends'
 import { deloadPolicies } from '@young-oak/core/template'
-import { factForManySchema, givenFactSchema, type ProgressView } from '../progress.ts'
+import {
+  factForManySchema,
+  givenFactSchema,
+  takenBackSchema,
+  type EntriesOfMany,
+  type ProgressView,
+} from '../progress.ts'
 import { contract, onDay, ownAndWriters } from './contract.ts'
 import {
   about,
@@ -211,11 +217,23 @@ export const progress = {
   ...contract({
     method: 'post',
     path: '/facts',
-    says: 'Saves the same fact for several of the writer’s members, all of them or none: a pause of all programs, an event, a deload.',
+    says: 'Saves the same fact for several of the writer’s members, all of them or none: a pause of all programs, an event, a deload; with `template`, a pause, an end or a track of the run that each is on. Answers what was saved, by which it is taken back.',
     who: ['writer'],
     body: factForManySchema,
-    answer: null,
+    answer: exact<EntriesOfMany>({
+      rows: list(exact<EntriesOfMany['rows'][number]>({ member: text(), id: text() })),
+    }),
     problems: ['notPossible'],
+    since: 9,
+  }),
+  ...contract({
+    method: 'post',
+    path: '/facts/taken-back',
+    says: 'Takes back facts of several of the writer’s members, all of them or none.',
+    who: ['writer'],
+    body: takenBackSchema,
+    answer: null,
+    problems: [],
   }),
   ...ownAndWriters('facts', {
     method: 'post',

@@ -102,7 +102,7 @@ export const shownSets = () =>
       prescription: text(),
       sets: count(),
       reps: orNull(span()),
-      amrap: left(choice('last')),
+      amrap: left(choice('last', 'all')),
       goal: left(otherGoal()),
       rir: left(count()),
       target: orNull(load()),

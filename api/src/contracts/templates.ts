@@ -28,6 +28,7 @@ import {
 } from './reads.ts'
 
 const who = ['writer'] as const
+const whoseSay = ['writer', 'owner'] as const
 /** A command as a writer's page sent it: its values are the core's to check, beside the draft. */
 const command = (): Reads<Command> =>
   readBy('command', (value) => (isCommand(value) ? null : 'must be a command'))
@@ -50,7 +51,14 @@ const view = () =>
       mayEdit: yesOrNo(),
       isTheirs: yesOrNo(),
       editing: choice(...editings),
-      writers: list(exact<TemplateView['writers'][number]>({ id: text(), name: text(), isNamed: yesOrNo() })),
+      writers: list(
+        exact<TemplateView['writers'][number]>({
+          id: text(),
+          name: text(),
+          isAuthor: yesOrNo(),
+          isNamed: yesOrNo(),
+        }),
+      ),
       revision: count(),
       draft: draft(),
       versions: list(
@@ -70,7 +78,7 @@ export const templates = {
     method: 'get',
     path: '/templates',
     says: 'The gym’s templates, by name.',
-    who,
+    who: whoseSay,
     query: paged,
     answer: pageOf(
       exact<TemplateLine>({
@@ -106,34 +114,36 @@ export const templates = {
     method: 'get',
     path: '/templates/:id',
     says: 'A draft with its versions.',
-    who,
+    who: whoseSay,
     answer: view(),
     problems: [],
-    since: 3,
+    since: 9,
   }),
   ...contract({
     method: 'post',
     path: '/templates/:id/sharing',
-    says: 'Says who may edit a template besides its author: every writer, or those who are named. The author’s to say, or any writer’s once that one has left.',
-    who,
+    says: 'Says who may edit a template besides its author and the gym’s owner: every writer, or those who are named; with `author`, hands it to another writer. The author’s and the owner’s to say, or any writer’s once the author has left.',
+    who: whoseSay,
     body: sharingSchema,
     answer: view(),
-    problems: [],
+    problems: ['doesNotFit'],
+    since: 9,
   }),
   ...contract({
     method: 'post',
     path: '/templates/:id/archive',
     says: 'Archives a template, or brings it back. Members who are on it go on; it can neither be edited nor published meanwhile.',
-    who,
+    who: whoseSay,
     body: archiveSchema,
     answer: view(),
     problems: [],
+    since: 9,
   }),
   ...contract({
     method: 'delete',
     path: '/templates/:id',
     says: 'Deletes a template that nobody has trained on, with what was published of it.',
-    who,
+    who: whoseSay,
     answer: null,
     problems: ['notPossible'],
   }),

@@ -28,6 +28,10 @@ export const publicationSchema = object({
   clock: mixed<'own' | 'calendar'>().oneOf(['own', 'calendar']).required(),
   /** "keep" leaves everybody on the track they are on; nothing is no track. */
   track: string().defined(),
+  /** Members put on a track by hand; nothing is no track. */
+  ownTracks: array()
+    .of(object({ track: string().defined(), members: array().of(string().required()).required() }).required())
+    .required(),
   /** Whether members may choose another track themselves. */
   choosesTrack: boolean().required(),
   /** Weeks ahead of the running one that a member sees. */

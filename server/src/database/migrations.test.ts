@@ -126,6 +126,7 @@ test('a database of format 1 keeps all its documents, and what a draft has chang
     '023_first_days',
     '024_room',
     '025_audit_subject',
+    '026_enjoyed',
   ])
   expect(
     await db('counting_publication')

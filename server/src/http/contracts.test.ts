@@ -120,11 +120,12 @@ beforeAll(async () => {
     ...ownDeloads,
     lifts: [{ exercise: 'backSquat' }],
   })
-  await ask(
+  const { rows } = await ask(
     'post /facts',
     { body: { members: [member.id], fact: { kind: 'event', what: 'trip', on: day }, today: day } },
     coach,
   )
+  await ask('post /facts/taken-back', { body: { rows, today: day } }, coach)
   await both('progress', {}, 'get')
   await both('maxes', {}, 'get')
   await ask('get /me/today')

@@ -26,6 +26,7 @@ const pages: Record<SeatView['kind'], { to: string; label: string; isWide?: true
   owner: [
     { to: '/members', label: 'Members' },
     { to: '/people', label: 'People' },
+    { to: '/templates', label: 'Templates', isWide: true },
     { to: '/gym', label: 'Gym', isWide: true },
     { to: '/exercises', label: 'Exercises', isWide: true },
     { to: '/locations', label: 'Equipment', isWide: true },

@@ -24,6 +24,7 @@ import * as audit from './022_audit.ts'
 import * as firstDays from './023_first_days.ts'
 import * as room from './024_room.ts'
 import * as auditSubject from './025_audit_subject.ts'
+import * as enjoyed from './026_enjoyed.ts'
 
 type Migration = { up(db: Knex): Promise<void>; down(db: Knex): Promise<void> }
 
@@ -53,6 +54,7 @@ const migrations: Record<string, Migration> = {
   '023_first_days': firstDays,
   '024_room': room,
   '025_audit_subject': auditSubject,
+  '026_enjoyed': enjoyed,
 }
 
 /** Migrations by name, in order; each is a frozen file that imports no live code. */

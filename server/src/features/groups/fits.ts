@@ -61,6 +61,7 @@ const asks: Asks = {
     values: [gym, `max:${lift}`, times],
   }),
   priority: ({ muscle }, gym) => says('priority', muscle, gym),
+  enjoys: ({ exercise }, gym) => says('enjoys', exercise, gym),
   location: ({ location }, gym) => says('location', location, gym),
   joinedSince: ({ day }) => ({ sql: '(m.joined_at at time zone g.zone)::date >= ?::date', values: [day] }),
 }

@@ -118,6 +118,7 @@ describe('a group by a rule', () => {
     beforeAll(async () => {
       await tell('Ada', { kind: 'about', training: 'underOneYear' })
       await tell('Ada', { kind: 'days', weekdays: [1, 3, 5], minutes: 45 })
+      await tell('Ada', { kind: 'enjoys', exercises: ['pullUp'] })
       await tell('Bo', { kind: 'days', weekdays: [2, 4] })
       await tell('Bo', { kind: 'level', exercise: 'backSquat', level: 'advanced' })
       await tell('Bo', { kind: 'priorities', muscles: ['back'], lifts: [] })
@@ -159,6 +160,7 @@ describe('a group by a rule', () => {
       ['1.3 times body weight', () => [{ kind: 'maxAtLeast', lift: 'backSquat', times: 1.3 }], ['Ada', 'Bo']],
       ['1.4 times body weight', () => [{ kind: 'maxAtLeast', lift: 'backSquat', times: 1.4 }], ['Bo']],
       ['a priority', () => [{ kind: 'priority', muscle: 'back' }], ['Bo']],
+      ['who enjoys a lift', () => [{ kind: 'enjoys', exercise: 'pullUp' }], ['Ada']],
       ['the location of all', () => [{ kind: 'location', location: 'home' }], ['Ada', 'Bo', 'Di']],
       ['another location', () => [{ kind: 'location', location: 'shed' }], []],
       ['one week trained', () => [{ kind: 'weeksTrained', weeks: 1 }], ['Ada', 'Di']],

@@ -120,7 +120,8 @@ describe('progress', () => {
     const send = (members: string[], fact: object, by = program.coach) =>
       by.post('/api/facts').send({ members, fact, today: day })
     const closed = { kind: 'pause', to: '2026-03-16', reason: 'holiday', back: 0 }
-    await send([member.id, sam.id, sam.id], closed).expect(204)
+    const { body: saved } = await send([member.id, sam.id, sam.id], closed).expect(200)
+    expect(saved.rows.map((row: { member: string }) => row.member).sort()).toEqual([member.id, sam.id].sort())
     for (const { id } of [member, sam]) {
       const view = await progress(day, program.coach, `/api/members/${id}`)
       expect(view.programs[0]?.paused).toMatchObject({ from: day, to: '2026-03-16', enrolment: null })
@@ -131,6 +132,70 @@ describe('progress', () => {
     expect(body.errors[0].message).toMatch(/later than the pause begins/)
     const other = await program.world.signIn(await program.world.addStaff(program.gym, 'writer', 'Wyn'))
     await send([member.id], closed, other).expect(403)
+  })
+
+  test('of a template it is entered for the run that each member is on, and taken back for all at once', async () => {
+    const { member: sam } = await program.enrol('Sam', day)
+    const free = await program.world.addMember(program.gym, 'Fay', program.writer)
+    const { template } = program
+    const members = [member.id, sam.id, free.id]
+    const send = (fact: object, of: string | undefined = template) =>
+      program.coach.post('/api/facts').send({ members, template: of, fact, today: day })
+    const runs = async () =>
+      Promise.all(
+        [member, sam].map(async ({ id }) => {
+          const view = await progress(day, program.coach, `/api/members/${id}`)
+          return [view.programs.length, view.endings.length]
+        }),
+      )
+    const { body: ended } = await send({ kind: 'endEnrolment', reason: 'time' }).expect(200)
+    expect(ended.rows).toHaveLength(2)
+    expect(await runs()).toEqual([
+      [0, 1],
+      [0, 1],
+    ])
+    const back = (rows: object[], by = program.coach) =>
+      by.post('/api/facts/taken-back').send({ rows, today: day })
+    const other = await program.world.signIn(await program.world.addStaff(program.gym, 'writer', 'Wyn'))
+    await back(ended.rows, other).expect(403)
+    await back([...ended.rows, { member: sam.id, id: 'nothing' }]).expect(404)
+    expect(await runs()).toEqual([
+      [0, 1],
+      [0, 1],
+    ])
+    expect((await Promise.all([back(ended.rows), back(ended.rows)])).map(({ status }) => status)).toEqual([
+      204, 204,
+    ])
+    await back(ended.rows).expect(204)
+    expect(await runs()).toEqual([
+      [1, 0],
+      [1, 0],
+    ])
+    await send({ kind: 'pause', reason: 'travel', to: '2026-03-16' }).expect(200)
+    expect((await progress()).programs[0]?.paused).toMatchObject({ enrolment, reason: 'travel' })
+    // One names its run, the other is nobody's yet.
+    await send({ kind: 'endEnrolment', enrolment }).expect(422)
+    await send({ kind: 'event', what: 'trip', on: '2026-03-20' }).expect(422)
+    await send({ kind: 'track', track: null }, '00000000-0000-4000-8000-000000000000').expect(200)
+  })
+
+  test('a deload for many is taken back, and ended where it has begun', async () => {
+    const members = [member.id]
+    const deload = {
+      kind: 'deload',
+      changes: [{ kind: 'scaleLoad', by: -10 }],
+      shift: true,
+      weeks: 1,
+      back: [],
+      reason: 'holiday',
+    }
+    const { body } = await program.coach
+      .post('/api/facts')
+      .send({ members, fact: deload, today: day })
+      .expect(200)
+    expect((await progress()).spells).toHaveLength(1)
+    await program.coach.post('/api/facts/taken-back').send({ rows: body.rows, today: day }).expect(204)
+    expect((await progress()).spells).toEqual([])
   })
 
   test('an entry is taken back once, by nobody else, and never a max', async () => {

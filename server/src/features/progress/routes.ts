@@ -1,5 +1,6 @@
 import { route, routes, type Route } from '../../http/route.ts'
-import { giveFact, giveToMany, progress, takeBack } from './service.ts'
+import { giveToMany, takeBackFromMany } from './many.ts'
+import { giveFact, progress, takeBack } from './service.ts'
 
 /** How a member does, and what they or their writer say of them: check-ins, events, deloads, goals, trials, answers to advice. */
 export const progressRoutes: Route[] = [
@@ -7,6 +8,9 @@ export const progressRoutes: Route[] = [
     inMember((scope) => progress(scope, query.today)),
   ),
   route('post /facts', ({ inScope, seat, body }) => inScope((scope) => giveToMany(scope, seat, body))),
+  route('post /facts/taken-back', ({ inScope, seat, body: { today, ...entries } }) =>
+    inScope((scope) => takeBackFromMany(scope, seat, entries, today)),
+  ),
   ...routes(['post /me/facts', 'post /members/:id/facts'], ({ inMember, body }) =>
     inMember(async (scope) => {
       await giveFact(scope, body)

@@ -1,6 +1,6 @@
 import { inputOf } from '../training/planInput.ts'
 import type { MemberFile } from '@young-oak/api/members'
-import type { FactForMany, GivenFact, ProgressView } from '@young-oak/api/progress'
+import type { GivenFact, ProgressView } from '@young-oak/api/progress'
 import { changeOf } from '@young-oak/core/adjustments'
 import { advise, readSignals } from '@young-oak/core/advice'
 import { liftKey, liftOfKey, takesMax, type Lift, type Library } from '@young-oak/core/library'
@@ -11,13 +11,12 @@ import { formatIssue, isId } from '@young-oak/core/parsing'
 import { blocksOf, estimatesOf, judgeTrial, misfits, targetOf } from '@young-oak/core/trends'
 import { addDays, type Day } from '@young-oak/core/units'
 import type { Scope } from '../../database/scope.ts'
-import type { Seat } from '../../http/seat.ts'
-import { memberScopes, type MemberScope } from '../members/memberScope.ts'
+import type { MemberScope } from '../members/memberScope.ts'
 import { notFound, Problem } from '../../http/problem.ts'
 import { nextFactId } from '@young-oak/api/factId'
 import { readMemberFile } from '../training/memberFile.ts'
 import { newVersionOf } from '../training/newVersion.ts'
-import { insertFact, insertFacts } from '../training/store.ts'
+import { insertFact } from '../training/store.ts'
 import { readFact } from './store.ts'
 
 export async function progress(scope: MemberScope, day: Day): Promise<ProgressView> {
@@ -148,22 +147,8 @@ export const giveFact = async (
   id: string = nextFactId(),
 ): Promise<boolean> => insertFact(scope, readGiven(scope, given, id))
 
-/** Stores the same fact for several members of a writer, all of them or none. */
-export async function giveToMany(
-  scope: Scope,
-  seat: Seat,
-  { members, ...given }: FactForMany,
-): Promise<void> {
-  const ids = [...new Set(members)]
-  const scopes = await memberScopes(scope, seat, { ids })
-  if (scopes.length !== ids.length)
-    throw new Problem('notAllowed', 'Some of these members are not assigned to you. Nothing was saved.')
-  const facts = scopes.map((own) => ({ scope: own, fact: readGiven(own, given, nextFactId()) }))
-  await insertFacts(scope, facts)
-}
-
 /** What a fact holds is read as in a file, and its faults are located. */
-function readGiven(scope: Scope, { fact: given, today: day }: GivenFact, id: string): Fact {
+export function readGiven(scope: Scope, { fact: given, today: day }: GivenFact, id: string): Fact {
   const { fact, issues } = readGivenFact(scope.library, {
     ...given,
     id,

@@ -34,7 +34,7 @@ export async function findImpacts(
     const replaced = look.asked.replaces === undefined ? null : await numberOf(scope, look.asked.replaces)
     const would = { look, template: read.template, reads: read.reads, replaced }
     const starts = await startsFor(scope, members, look.asked, look.today)
-    const tracks = await tracksFor(scope, members, look.asked.tracksByRule)
+    const tracks = await tracksFor(scope, members, look.asked)
     const scopes = await scopesForJob(scope, members)
     const planned = await planEach(scopes, look.today, (read) => {
       const start = starts.get(read.member) ?? look.asked.start

@@ -10,7 +10,7 @@ import { publishable } from '../templates/service.ts'
 import { findTemplate } from '../templates/store.ts'
 import { findImpacts } from './findImpacts.ts'
 import { endLook, findLook, insertLook, lackingIn, lookAt, viewLook } from './impactStore.ts'
-import { refuseOtherTracks, refuseStrayStarts } from './service.ts'
+import { refuseOtherTracks, refuseStrays } from './service.ts'
 import { gymToday } from './store.ts'
 
 /** Begins a look at what publishing would do to members; one that was sent before is answered as it stands. */
@@ -26,7 +26,7 @@ export async function prepareLook(
   if (held.revision !== revision)
     throw new Problem('draftMoved', 'The draft has changed since you looked. See what is new, then publish.')
   refuseOtherTracks(publishable(scope, held.draft), sent)
-  refuseStrayStarts(sent)
+  refuseStrays(sent)
   const members = [...new Set(named)]
   if ((await memberScopes(scope, seat, { ids: members })).length !== members.length)
     throw new Problem('notAllowed', 'Some of these members are not assigned to you.')

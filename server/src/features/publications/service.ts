@@ -48,7 +48,7 @@ export async function preparePublication(
     throw new Problem('draftMoved', 'The draft has changed since you looked. See what is new, then publish.')
   const body = publishable(scope, held.draft)
   refuseOtherTracks(body, asked)
-  refuseStrayStarts(asked)
+  refuseStrays(asked)
   await refuseFarStarts(scope, asked)
   const members = [...new Set(asked.members)]
   if ((await memberScopes(scope, seat, { ids: members })).length !== members.length)
@@ -79,10 +79,14 @@ export async function preparePublication(
   return viewPublication(scope, asked.id, seat)
 }
 
-export function refuseOtherTracks({ tracks }: Template, { track, tracksByRule = [] }: Publish): void {
+export function refuseOtherTracks(
+  { tracks }: Template,
+  { track, tracksByRule = [], ownTracks = [] }: Publish,
+): void {
   const named = [
     { path: 'track', track },
     ...tracksByRule.map((one, i) => ({ path: `tracksByRule[${i}].track`, track: one.track })),
+    ...ownTracks.map((one, i) => ({ path: `ownTracks[${i}].track`, track: one.track })),
   ]
   for (const { path, track: one } of named)
     if (typeof one === 'string' && !tracks[one])
@@ -104,13 +108,17 @@ async function refuseFarStarts(scope: Scope, { start, ownStarts = [] }: Publish)
   throw new Problem('startsTooFar', message, [{ path: far.path, message }])
 }
 
-/** Days of their own are for members that the publication goes to. */
-export function refuseStrayStarts({ ownStarts = [], members }: Publish): void {
-  const left = new Set(members)
-  const stray = ownStarts.findIndex(({ member }) => !left.delete(member))
-  if (stray < 0) return
-  const message = 'Give a day of their own to members who are chosen, once each.'
-  throw new Problem('notPossible', message, [{ path: `ownStarts[${stray}].member`, message }])
+/** Days and tracks of their own are for members that the publication goes to, one for each. */
+export function refuseStrays({ ownStarts = [], ownTracks = [], members }: Publish): void {
+  const starting = new Set(members)
+  const late = ownStarts.findIndex(({ member }) => !starting.delete(member))
+  const onTrack = new Set(members)
+  const lost = ownTracks.findIndex(({ members: own }) => own.some((member) => !onTrack.delete(member)))
+  const day = 'Give a day of their own to members who are chosen, once each.'
+  const track = 'Put members who are chosen on a track, each on one.'
+  if (late >= 0) throw new Problem('notPossible', day, [{ path: `ownStarts[${late}].member`, message: day }])
+  if (lost >= 0)
+    throw new Problem('notPossible', track, [{ path: `ownTracks[${lost}].members`, message: track }])
 }
 
 async function refuseReplacing(scope: Scope, template: string, seat: Seat, id: string): Promise<void> {

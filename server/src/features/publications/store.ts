@@ -22,6 +22,7 @@ type Made = Pick<
   | 'note'
   | 'track'
   | 'tracksByRule'
+  | 'ownTracks'
   | 'choosesTrack'
   | 'opens'
   | 'replaces'
@@ -83,11 +84,11 @@ export async function insertPublication(scope: Scope, made: Made): Promise<void>
     audience: members.length,
     made_by: staff,
   })
-  const byRule = await tracksFor(scope, members, tracksByRule)
+  const own = await tracksFor(scope, members, made)
   const starts = await startsFor(scope, members, made, await gymToday(scope))
   const rows = members.map((member) => {
-    const own = byRule.has(member) ? byRule.get(member) : track
-    return { member, sets: own !== undefined, track: own ?? null, start: starts.get(member) ?? null }
+    const on = own.has(member) ? own.get(member) : track
+    return { member, sets: on !== undefined, track: on ?? null, start: starts.get(member) ?? null }
   })
   await db.raw(
     `insert into publication_member (gym_id, publication_id, member_id, sets_track, track, starts_on)

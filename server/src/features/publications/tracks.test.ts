@@ -121,6 +121,51 @@ describe('tracks by rule', () => {
     expect(await moved()).toEqual([])
   })
 
+  test('give way to the track that somebody is put on by hand, in the look as in what is published', async () => {
+    const [ada, bo, cy] = all() as [string, string, string]
+    const asked: Partial<Publish> = {
+      track: null,
+      tracksByRule: [{ rule: [many], track: 'heavy' }],
+      ownTracks: [
+        { track: 'light', members: [bo] },
+        { track: 'heavy', members: [ada] },
+      ],
+    }
+    await publish({ track: 'light' })
+    const look = await publishing(coach, template, { members: all(), start: today, begins: 'session' })
+    const { body } = await coach
+      .post(`/api/templates/${template}/looks`)
+      .send({ ...look, ...asked })
+      .expect(200)
+    const { body: page } = await coach.get(`/api/looks/${body.id}/members?kind=moves`).expect(200)
+    expect(page.items.map(({ id }: ImpactLine) => id).sort()).toEqual([ada, cy].sort())
+    await publish(asked)
+    expect(await tracks()).toEqual(['Heavy', 'Light', undefined])
+  })
+
+  test('by hand are for members who are chosen, each on one that there is', async () => {
+    const send = async (ownTracks: Publish['ownTracks'], members = all()) => {
+      const sent = await publishing(coach, template, { members, start: today })
+      const { body } = await coach
+        .post(`/api/templates/${template}/publications`)
+        .send({ ...sent, ownTracks })
+      return [body.code, body.errors?.[0]?.path]
+    }
+    const [ada, bo] = all() as [string, string]
+    expect(await send([{ track: 'gone', members: [ada] }])).toEqual(['noSuchTrack', 'ownTracks[0].track'])
+    expect(await send([{ track: 'light', members: [ada] }], [bo])).toEqual([
+      'notPossible',
+      'ownTracks[0].members',
+    ])
+    expect(
+      await send([
+        { track: 'light', members: [bo] },
+        { track: null, members: [ada, bo] },
+      ]),
+    ).toEqual(['notPossible', 'ownTracks[1].members'])
+    expect(await send([{ track: 'light', members: [] }])).toEqual(['notAsExpected', 'ownTracks[0].members'])
+  })
+
   test('name tracks that there are, and conditions that can be', async () => {
     const send = async (tracksByRule: unknown) =>
       coach

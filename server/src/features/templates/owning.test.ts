@@ -58,7 +58,10 @@ describe('a template', () => {
     expect([refused.status, refused.body.code]).toEqual([403, 'notAllowed'])
     expect(refused.body.detail).toMatch(/Will/)
     await share('named', [wanda.id]).expect(200)
-    expect((await view(author)).writers).toEqual([{ id: wanda.id, name: 'Wanda', isNamed: true }])
+    expect((await view(author)).writers).toEqual([
+      { id: wanda.id, name: 'Wanda', isAuthor: false, isNamed: true },
+      { id: will.id, name: 'Will', isAuthor: true, isNamed: false },
+    ])
     expect((await rename(other)).status).toBe(200)
     await share('all', [], other).expect(403)
     await archive(true, other).expect(403)
@@ -119,6 +122,53 @@ describe('a template', () => {
     expect(await line(author)).toMatchObject({ isTrained: true })
     const { body } = await author.delete(`/api/templates/${id}`).expect(422)
     expect(body.detail).toMatch(/archive it instead/)
+  })
+
+  test('is the owner’s to say too: who edits it, whose it is, and what becomes of it', async () => {
+    const owner = await world.addStaff(gym, 'owner', 'Olga')
+    const boss = await world.signIn(owner)
+    await share('named', [], boss).expect(200)
+    expect((await rename(other)).status).toBe(403)
+    const handed = await boss
+      .post(`/api/templates/${id}/sharing`)
+      .send({ editing: 'named', editors: [], author: wanda.id })
+      .expect(200)
+    expect(handed.body).toMatchObject({ author: 'Wanda', editing: 'named' })
+    expect(await line(other)).toMatchObject({ author: 'Wanda', isTheirs: true })
+    expect((await rename(other)).status).toBe(200)
+    expect((await rename(author)).status).toBe(403)
+    await archive(true, boss).expect(200)
+    await boss.delete(`/api/templates/${id}`).expect(204)
+    // An owner reads what there is, and writes only where they have a seat as a writer.
+    expect((await boss.get('/api/templates').expect(200)).body.items).toEqual(expect.any(Array))
+    await boss.post('/api/templates').send({ template: smallTemplate() }).expect(403)
+  })
+
+  test('is edited by an owner who writes, whoever is named', async () => {
+    await share('named').expect(200)
+    const { account_id } = await world.owner('staff').where({ id: wanda.id }).first('account_id')
+    const owns = { gym_id: gym, account_id, role: 'owner' }
+    const [seat] = await world
+      .owner('staff')
+      .insert({ ...owns, name: 'Wanda' })
+      .returning('id')
+    expect(await line(other)).toMatchObject({ mayEdit: true, isTheirs: true })
+    expect((await rename(other)).status).toBe(200)
+    await world.owner('staff').where({ id: seat.id }).delete()
+    expect((await rename(other)).status).toBe(403)
+  })
+
+  test('is handed to nobody but a writer of the gym', async () => {
+    const gone = await world.addStaff(gym, 'writer', 'Gus')
+    await world.owner('staff').where({ id: gone.id }).update({ left_at: world.owner.fn.now() })
+    for (const to of [gone.id, (await world.addStaff(gym, 'owner', 'Oona')).id, randomUUID()]) {
+      const { body } = await author
+        .post(`/api/templates/${id}/sharing`)
+        .send({ editing: 'all', editors: [], author: to })
+        .expect(422)
+      expect(body.code).toBe('doesNotFit')
+    }
+    expect(await line(author)).toMatchObject({ author: 'Will' })
   })
 
   test('is nobody’s in another gym', async () => {

@@ -43,7 +43,7 @@ export async function viewTemplate(scope: Scope, id: string, staff: string): Pro
   const owning = await findOwning(scope, id, staff)
   if (!found || !owning) throw notFound('template')
   const { revision, draft } = found
-  const [versions, writers] = [await listVersions(scope, id), await listWriters(scope, id, staff)]
+  const [versions, writers] = [await listVersions(scope, id), await listWriters(scope, id)]
   return { id, ...owning, writers, revision, draft, versions }
 }
 

@@ -28,7 +28,7 @@ export async function listTemplates(
      where ?::uuid is null
        or (t.name, t.id) > (select name, id from template where id = ?::uuid)
      order by t.name, t.id limit ?`,
-    [staff, staff, staff, after ?? null, after ?? null, pageSize + 1],
+    [staff, after ?? null, after ?? null, pageSize + 1],
   )
   return pageFrom((rows as (TemplateLine & { editing: string })[]).map(({ editing: _, ...line }) => line))
 }

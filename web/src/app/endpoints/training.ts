@@ -46,8 +46,12 @@ export const trainingEndpoints = (build: Build) => ({
     query: ({ fact, day, member }) => callFor(member, 'post /me/facts', { body: { fact, today: day } }),
     invalidatesTags: ['Training'],
   }),
-  giveToMany: build.mutation<void, Body<'post /facts'>>({
+  giveToMany: build.mutation<Answer<'post /facts'>, Body<'post /facts'>>({
     query: (body) => call('post /facts', { body }),
+    invalidatesTags: ['Training', 'Members'],
+  }),
+  takeBackFromMany: build.mutation<void, Body<'post /facts/taken-back'>>({
+    query: (body) => call('post /facts/taken-back', { body }),
     invalidatesTags: ['Training', 'Members'],
   }),
   takeBack: build.mutation<Answer<'delete /me/facts/:fact'>, { id: string; day: string; member?: string }>({

@@ -130,6 +130,17 @@ function ConditionInput({ field, kind, value, named, error, onChange }: InputPro
           onChoose={onChange}
         />
       )
+    case 'exercise':
+      return (
+        <ExercisePicker
+          label="Exercise"
+          value={value}
+          placeholder="Choose an exercise"
+          fits={() => true}
+          {...(error && { error })}
+          onChoose={onChange}
+        />
+      )
     case 'days':
       return number(kind === 'notTrainedFor' ? 'Days' : 'Days a week')
     case 'weeks':

@@ -39,6 +39,7 @@ const full: ConditionDraft = {
   minutes: '45',
   times: '1,5',
   lift: 'backSquat',
+  exercise: 'pullUp',
   level: 'novice',
   training: 'underOneYear',
   location: 'home',

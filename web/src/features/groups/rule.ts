@@ -45,6 +45,7 @@ const titles: Record<ConditionKind, [is: string, isNot: string]> = {
     'lifts less than this, or has no max or body weight',
   ],
   priority: ['wants to train first', 'does not want to train first'],
+  enjoys: ['enjoys', 'does not say that they enjoy'],
   location: ['usually trains at', 'does not usually train at'],
   joinedSince: ['joined on this day or later', 'joined before this day'],
 }
@@ -78,6 +79,7 @@ export const newCondition = (): ConditionDraft => ({
   minutes: '',
   times: '',
   lift: '',
+  exercise: '',
   level: '',
   training: '',
   location: '',
@@ -134,6 +136,7 @@ export function sayRule(rule: Condition[], { programs, groups, locations, librar
     maxAtLeast: ({ lift: key, times, not }) =>
       `${lift(key)} max ${or(not, 'at least', 'not at least')} ${times} × body weight`,
     priority: ({ muscle, not }) => `${or(not, '', 'not ')}with priority on ${muscle}`,
+    enjoys: ({ exercise, not }) => `${or(not, 'enjoys', 'does not say they enjoy')} ${lift(exercise)}`,
     location: ({ location, not }) =>
       `${or(not, 'trains', 'does not train')} at ${locations[location] ?? 'a location that is no longer here'}`,
     joinedSince: ({ day, not }) => `joined ${or(not, 'on or after', 'before')} ${formatDay(day)}`,

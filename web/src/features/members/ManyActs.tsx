@@ -1,24 +1,22 @@
 import { useState } from 'react'
-import { pauseReasons, type PauseReason } from '@young-oak/core/facts'
-import { addDays } from '@young-oak/core/units'
-import { api, fieldErrors, sayError } from '../../app/api.ts'
-import { today } from '../../app/today.ts'
+import type { MemberLine } from '@young-oak/api/members'
+import { sayError } from '../../app/api.ts'
 import { Button } from '../../ui/Button.tsx'
 import { Details } from '../../ui/Details.tsx'
-import { Field } from '../../ui/Field.tsx'
-import { asSaid, SelectField, type Option } from '../../ui/Select.tsx'
+import { SelectField, type Option } from '../../ui/Select.tsx'
 import { toast } from '../../ui/toast.ts'
 import { groupsApi } from '../groups/groupsApi.ts'
+import { MoveMany } from './MoveMany.tsx'
 import { several } from './several.ts'
 
-/** What a writer does with all of their members who are shown: put them into a group, pause all of their programs. */
-export function ManyActs({ members }: { members: string[] }) {
+/** What a writer does with all of their members who are shown: put them into a group; pause or end their programs, or change the track. */
+export function ManyActs({ members }: { members: MemberLine[] }) {
   if (!members.length) return null
   return (
-    <Details title={`Group or pause your ${several(members.length)} shown`} className="mt-2">
+    <Details title={`Group, pause or move your ${several(members.length)} shown`} className="mt-2">
       <div className="mb-4 grid max-w-3xl gap-6 border-l-2 border-line pl-4">
-        <IntoGroup members={members} />
-        <PauseMany members={members} />
+        <IntoGroup members={members.map(({ id }) => id)} />
+        <MoveMany members={members} />
       </div>
     </Details>
   )
@@ -52,45 +50,5 @@ function IntoGroup({ members }: { members: string[] }) {
         Take out of {group.name}
       </Button>
     </div>
-  )
-}
-
-function PauseMany({ members }: { members: string[] }) {
-  const [give, { isLoading, error }] = api.useGiveToManyMutation()
-  const [reason, setReason] = useState<PauseReason>('holiday')
-  const [to, setTo] = useState(addDays(today(), 7))
-  const pause = async () => {
-    const answer = await give({ members, fact: { kind: 'pause', reason, to }, today: today() })
-    if (!answer.error) toast(`All programs of ${several(members.length)} are paused.`)
-  }
-  const fault = fieldErrors(error)
-  return (
-    <form
-      noValidate
-      className="flex flex-wrap items-start gap-3"
-      onSubmit={(event) => {
-        event.preventDefault()
-        void pause()
-      }}
-    >
-      <SelectField
-        label="Pause all programs for"
-        className="min-h-11 min-w-36 px-3"
-        value={reason}
-        options={asSaid(pauseReasons)}
-        onChoose={setReason}
-      />
-      <Field
-        label="First day back"
-        type="date"
-        min={addDays(today(), 1)}
-        value={to}
-        error={error && (fault.to ?? fault.fact ?? sayError(error))}
-        onChange={({ target }) => setTo(target.value)}
-      />
-      <Button type="submit" look="plain" className="mt-6 min-h-11" disabled={isLoading || !to}>
-        Pause programs of {several(members.length)}
-      </Button>
-    </form>
   )
 }

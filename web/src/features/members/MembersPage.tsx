@@ -103,7 +103,7 @@ function WritersList({ members, isWhole }: ListProps) {
           {found.others > 0 && `; ${found.others} of other writers are in it too`}
         </p>
       )}
-      {isWhole && <ManyActs members={shown.flatMap(({ id, isMine }) => (isMine ? [id] : []))} />}
+      {isWhole && <ManyActs members={shown.filter(({ isMine }) => isMine)} />}
       {shown.length > 0 ? (
         <DataTable label="Members" rows={shown} columns={writersColumns} keyOf={keyOf} isLong />
       ) : (

@@ -57,6 +57,9 @@ function Invited() {
       {isOwner && <Requests writers={writers} />}
       {isOwner && (
         <p className="mt-2 flex gap-6 sm:hidden">
+          <Link to="/templates" className={link}>
+            Templates
+          </Link>
           <Link to="/gym" className={link}>
             Gym
           </Link>

@@ -1,4 +1,4 @@
-import { goesOn, type Pause } from '@young-oak/core/facts'
+import { goesOn, type Pause, type PauseReason } from '@young-oak/core/facts'
 import type { Muscle } from '@young-oak/core/library'
 import { formatDay } from '@young-oak/core/units'
 
@@ -24,6 +24,48 @@ export function changesWhile(meanwhile: Meanwhile, muscles: Muscle[]): Changing 
   if (meanwhile === 'load') return { changes: [{ kind: 'scaleLoad', by: -20 }] }
   const by = meanwhile === 'half' ? -50 : -30
   return { changes: [{ kind: 'scaleSets', by, round: 'down' }] }
+}
+
+/** The first week back: as the program says, or percent on its loads. */
+export const ways = ['program', '0', '-5', '-10', '-15', '-20', '-30'] as const
+export type Way = (typeof ways)[number]
+export const sayWay = (way: Way): string =>
+  way === 'program' ? 'as the program says' : way === '0' ? 'full loads' : `${way.replace('-', '−')}% load`
+
+/** A pause as a form holds it; `to`: the first day back, where it is known. */
+export type PauseDraft = {
+  reason: PauseReason
+  to: string
+  meanwhile: Meanwhile
+  without: Muscle[]
+  way: Way
+}
+export const newPause: PauseDraft = {
+  reason: 'holiday',
+  to: '',
+  meanwhile: 'nothing',
+  without: [],
+  way: 'program',
+}
+
+/** What is sent of it; null where it is yet to be said without which muscles. */
+export function pauseOf({
+  reason,
+  to,
+  meanwhile,
+  without,
+  way,
+}: PauseDraft): ({ kind: 'pause' } & Record<string, unknown>) | null {
+  const changes = changesWhile(meanwhile, without)
+  return (
+    changes && {
+      kind: 'pause',
+      reason,
+      ...(to && { to }),
+      ...(way !== 'program' && { back: Number(way) }),
+      ...changes,
+    }
+  )
 }
 
 /** "Paused since 9 Mar 2026 (injury), back on 16 Mar 2026; first week back at −10% load". */

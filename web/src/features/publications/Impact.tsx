@@ -1,6 +1,7 @@
 import type { ImpactView } from '@young-oak/api/publications'
 import { sayError } from '../../app/api.ts'
 import { Button } from '../../ui/Button.tsx'
+import type { Option } from '../../ui/Select.tsx'
 import { ImpactTable } from './ImpactTable.tsx'
 import { countOf } from './sayPublication.ts'
 import type { Looking } from './useLook.ts'
@@ -9,12 +10,14 @@ type Props = {
   looking: Looking
   members: number
   onLeaveOut: (members: string[]) => void
+  tracks: Option<string>[]
+  onTrack: (members: string[], track: string) => void
   /** Reads the draft again, which somebody has changed since. */
   onMoved: () => void
 }
 
 /** What publishing would do to everybody who is chosen, while it is worked out and after. */
-export function Impact({ looking, members, onLeaveOut, onMoved }: Props) {
+export function Impact({ looking, members, onMoved, ...fixes }: Props) {
   const { look, isCurrent, error, stop, again } = looking
   return (
     <section aria-labelledby="impact">
@@ -52,7 +55,7 @@ export function Impact({ looking, members, onLeaveOut, onMoved }: Props) {
           )
         )}
       </div>
-      {look && look.kinds.length > 0 && <ImpactTable look={look} onLeaveOut={onLeaveOut} onChanged={again} />}
+      {look && look.kinds.length > 0 && <ImpactTable look={look} {...fixes} onChanged={again} />}
     </section>
   )
 }

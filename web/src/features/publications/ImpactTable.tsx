@@ -3,6 +3,7 @@ import type { ImpactKind, ImpactLine, ImpactView } from '@young-oak/api/publicat
 import { sayError } from '../../app/api.ts'
 import { useAppSelector } from '../../app/store.ts'
 import { Button } from '../../ui/Button.tsx'
+import { Select, type Option } from '../../ui/Select.tsx'
 import { LackingActs } from './LackingActs.tsx'
 import { publicationsApi } from './publicationsApi.ts'
 import { isWorthALook, sayKind, sayMember } from './sayImpact.ts'
@@ -10,12 +11,16 @@ import { isWorthALook, sayKind, sayMember } from './sayImpact.ts'
 type Props = {
   look: ImpactView
   onLeaveOut: (members: string[]) => void
+  /** The template's tracks; none where it has none. */
+  tracks: Option<string>[]
+  onTrack: (members: string[], track: string) => void
   /** What is known of members has changed: it is to be worked out again. */
   onChanged: () => void
 }
 
 /** What publishing does to the members, worst first: each line a count that opens to names and reasons. */
-export function ImpactTable({ look, onLeaveOut, onChanged }: Props) {
+export function ImpactTable(props: Props) {
+  const { look } = props
   const [open, setOpen] = useState<ImpactKind | null>(null)
   return (
     <ul className="mt-2 divide-y divide-line border-y border-line">
@@ -30,23 +35,38 @@ export function ImpactTable({ look, onLeaveOut, onChanged }: Props) {
             <span className="w-14 shrink-0 text-right font-medium tabular-nums">{members}</span>
             <span className={isWorthALook(kind) ? 'text-acorn' : ''}>{sayKind(kind, members)}</span>
           </button>
-          {open === kind && <Looked look={look} kind={kind} onLeaveOut={onLeaveOut} onChanged={onChanged} />}
+          {open === kind && <Looked {...props} kind={kind} />}
         </li>
       ))}
     </ul>
   )
 }
 
-function Looked({ look, kind, onLeaveOut, onChanged }: Props & { kind: ImpactKind }) {
+function Looked({ look, kind, onLeaveOut, tracks, onTrack, onChanged }: Props & { kind: ImpactKind }) {
   const { data, error } = publicationsApi.useLookedQuery({ id: look.id, kind })
   if (error) return <p className="px-2 pb-2 text-sm text-brick">{sayError(error)}</p>
   if (!data) return <p className="px-2 pb-2 text-sm text-bark">Loading…</p>
+  const all = data.map(({ id }) => id)
+  const them = data.length === 1 ? 'this member' : `these ${data.length}`
   return (
     <div className="pb-3 pl-18">
-      <Button look="quiet" className="text-sm" onClick={() => onLeaveOut(data.map(({ id }) => id))}>
-        Leave out {data.length === 1 ? 'this member' : `these ${data.length}`}
-      </Button>
-      {kind === 'needs' && <LackingActs lines={data} onChanged={onChanged} />}
+      <div className="flex flex-wrap items-center gap-x-3 gap-y-1">
+        <Button look="quiet" className="text-sm" onClick={() => onLeaveOut(all)}>
+          Leave out {them}
+        </Button>
+        {kind === 'needs' && <LackingActs lines={data} onChanged={onChanged} />}
+        {tracks.length > 0 && (
+          <Select
+            aria-label={`Put ${them} on a track`}
+            className="min-h-9 px-2 text-sm"
+            // None of the tracks: choosing is the act.
+            value="?"
+            placeholder={`Put ${them} on a track`}
+            options={tracks}
+            onChoose={(track) => onTrack(all, track)}
+          />
+        )}
+      </div>
       <ul className="max-h-72 overflow-y-auto" aria-label="Members">
         {data.map((line) => (
           <MemberImpact key={line.id} kind={kind} line={line} onLeaveOut={onLeaveOut} />

@@ -6,8 +6,9 @@ import { Details } from '../../ui/Details.tsx'
 import { FormMark } from '../../ui/FormMark.tsx'
 import { FormSelect } from '../../ui/FormSelect.tsx'
 import { OwnStarts } from './OwnStarts.tsx'
+import { OwnTracks } from './OwnTracks.tsx'
 import { TrackRules } from './TrackRules.tsx'
-import type { TrackRuleDraft } from './trackRules.ts'
+import { tracksIn, type TrackRuleDraft } from './trackRules.ts'
 
 type Props = {
   register: UseFormRegister<Publication>
@@ -20,15 +21,19 @@ type Props = {
   rules: TrackRuleDraft[]
   isTried: boolean
   onRules: (rules: TrackRuleDraft[]) => void
+  /** Puts members on a track, or back where rules have them. */
+  onTrack: (members: string[], track: string | null) => void
 }
 
-/** What few publications need: first days of each member’s own, which weeks members see, and where there are tracks, rules for them and the member’s own choice. */
-export function MoreFields({ control, draft, rules, isTried, onRules, ...ofDays }: Props) {
+/** What few publications need: first days of each member’s own, which weeks members see, and where there are tracks, who is on which by rule, by hand and by the member’s own choice. */
+export function MoreFields({ control, draft, rules, isTried, onRules, onTrack, ...ofDays }: Props) {
   const hasTracks = Object.keys(draft.tracks).length > 0
   return (
     <Details
       title={
-        hasTracks ? 'First days, weeks that members see, track rules' : 'First days, weeks that members see'
+        hasTracks
+          ? 'First days, weeks that members see, tracks by rule and by hand'
+          : 'First days, weeks that members see'
       }
       className="-mt-2"
     >
@@ -52,6 +57,7 @@ export function MoreFields({ control, draft, rules, isTried, onRules, ...ofDays 
               label="Members may choose another track themselves"
             />
             <TrackRules draft={draft} rules={rules} isTried={isTried} onChange={onRules} />
+            <OwnTracks control={control} tracks={tracksIn(draft)} chosen={ofDays.chosen} onTrack={onTrack} />
           </>
         )}
       </div>

@@ -18,11 +18,11 @@ import { HowFields } from './HowFields.tsx'
 import { Impact } from './Impact.tsx'
 import { Preparing } from './Preparing.tsx'
 import { MoreFields } from './MoreFields.tsx'
-import { newPublication, publishOf } from './publication.ts'
+import { newPublication, onTracksOf, publishOf, putOn } from './publication.ts'
 import { Published } from './Published.tsx'
 import { publicationsApi } from './publicationsApi.ts'
 import { countOf, sayPublication } from './sayPublication.ts'
-import { trackRulesOf, type TrackRuleDraft } from './trackRules.ts'
+import { trackRulesOf, tracksIn, type TrackRuleDraft } from './trackRules.ts'
 import { useLook } from './useLook.ts'
 
 /** Publishing a template: to whom, from when and how, what that does to each of them, the button, and the way back. */
@@ -62,7 +62,8 @@ function Publishing({ view, onMoved }: Props) {
     defaultValues: newPublication(draft, isPublished),
   })
   const { register, control, handleSubmit, setValue, formState } = form
-  const given = useWatch({ control }) as Publication
+  const watched = useWatch({ control }) as Publication
+  const given = useMemo(() => onTracksOf(draft, watched), [draft, watched])
   const [rules, setRules] = useState<TrackRuleDraft[]>([])
   const [corrects, setCorrects] = useState<PublicationLine | null>(null)
   const [preparing, setPreparing] = useState<string | null>(null)
@@ -98,6 +99,8 @@ function Publishing({ view, onMoved }: Props) {
     const out = new Set(some)
     choose(given.members.filter((one) => !out.has(one)))
   }
+  const putOnTrack = (some: string[], track: string | null) =>
+    setValue('ownTracks', putOn(given.ownTracks, some, track))
   const finish = (line: PublicationLine) => {
     setPreparing(null)
     setDone(sayDone(line))
@@ -105,13 +108,15 @@ function Publishing({ view, onMoved }: Props) {
     if (line.state === 'inForce') {
       setValue('members', [])
       setValue('note', '')
+      setValue('ownStarts', [])
+      setValue('ownTracks', [])
     }
     readAgain()
   }
   const send = async (sent: Publication) => {
     setDone(null)
     if (!byRule) return
-    const body = { revision, ...publishOf(sent), ...also }
+    const body = { revision, ...publishOf(onTracksOf(draft, sent)), ...also }
     const { data, error: fault } = await publish({ template, id: idOf(body), ...body })
     if (fault && 'data' in fault && (fault.data as { code?: string }).code === 'draftMoved') readAgain()
     if (data?.state === 'preparing') setPreparing(data.id)
@@ -167,11 +172,14 @@ function Publishing({ view, onMoved }: Props) {
             rules={rules}
             isTried={formState.isSubmitted}
             onRules={setRules}
+            onTrack={putOnTrack}
           />
           <Impact
             looking={looking}
             members={given.members.length}
             onLeaveOut={leaveOut}
+            tracks={tracksIn(draft)}
+            onTrack={putOnTrack}
             onMoved={readAgain}
           />
         </div>

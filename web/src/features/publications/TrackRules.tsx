@@ -1,9 +1,9 @@
 import type { Template } from '@young-oak/core/template'
 import { Button } from '../../ui/Button.tsx'
-import { SelectField, type Option } from '../../ui/Select.tsx'
+import { SelectField } from '../../ui/Select.tsx'
 import { RuleFields } from '../groups/RuleFields.tsx'
 import { useNamed } from '../groups/useNamed.ts'
-import { newTrackRule, trackRuleFaults, type TrackRuleDraft } from './trackRules.ts'
+import { newTrackRule, trackRuleFaults, tracksIn, type TrackRuleDraft } from './trackRules.ts'
 
 type Props = {
   draft: Template
@@ -18,10 +18,7 @@ const most = 8
 /** Tracks by rules on what is known of members: the first rule that a member fits gives the track. */
 export function TrackRules({ draft, rules, isTried, onChange }: Props) {
   const named = useNamed()
-  const tracks: Option<string>[] = [
-    ['', 'as written'],
-    ...Object.entries(draft.tracks).map(([id, { name }]): Option<string> => [id, name]),
-  ]
+  const tracks = tracksIn(draft)
   const put = (i: number, change: Partial<TrackRuleDraft>) =>
     onChange(rules.map((one, at) => (at === i ? { ...one, ...change } : one)))
   return (

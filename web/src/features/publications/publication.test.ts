@@ -3,7 +3,7 @@ import { publicationSchema, type Publication } from '@young-oak/api/forms/public
 import { publishSchema } from '@young-oak/api/publications'
 import { readTemplate, type Template } from '@young-oak/core/template'
 import { faultyFields } from '../../testing/faultyFields.ts'
-import { newPublication, publishOf } from './publication.ts'
+import { newPublication, onTracksOf, publishOf, putOn } from './publication.ts'
 
 const template = (ends: boolean): Template =>
   readTemplate({
@@ -46,6 +46,30 @@ describe('a publication', () => {
     expect(sent).toMatchObject({ ownStarts: [own], onUsualDay: true, carry: true })
     expect(publishSchema.isValidSync({ id: member, revision: 0, ...sent }, { strict: true })).toBe(true)
     expect(Object.keys(publishOf(whole))).not.toEqual(expect.arrayContaining(['ownStarts']))
+  })
+
+  test('puts members on a track by hand, each on one, and sends those who are chosen', () => {
+    const [other, stray] = ['1b0e6f5e-7a0d-4b58-9d1b-3b9f4a1f2c11', '2b0e6f5e-7a0d-4b58-9d1b-3b9f4a1f2c11']
+    const light = putOn([], [member, other, stray], 'light')
+    const moved = putOn(light, [member], '')
+    expect(moved).toEqual([
+      { track: 'light', members: [other, stray] },
+      { track: '', members: [member] },
+    ])
+    expect(onTracksOf(template(false), { ...whole, ownTracks: moved }).ownTracks).toEqual([
+      { track: '', members: [member] },
+    ])
+    expect(putOn(moved, [member], null)).toEqual([{ track: 'light', members: [other, stray] }])
+    expect(putOn(moved, [member], 'light')).toEqual([{ track: 'light', members: [other, stray, member] }])
+    const sent = publishOf({ ...whole, members: [member, other], ownTracks: moved })
+    expect(sent.ownTracks).toEqual([
+      { track: 'light', members: [other] },
+      { track: null, members: [member] },
+    ])
+    expect(publishSchema.isValidSync({ id: member, revision: 0, ...sent }, { strict: true })).toBe(true)
+    expect(Object.keys(publishOf({ ...whole, ownTracks: putOn([], [stray], 'light') }))).not.toContain(
+      'ownTracks',
+    )
   })
 
   test.each<[string, Partial<Publication>, string]>([

@@ -15,6 +15,7 @@ const given: Publication = {
   start: '2026-12-07',
   onUsualDay: false,
   ownStarts: [],
+  ownTracks: [],
   note: '',
   begins: 'week',
   clock: 'own',
@@ -50,6 +51,16 @@ describe('the sentence of a publication', () => {
     )
     expect(say({ track: '', opens: '1' }, [on([])], tracked, 1)).toMatch(
       /Tracks by rule; all others on the template as written[.] They see the running week and the next[.]$/,
+    )
+  })
+
+  test('says who was put on a track by hand', () => {
+    const ownTracks = [
+      { track: 'light', members: ['a', 'left out'] },
+      { track: '', members: ['left out'] },
+    ]
+    expect(say({ ownTracks, members: ['a'] }, [on([])], tracked)).toMatch(
+      /All others keep their track[.] By hand, 1 member on the track Lighter[.]$/,
     )
   })
 

@@ -2,6 +2,7 @@ import type { Publication } from '@young-oak/api/forms/publication'
 import type { MemberLine } from '@young-oak/api/members'
 import type { Template } from '@young-oak/core/template'
 import { formatDay, isDay } from '@young-oak/core/units'
+import { chosenOn } from './publication.ts'
 
 export const countOf = (members: number): string => `${members} ${members === 1 ? 'member' : 'members'}`
 
@@ -12,6 +13,7 @@ export function sayPublication(
     start,
     onUsualDay,
     ownStarts,
+    ownTracks,
     begins,
     clock,
     track,
@@ -46,7 +48,10 @@ export function sayPublication(
     sentences.push(
       `${starting} ${starting === 1 ? 'starts' : 'start'} the program; ${clock === 'own' ? 'a week ends when its sessions are done' : 'weeks end on their dates'}.`,
     )
-  sentences.push(sayTrack(draft, track, rules))
+  const byHand = chosenOn(ownTracks, members)
+  sentences.push(sayTrack(draft, track, { rules, byHand: byHand.length > 0 }))
+  for (const { track: on, members: own } of byHand)
+    sentences.push(`By hand, ${countOf(own.length)} on ${trackName(draft, on)}.`)
   if (choosesTrack) sentences.push('Members may choose another track.')
   if (opens !== 'all')
     sentences.push(
@@ -64,10 +69,16 @@ export function sayPublication(
   return sentences.filter(Boolean).join(' ')
 }
 
-function sayTrack({ tracks }: Template, track: string, rules: number): string {
-  if (!Object.keys(tracks).length) return ''
-  const others = rules ? 'Tracks by rule; all others' : ''
+function sayTrack(
+  draft: Template,
+  track: string,
+  { rules, byHand }: { rules: number; byHand: boolean },
+): string {
+  if (!Object.keys(draft.tracks).length) return ''
+  const others = rules ? 'Tracks by rule; all others' : byHand ? 'All others' : ''
   if (track === 'keep') return others ? `${others} keep their track.` : 'Each member keeps their track.'
-  const name = track ? `the track ${tracks[track]?.name ?? track}` : 'the template as written'
-  return `${others || 'All'} on ${name}.`
+  return `${others || 'All'} on ${trackName(draft, track)}.`
 }
+
+const trackName = ({ tracks }: Template, track: string): string =>
+  track ? `the track ${tracks[track]?.name ?? track}` : 'the template as written'

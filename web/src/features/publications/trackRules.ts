@@ -1,10 +1,18 @@
 import { ruleSchema } from '@young-oak/api/conditions'
+import type { Template } from '@young-oak/core/template'
+import type { Option } from '../../ui/Select.tsx'
 import type { TrackRule } from '@young-oak/api/publications'
 import { faultsOf } from '../../app/faultsOf.ts'
 import { conditionOf, newCondition, type ConditionDraft } from '../groups/rule.ts'
 
 /** A track for whoever fits a rule, as a form holds it; '' for the template as written. */
 export type TrackRuleDraft = { rule: ConditionDraft[]; track: string }
+
+/** The tracks that somebody can be put on, the template as written among them; none where it has none. */
+export function tracksIn({ tracks }: Template): Option<string>[] {
+  const own = Object.entries(tracks).map(([id, { name }]): Option<string> => [id, name])
+  return own.length ? [['', 'as written'], ...own] : []
+}
 
 export const newTrackRule = (track: string): TrackRuleDraft => ({
   rule: [{ ...newCondition(), kind: 'daysAvailable', not: true, days: '3' }],

@@ -4,19 +4,24 @@ import { api, sayError } from '../../app/api.ts'
 import { Button } from '../../ui/Button.tsx'
 import { Choice } from '../../ui/Choice.tsx'
 import { Mark } from '../../ui/Mark.tsx'
+import { SelectField } from '../../ui/Select.tsx'
 import { toast } from '../../ui/toast.ts'
 
-/** Who may edit a template besides its author. */
+/** Whose a template is, and who else may edit it. */
 export function SharingForm({ id, onDone }: { id: string; onDone: () => void }) {
   const { data, error } = api.useTemplateQuery(id)
   const [share, { isLoading, error: fault }] = api.useShareTemplateMutation()
-  const [given, setGiven] = useState<{ editing?: Editing; editors?: string[] }>({})
+  const [given, setGiven] = useState<{ editing?: Editing; editors?: string[]; author?: string }>({})
   if (error) return <p className="text-brick">{sayError(error)}</p>
   if (!data) return <p className="text-bark">Loading…</p>
   const editing = given.editing ?? data.editing
-  const editors = given.editors ?? data.writers.flatMap((one) => (one.isNamed ? [one.id] : []))
+  const was = data.writers.find(({ isAuthor }) => isAuthor)?.id ?? ''
+  const author = given.author ?? was
+  const others = data.writers.filter((one) => one.id !== author)
+  const named = given.editors ?? data.writers.flatMap((one) => (one.isNamed ? [one.id] : []))
+  const editors = named.filter((one) => one !== author)
   const save = async () => {
-    const answer = await share({ id, editing, editors })
+    const answer = await share({ id, editing, editors, ...(author && author !== was && { author }) })
     if (answer.error) return
     toast('Saved.')
     onDone()
@@ -29,8 +34,17 @@ export function SharingForm({ id, onDone }: { id: string; onDone: () => void }) 
         void save()
       }}
     >
+      <SelectField
+        label="Author"
+        value={author}
+        options={[
+          ...(was ? [] : [['', 'no longer here'] as const]),
+          ...data.writers.map(({ id: writer, name }) => [writer, name] as const),
+        ]}
+        onChoose={(to) => setGiven({ ...given, author: to })}
+      />
       <Choice
-        label="Besides its author, this template may be edited by"
+        label="Besides its author and the gym’s owner, it may be edited by"
         value={editing}
         choices={[
           ['all', 'every writer'],
@@ -39,9 +53,9 @@ export function SharingForm({ id, onDone }: { id: string; onDone: () => void }) 
         onChange={(to) => setGiven({ ...given, editing: to || editing })}
       />
       {editing === 'named' &&
-        (data.writers.length ? (
+        (others.length ? (
           <div>
-            {data.writers.map(({ id: writer, name }) => (
+            {others.map(({ id: writer, name }) => (
               <Mark
                 key={writer}
                 label={name}

@@ -6,7 +6,7 @@ import { Modal } from '../../ui/Modal.tsx'
 import { toast } from '../../ui/toast.ts'
 import { SharingForm } from './SharingForm.tsx'
 
-/** What the author of a template, or any writer once that one has left, may do with it as a whole. */
+/** What the author of a template and the gym’s owner, or any writer once the author has left, may do with it as a whole. */
 export function TemplateActs({ line }: { line: TemplateLine }) {
   const [open, setOpen] = useState<'share' | 'delete' | null>(null)
   const [archive, { isLoading }] = api.useArchiveTemplateMutation()

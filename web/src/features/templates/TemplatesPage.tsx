@@ -20,12 +20,13 @@ const fits: Record<Show, (line: TemplateLine) => boolean> = {
   archived: ({ isArchived }) => isArchived,
 }
 
-/** All templates of the gym, and the ways to a new one. */
+/** All templates of the gym; for writers, the ways to a new one. */
 export default function TemplatesPage() {
   useTitle('Templates')
   const { data, error, isLoading, refetch } = api.useTemplatesQuery(undefined, {
     refetchOnMountOrArgChange: true,
   })
+  const writes = api.useSessionQuery().data?.seat?.kind === 'writer'
   const [isStarting, setStarting] = useState(false)
   const [show, setShow] = useState<Show>('current')
   const shown = data?.filter(fits[show]) ?? []
@@ -36,8 +37,12 @@ export default function TemplatesPage() {
         <Link to="/exercises" className="self-center underline underline-offset-4 sm:hidden">
           Exercises
         </Link>
-        <Button onClick={() => setStarting(true)}>New template…</Button>
-        <ImportFile />
+        {writes && (
+          <>
+            <Button onClick={() => setStarting(true)}>New template…</Button>
+            <ImportFile />
+          </>
+        )}
       </div>
       {isStarting && (
         <StartDialog templates={data?.filter(fits.current) ?? []} onClose={() => setStarting(false)} />
@@ -46,7 +51,9 @@ export default function TemplatesPage() {
       <NotRead error={error} onRetry={refetch} />
       {data?.length === 0 && (
         <p className="mt-6 text-bark">
-          No templates yet. Start with an empty template, or with one of ten ready-made ones.
+          {writes
+            ? 'No templates yet. Start with an empty template, or with one of ten ready-made ones.'
+            : 'No templates yet. Writers make them; say under People who writes.'}
         </p>
       )}
       {data && data.length > 0 && (
@@ -56,14 +63,16 @@ export default function TemplatesPage() {
             value={show}
             options={[
               ['current', 'Current templates'],
-              ['own', 'Templates you may edit'],
+              ...(writes ? [['own', 'Templates you may edit'] as const] : []),
               ['archived', 'Archived templates'],
             ]}
             onChoose={setShow}
           />
         </div>
       )}
-      {shown.length > 0 && <DataTable label="Templates" rows={shown} columns={columns} keyOf={keyOf} />}
+      {shown.length > 0 && (
+        <DataTable label="Templates" rows={shown} columns={writes ? columns : toRead} keyOf={keyOf} />
+      )}
       {data && data.length > 0 && !shown.length && (
         <p className="mt-4 text-bark">
           {show === 'archived' ? 'No template is archived.' : 'No template here: choose others to show.'}
@@ -146,3 +155,23 @@ const columns: DataColumn<TemplateLine>[] = [
   },
   { id: 'acts', title: 'Actions', cell: (line) => <TemplateActs line={line} /> },
 ]
+
+const forWriters = ['perWeek', 'slots']
+
+/** For those who do not write: whose each is and who is on it, without ways into the workbench. */
+const toRead: DataColumn<TemplateLine>[] = columns
+  .filter(({ id }) => !forWriters.includes(id))
+  .map((column) => {
+    if (column.id === 'name')
+      return {
+        ...column,
+        cell: ({ name }) => <span className="font-serif text-lg font-semibold">{name}</span>,
+      }
+    if (column.id !== 'version') return column
+    return {
+      ...column,
+      cell: ({ version }) => (
+        <span className="text-sm">{version === null ? 'Not yet' : `Version ${version}`}</span>
+      ),
+    }
+  })
