@@ -1,4 +1,4 @@
-// npm start: the server as it was built.
+// npm start: the server as it was built. package.json gives it more room for new objects than Node would: years of sets are read, planned and forgotten.
 import { existsSync } from 'node:fs'
 
 const built = new URL('../server/dist/main.js', import.meta.url)
