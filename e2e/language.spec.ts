@@ -90,3 +90,71 @@ test('a rule of AMRAP sets is told to take its larger step twice far beyond what
   await expect(page.getByText(/from 5 on twice that/).first()).toBeVisible()
   await expect(page.getByText('Saved', { exact: true })).toBeVisible()
 })
+
+test('totals, drills with a result and what the member decides are typed, trained until they are reached, and say why', async ({
+  browser,
+  page,
+}) => {
+  await enter(page, 'Odell')
+  await importTemplate(page, {
+    ...templateFile('Totals and drills'),
+    sessions: { d: { name: 'Slipway day', sections: [{ name: 'Main', slots: ['pull', 'hang', 'jumps'] }] } },
+    slots: {
+      pull: { exercise: 'pullUp', rows: { p: ['3 x 5 @ none'] } },
+      hang: { exercise: 'plank', uses: [{ progression: 'hang' }], rows: { p: ['2 x 2:00 in all @ none'] } },
+      jumps: { exercise: 'boxJump', rows: { p: ['1 x 5 @ none'] } },
+    },
+    progressions: {
+      hang: {
+        stages: [
+          {
+            id: 'one',
+            rule: 'moreAmount',
+            params: { first: 120, add: 15, most: 300, misses: 2, lowerBy: 10 },
+          },
+        ],
+      },
+    },
+  })
+  await expect(page.getByLabel('Name of the template')).toHaveValue('Totals and drills')
+  const type = async (cell: string, text: string) => {
+    await page.getByRole('gridcell', { name: cell }).first().focus()
+    await page.keyboard.type(text)
+    await page.keyboard.press('Shift+Enter')
+  }
+  await type('Reps of Pull-up: 5', '40 in all, any sets')
+  await expect(
+    page.getByRole('gridcell', { name: 'Reps of Pull-up: 40 in all, any sets' }).first(),
+  ).toBeVisible()
+  await type('Reps of Box jump: 5', 'do: broad jumps (result in m)')
+  await expect(
+    page.getByRole('gridcell', { name: 'Reps of Box jump: do: broad jumps (result in m)' }).first(),
+  ).toBeVisible()
+  await publishTo(page, 'Hal Tideman')
+
+  const hand = await browser.newPage({ viewport: phone })
+  await signIn(hand, 'hal@demo.example')
+  const program = hand.locator('section').filter({ hasText: 'Totals and drills' }).first()
+  await expect(program.getByText('40 total reps, in as many sets as it takes')).toBeVisible()
+  await expect(program.getByText('2:00 in all within 2 sets')).toBeVisible()
+  await program.getByRole('button', { name: 'Start Slipway day' }).click()
+  const log = async (field: string, value: string, logged: string) => {
+    await program.getByRole('textbox', { name: field }).last().fill(value)
+    await program.getByRole('button', { name: 'Log this set' }).click()
+    await expect(program.getByText(logged).last()).toBeVisible()
+  }
+  await expect(program.getByText('Set 1: 0 of 40 in all so far')).toBeVisible()
+  await log('Reps', '15', '1 of 3')
+  await log('Reps', '10', '2 of 3')
+  await log('Reps', '8', '3 of 4')
+  await expect(program.getByText('Set 4: 33 of 40 in all so far')).toBeVisible()
+  await log('Reps', '7', '4 of 4')
+  await expect(program.getByText('Set 1 of 2: 0:00 of 2:00 in all so far')).toBeVisible()
+  // The time is reached in one hold: the second is not asked any more.
+  await log('Time', '2:00', '1 of 1')
+  await expect(program.getByText('Set 2 of 2')).toBeHidden()
+  await log('Metres', '2.1', '2.1 m')
+  await program.getByRole('button', { name: 'Finish the session' }).click()
+  await expect(program.getByText('2:15 in all within 2 sets')).toBeVisible()
+  await hand.close()
+})

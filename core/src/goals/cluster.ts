@@ -1,24 +1,29 @@
+import { formatSpan, highest, lowest, type Span } from '../units/index.ts'
 import { defineGoal } from './goal.ts'
 
-type Cluster = { cluster: { first: number; minis: number; then: number; pause: number; countsAs: number } }
+type Cluster = { cluster: { first: Span; minis: Span; then: Span; pause: number; countsAs: number } }
 
-/** One long set, then short ones with a few seconds between them, all at one load. It is logged as its reps in all. */
+/** One long set, then short ones with a few seconds between them, all at one load. It is logged as its reps in all; of ranges the least is enough. */
 export const cluster = defineGoal<Cluster>({
   key: 'cluster',
   title: 'Rest-pause cluster',
   cell: ({ cluster: { first, minis, then, pause, countsAs } }) =>
-    `${first} then ${minis}×${then} after ${pause}s, counts as ${countsAs}`,
+    `${formatSpan(first)} then ${formatSpan(minis)}×${formatSpan(then)} after ${pause}s, counts as ${countsAs}`,
   read(typed) {
-    const match = /^(\d+) then (\d+)\s*[x×]\s*(\d+) after (\d+)\s*s(?:, counts as (\d+))?$/.exec(typed)
-    if (!match) return null
-    const [first = 0, minis = 0, then = 0, pause = 0] = match.slice(1, 5).map(Number)
-    return { cluster: { first, minis, then, pause, countsAs: Number(match[5] ?? 3) } }
+    const [, first, minis, then, pause, countsAs] =
+      /^([\d-]+) then ([\d-]+)\s*[x×]\s*([\d-]+) after (\d+)\s*s(?:, counts as (\d+))?$/.exec(typed) ?? []
+    const spans = [first, minis, then].map(spanOf)
+    if (spans.some((span) => span === null)) return null
+    const [a, b, c] = spans as [Span, Span, Span]
+    return {
+      cluster: { first: a, minis: b, then: c, pause: Number(pause), countsAs: Number(countsAs ?? 3) },
+    }
   },
   reps: ({ cluster: { first } }) => first,
   logs: () => 'reps',
-  meets: ({ cluster: { first, minis, then } }, { reps = 0 }) => reps >= first + minis * then,
+  meets: (goal, { reps = 0 }) => reps >= leastOf(goal),
   seconds: ({ cluster: { first, minis, then, pause } }, aRep) =>
-    (first + minis * then) * aRep + minis * pause,
+    (highest(first) + highest(minis) * highest(then)) * aRep + highest(minis) * pause,
   countsAs: ({ cluster: { countsAs } }) => countsAs,
   examples: [
     {
@@ -35,5 +40,31 @@ export const cluster = defineGoal<Cluster>({
       done: [{ reps: 27 }],
       meets: false,
     },
+    {
+      say: '12, then three times 3 are 21, the least of what may be done',
+      goal: {
+        cluster: {
+          first: { from: 12, to: 15 },
+          minis: { from: 3, to: 5 },
+          then: { from: 3, to: 4 },
+          pause: 20,
+          countsAs: 3,
+        },
+      },
+      cell: '12-15 then 3-5×3-4 after 20s, counts as 3',
+      done: [{ reps: 21 }],
+      meets: true,
+    },
   ],
 })
+
+/** The reps that a cluster asks at least, in all. */
+export const leastOf = ({ cluster: { first, minis, then } }: Cluster): number =>
+  lowest(first) + lowest(minis) * lowest(then)
+
+/** "4", "3-5". */
+function spanOf(typed: string | undefined): Span | null {
+  const [, from, to] = /^(\d+)(?:-(\d+))?$/.exec(typed ?? '') ?? []
+  if (from === undefined) return null
+  return to === undefined ? Number(from) : { from: Number(from), to: Number(to) }
+}

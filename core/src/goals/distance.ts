@@ -1,25 +1,37 @@
-import { formatNumber, isAtLeast, sizeOf, type DistanceUnit } from '../units/index.ts'
+import {
+  formatNumber,
+  formatSpan,
+  highest,
+  isAtLeast,
+  lowest,
+  sizeOf,
+  type DistanceUnit,
+  type Span,
+} from '../units/index.ts'
 import { defineGoal } from './goal.ts'
 
-type Distance = { distance: number; unit: DistanceUnit; trips?: number }
+type Distance = { distance: number; unit: DistanceUnit; trips?: Span }
 
-/** A distance to run, row or carry over, in trips of so much each where there are several. */
+/** A distance to run, row or carry over, in trips of so much each where there are several; of a range of trips the least is enough. */
 export const distance = defineGoal<Distance>({
   key: 'distance',
   title: 'A distance',
-  cell: ({ distance: far, unit, trips }) => `${trips ? `${trips} × ` : ''}${formatNumber(far)} ${unit}`,
+  cell: ({ distance: far, unit, trips }) =>
+    `${trips ? `${formatSpan(trips)} × ` : ''}${formatNumber(far)} ${unit}`,
   read(typed) {
-    const match = /^(?:(\d+)\s*[x×]\s*)?(\d+(?:[.,]\d+)?)\s*(m|km|yd|mi)$/.exec(typed)
+    const match = /^(?:(\d+)(?:-(\d+))?\s*[x×]\s*)?(\d+(?:[.,]\d+)?)\s*(m|km|yd|mi)$/.exec(typed)
     if (!match) return null
-    const far = Number(match[2]?.replace(',', '.'))
-    return { distance: far, unit: match[3] as DistanceUnit, ...(match[1] && { trips: Number(match[1]) }) }
+    const [, from, to] = match
+    const made: Distance = { distance: Number(match[3]?.replace(',', '.')), unit: match[4] as DistanceUnit }
+    if (from !== undefined)
+      made.trips = to === undefined ? Number(from) : { from: Number(from), to: Number(to) }
+    return made
   },
   reps: () => null,
   logs: ({ unit }) => unit,
   meets: ({ distance: far, unit, trips = 1 }, { amount }) =>
-    amount !== undefined && isAtLeast(amount, { value: far * trips, unit }),
-  // Two metres a second, between a loaded walk and an easy row (common practice, no source).
-  seconds: ({ distance: far, unit, trips = 1 }) => (far * trips * sizeOf(unit)) / 2,
+    amount !== undefined && isAtLeast(amount, { value: far * lowest(trips), unit }),
+  seconds: ({ distance: far, unit, trips = 1 }) => secondsOver(far * highest(trips), unit),
   amount: ({ distance: asked }) => asked,
   withAmount: (goal, amount) => ({ ...goal, distance: amount }),
   examples: [
@@ -31,6 +43,13 @@ export const distance = defineGoal<Distance>({
       meets: true,
     },
     {
+      say: 'two trips of two to four are enough',
+      goal: { distance: 20, unit: 'm', trips: { from: 2, to: 4 } },
+      cell: '2-4 × 20 m',
+      done: [{ amount: { value: 40, unit: 'm' } }],
+      meets: true,
+    },
+    {
       say: 'a mile is more than 1.6 km',
       goal: { distance: 1, unit: 'mi' },
       cell: '1 mi',
@@ -39,3 +58,6 @@ export const distance = defineGoal<Distance>({
     },
   ],
 })
+
+/** Two metres a second, between a loaded walk and an easy row (common practice, no source). */
+export const secondsOver = (far: number, unit: DistanceUnit): number => (far * sizeOf(unit)) / 2

@@ -18,10 +18,10 @@ export type GoalKind<G> = {
   /** What is logged of a set: its reps, an amount of a unit, or only that it was done. */
   logs(goal: G): 'reps' | AmountUnit | 'done'
   meets(goal: G, done: Done): boolean
-  /** Where the sets of a prescription are judged together, not one by one. */
-  meetsTogether?(goal: G, done: Done[]): boolean
-  /** Seconds under way in one set, at so many seconds a rep; null where nobody can tell. */
-  seconds(goal: G, aRep: number): number | null
+  /** Where the sets of a prescription are judged together, not one by one: what they are to come to, in what is logged. */
+  inAll?(goal: G): number
+  /** Seconds under way in one of so many sets, at so many seconds a rep; null where nobody can tell. */
+  seconds(goal: G, aRep: number, sets: number): number | null
   /** The one amount that it asks: seconds, a distance in its unit, rounds. */
   amount?(goal: G): number
   /** The same goal with another amount: seconds, a distance in its unit, rounds; where it is one amount. */

@@ -1,3 +1,6 @@
 export type { Amrap } from './reps.ts'
+export { leastOf as leastOfCluster } from './cluster.ts'
+export type { AnySets } from './inAll.ts'
+export { doneInAll, isReachedInAll } from './together.ts'
 export { type Goal, type GoalKey, goalKeys, goalOf, keyOf, kindOf, type OtherGoal } from './registry.ts'
 export { goalShapes } from './shapes/index.ts'

@@ -1,16 +1,32 @@
+import type { AmountUnit } from '../units/index.ts'
 import { defineGoal } from './goal.ts'
+import { countNamed, nameOfCount } from './open.ts'
 
-/** Task without a load that has no load and no count: a class, a drill, an easy day. Done or not, with a note. */
-export const task = defineGoal<{ task: string; minutes?: number }>({
+type Task = { task: string; minutes?: number; result?: 'reps' | AmountUnit }
+
+/**
+ * Task without a load and without a count: a class, a drill, an easy day. Done or not, with a note. A drill may have a result, which is
+ * written down and asks nothing.
+ */
+export const task = defineGoal<Task>({
   key: 'task',
   title: 'Task without a load',
-  cell: ({ task: what, minutes }) => `do: ${what}${minutes ? ` (${minutes} min)` : ''}`,
+  cell({ task: what, minutes, result }) {
+    const more = [minutes && `${minutes} min`, result && `result in ${nameOfCount(result)}`].filter(Boolean)
+    return `do: ${what}${more.length ? ` (${more.join(', ')})` : ''}`
+  },
   read(typed) {
-    const match = /^do:\s*(.+?)(?:\s*\((\d+)\s*min\))?$/.exec(typed)
-    return match?.[1] ? { task: match[1], ...(match[2] && { minutes: Number(match[2]) }) } : null
+    const [, whole = '', minutes, result] =
+      /^do:\s*(.+?)(?:\s*\((?:(\d+)\s*min)?(?:(?:,\s*|(?<=\())result in (\w+))?\))?$/.exec(typed) ?? []
+    const counted = result === undefined ? undefined : countNamed(result)
+    if (!whole || counted === null) return null
+    const made: Task = { task: whole }
+    if (minutes) made.minutes = Number(minutes)
+    if (counted) made.result = counted
+    return made
   },
   reps: () => null,
-  logs: () => 'done',
+  logs: ({ result }) => result ?? 'done',
   meets: () => true,
   seconds: ({ minutes }) => (minutes === undefined ? null : minutes * 60),
   examples: [
@@ -19,6 +35,20 @@ export const task = defineGoal<{ task: string; minutes?: number }>({
       goal: { task: 'hip drill', minutes: 10 },
       cell: 'do: hip drill (10 min)',
       done: [{}],
+      meets: true,
+    },
+    {
+      say: 'a drill with a result, whatever it is',
+      goal: { task: 'standing broad jumps', minutes: 5, result: 'm' },
+      cell: 'do: standing broad jumps (5 min, result in m)',
+      done: [{ amount: { value: 2.1, unit: 'm' } }],
+      meets: true,
+    },
+    {
+      say: 'a time that is written down',
+      goal: { task: 'easy lap of the quay', result: 's' },
+      cell: 'do: easy lap of the quay (result in time)',
+      done: [{ amount: { value: 600, unit: 's' } }],
       meets: true,
     },
   ],

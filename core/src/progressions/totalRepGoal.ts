@@ -28,8 +28,8 @@ export const totalRepGoal = defineRule<Params, State>({
   roles: ['main'],
   writes: ['reps'],
   carriedBy: {
-    expected: 'a goal of reps in all',
-    fits: (goal) => 'totalReps' in goal,
+    expected: 'a goal of reps in all, within so many sets',
+    fits: (goal) => 'totalReps' in goal && !goal.anySets,
     sample: { sets: 4, goal: { totalReps: 30 } },
   },
   params: strictObject({

@@ -9,7 +9,7 @@ import { forecastKinds, forecastOf } from '../dryRun/index.ts'
 import { changeOf, type SetsDraft } from '../adjustments/index.ts'
 import type { ChangeExample, Changed } from '../adjustments/change.ts'
 import { fill, type WhyStep } from '../words/index.ts'
-import { goalKeys, goalOf, goalShapes, kindOf, type GoalKey } from '../goals/index.ts'
+import { goalKeys, goalOf, goalShapes, isReachedInAll, kindOf, type GoalKey } from '../goals/index.ts'
 import { deloadOf } from '../deloads/index.ts'
 import { isLater, isNeed, type Known, sourceOf } from '../loads/index.ts'
 import { ruleOf, type Starting } from '../progressions/index.ts'
@@ -130,9 +130,9 @@ describe.each(Object.entries(goalOf))('goal %s', (name, kind) => {
     expect(goalShapes[kind.key as GoalKey].isValidSync(goal)).toBe(true)
     expect(kind.cell(goal)).toBe(cell)
     expect(kind.read(cell.toLowerCase())).toEqual(goal)
-    const together = kind.meetsTogether?.(goal, done) ?? done.every((one) => kind.meets(goal, one))
+    const together = kind.inAll ? isReachedInAll(goal, done) : done.every((one) => kind.meets(goal, one))
     expect(together).toBe(meets)
-    const seconds = kind.seconds(goal, 3)
+    const seconds = kind.seconds(goal, 3, 1)
     if (seconds !== null) expect(seconds).toBeGreaterThan(0)
     // No other kind reads this cell as its own.
     const readers = goalKeys.filter((key) => {

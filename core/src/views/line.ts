@@ -1,6 +1,6 @@
 import type { Need } from '../loads/index.ts'
 import type { ShownSets } from '../member/index.ts'
-import { kindOf, type Goal } from '../goals/index.ts'
+import { kindOf, type AnySets, type Goal } from '../goals/index.ts'
 import { liftName, type Lift, type Library } from '../library/index.ts'
 import type { Circuit, SetStyle } from '../template/index.ts'
 import { formatLoad, formatNumber, formatSeconds, formatSpan, type Span } from '../units/index.ts'
@@ -50,15 +50,20 @@ const styleWords: Record<SetStyle, string> = {
 
 function formatSets({ sets, reps, amrap: plus, goal, least }: ShownSets): string {
   const asked = goal ? kindOf(goal).cell(goal) : formatSpan(reps ?? 1)
-  if (goal && !kindOf(goal).meetsTogether && sets === 1) return asked
-  if (goal && kindOf(goal).meetsTogether) {
-    const what = 'totalReps' in goal ? `${goal.totalReps} total reps` : asked
-    return `${what} within ${sets} ${sets === 1 ? 'set' : 'sets'}`
-  }
+  if (goal && kindOf(goal).inAll) return sayInAll(goal, sets)
+  if (goal && sets === 1) return asked
   const count = least && least < sets ? `${least}-${sets}` : `${sets}`
   if (!plus) return `${count} × ${asked}`
   if (plus === 'all') return `${count} × ${sayEvery(reps ?? 1, sets)}`
   return sets === 1 ? `1 × ${asked}+` : `${sets - 1} × ${asked}, ${asked}+`
+}
+
+/** "30 total reps within 4 sets", "3:00 in all, in as many sets as it takes". */
+function sayInAll(goal: Goal, sets: number): string {
+  const { anySets, ...plain } = goal as Goal & AnySets
+  const what = 'totalReps' in goal ? `${goal.totalReps} total reps` : kindOf(plain).cell(plain)
+  if (anySets) return `${what}, in as many sets as it takes`
+  return `${what} within ${sets} ${sets === 1 ? 'set' : 'sets'}`
 }
 
 /** "5+ every set", or of a single set "5+"; "AMRAP" where one rep is enough. */

@@ -66,7 +66,7 @@ const secondsOfRest = ({ rest = usual.rest }: TimedSets): number => (lowest(rest
 function secondsOfSets(prescribed: TimedSets): number {
   const { sets, reps, amrap, goal, perSide, tempo, roundRest = 0 } = prescribed
   const asked: Goal = goal ?? { reps: reps ?? 1, ...(amrap && { amrap }) }
-  const aSet = kindOf(asked).seconds(asked, tempo ? aRepAt(tempo) : usual.aRep) ?? usual.aSet
+  const aSet = kindOf(asked).seconds(asked, tempo ? aRepAt(tempo) : usual.aRep, sets) ?? usual.aSet
   return sets * (aSet * (perSide ? 2 : 1) + secondsOfRest(prescribed) + roundRest)
 }
 

@@ -47,11 +47,16 @@ function countOf({ reps, goal, sets }: ShownSets, doing: 'short' | 'more'): Pick
     : { amount: { value: done, unit: unit satisfies AmountUnit } }
 }
 
+/** Where the member decides. */
+const usualAmount = 10
+
 /** What a set of another goal than plain reps asks for, in its own unit. */
 function amountAsked(goal: Goal, sets: number): number {
   if ('most' in goal) return goal.beat ?? 10
-  if ('totalReps' in goal) return Math.ceil(goal.totalReps / sets)
-  if ('distance' in goal) return goal.distance * (goal.trips ?? 1)
+  if ('open' in goal || 'task' in goal) return usualAmount
+  const inAll = kindOf(goal).inAll?.(goal)
+  if (inAll !== undefined) return Math.ceil(inAll / sets)
+  if ('distance' in goal) return goal.distance * highest(goal.trips ?? 1)
   if ('rounds' in goal) return goal.rounds
   if ('seconds' in goal) return highest(goal.seconds)
   return highest(kindOf(goal).reps(goal) ?? 1)

@@ -1,8 +1,8 @@
 import type { Because } from '../../progressions/index.ts'
 import type { Verdict } from '../state/fold.ts'
 import type { SetLog, ShownSets } from '../../member/index.ts'
-import type { Circuit } from '../../template/index.ts'
-import { kindOf } from '../../goals/index.ts'
+import { limits, type Circuit } from '../../template/index.ts'
+import { isReachedInAll, kindOf } from '../../goals/index.ts'
 import { compareLoads, lowest } from '../../units/index.ts'
 import { isSameLift, type Lift } from '../../library/index.ts'
 import { isDone } from '../../evidence/index.ts'
@@ -84,18 +84,19 @@ export function setsOf(prescriptions: ShownSets[], prescribed: ShownSets, done: 
     if (one === prescribed) break
     before += one.sets
   }
-  return setsBetween(done, before, prescribed.sets)
+  return setsBetween(done, before, mostSets(prescribed))
 }
+
+/** The sets that count for a prescription: where as many as it takes are asked, which a slot's last line may, as many as a line can have. */
+const mostSets = ({ goal, sets }: ShownSets): number => (goal && 'anySets' in goal ? limits.sets : sets)
 
 /** Whether the sets of a prescription, numbered from the one after `before`, reach what was asked; those beyond `least` are free. */
 function meetsSets(prescribed: ShownSets, sets: SetLog[], before: number, atAnyLoad: boolean): boolean {
   const { goal } = prescribed
   const kind = goal && kindOf(goal)
-  if (goal && kind?.meetsTogether) {
-    const own = setsBetween(sets, before, prescribed.sets).filter(isDone)
-    return (
-      kind.meetsTogether(goal, own.map(ownReps)) && own.every((set) => isFull(prescribed, set, atAnyLoad))
-    )
+  if (goal && kind?.inAll) {
+    const own = setsBetween(sets, before, mostSets(prescribed)).filter(isDone)
+    return isReachedInAll(goal, own.map(ownReps)) && own.every((set) => isFull(prescribed, set, atAnyLoad))
   }
   const total = prescribed.byRule?.total
   if (total !== undefined)

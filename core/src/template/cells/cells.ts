@@ -164,7 +164,7 @@ function parseGoal(typed: string): TypedCell {
   }
   return {
     error:
-      'Reps: 5, 8-10, 5+ or AMRAP; or "30 in all", "0:45", "2 x 40 m", "10 rounds every 1:00", "most reps in 5:00", "12 then 4x4 after 15s", "do: hip drill".',
+      'Reps: 5, 8-10, 5+ or AMRAP; or "30 in all", "any reps", "0:45", "2 x 40 m", "10 rounds every 1:00", "most reps in 5:00", "12 then 4x4 after 15s", "do: hip drill".',
   }
 }
 

@@ -76,7 +76,7 @@ describe('shorthand', () => {
     ['6 x most reps in 5 min', '6 × most reps in 5:00 @ free'],
     ['1 x 12 then 4x4 after 15s', '1 × 12 then 4×4 after 15s, counts as 3 @ free'],
     ['10 rounds every 1 min', '1 × 10 rounds every 1:00 @ free'],
-    ['30 in all', '1 × 30 in all @ free'],
+    ['30 in all', '3 × 30 in all, any sets @ free'],
     ['3 x 30 in all', '3 × 30 in all @ free'],
     ['8-10', '3 × 8-10 @ free'],
     ['3x45 sec', '3 × 0:45 @ free'],

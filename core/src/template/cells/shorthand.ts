@@ -1,4 +1,4 @@
-import { keyOf } from '../../goals/index.ts'
+import { keyOf, kindOf, type Goal } from '../../goals/index.ts'
 import {
   exerciseNamed,
   exerciseOf,
@@ -7,10 +7,11 @@ import {
   type Lift,
   type Library,
 } from '../../library/index.ts'
+import { ruleOf } from '../../progressions/index.ts'
 import { formatCell, parseCell, type CellField } from './cells.ts'
 import { limits } from '../read/shape.ts'
 import { inShorthand, linesOf } from './wordings.ts'
-import type { SetPrescription, Slot, Template } from '../types.ts'
+import { rulesOf, type SetPrescription, type Slot, type Template } from '../types.ts'
 
 /** Sets as they were understood, or a plain sentence about what was not, with the piece of the text that it speaks of. */
 export type ReadSets =
@@ -42,7 +43,9 @@ export function readSets(
     }
     const read = readPiece(library, piece, base, slot, template, i >= now.length)
     if (read.fault !== undefined) return read
-    prescriptions.push(read.prescribed)
+    const { isCounted, prescribed } = read
+    const isLast = i === pieces.length - 1
+    prescriptions.push(isLast && !isCounted ? inAnySets(prescribed, slot, template) : prescribed)
   }
   return { prescriptions }
 }
@@ -92,7 +95,9 @@ function fitting(library: Library, found: readonly ExerciseId[], sets: string): 
 
 /** Where the sets begin: at the first number, or at a word that begins a goal. */
 function setsBegin(typed: string): number {
-  const at = /(?:^|\s)(?=\d|do:|most |@|top sets?\b|back-?offs?\b)/i.exec(typed)?.index ?? typed.length
+  const at =
+    /(?:^|\s)(?=\d|do:|most |any (?:reps|time|m|km|yd|mi|rounds)\b|@|top sets?\b|back-?offs?\b)/i.exec(typed)
+      ?.index ?? typed.length
   if (!typed.slice(0, at).includes(',')) return at
   // A variant may hold a number: "deadlift, blocks 8 cm 3 x 5".
   return /\s(?=\d+\s*[x×*]\s*\S)/i.exec(typed)?.index ?? at
@@ -138,7 +143,7 @@ const details: { field: CellField; found: RegExp; write(text: string): string }[
 ]
 
 type ReadPiece =
-  | { prescribed: SetPrescription; fault?: undefined }
+  | { prescribed: SetPrescription; isCounted: boolean; fault?: undefined }
   | { fault: string; piece: string; prescribed?: undefined }
 
 function readPiece(
@@ -209,19 +214,32 @@ function readPiece(
     prescribed = { ...prescribed, sets: 1 }
   if (prescribed.stop !== undefined && prescribed.least === undefined)
     return { fault: 'Say the fewest sets beside what ends them: at least 3, until the bar slows.', piece }
-  return { prescribed }
+  return { prescribed, isCounted: !isNew || sets !== undefined }
+}
+
+/** "50 in all": a total where nothing is said of sets is over as many as it takes, but for a progression that counts them. */
+function inAnySets(prescribed: SetPrescription, { uses }: Slot, { progressions }: Template): SetPrescription {
+  if (!kindOf(prescribed.goal).inAll) return prescribed
+  const goal = { ...prescribed.goal, anySets: true } as Goal
+  const isCounted = uses
+    .flatMap(({ progression }) => rulesOf(progressions[progression]))
+    .some(({ rule }) => {
+      const fits = ruleOf[rule].carriedBy?.fits
+      return fits?.(prescribed.goal) && !fits(goal)
+    })
+  return isCounted ? prescribed : { ...prescribed, goal }
 }
 
 function withoutLeast({ least: _, ...rest }: SetPrescription): SetPrescription {
   return rest
 }
 
-/** Whether a goal is one thing to be done, where nothing is said of sets: a total, a time to beat, a run. */
+/** Whether a goal is one thing to be done, where nothing is said of sets: a time to beat, a run, a task. */
 function isOneOf(library: Library, goal: SetPrescription['goal'], { exercise }: Lift): boolean {
   const key = keyOf(goal)
   if (key === 'seconds' || key === 'distance')
     return exerciseOf(library, { exercise }).pattern === 'conditioning'
-  return key === 'totalReps' || key === 'most' || key === 'rounds' || key === 'task'
+  return key === 'open' || key === 'most' || key === 'rounds' || key === 'task'
 }
 
 /** The text of a cell that a match says; null where an RPE is between two reserves. */

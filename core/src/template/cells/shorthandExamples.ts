@@ -58,14 +58,39 @@ export const shorthandExamples: { typed: string; means: string; say: string }[] 
     say: 'A distance; "2 x 40 m" alone is two trips of one set.',
   },
   {
-    typed: '1 x 30 in all @ rule',
-    means: '1 × 30 in all @ progression',
-    say: 'A total, over as many sets as it takes.',
+    typed: '4 x 30 in all @ rule',
+    means: '4 × 30 in all @ progression',
+    say: 'A total, within four sets.',
+  },
+  {
+    typed: '50 in all @ none',
+    means: '3 × 50 in all, any sets @ no load',
+    say: 'A total in as many sets as it takes, about three.',
+  },
+  {
+    typed: '3 x 3:00 in all @ none',
+    means: '3 × 3:00 in all @ no load',
+    say: 'A time in all. A distance too: 400 m in all.',
+  },
+  {
+    typed: '3 x any reps @ none',
+    means: '3 × any reps @ no load',
+    say: 'As many as the member likes: any time, any m, any rounds too.',
   },
   {
     typed: '1 x 12 then 4x4 after 15s @ 60%',
     means: '1 × 12 then 4×4 after 15s, counts as 3 @ 60%',
     say: 'Rest-pause cluster.',
+  },
+  {
+    typed: '1 x 12-15 then 3-5x3-4 after 20s @ 60%',
+    means: '1 × 12-15 then 3-5×3-4 after 20s, counts as 3 @ 60%',
+    say: 'The same in ranges: the least is enough.',
+  },
+  {
+    typed: '3 x 2-4 x 20 m @ free',
+    means: '3 × 2-4 × 20 m @ free',
+    say: 'Three sets of two to four trips.',
   },
   { typed: '1 x most reps in 8:00 @ 65%', means: '1 × most reps in 8:00 @ 65%', say: 'Density.' },
   {
@@ -102,6 +127,11 @@ export const shorthandExamples: { typed: string; means: string; say: string }[] 
     typed: '1 x do: hip drill (10 min)',
     means: '1 × do: hip drill (10 min)',
     say: 'Task without a load, without load or count.',
+  },
+  {
+    typed: '1 x do: broad jumps (5 min, result in m)',
+    means: '1 × do: broad jumps (5 min, result in m)',
+    say: 'With a result to write down: in reps, time, m, km, yd, mi or rounds.',
   },
   {
     typed: '4 sets of 8 reps at 70% of 1RM',

@@ -102,6 +102,23 @@ test('a version that was published before the 1RM was a limit reads all the same
   expect(readPublished(file({ tempo: 'slow' })).issues).toHaveLength(1)
 })
 
+describe('a total in any number of sets', () => {
+  const open = { sets: 3, goal: { totalReps: 30, anySets: true }, load: { of: 'none' } }
+  test('stands in the last line of an exercise', () => {
+    expect(read({}, { rows: { p: [[plain, open]] } }).slots.s?.rows.p?.[0]?.[1]?.goal).toEqual(open.goal)
+    expect(faults({}, { rows: { p: [[open, plain]] } })).toBe(
+      `${at}.goal.anySets: expected any number of sets in the last line of an exercise alone; got true. Leave it out, or put this line last.`,
+    )
+  })
+  test('is nothing that a progression could count the sets of', () => {
+    const progressions = {
+      more: { stages: [{ id: 'a', rule: 'totalRepGoal', params: { first: 30, add: 5, most: 60 } }] },
+    }
+    const slot = { uses: [{ progression: 'more' }], rows: { p: [[open]] } }
+    expect(faults({}, slot, { progressions })).toContain('a goal of reps in all, within so many sets')
+  })
+})
+
 describe('a circuit', () => {
   const rows = (...lines: object[]) => ({ rows: { p: [lines] }, circuit })
   test('is read with its lines', () => {
@@ -166,6 +183,11 @@ describe('a cell', () => {
     ['goal', '1,5 km', { distance: 1.5, unit: 'km' }],
     ['goal', 'most reps in 5 min', { most: 'reps', seconds: 300 }],
     ['goal', '10 rounds every 1:00', { rounds: 10, every: 60 }],
+    ['goal', '3:00 in all', { totalSeconds: 180 }],
+    ['goal', '1.5 km total, any sets', { totalDistance: 1.5, unit: 'km', anySets: true }],
+    ['goal', 'any rounds', { open: 'rounds' }],
+    ['goal', '2-4 x 20 m', { distance: 20, unit: 'm', trips: { from: 2, to: 4 } }],
+    ['goal', 'do: jumps (result in m)', { task: 'jumps', result: 'm' }],
     ['goal', '12 then 4x4 after 15s', { cluster: { first: 12, minis: 4, then: 4, pause: 15, countsAs: 3 } }],
     ['goal', 'do: easy row (20 min)', { task: 'easy row', minutes: 20 }],
     ['load', '100% bw', { of: 'bodyWeight', percent: 100 }],

@@ -41,30 +41,46 @@ export function findSlotEnds(checker: Checker, template: Template, slot: Slot, p
  * same: the plan holds such loads to the max.
  */
 export function findOverMax(checker: Checker, template: Template, { rows }: Slot, path: string): void {
-  for (const [phase, list] of Object.entries(rows))
-    list.forEach((row, i) =>
-      row.forEach((prescribed, j) => {
-        if (isOverMax(prescribed, template))
-          checker.add(
-            `${at(at(path, 'rows'), phase)}[${i}][${j}].load.percent`,
-            'at most 100% of the 1RM where no test is planned',
-            percentOfMax(prescribed.load, template),
-            'Lower it, or write "over": true beside the load where more is meant.',
-          )
-      }),
-    )
+  for (const { prescribed, place } of writtenLines(rows, path))
+    if (isOverMax(prescribed, template))
+      checker.add(
+        `${place}.load.percent`,
+        'at most 100% of the 1RM where no test is planned',
+        percentOfMax(prescribed.load, template),
+        'Lower it, or write "over": true beside the load where more is meant.',
+      )
 }
 
-/** The lines of a circuit have a lift each, and nothing else has. */
+/** The lines of a slot with their places in the file: a row that is written once for all weeks has its first alone. */
+function writtenLines(rows: Slot['rows'], path: string) {
+  return Object.entries(rows).flatMap(([phase, list]) =>
+    [...new Set(list)].flatMap((row) =>
+      row.map((prescribed, j) => ({
+        prescribed,
+        j,
+        isLast: j === row.length - 1,
+        place: `${at(at(path, 'rows'), phase)}[${list.indexOf(row)}][${j}]`,
+      })),
+    ),
+  )
+}
+
+/** The lines of a circuit have a lift each, and nothing else has; sets without an end stand at the end. */
 function findLines(checker: Checker, { circuit, rows, uses }: Slot, path: string): void {
-  for (const [phase, list] of Object.entries(rows))
-    list.forEach((row, i) =>
-      row.forEach(({ lift }, j) => {
-        const place = `${at(at(path, 'rows'), phase)}[${i}][${j}].lift`
-        if (circuit && !lift) checker.add(place, 'the lift of this line of the circuit', undefined, 'Add it.')
-        if (!circuit && lift) checker.add(place, 'a circuit around it', lift, 'Give the slot a "circuit".')
-      }),
-    )
+  for (const { prescribed, place, isLast } of writtenLines(rows, path)) {
+    const { lift, goal } = prescribed
+    if (circuit && !lift)
+      checker.add(`${place}.lift`, 'the lift of this line of the circuit', undefined, 'Add it.')
+    if (!circuit && lift)
+      checker.add(`${place}.lift`, 'a circuit around it', lift, 'Give the slot a "circuit".')
+    if ('anySets' in goal && (circuit || !isLast))
+      checker.add(
+        `${place}.goal.anySets`,
+        'any number of sets in the last line of an exercise alone',
+        true,
+        'Leave it out, or put this line last.',
+      )
+  }
   if (circuit && uses.length)
     checker.add(at(path, 'uses'), 'no progression: a circuit is scored as one thing', uses)
 }
@@ -96,48 +112,39 @@ function findLoadEnds(checker: Checker, template: Template, slot: Slot, path: st
         !(typeof role === 'string' && ruleOf[rule].quiet?.includes(role)),
     ),
   )
-  for (const [phase, rows] of Object.entries(slot.rows)) {
-    rows.forEach((row, i) =>
-      row.forEach((own, j) => {
-        const { load, goal } = own
-        const place = `${at(at(path, 'rows'), phase)}[${i}][${j}].load`
-        if (load.of === 'trainingMax' && template.trainingMax === undefined) {
-          checker.add(
-            place,
-            'a template with "trainingMax"',
-            load.of,
-            'Add "trainingMax": 90, say, at the top.',
-          )
-        }
-        if (sourceOf[load.of].readsReps && kindOf(goal).reps(goal) === null)
-          checker.add(
-            place,
-            'a goal whose reps tell on the load',
-            load.of,
-            'Give the sets reps, or the load another basis.',
-          )
-        if (load.of === 'progression' && !givesLoads)
-          checker.add(place, 'a slot that uses a progression which gives loads', load.of, 'Add "uses".')
-        const role = sourceOf[load.of].readsRole?.(load)
-        if (role !== undefined && !isFed(template, slot, role)) {
-          const fix = 'Give a slot of the progression this role, or name another.'
-          checker.add(place, 'a role that some slot trains', role, fix)
-        }
-        const reads = sourceOf[load.of].reads?.(load)
-        if (!reads) return
-        const { slot: other, prescription } = reads
-        const read = other === undefined ? slot : template.slots[other]
-        if (!read) checker.add(`${place}.slot`, 'a slot of this template', other, known(template.slots))
-        else if (prescription !== undefined && !setsOf(read).has(prescription))
-          checker.add(
-            `${place}.prescription`,
-            `the id of sets in that slot: ${[...setsOf(read)].join(', ')}`,
-            prescription,
-          )
-        else if (other === undefined && prescription === undefined && j === 0)
-          checker.add(place, 'a top set before it', load, 'Put sets before these, or name a slot.')
-      }),
-    )
+  for (const { prescribed, place: line, j } of writtenLines(slot.rows, path)) {
+    const { load, goal } = prescribed
+    const place = `${line}.load`
+    if (load.of === 'trainingMax' && template.trainingMax === undefined) {
+      checker.add(place, 'a template with "trainingMax"', load.of, 'Add "trainingMax": 90, say, at the top.')
+    }
+    if (sourceOf[load.of].readsReps && kindOf(goal).reps(goal) === null)
+      checker.add(
+        place,
+        'a goal whose reps tell on the load',
+        load.of,
+        'Give the sets reps, or the load another basis.',
+      )
+    if (load.of === 'progression' && !givesLoads)
+      checker.add(place, 'a slot that uses a progression which gives loads', load.of, 'Add "uses".')
+    const role = sourceOf[load.of].readsRole?.(load)
+    if (role !== undefined && !isFed(template, slot, role)) {
+      const fix = 'Give a slot of the progression this role, or name another.'
+      checker.add(place, 'a role that some slot trains', role, fix)
+    }
+    const reads = sourceOf[load.of].reads?.(load)
+    if (!reads) continue
+    const { slot: other, prescription } = reads
+    const read = other === undefined ? slot : template.slots[other]
+    if (!read) checker.add(`${place}.slot`, 'a slot of this template', other, known(template.slots))
+    else if (prescription !== undefined && !setsOf(read).has(prescription))
+      checker.add(
+        `${place}.prescription`,
+        `the id of sets in that slot: ${[...setsOf(read)].join(', ')}`,
+        prescription,
+      )
+    else if (other === undefined && prescription === undefined && j === 0)
+      checker.add(place, 'a top set before it', load, 'Put sets before these, or name a slot.')
   }
 }
 

@@ -12,7 +12,7 @@ type Rows = Record<string, unknown>
  */
 export function readTypedRows(checker: Checker, { slots, trainingMax }: Head): unknown {
   if (!isRecord(slots)) return slots
-  const template = { trainingMax } as Template
+  const template = { trainingMax, progressions: {} } as Template
   return mapped(slots, (slot, id) => {
     if (!isRecord(slot) || !isRecord(slot.rows)) return slot
     const asked = askedWith(slot)

@@ -6,13 +6,14 @@ import type { SetLog, ShownSets } from '@young-oak/core/member'
 import { formatCircuit, formatHandled } from '@young-oak/core/views'
 import {
   formatNumber,
+  formatSeconds,
   formatSpan,
   lowest,
   type AmountUnit,
   type Load,
   typedNumber,
 } from '@young-oak/core/units'
-import { kindOf } from '@young-oak/core/goals'
+import { kindOf, type Goal } from '@young-oak/core/goals'
 import { Button } from '../../ui/Button.tsx'
 import { Choice } from '../../ui/Choice.tsx'
 import { Mark } from '../../ui/Mark.tsx'
@@ -209,10 +210,15 @@ const countSteps: Record<'reps' | AmountUnit, number> = {
   rounds: 1,
 }
 
-function sayAbout({ n, prescribed, isPlus, isFree }: AskedSet, of: number, isCorrection: boolean): string {
-  const { rir, perSide, option, tempo, bands, stop, style } = prescribed
+function sayAbout(
+  { n, prescribed, isPlus, isFree, soFar }: AskedSet,
+  of: number,
+  isCorrection: boolean,
+): string {
+  const { rir, perSide, option, tempo, bands, stop, style, goal } = prescribed
   const more = [
     isFree && !stop && 'optional',
+    goal && soFar !== undefined && `${saySoFar(goal, soFar)} so far`,
     isPlus && 'as many good reps as you have',
     rir !== undefined && `stop with ${rir} RIR (${rir} more reps possible)`,
     perSide && 'each side',
@@ -223,7 +229,16 @@ function sayAbout({ n, prescribed, isPlus, isFree }: AskedSet, of: number, isCor
     bands && `with ${bands}`,
     stop && `${isFree ? 'end when' : 'go on until'} ${stop}`,
   ].filter(Boolean)
-  return `${isCorrection ? 'Correct set' : 'Set'} ${n} of ${of}${more.length ? `: ${more.join(', ')}` : ''}`
+  const count = goal && 'anySets' in goal ? `${n}` : `${n} of ${of}`
+  return `${isCorrection ? 'Correct set' : 'Set'} ${count}${more.length ? `: ${more.join(', ')}` : ''}`
+}
+
+/** "18 of 30 in all". */
+function saySoFar(goal: Goal, soFar: number): string {
+  const unit = kindOf(goal).logs(goal)
+  const [inAll] = kindOf(goal).cell(goal).split(',')
+  const done = unit === 's' ? formatSeconds(soFar) : formatNumber(Math.round(soFar * 10) / 10)
+  return `${done} of ${inAll}`
 }
 
 const sayAsked = ({ reps, goal, load }: ShownSets): string =>

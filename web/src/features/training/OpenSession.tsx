@@ -30,7 +30,12 @@ export function OpenSession({ session: asShown, log, evidence }: Props) {
   const [rest, setRest] = useState<{ from: number; rest: Span } | null>(null)
   const setOf = (slot: PlannedSlot, n: number) =>
     log.sets.find((set) => set.slot === slot.slot && set.n === n)
-  const isDone = (slot: PlannedSlot) => askedSets(slot).every(({ n }) => setOf(slot, n))
+  const left = (slot: PlannedSlot) =>
+    askedSets(
+      slot,
+      log.sets.filter((set) => set.slot === slot.slot),
+    ).filter(({ n }) => !setOf(slot, n))
+  const isDone = (slot: PlannedSlot) => left(slot).length === 0
   const current =
     session.slots.find(({ slot }) => slot === chosen) ?? session.slots.find((slot) => !isDone(slot))
   const allDone = session.slots.every(isDone)
@@ -68,14 +73,12 @@ export function OpenSession({ session: asShown, log, evidence }: Props) {
         data-work={allDone || undefined}
         className="mt-6 w-full"
         onClick={() => {
-          const left = session.slots.flatMap((slot) =>
-            askedSets(slot).filter(({ n }) => !setOf(slot, n)),
-          ).length
+          const open = session.slots.flatMap(left).length
           if (
-            left &&
+            open &&
             !confirm(
               noted
-                ? `${left} sets are not logged. Finish anyway?`
+                ? `${open} ${open === 1 ? 'set is' : 'sets are'} not logged. Finish anyway?`
                 : 'Nothing is logged: finish this session as skipped?',
             )
           )

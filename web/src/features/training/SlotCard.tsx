@@ -29,7 +29,7 @@ type Props = {
 /** A slot of the open session. The current one shows its set large; each logged set can be opened and corrected. */
 export function SlotCard({ slot, sets, isCurrent, onOpen, onLog, can }: Props) {
   const library = useLibrary()
-  const asked = askedSets(slot)
+  const asked = askedSets(slot, sets)
   const current = asked.find(({ n }) => !sets.some((set) => set.n === n))
   const [isFinding, setFinding] = useState(sets.some(isTry))
   const old = slot.sets.find(({ why }) => why.some(({ id }) => id.endsWith('LongAgo')))

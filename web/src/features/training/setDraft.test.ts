@@ -100,6 +100,15 @@ describe('a set starts', () => {
     ['a hold', { seconds: { from: 30, to: 45 } }, '0:30'],
     ['trips', { distance: 40, unit: 'm' as const, trips: 2 }, '80'],
     ['rounds', { rounds: 10 }, '10'],
+    [
+      'a cluster in ranges',
+      {
+        cluster: { first: { from: 10, to: 12 }, minis: { from: 3, to: 5 }, then: 3, pause: 20, countsAs: 3 },
+      },
+      '19',
+    ],
+    ['trips in a range', { distance: 20, unit: 'm' as const, trips: { from: 2, to: 4 } }, '40'],
+    ['any reps', { open: 'reps' as const }, ''],
     ['a cluster', { cluster: { first: 12, minis: 4, then: 4, pause: 15, countsAs: 3 } }, '28'],
     ['as many as there are', { most: 'reps' as const, seconds: 300 }, ''],
     ['a total', { totalReps: 30 }, ''],
@@ -159,6 +168,35 @@ describe('what was typed', () => {
     expect(read({ load: '', count: '' }, measureOf(library, slot('plank', [task]), task)).result).toEqual({
       state: 'done',
     })
+  })
+})
+
+describe('a total', () => {
+  const total = (change: object) =>
+    slot('pullUp', [prescribed({ reps: null, load: null, goal: { totalReps: 30, ...change } as never })])
+  const sets = (...reps: number[]) => reps.map((count, i) => logged({ n: i + 1, reps: count }))
+  test('asks for no more sets once it is reached', () => {
+    expect(askedSets(total({}), sets(12, 8)).map(({ n, soFar }) => [n, soFar])).toEqual([
+      [1, 0],
+      [2, 12],
+      [3, 20],
+    ])
+    expect(askedSets(total({}), sets(20, 10))).toHaveLength(2)
+    expect(askedSets(total({}), sets(5, 5, 5))).toHaveLength(3)
+  })
+  test('in any number of sets asks for one more until it is reached, whatever failed', () => {
+    expect(askedSets(total({ anySets: true }), sets(5, 5, 5)).at(-1)).toMatchObject({ n: 4, soFar: 15 })
+    const failed = [...sets(20), logged({ n: 2, reps: 10, state: 'failed' })]
+    expect(askedSets(total({ anySets: true }), failed)).toHaveLength(3)
+    expect(askedSets(total({ anySets: true }), sets(9, 8, 7, 6))).toHaveLength(4)
+  })
+})
+
+test('a drill with a result takes the result and no load', () => {
+  const drill = prescribed({ reps: null, load: null, goal: { task: 'jumps', result: 'm' } })
+  expect(measureOf(library, slot('backSquat', [drill]), drill)).toMatchObject({
+    isLoaded: false,
+    counts: 'm',
   })
 })
 

@@ -1,5 +1,5 @@
 import { loadFault, repsFault } from '@young-oak/api/typed'
-import { kindOf } from '@young-oak/core/goals'
+import { kindOf, leastOfCluster } from '@young-oak/core/goals'
 import { exerciseOf, type Library } from '@young-oak/core/library'
 import type { SetLog, ShownSets } from '@young-oak/core/member'
 import type { PlannedSlot } from '@young-oak/core/plan'
@@ -72,9 +72,10 @@ export function measureOf(
       : { isLoaded: false, isOnBody: false, unit: 'kg', counts: 'rounds', hasMore: true }
   const isOnBody = exerciseOf(library, slot).tool === 'body weight'
   const counts = prescribed.goal ? kindOf(prescribed.goal).logs(prescribed.goal) : 'reps'
+  const isTask = prescribed.goal !== undefined && 'task' in prescribed.goal
   const first = before?.load ?? slot.last?.sets[0]?.load
   return {
-    isLoaded: counts !== 'done' && (prescribed.load !== null || !isOnBody || first !== undefined),
+    isLoaded: !isTask && (prescribed.load !== null || !isOnBody || first !== undefined),
     isOnBody,
     unit: prescribed.load?.unit ?? first?.unit ?? 'kg',
     counts,
@@ -116,9 +117,9 @@ function doneCount(done: SetLog | undefined): string | undefined {
 export function askedCount({ reps, goal }: ShownSets): string {
   if (!goal) return String(lowest(reps ?? 1))
   if ('seconds' in goal && !('most' in goal)) return formatSeconds(lowest(goal.seconds))
-  if ('distance' in goal) return String(goal.distance * (goal.trips ?? 1))
+  if ('distance' in goal) return String(goal.distance * lowest(goal.trips ?? 1))
   if ('rounds' in goal) return String(goal.rounds)
-  if ('cluster' in goal) return String(goal.cluster.first + goal.cluster.minis * goal.cluster.then)
+  if ('cluster' in goal) return String(leastOfCluster(goal))
   return ''
 }
 
