@@ -1,4 +1,5 @@
 import { expect, test } from './site.ts'
+import { pick } from './pickers.ts'
 import { enter, importTemplate, inspect, phone, publishTo, signIn, templateFile } from './people.ts'
 
 test('sets for as many reps as possible, sets of which some are free, and rests from so long to so long are typed, trained, and say why', async ({
@@ -156,5 +157,49 @@ test('totals, drills with a result and what the member decides are typed, traine
   await log('Metres', '2.1', '2.1 m')
   await program.getByRole('button', { name: 'Finish the session' }).click()
   await expect(program.getByText('2:15 in all within 2 sets')).toBeVisible()
+  await hand.close()
+})
+
+test('a slot offers several exercises; the member chooses one, and their writer another for them', async ({
+  browser,
+  page,
+}) => {
+  await enter(page, 'Odell')
+  await importTemplate(page, templateFile('One of several'))
+  await page.getByRole('gridcell', { name: 'Sets of Bench press: 1' }).first().focus()
+  await page.getByRole('region', { name: 'Exercise Bench press' }).waitFor()
+  await page.getByText(/^More settings: /).click()
+  await pick(page, 'Add an exercise to choose', 'Overhead press')
+  await expect(page.getByRole('button', { name: 'Remove Overhead press from the choices' })).toBeVisible()
+  await expect(page.getByText('Saved', { exact: true })).toBeVisible()
+  await publishTo(page, 'Hal Tideman')
+
+  const hand = await browser.newPage({ viewport: phone })
+  await signIn(hand, 'hal@demo.example')
+  const program = hand.locator('section').filter({ hasText: 'One of several' }).first()
+  await expect(program.getByRole('heading', { name: 'Bench press' })).toBeVisible()
+  await program.getByLabel('Your choice of exercise').selectOption('Overhead press')
+  await expect(program.getByRole('heading', { name: 'Overhead press' })).toBeVisible()
+  await program
+    .getByRole('button', { name: /^1 × 5.*: how it was worked out$/ })
+    .last()
+    .click()
+  await expect(hand.getByText('chosen in place of Bench press: Overhead press')).toBeVisible()
+  await hand.keyboard.press('Escape')
+
+  await page.getByRole('link', { name: 'Members', exact: true }).click()
+  await page.getByRole('link', { name: 'Progress of Hal Tideman' }).click()
+  const choice = page.getByLabel('Exercise in Slipway day: Bench press or Overhead press')
+  await expect(choice).toHaveValue('overheadPress')
+  await choice.selectOption('Bench press')
+  await expect(page.getByText('Bench press from the next session on.')).toBeVisible()
+  await hand.reload()
+  await expect(program.getByRole('heading', { name: 'Bench press' })).toBeVisible()
+  await program.getByRole('button', { name: 'Start Slipway day' }).click()
+  await program
+    .getByRole('button', { name: /^Done: 60 kg/ })
+    .first()
+    .click()
+  await expect(program.getByText('1 of 2')).toBeVisible()
   await hand.close()
 })

@@ -69,6 +69,8 @@ export type ProgressView = {
     tracks: { id: string; name: string }[]
     /** Whether the member may choose; a writer always may. */
     choosesTrack: boolean
+    /** Exercises that a slot offers, its own first, with the one that is trained. */
+    choices: { slot: string; session: string; of: Lift[]; chosen: Lift }[]
     paused?: Pause
     changed?: NewVersion
   }[]

@@ -80,6 +80,8 @@ export const templateMeanings: Record<string, Record<string, string>> = {
     'rotation.with': 'after the slot’s own, in order',
     'rotation.by': 'what is counted',
     'rotation.every': 'after so many',
+    choices:
+      'each member trains the slot’s own until they, or their writer, choose one of these, from the next session on; its loads come from its own max, and its progression begins there',
     by: 'what its rows are chosen by; `week` by default. See [Rows](#rows)',
     circuit: 'the slot is one scored circuit; see [Circuits](#circuits)',
     'circuit.name': '',

@@ -24,6 +24,7 @@ const plannedSlot = () =>
       letter: text(),
       note: left(text()),
       deload: yesOrNo(),
+      choices: left(list(lift())),
       circuit: left(circuit()),
       warmUps: left(list(warmUp())),
       sets: list(shownSets()),

@@ -140,6 +140,14 @@ const view = () =>
           track: orNull(text()),
           tracks: list(exact<{ id: string; name: string }>({ id: text(), name: text() })),
           choosesTrack: yesOrNo(),
+          choices: list(
+            exact<ProgressView['programs'][number]['choices'][number]>({
+              slot: text(),
+              session: text(),
+              of: list(lift()),
+              chosen: lift(),
+            }),
+          ),
           paused: left(pause()),
           changed: left(newVersion()),
         }),
@@ -212,7 +220,7 @@ export const progress = {
     query: onDay,
     answer: view(),
     problems: [],
-    since: 5,
+    since: 9,
   }),
   ...contract({
     method: 'post',

@@ -59,7 +59,7 @@ describe('a typed line', () => {
   test('of one thing to be done is one, where no sets are said', () => {
     const sets = (typed: string) => formatSets(library, added(typed).rows.one?.[0] ?? [])
     expect(sets('run 20 min')).toBe('1 × 20:00 @ no load')
-    expect(sets('pull ups 30 total')).toBe('1 × 30 in all @ free')
+    expect(sets('pull ups 30 total')).toBe('3 × 30 in all, any sets @ free')
     expect(sets('plank 45 s')).toBe('3 × 0:45 @ no load')
     expect(sets('farmer walk 40 m')).toBe('3 × 40 m @ free')
   })

@@ -2,7 +2,7 @@ import { liftKey, liftName, liftOf, type Lift, type Library } from '../library/i
 import type { Command, Slot, Template } from '../template/index.ts'
 import { step, type Built } from './built.ts'
 
-/** One exercise in place of another wherever it stands: in slots, in lines of circuits, among lifts that take turns. */
+/** One exercise in place of another wherever it stands: in slots, in lines of circuits, among lifts that take turns or may be chosen. */
 export function replaceExercise(library: Library, draft: Template, from: Lift, to: Lift): Built {
   const isIt = (lift: Lift | undefined) => lift !== undefined && liftKey(lift) === liftKey(from)
   const commands = Object.entries(draft.slots).flatMap(([slot, own]): Command[] => {
@@ -10,7 +10,9 @@ export function replaceExercise(library: Library, draft: Template, from: Lift, t
       .flat(2)
       .some(({ lift }) => isIt(lift))
     const turns = own.rotation?.with.some(isIt)
-    if (!lines && !turns) return isIt(own) ? [{ do: 'setExercise', slot, from: liftOf(own), to }] : []
+    const offers = own.choices?.some(isIt)
+    if (!lines && !turns && !offers)
+      return isIt(own) ? [{ do: 'setExercise', slot, from: liftOf(own), to }] : []
     const rows = Object.entries(own.rows).map(([phase, list]) => [
       phase,
       list.map((row) =>
@@ -24,6 +26,7 @@ export function replaceExercise(library: Library, draft: Template, from: Lift, t
       ...(own.rotation && {
         rotation: { ...own.rotation, with: own.rotation.with.map((lift) => (isIt(lift) ? to : lift)) },
       }),
+      ...(own.choices && { choices: own.choices.map((lift) => (isIt(lift) ? to : lift)) }),
       rows: Object.fromEntries(rows),
     }
     return [{ do: 'setSlot', slot, from: own, to: changed }]

@@ -9,6 +9,7 @@ export const choiceKey = (enrolment: Id, slot: Id): string => `${enrolment}/${sl
 /** Which of the exercises that a slot offers an enrolment trains, from the next session. A later choice takes its place. */
 export const choice = defineFact<{ enrolment: Id; slot: Id } & Lift, { choices: Record<string, string> }>({
   kind: 'choice',
+  isGiven: true,
   shape: factShape({
     enrolment: idField('an enrolment’s id').required(),
     slot: idField('a slot').required(),

@@ -1,6 +1,7 @@
 export { trainingAges, type About, type TrainingAge } from './about.ts'
 export { askFirstReasons, type AskFirst, type AskFirstReason } from './askFirst.ts'
 export { type CheckIn, jointAnswers } from './checkIn.ts'
+export { choiceKey } from './choice.ts'
 export { sessionsIn, type Days } from './days.ts'
 export type { Enjoys } from './enjoys.ts'
 export type { EquipmentBody } from './equipment.ts'

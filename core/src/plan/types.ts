@@ -70,6 +70,8 @@ export type PlannedSlot = Lift & {
   letter: string
   note?: string
   deload: boolean
+  /** The lifts of which one may be chosen for it, its own first. */
+  choices?: Lift[]
   circuit?: Circuit
   /** Sets before the work: neither counted nor judged. */
   warmUps?: WarmUpSet[]

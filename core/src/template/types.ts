@@ -112,6 +112,8 @@ export type Slot = Lift & {
   uses: Use[]
   /** Other lifts that take the slot in turn with its own. */
   rotation?: SlotRotation
+  /** Other lifts that the member, or the writer for them, may choose for the slot in place of its own. */
+  choices?: Lift[]
   by: RowClock
   rows: Record<Id, SetPrescription[][]>
   warmUp?: WarmUp | 'none'

@@ -1,5 +1,6 @@
 import { pauseOn } from '../../facts/index.ts'
 import { overFrom } from '../../member/index.ts'
+import { liftOf } from '../../library/index.ts'
 import type { Id } from '../../parsing/index.ts'
 import { actsInWeek, weekSpot } from '../../adjustments/index.ts'
 import { closeWeek, endByDate, giveUp, placesLeft, type RunningWeek } from '../../calendar/index.ts'
@@ -156,6 +157,8 @@ function weekAhead(
     made.slots = plannedSlots(slots, evidence)
     made.changes = changes
     made.slots.forEach((slot, i) => {
+      const offers = situation.template.slots[slot.slot]
+      if (offers?.choices) slot.choices = [liftOf(offers), ...offers.choices]
       const was = slot.deload ? whole?.get(slot.slot) : undefined
       if (was) slot.withoutDeload = was
       const supposed = isAway ? 'skip' : outcomes?.[i]?.verdict

@@ -12,7 +12,7 @@ export type Program = {
   template: Template
   /** Some load is a part of what a lift has moved in the week. */
   readsMoved: boolean
-  /** Something takes turns, or is trained at a range that a rule has come to. */
+  /** Something takes turns, is chosen, or is trained at a range that a rule has come to. */
   hasTurns: boolean
   /** Sessions whose slots stand as they are written, in their order. */
   written: Map<Id, readonly CompiledSlot[]>
@@ -94,7 +94,7 @@ const readsMoved = ({ slots }: Template): boolean =>
 
 const hasTurns = ({ sessions, slots, progressions }: Template): boolean =>
   Object.values(sessions).some(({ sections }) => sections.some(({ rotation }) => rotation)) ||
-  Object.values(slots).some(({ rotation }) => rotation) ||
+  Object.values(slots).some(({ rotation, choices }) => rotation ?? choices) ||
   Object.values(progressions).some((progression) => rulesOf(progression).some(writesVariant))
 
 /** Whether a rule says at which range its lift is trained. */

@@ -6,7 +6,7 @@ import type { Authored } from '../compile/changes.ts'
 import { slotOf, writtenSlots } from '../compile/program.ts'
 import type { CompiledSlot } from '../compile/slot.ts'
 import type { Situation } from '../state/situation.ts'
-import { liftInTurn } from './rotations.ts'
+import { chosenLift, liftInTurn } from './rotations.ts'
 
 /** A slot in its session as it is trained: with its exercise after swaps, and what changed it. */
 export type Line = { own: CompiledSlot; steps: readonly WhyStep[] }
@@ -27,9 +27,16 @@ export function lineup(situation: Situation, changes: Authored[]): { lines: Line
       lines: writtenSlots(program, place.session).map((own) => ({ own, steps: noSteps })),
       changes: [],
     }
-  let drafts: LineDraft[] = own ? inTurn(own, place).map((id) => ({ id, ...liftInTurn(situation, id) })) : []
-  const made: LineChange[] = []
   const steps = new Map<Id, WhyStep[]>()
+  const draftOf = (id: Id): LineDraft => {
+    const slot = slots[id]
+    const chosen = slot?.choices && chosenLift(situation, id, slot)
+    if (!chosen) return { id, ...liftInTurn(situation, id) }
+    steps.set(id, [chosen.step])
+    return { id, lift: chosen.lift }
+  }
+  let drafts = own ? inTurn(own, place).map(draftOf) : []
+  const made: LineChange[] = []
   for (const { adjustment, label } of changes) {
     const { do: change, where } = adjustment
     const { onSession, onSlot } = changeOf[change.kind]

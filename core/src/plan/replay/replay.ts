@@ -57,7 +57,20 @@ export function situationAt(
   const { phase, phaseWeek, toTest, session } = place
   const spot: Spot = { phase: phase.id, phaseWeek, toTest, day, session, slot: undefined }
   const program = programOf(template)
-  return { library, template, program, state, evidence, place, day, spot, changes, back, at }
+  return {
+    library,
+    template,
+    program,
+    enrolment: fold.enrolment.id,
+    state,
+    evidence,
+    place,
+    day,
+    spot,
+    changes,
+    back,
+    at,
+  }
 }
 
 const noPause: Pause[] = []

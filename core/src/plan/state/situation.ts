@@ -35,6 +35,7 @@ export type Situation = {
   library: Library
   template: Template
   program: Program
+  enrolment: Id
   state: FoldState
   evidence: Evidence
   place: Place

@@ -14,6 +14,7 @@ const fieldNames = {
   superset: 'superset',
   note: 'note',
   rotation: 'exercise rotation',
+  choices: 'exercises to choose from',
   circuit: 'circuit',
   capStep: 'the step that caps it',
   counts: 'which muscles it counts for',

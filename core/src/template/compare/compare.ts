@@ -138,6 +138,7 @@ function compareSlots(library: Library, before: Template, after: Template): Diff
       ...changed(`${where}, counts for`, sayCounts(was), sayCounts(is)),
       ...changed(`${where}, progressions`, ruled(was), ruled(is)),
       ...changed(`${where}, turns`, sayTurns(library, was), sayTurns(library, is)),
+      ...changed(`${where}, choices`, sayChoices(library, was), sayChoices(library, is)),
       ...changed(`${where}, warm-up`, slotWarmUp(was), slotWarmUp(is)),
       ...changed(`${where}, circuit`, was.circuit?.name ?? 'none', is.circuit?.name ?? 'none'),
       ...compareRows(library, after, where, was, is),
@@ -246,6 +247,12 @@ export const sayTurns = (library: Library, { rotation: turns }: Pick<Slot, 'rota
     turns.every === 1 ? `every ${what}` : `every ${turns.every} ${what.replace(/^(week|day|phase)/, '$1s')}`
   return `alternates with ${turns.with.map((lift) => liftName(library, lift)).join(', ')}, ${every}`
 }
+
+/** "or Front squat or Leg press, as the member chooses"; "none" where a slot offers no other. */
+export const sayChoices = (library: Library, { choices }: Pick<Slot, 'choices'>): string =>
+  choices
+    ? `or ${choices.map((lift) => liftName(library, lift)).join(' or ')}, as the member chooses`
+    : 'none'
 
 const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1)
 

@@ -119,6 +119,31 @@ describe('a total in any number of sets', () => {
   })
 })
 
+describe('a choice of exercises', () => {
+  const choices = [{ exercise: 'frontSquat' }, { exercise: 'backSquat', variant: 'paused' }]
+  test('is read, and compared in words', () => {
+    const [before, after] = [read(), read({}, { choices })]
+    expect(after.slots.s?.choices).toEqual(choices)
+    expect(compareTemplates(library, before, after)).toEqual([
+      {
+        where: 'Back squat (A), choices',
+        what: 'none → or Front squat or Back squat, paused, as the member chooses',
+      },
+    ])
+  })
+  test.each([
+    ['none', { choices: [] }, 'choices'],
+    ['the slot’s own', { choices: [{ exercise: 'backSquat' }] }, 'choices[0]: expected another lift'],
+    ['one twice', { choices: [choices[0], choices[0]] }, 'choices[1]: expected another lift'],
+    [
+      'some beside a rotation',
+      { choices, rotation: { with: [{ exercise: 'frontSquat' }], by: 'week', every: 1 } },
+      'choices: expected no rotation beside a choice of exercises',
+    ],
+    ['a lift that there is not', { choices: [{ exercise: 'backSqat' }] }, 'choices[0].exercise'],
+  ])('of %s is located', (_, slot, said) => expect(faults({}, slot)).toContain(`slots.s.${said}`))
+})
+
 describe('a circuit', () => {
   const rows = (...lines: object[]) => ({ rows: { p: [lines] }, circuit })
   test('is read with its lines', () => {

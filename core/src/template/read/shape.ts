@@ -213,6 +213,7 @@ export const slotShape = strictObject({
   })
     .default(undefined)
     .meta({ expected: 'a rotation like {"with": [{"exercise": "frontSquat"}], "by": "week", "every": 3}' }),
+  choices: listField('lifts that may be chosen in place of the slot’s own', 8).of(liftField().required()),
   by: choiceField(rowClocks),
   circuit: strictObject({
     name: textField('the circuit’s name', 80).required(),

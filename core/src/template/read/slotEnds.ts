@@ -1,5 +1,6 @@
 import { type Id, at, type Checker } from '../../parsing/index.ts'
 import { kindOf } from '../../goals/index.ts'
+import { liftKey } from '../../library/index.ts'
 import { sourceOf } from '../../loads/index.ts'
 import { ruleOf, type RuleKind } from '../../progressions/index.ts'
 import { isOverMax, percentOfMax, takesScheme } from '../computed.ts'
@@ -33,6 +34,7 @@ export function findSlotEnds(checker: Checker, template: Template, slot: Slot, p
       'Add it.',
     )
   findLines(checker, slot, path)
+  findChoices(checker, slot, path)
   findLoadEnds(checker, template, slot, path)
 }
 
@@ -66,6 +68,24 @@ function writtenLines(rows: Slot['rows'], path: string) {
 }
 
 /** The lines of a circuit have a lift each, and nothing else has; sets without an end stand at the end. */
+function findChoices(checker: Checker, slot: Slot, path: string): void {
+  const { choices, rotation, circuit } = slot
+  if (!choices) return
+  if (rotation || circuit)
+    checker.add(
+      at(path, 'choices'),
+      `no ${circuit ? 'circuit' : 'rotation'} beside a choice of exercises`,
+      choices,
+      'Keep one of them.',
+    )
+  const seen = [liftKey(slot)]
+  choices.forEach((lift, i) => {
+    if (seen.includes(liftKey(lift)))
+      checker.add(at(at(path, 'choices'), i), 'another lift than those before it', lift, 'Leave it out.')
+    seen.push(liftKey(lift))
+  })
+}
+
 function findLines(checker: Checker, { circuit, rows, uses }: Slot, path: string): void {
   for (const { prescribed, place, isLast } of writtenLines(rows, path)) {
     const { lift, goal } = prescribed

@@ -3,8 +3,11 @@ import { afterAll, beforeAll, beforeEach, describe, expect, test } from '@jest/g
 import type { ProgressView } from '@young-oak/api/progress'
 import { operationFormat } from '@young-oak/api/operations'
 import type { TodayView } from '@young-oak/api/training'
+import type { Slot } from '@young-oak/core/template'
 import { sessionAt, startOn } from '../../testing/training.ts'
 import { makeProgram, type Program } from '../../testing/program.ts'
+import { publish } from '../../testing/publish.ts'
+import { smallTemplate } from '../../testing/template.ts'
 import type { Agent, Seated } from '../../testing/world.ts'
 
 let program: Program
@@ -24,6 +27,40 @@ const progress = async (on = day, who = phone, whose = '/api/me'): Promise<Progr
   (await who.get(`${whose}/progress?today=${on}`).expect(200)).body
 const give = (fact: object, who = phone, whose = '/api/me') =>
   who.post(`${whose}/facts`).send({ fact, today: day })
+
+test('of the exercises that a slot offers the member trains the one that they or their writer chose', async () => {
+  const { world, coach, gym, writer } = program
+  const own = smallTemplate()
+  const bench = { ...(own.slots.bench as Slot), choices: [{ exercise: 'overheadPress' as const }] }
+  const file = { ...own, name: 'Either', slots: { ...own.slots, bench } }
+  const { body } = await coach.post('/api/templates').send({ template: file }).expect(200)
+  const ann = await world.addMember(gym, 'Ann', writer)
+  await publish(world, coach, body.id, { members: [ann.id], start: day })
+  const hand = await world.signIn(ann)
+  const whose = `/api/members/${ann.id}`
+  const seen = async () => {
+    const [is] = (await progress(day, coach, whose)).programs
+    const today: TodayView = (await hand.get(`/api/me/today?today=${day}`).expect(200)).body
+    const places = today.programs[0]?.plan.weeks.flatMap((week) => week.places) ?? []
+    const slot = places[0]?.slots.find((one) => one.slot === 'bench')
+    return {
+      enrolment: is?.enrolment ?? '',
+      offers: is?.choices[0],
+      trains: slot?.exercise,
+      of: slot?.choices,
+    }
+  }
+  const of = [{ exercise: 'benchPress' }, { exercise: 'overheadPress' }]
+  const { enrolment, ...first } = await seen()
+  const offers = { slot: 'bench', session: 'Day', of }
+  expect(first).toEqual({ offers: { ...offers, chosen: of[0] }, trains: 'benchPress', of })
+  const choice = { kind: 'choice', enrolment, slot: 'bench' }
+  await give({ ...choice, exercise: 'overheadPress' }, coach, whose).expect(200)
+  expect(await seen()).toMatchObject({ offers: { chosen: of[1] }, trains: 'overheadPress' })
+  await give({ ...choice, exercise: 'benchPress' }, hand).expect(200)
+  expect(await seen()).toMatchObject({ offers: { chosen: of[0] }, trains: 'benchPress' })
+  await give({ ...choice, exercise: 'nothing' }, hand).expect(422)
+})
 
 describe('progress', () => {
   test('of somebody new says that there is too little to go by, and nothing else', async () => {

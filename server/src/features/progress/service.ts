@@ -3,11 +3,12 @@ import type { MemberFile } from '@young-oak/api/members'
 import type { GivenFact, ProgressView } from '@young-oak/api/progress'
 import { changeOf } from '@young-oak/core/adjustments'
 import { advise, readSignals } from '@young-oak/core/advice'
-import { liftKey, liftOfKey, takesMax, type Lift, type Library } from '@young-oak/core/library'
-import { givenKinds, readGivenFact, type Fact } from '@young-oak/core/facts'
+import { liftKey, liftOf, liftOfKey, takesMax, type Lift, type Library } from '@young-oak/core/library'
+import { choiceKey, givenKinds, readGivenFact, type Fact } from '@young-oak/core/facts'
 import { resolve } from '@young-oak/core/member'
 import { isOver, planMember, type Plan, type Planned } from '@young-oak/core/plan'
 import { formatIssue, isId } from '@young-oak/core/parsing'
+import { slotsOf, type Template } from '@young-oak/core/template'
 import { blocksOf, estimatesOf, judgeTrial, misfits, targetOf } from '@young-oak/core/trends'
 import { addDays, type Day } from '@young-oak/core/units'
 import type { Scope } from '../../database/scope.ts'
@@ -45,6 +46,7 @@ export async function progress(scope: MemberScope, day: Day): Promise<ProgressVi
       track: plans[enrolment]?.track ?? null,
       tracks: Object.entries(template.tracks).map(([id, { name }]) => ({ id, name })),
       choosesTrack: lets[enrolment]?.choosesTrack ?? false,
+      choices: choicesIn(template, (slot) => evidence.choices[choiceKey(enrolment, slot)]),
       paused: plans[enrolment]?.paused,
       changed: plans[enrolment] && newVersionOf(read, plans[enrolment], day),
       policy: template.deloadPolicy ?? 'both',
@@ -101,6 +103,21 @@ function followingIn(
     .filter(({ id }) => evidence.ended[id] === undefined)
     .map(({ id, after }) => ({ enrolment: id, name: nameOf(id), after: nameOf(after) }))
 }
+
+/** The slots that offer several exercises, with the one that was chosen of each. */
+const choicesIn = (
+  { sessions, slots }: Template,
+  chosenFor: (slot: string) => string | undefined,
+): ProgressView['programs'][number]['choices'] =>
+  Object.values(sessions).flatMap((session) =>
+    slotsOf(session).flatMap((slot) => {
+      const own = slots[slot]
+      if (!own?.choices) return []
+      const of = [liftOf(own), ...own.choices]
+      const chosen = of.find((one) => liftKey(one) === chosenFor(slot)) ?? liftOf(own)
+      return [{ slot, session: session.name, of, chosen }]
+    }),
+  )
 
 /** The phase of the place that comes next. */
 const phaseNow = (plan: Plan | undefined): string | undefined =>

@@ -6,6 +6,9 @@ import { formatDay } from '@young-oak/core/units'
 import { Button } from '../../ui/Button.tsx'
 import { Details } from '../../ui/Details.tsx'
 import { PhoneSelect } from '../../ui/Field.tsx'
+import { liftName } from '@young-oak/core/library'
+import { useLibrary } from '../library/useLibrary.ts'
+import { ExerciseChoice } from './ExerciseChoice.tsx'
 import { PauseForm } from './PauseForm.tsx'
 import { TrackChoice } from './TrackChoice.tsx'
 import { useGive } from './useGive.ts'
@@ -14,6 +17,7 @@ type Props = { view: ProgressView; member?: string }
 
 /** The programs that run, each of which can be put on another track, paused, or ended with a reason, and those that were ended, which can be resumed. */
 export function Programs({ view, member }: Props) {
+  const library = useLibrary()
   const { takeBack, isBusy } = useGive(member)
   if (!view.programs.length && !view.endings.length && !view.following.length) return null
   return (
@@ -25,6 +29,17 @@ export function Programs({ view, member }: Props) {
             {program.name}
             {program.changed && <p className="text-sm text-bark">{sayNewVersion(program.changed)}</p>}
             <TrackChoice program={program} member={member} />
+            {program.choices.map(({ slot, session, of, chosen }) => (
+              <ExerciseChoice
+                key={slot}
+                enrolment={program.enrolment}
+                slot={slot}
+                label={`Exercise in ${session}: ${of.map((lift) => liftName(library, lift)).join(' or ')}`}
+                of={of}
+                chosen={chosen}
+                member={member}
+              />
+            ))}
             <PauseForm program={program} member={member} />
             <EndForm enrolment={program.enrolment} name={program.name} member={member} />
           </li>

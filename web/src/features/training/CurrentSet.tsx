@@ -96,7 +96,13 @@ export function CurrentSet(props: Props) {
             </Why>
           )}
           {prescribed.load && ' × '}
-          {slot.circuit ? formatCircuit(slot.circuit) : sayAsked(prescribed)}
+          <Why
+            title={sayAsked(prescribed)}
+            steps={prescribed.load || prescribed.missing ? [] : prescribed.why}
+            says={sayAsked(prescribed)}
+          >
+            {slot.circuit ? formatCircuit(slot.circuit) : sayAsked(prescribed)}
+          </Why>
         </p>
       )}
       {isChanging && (

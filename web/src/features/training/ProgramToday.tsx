@@ -198,7 +198,7 @@ function Next({ plan, session, start, isFirst, day, enrolment, isAgain, note, lo
       <WhereToday locations={locations} home={home} location={location} />
       <ol className="mt-3 divide-y divide-line">
         {session.slots.map((slot) => (
-          <SlotPreview key={slot.slot} slot={slot} />
+          <SlotPreview key={slot.slot} slot={slot} enrolment={enrolment} />
         ))}
       </ol>
       <LeftOut session={session} />

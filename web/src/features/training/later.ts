@@ -6,6 +6,11 @@ const proposals = () => import('../maxes/Proposals.tsx').then(({ Proposals: of }
 const way = () => import('./FindLoadWay.tsx')
 const noProgram = () => import('./NoProgram.tsx')
 const unconfirmed = () => import('./Unconfirmed.tsx')
+const choice = () =>
+  import('../progress/ExerciseChoice.tsx').then(({ ExerciseChoice: of }) => ({ default: of }))
+
+/** Which of the exercises that a slot offers is trained. */
+export const ExerciseChoice = onDemand(choice)
 
 /** Maxes that the session just done suggests. */
 export const Proposals = onDemand(proposals)
@@ -20,4 +25,4 @@ export const NoProgram = onDemand(noProgram)
 export const Unconfirmed = onDemand(unconfirmed)
 
 export const loadTraining = (): Promise<unknown> =>
-  Promise.all([proposals(), way(), noProgram(), unconfirmed()])
+  Promise.all([proposals(), way(), noProgram(), unconfirmed(), choice()])

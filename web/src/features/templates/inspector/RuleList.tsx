@@ -5,7 +5,7 @@ import type { Id } from '@young-oak/core/parsing'
 import { liftName, type Library } from '@young-oak/core/library'
 import { ruleOf } from '@young-oak/core/progressions'
 import { triggerOf } from '@young-oak/core/triggers'
-import { sayTurns, type Command, type Template } from '@young-oak/core/template'
+import { sayChoices, sayTurns, type Command, type Slot, type Template } from '@young-oak/core/template'
 import { useAppDispatch } from '../../../app/store.ts'
 import { Button } from '../../../ui/Button.tsx'
 import { Modal } from '../../../ui/Modal.tsx'
@@ -21,7 +21,9 @@ export function RuleList({ draft, template, file, only }: Props) {
   const dispatch = useAppDispatch()
   const [open, setOpen] = useState<Target | null>(null)
   const progressions = Object.entries(draft.progressions).filter(([id]) => !only || only.includes(id))
-  const turning = only ? [] : Object.values(draft.slots).filter(({ rotation }) => rotation)
+  const turning = only
+    ? []
+    : Object.values(draft.slots).filter(({ rotation, choices }) => rotation ?? choices)
   if (!progressions.length && !turning.length) return null
   const put = (command: Command | null) => command && dispatch(edit(command))
   return (
@@ -32,8 +34,8 @@ export function RuleList({ draft, template, file, only }: Props) {
           <ProgressionItem key={id} draft={draft} id={id} onOpen={setOpen} onPut={put} />
         ))}
         {turning.map((slot) => (
-          <li key={`${liftName(library, slot)}/${sayTurns(library, slot)}`} className="text-bark">
-            <span className="font-medium text-ink">{liftName(library, slot)}</span> {sayTurns(library, slot)}
+          <li key={`${liftName(library, slot)}/${sayOthers(library, slot)}`} className="text-bark">
+            <span className="font-medium text-ink">{liftName(library, slot)}</span> {sayOthers(library, slot)}
           </li>
         ))}
       </ul>
@@ -148,3 +150,7 @@ const liftsOf = (library: Library, draft: Template, id: string): string => {
     .map((slot) => liftName(library, slot))
   return [...new Set(names)].join(', ')
 }
+
+/** The lifts that take turns with a slot's own, or may be chosen in its place. */
+const sayOthers = (library: Library, slot: Slot): string =>
+  slot.rotation ? sayTurns(library, slot) : sayChoices(library, slot)

@@ -70,7 +70,8 @@ function Replace({ draft }: { draft: Template }) {
   for (const slot of Object.values(draft.slots)) {
     used.set(liftKey(slot), liftOf(slot))
     for (const { lift } of Object.values(slot.rows).flat(2)) if (lift) used.set(liftKey(lift), lift)
-    for (const lift of slot.rotation?.with ?? []) used.set(liftKey(lift), lift)
+    for (const lift of [...(slot.rotation?.with ?? []), ...(slot.choices ?? [])])
+      used.set(liftKey(lift), lift)
   }
   const keys = [...used.keys()].sort((a, b) =>
     liftName(library, liftOfKey(a)).localeCompare(liftName(library, liftOfKey(b))),

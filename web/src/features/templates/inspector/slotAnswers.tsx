@@ -1,6 +1,6 @@
 import { setClock } from '@young-oak/core/editing'
-import { liftOf, type Library } from '@young-oak/core/library'
-import type { RowClock, Slot, Template } from '@young-oak/core/template'
+import { liftName, liftOf, type Library } from '@young-oak/core/library'
+import { sayChoices, type RowClock, type Slot, type Template } from '@young-oak/core/template'
 import { formatNumber } from '@young-oak/core/units'
 import { formatCircuit } from '@young-oak/core/views'
 import { optionsOf, SelectField } from '../../../ui/Select.tsx'
@@ -10,6 +10,7 @@ import { CapStep } from './CapStep.tsx'
 import { SavedField } from './SavedField.tsx'
 import type { Selected } from './selected.ts'
 import { SetCounts } from './SetCounts.tsx'
+import { SlotChoices } from './SlotChoices.tsx'
 import { sayDetails } from './slotDetails.ts'
 import { SlotDetails } from './SlotDetails.tsx'
 import type { usePut } from './usePut.ts'
@@ -25,9 +26,15 @@ type Of = {
 
 /** What can be set of a slot, and what is. */
 export const slotAnswers = (of: Of): Answer[] =>
-  [of.slot.circuit ? circuit(of) : variant(of), note(of), clock(of), cap(of), counts(of), details(of)].filter(
-    (answer) => answer !== null,
-  )
+  [
+    of.slot.circuit ? circuit(of) : variant(of),
+    choices(of),
+    note(of),
+    clock(of),
+    cap(of),
+    counts(of),
+    details(of),
+  ].filter((answer) => answer !== null)
 
 function circuit({ id, slot, put }: Of): Answer | null {
   const { circuit: from } = slot
@@ -63,6 +70,22 @@ const variant = ({ id, slot, put }: Of): Answer => ({
     />
   ),
 })
+
+function choices({ library, id, slot, put }: Of): Answer | null {
+  const { choices: from = null, circuit: isCircuit, rotation } = slot
+  // A slot that takes turns has its exercises from them.
+  if (isCircuit || rotation) return null
+  return {
+    name: 'choices',
+    said: from && `${liftName(library, slot)} ${sayChoices(library, slot)}`,
+    field: (
+      <SlotChoices
+        slot={slot}
+        onPut={(to) => void put({ do: 'setSlotField', slot: id, field: 'choices', from, to })}
+      />
+    ),
+  }
+}
 
 const note = ({ id, slot, put }: Of): Answer => ({
   name: 'note',
