@@ -22,7 +22,7 @@ export type Spot = {
   day?: Day | undefined
   session?: Id | undefined
   /** `muscle` is the one that the lift works main. */
-  slot?: { id: Id; lift: Lift; muscle: Muscle } | undefined
+  slot?: { id: Id; lift: Lift; muscle: Muscle | undefined } | undefined
 }
 
 // Spots are made for every slot of a plan: all of one shape.
@@ -62,7 +62,7 @@ export function actsOn(where: Where, spot: Spot): boolean {
   return (
     (!slots || slots.includes(slot.id)) &&
     (!lifts || lifts.some((lift) => liftKey(lift) === liftKey(slot.lift))) &&
-    (!muscles || muscles.includes(slot.muscle))
+    (!muscles || (slot.muscle !== undefined && muscles.includes(slot.muscle)))
   )
 }
 

@@ -84,7 +84,7 @@ export const isFlat = (lift: LiftSignal): boolean =>
 
 export const fallingIn = ({ lifts }: Signals): LiftSignal[] => lifts.filter(isFalling)
 
-export const main = (library: Library, { lift }: LiftSignal): Muscle => mainMuscle(library, lift)
+export const main = (library: Library, { lift }: LiftSignal): Muscle | undefined => mainMuscle(library, lift)
 
 /** Weeks after the last deload, or the start, from which one is due: by training age first, and sooner for those who train hard, often, or with less to spare. */
 export function dueAfter({ usualRir: usualLeft, daysAWeek, about }: Signals): number {

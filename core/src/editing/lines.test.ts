@@ -60,6 +60,8 @@ describe('a typed line', () => {
     const sets = (typed: string) => formatSets(library, added(typed).rows.one?.[0] ?? [])
     expect(sets('run 20 min')).toBe('1 × 20:00 @ no load')
     expect(sets('pull ups 30 total')).toBe('3 × 30 in all, any sets @ free')
+    expect(added('do: foam rolling (5 min)').exercise).toBe('task')
+    expect(sets('do: foam rolling (5 min)')).toBe('1 × do: foam rolling (5 min)')
     expect(sets('plank 45 s')).toBe('3 × 0:45 @ no load')
     expect(sets('farmer walk 40 m')).toBe('3 × 40 m @ free')
   })

@@ -48,9 +48,9 @@ export const takesMax = (library: Library, lift: Lift): boolean =>
   !withoutMax.has(exerciseOf(library, lift).pattern)
 const withoutMax: ReadonlySet<Pattern> = new Set(['trunk', 'carry', 'jump', 'conditioning'])
 
-/** The muscle that an exercise works main. */
-export const mainMuscle = (library: Library, lift: Lift): Muscle =>
-  exerciseOf(library, lift).direct[0] as Muscle
+/** The muscle that an exercise works main; a task works none. */
+export const mainMuscle = (library: Library, lift: Lift): Muscle | undefined =>
+  exerciseOf(library, lift).direct[0]
 
 /** What a set counts for a muscle: 1 direct, 0.5 indirect, else 0 (common practice, no source); a slot may say otherwise. */
 export function setCounts(

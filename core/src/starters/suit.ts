@@ -45,7 +45,7 @@ function suitOf(kind: StarterKind, { about, days, priorities }: Wanted): Suit {
   const minutes = Math.max(...seasonOf({}, template).map((week) => week.minutes))
   const slots = Object.values(template.slots)
   const wanted = new Set<string>([...priorities.muscles, ...priorities.lifts])
-  const trains = slots.filter((slot) => wanted.has(slot.exercise) || wanted.has(mainMuscle({}, slot)))
+  const trains = slots.filter((slot) => wanted.has(slot.exercise) || wanted.has(mainMuscle({}, slot) ?? ''))
   const { training } = about
   return {
     kind,

@@ -19,7 +19,7 @@ export const partialDeload = defineAnswer({
     const falling = fallingIn(signals)
     const others = signals.lifts.filter((lift) => !falling.includes(lift))
     const muscles = [
-      ...new Set<Muscle>([...signals.soreMuscles, ...falling.map((one) => main(library, one))]),
+      ...new Set<Muscle>([...signals.soreMuscles, ...falling.flatMap((one) => main(library, one) ?? [])]),
     ]
     const isLocal = muscles.length === 1 || (muscles.length === 2 && signals.soreMuscles.length === 2)
     const hasSigns = falling.length > 1 || signals.soreMuscles.length > 0

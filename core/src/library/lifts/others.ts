@@ -310,6 +310,10 @@ export const others = {
     'As far as it goes, each time.',
     { substitutes: ['pushUp'] },
   ),
+  // What is no exercise: a class, a stretch, a walk to the river. Its goal says what is to be done.
+  task: engine('Task', [], [], [1, 1], [0, 0], 'What is to be done stands beside it.', {
+    also: 'drill class mobility other no exercise',
+  }),
   rowErg: engine(
     'Rowing machine',
     ['back', 'quads'],

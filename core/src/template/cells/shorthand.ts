@@ -76,8 +76,10 @@ export function readLine(
   const variant = behind.join(',').trim().slice(0, 60)
   const found = called.trim() ? fitting(library, findExercises(library, called), sets) : []
   const exact = exerciseNamed(library, called)
+  // "do: a walk" is a task, and no exercise is needed for it.
+  const isTask = !name && /^(?:\d+\s*[x×*]\s*)?do:/i.test(sets)
   return {
-    exercise: exact ?? found[0] ?? null,
+    exercise: exact ?? found[0] ?? (isTask ? 'task' : null),
     others: found.slice(exact ? 0 : 1, 6),
     ...(variant && { variant }),
     sets,

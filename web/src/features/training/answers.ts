@@ -6,7 +6,7 @@ import { record } from '../../offline/useOutbox.ts'
 
 /** The muscles that a session works main, in its order, each once: those that its questions are about. */
 export function musclesOf(library: Library, { slots }: PlannedSession): Muscle[] {
-  const main = slots.filter(({ circuit }) => !circuit).map((slot) => mainMuscle(library, slot))
+  const main = slots.filter(({ circuit }) => !circuit).flatMap((slot) => mainMuscle(library, slot) ?? [])
   return [...new Set(main)]
 }
 

@@ -62,7 +62,7 @@ export function newTrackChange(library: Library, draft: Template, selected: Sele
     reach: slot ? 'slot' : 'everywhere',
     phase: '',
     weeks: '',
-    muscle: slot ? mainMuscle(library, slot) : 'quads',
+    muscle: (slot && mainMuscle(library, slot)) ?? 'quads',
   }
 }
 
