@@ -1,4 +1,4 @@
-export type { Amrap } from './reps.ts'
+export { type Amrap, amraps } from './reps.ts'
 export { leastOf as leastOfCluster } from './cluster.ts'
 export type { AnySets } from './inAll.ts'
 export { doneInAll, isReachedInAll } from './together.ts'

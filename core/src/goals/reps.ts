@@ -2,7 +2,8 @@ import { formatSpan, highest, lowest, type Span } from '../units/index.ts'
 import { defineGoal } from './goal.ts'
 
 /** Which sets are for as many good reps as possible. */
-export type Amrap = 'last' | 'all'
+export const amraps = ['last', 'all'] as const
+export type Amrap = (typeof amraps)[number]
 
 /** Reps of each set; with `amrap`, the last set, or each of them, takes as many good reps as possible beyond them. */
 export const reps = defineGoal<{ reps: Span; amrap?: Amrap }>({

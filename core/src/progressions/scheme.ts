@@ -1,4 +1,6 @@
-import { wholeField } from '../parsing/index.ts'
+import { amraps, type Amrap, type Goal } from '../goals/index.ts'
+import { choiceField, wholeField } from '../parsing/index.ts'
+import type { Fields } from '../words/index.ts'
 import type { Span } from '../units/index.ts'
 import type { CarriedBy } from './rule.ts'
 
@@ -9,6 +11,25 @@ export const schemeFields = {
   sets: wholeField('sets', 1, 12).required(),
   reps: wholeField('reps', 1, 20).required(),
 }
+
+/** Which of the sets that a rule writes are for as many reps as possible; its reps are the least. */
+export type Plus = { amrap?: Amrap }
+export const plusField = () => choiceField(amraps)
+
+export const plusWords: Fields = {
+  amrap: {
+    label: 'AMRAP sets',
+    unit: null,
+    hint: 'As many good reps as possible, those of the scheme at least. More is no bigger step.',
+    choices: { '': 'none', last: 'the last set', all: 'every set' },
+  },
+}
+
+export const goalOf = ({ reps }: Scheme, { amrap }: Plus): Goal => (amrap ? { reps, amrap } : { reps })
+
+/** ", the last set AMRAP": what is said of it behind the schemes. */
+export const sayPlus = ({ amrap }: Plus): string =>
+  amrap ? `, ${amrap === 'last' ? 'the last set' : 'every set'} for as many good reps as possible` : ''
 
 /** "4 × 8". */
 export const sayScheme = ({ sets, reps }: Scheme): string => `${sets} × ${reps}`

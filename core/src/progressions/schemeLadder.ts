@@ -3,7 +3,18 @@ import { listField, percentOffField, strictObject } from '../parsing/index.ts'
 import { formatNumber, inUnit, scale, type Rise } from '../units/index.ts'
 import { firstLoadWords, sayFirstLoad, sayRise, startingWith, type FirstLoad } from './firstLoad.ts'
 import { defineRule } from './rule.ts'
-import { creditOf, repsOfSets, sayScheme, schemeFields, type Scheme } from './scheme.ts'
+import {
+  creditOf,
+  goalOf,
+  plusField,
+  plusWords,
+  repsOfSets,
+  sayPlus,
+  sayScheme,
+  schemeFields,
+  type Plus,
+  type Scheme,
+} from './scheme.ts'
 import { addedField, afterMisses, resetFields, startSteady, stepOrReset, type Steady } from './steady.ts'
 
 const say = declareSteps({
@@ -20,7 +31,7 @@ type Params = FirstLoad & {
   misses: number
   /** What is taken off, in percent of the load, when it goes from the last rung back to the first; 1 to 50. */
   backBy: number
-}
+} & Plus
 type State = Steady & { scheme: number }
 
 /** Fewer and heavier sets each time the lift stops rising: the same load on the next rung, and after the last one back with less. */
@@ -41,6 +52,7 @@ export const schemeLadder = defineRule<Params, State>({
         }),
       )
       .required(),
+    amrap: plusField(),
     misses: resetFields.misses,
     backBy: percentOffField().required(),
   }),
@@ -51,6 +63,7 @@ export const schemeLadder = defineRule<Params, State>({
     'schemes.#.reps': { label: 'Scheme #', unit: 'reps', hint: 'Reps of each set.' },
     'schemes.#.step.kg': { label: 'Scheme #: step after a hit', unit: 'kg', hint: 'Give it in kg and lb.' },
     'schemes.#.step.lb': { label: 'Scheme #: step after a hit', unit: 'lb', hint: 'Give it in kg and lb.' },
+    ...plusWords,
     misses: {
       label: 'Misses in a row before the next scheme',
       unit: 'sessions',
@@ -63,7 +76,7 @@ export const schemeLadder = defineRule<Params, State>({
     },
   },
   sentence: (p) =>
-    `${sayFirstLoad(p)}. ${p.schemes.map((scheme) => `${sayScheme(scheme)}, after each hit +${sayRise(scheme.step)}`).join('; then ')}. ` +
+    `${sayFirstLoad(p)}. ${p.schemes.map((scheme) => `${sayScheme(scheme)}, after each hit +${sayRise(scheme.step)}`).join('; then ')}${sayPlus(p)}. ` +
     `${afterMisses(p.misses)}: the next scheme with the same load; in the last scheme: the first one at −${formatNumber(p.backBy)}%.`,
   start: (known, p) => startSteady(known, p, { scheme: 0 }),
   next({ scheme, ...steady }, exposure, { schemes, misses, backBy }, hand) {
@@ -88,9 +101,9 @@ export const schemeLadder = defineRule<Params, State>({
     const credit = creditOf(schemes, state.scheme % schemes.length, shown)
     return credit && { state: { ...state, scheme: credit.at }, order: credit.order }
   },
-  ask({ load, why, scheme }, _role, { schemes }) {
-    const { sets, reps } = schemes[scheme % schemes.length] as Stage
-    return { load, sets, goal: { reps }, steps: why }
+  ask({ load, why, scheme }, _role, p) {
+    const own = p.schemes[scheme % p.schemes.length] as Stage
+    return { load, sets: own.sets, goal: goalOf(own, p), steps: why }
   },
   jumps: ({ schemes }) => schemes.map(({ step }) => step),
   messages: say.messages,
@@ -109,6 +122,22 @@ export const schemeLadder = defineRule<Params, State>({
       max: null,
       exposures: ['hit', 'miss', 'hit', 'miss'],
       asked: ['5 × 5 @ 100', '5 × 5 @ 102.5', '4 × 4 @ 102.5', '4 × 4 @ 107.5', '5 × 5 @ 95'],
+    },
+    {
+      say: 'with every set for as many as possible',
+      params: {
+        startLoad: { kg: 100, lb: 220 },
+        schemes: [
+          { sets: 2, reps: 8, step: { kg: 2.5, lb: 5 } },
+          { sets: 2, reps: 5, step: { kg: 2.5, lb: 5 } },
+        ],
+        amrap: 'all',
+        misses: 1,
+        backBy: 10,
+      },
+      max: null,
+      exposures: ['hit', 'miss'],
+      asked: ['2 × 8+ every set @ 100', '2 × 8+ every set @ 102.5', '2 × 5+ every set @ 102.5'],
     },
     {
       say: 'a hold changes neither scheme nor load',

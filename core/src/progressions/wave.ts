@@ -11,7 +11,18 @@ import {
   type FirstLoad,
 } from './firstLoad.ts'
 import { defineRule } from './rule.ts'
-import { creditOf, repsOfSets, sayScheme, schemeFields, type Scheme } from './scheme.ts'
+import {
+  creditOf,
+  goalOf,
+  plusField,
+  plusWords,
+  repsOfSets,
+  sayPlus,
+  sayScheme,
+  schemeFields,
+  type Plus,
+  type Scheme,
+} from './scheme.ts'
 import {
   resetWords,
   addedField,
@@ -36,7 +47,7 @@ type Params = FirstLoad &
     parts: Scheme[]
     /** What the next wave's first load is above this one's. */
     nextWave: Rise
-  }
+  } & Plus
 type State = Steady & { first: Load; at: number }
 
 /** Rises by a step for so many exposures, then falls back to a little above where it began. */
@@ -52,6 +63,7 @@ export const wave = defineRule<Params, State>({
     parts: listField('exposures of one wave', 6, 2).of(strictObject(schemeFields)).required(),
     step: addedField(),
     nextWave: addedField(),
+    amrap: plusField(),
     ...resetFields,
   }),
   fields: {
@@ -65,10 +77,11 @@ export const wave = defineRule<Params, State>({
     'parts.#.reps': { label: 'Session #', unit: 'reps', hint: 'Reps of each set.' },
     ...riseWords('step', 'Step within the wave'),
     ...riseWords('nextWave', 'Next wave above this one'),
+    ...plusWords,
     ...resetWords,
   },
   sentence: (p) =>
-    `${sayFirstLoad(p)}. Waves of ${p.parts.map(sayScheme).join(', ')}; after each hit +${sayRise(p.step)}. ` +
+    `${sayFirstLoad(p)}. Waves of ${p.parts.map(sayScheme).join(', ')}${sayPlus(p)}; after each hit +${sayRise(p.step)}. ` +
     `The next wave starts ${sayRise(p.nextWave)} above this one. ${sayReset(p)}, and the wave starts again.`,
   start(known, p) {
     const first = firstLoad(known, p)
@@ -101,9 +114,9 @@ export const wave = defineRule<Params, State>({
     const credit = creditOf(parts, state.at % parts.length, shown)
     return credit && { state: { ...state, at: credit.at }, order: credit.order }
   },
-  ask({ load, why, at }, _role, { parts }) {
-    const { sets, reps } = parts[at % parts.length] as Scheme
-    return { load, sets, goal: { reps }, steps: why }
+  ask({ load, why, at }, _role, p) {
+    const scheme = p.parts[at % p.parts.length] as Scheme
+    return { load, sets: scheme.sets, goal: goalOf(scheme, p), steps: why }
   },
   jumps: ({ step, nextWave }) => [step, nextWave],
   messages: say.messages,
@@ -125,6 +138,24 @@ export const wave = defineRule<Params, State>({
       max: null,
       exposures: ['hit', 'hit', 'hit', 'hit'],
       asked: ['4 × 8 @ 80', '3 × 6 @ 85', '2 × 4 @ 90', '4 × 8 @ 82.5', '3 × 6 @ 87.5'],
+    },
+    {
+      say: 'with a last set for as many as possible',
+      params: {
+        startLoad: { kg: 60, lb: 135 },
+        parts: [
+          { sets: 3, reps: 5 },
+          { sets: 3, reps: 3 },
+        ],
+        step: { kg: 5, lb: 10 },
+        nextWave: { kg: 2.5, lb: 5 },
+        amrap: 'last',
+        misses: 1,
+        resetBy: 10,
+      },
+      max: null,
+      exposures: ['hit', 'hit'],
+      asked: ['3 × 5+ @ 60', '3 × 3+ @ 65', '3 × 5+ @ 62.5'],
     },
     {
       say: 'two misses at the peak start the wave again, 10% below its first',
