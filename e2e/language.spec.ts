@@ -1,5 +1,5 @@
 import { expect, test } from './site.ts'
-import { pick } from './pickers.ts'
+import { choose, pick } from './pickers.ts'
 import { enter, importTemplate, inspect, phone, publishTo, signIn, templateFile } from './people.ts'
 
 test('sets for as many reps as possible, sets of which some are free, and rests from so long to so long are typed, trained, and say why', async ({
@@ -200,6 +200,84 @@ test('a slot offers several exercises; the member chooses one, and their writer 
     .getByRole('button', { name: /^Done: 60 kg/ })
     .first()
     .click()
-  await expect(program.getByText('1 of 2')).toBeVisible()
+  await expect(program.getByText('1 of 2', { exact: true })).toBeVisible()
+  await hand.close()
+})
+
+test('a band of loads is typed, shown with both ends, and trained at what the member chooses', async ({
+  browser,
+  page,
+}) => {
+  await enter(page, 'Odell')
+  await importTemplate(page, templateFile('From so much to so much'))
+  const cell = (name: string) => page.getByRole('gridcell', { name }).first()
+  await cell('Load of Bench press: 75%').focus()
+  await page.keyboard.type('85-80%')
+  await page.keyboard.press('Enter')
+  await expect(page.getByText('A band goes up, to 150% at most: 80-85%, not 85-80%.')).toBeVisible()
+  await page.keyboard.press('Escape')
+  await cell('Load of Bench press: 75%').focus()
+  await page.keyboard.type('80-85%')
+  await page.keyboard.press('Shift+Enter')
+  await expect(cell('Load of Bench press: 80-85%')).toBeVisible()
+  await publishTo(page, 'Hal Tideman')
+
+  const hand = await browser.newPage({ viewport: phone })
+  await signIn(hand, 'hal@demo.example')
+  const program = hand.locator('section').filter({ hasText: 'From so much to so much' }).first()
+  const band = /1 × 5 @ ([\d.]+)-([\d.]+) kg/
+  await program.getByRole('button', { name: band }).click()
+  await expect(hand.getByText('80% to 85% of the 1RM')).toBeVisible()
+  await expect(hand.getByText(/^Up to [\d.]+ kg, as you choose$/i)).toBeVisible()
+  await hand.keyboard.press('Escape')
+  const [, least = '', most = ''] =
+    band.exec((await program.getByText(band).first().textContent()) ?? '') ?? []
+  expect(Number(least)).toBeLessThan(Number(most))
+  await program.getByRole('button', { name: 'Start Slipway day' }).click()
+  await program.getByRole('button', { name: /^B, Bench press/ }).click()
+  await program.getByRole('button', { name: 'Change set 1' }).click()
+  await program
+    .getByRole('textbox', { name: /^Load, kg/ })
+    .last()
+    .fill(most)
+  await program.getByRole('button', { name: 'Log this set' }).click()
+  await expect(program.getByText(`${most} kg × 5`, { exact: true })).toBeVisible()
+  await hand.close()
+})
+
+test('a wave is given AMRAP sets in its form, and they are trained', async ({ browser, page }) => {
+  const params = {
+    startLoad: { kg: 60, lb: 135 },
+    parts: [
+      { sets: 2, reps: 5 },
+      { sets: 2, reps: 3 },
+    ],
+    step: { kg: 5, lb: 10 },
+    nextWave: { kg: 2.5, lb: 5 },
+    misses: 1,
+    resetBy: 10,
+  }
+  await enter(page, 'Odell')
+  await importTemplate(page, {
+    ...templateFile('Plus sets in waves'),
+    progressions: { squat: { stages: [{ id: 'one', rule: 'wave', params }] } },
+  })
+  await inspect(page, 'Template')
+  await page.getByRole('region', { name: 'Progressions' }).getByRole('button', { name: 'Change' }).click()
+  await choose(page.getByRole('combobox', { name: 'AMRAP sets' }), 'the last set')
+  await page.getByRole('button', { name: 'Save progression' }).click()
+  await expect(page.getByText(/2 × 3, the last set for as many good reps as possible/).first()).toBeVisible()
+  await publishTo(page, 'Hal Tideman')
+
+  const hand = await browser.newPage({ viewport: phone })
+  await signIn(hand, 'hal@demo.example')
+  const program = hand.locator('section').filter({ hasText: 'Plus sets in waves' }).first()
+  await expect(program.getByText('1 × 5, 5+ @ 60 kg')).toBeVisible()
+  await program.getByRole('button', { name: 'Start Slipway day' }).click()
+  await program
+    .getByRole('button', { name: /^Done: 60 kg/ })
+    .first()
+    .click()
+  await expect(program.getByText('Set 2 of 2: as many good reps as you have')).toBeVisible()
   await hand.close()
 })

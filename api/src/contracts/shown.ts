@@ -107,6 +107,7 @@ export const shownSets = () =>
       rir: left(count()),
       target: orNull(load()),
       load: orNull(load()),
+      upTo: left(load()),
       ruled: left(load()),
       byRule: left(
         exact<NonNullable<ShownSets['byRule']>>({

@@ -15,8 +15,8 @@ export const beyondMax = defineCheck<Message>({
     const found = new Map<string, Found<Message>>()
     for (const { week, slot } of slotsToCome(plan))
       for (const prescribed of slot.sets) {
-        const { beyond, lift = slot } = prescribed
-        const load = totalOf(prescribed, prescribed)
+        const { beyond, lift = slot, upTo } = prescribed
+        const load = totalOf(prescribed, upTo ? { ...prescribed, load: upTo } : prescribed)
         if (!beyond || !load) continue
         const { how, max, most, reps } = beyond
         const subject = `${slot.slot}/${liftKey(lift)}/${how}`

@@ -1,3 +1,4 @@
+export { bandBefore, formatBand, mostOf } from './band.ts'
 export { maxStep as maxStep, sayMax } from './maxStep.ts'
 export { type LoadBasis, type SourceKind, sourceKinds, sourceOf } from './registry.ts'
 export { sayMain } from './progression.ts'

@@ -66,6 +66,8 @@ export type TopSeen =
 export type Priced = {
   base: Load
   percent: number
+  /** The most of a band, in percent of the base: the member chooses between. */
+  to?: number
   minus?: Load
   steps: WhyStep[]
   /** What has acted on the load that it is read off. */

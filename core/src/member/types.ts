@@ -155,6 +155,8 @@ export type ShownSets = AsWritten & {
   rir?: number
   target: Load | null
   load: Load | null
+  /** The most that may be chosen in place of the load, where a band is asked. */
+  upTo?: Load
   /** The progression's own load that the target came from, where it came from one. */
   ruled?: Load
   /**

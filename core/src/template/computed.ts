@@ -1,4 +1,4 @@
-import { sourceOf, type LoadBasis } from '../loads/index.ts'
+import { mostOf, sourceOf, type LoadBasis } from '../loads/index.ts'
 import { ruleOf } from '../progressions/index.ts'
 import { snap } from '../units/index.ts'
 import {
@@ -17,10 +17,10 @@ export const hasComputedLoad = (slot: Slot): boolean =>
     rows.some((row) => row.some(({ load }) => sourceOf[load.of].computes)),
   )
 
-/** The percent of the 1RM that a load states, 0 where it states none. */
+/** The most percent of the 1RM that a load states, 0 where it states none. */
 export function percentOfMax(load: LoadBasis, { trainingMax = 100 }: Pick<Template, 'trainingMax'>): number {
-  if (load.of === 'max') return load.percent
-  return load.of === 'trainingMax' ? snap((load.percent * trainingMax) / 100) : 0
+  if (load.of === 'max') return mostOf(load)
+  return load.of === 'trainingMax' ? snap((mostOf(load) * trainingMax) / 100) : 0
 }
 
 /** Whether a prescription states more than the 1RM although it is no test and does not say that it is meant. */

@@ -49,7 +49,7 @@ describe.each(Object.entries(sourceOf))('load source %s', (name, source) => {
     // What the cell says can be typed back, but for what it does not show; a bare percent is read by what stood there.
     const typed = source.read(source.cell(params, library).toLowerCase(), library)
     if (typed) expect(params).toMatchObject(typed)
-    else expect(source.cell(params, library)).toMatch(/^[\d.]+%$/)
+    else expect(source.cell(params, library)).toMatch(/^[\d.]+(?:-[\d.]+)?%$/)
     if (!priced || isNeed(priced)) return expect(priced).toEqual(want)
     expectSpoken(priced.steps, source.messages, new Set())
     if (isLater(priced)) return expect(want).toBe('later')

@@ -6,6 +6,7 @@ export {
   formatCircuit,
   formatPrescribed as formatGroup,
   formatSetsShown,
+  formatAsked,
   formatHandled,
   formatWarmUps,
   needCells,

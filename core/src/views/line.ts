@@ -13,7 +13,7 @@ export const formatSetsShown = (library: Library, prescriptions: ShownSets[]): s
 /** "2 × 5, 5+ @ 70 kg": the last set of `amrap` "last" has the plus, "3 × 5+ every set @ 70 kg" all of them; then tempo, bands and what else was said. */
 export function formatPrescribed(library: Library, prescribed: ShownSets): string {
   const { load, missing } = prescribed
-  const at = load ? ` @ ${formatHandled(prescribed, load)}` : missing ? ' @ ?' : ''
+  const at = load ? ` @ ${formatAsked(prescribed, load)}` : missing ? ' @ ?' : ''
   const said = [
     prescribed.perSide && 'each side',
     prescribed.option && `or ${prescribed.option.percent}% of the reps ${prescribed.option.say}`,
@@ -80,6 +80,16 @@ export function formatHandled(
   if (!body) return formatLoad(load)
   if (!load.value) return 'body weight'
   return help ? `${formatLoad(load)} of assistance` : `+${formatLoad(load)}`
+}
+
+/** The load that is asked, as it is handled; of a band both ends: "80-85 kg". */
+export function formatAsked(
+  prescribed: Pick<ShownSets, 'body' | 'help' | 'upTo'>,
+  load: NonNullable<ShownSets['load']>,
+): string {
+  const { upTo, body } = prescribed
+  if (!upTo) return formatHandled(prescribed, load)
+  return `${body ? '+' : ''}${formatNumber(load.value)}-${formatLoad(upTo)}`
 }
 
 /** What a slot lacks before its load can be given. */

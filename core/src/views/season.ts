@@ -170,12 +170,15 @@ function hardSets({ sets, goal }: SetPrescription): number {
   return kind.logs(goal) === 'reps' ? sets * (kind.countsAs?.(goal) ?? 1) : 0
 }
 
+/** Of a band the middle. */
+const middleOf = ({ percent, to = percent }: { percent: number; to?: number }): number => (percent + to) / 2
+
 /** The percent that a prescription states, and of what percent of the 1RM it is one. */
 function percentOf(
   { trainingMax = 100 }: Template,
   { load }: SetPrescription,
 ): { percent: number; of: number } | null {
-  if (load.of === 'max') return { percent: load.percent, of: 100 }
-  if (load.of === 'trainingMax') return { percent: load.percent, of: trainingMax }
+  if (load.of === 'max') return { percent: middleOf(load), of: 100 }
+  if (load.of === 'trainingMax') return { percent: middleOf(load), of: trainingMax }
   return null
 }

@@ -82,7 +82,7 @@ export function totalMade(meant: Load, { here, body }: Loading, way: Way): Load 
 
 /** A prescription with the load that was made for it, in place of the one that it had. */
 export function withLoad(prescribed: ShownSets, made: Made): ShownSets {
-  const { side: _, bar: __, hung: ___, help: ____, short: _____, beyond, ...rest } = prescribed
+  const { side: _, bar: __, hung: ___, help: ____, short: _____, upTo: ______, beyond, ...rest } = prescribed
   const isStill = beyond && compareLoads(made.total, beyond.most) > 0
   return putLoad(isStill ? { ...rest, beyond } : rest, made)
 }

@@ -1,6 +1,6 @@
 import type { Loading } from '../../evidence/index.ts'
 import { type SetsDraft, changeOf, sayCap, sayPoints } from '../../adjustments/index.ts'
-import type { WhyStep } from '../../words/index.ts'
+import { declareSteps, type WhyStep } from '../../words/index.ts'
 import type { Id } from '../../parsing/index.ts'
 import { kindOf } from '../../goals/index.ts'
 import {
@@ -76,9 +76,16 @@ export function showSets(
   const meant = limit(heldToOwn(held(whole, most, steps), ofOwn, steps), capped, steps, draft.cap?.author)
   const made = makeWithin(most, ofOwn, capped, meant, loading, way)
   for (const step of made.steps) steps.push(step)
+  const upper = upperOf(price, draft, loading, [most, ofOwn, capped])
+  const isBand = upper !== null && !made.help && compareLoads(upper.total, made.total) > 0
+  if (isBand) {
+    shown.upTo = upper.load
+    steps.push(say('band.upTo', { load: upper.load }))
+  }
   shown.target = less(scale(price.base, price.percent), price.minus)
   const isHeld = ofOwn !== undefined && compareLoads(whole, ofOwn) > 0
-  if (allowed && (isHeld || isAbove(allowed, meant, made.total)))
+  const heaviest = isBand ? upper.total : made.total
+  if (allowed && (isHeld || isAbove(allowed, isBand ? heaviest : meant, heaviest)))
     shown.beyond = { how: isHeld ? 'held' : isMeant ? 'meant' : (price.reached ?? 'written'), ...allowed }
   const isRuled = prescribed.load.of === 'progression'
   if (isRuled) shown.ruled = price.base
@@ -283,6 +290,26 @@ function makeWithin(
   const isOver = isBeyond(made.total, most) || isBeyond(made.total, ofOwn) || isBeyond(made.total, capped)
   return isOver ? make(meant, loading, 'down') : made
 }
+
+/** The upper end of a band, changed like its lower end and within the same limits: down to what can be loaded. */
+function upperOf(
+  { base, percent, to, minus }: Priced,
+  draft: SetsDraft,
+  loading: Loading,
+  limits: (Load | undefined)[],
+): Made | null {
+  if (to === undefined || minus || draft.percent === null) return null
+  const asked = multiply(base, snap(draft.percent + to - percent), draft.scale)
+  const whole = cutAdded(asked, draft.added, loading.body)
+  const within = limits.reduce<Load>(
+    (load, most) => (most && compareLoads(load, most) > 0 ? most : load),
+    whole,
+  )
+  return make(within, loading, 'down')
+}
+
+const say = declareSteps({ 'band.upTo': 'up to {load}, as you choose' })
+export const bandMessages = say.messages
 
 const isBeyond = (load: Load, limit: Load | undefined): boolean =>
   limit !== undefined && compareLoads(load, limit) > 0

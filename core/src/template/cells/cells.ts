@@ -1,7 +1,7 @@
 import type { Library } from '../../library/index.ts'
 import type { Schema } from 'yup'
 import { goalKeys, goalOf, goalShapes, kindOf } from '../../goals/index.ts'
-import { sourceKinds, sourceOf, type LoadBasis, percentBefore } from '../../loads/index.ts'
+import { bandBefore, formatBand, sourceKinds, sourceOf, type LoadBasis } from '../../loads/index.ts'
 import { percentField } from '../../parsing/index.ts'
 import { formatRest, formatSeconds, highest, parseRest, parseSeconds } from '../../units/index.ts'
 import { isOverMax } from '../computed.ts'
@@ -185,11 +185,13 @@ function parseLoad(
   if (!basis)
     return {
       error:
-        'Load: 75%, 75% TM or 90% 5RM, "progression" or "80% progression", "85% of back squat", 90% top or "top -20kg/40lb", "80% volume" for another day’s load, "effort", "free", or "none".',
+        'Load: 75%, 80-85%, 75% TM or 90% 5RM, "progression" or "80% progression", "85% of back squat", 90% top or "top -20kg/40lb", "80% volume" for another day’s load, "effort", "free", or "none".',
     }
   if ('percent' in basis && basis.percent !== undefined && !percentField().isValidSync(basis.percent)) {
     return { error: `A percent is above 0 and at most 150, not ${basis.percent}.` }
   }
+  if ('to' in basis && basis.to !== undefined && !(basis.to > basis.percent && basis.to <= 150))
+    return { error: `A band goes up, to 150% at most: 80-85%, not ${formatBand(basis)}.` }
   if (isOverMax({ ...prescribed, load: basis }, template))
     return {
       error:
@@ -207,10 +209,12 @@ function readBasis(library: Library, typed: string, now: LoadBasis, template: Te
     const params = sourceOf[of].read(typed, library)
     if (params) return { of, ...params } as LoadBasis
   }
-  const percent = percentBefore(typed, /^$/)
-  if (percent === null) return null
-  if ('percent' in now && now.percent !== undefined) return { ...now, percent }
-  return { of: template.trainingMax === undefined ? 'max' : 'trainingMax', percent }
+  const band = bandBefore(typed, /^$/)
+  if (band === null) return null
+  if (now.of === 'max' || now.of === 'trainingMax') return { of: now.of, ...band }
+  if ('percent' in now && now.percent !== undefined)
+    return band.to === undefined ? { ...now, percent: band.percent } : null
+  return { of: template.trainingMax === undefined ? 'max' : 'trainingMax', ...band }
 }
 
 function restCell(typed: string): TypedCell {

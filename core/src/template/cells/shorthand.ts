@@ -196,6 +196,12 @@ function readPiece(
   if (least !== undefined) said.push(['least', least])
   const isTop =
     isNew && sets === undefined && said.some(([field, text]) => field === 'kind' && text === 'top')
+  // What a load may be is told by its part: a test may be above the 1RM.
+  const isPart = ([field]: [CellField, string]) => field === 'kind' || field === 'over'
+  for (const [field, text] of said.filter(isPart)) {
+    const fault = set(field, text)
+    if (fault !== undefined) return { fault, piece: text }
+  }
   for (const [field, text] of [
     ['sets', isTop ? '1' : sets],
     ['goal', goal],
@@ -208,7 +214,7 @@ function readPiece(
   }
   if (isNew && goal === undefined && sets === undefined) return { fault: 'Say sets and reps: 3 x 8.', piece }
   // The fewest sets are looked at beside the sets, so they come after them.
-  for (const [field, text] of said) {
+  for (const [field, text] of said.filter((one) => !isPart(one))) {
     const fault = set(field, text)
     if (fault !== undefined) return { fault, piece: text }
   }

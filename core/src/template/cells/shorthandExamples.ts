@@ -8,6 +8,16 @@ export const shorthandExamples: { typed: string; means: string; say: string }[] 
   },
   { typed: '5*3 85%', means: '5 × 3 @ 85%', say: 'The @ may be left out.' },
   {
+    typed: '3x5 @ 80-85%',
+    means: '3 × 5 @ 80-85%',
+    say: 'From 80 to 85%: the member chooses within it.',
+  },
+  {
+    typed: '1x1 @ 95-102% as a test',
+    means: '1 × 1 @ 95-102% as a test',
+    say: 'A test may be above the 1RM.',
+  },
+  {
     typed: '3x8-10 @ rule R2 rest 90',
     means: '3 × 8-10 @ progression R2 rest 1:30',
     say: 'The load is the progression’s; 90 seconds of rest.',

@@ -3,7 +3,7 @@ import { useRef, useState, type RefObject } from 'react'
 import { liftName } from '@young-oak/core/library'
 import type { PlannedSlot } from '@young-oak/core/plan'
 import type { SetLog, ShownSets } from '@young-oak/core/member'
-import { formatCircuit, formatHandled } from '@young-oak/core/views'
+import { formatAsked, formatCircuit, formatHandled } from '@young-oak/core/views'
 import {
   formatNumber,
   formatSeconds,
@@ -88,11 +88,11 @@ export function CurrentSet(props: Props) {
         <p className="font-serif text-4xl font-semibold">
           {prescribed.load && (
             <Why
-              title={formatHandled(prescribed, prescribed.load)}
+              title={formatAsked(prescribed, prescribed.load)}
               steps={prescribed.why}
-              says={`${formatHandled(prescribed, prescribed.load)} × ${sayAsked(prescribed)}`}
+              says={`${formatAsked(prescribed, prescribed.load)} × ${sayAsked(prescribed)}`}
             >
-              {formatHandled(prescribed, prescribed.load)}
+              {formatAsked(prescribed, prescribed.load)}
             </Why>
           )}
           {prescribed.load && ' × '}

@@ -1,7 +1,7 @@
 import { useLibrary } from '../library/useLibrary.ts'
 import type { PlannedSlot } from '@young-oak/core/plan'
 import { exerciseOf, isSameLift, liftName, liftOf } from '@young-oak/core/library'
-import { formatCircuit, formatGroup, formatHandled, formatWarmUps } from '@young-oak/core/views'
+import { formatAsked, formatCircuit, formatGroup, formatWarmUps } from '@young-oak/core/views'
 import { Why } from '../../ui/Why.tsx'
 import { ExerciseChoice } from './later.ts'
 import { Lighter } from './Lighter.tsx'
@@ -35,9 +35,7 @@ export function SlotPreview({ slot, enrolment }: { slot: PlannedSlot; enrolment:
           <p key={prescribed.prescription} className="text-lg">
             <Why
               title={
-                prescribed.load
-                  ? formatHandled(prescribed, prescribed.load)
-                  : formatGroup(library, prescribed)
+                prescribed.load ? formatAsked(prescribed, prescribed.load) : formatGroup(library, prescribed)
               }
               steps={prescribed.missing ? [] : prescribed.why}
               says={formatGroup(library, prescribed)}

@@ -1,7 +1,7 @@
 import { exerciseOf, liftName, readingWords, saySuits } from '@young-oak/core/library'
 import { explain } from '@young-oak/core/explain'
 import { sayAdjustment, type Slot, type Template } from '@young-oak/core/template'
-import { formatHandled } from '@young-oak/core/views'
+import { formatAsked } from '@young-oak/core/views'
 import { Alert } from '../../../ui/Alert.tsx'
 import { sentence } from '../../../ui/sentence.ts'
 import type { Preview } from '../../../workers/planner.ts'
@@ -66,7 +66,7 @@ function MemberWhy({ slotId, selected, preview, memberName }: WhyProps) {
       {prescriptions.map((prescribed) => (
         <div key={prescribed.prescription} className="mb-2">
           <p className="font-serif font-semibold">
-            {memberName}: {prescribed.load && formatHandled(prescribed, prescribed.load)}
+            {memberName}: {prescribed.load && formatAsked(prescribed, prescribed.load)}
           </p>
           <ol className="border-l-2 border-leaf">
             {prescribed.why.map((step, i) => (

@@ -5,7 +5,7 @@ import { liftName, type Library } from '@young-oak/core/library'
 import { waysTo } from '@young-oak/core/loads'
 import type { RepTable } from '@young-oak/core/maxes'
 import type { ShownSets } from '@young-oak/core/member'
-import { formatHandled, needCells } from '@young-oak/core/views'
+import { formatAsked, needCells } from '@young-oak/core/views'
 import {
   cellFields,
   cellNames,
@@ -266,12 +266,12 @@ function MemberLoad({ line, planned, isPreviewed, cell }: LoadProps) {
     return (
       <Why
         {...cell}
-        title={formatHandled(prescribed, load)}
+        title={formatAsked(prescribed, load)}
         steps={prescribed.why}
-        says={`Load of the member, ${liftName(library, line.prescribed.lift ?? line.slot)}: ${formatHandled(prescribed, load)}`}
+        says={`Load of the member, ${liftName(library, line.prescribed.lift ?? line.slot)}: ${formatAsked(prescribed, load)}`}
         className="ml-1.5 min-w-12 text-right font-serif font-semibold whitespace-nowrap"
       >
-        {formatHandled(prescribed, load)}
+        {formatAsked(prescribed, load)}
       </Why>
     )
   }
