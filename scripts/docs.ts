@@ -4,7 +4,7 @@ import { mkdirSync, readFileSync, writeFileSync } from 'node:fs'
 import { dirname } from 'node:path'
 import { fileURLToPath, pathToFileURL } from 'node:url'
 import { changeOf } from '@young-oak/core/adjustments'
-import { goalOf, goalShapes, type GoalKey } from '@young-oak/core/goals'
+import { goalExamples, goalKeys, goalOf, goalShapes, type GoalKey } from '@young-oak/core/goals'
 import { exercises, type Exercise } from '@young-oak/core/library'
 import { sourceOf } from '@young-oak/core/loads'
 import { formulaOf, percentFor, repTables, repTableTitle } from '@young-oak/core/maxes'
@@ -189,9 +189,9 @@ function reference(): string {
       unit(of, title, jsonSchema(params), examples),
     ),
     '## What each set is to reach (`goal`)',
-    ...Object.entries(goalOf).flatMap(([key, { title, examples }]) => [
-      ...unit(key, title, jsonSchema(goalShapes[key as GoalKey]), examples),
-      ...examples.map(({ goal, cell }) => `- \`${JSON.stringify(goal)}\` is typed as \`${cell}\``),
+    ...goalKeys.flatMap((key) => [
+      ...unit(key, goalOf[key].title, jsonSchema(goalShapes[key]), goalExamples[key]),
+      ...goalExamples[key].map(({ goal, cell }) => `- \`${JSON.stringify(goal)}\` is typed as \`${cell}\``),
       '',
     ]),
     'Progression rules are in [progression-rules.md](progression-rules.md), deloads in [deloads.md](deloads.md).',

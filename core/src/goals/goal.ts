@@ -5,7 +5,7 @@ export type Done = { reps?: number; amount?: Amount }
 
 /**
  * What each set of a prescription is to reach. One file a goal, file name = export = the key that names it in a template:
- * `{"reps": 5}`, `{"seconds": 45}`; how it is read from a file stands under the same name in `shapes`, which a phone does not load. It prices nothing; it says which reps a load by effort is priced for.
+ * `{"reps": 5}`, `{"seconds": 45}`; how it is read from a file, and examples of it, stand under the same name in `shapes` and `examples`, which a phone does not load. It prices nothing; it says which reps a load by effort is priced for.
  */
 export type GoalKind<G> = {
   key: string
@@ -28,7 +28,6 @@ export type GoalKind<G> = {
   withAmount?(goal: G, amount: number): G
   /** How many straight sets one set counts as, where it is not one. */
   countsAs?(goal: G): number
-  examples: { say: string; goal: G; cell: string; done: Done[]; meets: boolean }[]
 }
 
 export const defineGoal = <G>(goal: GoalKind<G>): GoalKind<G> => goal

@@ -19,34 +19,4 @@ export const most = defineGoal<Most>({
   logs: ({ most: what }) => what,
   meets: ({ beat = 0 }, { reps = 0, amount }) => reps > beat || (amount?.value ?? 0) > beat,
   seconds: ({ seconds }) => seconds,
-  examples: [
-    {
-      say: '41 in five minutes count, however many they are',
-      goal: { most: 'reps', seconds: 300 },
-      cell: 'most reps in 5:00',
-      done: [{ reps: 41 }],
-      meets: true,
-    },
-    {
-      say: '42 beat 41',
-      goal: { most: 'reps', seconds: 300, beat: 41 },
-      cell: 'most reps in 5:00, beat 41',
-      done: [{ reps: 42 }],
-      meets: true,
-    },
-    {
-      say: '41 do not beat 41',
-      goal: { most: 'reps', seconds: 300, beat: 41 },
-      cell: 'most reps in 5:00, beat 41',
-      done: [{ reps: 41 }],
-      meets: false,
-    },
-    {
-      say: 'no round is none',
-      goal: { most: 'rounds', seconds: 600 },
-      cell: 'most rounds in 10:00',
-      done: [{}],
-      meets: false,
-    },
-  ],
 })

@@ -17,23 +17,6 @@ export const open = defineGoal<Open>({
   logs: ({ open: what }) => what,
   meets: (_, { reps = 0, amount }) => reps > 0 || (amount?.value ?? 0) > 0,
   seconds: () => null,
-  examples: [
-    {
-      say: 'seven, as it happens',
-      goal: { open: 'reps' },
-      cell: 'any reps',
-      done: [{ reps: 7 }],
-      meets: true,
-    },
-    {
-      say: 'a minute',
-      goal: { open: 's' },
-      cell: 'any time',
-      done: [{ amount: { value: 60, unit: 's' } }],
-      meets: true,
-    },
-    { say: 'nothing is not enough', goal: { open: 'm' }, cell: 'any m', done: [{}], meets: false },
-  ],
 })
 
 /** What may be counted of a set. */

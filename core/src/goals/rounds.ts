@@ -20,20 +20,4 @@ export const rounds = defineGoal<{ rounds: number; every?: number }>({
   seconds: ({ rounds: count, every }) => (every === undefined ? null : count * every),
   amount: ({ rounds: asked }) => asked,
   withAmount: (goal, amount) => ({ ...goal, rounds: Math.round(amount) }),
-  examples: [
-    {
-      say: 'ten rounds on the minute',
-      goal: { rounds: 10, every: 60 },
-      cell: '10 rounds every 1:00',
-      done: [{ amount: { value: 10, unit: 'rounds' } }],
-      meets: true,
-    },
-    {
-      say: 'nine of ten',
-      goal: { rounds: 10 },
-      cell: '10 rounds',
-      done: [{ amount: { value: 9, unit: 'rounds' } }],
-      meets: false,
-    },
-  ],
 })

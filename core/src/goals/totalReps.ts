@@ -17,27 +17,4 @@ export const totalReps = defineGoal<TotalReps>({
   meets: (_, { reps = 0 }) => reps > 0,
   inAll: ({ totalReps: count }) => count,
   seconds: () => null,
-  examples: [
-    {
-      say: '30 in three sets, one to spare',
-      goal: { totalReps: 30 },
-      cell: '30 in all',
-      done: [{ reps: 12 }, { reps: 10 }, { reps: 8 }],
-      meets: true,
-    },
-    {
-      say: '29 in four sets',
-      goal: { totalReps: 30 },
-      cell: '30 in all',
-      done: [{ reps: 9 }, { reps: 8 }, { reps: 7 }, { reps: 5 }],
-      meets: false,
-    },
-    {
-      say: '50, however many sets it takes',
-      goal: { totalReps: 50, anySets: true },
-      cell: '50 in all, any sets',
-      done: [{ reps: 20 }, { reps: 15 }, { reps: 10 }, { reps: 5 }],
-      meets: true,
-    },
-  ],
 })

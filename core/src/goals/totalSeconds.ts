@@ -21,20 +21,4 @@ export const totalSeconds = defineGoal<TotalSeconds>({
   seconds: ({ totalSeconds: count }, _, sets) => count / sets,
   amount: ({ totalSeconds: count }) => count,
   withAmount: (goal, amount) => ({ ...goal, totalSeconds: Math.round(amount) }),
-  examples: [
-    {
-      say: 'three minutes in three holds',
-      goal: { totalSeconds: 180 },
-      cell: '3:00 in all',
-      done: [75, 60, 45].map((value) => ({ amount: { value, unit: 's' } })),
-      meets: true,
-    },
-    {
-      say: 'a second short',
-      goal: { totalSeconds: 180, anySets: true },
-      cell: '3:00 in all, any sets',
-      done: [75, 60, 44].map((value) => ({ amount: { value, unit: 's' } })),
-      meets: false,
-    },
-  ],
 })

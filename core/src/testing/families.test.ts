@@ -9,7 +9,15 @@ import { forecastKinds, forecastOf } from '../dryRun/index.ts'
 import { changeOf, type SetsDraft } from '../adjustments/index.ts'
 import type { ChangeExample, Changed } from '../adjustments/change.ts'
 import { fill, type WhyStep } from '../words/index.ts'
-import { goalKeys, goalOf, goalShapes, isReachedInAll, kindOf, type GoalKey } from '../goals/index.ts'
+import {
+  goalExamples,
+  goalKeys,
+  goalOf,
+  goalShapes,
+  isReachedInAll,
+  kindOf,
+  type GoalKey,
+} from '../goals/index.ts'
 import { deloadOf } from '../deloads/index.ts'
 import { isLater, isNeed, type Known, sourceOf } from '../loads/index.ts'
 import { ruleOf, type Starting } from '../progressions/index.ts'
@@ -123,9 +131,9 @@ function sayAsks(asks: Asks): number | string | undefined {
 describe.each(Object.entries(goalOf))('goal %s', (name, kind) => {
   test('is named by its own key', () => {
     expect(kind.key).toBe(name)
-    for (const { goal } of kind.examples) expect(kindOf(goal)).toBe(kind)
+    for (const { goal } of goalExamples[kind.key as GoalKey]) expect(kindOf(goal)).toBe(kind)
   })
-  test.each(kind.examples)('$say', ({ goal, cell, done, meets }) => {
+  test.each(goalExamples[kind.key as GoalKey])('$say', ({ goal, cell, done, meets }) => {
     freeze([goal, done])
     expect(goalShapes[kind.key as GoalKey].isValidSync(goal)).toBe(true)
     expect(kind.cell(goal)).toBe(cell)
