@@ -12,8 +12,11 @@ export type Run = {
   sinceBest: number
 }
 
-/** An exposure as signs see it: how it went, the technique where it was marked, and whether a stop sign ended its sets early. */
-export type Heard = { verdict: 'hit' | 'miss'; technique?: 'good' | 'poor'; ended?: true }
+/**
+ * An exposure as signs see it: how it went, the technique where it was marked, whether a stop sign ended its sets early, and whether a hit had
+ * nothing to spare in its last set.
+ */
+export type Heard = { verdict: 'hit' | 'miss'; technique?: 'good' | 'poor'; ended?: true; barely?: true }
 
 export const freshRun: Run = { exposures: 0, recent: [], heaviest: null, sinceBest: 0 }
 

@@ -4,7 +4,7 @@ import { isNeed, type Need, type Priced } from '../../loads/index.ts'
 import { ruleOf, type Asks, type Exposure, type Hand, type RuleAt } from '../../progressions/index.ts'
 import { freshRun, longestRecent, type Heard, type Run, triggerOf } from '../../triggers/index.ts'
 import { writtenIn, type Fixable, type ProgressionStage } from '../../template/index.ts'
-import { compareLoads, type Load } from '../../units/index.ts'
+import { compareLoads, highest, lowest, type Load } from '../../units/index.ts'
 import { roleAt, type CompiledUse } from '../compile/slot.ts'
 import type { FoldState, Running } from '../state/state.ts'
 import { lastOf } from '../carry.ts'
@@ -181,11 +181,21 @@ function waitsFor({ waits }: ProgressionStage, { date, verdict, technique }: Exp
   return sayStage(technique === 'poor' ? 'stage.poor' : 'stage.unmarked', { date })
 }
 
-function runAfter(run: Run, { verdict, target, technique, ended }: Exposure): Run {
+/** Whether a hit had nothing to spare in its last set, as far as was noted. */
+function isBarely({ verdict, asked, reps, amrap, rir }: Exposure): boolean {
+  if (verdict !== 'hit') return false
+  if (rir?.at(-1) === 0) return true
+  const last = amrap ?? (lowest(asked) < highest(asked) ? reps.at(-1) : undefined)
+  return last !== undefined && last <= lowest(asked)
+}
+
+function runAfter(run: Run, exposure: Exposure): Run {
+  const { verdict, target, technique, ended } = exposure
   if (verdict === 'hold') return run
   const heard: Heard = { verdict }
   if (technique) heard.technique = technique
   if (ended) heard.ended = ended
+  if (isBarely(exposure)) heard.barely = true
   const isBest =
     verdict === 'hit' && target !== null && (!run.heaviest || compareLoads(target, run.heaviest) > 0)
   const recent = [heard, ...run.recent]
