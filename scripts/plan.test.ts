@@ -81,6 +81,18 @@ test('the table says letters, RIR, rests and notes, each once for a line', () =>
   expect(ranges).toContain('D  Barbell curl    2 × 8 @ 28.5 kg, 2 RIR, rest 1:30-2:30  skip')
 })
 
+test('--assume says from which week it counts, and where it has no effect', () => {
+  const said = (what: string, name = 'a-lift-that-hands-over') =>
+    run(...files(name), '--assume', what).stdout.split('\n')[1]
+  expect(said('misses:2')).toBe(
+    'Assumed: In week 2 from now the last set of every exercise falls one rep short. Week 1 from now is week 5.',
+  )
+  expect(said('misses:3')).toBe(
+    'What is assumed has no effect: the last week of this program is week 6. Week 1 from now is week 5.',
+  )
+  expect(said('toPlan')).toBe('Assumed: Every set is done as asked. Week 1 from now is week 5.')
+})
+
 test('--summary counts the weeks, and says what is wanted, ahead and advised', () => {
   // Three sets of pressing, four of pull-ups, five of rows, two of curls. Back 4 + 5; biceps 2 + half of 9.
   const { stdout } = run(...files('every-set-for-as-many-as-possible'), '--summary')

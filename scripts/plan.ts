@@ -58,6 +58,7 @@ function main(): void {
     const { name } = versions[plan.version] as Template
     const which = file.enrolments.length > 1 ? ` (${id})` : ''
     print(`${name}${which}${file.name ? `, for ${file.name}` : ''}, on ${formatDay(today)}`)
+    if (supposed) print(sayAssumed(plan, supposed))
     if (values.summary) summaryOf(input, planned, plan).forEach(print)
     else for (const week of plan.weeks) printWeek(library, plan, week, values.why === true)
     print('')
@@ -79,6 +80,20 @@ function readForecast(said: string | undefined): Supposed | undefined {
   if (!known || !forecastOf[known].params.isValidSync(params, { strict: true }))
     return fail(`--assume: expected toPlan, misses:WEEK, away:WEEK or better; got "${said}".`)
   return { kind: known, ...params } as Supposed
+}
+
+/** What is assumed, and from which week it counts; or that it changes nothing. */
+function sayAssumed({ weeks }: Plan, supposed: Supposed): string {
+  const first = weeks.find(({ places }) =>
+    places.some(({ status }) => status === 'next' || status === 'ahead'),
+  )
+  if (!first) return 'Nothing is assumed: every week of this program is over.'
+  const from = `Week 1 from now is week ${first.week}.`
+  const acts = weeks.some(({ places }) => places.some(({ slots }) => slots.some((slot) => slot.supposed)))
+  if (supposed.kind !== 'toPlan' && !acts)
+    return `What is assumed has no effect: the last week of this program is week ${weeks.at(-1)?.week}. ${from}`
+  const { kind, ...params } = supposed
+  return `Assumed: ${forecastOf[kind].sentence(params)} ${from}`
 }
 
 /** The templates by their files' names, which is what a member's segments call them. */
