@@ -281,3 +281,46 @@ test('a wave is given AMRAP sets in its form, and they are trained', async ({ br
   await expect(program.getByText('Set 2 of 2: as many good reps as you have')).toBeVisible()
   await hand.close()
 })
+
+test('sets go on until something happens, and as many are the fewest the next time', async ({
+  browser,
+  page,
+}) => {
+  await enter(page, 'Odell')
+  await importTemplate(page, {
+    ...templateFile('As many as last time'),
+    sessions: { d: { name: 'Slipway day', sections: [{ name: 'Main', slots: ['squat'] }] } },
+    slots: { squat: { exercise: 'backSquat', rows: { p: ['5 x 2 @ 60%'] } } },
+    progressions: {},
+  })
+  await page.getByRole('gridcell', { name: 'Sets of Back squat: 5' }).first().focus()
+  await page.keyboard.type('5 x 2 @ 60% at least 2, until the bar slows')
+  await page.keyboard.press('Shift+Enter')
+  await inspect(page, 'Progression')
+  await choose(page.getByRole('combobox', { name: 'New progression' }), 'As many sets as last time')
+  await page.getByRole('button', { name: 'Add As many sets as last time' }).click()
+  await expect(page.getByText(/At least 3 sets to begin with; then at least as many/).first()).toBeVisible()
+  await publishTo(page, 'Hal Tideman')
+
+  const hand = await browser.newPage({ viewport: phone })
+  await signIn(hand, 'hal@demo.example')
+  const program = hand.locator('section').filter({ hasText: 'As many as last time' }).first()
+  await expect(program.getByText(/^3-5 × 2 @ /)).toBeVisible()
+  await program.getByRole('button', { name: 'Start Slipway day' }).click()
+  for (const n of [1, 2, 3, 4]) {
+    await program
+      .getByRole('button', { name: /^Done: / })
+      .first()
+      .click()
+    await expect(program.getByText(`${n} of 5`, { exact: true })).toBeVisible()
+  }
+  hand.once('dialog', (dialog) => void dialog.accept())
+  await program.getByRole('button', { name: 'Finish the session' }).click()
+  await expect(program.getByText(/^4-5 × 2 @ /).last()).toBeVisible()
+  await program
+    .getByRole('button', { name: /^4-5 × 2 @ .*: how it was worked out$/ })
+    .last()
+    .click()
+  await expect(hand.getByText(/^4 sets on .*: at least 4 next$/)).toBeVisible()
+  await hand.close()
+})

@@ -17,6 +17,11 @@ export const most = defineGoal<Most>({
   },
   reps: () => null,
   logs: ({ most: what }) => what,
-  meets: ({ beat = 0 }, { reps = 0, amount }) => reps > beat || (amount?.value ?? 0) > beat,
+  // Of rounds the reps of one that was not finished count beyond those that were.
+  meets({ most: what, beat = 0 }, { reps = 0, amount }) {
+    if (what === 'reps') return reps > beat
+    const rounds = amount?.value ?? 0
+    return rounds > beat || (rounds === beat && reps > 0)
+  },
   seconds: ({ seconds }) => seconds,
 })

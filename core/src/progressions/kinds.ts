@@ -15,6 +15,7 @@ export { growingSquares } from './growingSquares.ts'
 export { volumeHeavy } from './volumeHeavy.ts'
 // Sets, reps, times and distances that grow.
 export { setAccumulation } from './setAccumulation.ts'
+export { setsUntil } from './setsUntil.ts'
 export { muscleWeek } from './muscleWeek.ts'
 export { totalRepGoal } from './totalRepGoal.ts'
 export { density } from './density.ts'

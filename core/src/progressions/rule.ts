@@ -120,6 +120,8 @@ export type Asks = {
   load?: Load
   moreSets?: number
   sets?: number
+  /** The fewest sets, where those that are written are the most. */
+  least?: number
   goal?: Goal
   amount?: number
   moreReps?: number
@@ -138,9 +140,17 @@ export type Writable = (typeof writables)[number]
 export type CarriedBy = {
   expected: string
   fits(goal: Goal): boolean
+  /** Only sets of which some may be left out. */
+  isFree?: true
   /** Sets that can, for a first slot, for examples, and as the fix where no goal of a slot fits. */
-  sample: { sets: number; goal: Goal }
+  sample: { sets: number; goal: Goal; least?: number }
 }
+
+/** Whether sets can carry a rule. */
+export const canCarry = (
+  { fits, isFree }: CarriedBy,
+  { goal, least }: { goal: Goal; least?: number | undefined },
+): boolean => fits(goal) && (!isFree || least !== undefined)
 
 /**
  * A progression rule: it turns what was logged into what comes next. One file a rule, file name = export = the `kind`

@@ -1,5 +1,5 @@
 import { mostOf, sourceOf, type LoadBasis } from '../loads/index.ts'
-import { ruleOf } from '../progressions/index.ts'
+import { canCarry, ruleOf } from '../progressions/index.ts'
 import { snap } from '../units/index.ts'
 import {
   fixable,
@@ -47,7 +47,7 @@ export function rulesCells(
   const rules = uses.flatMap(({ progression }) => rulesOf(progressions[progression]))
   const writing = rules
     .map(({ rule }) => ruleOf[rule])
-    .filter(({ carriedBy }) => !carriedBy || carriedBy.fits(prescribed.goal))
+    .filter(({ carriedBy }) => !carriedBy || canCarry(carriedBy, prescribed))
   return fixable.filter((cell) =>
     writing.some(({ writes, adds }) => writes.includes(writtenIn[cell]) && !adds?.includes(writtenIn[cell])),
   )

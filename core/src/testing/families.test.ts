@@ -117,7 +117,8 @@ describe.each(Object.entries(ruleOf))('rule %s', (name, rule) => {
 })
 
 function sayAsks(asks: Asks): number | string | undefined {
-  const { load, moreSets, sets, goal, variant, amount, moreReps, rir } = asks
+  const { load, moreSets, sets, least, goal, variant, amount, moreReps, rir } = asks
+  if (least !== undefined) return `at least ${least}`
   if (variant !== undefined) return variant
   if (amount !== undefined) return String(amount)
   if (rir !== undefined || moreReps !== undefined)

@@ -24,6 +24,20 @@ export const most = defineExamples(goal, [
     meets: false,
   },
   {
+    say: 'four rounds and twelve reps do not beat five',
+    goal: { most: 'rounds', seconds: 600, beat: 5 },
+    cell: 'most rounds in 10:00, beat 5',
+    done: [{ amount: { value: 4, unit: 'rounds' }, reps: 12 }],
+    meets: false,
+  },
+  {
+    say: 'five and some reps of the sixth beat five',
+    goal: { most: 'rounds', seconds: 600, beat: 5 },
+    cell: 'most rounds in 10:00, beat 5',
+    done: [{ amount: { value: 5, unit: 'rounds' }, reps: 3 }],
+    meets: true,
+  },
+  {
     say: 'no round is none',
     goal: { most: 'rounds', seconds: 600 },
     cell: 'most rounds in 10:00',

@@ -8,16 +8,20 @@ import type { Asked } from '../progress/progress.ts'
  * write and that the writer has not fixed. Sets alone are those of the whole row: its other prescriptions keep theirs while they leave one.
  */
 export function withScheme(row: SetPrescription[], asked: Asked): SetPrescription[] {
-  const { goal, sets, amount, moreReps, rir } = asked
-  if (!goal && !sets && !amount && !moreReps && rir === undefined) return row
+  const { goal, sets, least, amount, moreReps, rir } = asked
+  if (!goal && !sets && !least && !amount && !moreReps && rir === undefined) return row
   const made = row.map((prescribed) => {
     if (!takesScheme(row, prescribed)) return prescribed
     const isFree = (cell: Fixable) => !prescribed.fixed?.includes(cell)
-    const next = rir !== undefined && isFree('rir') ? { ...prescribed, rir } : prescribed
+    const own =
+      least !== undefined && prescribed.least !== undefined && isFree('sets')
+        ? withLeast(prescribed, least)
+        : prescribed
+    const next = rir !== undefined && isFree('rir') ? { ...own, rir } : own
     if (goal) {
       if (keyOf(prescribed.goal) !== keyOf(goal)) return next
-      const own = isFree('goal') ? { ...next, goal } : next
-      return isFree('sets') ? ofSets(own, sets ?? prescribed.sets) : own
+      const made = isFree('goal') ? { ...next, goal } : next
+      return isFree('sets') ? ofSets(made, sets ?? prescribed.sets) : made
     }
     if (!isFree('goal')) return next
     if (amount)
@@ -55,6 +59,12 @@ function withSets(row: SetPrescription[], sets: number): SetPrescription[] {
     return i === at || own !== prescribed.sets ? ofSets(prescribed, own) : prescribed
   })
 }
+
+/** The fewest sets: no more than are written. */
+const withLeast = (prescribed: SetPrescription, least: number): SetPrescription => ({
+  ...prescribed,
+  least: Math.min(least, prescribed.sets),
+})
 
 function ofSets(prescribed: SetPrescription, sets: number): SetPrescription {
   const { least, stop, ...rest } = prescribed

@@ -20,6 +20,7 @@ export type Asked = {
   moreSets: number
   moreReps?: number
   sets?: number
+  least?: number
   goal?: Goal
   amount?: number
   rir?: number
@@ -74,10 +75,11 @@ function loadOf(base: Load, steps: WhyStep[], running: Running | undefined): Pri
 }
 
 /** Takes over what a rule asks beside its load. */
-function take(asked: Asked, { moreSets, moreReps, sets, goal, amount, rir, total }: Asks): void {
+function take(asked: Asked, { moreSets, moreReps, sets, least, goal, amount, rir, total }: Asks): void {
   if (moreSets) asked.moreSets += moreSets
   if (moreReps !== undefined) asked.moreReps = moreReps
   if (sets !== undefined) asked.sets = sets
+  if (least !== undefined) asked.least = least
   if (goal !== undefined) asked.goal = goal
   if (amount !== undefined) asked.amount = amount
   if (rir !== undefined) asked.rir = rir

@@ -1,6 +1,6 @@
 import { isDone, loadingAt, topSet } from '../../evidence/index.ts'
 import type { SetLog, ShownSets } from '../../member/index.ts'
-import type { Answers, Exposure, SetSeen } from '../../progressions/index.ts'
+import { canCarry, type Answers, type Exposure, type SetSeen } from '../../progressions/index.ts'
 import type { Fixable, SetPrescription } from '../../template/index.ts'
 import { heavier, lowest, type Day, type Load } from '../../units/index.ts'
 import { nameOf, scalesLoads } from '../compile/changes.ts'
@@ -134,9 +134,10 @@ const nothing: readonly Fixable[] = []
 /** The prescription whose goal a progression without loads writes. */
 function carrier({ rules, writesLoad }: Traits, prescriptions: ShownSets[]): ShownSets | undefined {
   if (writesLoad) return undefined
-  return prescriptions.find(({ goal, reps }) =>
-    rules.some(({ carriedBy }) => carriedBy?.fits(goal ?? { reps: reps ?? 1 })),
-  )
+  return prescriptions.find(({ goal, reps, least }) => {
+    const sets = { goal: goal ?? { reps: reps ?? 1 }, least }
+    return rules.some(({ carriedBy }) => carriedBy && canCarry(carriedBy, sets))
+  })
 }
 
 /** What the sets of a slot tell its rule: those of the prescription that it loads, or whose goal it writes. */

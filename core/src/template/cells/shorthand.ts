@@ -7,7 +7,7 @@ import {
   type Lift,
   type Library,
 } from '../../library/index.ts'
-import { ruleOf } from '../../progressions/index.ts'
+import { canCarry, ruleOf } from '../../progressions/index.ts'
 import { formatCell, parseCell, type CellField } from './cells.ts'
 import { limits } from '../read/shape.ts'
 import { inShorthand, linesOf } from './wordings.ts'
@@ -232,8 +232,8 @@ function inAnySets(prescribed: SetPrescription, { uses }: Slot, { progressions }
   const isCounted = uses
     .flatMap(({ progression }) => rulesOf(progressions[progression]))
     .some(({ rule }) => {
-      const fits = ruleOf[rule].carriedBy?.fits
-      return fits?.(prescribed.goal) && !fits(goal)
+      const { carriedBy } = ruleOf[rule]
+      return carriedBy && canCarry(carriedBy, prescribed) && !canCarry(carriedBy, { ...prescribed, goal })
     })
   return isCounted ? prescribed : { ...prescribed, goal }
 }

@@ -2,7 +2,7 @@ import { type Id, at, type Checker } from '../../parsing/index.ts'
 import { kindOf } from '../../goals/index.ts'
 import { liftKey } from '../../library/index.ts'
 import { sourceOf } from '../../loads/index.ts'
-import { ruleOf, type RuleKind } from '../../progressions/index.ts'
+import { canCarry, ruleOf, type RuleKind } from '../../progressions/index.ts'
 import { isOverMax, percentOfMax, takesScheme } from '../computed.ts'
 import { rulesOf, type Slot, type Template } from '../types.ts'
 
@@ -211,10 +211,12 @@ function findUncarried(checker: Checker, rule: RuleKind, { rows }: Slot, path: s
   if (!carriedBy) return
   const isCarried = Object.values(rows)
     .flat()
-    .some((row) => row.some((prescribed) => takesScheme(row, prescribed) && carriedBy.fits(prescribed.goal)))
+    .some((row) => row.some((prescribed) => takesScheme(row, prescribed) && canCarry(carriedBy, prescribed)))
   if (isCarried) return
-  const goal = JSON.stringify(carriedBy.sample.goal).replace(/[:,]/g, '$& ')
-  checker.add(path, `${carriedBy.expected}, as “${title}” needs`, rule, `Write "goal": ${goal}.`)
+  const { goal, least } = carriedBy.sample
+  const said = JSON.stringify(goal).replace(/[:,]/g, '$& ')
+  const fewest = least === undefined ? '' : ` and "least": ${least}`
+  checker.add(path, `${carriedBy.expected}, as “${title}” needs`, rule, `Write "goal": ${said}${fewest}.`)
 }
 
 /** What an id might have meant. */

@@ -192,6 +192,11 @@ describe('a total', () => {
   })
 })
 
+test('most rounds in a time take the reps of the one that was not finished', () => {
+  const most = prescribed({ reps: null, load: null, goal: { most: 'rounds', seconds: 600 } })
+  expect(measureOf(library, slot('pushUp', [most]), most)).toMatchObject({ counts: 'rounds', hasMore: true })
+})
+
 test('a drill with a result takes the result and no load', () => {
   const drill = prescribed({ reps: null, load: null, goal: { task: 'jumps', result: 'm' } })
   expect(measureOf(library, slot('backSquat', [drill]), drill)).toMatchObject({

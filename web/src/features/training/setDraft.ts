@@ -74,7 +74,9 @@ export function measureOf(
   const counts = prescribed.goal ? kindOf(prescribed.goal).logs(prescribed.goal) : 'reps'
   const isTask = prescribed.goal !== undefined && 'task' in prescribed.goal
   const first = before?.load ?? slot.last?.sets[0]?.load
+  const hasMore = prescribed.goal !== undefined && 'most' in prescribed.goal && counts === 'rounds'
   return {
+    ...(hasMore && { hasMore }),
     isLoaded: !isTask && (prescribed.load !== null || !isOnBody || first !== undefined),
     isOnBody,
     unit: prescribed.load?.unit ?? first?.unit ?? 'kg',

@@ -4,7 +4,7 @@ import type { Library } from '@young-oak/core/library'
 import { sourceOf } from '@young-oak/core/loads'
 import { snap } from '@young-oak/core/units'
 import { placesOf } from '@young-oak/core/calendar'
-import { ruleOf, sampleGroup, sampleRole, type RuleKind } from '@young-oak/core/progressions'
+import { canCarry, ruleOf, sampleGroup, sampleRole, type RuleKind } from '@young-oak/core/progressions'
 import {
   rulesOf,
   slotsOf,
@@ -141,15 +141,18 @@ export function setTurns(draft: Template, slotId: Id, turns: SlotRotation | null
 function carrying(slot: Slot, kind: RuleKind): Slot {
   const { writes, carriedBy } = ruleOf[kind]
   const sample = sampleGroup(kind)
-  const fits = ({ load, goal }: SetPrescription) =>
-    (!writes.includes('load') || load.of === 'progression') && (!carriedBy || carriedBy.fits(goal))
+  const fits = (prescribed: SetPrescription) =>
+    (!writes.includes('load') || prescribed.load.of === 'progression') &&
+    (!carriedBy || canCarry(carriedBy, prescribed))
   return mapRows(slot, (row) => {
     if (row.some(fits)) return row
     return row.map((prescribed, i): SetPrescription => {
       if (i > 0) return prescribed
       const goal =
         !carriedBy || carriedBy.fits(prescribed.goal) ? {} : { goal: sample.goal, sets: sample.sets }
-      return { ...prescribed, ...goal, ...(writes.includes('load') && { load: sample.load }) }
+      const own = { ...prescribed, ...goal }
+      const least = carriedBy?.isFree && own.least === undefined ? { least: Math.min(3, own.sets) } : {}
+      return { ...own, ...least, ...(writes.includes('load') && { load: sample.load }) }
     })
   })
 }
