@@ -14,7 +14,6 @@ export type {
 export { acting, type Authored, trackChanges } from './compile/changes.ts'
 export { followToday, totalOf } from './prescribe/onTheBar.ts'
 export { showMessages } from './prescribe/round.ts'
-export { bandMessages } from './prescribe/showSets.ts'
 export { choiceMessages } from './prescribe/rotations.ts'
 export { rowMessages } from './prescribe/rows.ts'
 export { sayStage } from './progress/currentStage.ts'

@@ -30,12 +30,20 @@ export function capped(
   const most = addStep(inUnit(base, loading.here.unit), step)
   return prescriptions.map((prescribed) => {
     const asked = totalOf(prescribed, prescribed)
-    if (!asked || compareLoads(asked, most) <= 0) return prescribed
+    if (!asked || compareLoads(asked, most) <= 0) return withinBand(prescribed, most)
     const made = make(most, loading, 'down')
     const why = prescribed.why.filter(({ id: step }) => !(step in showMessages))
     const step = { id: trained ? 'row.capped' : 'row.cappedFirst', data: { heaviest: base, load: most } }
     return { ...withLoad(prescribed, made), why: [...why, step, ...made.steps] }
   })
+}
+
+/** A band whose lower end is within the cap gives up its upper end where that is above it. */
+function withinBand(prescribed: ShownSets, most: Load): ShownSets {
+  const { upTo, ...rest } = prescribed
+  const upper = upTo && totalOf(prescribed, { load: upTo })
+  if (!upper || compareLoads(upper, most) <= 0) return prescribed
+  return { ...rest, why: rest.why.filter((step) => step.id !== 'band.upTo') }
 }
 
 function firstRowLoad(slot: Slot, phase: Id, known: Known): Load | null {

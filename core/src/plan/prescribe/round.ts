@@ -24,6 +24,7 @@ const say = declareSteps({
   'round.up': '{meant}, up to what can be loaded: {load}',
   'round.floor': '{meant} is below the lightest load here: {load}',
   'round.top': '{meant} is above the heaviest load here: {load}',
+  'band.upTo': 'up to {load}, as you choose',
   'plates.side': '{bar} bar, each side {plates} {unit}',
   'plates.none': '{bar} bar, no plates',
   'plates.hung': 'on the belt {plates} {unit}',
@@ -41,6 +42,9 @@ const say = declareSteps({
 })
 
 export const showMessages = say.messages
+
+/** The upper end of a band, after its lower end. */
+export const upToStep = (load: Load): WhyStep => say('band.upTo', { load })
 
 /**
  * A load as it can be made today, with what it took to get there. `total` is what it comes to where `load` goes on top of body

@@ -1,6 +1,6 @@
 import type { Loading } from '../../evidence/index.ts'
 import { type SetsDraft, changeOf, sayCap, sayPoints } from '../../adjustments/index.ts'
-import { declareSteps, type WhyStep } from '../../words/index.ts'
+import type { WhyStep } from '../../words/index.ts'
 import type { Id } from '../../parsing/index.ts'
 import { kindOf } from '../../goals/index.ts'
 import {
@@ -30,7 +30,7 @@ import {
 } from '../../units/index.ts'
 import { isDeload, nameOf, scalesLoads, type Authored } from '../compile/changes.ts'
 import { less } from './onTheBar.ts'
-import { make, putLoad, type Made } from './round.ts'
+import { make, putLoad, upToStep, type Made } from './round.ts'
 
 /**
  * A prescription as it is asked: its price, the changes on it, one rounding, and the ladder of all of them. Beside it the
@@ -80,7 +80,7 @@ export function showSets(
   const isBand = upper !== null && !made.help && compareLoads(upper.total, made.total) > 0
   if (isBand) {
     shown.upTo = upper.load
-    steps.push(say('band.upTo', { load: upper.load }))
+    steps.push(upToStep(upper.load))
   }
   shown.target = less(scale(price.base, price.percent), price.minus)
   const isHeld = ofOwn !== undefined && compareLoads(whole, ofOwn) > 0
@@ -307,9 +307,6 @@ function upperOf(
   )
   return make(within, loading, 'down')
 }
-
-const say = declareSteps({ 'band.upTo': 'up to {load}, as you choose' })
-export const bandMessages = say.messages
 
 const isBeyond = (load: Load, limit: Load | undefined): boolean =>
   limit !== undefined && compareLoads(load, limit) > 0
