@@ -84,10 +84,17 @@ module.exports = {
       to: { dependencyTypes: ['core'] },
     },
     {
-      name: 'core-uses-only-yup-and-statistics',
+      name: 'core-uses-only-yup-statistics-and-levenshtein',
       severity: 'error',
       from: { path: '^core/src/', pathNot: '[.]test[.]ts$|^core/src/testing/' },
-      to: { path: 'node_modules/', pathNot: 'node_modules/(yup|simple-statistics)/' },
+      to: { path: 'node_modules/', pathNot: 'node_modules/(yup|simple-statistics|fastest-levenshtein)/' },
+    },
+    {
+      name: 'levenshtein-for-near-names',
+      comment: 'How near two names are is all that is asked of fastest-levenshtein.',
+      severity: 'error',
+      from: { path: '^core/src/', pathNot: '^core/src/parsing/nearest[.]ts$' },
+      to: { path: 'node_modules/fastest-levenshtein/' },
     },
     {
       name: 'statistics-for-one-line',

@@ -81,6 +81,16 @@ test('the table says letters, RIR, rests and notes, each once for a line', () =>
   expect(ranges).toContain('D  Barbell curl    2 × 8 @ 28.5 kg, 2 RIR, rest 1:30-2:30  skip')
 })
 
+test('files that were swapped are named, one fault each', () => {
+  const [template = '', member = ''] = files('a-band-of-loads')
+  expect(run(member, template).stderr).toBe(
+    `${member}: the file: expected a template, with "phases" and "sessions"; got "a member file". Give the template here.\n`,
+  )
+  expect(run(template, template).stderr).toBe(
+    `${template}: the file: expected a member file, with "facts" and "logs"; got "a template". Give the member’s file here.\n`,
+  )
+})
+
 test('--assume says from which week it counts, and where it has no effect', () => {
   const said = (what: string, name = 'a-lift-that-hands-over') =>
     run(...files(name), '--assume', what).stdout.split('\n')[1]

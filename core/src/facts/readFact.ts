@@ -1,5 +1,5 @@
 import type { Library } from '../library/index.ts'
-import { at, Checker, fixForRetired, type Issue } from '../parsing/index.ts'
+import { at, Checker, fixForName, type Issue } from '../parsing/index.ts'
 import { equipmentShape, type EquipmentBody } from './equipment.ts'
 import { factNames, factOf, givenKinds, type Fact, type FactName } from './registry.ts'
 
@@ -7,7 +7,7 @@ import { factNames, factOf, givenKinds, type Fact, type FactName } from './regis
 export function readFact(checker: Checker, value: unknown, path: string, index: number): Fact | undefined {
   const kind = (value as { kind?: unknown } | null)?.kind as FactName
   if (!factNames.includes(kind)) {
-    checker.add(at(path, 'kind'), `one of ${factNames.join(', ')}`, kind, fixForRetired(kind, factNames))
+    checker.add(at(path, 'kind'), `one of ${factNames.join(', ')}`, kind, fixForName(kind, factNames))
     return undefined
   }
   const { shape, read } = factOf[kind]

@@ -37,6 +37,10 @@ export function readMember(
 ): ReadMember {
   const checker = new Checker(library)
   const format = fieldIn(input, 'format')
+  if (fieldIn(input, 'phases') !== undefined && fieldIn(input, 'facts') === undefined) {
+    checker.add('', 'a member file, with "facts" and "logs"', 'a template', 'Give the member’s file here.')
+    return { issues: checker.issues }
+  }
   const result = readToday(checker, upgradeMember(input), versions)
   return result.issues ? { issues: result.issues.map((issue) => asWritten(issue, format)) } : result
 }

@@ -1,6 +1,6 @@
-import type { Library } from '../library/index.ts'
+import { exerciseIds, type Library } from '../library/index.ts'
 import { reach, ValidationError, type ObjectSchema, type Schema } from 'yup'
-import { fixForRetired } from './retired.ts'
+import { fixForName } from './nearest.ts'
 import { at, mostIssues, quote, type Issue } from './issue.ts'
 
 /**
@@ -61,18 +61,24 @@ export class Checker {
     if (error.type === 'noUnknown') return this.noteUnknown(error, piece, place)
     const value = error.params && 'originalValue' in error.params ? error.params.originalValue : error.value
     const own = typeof error.message === 'string' && error.type === 'fits' ? error.message : undefined
-    this.add(
-      place,
-      own ?? expectation(piece),
-      inside ? value : root,
-      value === undefined ? 'Add it.' : undefined,
-    )
+    const fix = value === undefined ? 'Add it.' : this.fixFor(error.type, value, piece)
+    this.add(place, own ?? expectation(piece), inside ? value : root, fix)
+  }
+
+  /** What was most likely meant by a word that is none of those that there are. */
+  private fixFor(type: string | undefined, value: unknown, piece: Schema): string | undefined {
+    if (type === 'exercise')
+      return (
+        fixForName(value, [...exerciseIds, ...Object.keys(this.library)]) ??
+        'docs/reference.md lists the exercises.'
+      )
+    return type === 'oneOf' ? fixForName(value, piece.describe().oneOf.map(String)) : undefined
   }
 
   private noteUnknown(error: ValidationError, piece: Schema, place: string): void {
     const known = Object.keys((piece as ObjectSchema<object>).fields)
     for (const key of String(error.params?.unknown).split(', ')) {
-      const fix = fixForRetired(key, known) ?? 'Remove it or correct its spelling.'
+      const fix = fixForName(key, known) ?? 'Remove it or correct its spelling.'
       this.add(at(place, key), `one of the keys ${known.join(', ')}`, key, fix)
     }
   }

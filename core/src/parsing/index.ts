@@ -32,6 +32,7 @@ export {
   maxSheet,
   type SheetContext,
 } from './maxRows.ts'
+export { fixForName } from './nearest.ts'
 export { fixForRetired } from './retired.ts'
 export { parseJson } from './parseJson.ts'
 export { fieldIn, renameKeys, renameText, upgradeEach, upgradeFields } from './upgrade.ts'

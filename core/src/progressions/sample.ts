@@ -3,7 +3,7 @@ import type { LoadBasis } from '../loads/index.ts'
 import { ruleOf, type RuleKind } from './registry.ts'
 
 /** Sets that a rule can work with, for a new slot and for examples: with its load where it gives one. */
-export function sampleSets(kind: RuleKind): { sets: number; goal: Goal; load: LoadBasis } {
+export function sampleSets(kind: RuleKind): { sets: number; goal: Goal; least?: number; load: LoadBasis } {
   const { writes, carriedBy, kind: own } = ruleOf[kind]
   const plain =
     own === 'doubleProgression'

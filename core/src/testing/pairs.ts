@@ -137,6 +137,7 @@ function slotOf(dice: Dice, id: string, phases: string[]): MadeSlot {
   if (dice.maybe(0.3)) {
     const load = dice.among<object>([
       { of: 'max', percent: 50 + dice.upTo(50) },
+      { of: 'max', percent: 50 + dice.upTo(20), to: 71 + dice.upTo(29) },
       { of: 'trainingMax', percent: 50 + dice.upTo(50) },
       { of: 'repMax', reps: 5, percent: 90 },
       { of: 'effort' },
@@ -144,12 +145,14 @@ function slotOf(dice: Dice, id: string, phases: string[]): MadeSlot {
       { of: 'free' },
     ])
     const prescribed = { sets: 1 + dice.upTo(4), goal: { reps: 1 + dice.upTo(11) }, load, rir: dice.upTo(4) }
-    const rotation = dice.maybe(0.3) && {
-      rotation: { with: [{ exercise: 'frontSquat' }], by: 'week', every: 1 },
-    }
+    const exercise = dice.among([...bars, ...others])
+    const front = [{ exercise: 'frontSquat' }]
+    const turns = dice.maybe(0.3)
+      ? { rotation: { with: front, by: 'week', every: 1 } }
+      : exercise !== 'frontSquat' && dice.maybe(0.3) && { choices: front }
     return {
       id,
-      slot: { exercise: dice.among([...bars, ...others]), ...rotation, rows: rows([prescribed]) },
+      slot: { exercise, ...turns, rows: rows([prescribed]) },
       progressions: {},
     }
   }
@@ -206,7 +209,14 @@ function carrierOf(dice: Dice, rule: RuleKind): { prescriptions: object[]; exerc
     sample.load.of === 'free' && dice.maybe() && 'reps' in goal ? { of: 'max', percent: 70 } : sample.load
   return {
     exercise: dice.among(rule === 'earnedLoad' ? [...bars, ...others] : bars),
-    prescriptions: [{ sets: isPlain ? 1 + dice.upTo(3) : sample.sets, goal, load }],
+    prescriptions: [
+      {
+        sets: isPlain ? 1 + dice.upTo(3) : sample.sets,
+        ...(sample.least !== undefined && { least: sample.least }),
+        goal,
+        load,
+      },
+    ],
   }
 }
 
@@ -246,6 +256,14 @@ function memberOf(dice: Dice, slots: [string, { exercise: ExerciseId }][], perWe
       kind: 'mostSets',
       muscle: dice.among(muscles),
       sets: 4 + dice.upTo(10),
+    })
+  if (dice.maybe(0.2))
+    facts.push({
+      ...dated('choice', dice.upTo(20)),
+      kind: 'choice',
+      enrolment: 'e',
+      slot: 's0',
+      exercise: 'frontSquat',
     })
   if (dice.maybe(0.2)) {
     const day = dice.upTo(30)

@@ -2,7 +2,7 @@ import type { Adjustment } from '../../adjustments/index.ts'
 import { type Id, at, Checker, fieldIn, isId, type Issue } from '../../parsing/index.ts'
 import { sourceKinds, sourceOf, type LoadBasis, type SourceKind } from '../../loads/index.ts'
 import { goalKeys, goalShapes, keyOf, type Goal } from '../../goals/index.ts'
-import { exerciseIds, type Library } from '../../library/index.ts'
+import { type Library } from '../../library/index.ts'
 import { warmUpNames, warmUpOf, type WarmUp, type WarmUpName } from '../../warmups/index.ts'
 import { findLooseEnds, findUnfinished } from './looseEnds.ts'
 import { findOverMax } from './slotEnds.ts'
@@ -77,6 +77,11 @@ function read(
 ): ReadTemplate {
   const checker = new Checker(library)
   const format = fieldIn(input, 'format')
+  const isMember = fieldIn(input, 'phases') === undefined && fieldIn(input, 'facts') !== undefined
+  if (isMember) {
+    checker.add('', 'a template, with "phases" and "sessions"', 'a member file', 'Give the template here.')
+    return { issues: checker.issues }
+  }
   if (typeof format === 'number' && format > templateFormat) {
     const expected = `the number ${templateFormat}, or an earlier format`
     const fix = `It was written by a newer version of Young Oak, and is left as it is. Update this one, or save the file in format ${templateFormat}.`
@@ -102,6 +107,7 @@ function readToday(
   const phases = (head.phases as unknown[])
     .map((phase, i) => readPhase(checker, phase, at('phases', i)))
     .filter((phase) => phase !== undefined)
+  const named = (head.phases as unknown[]).map((phase) => fieldIn(phase, 'id'))
   const warmUp = head.warmUp === undefined ? undefined : readWarmUp(checker, head.warmUp, 'warmUp')
   const template: Template = {
     format: 2,
@@ -119,7 +125,7 @@ function readToday(
     phases,
     sessions: readMap(checker, head.sessions, 'sessions', readSession),
     slots: readMap(checker, readTypedRows(checker, head), 'slots', (c, value, path) =>
-      readSlot(c, value, path, phases),
+      readSlot(c, value, path, phases, named),
     ),
     progressions: readMap(checker, head.progressions ?? {}, 'progressions', readProgression),
     tracks: readMap(checker, head.tracks ?? {}, 'tracks', readTrack, limits.tracks),
@@ -207,14 +213,23 @@ function readSession(checker: Checker, value: unknown, path: string): Session | 
   }
 }
 
-export function readSlot(checker: Checker, value: unknown, path: string, phases: Phase[]): Slot | undefined {
+/** `named`: every phase that the file has, those with faults as well. */
+export function readSlot(
+  checker: Checker,
+  value: unknown,
+  path: string,
+  phases: Phase[],
+  named: readonly unknown[] = [],
+): Slot | undefined {
   const slot = checker.check(slotShape, value, path)
-  if (!slot) return noteNearName(checker, value, path)
+  if (!slot) return undefined
   const by: RowClock = slot.by ?? 'week'
   const rows: Slot['rows'] = {}
   for (const [id, list] of checker.entries(slot.rows, at(path, 'rows'), 'rows by phase id')) {
     const place = at(at(path, 'rows'), id)
     const phase = phases.find((one) => one.id === id)
+    // A phase with faults of its own has them said already.
+    if (!phase && named.includes(id)) continue
     if (!phase) checker.add(place, `a phase of this template (${phases.map((one) => one.id).join(', ')})`, id)
     else rows[id] = readRows(checker, list, place, by, phase)
   }
@@ -288,12 +303,4 @@ export function readGoal(checker: Checker, value: unknown, path: string): Goal |
   if (key) return checker.check(goalShapes[key], value, path) as Goal | undefined
   checker.add(path, `a goal with one of the keys ${goalKeys.join(', ')}`, value)
   return undefined
-}
-
-/** An unknown exercise is most often a spelling: name the closest one. */
-function noteNearName(checker: Checker, value: unknown, path: string): undefined {
-  const issue = checker.issues.findLast(({ path: p }) => p === at(path, 'exercise'))
-  const given = String((value as { exercise?: unknown } | null)?.exercise ?? '').toLowerCase()
-  const near = exerciseIds.find((id) => id.toLowerCase() === given.replace(/[\s_-]/g, ''))
-  if (issue) issue.fix = near ? `Write "${near}".` : 'docs/reference.md lists the exercises.'
 }

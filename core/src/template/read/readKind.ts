@@ -1,5 +1,5 @@
 import type { Schema } from 'yup'
-import { at, fixForRetired, type Checker } from '../../parsing/index.ts'
+import { at, fixForName, fixForRetired, type Checker } from '../../parsing/index.ts'
 
 /** Reads `{"<key>": kind, …params}` against the parameters of that kind. */
 export function readKind<T>(
@@ -12,7 +12,7 @@ export function readKind<T>(
 ): T | undefined {
   const { [key]: kind, ...params } = (value ?? {}) as Record<string, unknown>
   if (typeof kind !== 'string' || !kinds.includes(kind)) {
-    const retired = fixForRetired(key, Object.keys((value ?? {}) as object)) ?? fixForRetired(kind, kinds)
+    const retired = fixForRetired(key, Object.keys((value ?? {}) as object)) ?? fixForName(kind, kinds)
     checker.add(at(path, key), `one of ${kinds.join(', ')}`, kind, retired)
     return undefined
   }

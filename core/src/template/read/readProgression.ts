@@ -1,5 +1,5 @@
 import { ruleKinds, ruleOf, startParams, type RuleKind, type Stage } from '../../progressions/index.ts'
-import { type Id, at, type Checker, fixForRetired } from '../../parsing/index.ts'
+import { type Id, at, type Checker, fixForName } from '../../parsing/index.ts'
 import { triggerKinds, triggerOf, type TriggerBasis, type TriggerKind } from '../../triggers/index.ts'
 import type { PhaseRule, Progression, ProgressionStage, Template } from '../types.ts'
 import { readKind } from './readKind.ts'
@@ -77,7 +77,7 @@ function readRule(
 ): Pick<Stage, 'rule' | 'params'> | undefined {
   const rule = given as unknown as RuleKind
   if (!ruleKinds.includes(rule)) {
-    checker.add(at(path, 'rule'), `one of ${ruleKinds.join(', ')}`, rule, fixForRetired(rule, ruleKinds))
+    checker.add(at(path, 'rule'), `one of ${ruleKinds.join(', ')}`, rule, fixForName(rule, ruleKinds))
     return undefined
   }
   const read = checker.check(ruleOf[rule].params, params, at(path, 'params'))

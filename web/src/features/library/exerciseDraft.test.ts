@@ -49,15 +49,19 @@ describe('an exercise that is typed', () => {
     expect(exercise).not.toHaveProperty('bar')
   })
 
-  test.each(exerciseIds)('%s is put into the form and read back the same', (id) => {
-    const known: OwnExercise = exerciseOf({}, { exercise: id })
-    const { value: exercise } = readDraft(draftOf(known))
-    const plain = ({ direct, indirect, ...rest }: OwnExercise) => ({
-      ...rest,
-      main: direct[0],
-      direct: [...direct].sort(),
-      indirect: [...indirect].sort(),
-    })
-    expect(exercise && plain(exercise)).toEqual(plain(known))
-  })
+  // A task is no exercise: one of a gym's own works a muscle.
+  test.each(exerciseIds.filter((id) => id !== 'task'))(
+    '%s is put into the form and read back the same',
+    (id) => {
+      const known: OwnExercise = exerciseOf({}, { exercise: id })
+      const { value: exercise } = readDraft(draftOf(known))
+      const plain = ({ direct, indirect, ...rest }: OwnExercise) => ({
+        ...rest,
+        main: direct[0],
+        direct: [...direct].sort(),
+        indirect: [...indirect].sort(),
+      })
+      expect(exercise && plain(exercise)).toEqual(plain(known))
+    },
+  )
 })
