@@ -6,8 +6,8 @@ export default defineConfig({
   outputDir: '../.cache/e2e',
   workers: 2,
   retries: 0,
-  timeout: 120_000,
-  expect: { timeout: 20_000 },
+  timeout: 300_000,
+  expect: { timeout: 40_000 },
   reporter: process.env.E2E_REPORT ? [['json', { outputFile: process.env.E2E_REPORT }], ['line']] : 'line',
   use: {
     viewport: { width: 1280, height: 800 },
