@@ -23,6 +23,8 @@ export const setsUntil = defineRule<Params, State>({
   from: 'done',
   roles: ['main'],
   writes: ['sets'],
+  // The sets that are written stay, as the most.
+  adds: ['sets'],
   carriedBy: {
     expected: 'sets of reps of which some may be left out',
     fits: (goal) => 'reps' in goal,

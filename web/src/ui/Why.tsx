@@ -21,7 +21,7 @@ export function Why({ title, steps, says = title, children, className = '', ...r
       type="button"
       aria-haspopup="dialog"
       aria-label={`${says}: how it was worked out`}
-      className={`rounded underline decoration-edge decoration-dotted underline-offset-4 hover:decoration-leaf ${className}`}
+      className={`rounded text-left underline decoration-edge decoration-dotted underline-offset-4 hover:decoration-leaf ${className}`}
       {...rest}
       onClick={onClick}
     >
