@@ -173,15 +173,16 @@ function sayDone({ done = [], sets: prescriptions }: PlannedSession['slots'][num
   const asked = prescriptions.flatMap((prescribed) =>
     Array.from({ length: prescribed.sets }, () => prescribed),
   )
-  const reps = done.map(({ load, help, amount, reps = 'done', n, state }) => {
-    if (amount) return formatAmount(amount)
-    const own = asked[n - 1]
-    const isOther = load && (!own?.load || own.help !== help || compareLoads(load, own.load) !== 0)
-    const body = own?.body ?? asked[0]?.body
+  const reps = done.map(({ load, help, amount, reps: own, n, state }) => {
+    if (amount) return `${formatAmount(amount)}${own ? ` and ${own} reps` : ''}`
+    const prescribed = asked[n - 1]
+    const isOther =
+      load && (!prescribed?.load || prescribed.help !== help || compareLoads(load, prescribed.load) !== 0)
+    const body = prescribed?.body ?? asked[0]?.body
     const handled = isOther
       ? ` @ ${formatHandled({ ...(body && { body }), ...(help && { help }) }, load)}`
       : ''
-    return `${state === 'failed' ? 'failed ' : ''}${reps}${handled}`
+    return `${state === 'failed' ? 'failed ' : ''}${own ?? 'done'}${handled}`
   })
   return reps.length ? `: ${reps.join(', ')}` : ''
 }

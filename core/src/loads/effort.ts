@@ -37,7 +37,7 @@ export const effort = defineSource<{ less?: number; under?: number }>({
     if (short) return { less: Number(short[1]?.replace(',', '.')), under: Number(short[2]) }
     return typed === 'effort' || typed === 'by effort' ? {} : null
   },
-  readsMax: (lift) => lift,
+  readsMax: (lift) => [lift],
   price({ lift, max, asked, table = 'handbook' }, { less, under }) {
     if (!max) return { need: 'max', lift }
     const { reps = 1, rir = 0, rest } = asked ?? {}

@@ -18,7 +18,7 @@ export const max = defineSource<Band>({
   params: bandParams(),
   cell: formatBand,
   read: (typed) => bandBefore(typed, /^1rm$/),
-  readsMax: (lift) => lift,
+  readsMax: (lift) => [lift],
   price({ lift, max }, { percent, to }) {
     if (!max) return { need: 'max', lift }
     const stated = to === undefined ? say('max.percent', { percent }) : say('max.band', { percent, to })

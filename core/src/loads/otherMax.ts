@@ -27,7 +27,7 @@ export const otherMax = defineSource<Params>({
     const exercise = exerciseNamed(library, match?.[2] ?? '')
     return match && exercise ? { exercise, percent: Number(match[1]?.replace(',', '.')) } : null
   },
-  readsMax: (_, { exercise, variant }) => ({ exercise, ...(variant && { variant }) }),
+  readsMax: (_, { exercise, variant }) => [{ exercise, ...(variant && { variant }) }],
   price({ library, maxOf }, { exercise, variant, percent }) {
     const lift = { exercise, ...(variant && { variant }) }
     const max = maxOf?.(lift)

@@ -23,7 +23,7 @@ export const repMax = defineSource<{ reps: number; percent: number }>({
     const percent = percentBefore(typed, /^([2-9]|10)rm$/)
     return percent === null ? null : { reps, percent }
   },
-  readsMax: (lift) => lift,
+  readsMax: (lift) => [lift],
   price({ lift, max }, { reps, percent }) {
     if (!max) return { need: 'max', lift }
     const base = repMaxOf(max, reps)

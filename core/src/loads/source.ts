@@ -24,10 +24,10 @@ export type Known = {
   asked?: { reps: number; rir?: number; sets?: number; rest?: number }
   /** The member's body weight. */
   body?: Load
-  /** What the lift has moved this week before this slot: reps times load, in all; null where it has moved nothing. */
-  moved?(): Load | null
-  /** The load of these sets when the slot was last trained; or, marked so, the lift's last at another place. */
-  last?(): { load: Load; date: string; isSamePlace: boolean } | null
+  /** What a lift has moved this week before this slot: reps times load, in all; null where it has moved nothing. */
+  moved?(lift: Lift): Load | null
+  /** The load of these sets when the slot was last trained, or is to be (then without a date); or, marked so, the lift's last at another place. */
+  last?(): { load: Load; date: string | null; isSamePlace: boolean } | null
   /** The template's percents for reps. */
   table?: RepTable
   unit: Unit
@@ -62,12 +62,13 @@ export type Felt = readonly string[]
 export type TopSeen =
   { load: Load | null; felt?: Felt; isOther?: true } | { lacks: 'leftOut' } | { lacks: 'otherLift'; of: Lift }
 
-/** A load as a multiple of something: `percent` of `base`, less `minus`. Nothing is rounded yet. */
+/** A load as a multiple of something: `percent` of `base`, with `plus` on top or less `minus`. Nothing is rounded yet. */
 export type Priced = {
   base: Load
   percent: number
   /** The most of a band, in percent of the base: the member chooses between. */
   to?: number
+  plus?: Load
   minus?: Load
   steps: WhyStep[]
   /** What has acted on the load that it is read off. */
@@ -121,8 +122,8 @@ export type Source<P> = {
   readsReps?: true
   /** Its percentage is one of a max or of body weight: changes by percentage points act on it. */
   isPercentage?: true
-  /** The lift whose max it reads. */
-  readsMax?(lift: Lift, params: P): Lift
+  /** The lifts whose maxes it reads. */
+  readsMax?(lift: Lift, params: P): Lift[]
   /** A role of the slot's own progression that it reads. */
   readsRole?(params: P): string
   price(known: Known, params: P): Priced | Later | Need | null

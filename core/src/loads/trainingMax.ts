@@ -19,7 +19,7 @@ export const trainingMax = defineSource<Band>({
   params: bandParams(),
   cell: (band) => `${formatBand(band)} TM`,
   read: (typed) => bandBefore(typed, /^tm$/),
-  readsMax: (lift) => lift,
+  readsMax: (lift) => [lift],
   price({ lift, max, trainingMax: share }, { percent, to }) {
     if (!max) return { need: 'max', lift }
     if (share === undefined) throw new Error('missing trainingMax of the template')

@@ -25,7 +25,7 @@ import type { Asks } from '../progressions/rule.ts'
 import { triggerOf } from '../triggers/index.ts'
 import { readGoal } from '../template/read/read.ts'
 import { makeable, round, scale, snap, usualRack } from '../units/index.ts'
-import { less } from '../plan/prescribe/onTheBar.ts'
+import { shifted } from '../plan/prescribe/onTheBar.ts'
 import { ramp, warmUpOf, type WarmUp } from '../warmups/index.ts'
 import { exposureOf, handOfUnit } from './exposures.ts'
 
@@ -61,7 +61,7 @@ describe.each(Object.entries(sourceOf))('load source %s', (name, source) => {
     if (!priced || isNeed(priced)) return expect(priced).toEqual(want)
     expectSpoken(priced.steps, source.messages, new Set())
     if (isLater(priced)) return expect(want).toBe('later')
-    expect(less(scale(priced.base, priced.percent), priced.minus)).toEqual(want)
+    expect(shifted(scale(priced.base, priced.percent), priced)).toEqual(want)
   })
 })
 

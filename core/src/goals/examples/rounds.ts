@@ -16,4 +16,11 @@ export const rounds = defineExamples(goal, [
     done: [{ amount: { value: 9, unit: 'rounds' } }],
     meets: false,
   },
+  {
+    say: 'five rounds with a cap, and the four that fitted',
+    goal: { rounds: 5, capSeconds: 1200 },
+    cell: '5 rounds, at most 20:00',
+    done: [{ amount: { value: 4, unit: 'rounds' }, reps: 12 }],
+    meets: false,
+  },
 ])

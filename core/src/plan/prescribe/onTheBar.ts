@@ -1,7 +1,7 @@
 import { type Loading, isDone } from '../../evidence/index.ts'
 import type { Id } from '../../parsing/index.ts'
 import { isSameLift, liftKey, type Lift } from '../../library/index.ts'
-import { topSetStep, sayTopSet, type Felt } from '../../loads/index.ts'
+import { topSetStep, sayTopSet, type Felt, type Priced } from '../../loads/index.ts'
 import type { SetLog, ShownSets } from '../../member/index.ts'
 import { addLoad, compareLoads, lowest, scale, snap, type Load } from '../../units/index.ts'
 import { make, withLoad } from './round.ts'
@@ -146,6 +146,10 @@ function follow(prescribed: ShownSets, before: OnTheBar[], own: OnTheBar, loadin
   return { ...withLoad(prescribed, made), target, why }
 }
 
+/** A load with what is added to it, or taken off it. */
+export const shifted = (load: Load, { plus, minus }: Pick<Priced, 'plus' | 'minus'>): Load =>
+  plus ? addLoad(load, plus) : less(load, minus)
+
 /** A load less another, never below nothing. */
-export const less = (load: Load, minus: Load | undefined): Load =>
+const less = (load: Load, minus: Load | undefined): Load =>
   minus ? { value: Math.max(0, snap(load.value - minus.value)), unit: load.unit } : load

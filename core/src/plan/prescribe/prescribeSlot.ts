@@ -131,7 +131,7 @@ function knownAt(
         ? (heaviestSeen(bar, only) ?? noTop)
         : topOfSlot(template, slot, id, before, other, only),
     role: (role) => roleSeen(situation, own, role),
-    moved: () => movedSoFar(situation, slot, before),
+    moved: (lift) => movedSoFar(situation, lift, before),
     body: evidence.body?.load,
     asked: undefined,
     last: undefined,

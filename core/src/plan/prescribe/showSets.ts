@@ -29,7 +29,7 @@ import {
   type Way,
 } from '../../units/index.ts'
 import { isDeload, nameOf, scalesLoads, type Authored } from '../compile/changes.ts'
-import { less } from './onTheBar.ts'
+import { shifted } from './onTheBar.ts'
 import { make, putLoad, upToStep, type Made } from './round.ts'
 
 /**
@@ -65,9 +65,10 @@ export function showSets(
     }
     return { shown, felt }
   }
-  const asked = price.minus
-    ? scale(less(scale(price.base, draft.percent), price.minus), draft.scale)
-    : multiply(price.base, draft.percent, draft.scale)
+  const asked =
+    price.minus || price.plus
+      ? scale(shifted(scale(price.base, draft.percent), price), draft.scale)
+      : multiply(price.base, draft.percent, draft.scale)
   const whole = cutAdded(asked, draft.added, loading.body)
   const isMeant = prescribed.over === true || prescribed.kind === 'test'
   const most = isMeant ? undefined : price.most
@@ -82,7 +83,7 @@ export function showSets(
     shown.upTo = upper.load
     steps.push(upToStep(upper.load))
   }
-  shown.target = less(scale(price.base, price.percent), price.minus)
+  shown.target = shifted(scale(price.base, price.percent), price)
   const isHeld = ofOwn !== undefined && compareLoads(whole, ofOwn) > 0
   const heaviest = isBand ? upper.total : made.total
   if (allowed && (isHeld || isAbove(allowed, isBand ? heaviest : meant, heaviest)))

@@ -39,7 +39,7 @@ export function advance(
     if (isExposure && slot.by === 'exposure') state.exposures[key] = (state.exposures[key] ?? 0) + 1
     if (program.readsMoved)
       keepMoved(state, place.week, tonnageOf(bar, date !== null), lightening(feltBy(prescribed)))
-    if (verdict !== 'deload' && date) keepLast(state, bar, prescribed, date)
+    if (verdict !== 'deload') keepLast(state, bar, prescribed, date)
     if (isExposure && slot.by === 'toTest') {
       const top = heaviestOf(bar, undefined, date !== null)
       if (top) state.heaviest[heaviest] = heavier(state.heaviest[heaviest], top)
@@ -53,9 +53,14 @@ export function advance(
 }
 
 /** Keeps the load of prescriptions that are asked again at last time's load, without what the member's own changes made of it. */
-function keepLast(state: FoldState, bar: OnTheBar, { own, acting }: Outcome['prescribed'], date: Day): void {
+function keepLast(
+  state: FoldState,
+  bar: OnTheBar,
+  { own, acting }: Outcome['prescribed'],
+  date: Day | null,
+): void {
   for (const prescribed of own.asksLast) {
-    const load = heaviestOf(bar, prescribed, true)
+    const load = heaviestOf(bar, prescribed, date !== null)
     if (!load) continue
     const kept = scale(load, 10_000 / scaleBy('own', acting).scale)
     state.lastLoads[lastKey(own.id, prescribed, own.slot)] = { load: kept, date }

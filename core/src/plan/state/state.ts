@@ -28,9 +28,9 @@ export type FoldState = {
   roles: Record<string, { normal?: RoleLoad; deload?: RoleLoad }>
   /**
    * The heaviest load of prescriptions that are asked at last time's, by slot, prescription and lift, as it would be without the member's
-   * own changes in percent.
+   * own changes in percent; without a date where it is one of a session still to come.
    */
-  lastLoads: Record<string, { load: Load; date: Day }>
+  lastLoads: Record<string, { load: Load; date: Day | null }>
   /** What each lift has moved in the latest week that it was trained in, reps times load, as it would be without that week's changes. */
   moved: Record<string, { week: number; load: Load }>
   /** Phases whose trigger has fired in a week that may be their last, whatever came after it. */

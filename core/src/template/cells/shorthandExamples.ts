@@ -68,6 +68,21 @@ export const shorthandExamples: { typed: string; means: string; say: string }[] 
     say: 'A distance; "2 x 40 m" alone is two trips of one set.',
   },
   {
+    typed: '5 rounds cap 20 min @ none',
+    means: '1 × 5 rounds, at most 20:00 @ no load',
+    say: 'Five rounds, or as many as fit into 20 minutes.',
+  },
+  {
+    typed: '3x8 @ last + 2,5 kg / 5 lb',
+    means: '3 × 8 @ last +2.5kg/5lb',
+    say: 'What was lifted here last time and so much more; − for less.',
+  },
+  {
+    typed: '4x5 @ 12x back squat max in all',
+    means: '4 × 5 @ 12× back squat max in all',
+    say: 'Sets that come to 12 times another lift’s max; “week” is what it has moved this week.',
+  },
+  {
     typed: '4 x 30 in all @ rule',
     means: '4 × 30 in all @ progression',
     say: 'A total, within four sets.',

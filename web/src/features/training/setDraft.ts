@@ -74,7 +74,8 @@ export function measureOf(
   const counts = prescribed.goal ? kindOf(prescribed.goal).logs(prescribed.goal) : 'reps'
   const isTask = prescribed.goal !== undefined && 'task' in prescribed.goal
   const first = before?.load ?? slot.last?.sets[0]?.load
-  const hasMore = prescribed.goal !== undefined && 'most' in prescribed.goal && counts === 'rounds'
+  const { goal } = prescribed
+  const hasMore = goal !== undefined && counts === 'rounds' && ('most' in goal || 'capSeconds' in goal)
   return {
     ...(hasMore && { hasMore }),
     isLoaded: !isTask && (prescribed.load !== null || !isOnBody || first !== undefined),
