@@ -92,6 +92,11 @@ export const templateMeanings: Record<string, Record<string, string>> = {
     counts: 'what a set counts for a muscle, where it differs from the exercise (1 direct, 0.5 indirect)',
     warmUp: 'in place of the template’s; `none` for none',
     rows: 'for every phase whose rotation holds the session',
+    inStages:
+      'sets, and a role, of its own once a stage of its progression has the lift, in every phase; see [Progressions](#progressions)',
+    'inStages[].stage': 'the id of the stage',
+    'inStages[].role': 'the slot’s own role by default',
+    'inStages[].rows': 'sets as in `rows`: one row for all days, or one for each day of the week',
   },
   sets: {
     id: 'the same id in every week is one line through the weeks; “1”, “2” … by default',

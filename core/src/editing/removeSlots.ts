@@ -10,6 +10,7 @@ import {
   type Command,
   type Use,
   type Template,
+  setsOfSlot,
 } from '../template/index.ts'
 import { names, noSlot, step, type Built } from './built.ts'
 import { changesOf } from './phaseFollowers.ts'
@@ -93,7 +94,7 @@ function roleWithout(library: Library, draft: Template, goes: ReadonlySet<Id>): 
   const gone = [...goes].flatMap((id) => draft.slots[id]?.uses ?? [])
   const rolesOf = ({ role }: Use) => (typeof role === 'string' ? [role] : role.byDay)
   for (const [id, slot] of stays)
-    for (const { load } of Object.values(slot.rows).flat(2)) {
+    for (const { load } of setsOfSlot(slot)) {
       const role = sourceOf[load.of].readsRole?.(load)
       if (role === undefined) continue
       const own = new Set(slot.uses.map(({ progression }) => progression))

@@ -4,6 +4,7 @@ import { snap } from '../units/index.ts'
 import {
   fixable,
   rulesOf,
+  setsOfSlot,
   type Fixable,
   type Use,
   type SetPrescription,
@@ -13,9 +14,7 @@ import {
 
 /** Whether any prescription of a slot, in any row, is given a load. */
 export const hasComputedLoad = (slot: Slot): boolean =>
-  Object.values(slot.rows).some((rows) =>
-    rows.some((row) => row.some(({ load }) => sourceOf[load.of].computes)),
-  )
+  setsOfSlot(slot).some(({ load }) => sourceOf[load.of].computes)
 
 /** The most percent of the 1RM that a load states, 0 where it states none. */
 export function percentOfMax(load: LoadBasis, { trainingMax = 100 }: Pick<Template, 'trainingMax'>): number {

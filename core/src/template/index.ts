@@ -1,5 +1,6 @@
 export { cellsByRule, hasComputedLoad, rulesCells, takesScheme, writtenIn } from './computed.ts'
 export { inherit, inherited } from './inherit.ts'
+export { slotInStage } from './slotInStage.ts'
 export { lettersOf } from './letters.ts'
 export { isLighterUse } from './lighterUse.ts'
 export {
@@ -31,6 +32,8 @@ export {
   type SetStyle,
   setStyles,
   type Slot,
+  setsOfSlot,
+  type SlotStage,
   slotsOf,
   type SlotRotation,
   type Template,

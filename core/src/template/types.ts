@@ -116,6 +116,8 @@ export type Slot = Lift & {
   choices?: Lift[]
   by: RowClock
   rows: Record<Id, SetPrescription[][]>
+  /** Sets, and a role, that the slot has in place of these once its lift has come to a stage of its progression. */
+  inStages?: SlotStage[]
   warmUp?: WarmUp | 'none'
   /** One scored thing made of lines: each prescription is a line with its own lift. */
   circuit?: Circuit
@@ -124,6 +126,9 @@ export type Slot = Lift & {
   /** How much a set counts for a muscle, where that is not what the exercise says: 0 to 1. */
   counts?: Partial<Record<Muscle, number>>
 }
+
+/** In every phase: one row, or one for each day of the week. Without a role it keeps the slot's own. */
+export type SlotStage = { stage: Id; role?: Use['role']; rows: SetPrescription[][] }
 
 /** Scored by the time that `rounds` take, with a cap if there is one; or by the rounds and reps that fit into `capSeconds`. */
 export type Circuit = { name: string; by: 'time' | 'rounds'; rounds?: number; capSeconds?: number }
@@ -242,5 +247,11 @@ export function weekAt({ phases }: Template, week: number): { phase: Phase; phas
 
 /** How many rows by week a phase has: one for each week that it may last. */
 export const rowWeeks = ({ weeks }: Phase): number => (typeof weeks === 'number' ? weeks : weeks.most)
+
+/** All that is written of a slot's sets, in whatever week and stage. */
+export const setsOfSlot = ({ rows, inStages = [] }: Pick<Slot, 'rows' | 'inStages'>): SetPrescription[] => [
+  ...Object.values(rows).flat(2),
+  ...inStages.flatMap((one) => one.rows.flat()),
+]
 
 export const slotsOf = ({ sections: parts }: Session): Id[] => parts.flatMap(({ slots }) => slots)

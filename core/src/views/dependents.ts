@@ -9,7 +9,7 @@ import {
   type Library,
 } from '../library/index.ts'
 import { sourceOf } from '../loads/index.ts'
-import { slotsOf, type Ratio, type SetPrescription, type Slot, type Template } from '../template/index.ts'
+import { slotsOf, type Ratio, setsOfSlot, type Slot, type Template } from '../template/index.ts'
 
 /** What is worked out from a lift's max: a slot of a session, or another lift that is tied to it. */
 export type Dependent = { session: string; slot: string } | { ratio: string }
@@ -45,7 +45,7 @@ export function offeredRatios(library: Library, template: Template): Ratio[] {
 
 /** The lifts whose maxes a slot's loads are worked out from. */
 function readsOf({ progressions }: Template, slot: Slot): Lift[] {
-  const prescriptions: SetPrescription[] = Object.values(slot.rows).flat(2)
+  const prescriptions = setsOfSlot(slot)
   const direct = prescriptions.flatMap(
     ({ load, lift }) => sourceOf[load.of].readsMax?.(lift ?? slot, load) ?? [],
   )

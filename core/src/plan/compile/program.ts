@@ -1,6 +1,6 @@
 import { liftKey, isSameLift, type Lift } from '../../library/index.ts'
 import type { Id } from '../../parsing/index.ts'
-import { rulesOf, slotsOf, type Slot, type Template } from '../../template/index.ts'
+import { rulesOf, setsOfSlot, slotInStage, slotsOf, type Slot, type Template } from '../../template/index.ts'
 import { ruleOf } from '../../progressions/index.ts'
 import { compileSlot, type CompiledSlot, type CompiledUse } from './slot.ts'
 
@@ -66,16 +66,24 @@ export function slotsUsing(program: Program, session: Id, progression: Id): read
   return made
 }
 
-/** A slot with a lift, its own where none is given; undefined where the version has no such slot. */
-export function slotOf(program: Program, id: Id, lift?: Lift): CompiledSlot | undefined {
+/**
+ * A slot with a lift, its own where none is given, as it is written or as it stands in a stage of its progression; undefined where the version
+ * has no such slot.
+ */
+export function slotOf(program: Program, id: Id, lift?: Lift, stage?: Id): CompiledSlot | undefined {
   const slot = program.template.slots[id]
   if (!slot) return undefined
   let byLift = program.slots.get(id)
   if (!byLift) program.slots.set(id, (byLift = new Map()))
   const isOwn = !lift || isSameLift(slot, lift)
-  const key = isOwn ? '' : liftKey(lift)
-  let made = byLift.get(key)
-  if (!made) byLift.set(key, (made = compileSlot(program.template, id, isOwn ? slot : asLift(slot, lift))))
+  const own = isOwn ? '' : liftKey(lift)
+  const key = stage === undefined ? own : `${stage}/${own}`
+  const known = byLift.get(key)
+  if (known) return known
+  const asked = isOwn ? slot : asLift(slot, lift)
+  const { progressions } = program.template
+  const made = compileSlot(program.template, id, slotInStage(progressions, asked, stage), stage)
+  byLift.set(key, made)
   return made
 }
 
@@ -86,10 +94,8 @@ function asLift(slot: Slot, { exercise, variant }: Lift): Slot {
 }
 
 const readsMoved = ({ slots }: Template): boolean =>
-  Object.values(slots).some(({ rows }) =>
-    Object.values(rows)
-      .flat(2)
-      .some(({ load }) => load.of === 'tonnage' && load.per === 'week'),
+  Object.values(slots).some((slot) =>
+    setsOfSlot(slot).some(({ load }) => load.of === 'tonnage' && load.per === 'week'),
   )
 
 const hasTurns = ({ sessions, slots, progressions }: Template): boolean =>

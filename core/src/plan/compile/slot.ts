@@ -4,6 +4,7 @@ import { ruleOf } from '../../progressions/index.ts'
 import {
   inherit,
   isLighterUse,
+  setsOfSlot,
   type Phase,
   type Progression,
   type SetPrescription,
@@ -24,6 +25,8 @@ export type CompiledSlot = {
   asksLast: readonly Id[]
   phases: Map<Id, SlotInPhase>
   template: Template
+  /** As it stands in a stage of its progression. */
+  stage: Id | undefined
 }
 
 /** A progression that a slot uses. */
@@ -49,7 +52,7 @@ export type SlotInPhase = {
   inherited: Map<Id, readonly SetPrescription[][]>
 }
 
-export function compileSlot(template: Template, id: Id, slot: Slot): CompiledSlot {
+export function compileSlot(template: Template, id: Id, slot: Slot, stage?: Id): CompiledSlot {
   return {
     id,
     slot,
@@ -58,6 +61,7 @@ export function compileSlot(template: Template, id: Id, slot: Slot): CompiledSlo
     asksLast: asksLast(slot),
     phases: new Map(),
     template,
+    stage,
   }
 }
 
@@ -80,12 +84,12 @@ function stateKey({ stages }: Progression, id: Id, lift: Lift): string {
 export function inPhase(own: CompiledSlot, phase: Id): SlotInPhase {
   const known = own.phases.get(phase)
   if (known) return known
-  const { id, slot, lift, uses, template } = own
+  const { id, slot, lift, uses, template, stage } = own
   const made: SlotInPhase = {
     rows: slot.rows[phase] ?? [],
     key: `${phase}/${id}`,
     heaviest: `${phase}/${id}/${lift}`,
-    lighter: uses.filter(({ use }) => isLighterUse(template, phase, id, use)),
+    lighter: stage === undefined ? uses.filter(({ use }) => isLighterUse(template, phase, id, use)) : [],
     inherited: new Map(),
   }
   own.phases.set(phase, made)
@@ -128,8 +132,8 @@ export function exposureKey(own: CompiledSlot, use: CompiledUse, role: string): 
   return made
 }
 
-function asksLast({ rows }: Slot): Id[] {
+function asksLast(slot: Slot): Id[] {
   const made = new Set<Id>()
-  for (const { id, load } of Object.values(rows).flat(2)) if (load.of === 'lastTime') made.add(id)
+  for (const { id, load } of setsOfSlot(slot)) if (load.of === 'lastTime') made.add(id)
   return [...made]
 }

@@ -5,6 +5,7 @@ import type { Shown } from '../../member/index.ts'
 import { actingOn } from '../compile/changes.ts'
 import { slotOf, writtenSlots, type Program } from '../compile/program.ts'
 import type { Prescribed, Situation } from '../state/situation.ts'
+import { inStage } from './inStage.ts'
 import { lineup, type LineChange } from './lineup.ts'
 import type { OnTheBar } from './onTheBar.ts'
 import { rowAt } from './rows.ts'
@@ -22,7 +23,9 @@ export function prescribe(situation: Situation): { slots: Prescribed[]; changes:
   const trained: Lift[] = []
   const slots: Prescribed[] = []
   for (const line of lines) {
-    const prescribed = prescribeSlot(situation, changes, line, before)
+    const own = inStage(situation, line.own)
+    const stands = own === line.own ? line : { ...line, own }
+    const prescribed = prescribeSlot(situation, changes, stands, before)
     const warmUps = warmUpsFor(situation, prescribed, trained)
     if (warmUps?.length) prescribed.warmUps = warmUps
     trained.push(prescribed.slot)
@@ -39,8 +42,9 @@ export function recall(situation: Situation, shown: Shown): Prescribed[] {
   const recalled: Prescribed[] = []
   for (const id of shownSlots(program, place.session, shown)) {
     const was = shown.slots[id]
-    const own = was && slotOf(program, id, was)
-    if (!own) continue
+    const written = was && slotOf(program, id, was)
+    if (!written) continue
+    const own = inStage(situation, written)
     const acting = actingOn(changes, library, spot, id, own.slot)
     const made: Prescribed = {
       id,

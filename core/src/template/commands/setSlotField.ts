@@ -1,5 +1,6 @@
 import { at, type Id } from '../../parsing/index.ts'
 import { slotName } from '../compare/sayAdjustment.ts'
+import { readSlotStages } from '../read/read.ts'
 import { slotShape } from '../read/shape.ts'
 import { findSlotEnds } from '../read/slotEnds.ts'
 import type { Slot } from '../types.ts'
@@ -15,6 +16,7 @@ const fieldNames = {
   note: 'note',
   rotation: 'exercise rotation',
   choices: 'exercises to choose from',
+  inStages: 'sets by stage',
   circuit: 'circuit',
   capStep: 'the step that caps it',
   counts: 'which muscles it counts for',
@@ -38,6 +40,11 @@ export const setSlotField = defineCommand<{
   check(checker, draft, { slot: id, field, to }) {
     const path = at('slots', id)
     if (to !== null) checker.check(slotShape.pick([field]), { [field]: to }, path)
+    if (field === 'inStages' && to !== null && !checker.issues.length) {
+      const read = readSlotStages(checker, to as unknown[], path)
+      const expected = 'sets by stage written out in full'
+      if (!same(read, to)) checker.add(at(path, field), expected, to)
+    }
     const own = draft.slots[id]
     if (own && !checker.issues.length) findSlotEnds(checker, draft, withField(own, field, to), path)
   },

@@ -7,6 +7,7 @@ import { triggerOf } from '../../triggers/index.ts'
 import { formatRest, wayWords } from '../../units/index.ts'
 import { warmUpOf } from '../../warmups/index.ts'
 import { cellFields, cellNames, detailFields, formatCell } from '../cells/cells.ts'
+import { formatSets } from '../cells/shorthand.ts'
 import { sayAdjustment, slotName, type Difference } from './sayAdjustment.ts'
 import {
   slotsOf,
@@ -139,6 +140,7 @@ function compareSlots(library: Library, before: Template, after: Template): Diff
       ...changed(`${where}, progressions`, ruled(was), ruled(is)),
       ...changed(`${where}, turns`, sayTurns(library, was), sayTurns(library, is)),
       ...changed(`${where}, choices`, sayChoices(library, was), sayChoices(library, is)),
+      ...changed(`${where}, sets by stage`, sayStages(library, before, was), sayStages(library, after, is)),
       ...changed(`${where}, warm-up`, slotWarmUp(was), slotWarmUp(is)),
       ...changed(`${where}, circuit`, was.circuit?.name ?? 'none', is.circuit?.name ?? 'none'),
       ...compareRows(library, after, where, was, is),
@@ -249,6 +251,22 @@ export const sayTurns = (library: Library, { rotation: turns }: Pick<Slot, 'rota
 }
 
 /** "or Front squat or Leg press, as the member chooses"; "none" where a slot offers no other. */
+/** "once Volume, light and heavy day has it (volume, light, heavy): 5 × 5 @ progression / 2 × 5 @ 80% volume". */
+export const sayStages = (
+  library: Library,
+  { progressions }: Pick<Template, 'progressions'>,
+  { uses, inStages = [] }: Pick<Slot, 'uses' | 'inStages'>,
+): string => {
+  const stages = uses.flatMap(({ progression }) => progressions[progression]?.stages ?? [])
+  const said = inStages.map(({ stage, role, rows }) => {
+    const own = stages.find(({ id }) => id === stage)
+    const as = role && ` (${typeof role === 'string' ? role : role.byDay.join(', ')})`
+    const sets = rows.map((row) => formatSets(library, row)).join(' / ')
+    return `once ${own ? ruleOf[own.rule].title : 'a progression that is gone'} has it${as ?? ''}: ${sets}`
+  })
+  return said.join('; ') || 'none'
+}
+
 export const sayChoices = (library: Library, { choices }: Pick<Slot, 'choices'>): string =>
   choices
     ? `or ${choices.map((lift) => liftName(library, lift)).join(' or ')}, as the member chooses`

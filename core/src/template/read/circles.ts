@@ -1,6 +1,6 @@
 import { type Id, at, type Checker } from '../../parsing/index.ts'
 import { sourceOf } from '../../loads/index.ts'
-import type { Template } from '../types.ts'
+import { setsOfSlot, type Template } from '../types.ts'
 
 /** Notes each ring of loads that read one another: none of them could ever be worked out. */
 export function findCircles(checker: Checker, template: Template): void {
@@ -30,7 +30,7 @@ export function findCircles(checker: Checker, template: Template): void {
 function readBy({ slots }: Template, id: Id): Set<Id> {
   const slot = slots[id]
   const found = new Set<Id>()
-  for (const { load } of Object.values(slot?.rows ?? {}).flat(2)) {
+  for (const { load } of slot ? setsOfSlot(slot) : []) {
     const { slot: other } = sourceOf[load.of].reads?.(load) ?? {}
     if (other !== undefined && other !== id) found.add(other)
     const role = sourceOf[load.of].readsRole?.(load)

@@ -6,6 +6,7 @@ import { findSlotEnds, findUnheard, known } from './slotEnds.ts'
 import { ruleOf, type RuleKind } from '../../progressions/index.ts'
 import {
   nominalWeeks,
+  setsOfSlot,
   slotsOf,
   type Section,
   type Phase,
@@ -119,7 +120,7 @@ function findTurns(checker: Checker, { slots }: Template, part: Section, path: s
   if (part.slots.length < 2)
     checker.add(at(path, 'rotation'), 'two slots or more to rotate', part.slots.length)
   for (const id of part.slots)
-    for (const { load } of Object.values(slots[id]?.rows ?? {}).flat(2)) {
+    for (const { load } of slots[id] ? setsOfSlot(slots[id]) : []) {
       const { slot: other } = sourceOf[load.of].reads?.(load) ?? {}
       if (other === undefined || other === id || !part.slots.includes(other)) continue
       const fix = 'Remove the rotation, or base the load on something else.'
@@ -176,7 +177,7 @@ const byId = (phases: Phase[]): Record<Id, Phase> =>
 /** A load below the top set of another slot needs that slot earlier in the same session. */
 function findOrder(checker: Checker, { sessions, slots }: Template, id: Id, slot: Slot, session?: Id): void {
   const order = session === undefined || !sessions[session] ? [] : slotsOf(sessions[session])
-  for (const { load } of Object.values(slot.rows).flat(2)) {
+  for (const { load } of setsOfSlot(slot)) {
     const { slot: other } = sourceOf[load.of].reads?.(load) ?? {}
     if (other === undefined || !slots[other] || !order.includes(id)) continue
     const place = order.indexOf(other)

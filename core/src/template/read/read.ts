@@ -5,7 +5,7 @@ import { goalKeys, goalShapes, keyOf, type Goal } from '../../goals/index.ts'
 import { type Library } from '../../library/index.ts'
 import { warmUpNames, warmUpOf, type WarmUp, type WarmUpName } from '../../warmups/index.ts'
 import { findLooseEnds, findUnfinished } from './looseEnds.ts'
-import { findOverMax } from './slotEnds.ts'
+import { findOverMax, findStrayStages } from './slotEnds.ts'
 import { readAdjustment, readDeload } from './readAdjustment.ts'
 import { settleExercises } from './readExercises.ts'
 import { readKind } from './readKind.ts'
@@ -35,6 +35,7 @@ import {
   type Session,
   type SetPrescription,
   type Slot,
+  type SlotStage,
   type Template,
   type Track,
 } from '../types.ts'
@@ -52,8 +53,10 @@ export function readTemplate(input: unknown, library: Library = {}): ReadTemplat
   return read(library, input, (checker, template) => {
     findUnfinished(checker, template)
     findIdle(checker, template)
-    for (const [id, slot] of Object.entries(template.slots))
+    for (const [id, slot] of Object.entries(template.slots)) {
       findOverMax(checker, template, slot, at('slots', id))
+      findStrayStages(checker, template, slot, at('slots', id))
+    }
   })
 }
 
@@ -236,10 +239,30 @@ export function readSlot(
   const uses = ((slot.uses ?? []) as { progression: Id; role?: Use['role']; full?: true }[]).map(
     ({ progression, role = 'main', full }): Use => ({ progression, role, ...(full && { full }) }),
   )
-  const { warmUp: given, ...rest } = slot as { warmUp?: unknown }
+  const { warmUp: given, inStages, ...rest } = slot as { warmUp?: unknown; inStages?: StageWritten[] }
   const warmUp =
     given === undefined || given === 'none' ? given : readWarmUp(checker, given, at(path, 'warmUp'))
-  return { ...rest, ...(warmUp !== undefined && { warmUp }), uses, by, rows } as Slot
+  const stages = inStages && readSlotStages(checker, inStages, path)
+  return {
+    ...rest,
+    ...(warmUp !== undefined && { warmUp }),
+    uses,
+    by,
+    rows,
+    ...(stages && { inStages: stages }),
+  } as Slot
+}
+
+export const readSlotStages = (checker: Checker, stages: unknown[], path: string): SlotStage[] =>
+  stages.map((one, i) => readSlotStage(checker, one as StageWritten, at(at(path, 'inStages'), i)))
+
+type StageWritten = Omit<SlotStage, 'rows'> & { rows: unknown }
+
+function readSlotStage(checker: Checker, { rows, ...rest }: StageWritten, path: string): SlotStage {
+  const place = at(path, 'rows')
+  const fits = Array.isArray(rows) && rows.length > 0 && rows.length <= limits.days
+  if (!fits) checker.add(place, `1 to ${limits.days} rows: one, or one for each day of the week`, rows)
+  return { ...rest, rows: fits ? rows.map((row, i) => readRow(checker, row, at(place, i))) : [] }
 }
 
 export const readWarmUp = (checker: Checker, value: unknown, path: string): WarmUp | undefined =>

@@ -35,6 +35,7 @@ import {
 export const limits = {
   weeks: 60,
   rotation: 12,
+  days: 14,
   slots: 24,
   sections: 8,
   sets: 30,
@@ -181,6 +182,22 @@ export const sectionShape = strictObject({
     .meta({ expected: 'a rotation of its slots like {"by": "week", "every": 3}' }),
 })
 
+const roleField = () =>
+  mixed<string | { byDay: string[] }>(isRole).meta({
+    expected: 'a role, or {"byDay": [role, …]}',
+    json: {
+      oneOf: [
+        { type: 'string' },
+        {
+          type: 'object',
+          properties: { byDay: { type: 'array', minItems: 1, items: { type: 'string' } } },
+          required: ['byDay'],
+          additionalProperties: false,
+        },
+      ],
+    },
+  })
+
 export const slotShape = strictObject({
   exercise: exerciseField().required(),
   variant: textField('a variant', 60),
@@ -189,20 +206,7 @@ export const slotShape = strictObject({
   uses: listField('progressions that the slot uses', 4, 0).of(
     strictObject({
       progression: idField('a progression’s id').required(),
-      role: mixed<string | { byDay: string[] }>(isRole).meta({
-        expected: 'a role, or {"byDay": [role, …]}',
-        json: {
-          oneOf: [
-            { type: 'string' },
-            {
-              type: 'object',
-              properties: { byDay: { type: 'array', minItems: 1, items: { type: 'string' } } },
-              required: ['byDay'],
-              additionalProperties: false,
-            },
-          ],
-        },
-      }),
+      role: roleField(),
       full: trueField('true, for a full exposure at a percentage below another slot’s'),
     }),
   ),
@@ -239,6 +243,13 @@ export const slotShape = strictObject({
     .meta({ expected: 'what a set counts for a muscle, like {"triceps": 1}' }),
   warmUp: laterField('a warm-up, or "none"'),
   rows: laterField('rows by phase id').required(),
+  inStages: listField('sets in stages of its progression', limits.stages).of(
+    strictObject({
+      stage: idField('a stage of the slot’s progression').required(),
+      role: roleField(),
+      rows: laterField('one row, or one for each day of the week').required(),
+    }),
+  ),
 })
 
 export const setPrescriptionShape = strictObject({

@@ -4,7 +4,15 @@ import { liftKey } from '../../library/index.ts'
 import { sourceOf } from '../../loads/index.ts'
 import { canCarry, ruleOf, type RuleKind } from '../../progressions/index.ts'
 import { isOverMax, percentOfMax, takesScheme } from '../computed.ts'
-import { rulesOf, type Slot, type Template } from '../types.ts'
+import {
+  rulesOf,
+  setsOfSlot,
+  type Progression,
+  type SetPrescription,
+  type Slot,
+  type Template,
+  type Use,
+} from '../types.ts'
 
 /** What a slot's progressions and loads need of the slot itself and of the template. */
 export function findSlotEnds(checker: Checker, template: Template, slot: Slot, path: string): void {
@@ -18,13 +26,10 @@ export function findSlotEnds(checker: Checker, template: Template, slot: Slot, p
         id,
         known(template.progressions),
       )
-    for (const { rule } of rulesOf(progression)) {
-      const { roles } = ruleOf[rule]
-      for (const one of typeof role === 'string' ? [role] : role.byDay)
-        if (!roles.includes(one))
-          checker.add(at(place, 'role'), `a role of ${rule}: ${roles.join(', ')}`, one)
-    }
+    for (const { rule, id: stage } of stagesOf(progression))
+      if (!stageOf(slot, stage)?.role) findRole(checker, rule, role, at(place, 'role'))
   })
+  findStageEnds(checker, slot, path)
   findRivals(checker, template, slot, path)
   if (slot.by === 'toTest' && !slot.capStep)
     checker.add(
@@ -38,12 +43,68 @@ export function findSlotEnds(checker: Checker, template: Template, slot: Slot, p
   findLoadEnds(checker, template, slot, path)
 }
 
+/** Stages of a progression, and its rules of single phases, which have no stage of their own. */
+const stagesOf = (progression: Progression | undefined): { rule: RuleKind; id?: Id }[] => [
+  ...(progression?.stages ?? []),
+  ...(progression?.inPhases ?? []).map(({ rule }) => ({ rule })),
+]
+
+const stageOf = ({ inStages }: Slot, id: Id | undefined) => inStages?.find(({ stage }) => stage === id)
+
+function findRole(checker: Checker, rule: RuleKind, role: Use['role'], path: string): void {
+  const { roles } = ruleOf[rule]
+  for (const one of typeof role === 'string' ? [role] : role.byDay)
+    if (!roles.includes(one)) checker.add(path, `a role of ${rule}: ${roles.join(', ')}`, one)
+}
+
+/** Sets in stages have a progression whose stages they are, and nothing that counts rows otherwise. */
+function findStageEnds(checker: Checker, { inStages, by, circuit }: Slot, path: string): void {
+  if (!inStages) return
+  if (circuit || by === 'toTest')
+    checker.add(
+      at(path, 'inStages'),
+      circuit ? 'no circuit beside sets in stages' : 'no rows counted to a test day beside sets in stages',
+      by,
+      'Keep one of them.',
+    )
+  inStages.forEach(({ stage }, i) => {
+    if (inStages.findIndex((one) => one.stage === stage) < i)
+      checker.add(`${at(path, 'inStages')}[${i}].stage`, 'a stage that is not named before', stage)
+  })
+}
+
+/**
+ * Sets for a stage that none of the slot's progressions has, or in a role that its rule does not have. A draft on its way may have them: a
+ * stage that is put in has its sets first, and one that is taken out leaves them.
+ */
+export function findStrayStages(
+  checker: Checker,
+  { progressions }: Template,
+  slot: Slot,
+  path: string,
+): void {
+  slot.inStages?.forEach(({ stage, role }, i) => {
+    const place = `${at(path, 'inStages')}[${i}]`
+    const all = slot.uses.flatMap(({ progression }) => progressions[progression]?.stages ?? [])
+    const own = all.find(({ id }) => id === stage)
+    if (own && role) findRole(checker, own.rule, role, `${place}.role`)
+    if (own) return
+    const there = all.map(({ id }) => id).join(', ') || 'none'
+    checker.add(
+      `${place}.stage`,
+      'a stage of a progression that the slot uses',
+      stage,
+      `There are: ${there}. Name one of them, or leave these sets out.`,
+    )
+  })
+}
+
 /**
  * Loads above the 1RM that are no test and are not said to be meant. A version that was published before this was asked reads all the
  * same: the plan holds such loads to the max.
  */
-export function findOverMax(checker: Checker, template: Template, { rows }: Slot, path: string): void {
-  for (const { prescribed, place } of writtenLines(rows, path))
+export function findOverMax(checker: Checker, template: Template, slot: Slot, path: string): void {
+  for (const { prescribed, place } of writtenLines(slot, path))
     if (isOverMax(prescribed, template))
       checker.add(
         `${place}.load.percent`,
@@ -54,20 +115,29 @@ export function findOverMax(checker: Checker, template: Template, { rows }: Slot
 }
 
 /** The lines of a slot with their places in the file: a row that is written once for all weeks has its first alone. */
-function writtenLines(rows: Slot['rows'], path: string) {
-  return Object.entries(rows).flatMap(([phase, list]) =>
+function writtenLines({ rows, inStages = [] }: Slot, path: string) {
+  const lists: [string, SetPrescription[][]][] = [
+    ...Object.entries(rows).map(([phase, list]): [string, SetPrescription[][]] => [
+      at(at(path, 'rows'), phase),
+      list,
+    ]),
+    ...inStages.map((one, i): [string, SetPrescription[][]] => [
+      `${at(path, 'inStages')}[${i}].rows`,
+      one.rows,
+    ]),
+  ]
+  return lists.flatMap(([place, list]) =>
     [...new Set(list)].flatMap((row) =>
       row.map((prescribed, j) => ({
         prescribed,
         j,
         isLast: j === row.length - 1,
-        place: `${at(at(path, 'rows'), phase)}[${list.indexOf(row)}][${j}]`,
+        place: `${place}[${list.indexOf(row)}][${j}]`,
       })),
     ),
   )
 }
 
-/** The lines of a circuit have a lift each, and nothing else has; sets without an end stand at the end. */
 function findChoices(checker: Checker, slot: Slot, path: string): void {
   const { choices, rotation, circuit } = slot
   if (!choices) return
@@ -86,8 +156,10 @@ function findChoices(checker: Checker, slot: Slot, path: string): void {
   })
 }
 
-function findLines(checker: Checker, { circuit, rows, uses }: Slot, path: string): void {
-  for (const { prescribed, place, isLast } of writtenLines(rows, path)) {
+/** The lines of a circuit have a lift each, and nothing else has; sets without an end stand at the end. */
+function findLines(checker: Checker, slot: Slot, path: string): void {
+  const { circuit, uses } = slot
+  for (const { prescribed, place, isLast } of writtenLines(slot, path)) {
     const { lift, goal } = prescribed
     if (circuit && !lift)
       checker.add(`${place}.lift`, 'the lift of this line of the circuit', undefined, 'Add it.')
@@ -132,7 +204,7 @@ function findLoadEnds(checker: Checker, template: Template, slot: Slot, path: st
         !(typeof role === 'string' && ruleOf[rule].quiet?.includes(role)),
     ),
   )
-  for (const { prescribed, place: line, j } of writtenLines(slot.rows, path)) {
+  for (const { prescribed, place: line, j } of writtenLines(slot, path)) {
     const { load, goal } = prescribed
     const place = `${line}.load`
     if (load.of === 'trainingMax' && template.trainingMax === undefined) {
@@ -168,30 +240,25 @@ function findLoadEnds(checker: Checker, template: Template, slot: Slot, path: st
   }
 }
 
-const setsOf = (slot: Slot): Set<Id> =>
-  new Set(
-    Object.values(slot.rows)
-      .flat(2)
-      .map(({ id }) => id),
-  )
+const setsOf = (slot: Slot): Set<Id> => new Set(setsOfSlot(slot).map(({ id }) => id))
 
 /** Whether a slot of one of the same progressions has the role. */
 function isFed({ slots }: Template, { uses }: Slot, role: string): boolean {
   const own = new Set(uses.map(({ progression }) => progression))
-  return Object.values(slots).some((slot) =>
-    slot.uses.some(
-      (one) =>
-        own.has(one.progression) &&
-        (typeof one.role === 'string' ? one.role === role : one.role.byDay.includes(role)),
-    ),
+  const isIt = (one: Use['role']) => (typeof one === 'string' ? one === role : one.byDay.includes(role))
+  return Object.values(slots).some(
+    ({ uses: others, inStages = [] }) =>
+      others.some((one) => own.has(one.progression)) &&
+      (others.some((one) => own.has(one.progression) && isIt(one.role)) ||
+        inStages.some((one) => one.role && isIt(one.role))),
   )
 }
 
 /** A progression of loads that gives a slot no load anywhere would never be heard, but in a role that moves nothing. */
 export function findUnheard(checker: Checker, { progressions }: Template, slot: Slot, path: string): void {
-  const isHeard = Object.values(slot.rows)
-    .flat(2)
-    .some(({ load }) => load.of === 'progression' || sourceOf[load.of].readsRole)
+  const isHeard = setsOfSlot(slot).some(
+    ({ load }) => load.of === 'progression' || sourceOf[load.of].readsRole,
+  )
   slot.uses.forEach(({ progression }, i) => {
     const givesLoads = rulesOf(progressions[progression]).some(({ rule }) =>
       ruleOf[rule].writes.includes('load'),
@@ -200,18 +267,20 @@ export function findUnheard(checker: Checker, { progressions }: Template, slot: 
       const fix = 'Write "load": {"of": "progression"}.'
       checker.add(at(at(path, 'uses'), i), 'at least one load of the progression', progression, fix)
     }
-    for (const { rule } of rulesOf(progressions[progression]))
-      findUncarried(checker, rule, slot, `${at(path, 'uses')}[${i}]`)
+    for (const { rule, id } of stagesOf(progressions[progression])) {
+      const rows = stageOf(slot, id)?.rows ?? Object.values(slot.rows).flat()
+      findUncarried(checker, rule, rows, `${at(path, 'uses')}[${i}]`)
+    }
   })
 }
 
 /** A rule that only some goals can carry needs a slot that has one. */
-function findUncarried(checker: Checker, rule: RuleKind, { rows }: Slot, path: string): void {
+function findUncarried(checker: Checker, rule: RuleKind, rows: SetPrescription[][], path: string): void {
   const { carriedBy, title } = ruleOf[rule]
   if (!carriedBy) return
-  const isCarried = Object.values(rows)
-    .flat()
-    .some((row) => row.some((prescribed) => takesScheme(row, prescribed) && canCarry(carriedBy, prescribed)))
+  const isCarried = rows.some((row) =>
+    row.some((prescribed) => takesScheme(row, prescribed) && canCarry(carriedBy, prescribed)),
+  )
   if (isCarried) return
   const { goal, least } = carriedBy.sample
   const said = JSON.stringify(goal).replace(/[:,]/g, '$& ')

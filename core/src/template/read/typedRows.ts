@@ -14,21 +14,31 @@ export function readTypedRows(checker: Checker, { slots, trainingMax }: Head): u
   if (!isRecord(slots)) return slots
   const template = { trainingMax, progressions: {} } as Template
   return mapped(slots, (slot, id) => {
-    if (!isRecord(slot) || !isRecord(slot.rows)) return slot
-    const asked = askedWith(slot)
-    const path = at(at('slots', id), 'rows')
-    const rows = mapped(slot.rows, (list, phase) => {
-      if (!Array.isArray(list)) return list
-      return list.map((row: unknown, i) => {
-        const place = at(at(path, phase), i)
-        if (typeof row === 'string') return readLines(checker, row, place, { asked, template })
-        if (!Array.isArray(row)) return row
-        return row.map((line: unknown, j) =>
-          typeof line === 'string' ? readOne(checker, line, at(place, j), { asked, template }) : line,
-        )
+    if (!isRecord(slot)) return slot
+    const given = { asked: askedWith(slot), template }
+    const path = at('slots', id)
+    const { rows, inStages } = slot
+    const made = { ...slot }
+    if (isRecord(rows))
+      made.rows = mapped(rows, (list, phase) => readList(checker, list, at(at(path, 'rows'), phase), given))
+    if (Array.isArray(inStages))
+      made.inStages = inStages.map((one: unknown, i) => {
+        const place = at(at(at(path, 'inStages'), i), 'rows')
+        return isRecord(one) ? { ...one, rows: readList(checker, one.rows, place, given) } : one
       })
-    })
-    return { ...slot, rows }
+    return made
+  })
+}
+
+function readList(checker: Checker, list: unknown, path: string, given: With): unknown {
+  if (!Array.isArray(list)) return list
+  return list.map((row: unknown, i) => {
+    const place = at(path, i)
+    if (typeof row === 'string') return readLines(checker, row, place, given)
+    if (!Array.isArray(row)) return row
+    return row.map((line: unknown, j) =>
+      typeof line === 'string' ? readOne(checker, line, at(place, j), given) : line,
+    )
   })
 }
 

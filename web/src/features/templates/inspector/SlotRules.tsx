@@ -20,6 +20,7 @@ import { optionsOf, SelectField } from '../../../ui/Select.tsx'
 import { edit } from '../editorSlice.ts'
 import { mint } from '../mint.ts'
 import { RoleFields } from './RoleFields.tsx'
+import { StageSets } from './StageSets.tsx'
 import {
   placesAWeek,
   setFull,
@@ -84,6 +85,17 @@ function Uses({ draft, slotId, slot, put }: PartProps) {
                 Stop using {title}
               </Button>
             </p>
+            {draft.progressions[progression]?.stages.slice(1).map((later) => (
+              <StageSets
+                key={later.id}
+                draft={draft}
+                slotId={slotId}
+                slot={slot}
+                use={use}
+                stage={later}
+                put={put}
+              />
+            ))}
             {isBelowAnother(draft, slotId, use) && (
               <label className="mt-1 flex items-center gap-2">
                 <input

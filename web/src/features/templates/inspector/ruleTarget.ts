@@ -10,6 +10,7 @@ import {
   type Template,
 } from '@young-oak/core/template'
 import { mint } from '../mint.ts'
+import { slotsFor, withoutStage } from './slotStages.ts'
 
 /** What a rule's form is about: a stage of a progression, or the rule that it has in one phase. */
 export type Target = { progression: Id } & (
@@ -54,11 +55,15 @@ export function commandFor(draft: Template, target: Target, to: RuleOfStage, way
   const at = { progression: id, stage: target.stage }
   if (!isWays && to.rule === now.rule.rule)
     return { do: 'setParams', ...at, from: now.rule.params, to: to.params }
-  if (!isWays) return { do: 'setRule', ...at, from: now.rule, to }
   const stages = from.stages.map((one) =>
     one.id === target.stage ? ({ id: one.id, ...to, ...ways } as ProgressionStage) : one,
   )
-  return differ(from, { ...from, stages }, id)
+  const isLater = from.stages[0]?.id !== target.stage
+  const slots = isRule && isLater ? slotsFor(draft, id, target.stage, to.rule) : []
+  const own: Command | null = isWays
+    ? differ(from, { ...from, stages }, id)
+    : { do: 'setRule', ...at, from: now.rule, to }
+  return own && several([...slots, own])
 }
 
 /** A progression with one more rule at its end; the one before it hands the lift on when it has stalled. */
@@ -79,8 +84,12 @@ export function removeStage(draft: Template, id: Id, stage: Id): Command | null 
   if (!from || from.stages.length < 2) return null
   const kept = from.stages.filter((one) => one.id !== stage)
   const { until: _, offers: __, ...last } = kept.at(-1) as ProgressionStage
-  return differ(from, { ...from, stages: [...kept.slice(0, -1), last as ProgressionStage] }, id)
+  const own = differ(from, { ...from, stages: [...kept.slice(0, -1), last as ProgressionStage] }, id)
+  return own && several([own, ...withoutStage(draft, stage)])
 }
+
+const several = (commands: Command[]): Command =>
+  commands.length === 1 ? (commands[0] as Command) : { do: 'several', commands }
 
 export function removePhaseRule(draft: Template, id: Id, phase: Id): Command | null {
   const from = draft.progressions[id]

@@ -57,7 +57,10 @@ export function stopUsing(draft: Template, slotId: Id, progression: Id): Command
   const uses = slot.uses.filter((one) => one.progression !== progression)
   const givesLoads = (one: Use) =>
     rulesOf(draft.progressions[one.progression]).some(({ rule }) => ruleOf[rule].writes.includes('load'))
-  const to = uses.some(givesLoads) ? { ...slot, uses } : withoutRule({ ...slot, uses })
+  const { inStages = [], ...rest } = slot
+  const stays = inStages.filter(({ stage }) => !own.stages.some(({ id }) => id === stage))
+  const left: Slot = { ...rest, uses, ...(stays.length && { inStages: stays }) }
+  const to = uses.some(givesLoads) ? left : withoutRule(left)
   const set: Command = { do: 'setSlot', slot: slotId, from: slot, to }
   const isUsed = Object.entries(draft.slots).some(
     ([id, other]) => id !== slotId && other.uses.some((one) => one.progression === progression),
@@ -138,22 +141,21 @@ export function setTurns(draft: Template, slotId: Id, turns: SlotRotation | null
 }
 
 /** The rows with sets that a rule can work with: the first of each takes its load and a goal of its kind, unless one does already. */
-function carrying(slot: Slot, kind: RuleKind): Slot {
+const carrying = (slot: Slot, kind: RuleKind): Slot => mapRows(slot, (row) => carryRow(row, kind))
+
+export function carryRow(row: SetPrescription[], kind: RuleKind): SetPrescription[] {
   const { writes, carriedBy } = ruleOf[kind]
   const sample = sampleGroup(kind)
   const fits = (prescribed: SetPrescription) =>
     (!writes.includes('load') || prescribed.load.of === 'progression') &&
     (!carriedBy || canCarry(carriedBy, prescribed))
-  return mapRows(slot, (row) => {
-    if (row.some(fits)) return row
-    return row.map((prescribed, i): SetPrescription => {
-      if (i > 0) return prescribed
-      const goal =
-        !carriedBy || carriedBy.fits(prescribed.goal) ? {} : { goal: sample.goal, sets: sample.sets }
-      const own = { ...prescribed, ...goal }
-      const least = carriedBy?.isFree && own.least === undefined ? { least: Math.min(3, own.sets) } : {}
-      return { ...own, ...least, ...(writes.includes('load') && { load: sample.load }) }
-    })
+  if (row.some(fits)) return row
+  return row.map((prescribed, i): SetPrescription => {
+    if (i > 0) return prescribed
+    const goal = !carriedBy || carriedBy.fits(prescribed.goal) ? {} : { goal: sample.goal, sets: sample.sets }
+    const own = { ...prescribed, ...goal }
+    const least = carriedBy?.isFree && own.least === undefined ? { least: Math.min(3, own.sets) } : {}
+    return { ...own, ...least, ...(writes.includes('load') && { load: sample.load }) }
   })
 }
 
