@@ -15,4 +15,4 @@ export {
   weekWith,
 } from './course.ts'
 export { hasPlace, type Place, placesOf, rowOnPaper } from './places.ts'
-export { inTurn, partInTurn, turnOf } from './rotations.ts'
+export { inTurn, liftOnPaper, partInTurn, turnOf } from './rotations.ts'

@@ -1,5 +1,5 @@
-import { declareSteps } from '../words/index.ts'
-import { listField, percentOffField, wholeField } from '../parsing/index.ts'
+import { type WhyStep, declareSteps } from '../words/index.ts'
+import { choiceField, listField, percentOffField, wholeField } from '../parsing/index.ts'
 import { formatNumber, inUnit, scale, type Load, type Rise } from '../units/index.ts'
 import {
   riseWords,
@@ -9,14 +9,17 @@ import {
   startingWith,
   type FirstLoad,
 } from './firstLoad.ts'
-import { defineRule } from './rule.ts'
+import { defineRule, isBarely, type Hand } from './rule.ts'
 import { creditOf, repsOfSets } from './scheme.ts'
 import { addedField, startSteady, stepOrReset, type Steady } from './steady.ts'
 
 const say = declareSteps({
   'growingSquares.larger': '{from} was missed on {date}: next {side} × {side} at −{percent}%, down to {load}',
-  'growingSquares.again':
-    'the last scheme was missed on {date}: back to {side} × {side} at its heaviest hit, {load}',
+  'growingSquares.barely':
+    '{from} was barely made on {date}: next {side} × {side} at −{percent}%, down to {load}',
+  'growingSquares.inTime':
+    '{weeks} weeks are over: next {side} × {side} at {from} −{percent}%, down to {load}',
+  'growingSquares.again': 'the last scheme is over: back to {side} × {side} at its heaviest hit, {load}',
 })
 
 type Params = FirstLoad & {
@@ -25,8 +28,14 @@ type Params = FirstLoad & {
   step: Rise
   /** What is taken off, in percent of the load, when a larger square begins; 1 to 50. */
   lowerBy: number
+  /** What ends a square: a miss where nothing is stated, or a hit that is barely made, before there is a miss. */
+  until?: (typeof ends)[number]
+  /** A square lasts no longer, from the week of its first exposure; 1 to 12. */
+  weeks?: number
 }
-type State = Steady & { at: number; best: (Load | null)[] }
+const ends = ['miss', 'barely'] as const
+/** `since`: the week of the first exposure on a square, where its weeks are counted. */
+type State = Steady & { at: number; best: (Load | null)[]; since?: number }
 
 /** As many sets as reps, heavier until a miss; then the next larger square, lighter; after the largest, the first from where it stood. */
 export const growingSquares = defineRule<Params, State>({
@@ -43,6 +52,8 @@ export const growingSquares = defineRule<Params, State>({
       .required(),
     step: addedField(),
     lowerBy: percentOffField().required(),
+    until: choiceField(ends),
+    weeks: wholeField('weeks on a square at most', 1, 12),
   }),
   fields: {
     ...firstLoadWords,
@@ -52,36 +63,51 @@ export const growingSquares = defineRule<Params, State>({
     lowerBy: {
       label: 'Cut when the scheme changes',
       unit: '% of the load',
-      hint: 'After a miss the next scheme starts at this much less.',
+      hint: 'The next scheme starts at this much less.',
+    },
+    until: {
+      label: 'The next scheme comes',
+      unit: null,
+      hint: 'Barely made: the last set at 0 RIR.',
+      choices: {
+        '': 'after a miss',
+        miss: 'after a miss',
+        barely: 'after a hit that is barely made, or a miss',
+      },
+    },
+    weeks: {
+      label: 'A scheme lasts at most',
+      unit: 'weeks',
+      hint: 'Then the next one. Empty: as long as there is no miss.',
     },
   },
   sentence: (p) =>
     `For trained lifters. ${sayFirstLoad(p)}. ${p.sides.map((side) => `${side} × ${side}`).join(', then ')}; after each hit: +${sayRise(p.step)}. ` +
-    `After a miss: the next scheme at −${formatNumber(p.lowerBy)}%. After a miss in the last scheme: the first one at its heaviest hit.`,
+    `${p.until === 'barely' ? 'After a hit that is barely made, or a miss' : 'After a miss'}${sayWeeks(p)}: the next scheme at −${formatNumber(p.lowerBy)}%. ` +
+    `After the last scheme: the first one at its heaviest hit.`,
   start: (known, p) => startSteady(known, p, { at: 0, best: p.sides.map(() => null) }),
-  next({ at, best, ...steady }, exposure, { sides, step, lowerBy }, hand) {
+  inTime(state, p, { week }, hand) {
+    const { weeks } = p
+    if (weeks === undefined || state.since === undefined || week - state.since < weeks) return state
+    const from = inUnit(state.load, hand.unit)
+    return nextSquare(state, from, p, hand, (data) => say('growingSquares.inTime', { ...data, weeks }))
+  },
+  next(state, exposure, p, hand) {
+    const { at, best, since, ...steady } = state
     const { date, verdict, target } = exposure
+    const { sides, step, lowerBy } = p
     const from = inUnit(target ?? steady.load, hand.unit)
-    if (verdict === 'hit') {
-      const reached = sides.map((_, i) => (i === at ? from : (best[i] ?? null)))
-      return {
-        ...stepOrReset(steady, exposure, { step, misses: 1, resetBy: lowerBy }, hand),
-        at,
-        best: reached,
-      }
+    const reached = sides.map((_, i) => (i === at && verdict === 'hit' ? from : (best[i] ?? null)))
+    const isOver = verdict === 'miss' || (p.until === 'barely' && isBarely(exposure))
+    if (date && isOver) {
+      const id = verdict === 'miss' ? 'growingSquares.larger' : 'growingSquares.barely'
+      return nextSquare({ ...state, best: reached }, from, p, hand, (data) => say(id, { ...data, date }))
     }
-    if (verdict === 'hold' || !date)
-      return { ...stepOrReset(steady, exposure, { step, misses: 1, resetBy: lowerBy }, hand), at, best }
-    const to = (at + 1) % sides.length
-    const own = to === 0 ? best[0] : null
-    const load = own ? inUnit(own, hand.unit) : hand.land(scale(from, 100 - lowerBy), from)
-    const data = { from, date, side: sides[to] ?? 0, load, percent: lowerBy }
     return {
-      load,
-      misses: 0,
-      at: to,
-      best,
-      why: [say(own ? 'growingSquares.again' : 'growingSquares.larger', data)],
+      ...stepOrReset(steady, exposure, { step, misses: 1, resetBy: lowerBy }, hand),
+      at,
+      best: reached,
+      ...(p.weeks !== undefined && { since: since ?? exposure.at.week }),
     }
   },
   credits(state, shown, { sides }) {
@@ -104,6 +130,37 @@ export const growingSquares = defineRule<Params, State>({
       asked: ['6 × 6 @ 80', '6 × 6 @ 82.5', '6 × 6 @ 85', '8 × 8 @ 67.5', '8 × 8 @ 70', '6 × 6 @ 82.5'],
     },
     {
+      say: 'before there is a miss: 62.5 was made without a rep in reserve',
+      params: {
+        startLoad: { kg: 60, lb: 135 },
+        sides: [6, 8],
+        step: { kg: 2.5, lb: 5 },
+        lowerBy: 20,
+        until: 'barely',
+      },
+      max: null,
+      exposures: [
+        { verdict: 'hit', rir: [3, 3, 3, 2, 2, 2] },
+        { verdict: 'hit', rir: [2, 2, 1, 1, 1, 0] },
+        'hit',
+        'miss',
+      ],
+      asked: ['6 × 6 @ 60', '6 × 6 @ 62.5', '8 × 8 @ 50', '8 × 8 @ 52.5', '6 × 6 @ 62.5'],
+    },
+    {
+      say: 'two weeks on each square',
+      params: {
+        startLoad: { kg: 100, lb: 220 },
+        sides: [6, 8],
+        step: { kg: 2.5, lb: 5 },
+        lowerBy: 10,
+        weeks: 2,
+      },
+      max: null,
+      exposures: ['hit', 'hit', 'hit', 'hit', 'hit'],
+      asked: ['6 × 6 @ 100', '6 × 6 @ 102.5', '8 × 8 @ 92.5', '8 × 8 @ 95', '6 × 6 @ 102.5', '6 × 6 @ 105'],
+    },
+    {
       say: 'a square that was never done has no history: it begins lower',
       params: { startLoad: { kg: 100, lb: 220 }, sides: [6, 8], step: { kg: 2.5, lb: 5 }, lowerBy: 10 },
       max: null,
@@ -112,3 +169,25 @@ export const growingSquares = defineRule<Params, State>({
     },
   ],
 })
+
+/** The next larger square with less on the bar; after the largest the first one, from where it stood. */
+function nextSquare(
+  { at, best }: Pick<State, 'at' | 'best'>,
+  from: Load,
+  { sides, lowerBy }: Params,
+  hand: Hand,
+  why: (data: { from: Load; side: number; load: Load; percent: number }) => WhyStep,
+): State {
+  const to = (at + 1) % sides.length
+  const side = sides[to] ?? 0
+  const own = to === 0 ? best[0] : null
+  if (own) {
+    const load = inUnit(own, hand.unit)
+    return { load, misses: 0, at: to, best, why: [say('growingSquares.again', { side, load })] }
+  }
+  const load = hand.land(scale(from, 100 - lowerBy), from)
+  return { load, misses: 0, at: to, best, why: [why({ from, side, load, percent: lowerBy })] }
+}
+
+const sayWeeks = ({ weeks }: Params): string =>
+  weeks === undefined ? '' : `, or after ${weeks === 1 ? 'a week' : `${weeks} weeks`}`

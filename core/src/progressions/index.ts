@@ -13,6 +13,6 @@ export type {
   Starting,
   TopSet,
 } from './rule.ts'
-export { canCarry } from './rule.ts'
+export { canCarry, isBarely } from './rule.ts'
 export { sampleSets as sampleGroup, sampleRole } from './sample.ts'
 export { saySteady } from './steady.ts'

@@ -5,7 +5,7 @@ import type { Fields, Messages, WhyStep } from '../words/index.ts'
 import type { Goal, OtherGoal } from '../goals/index.ts'
 import type { Lift, Library } from '../library/index.ts'
 import type { MaxInForce, Need } from '../loads/index.ts'
-import type { Load, Rise, Span, Unit } from '../units/index.ts'
+import { highest, lowest, type Load, type Rise, type Span, type Unit } from '../units/index.ts'
 
 /** What a rule may know when it starts on a lift. */
 export type Starting = {
@@ -93,6 +93,14 @@ export type Exposure = {
   /** A stop sign ended the sets before the last one. */
   ended?: true
   answers?: Answers
+}
+
+/** Whether a hit had nothing to spare in its last set, as far as was noted. */
+export function isBarely({ verdict, asked, reps, amrap, rir }: Exposure): boolean {
+  if (verdict !== 'hit') return false
+  if (rir?.at(-1) === 0) return true
+  const last = amrap ?? (lowest(asked) < highest(asked) ? reps.at(-1) : undefined)
+  return last !== undefined && last <= lowest(asked)
 }
 
 /** Things of the member's that a rule needs for numbers: their unit, and what they can make at home. */
@@ -188,6 +196,8 @@ export type Rule<P, S> = {
   sentence(params: P): string
   start(known: Starting, params: P): S | Need
   next(state: S, exposure: Exposure, params: P, hand: Hand): S
+  /** What time alone has made of the state by a place of the plan, before it asks there or hears of it; the same state where nothing. */
+  inTime?(state: S, params: P, at: RuleAt, hand: Hand): S
   ask(state: S, role: string, params: P, at: RuleAt): Asks
   /** Parameters that act only at its start, beside those of a first load. */
   onlyAtStart?: readonly string[]

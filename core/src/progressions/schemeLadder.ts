@@ -1,5 +1,5 @@
 import { declareSteps } from '../words/index.ts'
-import { listField, percentOffField, strictObject } from '../parsing/index.ts'
+import { listField, percentOffField, strictObject, wholeField } from '../parsing/index.ts'
 import { formatNumber, inUnit, scale, type Rise } from '../units/index.ts'
 import { firstLoadWords, sayFirstLoad, sayRise, startingWith, type FirstLoad } from './firstLoad.ts'
 import { defineRule } from './rule.ts'
@@ -19,11 +19,17 @@ import { addedField, afterMisses, resetFields, startSteady, stepOrReset, type St
 
 const say = declareSteps({
   'schemeLadder.on': '{load} was missed on {date}, {misses} in a row: next {sets} × {reps} at the same load',
+  'schemeLadder.inTime': '{weeks} weeks of {before} are over: next {sets} × {reps} at the same load, {load}',
+  'schemeLadder.backInTime':
+    '{weeks} weeks of the last scheme are over: back to {sets} × {reps} at {from} −{percent}%, down to {load}',
   'schemeLadder.back':
     'the last scheme was missed on {date}, {misses} in a row: back to {sets} × {reps} at {from} −{percent}%, down to {load}',
 })
 
-type Stage = Scheme & { step: Rise }
+type Stage = Scheme & {
+  step: Rise
+  /** It lasts no longer, from the week of its first exposure; 1 to 12. */ weeks?: number
+}
 type Params = FirstLoad & {
   /** 2 to 6 rungs, the first one first: 5 × 5, 4 × 4, 3 × 3, each with what a hit adds. */
   schemes: Stage[]
@@ -32,9 +38,13 @@ type Params = FirstLoad & {
   /** What is taken off, in percent of the load, when it goes from the last rung back to the first; 1 to 50. */
   backBy: number
 } & Plus
-type State = Steady & { scheme: number }
+/** `since`: the week of the first exposure on a rung whose weeks are counted. */
+type State = Steady & { scheme: number; since?: number }
 
-/** Fewer and heavier sets each time the lift stops rising: the same load on the next rung, and after the last one back with less. */
+/**
+ * Fewer and heavier sets each time the lift stops rising, or after so many weeks: the same load on the next rung, and after the last one back
+ * with less.
+ */
 export const schemeLadder = defineRule<Params, State>({
   kind: 'schemeLadder',
   title: 'Fewer, heavier sets after misses',
@@ -49,6 +59,7 @@ export const schemeLadder = defineRule<Params, State>({
         strictObject({
           ...schemeFields,
           step: addedField(),
+          weeks: wholeField('weeks on the rung at most', 1, 12),
         }),
       )
       .required(),
@@ -63,6 +74,11 @@ export const schemeLadder = defineRule<Params, State>({
     'schemes.#.reps': { label: 'Scheme #', unit: 'reps', hint: 'Reps of each set.' },
     'schemes.#.step.kg': { label: 'Scheme #: step after a hit', unit: 'kg', hint: 'Give it in kg and lb.' },
     'schemes.#.step.lb': { label: 'Scheme #: step after a hit', unit: 'lb', hint: 'Give it in kg and lb.' },
+    'schemes.#.weeks': {
+      label: 'Scheme #: for at most',
+      unit: 'weeks',
+      hint: 'Then the next one, without misses. Empty: until the misses.',
+    },
     ...plusWords,
     misses: {
       label: 'Misses in a row before the next scheme',
@@ -76,14 +92,29 @@ export const schemeLadder = defineRule<Params, State>({
     },
   },
   sentence: (p) =>
-    `${sayFirstLoad(p)}. ${p.schemes.map((scheme) => `${sayScheme(scheme)}, after each hit +${sayRise(scheme.step)}`).join('; then ')}${sayPlus(p)}. ` +
+    `${sayFirstLoad(p)}. ${p.schemes.map((scheme) => `${sayScheme(scheme)}, after each hit +${sayRise(scheme.step)}${sayWeeks(scheme)}`).join('; then ')}${sayPlus(p)}. ` +
     `${afterMisses(p.misses)}: the next scheme with the same load; in the last scheme: the first one at −${formatNumber(p.backBy)}%.`,
   start: (known, p) => startSteady(known, p, { scheme: 0 }),
-  next({ scheme, ...steady }, exposure, { schemes, misses, backBy }, hand) {
-    const { step } = schemes[scheme % schemes.length] as Stage
+  inTime(state, { schemes, backBy }, { week }, hand) {
+    const { load: from, scheme, since } = state
+    const own = schemes[scheme % schemes.length] as Stage
+    const { weeks } = own
+    if (weeks === undefined || since === undefined || week - since < weeks) return state
+    const to = (scheme + 1) % schemes.length
+    const { sets, reps } = schemes[to] as Stage
+    const data = { weeks, before: sayScheme(own), sets, reps, load: from }
+    if (to > 0) return { load: from, misses: 0, scheme: to, why: [say('schemeLadder.inTime', data)] }
+    const load = hand.land(scale(inUnit(from, hand.unit), 100 - backBy), inUnit(from, hand.unit))
+    const why = [say('schemeLadder.backInTime', { ...data, from, load, percent: backBy })]
+    return { load, misses: 0, scheme: 0, why }
+  },
+  next({ scheme, since, ...steady }, exposure, { schemes, misses, backBy }, hand) {
+    const { step, weeks } = schemes[scheme % schemes.length] as Stage
     const { date, verdict } = exposure
-    if (verdict !== 'miss' || !date || steady.misses + 1 < misses)
-      return { ...stepOrReset(steady, exposure, { step, misses, resetBy: backBy }, hand), scheme }
+    if (verdict !== 'miss' || !date || steady.misses + 1 < misses) {
+      const next = stepOrReset(steady, exposure, { step, misses, resetBy: backBy }, hand)
+      return { ...next, scheme, ...(weeks !== undefined && { since: since ?? exposure.at.week }) }
+    }
     const from = inUnit(exposure.target ?? steady.load, hand.unit)
     const to = (scheme + 1) % schemes.length
     const { sets, reps } = schemes[to] as Stage
@@ -140,6 +171,36 @@ export const schemeLadder = defineRule<Params, State>({
       asked: ['2 × 8+ every set @ 100', '2 × 8+ every set @ 102.5', '2 × 5+ every set @ 102.5'],
     },
     {
+      say: 'two weeks of 5 × 5, and 4 × 4 until it is missed',
+      params: {
+        startLoad: { kg: 100, lb: 220 },
+        schemes: [
+          { sets: 5, reps: 5, step: { kg: 2.5, lb: 5 }, weeks: 2 },
+          { sets: 4, reps: 4, step: { kg: 2.5, lb: 5 } },
+        ],
+        misses: 1,
+        backBy: 10,
+      },
+      max: null,
+      exposures: ['hit', 'hit', 'hit', 'miss'],
+      asked: ['5 × 5 @ 100', '5 × 5 @ 102.5', '4 × 4 @ 105', '4 × 4 @ 107.5', '5 × 5 @ 95'],
+    },
+    {
+      say: 'a week on each, and back with 10% off',
+      params: {
+        startLoad: { kg: 100, lb: 220 },
+        schemes: [
+          { sets: 5, reps: 5, step: { kg: 2.5, lb: 5 }, weeks: 1 },
+          { sets: 3, reps: 3, step: { kg: 5, lb: 10 }, weeks: 1 },
+        ],
+        misses: 2,
+        backBy: 10,
+      },
+      max: null,
+      exposures: ['hit', 'hit', 'hit'],
+      asked: ['5 × 5 @ 100', '3 × 3 @ 102.5', '5 × 5 @ 95', '3 × 3 @ 97.5'],
+    },
+    {
       say: 'a hold changes neither scheme nor load',
       params: {
         startLoad: { kg: 100, lb: 220 },
@@ -156,3 +217,6 @@ export const schemeLadder = defineRule<Params, State>({
     },
   ],
 })
+
+const sayWeeks = ({ weeks }: Stage): string =>
+  weeks === undefined ? '' : `, for at most ${weeks === 1 ? 'a week' : `${weeks} weeks`}`

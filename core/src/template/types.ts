@@ -92,9 +92,12 @@ export type Section = {
   rotation?: { by: 'week' | 'day'; every: number }
 }
 
-/** After every so many weeks of the phase, places of the week or phases the next lift has its turn, and after the last the slot's own. */
+/**
+ * After every so many weeks of the phase, places of the week, phases, or exposures of the slot in the plan the next lift has its turn, and
+ * after the last the slot's own.
+ */
 export type SlotRotation = { with: Lift[]; by: (typeof rotationClocks)[number]; every: number }
-export const rotationClocks = ['week', 'day', 'phase'] as const
+export const rotationClocks = ['week', 'day', 'phase', 'exposure'] as const
 
 /**
  * What a row is chosen by: the week of the phase; the exposures of the slot in the phase, begun again after the last row; the

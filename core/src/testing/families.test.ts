@@ -21,7 +21,7 @@ import {
 import { deloadOf } from '../deloads/index.ts'
 import { isLater, isNeed, type Known, sourceOf } from '../loads/index.ts'
 import { ruleOf, type Starting } from '../progressions/index.ts'
-import type { Asks } from '../progressions/rule.ts'
+import type { Asks, RuleAt } from '../progressions/rule.ts'
 import { triggerOf } from '../triggers/index.ts'
 import { readGoal } from '../template/read/read.ts'
 import { makeable, round, scale, snap, usualRack } from '../units/index.ts'
@@ -95,6 +95,7 @@ describe.each(Object.entries(ruleOf))('rule %s', (name, rule) => {
       const one = exposures[i]
       return (typeof one === 'object' && one.at) || { week: i + 1, inWeek: 1 }
     }
+    const stand = (at: RuleAt) => (state = freeze(rule.inTime?.(state, params, at, hand) ?? state))
     const asks = [rule.ask(state, role, params, weekly(0))]
     exposures.forEach((one, i) => {
       const given = typeof one === 'string' ? { verdict: one } : one
@@ -106,7 +107,8 @@ describe.each(Object.entries(ruleOf))('rule %s', (name, rule) => {
       expectSpoken(rule.ask(ahead, role, params, at).steps, rule.messages, seen)
       state = freeze(rule.next(state, exposure, params, hand))
       expect(JSON.parse(JSON.stringify(state))).toEqual(state)
-      asks.push(rule.ask(state, role, params, weekly(i + 1)))
+      const then = weekly(i + 1)
+      asks.push(rule.ask(stand(then), role, params, then))
     })
     expect(asks.map(sayAsks)).toEqual(asked)
     for (const { steps } of asks) expectSpoken(steps, rule.messages, seen)

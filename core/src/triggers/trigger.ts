@@ -10,6 +10,9 @@ export type Run = {
   /** The heaviest load that was a hit, and how many exposures ago it rose to that. */
   heaviest: Load | null
   sinceBest: number
+  /** The plan's weeks of its first exposure and of its last one. */
+  first: number | null
+  last: number | null
 }
 
 /**
@@ -18,7 +21,14 @@ export type Run = {
  */
 export type Heard = { verdict: 'hit' | 'miss'; technique?: 'good' | 'poor'; ended?: true; barely?: true }
 
-export const freshRun: Run = { exposures: 0, recent: [], heaviest: null, sinceBest: 0 }
+export const freshRun: Run = {
+  exposures: 0,
+  recent: [],
+  heaviest: null,
+  sinceBest: 0,
+  first: null,
+  last: null,
+}
 
 export const longestRecent = 12
 
@@ -35,6 +45,8 @@ export type Trigger<P> = {
   /** "when 3 of the last 4 exposures are misses". */
   sentence(params: P): string
   fires(run: Run, params: P): boolean
+  /** Whether time alone has fired it, by a week of the plan: nothing has to be trained for that. */
+  isDue?(run: Run, params: P, week: number): boolean
   examples: { say: string; params: P; run: Run; want: boolean }[]
 }
 

@@ -8,7 +8,7 @@ export function inStage({ program, state, evidence, place }: Situation, own: Com
   const { inStages } = own.slot
   if (!inStages) return own
   for (const use of own.uses) {
-    const { stage, isOfPhase } = currentStage(use, state, place.phase.id, evidence.handovers)
+    const { stage, isOfPhase } = currentStage(use, state, place, evidence.handovers)
     if (!isOfPhase && inStages.some((one) => one.stage === stage.id))
       return slotOf(program, own.id, own.slot, stage.id) ?? own
   }

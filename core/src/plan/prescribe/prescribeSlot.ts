@@ -10,6 +10,7 @@ import { actingOn, isDeload, scalesLoads, type Author, type Authored } from '../
 import { rowIn, type CompiledSlot } from '../compile/slot.ts'
 import { capped } from './countdown.ts'
 import { ableFor, loadingAt, type Loading, maxFor } from '../../evidence/index.ts'
+import { handOf } from './hand.ts'
 import type { Line } from './lineup.ts'
 import { heaviestSeen, type OnTheBar } from './onTheBar.ts'
 import { askProgressions, nothingAsked, type Asked } from '../progress/progress.ts'
@@ -36,7 +37,7 @@ export function prescribeSlot(
   const first = firstScale(own, acting)
   const max = maxFor(library, evidence, slot, template.maxes, situation.day)
   const asked = own.uses.length
-    ? askProgressions({ situation, own, body, unit: loading.home.unit, first, max })
+    ? askProgressions({ situation, own, body, unit: loading.home.unit, first, max }, handOf)
     : nothingAsked
   const able = ableAt(situation, slot)
   const bar: OnTheBar & { felt: Felt[] } = { slot: id, lift: slot, prescriptions: [], sets: [], felt: [] }

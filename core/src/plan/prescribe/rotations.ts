@@ -8,6 +8,7 @@ import { declareSteps, type WhyStep } from '../../words/index.ts'
 import { slotOf, writesVariant } from '../compile/program.ts'
 import type { CompiledSlot } from '../compile/slot.ts'
 import type { Situation } from '../state/situation.ts'
+import { turnKey } from '../state/state.ts'
 import { currentStage } from '../progress/currentStage.ts'
 
 const say = declareSteps({ 'choice.chosen': 'chosen in place of {own}: {lift}' })
@@ -31,7 +32,9 @@ export function liftInTurn(situation: Situation, id: Id): { lift: Lift } | undef
   const own = slotOf(situation.program, id)
   if (!own) return undefined
   const { slot } = own
-  const turned = slot.rotation && turnOf(situation.template, situation.place, slot.rotation)
+  const { template, state, place } = situation
+  const exposures = state.exposures[turnKey(id)] ?? 0
+  const turned = slot.rotation && turnOf(template, place, slot.rotation, exposures)
   if (turned) return { lift: turned }
   const variant = rangeOf(situation, own)
   return variant === undefined ? undefined : { lift: { exercise: slot.exercise, variant } }
@@ -44,7 +47,7 @@ function rangeOf(
 ): string | undefined {
   for (const use of uses) {
     if (!rulesOf(use.progression).some(writesVariant)) continue
-    const { stage, running } = currentStage(use, state, place.phase.id, evidence.handovers)
+    const { stage, running } = currentStage(use, state, place, evidence.handovers)
     const rule = ruleOf[stage.rule]
     const first = { scale: 100, points: 0, steps: [] }
     const known = { library, lift: slot, max: null, unit: evidence.unit, first, last: null }

@@ -1,4 +1,5 @@
 import { handoverKey } from '../../facts/index.ts'
+import type { Place } from '../../calendar/index.ts'
 import type { Id } from '../../parsing/index.ts'
 import { type WhyStep, declareSteps } from '../../words/index.ts'
 import { ruleOf, type Stage } from '../../progressions/index.ts'
@@ -37,14 +38,14 @@ export type CurrentStage = {
 export function currentStage(
   { id, progression, key }: CompiledUse,
   state: FoldState,
-  phase: Id,
+  { phase: { id: phase }, week }: Pick<Place, 'phase' | 'week'>,
   handovers: readonly string[],
 ): CurrentStage {
   const { stages, inPhases } = progression
   const first = stages[0]
   if (!first) throw new Error(`missing stage in progression "${id}"`)
   const kept = state.progressions[key]
-  const stage = stageOf(stages, kept, id, handovers) ?? first
+  const stage = stageOf(stages, kept, id, { week, handovers }) ?? first
   const own = inPhases?.find((one) => one.phase === phase)
   const inForce = own ? ({ ...own, id: stage.id } as ProgressionStage) : stage
   const isOfPhase = own !== undefined
@@ -59,18 +60,20 @@ export function currentStage(
   return { stage: inForce, running, isOfPhase, wasOfPhase }
 }
 
-/** The stage that is kept, or the one after it where that is on offer and somebody has taken it: what was taken stands. */
+/** The stage that is kept, or the one after it where its time is over, or where that is on offer and somebody has taken it: what was taken stands. */
 function stageOf(
   stages: ProgressionStage[],
   kept: Running | undefined,
   id: Id,
-  handovers: readonly string[],
+  { week, handovers }: { week: number; handovers: readonly string[] },
 ): ProgressionStage | undefined {
   if (!kept) return undefined
   const stage = stages.find((one) => one.id === kept.stage) ?? stages.find(({ rule }) => rule === kept.rule)
-  if (!stage?.offers) return stage
-  const after = nextStage(stages, stage)
-  return after && handovers.includes(handoverKey(id, after.id)) ? after : stage
+  const after = stage && nextStage(stages, stage)
+  if (!stage || !after) return stage
+  if (stage.offers) return handovers.includes(handoverKey(id, after.id)) ? after : stage
+  const { until } = stage
+  return until && triggerOf[until.trigger].isDue?.(kept.run, until, week) ? after : stage
 }
 
 export const nextStage = (

@@ -1,11 +1,20 @@
 import type { WhyStep } from '../../words/index.ts'
 import type { Goal } from '../../goals/index.ts'
+import type { Lift } from '../../library/index.ts'
 import { isNeed, type Need, type Priced } from '../../loads/index.ts'
-import { ruleOf, type Asks, type Exposure, type Hand, type RuleAt } from '../../progressions/index.ts'
+import {
+  isBarely,
+  ruleOf,
+  type Asks,
+  type Exposure,
+  type Hand,
+  type RuleAt,
+} from '../../progressions/index.ts'
 import { freshRun, longestRecent, type Heard, type Run, triggerOf } from '../../triggers/index.ts'
 import { writtenIn, type Fixable, type ProgressionStage } from '../../template/index.ts'
-import { compareLoads, highest, lowest, type Load } from '../../units/index.ts'
+import { compareLoads, type Load } from '../../units/index.ts'
 import { roleAt, type CompiledUse } from '../compile/slot.ts'
+import type { Situation } from '../state/situation.ts'
 import type { FoldState, Running } from '../state/state.ts'
 import { lastOf } from '../carry.ts'
 import { handover, nextStage, currentStage, sayStage, type CurrentStage } from './currentStage.ts'
@@ -30,16 +39,24 @@ export type Asked = {
   steps: readonly WhyStep[]
 }
 
+/** What a lift's rules need of the member for numbers. */
+type HandOf = (
+  library: Situation['library'],
+  evidence: Situation['evidence'],
+  lift: Lift,
+  template: Situation['template'],
+) => Hand
+
 export const nothingAsked: Asked = { moreSets: 0, steps: [] }
 
 /** What the slot's progressions ask at a place of the week, or what one needs before it can start. */
-export function askProgressions(known: RuleInputs): Asked {
-  const { state, place, evidence } = known.situation
+export function askProgressions(known: RuleInputs, handOf: HandOf): Asked {
+  const { library, template, state, place, evidence } = known.situation
   if (!known.own.uses.length) return nothingAsked
   const asked: Asked = { moreSets: 0, steps: nothingAsked.steps }
   for (const use of known.own.uses) {
     const role = roleAt(use.use, place.inWeek)
-    const stands = currentStage(use, state, place.phase.id, evidence.handovers)
+    const stands = currentStage(use, state, place, evidence.handovers)
     const { stage, running } = stands
     const rule = ruleOf[stage.rule]
     if (rule.quiet?.includes(role)) continue
@@ -49,7 +66,10 @@ export function askProgressions(known: RuleInputs): Asked {
       asked.load = own
       continue
     }
-    const asks = rule.ask(own, role, stage.params, ruleAt(known, use))
+    const at = ruleAt(known, use)
+    const hand = rule.inTime && handOf(library, evidence, known.own.slot, template)
+    const stood = hand ? rule.inTime?.(own, stage.params, at, hand) : own
+    const asks = rule.ask(stood ?? own, role, stage.params, at)
     const steps = spoken(use, stands, asks.steps)
     if (asks.load) asked.load = loadOf(asks.load, steps, running)
     else asked.steps = asked.steps.length ? [...asked.steps, ...steps] : steps
@@ -94,13 +114,15 @@ export function progress(
   hand: Hand,
 ): void {
   const { place, evidence } = known.situation
-  const { stage, running, isOfPhase } = currentStage(use, state, place.phase.id, evidence.handovers)
+  const { stage, running, isOfPhase } = currentStage(use, state, place, evidence.handovers)
   const rule = ruleOf[stage.rule]
   // A rule of loads hears nothing of a session in which it gave none.
   if (rule.quiet?.includes(given.role) || (rule.writes.includes('load') && !given.target)) return
   const own = running?.state ?? rule.start(starting(known, lastOf(state, use, running)), stage.params)
   if (isNeed(own)) return
-  const counted = countsFor(own, given, stage, ruleAt(known, use))
+  const at = ruleAt(known, use)
+  const stood = rule.inTime?.(own, stage.params, at, hand) ?? own
+  const counted = countsFor(stood, given, stage, at)
   if (!counted) return
   const { state: from, exposure } = counted
   const isFixed = fixed.length > 0 && fixed.some((cell) => rule.writes.includes(writtenIn[cell]))
@@ -183,14 +205,6 @@ function waitsFor({ waits }: ProgressionStage, { date, verdict, technique }: Exp
   return sayStage(technique === 'poor' ? 'stage.poor' : 'stage.unmarked', { date })
 }
 
-/** Whether a hit had nothing to spare in its last set, as far as was noted. */
-function isBarely({ verdict, asked, reps, amrap, rir }: Exposure): boolean {
-  if (verdict !== 'hit') return false
-  if (rir?.at(-1) === 0) return true
-  const last = amrap ?? (lowest(asked) < highest(asked) ? reps.at(-1) : undefined)
-  return last !== undefined && last <= lowest(asked)
-}
-
 function runAfter(run: Run, exposure: Exposure): Run {
   const { verdict, target, technique, ended } = exposure
   if (verdict === 'hold') return run
@@ -207,5 +221,7 @@ function runAfter(run: Run, exposure: Exposure): Run {
     recent,
     heaviest: isBest ? target : run.heaviest,
     sinceBest: isBest ? 0 : run.sinceBest + 1,
+    first: run.first ?? exposure.at.week,
+    last: exposure.at.week,
   }
 }

@@ -8,7 +8,7 @@ import { scaleBy } from '../prescribe/prescribeSlot.ts'
 import { trainedRow } from '../prescribe/rows.ts'
 import type { Outcome } from '../state/fold.ts'
 import type { Situation } from '../state/situation.ts'
-import { lastKey, type FoldState } from '../state/state.ts'
+import { lastKey, turnKey, type FoldState } from '../state/state.ts'
 import { tellProgressions } from './hear.ts'
 import { signShows } from './weeks.ts'
 
@@ -36,7 +36,8 @@ export function advance(
     const bar: OnTheBar = { slot: id, lift: slot, prescriptions, sets: done }
     if (verdict !== 'deload' && slot.by === 'week')
       state.rows[key] = trainedRow(state.rows[key], row, place.week)
-    if (isExposure && slot.by === 'exposure') state.exposures[key] = (state.exposures[key] ?? 0) + 1
+    if (isExposure && slot.by === 'exposure') count(state, key)
+    if (isExposure && slot.rotation?.by === 'exposure') count(state, turnKey(id))
     if (program.readsMoved)
       keepMoved(state, place.week, tonnageOf(bar, date !== null), lightening(feltBy(prescribed)))
     if (verdict !== 'deload') keepLast(state, bar, prescribed, date)
@@ -50,6 +51,10 @@ export function advance(
   const mayEnd = typeof phase.weeks !== 'number' && phaseWeek >= phase.weeks.least
   if (mayEnd && !state.ended.includes(phase.id) && signShows(state, phase))
     state.ended = [...state.ended, phase.id]
+}
+
+const count = ({ exposures }: FoldState, key: string): void => {
+  exposures[key] = (exposures[key] ?? 0) + 1
 }
 
 /** Keeps the load of prescriptions that are asked again at last time's load, without what the member's own changes made of it. */

@@ -20,7 +20,7 @@ export type FoldState = {
   carried: Readonly<Record<string, LastExposure>> | null
   /** Rows by week that each slot has trained, by phase and slot. */
   rows: Record<string, RowsTrained>
-  /** Exposures of each slot, by phase and slot. */
+  /** Exposures of each slot, by phase and slot; where lifts take turns by them, of the whole plan. */
   exposures: Record<string, number>
   /** The heaviest load trained, by phase, slot and lift, where rows are counted back from a test day. */
   heaviest: Record<string, Load>
@@ -102,3 +102,6 @@ export const copyState = (state: FoldState): FoldState => ({
 /** What the load of a prescription is kept by, for the next time. */
 export const lastKey = (slot: Id, prescribed: Id, lift: Lift): string =>
   `${slot}/${prescribed}/${liftKey(lift)}`
+
+/** What the exposures of a slot are counted by over all phases: a phase has an id. */
+export const turnKey = (slot: Id): string => `/${slot}`

@@ -244,13 +244,14 @@ export const sayProgression = ({ stages, inPhases = [] }: Progression): string =
 /** "in turn with Front squat, every 3 weeks"; "none" where a slot keeps its lift. */
 export const sayTurns = (library: Library, { rotation: turns }: Pick<Slot, 'rotation'>): string => {
   if (!turns) return 'none'
-  const what = { week: 'week', day: 'day of the week', phase: 'phase' }[turns.by]
+  const what = { week: 'week', day: 'day of the week', phase: 'phase', exposure: 'exposure' }[turns.by]
   const every =
-    turns.every === 1 ? `every ${what}` : `every ${turns.every} ${what.replace(/^(week|day|phase)/, '$1s')}`
+    turns.every === 1
+      ? `every ${what}`
+      : `every ${turns.every} ${what.replace(/^(week|day|phase|exposure)/, '$1s')}`
   return `alternates with ${turns.with.map((lift) => liftName(library, lift)).join(', ')}, ${every}`
 }
 
-/** "or Front squat or Leg press, as the member chooses"; "none" where a slot offers no other. */
 /** "once Volume, light and heavy day has it (volume, light, heavy): 5 × 5 @ progression / 2 × 5 @ 80% volume". */
 export const sayStages = (
   library: Library,
@@ -267,6 +268,7 @@ export const sayStages = (
   return said.join('; ') || 'none'
 }
 
+/** "or Front squat or Leg press, as the member chooses"; "none" where a slot offers no other. */
 export const sayChoices = (library: Library, { choices }: Pick<Slot, 'choices'>): string =>
   choices
     ? `or ${choices.map((lift) => liftName(library, lift)).join(' or ')}, as the member chooses`

@@ -190,6 +190,13 @@ export function readLength(checker: Checker, value: unknown, path: string): Leng
   const { progression, ...sign } = length.until as { progression?: unknown }
   const until = readTrigger(checker, sign, at(path, 'until'))
   if (!isId(progression)) checker.add(at(at(path, 'until'), 'progression'), 'a progression’s id', progression)
+  if (until?.trigger === 'weeks')
+    checker.add(
+      at(at(path, 'until'), 'trigger'),
+      'a trigger that is trained for',
+      until.trigger,
+      'The weeks of a phase are its "least" and "most".',
+    )
   if (!until || !isId(progression)) return undefined
   return { least: length.least, most: length.most, until: { ...until, progression } }
 }

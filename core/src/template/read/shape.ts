@@ -213,7 +213,7 @@ export const slotShape = strictObject({
   rotation: strictObject({
     with: listField('lifts that alternate with the slot’s own', 6).of(liftField().required()).required(),
     by: choiceField(rotationClocks).required(),
-    every: wholeField('weeks, days or phases between changes', 1, 26).required(),
+    every: wholeField('weeks, days, phases or exposures between changes', 1, 26).required(),
   })
     .default(undefined)
     .meta({ expected: 'a rotation like {"with": [{"exercise": "frontSquat"}], "by": "week", "every": 3}' }),

@@ -20,6 +20,7 @@ import { optionsOf, SelectField } from '../../../ui/Select.tsx'
 import { edit } from '../editorSlice.ts'
 import { mint } from '../mint.ts'
 import { RoleFields } from './RoleFields.tsx'
+import { SavedField } from './SavedField.tsx'
 import { StageSets } from './StageSets.tsx'
 import {
   placesAWeek,
@@ -177,6 +178,7 @@ const clockWords: Record<SlotRotation['by'], string> = {
   week: 'weeks of the phase',
   day: 'days of the week',
   phase: 'phases',
+  exposure: 'exposures',
 }
 
 function Turns({ slot, onPut }: { slot: Slot; onPut: (turns: SlotRotation | null) => void }) {
@@ -206,6 +208,21 @@ function Turns({ slot, onPut }: { slot: Slot; onPut: (turns: SlotRotation | null
           exercise !== slot.exercise
         }
         onChoose={(exercise) => exercise && onPut({ ...turns, with: [...turns.with, { exercise }] })}
+      />
+      <SavedField
+        key={turns.with.length}
+        label={`Add a variant of ${liftName(library, { exercise: slot.exercise })} to the rotation`}
+        hint="A grip, an angle, a range: with its own max and progress."
+        value=""
+        onSave={(typed) => {
+          const variant = typed.slice(0, 60)
+          const isThere = [slot, ...turns.with].some(
+            (one) => one.exercise === slot.exercise && one.variant === variant,
+          )
+          if (isThere) return 'It is in the rotation already.'
+          onPut({ ...turns, with: [...turns.with, { exercise: slot.exercise, variant }] })
+          return undefined
+        }}
       />
       {turns.with.length > 0 && (
         <div className="grid grid-cols-2 gap-3">

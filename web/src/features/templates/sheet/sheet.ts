@@ -1,6 +1,6 @@
 import { slotSpot, weekSpot } from '@young-oak/core/adjustments'
 import type { Id } from '@young-oak/core/parsing'
-import { inTurn, partInTurn, placesOf, rowOnPaper, turnOf, type Place } from '@young-oak/core/calendar'
+import { inTurn, liftOnPaper, partInTurn, placesOf, rowOnPaper, type Place } from '@young-oak/core/calendar'
 import { liftKey, type Lift, type Library } from '@young-oak/core/library'
 import type { PlannedSession } from '@young-oak/core/plan'
 import {
@@ -141,7 +141,7 @@ function linesOf(
     .flatMap(({ progression }) => template.progressions[progression] ?? [])
     .map(sayProgression)
     .join(' ')
-  const lift = (slot.rotation && turnOf(template, place, slot.rotation)) ?? slot
+  const lift = liftOnPaper(template, place, slot)
   const week = weekSpot(phase.id, place.phaseWeek, null)
   const spot = slotSpot(library, { ...week, session }, slotId, lift)
   const marks = track ? trackAt(library, template, track, spot, prescriptions) : []
