@@ -10,6 +10,8 @@ export { wave } from './wave.ts'
 // Sets and reps that change with the load.
 export { schemeLadder } from './schemeLadder.ts'
 export { recordRotation } from './recordRotation.ts'
+export { standingRecords } from './standingRecords.ts'
+export { dropRecords } from './dropRecords.ts'
 export { growingSquares } from './growingSquares.ts'
 // Days of one lift in several roles.
 export { volumeHeavy } from './volumeHeavy.ts'

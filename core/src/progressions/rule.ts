@@ -86,6 +86,8 @@ export type Exposure = {
   top?: TopSet | null
   /** The sets that were done, for a rule that compares them with the last ones itself. */
   sets?: SetSeen[]
+  /** The sets that were done of each drop below today's top set, for a rule that keeps a record of each. */
+  lines?: { id: string; sets: SetSeen[] }[]
   /** What was shown of sets and goal, which a late or corrected log may have moved away from what the rule would show now. */
   shown?: SchemeShown
   /** The mark of the session's sets: poor if one of them was, good if one was marked so and none poor. */
@@ -137,6 +139,8 @@ export type Asks = {
   variant?: string
   /** The sets are judged by so many reps in all, and no set by itself. */
   total?: number
+  /** What is said of single lines of the sets, by their ids. */
+  lines?: Record<string, WhyStep[]>
   steps: WhyStep[]
 }
 
@@ -185,6 +189,8 @@ export type Rule<P, S> = {
   readsTop?: true
   /** It compares what was done itself: a lighter load that was chosen is heard as what it is. */
   hearsLighter?: true
+  /** It hears each drop below the top set by itself. */
+  hearsLines?: true
   /**
    * The state as it was when it asked what was shown, for a rule that writes sets or goals; null where it never asked that. `order`: whether
    * what was shown asks more (above 0) or less than the state's own; 0 where they are the same or do not compare.

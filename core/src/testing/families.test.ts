@@ -111,7 +111,8 @@ describe.each(Object.entries(ruleOf))('rule %s', (name, rule) => {
       asks.push(rule.ask(stand(then), role, params, then))
     })
     expect(asks.map(sayAsks)).toEqual(asked)
-    for (const { steps } of asks) expectSpoken(steps, rule.messages, seen)
+    for (const { steps, lines = {} } of asks)
+      for (const said of [steps, ...Object.values(lines)]) expectSpoken(said, rule.messages, seen)
   })
   test('uses every message that it declares', () => {
     expect([...Object.keys(rule.messages)].filter((id) => !seen.has(id))).toEqual([])
@@ -119,7 +120,8 @@ describe.each(Object.entries(ruleOf))('rule %s', (name, rule) => {
 })
 
 function sayAsks(asks: Asks): number | string | undefined {
-  const { load, moreSets, sets, least, goal, variant, amount, moreReps, rir } = asks
+  const { load, moreSets, sets, least, goal, variant, amount, moreReps, rir, lines } = asks
+  if (lines) return sayLines(lines)
   if (least !== undefined) return `at least ${least}`
   if (variant !== undefined) return variant
   if (amount !== undefined) return String(amount)
@@ -129,6 +131,15 @@ function sayAsks(asks: Asks): number | string | undefined {
       .join(', ')
   if (!goal) return load?.value ?? (sets ? `${sets} sets` : moreSets)
   return `${sets ? `${sets} × ` : ''}${kindOf(goal).cell(goal)}${load ? ` @ ${load.value}` : ''}`
+}
+
+/** What there is to beat, line by line. */
+function sayLines(lines: NonNullable<Asks['lines']>): string {
+  const said = Object.entries(lines).map(([id, [first]]) => {
+    const { load, reps } = first?.data as { load: { value: number; unit: string }; reps: number }
+    return `${id} ${load.value} ${load.unit} × ${reps}`
+  })
+  return said.join(', ') || 'nothing'
 }
 
 describe.each(Object.entries(goalOf))('goal %s', (name, kind) => {

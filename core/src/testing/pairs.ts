@@ -95,11 +95,13 @@ const trackOf = (dice: Dice): object[] => [
 ]
 
 /** A slot of the first one's exercise that reads it: its top set today, or what it has moved this week. */
-function readerOf(dice: Dice, { slot }: MadeSlot, phases: { id: string }[]): MadeSlot {
+function readerOf(dice: Dice, { slot, progressions }: MadeSlot, phases: { id: string }[]): MadeSlot {
+  // What sets for as many reps as possible will move nobody knows before they are done.
+  const isOpen = JSON.stringify(progressions).includes('standingRecords')
   const load = dice.among<object>([
     { of: 'topSet', percent: 80, slot: 's0' },
     { of: 'topSet', drop: { kg: 20, lb: 40 }, slot: 's0' },
-    { of: 'tonnage', times: 0.5, per: 'week' },
+    isOpen ? { of: 'topSet', percent: 90, slot: 's0' } : { of: 'tonnage', times: 0.5, per: 'week' },
     { of: 'lastTime', percent: 90 },
   ])
   const prescribed = { sets: 1 + dice.upTo(3), goal: { reps: 1 + dice.upTo(7) }, load }
@@ -148,7 +150,7 @@ function slotOf(dice: Dice, id: string, phases: string[]): MadeSlot {
     const exercise = dice.among([...bars, ...others])
     const front = [{ exercise: 'frontSquat' }]
     const turns = dice.maybe(0.3)
-      ? { rotation: { with: front, by: 'week', every: 1 } }
+      ? { rotation: { with: front, by: dice.among(['week', 'exposure']), every: 1 } }
       : exercise !== 'frontSquat' && dice.maybe(0.3) && { choices: front }
     return {
       id,
@@ -159,10 +161,13 @@ function slotOf(dice: Dice, id: string, phases: string[]): MadeSlot {
   const rule = dice.among(ruleKinds)
   const { prescriptions, exercise } = carrierOf(dice, rule)
   const progression = `${id}-p`
+  const made = progressionOf(dice, rule, phases)
+  const stage = { stage: 'two', rows: [[{ ...loaded, sets: 4 }], [{ ...loaded, goal: { reps: 3 } }]] }
   return {
     id,
     slot: {
       exercise,
+      ...(made.stages.length > 1 && dice.maybe() && { inStages: [stage] }),
       uses: [
         {
           progression,
@@ -171,11 +176,14 @@ function slotOf(dice: Dice, id: string, phases: string[]): MadeSlot {
       ],
       rows: rows(prescriptions),
     },
-    progressions: { [progression]: progressionOf(dice, rule, phases) },
+    progressions: { [progression]: made },
   }
 }
 
-function progressionOf(dice: Dice, rule: RuleKind, phases: string[]): object {
+/** Sets of a slot in a later stage. */
+const loaded = { sets: 2, goal: { reps: 5 }, load: { of: 'progression' } }
+
+function progressionOf(dice: Dice, rule: RuleKind, phases: string[]): { stages: object[] } {
   const params = dice.among(ruleOf[rule].examples).params
   const kin = (other: RuleKind) =>
     ruleOf[other].writes.includes('load') && !ruleOf[other].carriedBy && ruleOf[other].roles.includes('main')

@@ -8,6 +8,7 @@ export type Traits = {
   writesLoad: boolean
   readsTop: boolean
   hearsSets: boolean
+  hearsLines: boolean
   /** It counts a muscle's sets, so each slot is heard by itself. */
   ofMuscle: boolean
 }
@@ -23,6 +24,7 @@ export function traitsOf(progression: Progression | undefined): Traits {
     writesLoad: rules.some(({ writes }) => writes.includes('load')),
     readsTop: rules.some(({ readsTop }) => readsTop === true),
     hearsSets: rules.some(({ hearsLighter }) => hearsLighter === true),
+    hearsLines: rules.some(({ hearsLines }) => hearsLines === true),
     ofMuscle: rules.some(({ of }) => of === 'muscle'),
   }
   kept.set(progression, made)
@@ -30,4 +32,11 @@ export function traitsOf(progression: Progression | undefined): Traits {
 }
 
 const kept = new WeakMap<Progression, Traits>()
-const none: Traits = { rules: [], writesLoad: false, readsTop: false, hearsSets: false, ofMuscle: false }
+const none: Traits = {
+  rules: [],
+  writesLoad: false,
+  readsTop: false,
+  hearsSets: false,
+  hearsLines: false,
+  ofMuscle: false,
+}

@@ -136,7 +136,9 @@ function follow(prescribed: ShownSets, before: OnTheBar[], own: OnTheBar, loadin
   const whole = scale(target, by)
   const meant = most && compareLoads(whole, most) > 0 ? most : whole
   const made = make(meant, prescribed.body ? { ...loading, body: prescribed.body } : loading, way)
+  const opening = prescribed.why.findIndex(({ id }) => id.startsWith('topSet.'))
   const why = [
+    ...prescribed.why.slice(0, Math.max(0, opening)),
     sayTopSet('topSet.done', { load: top }),
     topSetStep(percent, minus),
     ...(by === 100 ? [] : [sayTopSet('topSet.changed', { percent: by, load: whole })]),

@@ -77,7 +77,7 @@ export function prescribeSlot(
         sets,
         slot: id,
         priced: ofOther(priced, max),
-        opening,
+        opening: openingOf(opening, asked.lines?.[prescribed.id] ?? noSteps),
         changes: acting,
         able,
         byRule: asked.writesScheme || asked.total ? byRuleOf(asked, sets) : undefined,
@@ -99,6 +99,8 @@ function takesLoad({ library, template }: Situation, { id, slot }: CompiledSlot)
   if (exerciseOf(library, slot).tool !== 'body weight') return true
   return exerciseOf(library, template.slots[id] ?? slot).tool === 'body weight'
 }
+
+const noSteps: readonly WhyStep[] = []
 
 /** The steps before those of the load itself. */
 function openingOf(...parts: (readonly WhyStep[])[]): readonly WhyStep[] {

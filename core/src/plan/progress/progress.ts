@@ -1,6 +1,7 @@
 import type { WhyStep } from '../../words/index.ts'
 import type { Goal } from '../../goals/index.ts'
 import type { Lift } from '../../library/index.ts'
+import type { Id } from '../../parsing/index.ts'
 import { isNeed, type Need, type Priced } from '../../loads/index.ts'
 import {
   isBarely,
@@ -34,6 +35,8 @@ export type Asked = {
   amount?: number
   rir?: number
   total?: number
+  /** What is said of single lines. */
+  lines?: Record<Id, WhyStep[]>
   /** Some progression of the slot writes sets, goals or the variant. */
   writesScheme?: true
   steps: readonly WhyStep[]
@@ -95,7 +98,10 @@ function loadOf(base: Load, steps: WhyStep[], running: Running | undefined): Pri
 }
 
 /** Takes over what a rule asks beside its load. */
-function take(asked: Asked, { moreSets, moreReps, sets, least, goal, amount, rir, total }: Asks): void {
+function take(
+  asked: Asked,
+  { moreSets, moreReps, sets, least, goal, amount, rir, total, lines }: Asks,
+): void {
   if (moreSets) asked.moreSets += moreSets
   if (moreReps !== undefined) asked.moreReps = moreReps
   if (sets !== undefined) asked.sets = sets
@@ -104,6 +110,7 @@ function take(asked: Asked, { moreSets, moreReps, sets, least, goal, amount, rir
   if (amount !== undefined) asked.amount = amount
   if (rir !== undefined) asked.rir = rir
   if (total !== undefined) asked.total = total
+  if (lines) asked.lines = lines
 }
 
 /** Hands an exposure to its rule and keeps what the rule makes of it; where the stage's sign shows, the next one takes over. */

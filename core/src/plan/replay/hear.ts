@@ -82,6 +82,7 @@ function feed(
   if (lifted) exposure.lifted = lifted
   if (traits.readsTop) exposure.top = topSet(ownSets.filter(isDone), body)
   if (traits.hearsSets) exposure.sets = ownSets.flatMap((set) => setSeen(own, set))
+  if (traits.hearsLines) exposure.lines = dropsOf(prescriptions, done)
   const shown = shownOf(written, slot.variant, own ?? prescriptions[0])
   if (shown) exposure.shown = shown
   if (answers) exposure.answers = answers
@@ -111,6 +112,15 @@ function setSeen(own: ShownSets | undefined, set: SetLog): SetSeen[] {
   if (!isDone(set) || !reps || set.partial || set.bands !== own?.bands) return []
   return [set.rir === undefined ? { load, reps } : { load, reps, rir: set.rir }]
 }
+
+/** The drops below today's top set, each with the sets that were done of it. */
+const dropsOf = (prescriptions: ShownSets[], done: SetLog[]): Exposure['lines'] =>
+  prescriptions
+    .filter(({ today }) => today)
+    .map((one) => ({
+      id: one.prescription,
+      sets: setsOf(prescriptions, one, done).flatMap((set) => setSeen(one, set)),
+    }))
 
 /** What was shown of sets and goal, where progressions wrote it. */
 function shownOf(
