@@ -172,6 +172,10 @@ export const templateMeanings: Record<string, Record<string, string>> = {
     days: 'from a day to a day, both included',
     muscles: 'exercises that work one of these most',
     weeks: 'weeks of a phase, from 1',
+    inWeek: 'on the week’s first day, its second …',
+    tracks: 'of a deload: for members on these tracks; `none` for those on no track',
+    training:
+      'of a deload: for members who have trained `underOneYear`, `oneToThreeYears` or `overThreeYears`; `untold` for those who have not said',
     sessions: 'in these sessions',
     slots: 'on these slots',
     lifts: 'on these lifts, wherever they are',

@@ -1,4 +1,4 @@
-import { readChange, readAdjustment } from '@young-oak/core/template'
+import { readChange, readChangeOf } from '@young-oak/core/template'
 import type { Adjustment, Change } from '@young-oak/core/adjustments'
 import type { Evidence } from '@young-oak/core/evidence'
 import {
@@ -72,7 +72,7 @@ const checked =
     return checker.issues.length ? checker.issues.map(formatIssue).join(' ') : null
   }
 export const change = (): Reads<Change> => readBy('change', checked(readChange))
-const adjustment = (): Reads<Adjustment> => readBy('adjustment', checked(readAdjustment))
+const adjustment = (): Reads<Adjustment> => readBy('adjustment', checked(readChangeOf))
 
 export const days = () => exact<Period>({ from: date(), to: date() })
 const how = () => choice('tested', 'accepted estimate')

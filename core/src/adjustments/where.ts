@@ -2,10 +2,20 @@ import type { Id } from '../parsing/index.ts'
 import { mainMuscle, liftKey, type Lift, type Muscle, type Library } from '../library/index.ts'
 import type { Day } from '../units/index.ts'
 
-/** Absent means everywhere. `weeks` counts within the phase, from 1; `toTest` counts weeks to the test day. */
+/** How long somebody has trained with weights. */
+export const trainingAges = ['underOneYear', 'oneToThreeYears', 'overThreeYears'] as const
+export type TrainingAge = (typeof trainingAges)[number]
+
+/**
+ * Absent means everywhere. `weeks` counts within the phase, from 1, and `inWeek` days of the week, from 1; `toTest` counts weeks to the test day.
+ * A deload may be for members on some tracks, `none` for those on no track, or of some training ages, `untold` where it is not known.
+ */
 export type Where = {
   phases?: Id[]
   weeks?: number[]
+  inWeek?: number[]
+  tracks?: Id[]
+  training?: (TrainingAge | 'untold')[]
   toTest?: number[]
   days?: { from: Day; to: Day }
   sessions?: Id[]
@@ -19,6 +29,7 @@ export type Spot = {
   phase: Id
   phaseWeek: number
   toTest?: number | undefined
+  inWeek?: number | undefined
   day?: Day | undefined
   session?: Id | undefined
   /** `muscle` is the one that the lift works main. */
@@ -32,6 +43,7 @@ export const weekSpot = (phase: Id, phaseWeek: number, toTest: number | null): S
   phase,
   phaseWeek,
   toTest: toTest ?? undefined,
+  inWeek: undefined,
   day: undefined,
   session: undefined,
   slot: undefined,
@@ -40,13 +52,14 @@ export const weekSpot = (phase: Id, phaseWeek: number, toTest: number | null): S
 /** A slot of a spot, with the lift that it has there. */
 export const slotSpot = (
   library: Library,
-  { phase, phaseWeek, toTest, day, session }: Spot,
+  { phase, phaseWeek, toTest, inWeek, day, session }: Spot,
   id: Id,
   lift: Lift,
 ): Spot => ({
   phase,
   phaseWeek,
   toTest,
+  inWeek,
   day,
   session,
   slot: { id, lift, muscle: mainMuscle(library, lift) },
@@ -71,9 +84,10 @@ export const actsInWeek = ({ phases, weeks, toTest, days }: Where, spot: Spot): 
   mayAct({ phases, weeks, toTest, days }, spot)
 
 /** Whether it acts on some slot of a week or session, so far as those alone can tell. */
-export function mayAct(where: Where, { phase, phaseWeek, toTest, day, session }: Spot): boolean {
+export function mayAct(where: Where, { phase, phaseWeek, toTest, inWeek, day, session }: Spot): boolean {
   const { phases, weeks, days, sessions } = where
   return (
+    (!where.inWeek || (inWeek !== undefined && where.inWeek.includes(inWeek))) &&
     (!phases || phases.includes(phase)) &&
     (!weeks || weeks.includes(phaseWeek)) &&
     (!where.toTest || (toTest !== undefined && where.toTest.includes(toTest))) &&
@@ -81,3 +95,11 @@ export function mayAct(where: Where, { phase, phaseWeek, toTest, day, session }:
     (!sessions || (session !== undefined && sessions.includes(session)))
   )
 }
+
+/** Whom deloads are for: the track that somebody is on, and the training age that they have told. */
+export type Whom = { track: Id | null; training?: TrainingAge | undefined }
+
+/** Whether an adjustment is for somebody. */
+export const isFor = ({ tracks, training }: Where, whom: Whom): boolean =>
+  (!tracks || tracks.includes(whom.track ?? 'none')) &&
+  (!training || training.includes(whom.training ?? 'untold'))

@@ -30,11 +30,12 @@ export const goneTarget = defineCheck({
   },
 })
 
-function goneIn({ slots, sessions, phases }: Template, { do: change, where }: Adjustment): string[] {
+function goneIn({ slots, sessions, phases, tracks }: Template, { do: change, where }: Adjustment): string[] {
   const known = (id: string): boolean => Object.hasOwn(slots, id)
   return [
     ...(where.slots ?? []).filter((one) => !known(one)),
     ...(changeOf[change.kind].names?.(change) ?? []).filter((one) => !known(one)),
+    ...(where.tracks ?? []).filter((one) => one !== 'none' && !tracks[one]),
     ...(where.sessions ?? []).filter((one) => !sessions[one]),
     ...(where.phases ?? []).filter((one) => !phases.some((phase) => phase.id === one)),
   ]

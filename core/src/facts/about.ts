@@ -1,10 +1,7 @@
 import { boolean } from 'yup'
+import { trainingAges, type TrainingAge } from '../adjustments/index.ts'
 import { choiceField } from '../parsing/index.ts'
 import { defineFact, factShape } from './fact.ts'
-
-/** How long somebody has trained with weights. */
-export const trainingAges = ['underOneYear', 'oneToThreeYears', 'overThreeYears'] as const
-export type TrainingAge = (typeof trainingAges)[number]
 
 /** What else a member may tell, or withhold: deloads are advised by it, first of all by the training age. */
 export type About = { training?: TrainingAge; overForty?: boolean; deficit?: boolean; stress?: boolean }

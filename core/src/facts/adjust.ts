@@ -1,6 +1,6 @@
 import type { Adjustment } from '../adjustments/index.ts'
 import { at, laterField } from '../parsing/index.ts'
-import { readAdjustment } from '../template/index.ts'
+import { readChangeOf } from '../template/index.ts'
 import { defineFact, factShape } from './fact.ts'
 
 /** A change of the member's own, applied last, until it is withdrawn. */
@@ -9,7 +9,7 @@ export const adjust = defineFact<{ adjustment: Adjustment }, { own: Adjustment[]
   isGiven: true,
   shape: factShape({ adjustment: laterField('an adjustment').required() }),
   read(checker, fact, path) {
-    readAdjustment(checker, fact.adjustment, at(path, 'adjustment'))
+    readChangeOf(checker, fact.adjustment, at(path, 'adjustment'))
     return fact
   },
   none: { own: [] },

@@ -1,4 +1,5 @@
-export { trainingAges, type About, type TrainingAge } from './about.ts'
+export type { About } from './about.ts'
+export { trainingAges, type TrainingAge } from '../adjustments/index.ts'
 export { askFirstReasons, type AskFirst, type AskFirstReason } from './askFirst.ts'
 export { type CheckIn, jointAnswers } from './checkIn.ts'
 export { choiceKey } from './choice.ts'

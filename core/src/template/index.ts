@@ -71,7 +71,7 @@ export { compareTemplates, sayChoices, sayProgression, sayTurns, sayWarmUp } fro
 export { type Difference, sayAdjustment, slotName, trackAt } from './compare/sayAdjustment.ts'
 export { sayIssue } from './compare/sayIssue.ts'
 export { readDraft, readPublished, readTemplate, type ReadTemplate } from './read/read.ts'
-export { readAdjustment, readChange } from './read/readAdjustment.ts'
+export { readChange, readChangeOf } from './read/readAdjustment.ts'
 export { ownExerciseShape } from './read/exerciseShape.ts'
 export { readOwnExercise, readOwnExercises, settleExercises } from './read/readExercises.ts'
 export { salvageTemplate } from './read/salvage.ts'

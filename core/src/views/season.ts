@@ -1,6 +1,14 @@
 import type { Id } from '../parsing/index.ts'
 import { placesOf, rowOnPaper, type Place } from '../calendar/index.ts'
-import { actsOn, mayAct, type SetsDraft, type LineDraft, changeOf, slotSpot } from '../adjustments/index.ts'
+import {
+  actsOn,
+  isFor,
+  mayAct,
+  type SetsDraft,
+  type LineDraft,
+  changeOf,
+  slotSpot,
+} from '../adjustments/index.ts'
 import { kindOf } from '../goals/index.ts'
 import { exerciseOf, type Lift, type Library } from '../library/index.ts'
 import { ruleOf } from '../progressions/index.ts'
@@ -40,8 +48,13 @@ export function seasonOf(library: Library, template: Template, track: Id | null 
   const weeks = new Map<number, WeekSummary & { weighed: number; percents: number }>()
   for (const place of placesOf(template, track ?? '')) {
     const { week, phase, phaseWeek } = place
-    const deload = phase.deloads.some(({ where }) =>
-      mayAct({ ...where, sessions: undefined }, { phase: phase.id, phaseWeek, toTest: place.toTest }),
+    const deload = phase.deloads.some(
+      ({ where }) =>
+        isFor(where, { track }) &&
+        mayAct(
+          { ...where, sessions: undefined, inWeek: undefined },
+          { phase: phase.id, phaseWeek, toTest: place.toTest },
+        ),
     )
     const sum = weeks.get(week) ?? {
       week,
@@ -94,14 +107,22 @@ type SetsAsked = { prescribed: SetPrescription; sets: number; percent: number | 
 
 /** What each slot of a place asks, after what the track and deloads change of it. */
 function slotsAt(library: Library, template: Template, place: Place, track: Id | null): Asked[] {
-  const { phase, phaseWeek, toTest } = place
-  const deload = phase.deloads.map((adjustment): Authored => ({
-    adjustment,
-    author: 'deload',
-    label: 'deload',
-  }))
+  const { phase, phaseWeek, toTest, inWeek } = place
+  const deload = phase.deloads
+    .filter(({ where }) => isFor(where, { track }))
+    .map((adjustment): Authored => ({
+      adjustment,
+      author: 'deload',
+      label: 'deload',
+    }))
   const all = [...trackChanges(template, track), ...deload]
-  const spot = { phase: phase.id, phaseWeek, session: place.session, ...(toTest !== undefined && { toTest }) }
+  const spot = {
+    phase: phase.id,
+    phaseWeek,
+    inWeek,
+    session: place.session,
+    ...(toTest !== undefined && { toTest }),
+  }
   const session = template.sessions[place.session]
   let lines: LineDraft[] = (session ? slotsOf(session) : []).map((id) => ({ id }))
   for (const { adjustment, label } of all) {

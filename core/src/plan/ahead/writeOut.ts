@@ -175,13 +175,15 @@ function weekAhead(
 function headOf(fold: Fold, week: RunningWeek, evidence: Evidence, back: number | null): PlannedWeek {
   const template = templateOf(fold, week.version)
   const phase = template.phases.find(({ id }) => id === week.phase)
+  // A week that was trained is what it was by the evidence of its own days.
+  const then = fold.trained.find(({ place }) => place.week === week.week)?.evidence ?? evidence
   const made: PlannedWeek = {
     week: week.week,
     version: week.version,
     phase: week.phase,
     phaseName: phase?.name ?? week.phase,
     phaseWeek: week.phaseWeek,
-    deload: week.isInserted || (phase !== undefined && hasDeload(template, phase, week, evidence, back)),
+    deload: week.isInserted || (phase !== undefined && hasDeload(template, phase, week, then, back)),
     places: [],
   }
   if (week.isInserted && week.deload) made.inserted = { fact: week.deload, week: (week.deloadAt ?? 0) + 1 }

@@ -2,9 +2,11 @@ import {
   type Adjustment,
   changeOf,
   actsOn,
+  isFor,
   slotSpot,
   type SetsDraft,
   type Spot,
+  type Whom,
 } from '../../adjustments/index.ts'
 import type { Library, Lift } from '../../library/index.ts'
 import type { Id } from '../../parsing/index.ts'
@@ -51,7 +53,8 @@ export function changesOf(
   const own =
     week.deload === null ? undefined : evidence.deloads.find(({ id, to }) => id === week.deload && !to)
   const ownDeload = own && { deload: own, at: week.deloadAt ?? 0 }
-  const deload = plannedDeload(phase, ownDeload, week.skips !== undefined)
+  const whom = { track: week.track, training: evidence.about.training }
+  const deload = plannedDeload(phase, ownDeload, week.skips !== undefined, whom)
   if (week.deload === null && back === null && !evidence.own.length) {
     if (!track.length) return deload
     return deload.length ? [...track, ...deload] : track
@@ -65,14 +68,18 @@ export function changesOf(
   ]
 }
 
-/** A phase's own deloads: none where the member trains on, or has a deload of their own of everything in its place. */
+/** A phase's own deloads for somebody: none where the member trains on, or has a deload of their own of everything in its place. */
 export function plannedDeload(
   phase: Phase,
   ownDeload: OwnDeload | undefined,
   skipsDeload: boolean,
+  whom: Whom,
 ): Authored[] {
   const isReplaced = ownDeload && !ownDeload.deload.muscles && !isReturn(ownDeload)
-  return skipsDeload || isReplaced ? none : authoredOnce(phase, phase.deloads, 'deload', 'deload')
+  if (skipsDeload || isReplaced) return none
+  const all = authoredOnce(phase, phase.deloads, 'deload', 'deload')
+  const fits = ({ adjustment }: Authored) => isFor(adjustment.where, whom)
+  return all.every(fits) ? all : all.filter(fits)
 }
 
 /** A deload of the member's own, and which of its weeks, from 0. */

@@ -1,5 +1,5 @@
 import type { Situation } from '../state/situation.ts'
-import { actsOn, slotSpot, weekSpot } from '../../adjustments/index.ts'
+import { actsOn, isFor, slotSpot, weekSpot, type Adjustment } from '../../adjustments/index.ts'
 import { hasPlace, type Place } from '../../calendar/index.ts'
 import { type WhyStep, declareSteps } from '../../words/index.ts'
 import type { RowClock, Slot } from '../../template/index.ts'
@@ -53,7 +53,7 @@ function rowByWeek(situation: Situation, own: CompiledSlot, count: number): numb
 
 /** Whether a week of the phase, counted from 1, was light for the slot or had no place for it. */
 function wasDeloadOrAway(
-  { library, state, place, changes }: Situation,
+  { library, state, place, changes, evidence }: Situation,
   { id, slot }: CompiledSlot,
   phaseWeek: number,
 ): boolean {
@@ -63,7 +63,9 @@ function wasDeloadOrAway(
   const week = weekSpot(phase.id, phaseWeek, null)
   const spot = slotSpot(library, { ...week, session }, id, slot)
   // Planned deloads count also where those of the running week do not act.
-  if (phase.deloads.some(({ where }) => where.weeks && actsOn(where, spot))) return true
+  const whom = { track: state.course.running?.track ?? null, training: evidence.about.training }
+  const acts = ({ where }: Adjustment) => where.weeks && isFor(where, whom) && actsOn(where, spot)
+  if (phase.deloads.some(acts)) return true
   const acted = changes.filter(({ adjustment }) => adjustment.where.weeks && actsOn(adjustment.where, spot))
   if (acted.some((one) => isDeload(one) || one.adjustment.do.kind === 'drop')) return true
   return (

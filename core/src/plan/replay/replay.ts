@@ -54,8 +54,8 @@ export function situationAt(
   const planned = changesOf(template, evidence, place.phase, running ?? noWeek, back)
   const paused = evidence.pauses.length ? changingPauses(evidence.pauses, fold.enrolment.id) : noPause
   const changes = paused.length ? [...planned, ...pauseChanges(paused)] : planned
-  const { phase, phaseWeek, toTest, session } = place
-  const spot: Spot = { phase: phase.id, phaseWeek, toTest, day, session, slot: undefined }
+  const { phase, phaseWeek, toTest, inWeek, session } = place
+  const spot: Spot = { phase: phase.id, phaseWeek, toTest, inWeek, day, session, slot: undefined }
   const program = programOf(template)
   return {
     library,

@@ -1,5 +1,13 @@
 import type { Id } from '../../parsing/index.ts'
-import { changeOf, actsInWeek, actsOn, weekSpot, type WeekDraft } from '../../adjustments/index.ts'
+import {
+  changeOf,
+  actsInWeek,
+  actsOn,
+  isFor,
+  weekSpot,
+  type WeekDraft,
+  type Whom,
+} from '../../adjustments/index.ts'
 import {
   closeWeek,
   endByDate,
@@ -73,6 +81,7 @@ export function open(fold: Fold, day: Day, evidence: Evidence, named?: NamedWeek
   const { version = segment.version } = named ?? {}
   const { track = null } = segment
   const template = templateOf(fold, version)
+  const whom = { track, training: evidence.about.training }
   const start = fold.enrolment.segments[0]?.from ?? day
   const ownDeload = named ? namedDeload(named.name, evidence) : nextOwnDeload(state.course, evidence, day)
   const opened = openWeek(state.course, {
@@ -83,8 +92,9 @@ export function open(fold: Fold, day: Day, evidence: Evidence, named?: NamedWeek
     testDay: evidence.testDay !== null && evidence.testDay >= start ? evidence.testDay : null,
     shows: (phase) => signShows(state, phase),
     weekOf: (phase, phaseWeek, toTest, skipsDeload) =>
-      weekOf(weekChanges(template, track, phase, ownDeload, skipsDeload), phase, phaseWeek, toTest),
-    skip: (phase, phaseWeek, toTest) => skipOf(state.course, evidence, day, phase, phaseWeek, toTest),
+      weekOf(weekChanges(template, whom, phase, ownDeload, skipsDeload), phase, phaseWeek, toTest),
+    skip: (phase, phaseWeek, toTest) =>
+      skipOf(state.course, evidence, day, { phase, phaseWeek, toTest, whom }),
     hasLeft: ({ id }) => evidence.left.includes(id),
     named: named?.name,
     deload: ownDeload && {
@@ -134,27 +144,25 @@ function skipOf(
   { deloads }: Course,
   { skips }: Evidence,
   day: Day,
-  phase: Phase,
-  phaseWeek: number,
-  toTest: number | null,
+  { phase, phaseWeek, toTest, whom }: { phase: Phase; phaseWeek: number; toTest: number | null; whom: Whom },
 ): Id | null {
   const word = skips.find(({ id, from }) => from <= day && !deloads.includes(id))
   if (!word) return null
   const spot = weekSpot(phase.id, phaseWeek, toTest)
-  const isDeloadWeek = phase.deloads.some(({ where }) => actsInWeek(where, spot))
+  const isDeloadWeek = phase.deloads.some(({ where }) => isFor(where, whom) && actsInWeek(where, spot))
   return isDeloadWeek ? word.id : null
 }
 
 /** Every change of a week's days: the track's, the phase's deloads', and the member's own deload's. */
 function weekChanges(
   template: Template,
-  track: Id | null,
+  whom: Whom,
   phase: Phase,
   ownDeload: OwnDeload | null,
   skipsDeload: boolean,
 ): Authored[] {
-  const own = trackChanges(template, track)
-  const planned = plannedDeload(phase, ownDeload ?? undefined, skipsDeload)
+  const own = trackChanges(template, whom.track)
+  const planned = plannedDeload(phase, ownDeload ?? undefined, skipsDeload, whom)
   if (!ownDeload) return own.length ? [...own, ...planned] : planned
   return [...own, ...planned, ...ownDeloadChanges(ownDeload)]
 }

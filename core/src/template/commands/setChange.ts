@@ -1,7 +1,7 @@
 import type { Adjustment } from '../../adjustments/index.ts'
 import { at, type Id } from '../../parsing/index.ts'
 import { sayAdjustment } from '../compare/sayAdjustment.ts'
-import { readAdjustment } from '../read/readAdjustment.ts'
+import { readChangeOf } from '../read/readAdjustment.ts'
 import { limits } from '../read/shape.ts'
 import { changed, defineCommand, fromNow, gone, swapped } from './command.ts'
 import { withTrack } from './tracks.ts'
@@ -38,7 +38,7 @@ export const setChange = defineCommand<{
   check(checker, { tracks }, { track, change, to }) {
     if (to === null) return
     const path = `${at('tracks', track)}.changes`
-    readAdjustment(checker, to, path)
+    readChangeOf(checker, to, path)
     if (to.id !== change) checker.add(`${path}.id`, `the id ${change}`, to.id)
     if ((tracks[track]?.changes.length ?? 0) >= limits.changes)
       checker.add(path, `at most ${limits.changes} changes`, limits.changes + 1)

@@ -66,7 +66,7 @@ export function sayAdjustment(
 }
 
 function placesOf(library: Library, template: Template, where: Where): string[] {
-  const { phases, weeks, toTest, days, sessions, slots, lifts, muscles } = where
+  const { phases, weeks, inWeek, toTest, days, sessions, slots, lifts, muscles, tracks, training } = where
   const numbers = (what: string, list: number[] | undefined) =>
     list ? [`${what}${list.length > 1 ? 's' : ''} ${list.join(', ')}`] : []
   return [
@@ -76,10 +76,20 @@ function placesOf(library: Library, template: Template, where: Where): string[] 
     ...(sessions ?? []).map((id) => template.sessions[id]?.name ?? id),
     ...(phases ?? []).map((id) => template.phases.find((phase) => phase.id === id)?.name ?? id),
     ...numbers('week', weeks),
+    ...numbers('day', inWeek),
     ...(toTest ?? []).map((left) => (left ? `${left} weeks before the test` : 'the week of the test')),
     ...(days ? [`${formatDay(days.from)} to ${formatDay(days.to)}`] : []),
+    ...(tracks ?? []).map((id) => (id === 'none' ? 'on no track' : `on ${template.tracks[id]?.name ?? id}`)),
+    ...(training ?? []).map((age) => trainingWords[age]),
   ]
 }
+
+const trainingWords = {
+  underOneYear: 'under one year of training',
+  oneToThreeYears: 'one to three years of training',
+  overThreeYears: 'over three years of training',
+  untold: 'years of training not told',
+} as const
 
 /** "Back squat (Session A)", or the id of a slot that is gone. */
 export function slotName(library: Library, { slots, sessions }: Template, id: Id): string {

@@ -6,7 +6,7 @@ import { type Library } from '../../library/index.ts'
 import { warmUpNames, warmUpOf, type WarmUp, type WarmUpName } from '../../warmups/index.ts'
 import { findLooseEnds, findUnfinished } from './looseEnds.ts'
 import { findOverMax, findStrayStages } from './slotEnds.ts'
-import { readAdjustment, readDeload } from './readAdjustment.ts'
+import { readChangeOf, readDeload } from './readAdjustment.ts'
 import { settleExercises } from './readExercises.ts'
 import { readKind } from './readKind.ts'
 import { readTypedRows } from './typedRows.ts'
@@ -205,7 +205,7 @@ export function readTrack(checker: Checker, value: unknown, path: string): Track
   const track = checker.check(trackShape, value, path)
   if (!track) return undefined
   const changes = (track.changes as unknown[]).map((one, i) =>
-    readAdjustment(checker, one, at(at(path, 'changes'), i)),
+    readChangeOf(checker, one, at(at(path, 'changes'), i)),
   )
   return { name: track.name, changes: changes.filter((one): one is Adjustment => one !== undefined) }
 }

@@ -19,6 +19,20 @@ export function readAdjustment(checker: Checker, value: unknown, path: string): 
   return change && where && { id: piece.id, do: change, where }
 }
 
+/** A track's or a member's own: whom it is for is said already. */
+export function readChangeOf(checker: Checker, value: unknown, path: string): Adjustment | undefined {
+  const adjustment = readAdjustment(checker, value, path)
+  for (const key of ['tracks', 'training'] as const)
+    if (adjustment?.where[key])
+      checker.add(
+        at(at(path, 'where'), key),
+        'a deload',
+        adjustment.where[key],
+        'Only deloads are for some tracks or training ages: leave it out.',
+      )
+  return adjustment
+}
+
 /** A deload's: it lowers something, raises nothing, and says in which weeks of the phase. */
 export function readDeload(
   checker: Checker,

@@ -17,6 +17,7 @@ import {
 } from '../../parsing/index.ts'
 import { muscles } from '../../library/index.ts'
 import { repTables } from '../../maxes/index.ts'
+import { trainingAges } from '../../adjustments/index.ts'
 import { ways } from '../../units/index.ts'
 import {
   fixable,
@@ -159,6 +160,11 @@ export const whereShape = strictObject({
     .meta({ expected: 'days like {"from": "2026-03-02", "to": "2026-03-08"}' }),
   muscles: listField('muscles, by the muscle worked most', muscles.length).of(choiceField(muscles)),
   weeks: listField('weeks of the phase', limits.weeks).of(wholeField('a week of the phase', 1, limits.weeks)),
+  inWeek: listField('days of the week, from 1', limits.days).of(
+    wholeField('a day of the week, from 1', 1, limits.days).required(),
+  ),
+  tracks: listField('track ids, or none', limits.tracks + 1).of(idField().required()),
+  training: listField('training ages', 4).of(choiceField([...trainingAges, 'untold'] as const).required()),
   sessions: listField('session ids', 50).of(idField()),
   slots: listField('slot ids', 200).of(idField()),
   lifts: listField('lifts', 50).of(liftField()),

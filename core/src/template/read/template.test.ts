@@ -82,6 +82,18 @@ describe('reading a template', () => {
       'expected one of bodyWeight, effort, free, lastTime, max, none, otherMax, progression, repMax, role, tonnage, topSet, trainingMax; got "moon".',
     ],
     ['no training max', 'trainingMax', undefined, 'expected a template with "trainingMax"'],
+    [
+      'a track’s change that is for another track',
+      'tracks',
+      { t: { name: 'T', changes: [{ id: 'c', do: { kind: 'drop' }, where: { tracks: ['t'] } }] } },
+      'tracks.t.changes[0].where.tracks: expected a deload; got a list of 1. Only deloads are for some tracks',
+    ],
+    [
+      'a day of the week that no week has',
+      'tracks',
+      { t: { name: 'T', changes: [{ id: 'c', do: { kind: 'drop' }, where: { inWeek: [0] } }] } },
+      'expected a day of the week, from 1, a whole number from 1 to 14; got 0.',
+    ],
     ['a deload that is heavier', 'phases.0.deloads.0.do.by', 5, 'A deload is never heavier than its week.'],
     [
       'a deload after the end',

@@ -11,7 +11,15 @@ import { Alert } from '../../../ui/Alert.tsx'
 import { useLibrary } from '../../library/useLibrary.ts'
 import { FormParams } from '../../params/FormParams.tsx'
 import { edit } from '../editorSlice.ts'
-import { kindsFor, newDeload, readDeload, sayDeload, starterOf, type DeloadDraft } from './deloadDraft.ts'
+import {
+  kindsFor,
+  newDeload,
+  readDeload,
+  sayDeload,
+  starterOf,
+  whomChoices,
+  type DeloadDraft,
+} from './deloadDraft.ts'
 
 type Props = { draft: Template; phase: Phase; onClose: () => void }
 
@@ -75,6 +83,13 @@ export function DeloadForm({ draft, phase, onClose }: Props) {
           render={({ field }) => <MuscleChoice chosen={field.value} onChoose={field.onChange} />}
         />
       )}
+      <FormSelect
+        control={control}
+        name="whom"
+        label="For whom"
+        className="col-span-2"
+        options={whomChoices(draft)}
+      />
       <Alert className="col-span-2">{formState.errors.root?.message}</Alert>
       <Acts>
         <Button look="plain" onClick={onClose}>

@@ -130,6 +130,15 @@ function WhereFields({ draft, selected }: WhereProps) {
         error={formState.errors.weeks?.message}
         {...register('weeks')}
       />
+      {!isOfWeek(kind) && (
+        <Field
+          label="Days of the week"
+          placeholder="all"
+          hint="1 for the week’s first session, 2 for its second."
+          error={formState.errors.days?.message}
+          {...register('days')}
+        />
+      )}
     </>
   )
 }

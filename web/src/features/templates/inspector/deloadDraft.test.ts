@@ -20,6 +20,18 @@ const given = (phase: Phase, change: Partial<DeloadDraft>) =>
   readDeload({}, draft, phase, { ...newDeload(phase), ...change })
 
 describe('a deload that is chosen', () => {
+  test.each([
+    ['', undefined, undefined],
+    ['track none', ['none'], undefined],
+    ['under oneToThreeYears', undefined, ['untold', 'underOneYear', 'oneToThreeYears']],
+    ['over overThreeYears', undefined, ['overThreeYears']],
+  ])('is for whom it says: "%s"', (whom, tracks, training) => {
+    const after = applyCommand(draft, given(long, { whom }).value?.command as never) as Template
+    expect(after.phases[0]?.deloads[0]?.where).toMatchObject({ weeks: [4, 8] })
+    expect(after.phases[0]?.deloads[0]?.where.tracks).toEqual(tracks)
+    expect(after.phases[0]?.deloads[0]?.where.training).toEqual(training)
+  })
+
   test('begins in every fourth week, in the last of a short phase', () => {
     expect(newDeload(long).weeks).toEqual([4, 8])
     expect(newDeload(test3).weeks).toEqual([3])

@@ -1,3 +1,4 @@
+import { trainingAges, type Adjustment, type TrainingAge, type Where } from '@young-oak/core/adjustments'
 import type { Library, Muscle } from '@young-oak/core/library'
 import { deloadKinds, deloadOf, everyNth, placeDeload, type DeloadKind } from '@young-oak/core/deloads'
 import {
@@ -13,7 +14,34 @@ import { draftOf, faultsOf, unflatten, type ParamDraft } from '../../params/para
 import { mint } from '../mint.ts'
 
 /** A deload as it is chosen and typed; the weeks are counted from the first of the phase. */
-export type DeloadDraft = { kind: DeloadKind; params: ParamDraft; weeks: number[]; muscles: Muscle[] }
+export type DeloadDraft = {
+  kind: DeloadKind
+  params: ParamDraft
+  weeks: number[]
+  muscles: Muscle[]
+  /** Whom it is for, as a choice says it; everyone where it is empty. */
+  whom: string
+}
+
+/** Whom a deload may be for: those on a track, or of a training age. */
+export const whomChoices = ({ tracks }: Template): [value: string, said: string][] => [
+  ['', 'everyone'],
+  ...Object.entries(tracks).map(([id, { name }]): [string, string] => [`track ${id}`, `on ${name}`]),
+  ...(Object.keys(tracks).length ? [['track none', 'on no track'] as [string, string]] : []),
+  ['under underOneYear', 'under one year of training, or not told'],
+  ['under oneToThreeYears', 'up to three years of training, or not told'],
+  ['over overThreeYears', 'over three years of training'],
+  ['over oneToThreeYears', 'over one year of training'],
+]
+
+/** The choice as a deload stores it. */
+function whomOf(whom: string): Where {
+  const [what = '', id = ''] = whom.split(' ')
+  if (what === 'track') return { tracks: [id] }
+  const at = trainingAges.indexOf(id as TrainingAge)
+  if (what === 'under') return { training: ['untold', ...trainingAges.slice(0, at + 1)] }
+  return what === 'over' ? { training: trainingAges.slice(at) } : {}
+}
 
 /** A taper is for a phase that ends with a test. */
 export const kindsFor = ({ ends }: Phase): DeloadKind[] =>
@@ -30,6 +58,7 @@ export function newDeload(phase: Phase): DeloadDraft {
     params: starterOf('fewerSets'),
     weeks: weeks > 3 ? everyNth(weeks, 4) : [weeks],
     muscles: [],
+    whom: '',
   }
 }
 
@@ -58,8 +87,9 @@ export function readDeload(
     ? { toTest: chosen.map((week) => nominalWeeks(phase) - week) }
     : { weeks: chosen }
   const placed = placeDeload(kind, unflatten(typed), placing, mint, kind === 'fewerDays' ? [] : muscles)
+  const own = placed.map((one): Adjustment => ({ ...one, where: { ...one.where, ...whomOf(given.whom) } }))
   const { id, deloads } = phase
-  const command: Command = { do: 'setDeloads', phase: id, from: deloads, to: [...deloads, ...placed] }
+  const command: Command = { do: 'setDeloads', phase: id, from: deloads, to: [...deloads, ...own] }
   const [issue] = checkCommand(library, draft, command)
   return issue ? { faults: { root: sayIssue(library, draft, issue) } } : { value: { command } }
 }

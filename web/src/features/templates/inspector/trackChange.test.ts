@@ -25,6 +25,7 @@ const given = (change: Partial<TrackChangeDraft> = {}): TrackChangeDraft => ({
   reach: 'slot',
   phase: '',
   weeks: '',
+  days: '',
   muscle: 'quads',
   ...change,
 })
@@ -32,6 +33,11 @@ const whereOf = (change: Partial<TrackChangeDraft>) =>
   readTrackChange(draft, selected, given(change)).value?.where
 
 describe('a change of a track', () => {
+  test('acts on days of the week where they are said', () => {
+    expect(whereOf({ days: '2' })).toMatchObject({ inWeek: [2], slots: ['squat'] })
+    expect(readTrackChange(draft, selected, given({ days: 'Friday' })).faults?.days).toMatch('Days like')
+  })
+
   test.each(trackChangeKinds.filter((kind) => kind !== 'swap'))('begins as its first example: %s', (kind) => {
     const params = { ...starterOf(kind), ...(kind === 'rotation' && { perWeek: '2' }) }
     expect(readTrackChange(draft, selected, given({ kind, params })).value?.do).toMatchObject({ kind })

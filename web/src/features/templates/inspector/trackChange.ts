@@ -37,6 +37,8 @@ export type TrackChangeDraft = {
   reach: Reach
   phase: string
   weeks: string
+  /** Days of the week, from 1. */
+  days: string
   muscle: Muscle
 }
 
@@ -62,6 +64,7 @@ export function newTrackChange(library: Library, draft: Template, selected: Sele
     reach: slot ? 'slot' : 'everywhere',
     phase: '',
     weeks: '',
+    days: '',
     muscle: (slot && mainMuscle(library, slot)) ?? 'quads',
   }
 }
@@ -73,14 +76,16 @@ export function readTrackChange(
   given: TrackChangeDraft,
 ): Read<Omit<Adjustment, 'id'>> {
   const { params, fault } = paramsOf(given)
-  const weeks = weeksIn(given.weeks)
+  const weeks = countsIn(given.weeks)
+  const days = countsIn(given.days)
   const faults: Faults = {
     ...fault,
     ...(!weeks && { weeks: 'Weeks like 1, 2, 4; empty for all.' }),
+    ...(!days && { days: 'Days like 1, 3; empty for all.' }),
   }
-  if (!weeks || Object.keys(faults).length) return { faults }
+  if (!weeks || !days || Object.keys(faults).length) return { faults }
   const change = { kind: given.kind, ...params } as Change
-  return { value: { do: change, where: whereOf(draft, selected, given, weeks) } }
+  return { value: { do: change, where: whereOf(draft, selected, given, { weeks, days }) } }
 }
 
 /** What the change is made with: an exercise, sessions, or the parameters of its kind. */
@@ -103,8 +108,8 @@ function paramsOf({ kind, params: typed, exercise, sessions }: TrackChangeDraft)
   return { params: unflatten(typed), ...(Object.keys(wrong).length && { fault: { params: wrong } }) }
 }
 
-/** "1, 2, 4" as weeks from 1 on; null where something else was typed. */
-function weeksIn(typed: string): number[] | null {
+/** "1, 2, 4" as weeks, or days, from 1 on; null where something else was typed. */
+function countsIn(typed: string): number[] | null {
   const weeks = typed
     .split(/[\s,]+/)
     .filter(Boolean)
@@ -116,13 +121,14 @@ function whereOf(
   { slots }: Template,
   { slot: id, session }: Selected,
   { kind, reach, phase, muscle }: TrackChangeDraft,
-  weeks: number[],
+  { weeks, days }: { weeks: number[]; days: number[] },
 ): Where {
   const slot = id === undefined ? undefined : slots[id]
   const time = { ...(phase && { phases: [phase] }), ...(weeks.length && { weeks }) }
   if (isOfWeek(kind)) return time
   return {
     ...time,
+    ...(days.length && { inWeek: days }),
     ...(reach === 'slot' && id !== undefined && { slots: [id] }),
     ...(reach === 'session' && session !== undefined && { sessions: [session] }),
     ...(reach === 'lift' && slot && { lifts: [liftOf(slot)] }),
