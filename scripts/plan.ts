@@ -20,7 +20,7 @@ import { liftName, liftOfKey, maxName, type Library } from '@young-oak/core/libr
 import { becauseWords } from '@young-oak/core/progressions'
 import { readMember } from '@young-oak/core/facts'
 import { formatIssue, parseJson, type Issue } from '@young-oak/core/parsing'
-import { readTemplate, type Template } from '@young-oak/core/template'
+import { readTemplate, sayLater, type Template } from '@young-oak/core/template'
 import { compareLoads, formatAmount, formatDay, formatLoad, formatRest, isDay } from '@young-oak/core/units'
 import { outlookOf, summaryOf } from './planSummary.ts'
 
@@ -61,6 +61,7 @@ function main(): void {
     if (supposed) print(sayAssumed(plan, supposed))
     if (values.summary) summaryOf(input, planned, plan).forEach(print)
     else for (const week of plan.weeks) printWeek(library, plan, week, values.why === true)
+    for (const phase of plan.later ?? []) print(`\nThen  ${sayLater(phase)}: still to be written`)
     print('')
   }
   if (values.summary) outlookOf(input, planned).forEach(print)

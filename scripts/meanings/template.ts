@@ -31,6 +31,10 @@ export const templateMeanings: Record<string, Record<string, string>> = {
     deloadPolicy: 'what the [advisor](advisor.md) goes by: planned deloads, reactive ones, or both',
     warmUp: 'before every lift; see [Warm-ups](#warm-ups)',
     phases: 'in order; at most 60 weeks in all',
+    later:
+      'after the last phase, in order; the program goes on once they are written, and what follows it waits',
+    'later[].name': '',
+    'later[].weeks': 'left out where the length is open',
     sessions: 'see [Sessions and slots](#sessions-and-slots)',
     slots: 'see [Sessions and slots](#sessions-and-slots)',
     progressions: 'see [Progressions](#progressions)',

@@ -1,5 +1,6 @@
 import type { Need } from '@young-oak/core/loads'
 import type { Plan, PlannedSession, PlannedSlot, PlannedWeek } from '@young-oak/core/plan'
+import type { LaterPhase } from '@young-oak/core/template'
 import { becauses } from '@young-oak/core/progressions'
 import { lift, liftKeys } from './lifts.ts'
 import { whyStep, shownSets, circuit, warmUp, lastTime } from './shown.ts'
@@ -82,6 +83,7 @@ export const plan = () =>
       weeks: list(plannedWeek()),
       next: orNull(count()),
       lastWeek: count(),
+      later: left(list(exact<LaterPhase>({ name: text(), weeks: left(count()) }))),
     },
     'Plan',
   )

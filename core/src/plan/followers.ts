@@ -51,10 +51,10 @@ function followsFrom(one: Enrolment, overFrom: (id: Id) => Day | null): Day | nu
 const firstTrained = ({ id }: Enrolment, logs: readonly SessionLog[]): Day | null =>
   logs.flatMap(({ enrolment, date }) => (enrolment === id ? [date] : [])).sort()[0] ?? null
 
-/** From which day a program is over: all of it is done, or somebody has ended it; null while it goes on. */
+/** From which day a program is over: all of it is done, or somebody has ended it; null while it goes on, or waits for what is still to be written. */
 export function overOf({ state, isCalendar }: Fold, plan: Plan): Day | null {
   if (plan.over !== undefined) return plan.over
-  if (plan.next !== null) return null
+  if (plan.next !== null || plan.later) return null
   const { running, nextFrom } = state.course
   const weekEnds = running?.from ? addDays(running.from, 7) : nextFrom
   if (isCalendar && weekEnds) return weekEnds

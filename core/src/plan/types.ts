@@ -6,7 +6,7 @@ import type { WhyStep } from '../words/index.ts'
 import type { Lift, Library } from '../library/index.ts'
 import type { Need } from '../loads/index.ts'
 import type { Enrolment, PlaceName, SetLog, ShownSets } from '../member/index.ts'
-import type { Circuit, Template } from '../template/index.ts'
+import type { Circuit, LaterPhase, Template } from '../template/index.ts'
 import type { Day } from '../units/index.ts'
 import type { WarmUpSet } from '../warmups/index.ts'
 import type { LastTime, DatedAhead } from '../evidence/index.ts'
@@ -27,6 +27,8 @@ export type Plan = {
   next: number | null
   /** The number of the last week, as far as can be told today. */
   lastWeek: number
+  /** Phases after it that are still to be written: it goes on once they are. */
+  later?: LaterPhase[]
 }
 
 export type PlannedWeek = {

@@ -10,6 +10,7 @@ export {
   type Fixable,
   fixable,
   type Use,
+  type LaterPhase,
   type Length,
   deloadPolicies,
   type DeloadPolicy,
@@ -67,7 +68,14 @@ export type { SlotWarmUp } from './commands/setWarmUp.ts'
 export { type Spot, spotOf } from './commands/slots.ts'
 export { commandFormat, upgradeCommand } from './commands/upgrades/index.ts'
 export { canonical, same } from './commands/values.ts'
-export { compareTemplates, sayChoices, sayProgression, sayTurns, sayWarmUp } from './compare/compare.ts'
+export {
+  compareTemplates,
+  sayLater,
+  sayChoices,
+  sayProgression,
+  sayTurns,
+  sayWarmUp,
+} from './compare/compare.ts'
 export { type Difference, sayAdjustment, slotName, trackAt } from './compare/sayAdjustment.ts'
 export { sayIssue } from './compare/sayIssue.ts'
 export { readDraft, readPublished, readTemplate, type ReadTemplate } from './read/read.ts'

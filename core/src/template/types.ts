@@ -32,6 +32,8 @@ export type Template = {
   /** How lifts with a load are ramped up to; not at all where nothing is stated. A slot's own goes before it. */
   warmUp?: WarmUp
   phases: Phase[]
+  /** Phases that come after these and are still to be written: a program with such goes on once they are. */
+  later?: LaterPhase[]
   sessions: Record<Id, Session>
   slots: Record<Id, Slot>
   progressions: Record<Id, Progression>
@@ -76,6 +78,9 @@ export type Phase = {
   ends?: 'test day'
   defaults?: Defaults
 }
+
+/** A phase that is left open on purpose, with its length where that is known. */
+export type LaterPhase = { name: string; weeks?: number }
 
 /** What the slots of a phase or session inherit where they say nothing of their own; a session's goes before a phase's. */
 export type Defaults = Pick<SetPrescription, 'rir' | 'rest' | 'tempo'>

@@ -76,6 +76,8 @@ export function writeOut(fold: Fold, evidence: Evidence, { today, through, at, d
     lastWeek: isOver ? ahead.state.course.week : lastWeek(ahead, from, evidence),
   }
   if (over !== null) plan.over = over
+  const { later } = templateOf(fold, plan.version)
+  if (later && over === null) plan.later = later
   const paused = pauseOn(evidence.pauses, fold.enrolment.id, today)
   if (paused) plan.paused = paused
   return plan

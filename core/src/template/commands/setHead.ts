@@ -21,6 +21,7 @@ const fieldNames = {
   away: 'the return after weeks away',
   deloadPolicy: 'the deload policy',
   note: 'the note',
+  later: 'the phases still to be written',
 } satisfies Partial<Record<keyof Template, string>>
 
 export const setHead = defineCommand<{ do: 'setHead'; field: HeadField; from: Head; to: Head }>({

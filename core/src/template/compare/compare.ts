@@ -18,6 +18,7 @@ import {
   type Session,
   type Slot,
   type Template,
+  type LaterPhase,
 } from '../types.ts'
 
 /** What changed from one version of a template to the next, as lines that a writer reads before publishing. */
@@ -53,9 +54,14 @@ function compareHead(library: Library, before: Template, after: Template): Diffe
     'Rounding of tests': ({ testRounding = 'down' }) => wayWords[testRounding],
     Deloads: ({ deloadPolicy: deloadPolicy = 'both' }) => deloadPolicy,
     'Warm-up': ({ warmUp }) => sayWarmUp(warmUp),
+    'Still to be written': ({ later }) => (later ?? []).map(sayLater).join(', ') || 'nothing',
   }
   return Object.entries(said).flatMap(([where, say]) => changed(where, say(before), say(after)))
 }
+
+/** "Peak, 3 weeks"; a phase whose length is not known yet by its name. */
+export const sayLater = ({ name, weeks }: LaterPhase): string =>
+  weeks === undefined ? name : `${name}, ${weeks} ${weeks === 1 ? 'week' : 'weeks'}`
 
 /** How lifts are ramped up to, in a sentence. */
 export const sayWarmUp = (warmUp: Template['warmUp']): string =>

@@ -62,9 +62,16 @@ function findPhases(checker: Checker, template: Template): void {
 }
 
 /** What is counted back from a test day needs fixed weeks before it, and weeks that keep to their dates. */
-function findTestDay(checker: Checker, { phases, missed }: Template): void {
+function findTestDay(checker: Checker, { phases, missed, later }: Template): void {
   const test = phases.findIndex(({ ends }) => ends)
   if (test < 0) return
+  if (later)
+    checker.add(
+      'later',
+      'no phase after the one that ends with the test day',
+      later.length,
+      'Leave the end with the test day open until these are written, or remove them.',
+    )
   if (test < phases.length - 1)
     checker.add(at(at('phases', test), 'ends'), 'the last phase', phases[test]?.ends, 'Move it to the end.')
   if (missed === 'shift' || missed === 'repeat')

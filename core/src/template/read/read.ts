@@ -28,6 +28,7 @@ import {
 import {
   rowWeeks,
   type Use,
+  type LaterPhase,
   type Length,
   type Section,
   type Phase,
@@ -126,6 +127,7 @@ function readToday(
     ...(head.deloadPolicy && { deloadPolicy: head.deloadPolicy }),
     ...(warmUp && { warmUp }),
     phases,
+    ...(head.later && { later: head.later as LaterPhase[] }),
     sessions: readMap(checker, head.sessions, 'sessions', readSession),
     slots: readMap(checker, readTypedRows(checker, head), 'slots', (c, value, path) =>
       readSlot(c, value, path, phases, named),

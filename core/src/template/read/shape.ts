@@ -113,6 +113,12 @@ export const headShape = strictObject({
   deloadPolicy: choiceField(deloadPolicies),
   warmUp: laterField('a warm-up like {"kind": "fewSets", "sets": 2}'),
   phases: listField('phases', limits.phases).required(),
+  later: listField('phases that are still to be written', limits.phases).of(
+    strictObject({
+      name: textField('the phase’s name', 80).required(),
+      weeks: wholeField('weeks, where they are known', 1, limits.weeks),
+    }),
+  ),
   sessions: laterField('sessions by id').required(),
   slots: laterField('slots by id').required(),
   progressions: laterField('progressions by id'),

@@ -63,7 +63,11 @@ export function ProgramToday({ program, logs, day, evidence, locations, proposal
             {track && `, ${track}`}
           </p>
           <p className="flex flex-wrap items-center gap-x-2 gap-y-1 font-medium">
-            {week ? `Week ${week.week} of ${plan.lastWeek}: ${week.phaseName}` : 'All weeks done'}
+            {week
+              ? `Week ${week.week} of ${plan.lastWeek}: ${week.phaseName}`
+              : plan.later
+                ? 'All weeks so far done'
+                : 'All weeks done'}
             {week?.toTest !== undefined && (
               <span className="rounded bg-acorn-wash px-2 py-0.5 text-sm whitespace-nowrap text-acorn">
                 {sayToTest(week.toTest)}
@@ -79,6 +83,9 @@ export function ProgramToday({ program, logs, day, evidence, locations, proposal
       </header>
       {changed?.note && <p className="mt-2 text-sm text-bark">{sayNewVersion(changed)}</p>}
       {week && <WeekLine week={week} current={open ?? next} />}
+      {week?.week === plan.lastWeek && plan.later && (
+        <p className="mt-2 text-sm text-bark">After this week: {plan.later[0]?.name}, still being written.</p>
+      )}
       {open ? (
         <OpenSession session={open} log={logOf(open) as SessionLog} evidence={evidence} />
       ) : (
@@ -100,10 +107,15 @@ export function ProgramToday({ program, logs, day, evidence, locations, proposal
               home={evidence.home}
             />
           )}
-          {!next && !closed && (
+          {!next && !closed && !plan.later && (
             <p className="mt-6">
               Every week of this program is done.{' '}
               {program.next ? `${program.next} starts tomorrow.` : 'Ask your coach what comes next.'}
+            </p>
+          )}
+          {!next && !closed && plan.later && (
+            <p className="mt-6">
+              Your coach is still writing {plan.later[0]?.name}. It appears here once it is published.
             </p>
           )}
         </>

@@ -16,6 +16,7 @@ import { Button } from '../../../ui/Button.tsx'
 import { Field } from '../../../ui/Field.tsx'
 import { SelectField } from '../../../ui/Select.tsx'
 import { Deloads } from './Deloads.tsx'
+import { LaterPhases } from './LaterPhases.tsx'
 import { LoadSettings } from './LoadSettings.tsx'
 import { RuleList } from './RuleList.tsx'
 import { usePut } from './usePut.ts'
@@ -29,6 +30,7 @@ export function TemplateAspect({ draft, template, file }: Props) {
       <Note draft={draft} />
       <LoadSettings draft={draft} />
       <RuleList draft={draft} template={template} file={file} />
+      <LaterPhases draft={draft} />
       <Deloads draft={draft} />
       <Replace draft={draft} />
     </>

@@ -1,5 +1,5 @@
 import { memo, useState, type KeyboardEvent } from 'react'
-import { nominalWeeks, type Phase, type Template } from '@young-oak/core/template'
+import { nominalWeeks, sayLater, type Phase, type Template } from '@young-oak/core/template'
 import { Select } from '../../../ui/Select.tsx'
 import type { Seasons } from '../../../workers/seasons.ts'
 import type { Put } from '../usePutOrSay.ts'
@@ -56,6 +56,11 @@ export const SeasonStrip = memo(function SeasonStrip({ draft, seasons, current, 
       <div className="mt-0.5 flex gap-1 text-xs text-bark">
         {draft.phases.map((phase) => (
           <PhaseEdge key={phase.id} phase={phase} first={firstOf(draft, phase)} onPut={onPut} />
+        ))}
+        {draft.later?.map((phase) => (
+          <span key={phase.name} className="border-l border-dashed border-edge pl-1 whitespace-nowrap italic">
+            {sayLater(phase)}: to be written
+          </span>
         ))}
       </div>
       <p className="sr-only" role="status">

@@ -1,4 +1,4 @@
-// Sets that a slot has in a later stage of its progression, and what is said where they fit none.
+// What a template says of later on: sets in a later stage of a progression, and phases still to be written; and what is said where they fit none.
 import { describe, expect, test } from '@jest/globals'
 import { formatIssue } from '../../parsing/index.ts'
 import { compareTemplates } from '../compare/compare.ts'
@@ -105,5 +105,35 @@ describe('sets in a stage', () => {
     expect(JSON.stringify(compareTemplates({}, one, two))).toContain(
       '5 × 5 @ progression / 1 × 5 @ progression',
     )
+  })
+})
+
+describe('phases still to be written', () => {
+  const later = [{ name: 'Peak', weeks: 3 }, { name: 'Test week' }]
+  test('are kept, and said where two versions differ in them', () => {
+    const one = readTemplate({ ...file([own]), later }).template as Template
+    expect(one.later).toEqual(later)
+    const two = readTemplate(file([own])).template as Template
+    expect(JSON.stringify(compareTemplates({}, one, two))).toContain('Peak, 3 weeks, Test week')
+  })
+  test.each([
+    [
+      'a length of nothing',
+      [{ name: 'Peak', weeks: 0 }],
+      {},
+      'later[0].weeks: expected weeks, where they are known',
+    ],
+    ['none', [], {}, 'later: expected phases that are still to be written'],
+    [
+      'one behind a test day',
+      later,
+      { ends: 'test day' },
+      'later: expected no phase after the one that ends with the test day',
+    ],
+  ])('are refused: %s', (_, given, phase, message) => {
+    const whole = file([own])
+    const phases = whole.phases.map((one) => ({ ...one, ...phase }))
+    const { issues = [] } = readTemplate({ ...whole, phases, later: given })
+    expect(issues.map(formatIssue).join('\n')).toContain(message)
   })
 })
