@@ -29,6 +29,7 @@ import {
   sessionShape,
   setPrescriptionShape,
   slotShape,
+  slotStageShape,
   stageShape,
   trackShape,
   untilShape,
@@ -100,10 +101,8 @@ function templateSchema(): Json {
   }
   const typed = { title: 'Sets as they are typed in the sheet', type: 'string', minLength: 1 }
   const line = { oneOf: [jsonSchema(setPrescriptionShape, { load, goal }), typed] }
-  const rows = {
-    type: 'object',
-    additionalProperties: list({ oneOf: [list(line), typed] }),
-  }
+  const someRows = list({ oneOf: [list(line), typed] })
+  const rows = { type: 'object', additionalProperties: someRows }
   const warmUp = {
     oneOf: Object.entries(warmUpOf).map(([kind, { params, title }]) =>
       tagged('kind', kind, jsonSchema(params), title),
@@ -116,6 +115,7 @@ function templateSchema(): Json {
     slots: byId(
       jsonSchema(slotShape, {
         rows,
+        inStages: list(jsonSchema(slotStageShape, { rows: someRows })),
         warmUp: { oneOf: [...warmUp.oneOf, { const: 'none' }] },
       }),
     ),

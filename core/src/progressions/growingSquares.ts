@@ -130,7 +130,7 @@ export const growingSquares = defineRule<Params, State>({
       asked: ['6 × 6 @ 80', '6 × 6 @ 82.5', '6 × 6 @ 85', '8 × 8 @ 67.5', '8 × 8 @ 70', '6 × 6 @ 82.5'],
     },
     {
-      say: 'before there is a miss: 62.5 was made without a rep in reserve',
+      say: 'before there is a miss: 62.5 was made at 0 RIR',
       params: {
         startLoad: { kg: 60, lb: 135 },
         sides: [6, 8],

@@ -59,7 +59,7 @@ export const schemeLadder = defineRule<Params, State>({
         strictObject({
           ...schemeFields,
           step: addedField(),
-          weeks: wholeField('weeks on the rung at most', 1, 12),
+          weeks: wholeField('weeks of the scheme at most', 1, 12),
         }),
       )
       .required(),

@@ -46,7 +46,7 @@ export const standingRecords = defineRule<Params, State>({
   writes: ['load', 'sets', 'reps'],
   carriedBy: repsOfSets,
   params: strictObject({
-    loads: listField('loads in turn', 6)
+    loads: listField('loads that alternate', 6)
       .of(strictObject({ startPercent: percentField().required() }))
       .required(),
     sets: wholeField('sets', 1, 10).required(),

@@ -96,6 +96,7 @@ export {
   sessionShape,
   setPrescriptionShape,
   slotShape,
+  slotStageShape,
   stageShape,
   trackShape,
   untilShape,

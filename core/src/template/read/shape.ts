@@ -210,6 +210,12 @@ const roleField = () =>
     },
   })
 
+export const slotStageShape = strictObject({
+  stage: idField('a stage of the slot’s progression').required(),
+  role: roleField(),
+  rows: laterField('one row, or one for each day of the week').required(),
+})
+
 export const slotShape = strictObject({
   exercise: exerciseField().required(),
   variant: textField('a variant', 60),
@@ -255,13 +261,7 @@ export const slotShape = strictObject({
     .meta({ expected: 'what a set counts for a muscle, like {"triceps": 1}' }),
   warmUp: laterField('a warm-up, or "none"'),
   rows: laterField('rows by phase id').required(),
-  inStages: listField('sets in stages of its progression', limits.stages).of(
-    strictObject({
-      stage: idField('a stage of the slot’s progression').required(),
-      role: roleField(),
-      rows: laterField('one row, or one for each day of the week').required(),
-    }),
-  ),
+  inStages: listField('sets in stages of its progression', limits.stages).of(slotStageShape),
 })
 
 export const setPrescriptionShape = strictObject({
