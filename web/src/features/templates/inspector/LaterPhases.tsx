@@ -31,7 +31,7 @@ export function LaterPhases({ draft }: { draft: Template }) {
         They come after the last phase. Members see the name, and train on once the phase is published.
       </p>
       {phases.map((phase, i) => (
-        <div key={i} className="grid grid-cols-[1fr_5rem_auto] items-end gap-3">
+        <div key={i} className="grid grid-cols-[1fr_5rem] items-end gap-x-3 gap-y-1">
           <SavedField
             label="Name"
             value={phase.name}
@@ -54,7 +54,7 @@ export function LaterPhases({ draft }: { draft: Template }) {
               return undefined
             }}
           />
-          <span>
+          <span className="col-span-2 flex gap-3">
             {i === 0 && (
               <Button look="plain" className="text-sm" onClick={() => write(phase)}>
                 Write it now
