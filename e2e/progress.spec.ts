@@ -255,6 +255,55 @@ test.describe('on a phone', () => {
     await expect(lift.getByText('Goal: 70 kg')).toBeHidden()
   })
 
+  test('a goal is set as a gain, and for the sum of two lifts; replaced gear makes a max doubtful', async ({
+    page,
+  }) => {
+    await enter(page, 'Isla')
+    await page.getByRole('link', { name: 'Progress' }).click()
+    const lift = page.getByRole('article').filter({ hasText: 'Back squat' }).first()
+    await lift.getByRole('button', { name: /^Set (a|another) goal$/ }).click()
+    await lift.getByLabel('Goal as').selectOption('a gain in percent')
+    await lift.getByLabel('Gain, %').fill('500')
+    await lift.getByRole('button', { name: 'Set the goal' }).click()
+    await expect(lift.getByText('A gain from 0.5 to 100%.')).toBeVisible()
+    await lift.getByLabel('Gain, %').fill('5')
+    await lift.getByRole('button', { name: 'Set the goal' }).click()
+    await expect(lift.getByText(/^Goal: [\d.]+ kg, 5% more/)).toBeVisible()
+
+    const totals = page.getByRole('article').filter({ hasText: 'Totals' })
+    await totals.getByText('Set a goal for a total').click()
+    await totals.getByLabel('Back squat', { exact: true }).check()
+    await totals.getByLabel('Total, kg').fill('190')
+    await totals.getByRole('button', { name: 'Set the total' }).click()
+    await expect(totals.getByText('Choose two to six lifts.')).toBeVisible()
+    await totals.getByLabel('Bench press', { exact: true }).check()
+    await totals.getByRole('button', { name: 'Set the total' }).click()
+    await expect(totals.getByText(/^Back squat \+ Bench press/)).toBeVisible()
+    await expect(totals.getByText(/^Goal: 190 kg/)).toBeVisible()
+
+    const ahead = page.getByRole('region', { name: 'Ahead' })
+    await ahead.getByText('Add an event').click()
+    await ahead.getByLabel('What', { exact: true }).selectOption('new equipment')
+    await ahead.getByLabel('Name').fill('other shoes')
+    await ahead.getByLabel('Back squat', { exact: true }).check()
+    await ahead.getByRole('button', { name: 'Save the event' }).click()
+    await expect(ahead.getByText(/maxes from before may not hold: Back squat/)).toBeVisible()
+    await page.getByRole('link', { name: 'Today' }).click()
+    await expect(page.getByText(/before “other shoes” on .*: it may not hold any more/)).toBeVisible()
+    await page.getByRole('link', { name: 'Progress' }).click()
+    await ahead
+      .getByRole('listitem')
+      .filter({ hasText: 'Other shoes' })
+      .getByRole('button', { name: 'Undo' })
+      .click()
+    await totals.getByRole('button', { name: /^Delete the goal: 190 kg/ }).click()
+    await lift
+      .getByRole('button', { name: /^Delete the goal: / })
+      .first()
+      .click()
+    await expect(ahead.getByText(/may not hold/)).toBeHidden()
+  })
+
   test('a trial is set for several lifts, refused where its spells overlap, and decided', async ({
     page,
   }) => {

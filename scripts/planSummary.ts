@@ -2,7 +2,7 @@
 import { advise, answerOf, readSignals } from '@young-oak/core/advice'
 import { sampleMember, type Strength } from '@young-oak/core/dryRun'
 import { explain } from '@young-oak/core/explain'
-import { exerciseOf, liftName, muscles, setCounts, type Library } from '@young-oak/core/library'
+import { exerciseOf, liftKey, liftName, muscles, setCounts, type Library } from '@young-oak/core/library'
 import { planMember, type Plan, type PlanInput, type Planned, type PlannedWeek } from '@young-oak/core/plan'
 import type { Template } from '@young-oak/core/template'
 import { blocksOf, estimatesOf, targetOf } from '@young-oak/core/trends'
@@ -39,7 +39,8 @@ export function outlookOf({ library, member, when }: PlanInput, { evidence, plan
   const blocks = Object.values(plans).flatMap((plan) => blocksOf(plan, when.today))
   const wanted = goals.map((goal) => {
     const seen = estimatesOf(library, member.logs, goal, unit, body?.load)
-    const { verdict, goal: known } = targetOf(goal, seen, when.today, blocks)
+    const maxes = evidence.maxes[liftKey(goal)]
+    const { verdict, goal: known } = targetOf(goal, seen, when.today, blocks, maxes)
     const by = known.by === undefined ? '' : ` by ${formatDay(known.by)}`
     return `goal: ${liftName(library, goal)} ${formatLoad(goal.to)}${by}: ${verdict}`
   })

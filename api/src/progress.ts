@@ -7,7 +7,7 @@ import type { Advice } from '@young-oak/core/advice'
 import type { Lift } from '@young-oak/core/library'
 import type { CheckIn, EndReason, EventKind, DeloadFact, Pause } from '@young-oak/core/facts'
 import type { Evidence } from '@young-oak/core/evidence'
-import type { Block, Seen, Target, TrialResult } from '@young-oak/core/trends'
+import type { Block, MaxKnown, Seen, Target, TotalTarget, TrialResult } from '@young-oak/core/trends'
 import type { Day, Unit } from '@young-oak/core/units'
 
 /** A fact as it is entered; what it holds is read by the engine, and dated by the day. */
@@ -77,7 +77,10 @@ export type ProgressView = {
   /** Programs that begin once another is over: both by name. */
   following: { enrolment: string; name: string; after: string }[]
   offers: Offer[]
-  lifts: { lift: Lift; seen: Seen[]; targets: Target[] }[]
+  /** `max` is the newest accepted one. */
+  lifts: { lift: Lift; seen: Seen[]; targets: Target[]; max?: MaxKnown }[]
+  /** Goals for several lifts together. */
+  totals: TotalTarget[]
   /** Blocks of the member's programs that are not over: a goal may be for one. */
   blocks: Block[]
   /** Goals that do not fit each other. */
@@ -95,7 +98,7 @@ export type ProgressView = {
   about: Evidence['about']
   /** What the profile says beside that. */
   profile: Pick<Evidence, 'levels' | 'days' | 'priorities' | 'enjoys' | 'askFirst'>
-  events: { id: string; what: EventKind; name?: string; on: Day; to?: Day }[]
+  events: { id: string; what: EventKind; name?: string; on: Day; to?: Day; lifts?: Lift[] }[]
   /** Light spells that were asked for and are not over, with what they change in words; `begun` where they can only be ended. */
   spells: {
     begun: boolean

@@ -96,16 +96,24 @@ export const factMeanings: Record<string, Record<string, string>> = {
     name: '',
     on: '',
     to: '',
+    lifts: 'lifts whose maxes from before it are doubtful from that day on, as with gear that is replaced',
   },
   'fact goal': {
     about:
       'The e1RM that a lift is to reach, by a day or by the end of a phase. A lift may have one goal for each phase, and one besides.',
     ...lift,
     to: '`null` deletes the goal',
+    gain: 'in place of `to`: so many percent more than the lift’s estimate on the day, or its max where there is no estimate',
     by: 'a day',
     block: 'or a phase, whose end is the day',
     'block.enrolment': '',
     'block.phase': '',
+  },
+  'fact totalGoal': {
+    about: 'What the e1RMs of several lifts are to come to. A goal of the same lifts takes its place.',
+    lifts: '',
+    to: '`null` deletes the goal',
+    by: 'a day',
   },
   'fact handover': { about: 'An offered stage of a progression was accepted.', progression: '', stage: '' },
   'fact home': {

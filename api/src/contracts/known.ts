@@ -20,6 +20,7 @@ import {
   type LiftGoal,
   type Pause,
   type Priorities,
+  type TotalGoal,
 } from '@young-oak/core/facts'
 import type { MaxInForce } from '@young-oak/core/loads'
 import { Checker, formatIssue } from '@young-oak/core/parsing'
@@ -102,8 +103,17 @@ export const liftGoal = () =>
     from: orNull(load()),
     set: date(),
     to: load(),
+    gain: left(figure()),
     by: left(date()),
     block: left(exact<BlockOf>(blockKeys())),
+  })
+export const totalGoal = () =>
+  exact<TotalGoal>({
+    lifts: list(lift()),
+    from: orNull(load()),
+    set: date(),
+    to: load(),
+    by: left(date()),
   })
 export const event = () =>
   exact<Evidence['events'][number]>({
@@ -112,6 +122,7 @@ export const event = () =>
     name: left(text()),
     on: date(),
     to: left(date()),
+    lifts: left(list(lift())),
   })
 export const pause = () =>
   exact<Pause>({
@@ -189,6 +200,7 @@ export const evidence = () =>
       events: list(event()),
       adviceTaken: adviceTaken(),
       goals: list(liftGoal()),
+      totals: list(totalGoal()),
       trials: list(
         exact<Evidence['trials'][number]>({
           id: text(),

@@ -2,7 +2,7 @@ import { answerOrder, type Advice } from '@young-oak/core/advice'
 import { eventKinds, deloadReasons, endReasons, type CheckIn } from '@young-oak/core/facts'
 import { deloadKinds } from '@young-oak/core/deloads'
 import type { Offer } from '@young-oak/core/plan'
-import type { Block, Seen, Target, TrialResult } from '@young-oak/core/trends'
+import type { Block, MaxKnown, Seen, Target, TotalTarget, TrialResult } from '@young-oak/core/trends'
 import { deloadPolicies } from '@young-oak/core/template'
 import {
   factForManySchema,
@@ -22,10 +22,11 @@ import {
   days,
   decision,
   liftGoal,
+  totalGoal,
   newVersion,
   profileKeys,
 } from './known.ts'
-import { lift, muscle, unit } from './lifts.ts'
+import { lift, load, muscle, unit } from './lifts.ts'
 import { whyStep } from './shown.ts'
 import {
   choice,
@@ -74,30 +75,26 @@ const offer = () =>
     say: text(),
     next: text(),
   })
-const target = () =>
-  exact<Target>(
-    {
-      goal: liftGoal(),
-      block: left(block()),
-      now: orNull(figure()),
-      gainPercent: orNull(figure()),
-      needsPerWeek: orNull(figure()),
-      ownPerWeek: orNull(
-        exact<NonNullable<Target['ownPerWeek']>>({ value: figure(), error: figure(), weeks: figure() }),
-      ),
-      projected: orNull(band()),
-      verdict: choice(
-        'already there',
-        'reached',
-        'missed',
-        'on course',
-        'within reach',
-        'out of reach',
-        'cannot tell',
-      ),
-    },
-    'Target',
-  )
+const standing = () => ({
+  block: left(block()),
+  now: orNull(figure()),
+  gainPercent: orNull(figure()),
+  needsPerWeek: orNull(figure()),
+  ownPerWeek: orNull(
+    exact<NonNullable<Target['ownPerWeek']>>({ value: figure(), error: figure(), weeks: figure() }),
+  ),
+  projected: orNull(band()),
+  verdict: choice(
+    'already there',
+    'reached',
+    'missed',
+    'on course',
+    'within reach',
+    'out of reach',
+    'cannot tell',
+  ),
+})
+const target = () => exact<Target>({ goal: liftGoal(), ...standing() }, 'Target')
 const measures = () =>
   exact<TrialResult['first']>({
     sessions: count(),
@@ -161,8 +158,10 @@ const view = () =>
           lift: lift(),
           seen: list(exact<Seen>({ date: date(), value: figure(), atLeast: left(isTrue()) })),
           targets: list(target()),
+          max: left(exact<MaxKnown>({ load: load(), date: date() })),
         }),
       ),
+      totals: list(exact<TotalTarget>({ goal: totalGoal(), ...standing() })),
       blocks: list(block()),
       misfits: list(text()),
       trials: list(
@@ -186,6 +185,7 @@ const view = () =>
           name: left(text()),
           on: date(),
           to: left(date()),
+          lifts: left(list(lift())),
         }),
       ),
       spells: list(

@@ -7,6 +7,7 @@ export { notCleared } from './notCleared.ts'
 // One enrolment's plan.
 export { assumedEquipment } from './assumedEquipment.ts'
 export { oldMax } from './oldMax.ts'
+export { gearReplaced } from './gearReplaced.ts'
 export { beyondMax } from './beyondMax.ts'
 export { testDay } from './testDay.ts'
 export { topSetGone } from './topSetGone.ts'

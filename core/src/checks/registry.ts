@@ -14,6 +14,7 @@ export const checkKinds = [
   'bodyWeightMax',
   'assumedEquipment',
   'oldMax',
+  'gearReplaced',
   'beyondMax',
   'testDay',
   'goneTrack',

@@ -31,5 +31,6 @@ export { event } from './event.ts'
 export { adviceTaken } from './adviceTaken.ts'
 // What a member is after.
 export { goal } from './goal.ts'
+export { totalGoal } from './totalGoal.ts'
 export { trial } from './trial.ts'
 export { decision } from './decision.ts'

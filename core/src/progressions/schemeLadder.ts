@@ -1,5 +1,5 @@
 import { declareSteps } from '../words/index.ts'
-import { listField, percentOffField, strictObject, wholeField } from '../parsing/index.ts'
+import { choiceField, listField, percentOffField, strictObject, wholeField } from '../parsing/index.ts'
 import { formatNumber, inUnit, scale, type Rise } from '../units/index.ts'
 import { firstLoadWords, sayFirstLoad, sayRise, startingWith, type FirstLoad } from './firstLoad.ts'
 import { defineRule } from './rule.ts'
@@ -19,6 +19,8 @@ import { addedField, afterMisses, resetFields, startSteady, stepOrReset, type St
 
 const say = declareSteps({
   'schemeLadder.on': '{load} was missed on {date}, {misses} in a row: next {sets} × {reps} at the same load',
+  'schemeLadder.stays':
+    'the last scheme was missed on {date}, {misses} in a row: {sets} × {reps} again at {from} −{percent}%, down to {load}',
   'schemeLadder.inTime': '{weeks} weeks of {before} are over: next {sets} × {reps} at the same load, {load}',
   'schemeLadder.backInTime':
     '{weeks} weeks of the last scheme are over: back to {sets} × {reps} at {from} −{percent}%, down to {load}',
@@ -37,7 +39,10 @@ type Params = FirstLoad & {
   misses: number
   /** What is taken off, in percent of the load, when it goes from the last rung back to the first; 1 to 50. */
   backBy: number
+  /** What comes after the last rung: the first one again where nothing is stated, or the last one goes on. */
+  atEnd?: (typeof ends)[number]
 } & Plus
+const ends = ['back', 'stay'] as const
 /** `since`: the week of the first exposure on a rung whose weeks are counted. */
 type State = Steady & { scheme: number; since?: number }
 
@@ -66,6 +71,7 @@ export const schemeLadder = defineRule<Params, State>({
     amrap: plusField(),
     misses: resetFields.misses,
     backBy: percentOffField().required(),
+    atEnd: choiceField(ends),
   }),
   fields: {
     ...firstLoadWords,
@@ -86,21 +92,28 @@ export const schemeLadder = defineRule<Params, State>({
       hint: 'A hit clears the count.',
     },
     backBy: {
-      label: 'Cut when the first scheme returns',
+      label: 'Cut after the last scheme',
       unit: '% of the load',
       hint: 'After the misses in the last scheme.',
+    },
+    atEnd: {
+      label: 'After the last scheme',
+      unit: null,
+      hint: 'Both with the cut.',
+      choices: { '': 'the first one again', back: 'the first one again', stay: 'the last one goes on' },
     },
   },
   sentence: (p) =>
     `${sayFirstLoad(p)}. ${p.schemes.map((scheme) => `${sayScheme(scheme)}, after each hit +${sayRise(scheme.step)}${sayWeeks(scheme)}`).join('; then ')}${sayPlus(p)}. ` +
-    `${afterMisses(p.misses)}: the next scheme with the same load; in the last scheme: the first one at −${formatNumber(p.backBy)}%.`,
+    `${afterMisses(p.misses)}: the next scheme with the same load; in the last scheme: ${p.atEnd === 'stay' ? 'the same' : 'the first one'} at −${formatNumber(p.backBy)}%.`,
   start: (known, p) => startSteady(known, p, { scheme: 0 }),
-  inTime(state, { schemes, backBy }, { week }, hand) {
+  inTime(state, { schemes, backBy, atEnd }, { week }, hand) {
     const { load: from, scheme, since } = state
     const own = schemes[scheme % schemes.length] as Stage
     const { weeks } = own
     if (weeks === undefined || since === undefined || week - since < weeks) return state
     const to = (scheme + 1) % schemes.length
+    if (to === 0 && atEnd === 'stay') return state
     const { sets, reps } = schemes[to] as Stage
     const data = { weeks, before: sayScheme(own), sets, reps, load: from }
     if (to > 0) return { load: from, misses: 0, scheme: to, why: [say('schemeLadder.inTime', data)] }
@@ -108,7 +121,7 @@ export const schemeLadder = defineRule<Params, State>({
     const why = [say('schemeLadder.backInTime', { ...data, from, load, percent: backBy })]
     return { load, misses: 0, scheme: 0, why }
   },
-  next({ scheme, since, ...steady }, exposure, { schemes, misses, backBy }, hand) {
+  next({ scheme, since, ...steady }, exposure, { schemes, misses, backBy, atEnd }, hand) {
     const { step, weeks } = schemes[scheme % schemes.length] as Stage
     const { date, verdict } = exposure
     if (verdict !== 'miss' || !date || steady.misses + 1 < misses) {
@@ -116,17 +129,14 @@ export const schemeLadder = defineRule<Params, State>({
       return { ...next, scheme, ...(weeks !== undefined && { since: since ?? exposure.at.week }) }
     }
     const from = inUnit(exposure.target ?? steady.load, hand.unit)
-    const to = (scheme + 1) % schemes.length
+    const isLast = (scheme + 1) % schemes.length === 0
+    const to = isLast && atEnd === 'stay' ? scheme : (scheme + 1) % schemes.length
     const { sets, reps } = schemes[to] as Stage
     const data = { load: from, date, misses: steady.misses + 1, sets, reps }
-    if (to > 0) return { load: from, misses: 0, scheme: to, why: [say('schemeLadder.on', data)] }
+    if (!isLast) return { load: from, misses: 0, scheme: to, why: [say('schemeLadder.on', data)] }
     const load = hand.land(scale(from, 100 - backBy), from)
-    return {
-      load,
-      misses: 0,
-      scheme: 0,
-      why: [say('schemeLadder.back', { ...data, from, load, percent: backBy })],
-    }
+    const id = to === scheme ? 'schemeLadder.stays' : 'schemeLadder.back'
+    return { load, misses: 0, scheme: to, why: [say(id, { ...data, from, load, percent: backBy })] }
   },
   credits(state, shown, { schemes }) {
     const credit = creditOf(schemes, state.scheme % schemes.length, shown)
@@ -169,6 +179,22 @@ export const schemeLadder = defineRule<Params, State>({
       max: null,
       exposures: ['hit', 'miss'],
       asked: ['2 × 8+ every set @ 100', '2 × 8+ every set @ 102.5', '2 × 5+ every set @ 102.5'],
+    },
+    {
+      say: 'the last scheme goes on, with 10% off',
+      params: {
+        startLoad: { kg: 100, lb: 220 },
+        schemes: [
+          { sets: 5, reps: 5, step: { kg: 2.5, lb: 5 } },
+          { sets: 3, reps: 3, step: { kg: 2.5, lb: 5 } },
+        ],
+        misses: 1,
+        backBy: 10,
+        atEnd: 'stay',
+      },
+      max: null,
+      exposures: ['miss', 'hit', 'miss', 'hit'],
+      asked: ['5 × 5 @ 100', '3 × 3 @ 100', '3 × 3 @ 102.5', '3 × 3 @ 90', '3 × 3 @ 92.5'],
     },
     {
       say: 'two weeks of 5 × 5, and 4 × 4 until it is missed',

@@ -1,4 +1,5 @@
 export { type Block, blocksOf } from './block.ts'
 export { estimatesOf, evidenceOf, type Seen } from './estimates.ts'
-export { misfits, type Target, targetOf } from './target.ts'
+export { totalsOf } from './total.ts'
+export { type MaxKnown, misfits, type Target, targetOf, type TotalTarget } from './target.ts'
 export { judgeTrial, type Period, type TrialResult } from './trial.ts'

@@ -1,4 +1,4 @@
-import { type LiftGoal, isSameBlock } from '../facts/index.ts'
+import { type BlockOf, type LiftGoal, type TotalGoal, isSameBlock } from '../facts/index.ts'
 import { liftKey, liftName, type Lift, type Library } from '../library/index.ts'
 import type { Ratio } from '../template/index.ts'
 import { addDays, daysBetween, formatLoad, inUnit, scale, snap, type Day, type Load } from '../units/index.ts'
@@ -6,9 +6,15 @@ import type { Block } from './block.ts'
 import { evidenceOf, type Seen } from './estimates.ts'
 import { trendOf, type Trend } from './trend.ts'
 
-/** Where a goal stands: what it asks a week, what the lift has gained a week so far, and what that makes of the day. */
-export type Target = {
-  goal: LiftGoal
+/** Where a lift’s goal stands: what it asks a week, what the lift has gained a week so far, and what that makes of the day. */
+export type Target = TargetOf<LiftGoal>
+export type TotalTarget = TargetOf<TotalGoal>
+
+/** What any goal has: of a lift, or of several together. */
+type AnyGoal = { from: Load | null; set: Day; to: Load; by?: Day; block?: BlockOf }
+
+type TargetOf<G> = {
+  goal: G
   /** The block that the goal is for, as far as it is known; its end is the day. */
   block?: Block
   /** The latest estimate, in the goal's unit. */
@@ -25,6 +31,9 @@ export type Target = {
     'already there' | 'reached' | 'missed' | 'on course' | 'within reach' | 'out of reach' | 'cannot tell'
 }
 
+/** A max that was accepted. */
+export type MaxKnown = { load: Load; date: Day }
+
 /**
  * How far back a lift's own rate is read, and no farther ahead than as long again is anything said. Gains slow down, so that a line
  * through all of them says too much: the last weeks alone are read where they brought less.
@@ -32,13 +41,21 @@ export type Target = {
 const weeksBack = 12
 const lastWeeks = 6
 
-export function targetOf(given: LiftGoal, seen: Seen[], today: Day, blocks: Block[] = []): Target {
+/** `maxes` are the accepted ones of the lift: where no set says anything of it they are what is known. */
+export function targetOf<G extends AnyGoal>(
+  given: G,
+  seen: Seen[],
+  today: Day,
+  blocks: Block[] = [],
+  maxes: readonly MaxKnown[] = [],
+): TargetOf<G> {
   const block = given.block && blocks.find((one) => isSameBlock(one, given.block))
   const goal = block ? { ...given, by: block.ends } : given
   const to = goal.to.value
   const recent = seen.filter(({ date }) => date > addDays(today, -7 * weeksBack) && date <= today)
   const { trend, weeks: read } = slowerOf(recent, today)
-  const now = (evidenceOf(recent).at(-1) ?? recent.at(-1))?.value ?? null
+  const known = maxes.map(({ date, load }): Seen => ({ date, value: inUnit(load, goal.to.unit).value }))
+  const now = (evidenceOf(recent).at(-1) ?? recent.at(-1) ?? known.at(-1))?.value ?? null
   const from = goal.from && inUnit(goal.from, goal.to.unit).value
   const weeks = goal.by === undefined ? null : Math.max(0, daysBetween(today, goal.by) / 7)
   const isFar = weeks !== null && weeks > weeksBack
@@ -52,7 +69,7 @@ export function targetOf(given: LiftGoal, seen: Seen[], today: Day, blocks: Bloc
     needsPerWeek: weeks && now !== null ? snap(Math.max(0, to - now) / weeks) : null,
     ownPerWeek: trend && { value: trend.perWeek, error: trend.error, weeks: read },
     projected,
-    verdict: from && from >= to ? 'already there' : verdictOf(goal, seen, projected, today),
+    verdict: from && from >= to ? 'already there' : verdictOf(goal, [...seen, ...known], projected, today),
   }
 }
 
@@ -66,7 +83,7 @@ function slowerOf(seen: Seen[], today: Day): { trend: Trend | null; weeks: numbe
 }
 
 function verdictOf(
-  { to: { value: to }, set, by }: LiftGoal,
+  { to: { value: to }, set, by }: AnyGoal,
   seen: Seen[],
   projected: Target['projected'],
   today: Day,

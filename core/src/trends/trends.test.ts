@@ -2,6 +2,7 @@ import { describe, expect, test } from '@jest/globals'
 import fc from 'fast-check'
 import { judgeTrial } from './trial.ts'
 import { misfits, targetOf } from './target.ts'
+import { totalsOf } from './total.ts'
 import { trendOf } from './trend.ts'
 import type { SessionLog } from '../member/index.ts'
 import type { LiftGoal } from '../facts/index.ts'
@@ -198,4 +199,49 @@ describe('a trial', () => {
     )
     expect(seen).toEqual([{ date: start, value: 116.6667 }])
   })
+})
+
+describe('a goal for several lifts', () => {
+  const squat = [
+    { date: '2026-03-02', value: 120 },
+    { date: '2026-03-16', value: 125 },
+  ]
+  const bench = [{ date: '2026-03-09', value: 85 }]
+  const goal = { from: null, set: '2026-03-02', to: { value: 210, unit: 'kg' as const } }
+
+  test('adds up what was last known of each, from the day on which all are', () => {
+    const parts = [
+      { seen: squat, known: [] },
+      { seen: [], known: bench },
+    ]
+    expect(totalsOf(parts)).toEqual([
+      { date: '2026-03-09', value: 205 },
+      { date: '2026-03-16', value: 210 },
+    ])
+    expect(targetOf(goal, totalsOf(parts), '2026-03-20')).toMatchObject({ now: 210, verdict: 'reached' })
+  })
+
+  test('of which one is not known cannot be told', () => {
+    const parts = [
+      { seen: squat, known: [] },
+      { seen: [], known: [] },
+    ]
+    expect(targetOf(goal, totalsOf(parts), '2026-03-20')).toMatchObject({ now: null, verdict: 'cannot tell' })
+  })
+})
+
+test('a lift that has only a max stands where its max is', () => {
+  const goal = {
+    from: { value: 100, unit: 'kg' as const },
+    set: '2026-03-02',
+    to: { value: 105, unit: 'kg' as const },
+  }
+  const old = { date: '2026-02-20', load: { value: 100, unit: 'kg' as const } }
+  const tested = { date: '2026-03-18', load: { value: 105, unit: 'kg' as const } }
+  expect(targetOf(goal, [], '2026-03-20', [], [old])).toMatchObject({
+    now: 100,
+    gainPercent: 5,
+    verdict: 'cannot tell',
+  })
+  expect(targetOf(goal, [], '2026-03-20', [], [old, tested])).toMatchObject({ now: 105, verdict: 'reached' })
 })

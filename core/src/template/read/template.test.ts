@@ -180,7 +180,7 @@ describe('reading a member', () => {
     [
       'an unknown fact',
       { facts: [{ kind: 'mood', date: '2026-03-02' }] },
-      'facts[0].kind: expected one of about, adjust, adviceTaken, askFirst, bodyWeight, checkIn, choice, days, decision, deload, endDeload, endEnrolment, enjoys, equipment, event, goal, handover, home, level, max, mostSets, nextPhase, pause, priorities, resume, skipDeload, test, track, trial, unit, withdraw; got "mood".',
+      'facts[0].kind: expected one of about, adjust, adviceTaken, askFirst, bodyWeight, checkIn, choice, days, decision, deload, endDeload, endEnrolment, enjoys, equipment, event, goal, handover, home, level, max, mostSets, nextPhase, pause, priorities, resume, skipDeload, test, totalGoal, track, trial, unit, withdraw; got "mood".',
     ],
     [
       'a negative load',

@@ -121,6 +121,20 @@ describe('progress', () => {
     expect((await progress()).trials[0]?.decision?.chosen).toBe('neither')
   })
 
+  test('takes a goal as a gain, one for the sum of lifts, and an event that makes maxes doubtful', async () => {
+    const lifts = [{ exercise: 'backSquat' }, { exercise: 'benchPress' }]
+    await give({ kind: 'goal', exercise: 'backSquat', gain: 500 }).expect(422)
+    await give({ kind: 'goal', exercise: 'backSquat', gain: 5, to: { value: 120, unit: 'kg' } }).expect(422)
+    await give({ kind: 'totalGoal', lifts: lifts.slice(1), to: { value: 200, unit: 'kg' } }).expect(422)
+    await give({ kind: 'totalGoal', lifts, to: { value: 200, unit: 'kg' }, by: '2026-05-01' }).expect(200)
+    await give({ kind: 'event', what: 'new equipment', on: '2026-03-20', lifts }).expect(200)
+    const view = await progress()
+    expect(view.totals).toMatchObject([{ goal: { lifts, to: { value: 200 } } }])
+    expect(view.events).toContainEqual(expect.objectContaining({ what: 'new equipment', lifts }))
+    await give({ kind: 'totalGoal', lifts, to: null }).expect(200)
+    expect((await progress()).totals).toEqual([])
+  })
+
   test('keeps a goal for each block beside one by a day, and each is given up by itself', async () => {
     const goal = { kind: 'goal', exercise: 'backSquat' }
     const [block] = (await progress()).blocks

@@ -9,8 +9,8 @@ import { resolve } from '@young-oak/core/member'
 import { isOver, planMember, type Plan, type Planned } from '@young-oak/core/plan'
 import { formatIssue, isId } from '@young-oak/core/parsing'
 import { slotsOf, type Template } from '@young-oak/core/template'
-import { blocksOf, estimatesOf, judgeTrial, misfits, targetOf } from '@young-oak/core/trends'
-import { addDays, type Day } from '@young-oak/core/units'
+import { blocksOf, estimatesOf, judgeTrial, misfits, targetOf, totalsOf } from '@young-oak/core/trends'
+import { addDays, inUnit, type Day } from '@young-oak/core/units'
 import type { Scope } from '../../database/scope.ts'
 import type { MemberScope } from '../members/memberScope.ts'
 import { notFound, Problem } from '../../http/problem.ts'
@@ -56,10 +56,23 @@ export async function progress(scope: MemberScope, day: Day): Promise<ProgressVi
     offers,
     lifts: liftsOf(library, planned).map((lift) => {
       const seen = seenOf(lift)
+      const maxes = evidence.maxes[liftKey(lift)] ?? []
       const targets = evidence.goals
         .filter((goal) => liftKey(goal) === liftKey(lift))
-        .map((goal) => targetOf(goal, seen, day, blocks))
-      return { lift, seen, targets }
+        .map((goal) => targetOf(goal, seen, day, blocks, maxes))
+      const max = maxes.at(-1)
+      return { lift, seen, targets, ...(max && { max: { load: max.load, date: max.date } }) }
+    }),
+    totals: evidence.totals.map((goal) => {
+      const parts = goal.lifts.map((lift) => ({
+        seen: seenOf(lift),
+        known: (evidence.maxes[liftKey(lift)] ?? []).map(({ date, load }) => ({
+          date,
+          value: inUnit(load, evidence.unit).value,
+        })),
+      }))
+      const to = inUnit(goal.to, evidence.unit)
+      return targetOf({ ...goal, to }, totalsOf(parts), day)
     }),
     blocks: blocks.filter(({ ends }) => ends >= day),
     misfits: misfits(
@@ -125,7 +138,11 @@ const phaseNow = (plan: Plan | undefined): string | undefined =>
 
 /** Lifts that something is known of, those with a goal first. */
 function liftsOf(library: Library, { evidence }: Planned): Lift[] {
-  const keys = new Set([...evidence.goals.map(liftKey), ...Object.keys(evidence.estimates)])
+  const keys = new Set([
+    ...evidence.goals.map(liftKey),
+    ...Object.keys(evidence.estimates),
+    ...Object.keys(evidence.maxes),
+  ])
   return [...keys].map(liftOfKey).filter((lift) => takesMax(library, lift))
 }
 

@@ -1,6 +1,6 @@
 import { useState, type ReactNode } from 'react'
 import type { ProgressView } from '@young-oak/api/progress'
-import { muscles, type Muscle } from '@young-oak/core/library'
+import { isSameLift, liftKey, liftName, muscles, type Lift, type Muscle } from '@young-oak/core/library'
 import { deloadKinds, deloadOf, type DeloadKind } from '@young-oak/core/deloads'
 import { eventKinds, deloadReasons, type EventKind } from '@young-oak/core/facts'
 import { formatDay } from '@young-oak/core/units'
@@ -8,23 +8,27 @@ import { today } from '../../app/today.ts'
 import { Button } from '../../ui/Button.tsx'
 import { Field, PhoneSelect } from '../../ui/Field.tsx'
 import { Details } from '../../ui/Details.tsx'
+import { useLibrary } from '../library/useLibrary.ts'
 import { useGive } from './useGive.ts'
 
 type Props = { view: ProgressView; member?: string }
 
 /** What lies ahead: events on the calendar, and deloads of the member's own with their return. */
 export function Ahead({ view, member }: Props) {
+  const library = useLibrary()
   const { takeBack, isBusy } = useGive(member)
   return (
     <section aria-label="Ahead" className="rounded-lg border border-line bg-sheet p-4">
       <h2 className="text-xl">Ahead</h2>
       <ul className="mt-1 divide-y divide-line">
-        {view.events.map(({ id, what, name, on, to }) => (
+        {view.events.map(({ id, what, name, on, to, lifts }) => (
           <Entry key={id} isBusy={isBusy} onTakeBack={() => void takeBack(id)}>
             {capital(name ?? what)}{' '}
             <span className="text-sm text-bark">
               {formatDay(on)}
               {to && to !== on && ` to ${formatDay(to)}`}
+              {lifts &&
+                `; maxes from before may not hold: ${lifts.map((lift) => liftName(library, lift)).join(', ')}`}
             </span>
           </Entry>
         ))}
@@ -53,7 +57,7 @@ export function Ahead({ view, member }: Props) {
           Nothing yet. Add a trip, exams or a holiday: advice takes it into account.
         </p>
       )}
-      <EventForm member={member} />
+      <EventForm lifts={view.lifts.map(({ lift }) => lift)} member={member} />
       <OwnDeloadForm member={member} />
       <MostSetsForm mostSets={view.mostSets} member={member} />
     </section>
@@ -104,14 +108,26 @@ function SayForm({ title, className, submit, isBusy, onSubmit, children }: FormP
 
 const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1)
 
-function EventForm({ member }: { member?: string }) {
+function EventForm({ lifts, member }: { lifts: Lift[]; member?: string }) {
+  const library = useLibrary()
   const { give, isBusy } = useGive(member)
   const [typed, setTyped] = useState({ what: 'trip' as EventKind, name: '', on: today(), to: '' })
+  const [doubtful, setDoubtful] = useState<Lift[]>([])
+  const mayDoubt = lifts.length > 0 && (typed.what === 'new equipment' || typed.what === 'weight class')
   const put = (change: Partial<typeof typed>) => setTyped({ ...typed, ...change })
   const save = async () => {
     const { what, name, on, to } = typed
-    const fact = { kind: 'event', what, on, ...(name.trim() && { name: name.trim() }), ...(to && { to }) }
-    if (await give(fact, 'Added to the calendar.')) setTyped({ ...typed, name: '', to: '' })
+    const fact = {
+      kind: 'event',
+      what,
+      on,
+      ...(name.trim() && { name: name.trim() }),
+      ...(to && { to }),
+      ...(mayDoubt && doubtful.length > 0 && { lifts: doubtful }),
+    }
+    if (!(await give(fact, 'Added to the calendar.'))) return
+    setTyped({ ...typed, name: '', to: '' })
+    setDoubtful([])
   }
   return (
     <SayForm title="Add an event" className="mt-2" submit="Save the event" isBusy={isBusy} onSubmit={save}>
@@ -144,6 +160,25 @@ function EventForm({ member }: { member?: string }) {
         value={typed.to}
         onChange={(event) => put({ to: event.target.value })}
       />
+      {mayDoubt && (
+        <fieldset className="col-span-2">
+          <legend className="text-sm font-medium">Maxes that may not hold from that day on</legend>
+          {lifts.map((lift) => (
+            <label key={liftKey(lift)} className="flex min-h-11 items-center gap-2">
+              <input
+                type="checkbox"
+                checked={doubtful.some((one) => isSameLift(one, lift))}
+                onChange={({ target }) =>
+                  setDoubtful(
+                    target.checked ? [...doubtful, lift] : doubtful.filter((one) => !isSameLift(one, lift)),
+                  )
+                }
+              />
+              {liftName(library, lift)}
+            </label>
+          ))}
+        </fieldset>
+      )}
     </SayForm>
   )
 }

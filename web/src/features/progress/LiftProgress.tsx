@@ -3,8 +3,8 @@ import { useState } from 'react'
 import type { ProgressView } from '@young-oak/api/progress'
 import { liftName } from '@young-oak/core/library'
 import type { BlockOf } from '@young-oak/core/facts'
-import { evidenceOf, type Block, type Target } from '@young-oak/core/trends'
-import { formatDay, formatLoad, formatNumber, type Unit, typedNumber } from '@young-oak/core/units'
+import { evidenceOf, type Block, type Target, type TotalTarget } from '@young-oak/core/trends'
+import { formatDay, formatLoad, formatNumber, type Load, type Unit, typedNumber } from '@young-oak/core/units'
 import { today } from '../../app/today.ts'
 import { EstimateChart } from '../../charts/EstimateChart.tsx'
 import { Button } from '../../ui/Button.tsx'
@@ -15,7 +15,7 @@ type Line = ProgressView['lifts'][number]
 type Props = { line: Line; blocks: Block[]; unit: Unit; member?: string }
 
 /** A lift's estimated max over time, with the goals that were set for it and what the past weeks point to. */
-export function LiftProgress({ line: { lift, seen, targets }, blocks, unit, member }: Props) {
+export function LiftProgress({ line: { lift, seen, targets, max }, blocks, unit, member }: Props) {
   const library = useLibrary()
   const [isSetting, setSetting] = useState(false)
   const { give, isBusy } = useGive(member)
@@ -43,6 +43,7 @@ export function LiftProgress({ line: { lift, seen, targets }, blocks, unit, memb
       ) : (
         <p className="mt-1 text-sm text-bark">
           {seen.length ? 'One day is not a trend yet.' : 'No set gives an e1RM for this lift yet.'}
+          {!seen.length && max && ` Its 1RM is ${formatLoad(max.load)}, of ${formatDay(max.date)}.`}
         </p>
       )}
       {targets.map((target) => (
@@ -66,8 +67,9 @@ export function LiftProgress({ line: { lift, seen, targets }, blocks, unit, memb
           blocks={blocks}
           isBusy={isBusy}
           onCancel={() => setSetting(false)}
+          isKnown={seen.length > 0 || max !== undefined}
           onSave={async (to, until) => {
-            const fact = { kind: 'goal', ...lift, to: { value: to, unit }, ...until }
+            const fact = { kind: 'goal', ...lift, ...to, ...until }
             if (await give(fact, `${liftName(library, lift)}: the goal is set.`)) setSetting(false)
           }}
         />
@@ -101,16 +103,19 @@ const verdicts: Record<Target['verdict'], string> = {
     'Too few data: a forecast needs four training days over two weeks, and a day within twelve weeks.',
 }
 
-type TargetProps = { target: Target; unit: Unit; isBusy: boolean; onGiveUp: () => void }
+type TargetProps = { target: Target | TotalTarget; unit: Unit; isBusy: boolean; onGiveUp: () => void }
 
-function SayTarget({ target, unit, isBusy, onGiveUp }: TargetProps) {
+/** A goal, what it asks, and what the past weeks point to. */
+export function SayTarget({ target, unit, isBusy, onGiveUp }: TargetProps) {
   const { gainPercent, needsPerWeek, ownPerWeek, projected, verdict } = target
   const { from, set, to } = target.goal
+  const gain = 'gain' in target.goal ? target.goal.gain : undefined
   const perWeek = (value: number) => `${value < 0 ? '−' : '+'}${formatNumber(Math.abs(value))} ${unit} a week`
   return (
     <div className="mt-2 text-sm">
       <p>
         Goal: {formatLoad(to)}
+        {gain !== undefined && `, ${formatNumber(gain)}% more`}
         {sayUntil(target)}
         {from &&
           gainPercent !== null &&
@@ -137,11 +142,21 @@ function SayTarget({ target, unit, isBusy, onGiveUp }: TargetProps) {
   )
 }
 
-function sayUntil({ goal, block }: Target): string {
+function sayUntil({ goal, block }: Target | TotalTarget): string {
   if (block)
     return ` by the end of ${block.name}, ${block.ends < today() ? '' : 'about '}${formatDay(block.ends)}`
-  if (goal.block) return ' in a phase that is no longer planned'
+  if ('block' in goal && goal.block) return ' in a phase that is no longer planned'
   return goal.by ? ` by ${formatDay(goal.by)}` : ''
+}
+
+/** The goal that was typed, or what is wrong with it. */
+function goalOf(as: string, typed: string, unit: Unit): { to: Load } | { gain: number } | string {
+  const value = typedNumber(typed)
+  const most = as === 'gain' ? 100 : 1000
+  const least = as === 'gain' ? 0.5 : 0
+  if (typeof value !== 'number' || value <= 0 || value < least || value > most)
+    return as === 'gain' ? 'A gain from 0.5 to 100%.' : `A load above 0, at most 1000 ${unit}.`
+  return as === 'gain' ? { gain: value } : { to: { value, unit } }
 }
 
 type Until = { by?: string; block?: BlockOf }
@@ -150,16 +165,17 @@ type GoalProps = {
   blocks: Block[]
   isBusy: boolean
   onCancel: () => void
-  onSave: (to: number, until: Until) => Promise<void>
+  /** There is an e1RM or a max that a gain can be on. */
+  isKnown: boolean
+  onSave: (to: { to: Load } | { gain: number }, until: Until) => Promise<void>
 }
 
-function GoalForm({ unit, blocks, isBusy, onCancel, onSave }: GoalProps) {
-  const [typed, setTyped] = useState({ to: '', until: 'day', by: '' })
+function GoalForm({ unit, blocks, isBusy, isKnown, onCancel, onSave }: GoalProps) {
+  const [typed, setTyped] = useState({ as: 'load', to: '', until: 'day', by: '' })
   const [fault, setFault] = useState<string>()
   const save = () => {
-    const to = typedNumber(typed.to)
-    if (typeof to !== 'number' || to <= 0 || to > 1000)
-      return setFault(`A load above 0, at most 1000 ${unit}.`)
+    const to = goalOf(typed.as, typed.to, unit)
+    if (typeof to === 'string') return setFault(to)
     setFault(undefined)
     const block = blocks[Number(typed.until)]
     if (block) void onSave(to, { block: { enrolment: block.enrolment, phase: block.phase } })
@@ -174,8 +190,19 @@ function GoalForm({ unit, blocks, isBusy, onCancel, onSave }: GoalProps) {
         save()
       }}
     >
+      {isKnown && (
+        <PhoneSelect
+          label="Goal as"
+          className="col-span-2"
+          value={typed.as}
+          onChange={(event) => setTyped({ ...typed, as: event.target.value })}
+        >
+          <option value="load">an estimated max</option>
+          <option value="gain">a gain in percent</option>
+        </PhoneSelect>
+      )}
       <Field
-        label={`Estimated max, ${unit}`}
+        label={typed.as === 'gain' ? 'Gain, %' : `Estimated max, ${unit}`}
         inputMode="decimal"
         className="col-span-2"
         autoFocus

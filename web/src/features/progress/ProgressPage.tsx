@@ -11,6 +11,7 @@ import { CheckIn } from './CheckIn.tsx'
 import { LiftProgress } from './LiftProgress.tsx'
 import { Offers } from './Offers.tsx'
 import { Programs } from './Programs.tsx'
+import { TotalGoals } from './TotalGoals.tsx'
 import { Trials } from './Trials.tsx'
 
 /** How a member does: what is advised and why, how they are, what lies ahead, lifts with their goals, trials. Their own, or for a writer one of theirs. */
@@ -74,6 +75,7 @@ export default function ProgressPage() {
               member={member}
             />
           ))}
+          <TotalGoals view={data} member={member} />
         </div>
       </section>
       <div className="grid content-start gap-6 md:grid-cols-2">
