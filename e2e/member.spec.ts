@@ -140,8 +140,11 @@ test('the page says so when the server is away, and opens when it is back', asyn
   await expect(
     page.getByText('The server cannot be reached. Nothing was lost: try again in a moment.'),
   ).toBeVisible()
-  await page.unroute('**/api/**')
   await page.getByRole('button', { name: 'Try again' }).click()
+  await expect(page.getByRole('heading', { name: 'No answer' })).toBeVisible()
+  // It asks again by itself.
+  await page.unroute('**/api/**')
+  await expect(page.getByRole('heading', { name: 'No answer' })).toBeHidden()
   await expect(page.getByRole('heading', { level: 1 })).toBeVisible()
 })
 

@@ -13,7 +13,8 @@ export function asProblem(error: unknown): Problem {
   if (isAway(code, name, message)) {
     return new Problem('databaseAway', 'Nothing was lost. Try again in a moment.')
   }
-  if (code === '55P03' || code === '57014')
+  // Waited for a row too long, took too long, or two waited for each other.
+  if (code === '55P03' || code === '57014' || code === '40P01')
     return new Problem('busy', 'This takes too long right now. Nothing was lost: try again in a moment.')
   if (type === 'entity.too.large') return new Problem('tooLarge', 'At most 2 MB can be sent at once.')
   if (status === 400) return new Problem('notReadable', 'What was sent is not JSON.')
@@ -30,7 +31,7 @@ const isAway = (code?: string, name?: string, message = ''): boolean =>
   /^(Connection terminated|timeout e(xpired|xceeded when trying to connect)|Client (has encountered a connection error|was closed))/.test(
     message,
   ) ||
-  /^(ECONN|ETIMEDOUT|EPIPE|57P0|08|53300)/.test(code ?? '') ||
+  /^(ECONN|ETIMEDOUT|EPIPE|ERR_STREAM|57P0|08|53300)/.test(code ?? '') ||
   name === 'AggregateError'
 
 /** Where an error came from, without its message, which may quote a member's data. */

@@ -48,7 +48,7 @@ export function Shell() {
   const isOut = (error as { status?: unknown } | undefined)?.status === 401
   if (isSigningOut() || isOut || (data && !data.seat)) return <Navigate to="/sign-in" replace />
   if (isLoading) return <p className="p-6 text-bark">Loading…</p>
-  if (!data?.seat) return <Unreachable message={sayError(error)} retry={() => void refetch()} />
+  if (!data?.seat) return <Unreachable message={sayError(error)} retry={refetch} />
   return <Seated key={data.seat.id} seat={data.seat} seats={data.seats} />
 }
 
@@ -234,12 +234,17 @@ function SignOutButton() {
   )
 }
 
-function Unreachable({ message, retry }: { message: string; retry: () => void }) {
+/** Says that nobody answered, and asks again every few seconds until somebody does. */
+function Unreachable({ message, retry }: { message: string; retry: () => unknown }) {
+  useEffect(() => {
+    const asking = setInterval(retry, 4000)
+    return () => clearInterval(asking)
+  }, [retry])
   return (
     <main className="mx-auto max-w-lg p-8">
       <h1 className="text-2xl">No answer</h1>
       <p className="my-3 text-bark">{message}</p>
-      <Button onClick={retry}>Try again</Button>
+      <Button onClick={() => void retry()}>Try again</Button>
     </main>
   )
 }
