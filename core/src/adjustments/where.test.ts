@@ -1,5 +1,5 @@
 import { describe, expect, test } from '@jest/globals'
-import { actsOn, mayAct, slotSpot, type Spot } from './where.ts'
+import { actsOn, isFor, mayAct, slotSpot, weekSpot, type Spot, type Where, type Whom } from './where.ts'
 
 const week: Spot = { phase: 'build', phaseWeek: 3 }
 const session: Spot = { ...week, day: '2026-03-10', session: 'a' }
@@ -39,4 +39,21 @@ describe('an adjustment', () => {
     expect(mayAct({ slots: ['squat'] }, session)).toBe(true)
     expect(mayAct({ slots: ['squat'], weeks: [4] }, session)).toBe(false)
   })
+})
+
+describe('by the day of the week, and for some', () => {
+  test('a change by the day acts on no week as a whole', () => {
+    const second = { inWeek: [2] }
+    expect(mayAct(second, { ...weekSpot('p', 1, null), inWeek: 2 })).toBe(true)
+    expect(mayAct(second, { ...weekSpot('p', 1, null), inWeek: 1 })).toBe(false)
+    expect(mayAct(second, weekSpot('p', 1, null))).toBe(false)
+  })
+
+  test.each<[string, Where, Whom, boolean]>([
+    ['everyone', {}, { track: null }, true],
+    ['another track', { tracks: ['heavy'] }, { track: 'light' }, false],
+    ['no track', { tracks: ['none'] }, { track: null }, true],
+    ['an age that was not told', { training: ['untold'] }, { track: null }, true],
+    ['another age', { training: ['overThreeYears'] }, { track: null, training: 'underOneYear' }, false],
+  ])('%s', (_, where, whom, is) => expect(isFor(where, whom)).toBe(is))
 })

@@ -62,20 +62,21 @@ function goneIn(seen: EnrolmentSeen, id: string, read: string) {
     for (const session of phase.rotation) {
       const slots = template.sessions[session] ? slotsOf(template.sessions[session]) : []
       if (!slots.includes(id) || !slots.includes(read)) continue
-      for (let phaseWeek = 1; phaseWeek <= rowWeeks(phase); phaseWeek++) {
-        const spot = { phase: phase.id, phaseWeek, session }
-        const [stays, from] = [liftAt(seen, spot, id, own), liftAt(seen, spot, read, top)]
-        if (!stays || (from && isSameLift(from, stays))) continue
-        const isAsWritten = isSameLift(stays, own) && from && isSameLift(from, top)
-        if (isAsWritten) continue
-        const data = {
-          lift: liftName(library, top).toLowerCase(),
-          track: template.tracks[seen.track ?? '']?.name ?? '',
-          week: phaseWeek,
-          phase: phase.name,
+      for (let phaseWeek = 1; phaseWeek <= rowWeeks(phase); phaseWeek++)
+        for (let inWeek = 1; inWeek <= phase.perWeek; inWeek++) {
+          const spot = { phase: phase.id, phaseWeek, inWeek, session }
+          const [stays, from] = [liftAt(seen, spot, id, own), liftAt(seen, spot, read, top)]
+          if (!stays || (from && isSameLift(from, stays))) continue
+          const isAsWritten = isSameLift(stays, own) && from && isSameLift(from, top)
+          if (isAsWritten) continue
+          const data = {
+            lift: liftName(library, top).toLowerCase(),
+            track: template.tracks[seen.track ?? '']?.name ?? '',
+            week: phaseWeek,
+            phase: phase.name,
+          }
+          return { message: from ? ('otherLift' as const) : ('leftOut' as const), data }
         }
-        return { message: from ? ('otherLift' as const) : ('leftOut' as const), data }
-      }
     }
   return null
 }

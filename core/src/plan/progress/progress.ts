@@ -70,9 +70,9 @@ export function askProgressions(known: RuleInputs, handOf: HandOf): Asked {
       continue
     }
     const at = ruleAt(known, use)
-    const hand = rule.inTime && handOf(library, evidence, known.own.slot, template)
-    const stood = hand ? rule.inTime?.(own, stage.params, at, hand) : own
-    const asks = rule.ask(stood ?? own, role, stage.params, at)
+    const { slot } = known.own
+    const stood = rule.inTime?.(own, stage.params, at, handOf(library, evidence, slot, template)) ?? own
+    const asks = rule.ask(stood, role, stage.params, at)
     const steps = spoken(use, stands, asks.steps)
     if (asks.load) asked.load = loadOf(asks.load, steps, running)
     else asked.steps = asked.steps.length ? [...asked.steps, ...steps] : steps

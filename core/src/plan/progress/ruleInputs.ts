@@ -69,7 +69,7 @@ function sharesOf(
   const sessions = state.course.running?.sessions ?? [place.session]
   sessions.forEach((session, i) => {
     for (const { own: one, use } of slotsUsing(program, session, progression)) {
-      if (drops.length && isLeftOut(situation, drops, session, one)) continue
+      if (drops.length && isLeftOut(situation, drops, { session, inWeek: i + 1 }, one)) continue
       if (one.id === own && i + 1 === place.inWeek) at = roles.length
       roles.push(roleAt(use.use, i + 1))
       counts.push(countOf(library, one.slot, muscle))
@@ -87,10 +87,10 @@ function countOf(library: Library, slot: Slot, muscle: Muscle | undefined): numb
 function isLeftOut(
   { library, place }: Situation,
   drops: readonly Authored[],
-  session: Id,
+  at: { session: Id; inWeek: number },
   { id, slot }: CompiledSlot,
 ): boolean {
   const week = weekSpot(place.phase.id, place.phaseWeek, null)
-  const spot = slotSpot(library, { ...week, session }, id, slot)
+  const spot = slotSpot(library, { ...week, ...at }, id, slot)
   return drops.some(({ adjustment: { where } }) => actsOn(where, spot))
 }

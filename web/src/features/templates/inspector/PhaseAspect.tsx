@@ -29,6 +29,9 @@ import { Deloads } from './Deloads.tsx'
 import { SavedField } from './SavedField.tsx'
 import { usePut } from './usePut.ts'
 
+/** Triggers that need training to fire: how many weeks a phase has is its least and most. */
+const trained = triggerKinds.filter((kind) => !triggerOf[kind].isDue)
+
 type Props = { draft: Template; phase?: string; week?: number }
 
 /** A phase: its name and length, the sessions that turn in it, what its slots inherit, its deloads. */
@@ -173,7 +176,7 @@ function LengthFields({ draft, phase, onSave }: LengthProps) {
       <SelectField
         label="Trigger"
         value={weeks.until.trigger}
-        options={triggerKinds.map((kind) => [kind, triggerOf[kind].title])}
+        options={trained.map((kind) => [kind, triggerOf[kind].title])}
         onChoose={(kind) => put({ until: { ...usualTrigger(kind), progression: weeks.until.progression } })}
       />
       <Button

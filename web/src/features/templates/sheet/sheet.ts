@@ -143,7 +143,7 @@ function linesOf(
     .join(' ')
   const lift = liftOnPaper(template, place, slot)
   const week = weekSpot(phase.id, place.phaseWeek, null)
-  const spot = slotSpot(library, { ...week, session }, slotId, lift)
+  const spot = slotSpot(library, { ...week, inWeek: place.inWeek, session }, slotId, lift)
   const marks = track ? trackAt(library, template, track, spot, prescriptions) : []
   return prescriptions.map((prescribed, i) => ({
     kind: 'sets',
