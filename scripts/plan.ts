@@ -3,7 +3,14 @@ import { findingsOf, sayFinding } from '@young-oak/core/checks'
 import { readFileSync } from 'node:fs'
 import { basename } from 'node:path'
 import { parseArgs } from 'node:util'
-import { planMember, type Plan, type PlannedSession, type PlannedWeek, type When } from '@young-oak/core/plan'
+import {
+  planMember,
+  type OnDay,
+  type Plan,
+  type PlannedSession,
+  type PlannedWeek,
+  type When,
+} from '@young-oak/core/plan'
 import {
   lighterThan,
   sayLighter,
@@ -125,7 +132,7 @@ function printWeek(library: Library, { version }: Plan, week: PlannedWeek, withW
 }
 
 function printSession(library: Library, session: PlannedSession, withWhy: boolean): void {
-  const day = session.date ? ` on ${formatDay(session.date)}` : ''
+  const day = session.date ? ` on ${formatDay(session.date)}` : session.on ? `, ${sayOn(session.on)}` : ''
   print(`  ${session.inWeek}. ${session.name}  (${session.status}${day})`)
   const widest = Math.max(0, ...session.slots.map((slot) => nameOf(library, slot).length))
   const letters = Math.max(0, ...session.slots.map(({ letter }) => letter.length))
@@ -155,6 +162,10 @@ function printSession(library: Library, session: PlannedSession, withWhy: boolea
   const lines = new Set(session.slots.map(({ slot }) => slot))
   for (const { slot, step } of session.changes) if (!lines.has(slot)) print(`     ${slot}: ${explain(step)}`)
 }
+
+/** "on 5 Mar 2026: 1 day of rest after Pull". */
+const sayOn = ({ day, why }: OnDay): string =>
+  [`on ${formatDay(day)}`, why.map(explain).join('; ')].filter(Boolean).join(': ')
 
 /** ", 2 RIR, rest 2:00": what is asked beside the sets, each thing once. */
 function saidBeside({ sets }: PlannedSession['slots'][number]): string {

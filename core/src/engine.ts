@@ -1,2 +1,2 @@
 /** The release of the engine. Snapshots carry it; it changes whenever the same input may give another plan. */
-export const engine = '0.15.0'
+export const engine = '0.16.0'

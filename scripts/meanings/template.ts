@@ -49,6 +49,13 @@ export const templateMeanings: Record<string, Record<string, string>> = {
     perWeek: 'how many of them a week has',
     deloads: 'each lowers something, raises nothing, and names its weeks',
     ends: 'the last phase may end with the member’s test day; its weeks count back from it',
+    layout: 'on which days its sessions lie; any day where it is left out. See [Days](#days)',
+    'layout.rest': 'once for each day of rest; `rest` among the sessions of the rotation says the same',
+    'layout.running': '',
+    'layout.weekdays': 'one for each session of the week, each after the one before; not with `rest` or `running`',
+    'layout.sameDay': 'two sessions a day',
+    'layout.sameDay[].first': 'the next session is on its day',
+    'layout.sameDay[].hours': 'the fewest',
     ...defaults,
   },
   'weeks of a phase': {

@@ -215,6 +215,7 @@ export const evidence = () =>
       last: byKey(lastTime()),
       estimates: byKey(estimateSeen()),
       recent: byKey(estimateSeen()),
+      trainedOn: orNull(exact<NonNullable<Evidence['trainedOn']>>({ day: date(), running: count() })),
     },
     'Evidence',
   )

@@ -1,5 +1,5 @@
 import type { Need } from '@young-oak/core/loads'
-import type { Plan, PlannedSession, PlannedSlot, PlannedWeek } from '@young-oak/core/plan'
+import type { OnDay, Plan, PlannedSession, PlannedSlot, PlannedWeek } from '@young-oak/core/plan'
 import type { LaterPhase } from '@young-oak/core/template'
 import { becauses } from '@young-oak/core/progressions'
 import { lift, liftKeys } from './lifts.ts'
@@ -50,6 +50,7 @@ const plannedSession = () =>
       status: choice('trained', 'skipped', 'dropped', 'open', 'next', 'ahead'),
       date: left(date()),
       log: left(text()),
+      on: left(exact<OnDay>({ day: date(), hours: left(count()), why: list(whyStep()) })),
       slots: list(plannedSlot()),
       changes: list(exact<PlannedSession['changes'][number]>({ slot: text(), step: whyStep() })),
     },

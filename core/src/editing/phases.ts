@@ -16,6 +16,7 @@ import {
   type Template,
 } from '../template/index.ts'
 import { isFault, step, type Built, type Mint } from './built.ts'
+import { layoutFor, layoutStep } from './fitLayout.ts'
 import { removeSession } from './removeSession.ts'
 import { withSplit, forgetPhase, trimWeeks } from './phaseFollowers.ts'
 
@@ -88,7 +89,7 @@ export function splitPhase(draft: Template, phase: Id, weeks: number, mint: Mint
     id,
     name: nextName(own.name, draft.phases),
     weeks: all - weeks,
-    rotation: turned(draft, own, weeks),
+    ...turned(draft, own, weeks),
     deloads: part(second, true),
   }
   const tail = mapRows(byWeek(draft, phase), (list) => list.slice(weeks))
@@ -119,12 +120,20 @@ function nextName(name: string, phases: Phase[]): string {
 }
 
 /** A phase's sessions, beginning with the one whose turn it is after so many of its weeks. */
-function turned(draft: Template, { id, rotation }: Phase, weeks: number): Id[] {
+function turned(
+  draft: Template,
+  { id, rotation, layout }: Phase,
+  weeks: number,
+): Pick<Phase, 'rotation' | 'layout'> {
   const before = placesOf(draft).filter(
     ({ phase, phaseWeek }) => phase.id === id && phaseWeek <= weeks,
   ).length
   const at = before % rotation.length
-  return [...rotation.slice(at), ...rotation.slice(0, at)]
+  const rest = layout?.rest?.map((after) => ((after - 1 - at + rotation.length) % rotation.length) + 1)
+  return {
+    rotation: [...rotation.slice(at), ...rotation.slice(0, at)],
+    ...(rest && { layout: { ...layout, rest: rest.sort((a, b) => a - b) } }),
+  }
 }
 
 /** The same phase once more behind it. */
@@ -189,8 +198,14 @@ export function setTestDay(draft: Template, isOn: boolean): Built {
   return { do: 'setPhase', phase: last.id, field: 'ends', from, to }
 }
 
-/** The sessions in turn and how many a week; slots that have no sets in the phase yet begin with those they have elsewhere. */
-export function setRotation(draft: Template, phase: Id, rotation: Id[], perWeek: number): Built {
+/** The sessions of a rotation, with its days of rest where those change, and how many a week; slots that have no sets in the phase yet begin with those they have elsewhere. */
+export function setRotation(
+  draft: Template,
+  phase: Id,
+  rotation: Id[],
+  perWeek: number,
+  rest?: number[],
+): Built {
   const own = phaseOf(draft, phase)
   if (!own) return noPhase
   if (!rotation.length) return { fault: `${own.name} needs at least one session.` }
@@ -199,6 +214,7 @@ export function setRotation(draft: Template, phase: Id, rotation: Id[], perWeek:
     commands.push({ do: 'setPhase', phase, field: 'rotation', from: own.rotation, to: rotation })
   if (perWeek !== own.perWeek)
     commands.push({ do: 'setPhase', phase, field: 'perWeek', from: own.perWeek, to: perWeek })
+  commands.push(...layoutStep(own, layoutFor(own, rotation, perWeek, rest)))
   return step(`${own.name}: session rotation`, commands)
 }
 

@@ -2,6 +2,7 @@ import type { Library } from '../library/index.ts'
 import type { Id } from '../parsing/index.ts'
 import { slotsOf, type Command, type Template } from '../template/index.ts'
 import { step, type Built } from './built.ts'
+import { layoutFor, layoutStep } from './fitLayout.ts'
 import { changesOf } from './phaseFollowers.ts'
 import { removal } from './removeSlots.ts'
 
@@ -15,15 +16,26 @@ export function removeSession(library: Library, draft: Template, session: Id): B
   if ('fault' in removed) return removed
   const without = { ...own, sections: own.sections.map((part) => ({ ...part, slots: [] as Id[] })) }
   return step(`Session removed: ${own.name}`, [
-    ...draft.phases.flatMap(({ id, rotation, perWeek }): Command[] => {
+    ...draft.phases.flatMap((phase): Command[] => {
+      const { id, rotation, perWeek } = phase
       if (!rotation.includes(session)) return []
       const kept = rotation.filter((one) => one !== session)
       const isOnce = rotation.length === perWeek
+      const rest = phase.layout?.rest?.map(
+        (after) => rotation.slice(0, after).filter((one) => one !== session).length,
+      )
+      const layout = layoutFor(
+        phase,
+        kept,
+        isOnce ? kept.length : perWeek,
+        rest?.map((after) => after || kept.length),
+      )
       return [
         { do: 'setPhase', phase: id, field: 'rotation', from: rotation, to: kept },
         ...(isOnce
           ? [{ do: 'setPhase', phase: id, field: 'perWeek', from: perWeek, to: kept.length } as Command]
           : []),
+        ...layoutStep(phase, layout),
       ]
     }),
     ...changesOf(draft, (one) => {

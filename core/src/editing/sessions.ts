@@ -1,5 +1,6 @@
 import type { Id } from '../parsing/index.ts'
 import { slotsOf, type Command, type Session, type Template } from '../template/index.ts'
+import { layoutFor, layoutStep } from './fitLayout.ts'
 import { step, type Built, type Mint } from './built.ts'
 import { rowsFor, setRotation } from './phases.ts'
 import { reading } from './slots.ts'
@@ -85,11 +86,15 @@ function inTurn(draft: Template, phase: Id, session: Id, at?: number): Command[]
   const isOnce = own.rotation.length === own.perWeek
   const rotation = [...own.rotation]
   rotation.splice(at ?? rotation.length, 0, session)
+  const perWeek = isOnce && own.perWeek < 14 ? own.perWeek + 1 : own.perWeek
+  const place = at ?? rotation.length
+  const rest = own.layout?.rest?.map((after) => (after > place ? after + 1 : after))
   return [
     ...rowsFor(draft, session, own),
     { do: 'setPhase', phase, field: 'rotation', from: own.rotation, to: rotation },
-    ...(isOnce && own.perWeek < 14
-      ? [{ do: 'setPhase', phase, field: 'perWeek', from: own.perWeek, to: own.perWeek + 1 } as Command]
-      : []),
+    ...(perWeek === own.perWeek
+      ? []
+      : [{ do: 'setPhase', phase, field: 'perWeek', from: own.perWeek, to: perWeek } as Command]),
+    ...layoutStep(own, layoutFor(own, rotation, perWeek, rest)),
   ]
 }

@@ -5,7 +5,7 @@ import type { MaxInForce } from '../loads/index.ts'
 import type { TopSet } from '../progressions/index.ts'
 import { isDoubtful } from '../maxes/index.ts'
 import { maxOf, type Learned } from '../facts/index.ts'
-import { addLoad, compareLoads, type Day, type Load } from '../units/index.ts'
+import { addDays, addLoad, compareLoads, type Day, type Load } from '../units/index.ts'
 
 /**
  * What is known of a member on a day, folded from facts and logs alone: it knows no template, so two programs share one
@@ -20,6 +20,8 @@ export type Lessons = {
   estimates: Record<string, EstimateSeen>
   /** The estimate of the latest session. */
   recent: Record<string, EstimateSeen>
+  /** The latest day with a set, of any program or none, and how many days running it ends. */
+  trainedOn: { day: Day; running: number } | null
 }
 
 /** The sets of a lift's latest session, in order, with those that failed. */
@@ -68,7 +70,13 @@ export function learnSession(
   next.last = merged(known.last, last)
   next.estimates = estimates
   next.recent = merged(known.recent, recent)
+  next.trainedOn = trainedOn(known.trainedOn, log)
   return next
+}
+
+function trainedOn(known: Lessons['trainedOn'], { date, sets }: SessionLog): Lessons['trainedOn'] {
+  if (known?.day === date || !sets.some(isDone)) return known
+  return { day: date, running: known?.day === addDays(date, -1) ? known.running + 1 : 1 }
 }
 
 /** One after the other: objects that are spread into each other are slow. */

@@ -1,7 +1,7 @@
 import { answerOf, evidenceMessages } from '../advice/index.ts'
 import { changeOf } from '../adjustments/index.ts'
 import { sourceOf } from '../loads/index.ts'
-import { showMessages, sayStage, rowMessages, choiceMessages } from '../plan/index.ts'
+import { showMessages, sayStage, rowMessages, choiceMessages, layoutMessages } from '../plan/index.ts'
 import { sayFirst, saySteady, ruleOf } from '../progressions/index.ts'
 import { warmUpMessages } from '../warmups/index.ts'
 import { fill, type Messages, type WhyStep } from '../words/index.ts'
@@ -12,6 +12,7 @@ export const messages: Messages = Object.assign(
   showMessages,
   rowMessages,
   choiceMessages,
+  layoutMessages,
   sayStage.messages,
   sayFirst.messages,
   saySteady.messages,

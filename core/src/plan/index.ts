@@ -3,6 +3,7 @@ export { isOfDay, isOver } from './isOver.ts'
 export { placeIn, snapshot } from './snapshot.ts'
 export type {
   Doing,
+  OnDay,
   Plan,
   PlanInput,
   PlannedSession,
@@ -12,6 +13,7 @@ export type {
   When,
 } from './types.ts'
 export { acting, type Authored, trackChanges } from './compile/changes.ts'
+export { layoutMessages } from './ahead/lieOn.ts'
 export { followToday, totalOf } from './prescribe/onTheBar.ts'
 export { showMessages } from './prescribe/round.ts'
 export { choiceMessages } from './prescribe/rotations.ts'

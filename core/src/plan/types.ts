@@ -61,10 +61,15 @@ export type PlannedSession = {
   status: 'trained' | 'skipped' | 'dropped' | 'open' | 'next' | 'ahead'
   date?: Day
   log?: Id
+  /** Of a session to come, where its phase says on which days they lie. */
+  on?: OnDay
   slots: PlannedSlot[]
   /** Slots that were left out or put in by a track, a deload or the member. */
   changes: { slot: Id; step: WhyStep }[]
 }
+
+/** The day that a session falls on if each before it is trained on its own; with the session before it where that one is, so many hours later. */
+export type OnDay = { day: Day; hours?: number; why: WhyStep[] }
 
 export type PlannedSlot = Lift & {
   slot: Id

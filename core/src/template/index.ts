@@ -7,6 +7,7 @@ export {
   type AsWritten,
   type Circuit,
   type Defaults,
+  type Layout,
   type Fixable,
   fixable,
   type Use,
@@ -76,6 +77,7 @@ export {
   sayTurns,
   sayWarmUp,
 } from './compare/compare.ts'
+export { sayLayout } from './compare/sayLayout.ts'
 export { type Difference, sayAdjustment, slotName, trackAt } from './compare/sayAdjustment.ts'
 export { sayIssue } from './compare/sayIssue.ts'
 export { readDraft, readPublished, readTemplate, type ReadTemplate } from './read/read.ts'

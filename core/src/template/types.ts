@@ -77,6 +77,22 @@ export type Phase = {
   /** The phase lasts until the week of the test day, whenever that is; its rows are counted back from it. */
   ends?: 'test day'
   defaults?: Defaults
+  layout?: Layout
+}
+
+/**
+ * On which days sessions lie: on weekdays of their own, or one after the other with days of rest and so many days running at most. It moves
+ * dates and no loads.
+ */
+export type Layout = {
+  /** The sessions of the rotation, counted from 1, that a day of rest comes after; named twice for two days. */
+  rest?: number[]
+  /** The most days of training one after the other, 1 to 6. */
+  running?: number
+  /** The weekday of each session of the week, 1 for Monday to 7 for Sunday. */
+  weekdays?: number[]
+  /** Sessions of the week, counted from 1, that have the next one on their own day, so many hours later at least. */
+  sameDay?: { first: number; hours: number }[]
 }
 
 /** A phase that is left open on purpose, with its length where that is known. */

@@ -128,8 +128,24 @@ function phaseOf(dice: Dice, id: string) {
   const kind = dice.among(deloadKinds.filter((one) => one !== 'taper'))
   const params = dice.among(deloadOf[kind].examples).params
   const deloads = dice.maybe(0.4) ? placeDeload(kind, params, { weeks: [weeks] }, (n) => `${id}-l${n}`) : []
-  return { id, name: id, weeks, perWeek: 1 + dice.upTo(2), deloads }
+  const perWeek = 1 + dice.upTo(2)
+  return {
+    id,
+    name: id,
+    weeks,
+    perWeek,
+    deloads,
+    ...(dice.maybe(0.4) && { layout: layoutOf(dice, perWeek) }),
+  }
 }
+
+const layoutOf = (dice: Dice, perWeek: number): object =>
+  dice.maybe()
+    ? { rest: [1], running: 1 + dice.upTo(5) }
+    : {
+        weekdays: perWeek === 1 ? [3] : perWeek === 2 ? [6, 6] : [6, 6, 2],
+        ...(perWeek > 1 && { sameDay: [{ first: 1, hours: 4 }] }),
+      }
 
 type MadeSlot = { id: string; slot: Record<string, unknown>; progressions: Record<string, unknown> }
 

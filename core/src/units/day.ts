@@ -30,6 +30,20 @@ const someMonday = '2024-01-01'
 
 const months = ['Jan', 'Feb', 'Mar', 'Apr', 'May', 'Jun', 'Jul', 'Aug', 'Sep', 'Oct', 'Nov', 'Dec']
 
+/** Weekdays in words, from Monday. */
+export const weekdayNames = [
+  'Monday',
+  'Tuesday',
+  'Wednesday',
+  'Thursday',
+  'Friday',
+  'Saturday',
+  'Sunday',
+] as const
+
+/** "Monday" for 1. Any other number than 1 to 7 has none. */
+export const weekdayName = (weekday: number): string => weekdayNames[weekday - 1] ?? ''
+
 /** "2 Mar 2026". */
 export function formatDay(day: Day): string {
   const [year, month, date] = day.split('-').map(Number)

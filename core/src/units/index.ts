@@ -13,7 +13,17 @@ export {
   parseSeconds,
   sizeOf,
 } from './amount.ts'
-export { addDays, type Day, daysBetween, formatDay, isDay, lastDay, weekdayOf } from './day.ts'
+export {
+  addDays,
+  type Day,
+  daysBetween,
+  formatDay,
+  isDay,
+  lastDay,
+  weekdayName,
+  weekdayNames,
+  weekdayOf,
+} from './day.ts'
 export {
   addLoad,
   addStep,

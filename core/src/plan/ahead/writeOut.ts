@@ -11,6 +11,7 @@ import { forkFold, segmentOn, templateOf, type Fold, type Outcome, type Trained 
 import type { Evidence } from '../../evidence/index.ts'
 import { situationAt } from '../replay/replay.ts'
 import { assume } from './assume.ts'
+import { lieOn, startTrail, tookDay, type Trail } from './lieOn.ts'
 import { prescribe } from '../prescribe/prescribe.ts'
 import type { Prescribed } from '../state/situation.ts'
 import { withoutDeload } from './withoutDeload.ts'
@@ -36,6 +37,7 @@ export function writeOut(fold: Fold, evidence: Evidence, { today, through, at, d
   let isReached = weeks.some(isWanted)
   const running = isRunning ? ahead.state.course.running : null
   const segment = segmentOn(fold.enrolment, today)
+  const trail = startTrail(fold.state.lastDay, today)
   let next: number | null = null
   let written = 0
   let from = today
@@ -56,6 +58,7 @@ export function writeOut(fold: Fold, evidence: Evidence, { today, through, at, d
         at,
         doing,
         isNamed: through === 'next',
+        trail,
       }),
     )
     next ??=
@@ -126,13 +129,14 @@ type Ahead = {
   doing: Doing
   /** Whether what was trained is named alone. */
   isNamed: boolean
+  trail: Trail
 }
 
 /** A week with places to come; what is prescribed for each is assumed to be done before the next. */
 function weekAhead(
   fold: Fold,
   week: RunningWeek,
-  { day, evidence, isFirst, at, doing, isNamed }: Ahead,
+  { day, evidence, isFirst, at, doing, isNamed, trail }: Ahead,
 ): PlannedWeek {
   let isNext = isFirst
   let back: number | null = null
@@ -155,7 +159,19 @@ function weekAhead(
     const outcomes = isAway ? null : assume(situation, slots, doing)
     const made = bare(fold, week, inWeek, isNext ? 'next' : 'ahead')
     isNext = false
-    if (trained) return describe(fold, trained)
+    if (trained) {
+      tookDay(trail, trained.log.date)
+      return describe(fold, trained)
+    }
+    const on = lieOn(trail, {
+      week,
+      from: fold.isCalendar ? week.from : null,
+      inWeek,
+      phase: place.phase,
+      evidence,
+      template: situation.template,
+    })
+    if (on) made.on = on
     made.slots = plannedSlots(slots, evidence)
     made.changes = changes
     made.slots.forEach((slot, i) => {

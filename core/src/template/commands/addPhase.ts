@@ -1,5 +1,6 @@
 import type { Id } from '../../parsing/index.ts'
 import { readLength, readRows } from '../read/read.ts'
+import { findLayout } from '../read/readLayout.ts'
 import { readDeload } from '../read/readAdjustment.ts'
 import { limits, phaseShape } from '../read/shape.ts'
 import { rowWeeks, type Phase } from '../types.ts'
@@ -30,7 +31,12 @@ export const addPhase = defineCommand<{
   check(checker, draft, { phase: id, value, rows }) {
     const path = `phases.${id}`
     const { weeks: _, deloads: __, ...head } = value
-    checker.check(phaseShape.pick(['id', 'name', 'rotation', 'perWeek', 'ends', 'defaults']), head, path)
+    checker.check(
+      phaseShape.pick(['id', 'name', 'rotation', 'perWeek', 'ends', 'defaults', 'layout']),
+      head,
+      path,
+    )
+    if (value.layout) findLayout(checker, { ...value, layout: value.layout }, path)
     if (value.id !== id) checker.add(`${path}.id`, `the id ${id}`, value.id)
     if (!readLength(checker, value.weeks, `${path}.weeks`)) return
     value.deloads.forEach((one, i) => void readDeload(checker, one, `${path}.deloads[${i}]`, rowWeeks(value)))

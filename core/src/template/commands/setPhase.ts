@@ -1,6 +1,7 @@
 import type { Id } from '../../parsing/index.ts'
 import { phaseShape } from '../read/shape.ts'
-import type { Phase } from '../types.ts'
+import { findLayout } from '../read/readLayout.ts'
+import type { Layout, Phase } from '../types.ts'
 import { changed, defineCommand, fromNow, gone, swapped } from './command.ts'
 import { findUnknown, phaseName, withPhase } from './phases.ts'
 import { fieldOf, same, withField } from './values.ts'
@@ -14,6 +15,7 @@ const fieldNames = {
   perWeek: 'sessions a week',
   ends: 'end',
   defaults: 'what its exercises inherit',
+  layout: 'days of its sessions',
 } satisfies Partial<Record<keyof Phase, string>>
 
 export const setPhase = defineCommand<{ do: 'setPhase'; phase: Id; field: Field; from: Value; to: Value }>({
@@ -26,9 +28,12 @@ export const setPhase = defineCommand<{ do: 'setPhase'; phase: Id; field: Field;
   },
   check(checker, draft, { phase: id, field, to }) {
     const path = `phases.${id}`
-    if (to === null && field !== 'ends' && field !== 'defaults')
+    if (to === null && field !== 'ends' && field !== 'defaults' && field !== 'layout')
       return checker.add(`${path}.${field}`, 'a value', to)
     if (to !== null) checker.check(phaseShape.pick([field]), { [field]: to }, path)
+    const own = draft.phases.find((one) => one.id === id)
+    if (field === 'layout' && to !== null && own)
+      findLayout(checker, { ...own, layout: to as Layout }, path)
     if (field === 'rotation' && Array.isArray(to)) findUnknown(checker, draft, to, path)
   },
   say: (_, draft, { phase, field }) => `${phaseName(draft, phase)}: ${fieldNames[field]} changed`,

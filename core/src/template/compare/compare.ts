@@ -20,6 +20,7 @@ import {
   type Template,
   type LaterPhase,
 } from '../types.ts'
+import { sayLayout } from './sayLayout.ts'
 
 /** What changed from one version of a template to the next, as lines that a writer reads before publishing. */
 export function compareTemplates(library: Library, before: Template, after: Template): Difference[] {
@@ -87,6 +88,7 @@ function comparePhases(library: Library, before: Template, after: Template): Dif
       ...changed(`${where}, sessions a week`, String(was.perWeek), String(is.perWeek)),
       ...changed(`${where}, inherited`, sayDefaults(was), sayDefaults(is)),
       ...changed(`${where}, ends`, was.ends ?? 'with its weeks', is.ends ?? 'with its weeks'),
+      ...changed(`${where}, days`, sayLayout(was) ?? 'any', sayLayout(is) ?? 'any'),
       ...changed(`${where}, session rotation`, rotation(before, was), rotation(after, is)),
       ...compareLists(
         `${where}, deloads`,

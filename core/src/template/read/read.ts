@@ -9,6 +9,7 @@ import { findOverMax, findStrayStages } from './slotEnds.ts'
 import { readChangeOf, readDeload } from './readAdjustment.ts'
 import { settleExercises } from './readExercises.ts'
 import { readKind } from './readKind.ts'
+import { findLayout, restsIn } from './readLayout.ts'
 import { readTypedRows } from './typedRows.ts'
 import { findIdle, readProgression, readTrigger } from './readProgression.ts'
 import { templateFormat, upgradeTemplate } from './upgrades/index.ts'
@@ -109,7 +110,7 @@ function readToday(
   const head = written && settleExercises(checker, written)
   if (!head || checker.issues.length) return { issues: checker.issues }
   const phases = (head.phases as unknown[])
-    .map((phase, i) => readPhase(checker, phase, at('phases', i)))
+    .map((phase, i) => readPhase(checker, phase, at('phases', i), head.sessions))
     .filter((phase) => phase !== undefined)
   const named = (head.phases as unknown[]).map((phase) => fieldIn(phase, 'id'))
   const warmUp = head.warmUp === undefined ? undefined : readWarmUp(checker, head.warmUp, 'warmUp')
@@ -166,22 +167,25 @@ function readMap<T>(
   return result
 }
 
-function readPhase(checker: Checker, value: unknown, path: string): Phase | undefined {
+function readPhase(checker: Checker, value: unknown, path: string, sessions: unknown): Phase | undefined {
   const phase = checker.check(phaseShape, value, path)
   const weeks = phase && readLength(checker, phase.weeks, at(path, 'weeks'))
   if (!phase || !weeks) return undefined
   const deloads = ((phase.deloads ?? []) as unknown[]).map((one, i) =>
     readDeload(checker, one, at(at(path, 'deloads'), i), rowWeeks({ weeks } as Phase)),
   )
+  const { rotation, layout } = restsIn(checker, phase as Pick<Phase, 'rotation' | 'layout'>, sessions, path)
+  if (layout) findLayout(checker, { rotation, perWeek: phase.perWeek, layout }, path)
   return {
     id: phase.id,
     name: phase.name,
     weeks,
-    rotation: phase.rotation as Id[],
+    rotation,
     perWeek: phase.perWeek,
     deloads: deloads.filter((one) => one !== undefined),
     ...(phase.ends && { ends: phase.ends }),
     ...(phase.defaults && { defaults: phase.defaults as Phase['defaults'] }),
+    ...(layout && { layout }),
   }
 }
 

@@ -75,6 +75,25 @@ const defaultsField = () =>
     .default(undefined)
     .meta({ expected: 'what slots inherit, like {"rir": 2, "rest": 180, "tempo": "31X0"}' })
 
+const layoutField = () =>
+  strictObject({
+    rest: listField('sessions of the rotation that a day of rest comes after, from 1', 36).of(
+      wholeField('a session of the rotation, from 1', 1, limits.rotation).required(),
+    ),
+    running: wholeField('the most days running', 1, 6),
+    weekdays: listField('weekdays, 1 for Monday to 7 for Sunday', limits.days).of(
+      wholeField('a weekday, 1 for Monday to 7 for Sunday', 1, 7).required(),
+    ),
+    sameDay: listField('sessions that have the next one on their own day', 7).of(
+      strictObject({
+        first: wholeField('a session of the week, from 1', 1, limits.days - 1).required(),
+        hours: wholeField('hours between the two', 1, 16).required(),
+      }),
+    ),
+  })
+    .default(undefined)
+    .meta({ expected: 'days like {"weekdays": [1, 3, 5]} or {"rest": [2, 3], "running": 2}' })
+
 export const headShape = strictObject({
   format: mixed<2>((value): value is 2 => value === 2)
     .required()
@@ -135,6 +154,7 @@ export const phaseShape = strictObject({
   deloads: listField('deload adjustments', limits.deload, 0),
   ends: choiceField(['test day']),
   defaults: defaultsField(),
+  layout: layoutField(),
 })
 
 export const weeksField = () => wholeField('weeks', 1, limits.weeks).required()

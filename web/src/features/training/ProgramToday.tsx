@@ -1,10 +1,10 @@
 import { useRef } from 'react'
 import { Check } from 'lucide-react'
 import type { TodayView } from '@young-oak/api/training'
-import { placeIn, snapshot, type Plan, type PlannedSession, type PlannedWeek } from '@young-oak/core/plan'
+import { placeIn, snapshot, type OnDay, type Plan, type PlannedSession, type PlannedWeek } from '@young-oak/core/plan'
 import { sessionLogId, type SessionLog } from '@young-oak/core/member'
 import type { Evidence } from '@young-oak/core/evidence'
-import { formatDay, type Day } from '@young-oak/core/units'
+import { formatDay, weekdayName, weekdayOf, type Day } from '@young-oak/core/units'
 import { liftKey } from '@young-oak/core/library'
 import { useAppDispatch, useAppSelector } from '../../app/store.ts'
 import { minuteOfDay } from '../../app/today.ts'
@@ -158,7 +158,9 @@ function WeekLine({ week, current }: { week: PlannedWeek; current?: PlannedSessi
           {place.status === 'trained' && <Check size={14} aria-label="done" />}
           <span>
             Day {place.inWeek}: {place.name}
-            {place.date && <span className="font-normal text-bark">, {formatDay(place.date)}</span>}
+            {(place.date ?? place.on) && (
+              <span className="font-normal text-bark">, {formatDay(place.date ?? place.on?.day ?? '')}</span>
+            )}
             {(place.status === 'skipped' || place.status === 'dropped') && ' (skipped)'}
           </span>
         </li>
@@ -197,15 +199,17 @@ function Next({ plan, session, start, isFirst, day, enrolment, isAgain, note, lo
       shown,
     })
   }
-  const waits = start > day
+  const waits = start > day || (session.on !== undefined && session.on.day > day)
   return (
     <article className="mt-6">
       <h2 className="text-3xl">{isAgain ? `Next time: ${session.name}` : session.name}</h2>
       {note && !isAgain && <p className="mt-1 text-bark">{note}</p>}
-      {waits && (
+      {start > day ? (
         <p className="mt-2 rounded bg-mist-wash p-3 text-mist">
           {isFirst ? 'This program starts' : 'The next week begins'} on {formatDay(start)}.
         </p>
+      ) : (
+        session.on && <Planned on={session.on} day={day} />
       )}
       <WhereToday locations={locations} home={home} location={location} />
       <ol className="mt-3 divide-y divide-line">
@@ -223,6 +227,22 @@ function Next({ plan, session, start, isFirst, day, enrolment, isAgain, note, lo
         {waits ? `Start ${session.name} early, today` : `Start ${session.name}`}
       </Button>
     </article>
+  )
+}
+
+/** The day that a session is planned for, where it is not simply today, and why. */
+function Planned({ on, day }: { on: OnDay; day: Day }) {
+  if (on.day === day && !on.why.length) return null
+  return (
+    <p className="mt-2 rounded bg-mist-wash p-3 text-mist">
+      Planned for {on.day === day ? 'today' : `${weekdayName(weekdayOf(on.day))}, ${formatDay(on.day)}`}
+      {on.why.length > 0 && (
+        <>
+          : <Explained steps={on.why} />
+        </>
+      )}
+      .
+    </p>
   )
 }
 

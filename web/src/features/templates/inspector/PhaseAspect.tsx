@@ -21,11 +21,13 @@ import {
 import { Alert } from '../../../ui/Alert.tsx'
 import { Button } from '../../../ui/Button.tsx'
 import { Mark } from '../../../ui/Mark.tsx'
-import { Select, SelectField } from '../../../ui/Select.tsx'
+import { SelectField } from '../../../ui/Select.tsx'
 import { mint } from '../mint.ts'
 import { ActButtons } from './ActButtons.tsx'
 import { DefaultsAnswer } from './DefaultsAnswer.tsx'
 import { Deloads } from './Deloads.tsx'
+import { LayoutAnswer } from './LayoutAnswer.tsx'
+import { Rotation } from './Rotation.tsx'
 import { SavedField } from './SavedField.tsx'
 import { usePut } from './usePut.ts'
 
@@ -77,7 +79,14 @@ export function PhaseAspect({ draft, phase: id, week = 0 }: Props) {
       <Rotation
         draft={draft}
         phase={phase}
-        onSave={(rotation, perWeek) => put(setRotation(draft, phase.id, rotation, perWeek))}
+        onSave={(rotation, rest) => put(setRotation(draft, phase.id, rotation, phase.perWeek, rest))}
+      />
+      <LayoutAnswer
+        key={`layout/${phase.id}`}
+        phase={phase}
+        onSave={(to) =>
+          put({ do: 'setPhase', phase: phase.id, field: 'layout', from: phase.layout ?? null, to })
+        }
       />
       <DefaultsAnswer
         key={phase.id}
@@ -192,72 +201,3 @@ function LengthFields({ draft, phase, onSave }: LengthProps) {
 
 const usualTrigger = (trigger: TriggerKind): TriggerBasis =>
   ({ trigger, ...triggerOf[trigger].examples[0]?.params }) as TriggerBasis
-
-type RotationProps = { draft: Template; phase: Phase; onSave: (rotation: string[], perWeek: number) => void }
-
-/** The sessions that turn in a phase, in their order. A session may stand in it more than once. */
-function Rotation({ draft, phase, onSave }: RotationProps) {
-  const { rotation, perWeek } = phase
-  const move = (from: number, by: number) => {
-    const next = [...rotation]
-    const [one] = next.splice(from, 1)
-    next.splice(from + by, 0, one as string)
-    onSave(next, perWeek)
-  }
-  return (
-    <fieldset>
-      <legend className="mb-1 text-sm font-medium">Session rotation</legend>
-      <ol className="grid gap-1 text-sm">
-        {rotation.map((id, i) => (
-          <li key={`${id}/${i}`} className="flex items-center gap-2">
-            <span className="w-4 text-bark">{i + 1}</span>
-            <span className="grow">{draft.sessions[id]?.name ?? id}</span>
-            <Tiny label={`${draft.sessions[id]?.name}, earlier`} isOff={i === 0} onClick={() => move(i, -1)}>
-              up
-            </Tiny>
-            <Tiny
-              label={`${draft.sessions[id]?.name}, later`}
-              isOff={i === rotation.length - 1}
-              onClick={() => move(i, 1)}
-            >
-              down
-            </Tiny>
-            <Tiny
-              label={`Take ${draft.sessions[id]?.name} out`}
-              isOff={rotation.length < 2}
-              onClick={() =>
-                onSave(
-                  rotation.filter((_, j) => j !== i),
-                  perWeek,
-                )
-              }
-            >
-              out
-            </Tiny>
-          </li>
-        ))}
-      </ol>
-      <Select
-        aria-label="Add a session to the rotation"
-        placeholder="Add a session to the rotation…"
-        value=""
-        options={Object.entries(draft.sessions).map(([id, { name }]) => [id, name])}
-        onChoose={(id) => onSave([...rotation, id], perWeek)}
-        className="mt-1 min-h-9 px-2 text-sm"
-      />
-      {rotation.length !== perWeek && (
-        <p className="mt-1 text-sm text-bark">
-          {rotation.length} sessions rotate, {perWeek} a week: each week continues the order.
-        </p>
-      )}
-    </fieldset>
-  )
-}
-
-type TinyProps = { label: string; isOff?: boolean; onClick: () => void; children: string }
-
-export const Tiny = ({ label, isOff, onClick, children }: TinyProps) => (
-  <Button look="quiet" aria-label={label} disabled={isOff} className="min-h-7 px-1 text-sm" onClick={onClick}>
-    {children}
-  </Button>
-)
