@@ -7,7 +7,8 @@ import { forecastOf, type Supposed, doingUnder } from '@young-oak/core/dryRun'
 import { fill } from '@young-oak/core/words'
 import { deloadOf, type DeloadKind } from '@young-oak/core/deloads'
 import type { Member } from '@young-oak/core/facts'
-import { ruleOf, sampleGroup, sampleRole, type RuleKind } from '@young-oak/core/progressions'
+import type { Goal } from '@young-oak/core/goals'
+import { canCarry, ruleOf, sampleGroup, sampleRole, type RuleKind } from '@young-oak/core/progressions'
 import { formatSets, readTemplate, shorthandExamples, slotsOf, type Template } from '@young-oak/core/template'
 import { liftName } from '@young-oak/core/library'
 import { starterKinds, starterOf, templateOf } from '@young-oak/core/starters'
@@ -93,6 +94,34 @@ function weekTable(kind: RuleKind, params: object): string[] {
   ]
 }
 
+/** What sets may be, for a rule to take them or not. */
+const kindsOfSets: [string, Goal][] = [
+  ['plain reps', { reps: 5 }],
+  ['last set AMRAP', { reps: 5, amrap: 'last' }],
+  ['every set AMRAP', { reps: 1, amrap: 'all' }],
+  ['total reps', { totalReps: 30 }],
+  ['time', { seconds: 30 }],
+  ['distance', { distance: 40, unit: 'm' }],
+  ['most reps in a time', { most: 'reps', seconds: 300 }],
+  ['rounds', { rounds: 10, every: 60 }],
+]
+
+/** Which rules take which sets; of those that the writer leaves free, with some that are enough. */
+function goalTable(): string[] {
+  const takes = (kind: RuleKind, goal: Goal) => {
+    const { carriedBy } = ruleOf[kind]
+    return !carriedBy || canCarry(carriedBy, { goal, ...(carriedBy.isFree && { least: 1 }) })
+  }
+  return [
+    `| rule | writes | ${kindsOfSets.map(([said]) => said).join(' | ')} |`,
+    `|${'---|'.repeat(kindsOfSets.length + 2)}`,
+    ...(Object.keys(ruleOf) as RuleKind[]).map(
+      (kind) =>
+        `| \`${kind}\` | ${ruleOf[kind].writes.join(', ')} | ${kindsOfSets.map(([, goal]) => (takes(kind, goal) ? 'yes' : '–')).join(' | ')} |`,
+    ),
+  ]
+}
+
 export function progressionRules(unit: (kind: RuleKind) => string[]): string {
   const lines = [
     '# Progression rules',
@@ -108,6 +137,16 @@ export function progressionRules(unit: (kind: RuleKind) => string[]): string {
     '',
     'A stage may end by a trigger (`until`), which starts the next stage or offers it (`offers`). A stage may wait for a good technique rating',
     '(`waits`). A phase may have its own rule (`inPhases`): the max and the last load carry over.',
+    '',
+    '## Which sets a rule takes',
+    '',
+    'A rule moves sets that it can read. A slot whose sets are of another kind is refused, with the sets that would do.',
+    '',
+    ...goalTable(),
+    '',
+    '## The rules',
+    '',
+    'How the weekly sets of a muscle are shared, and what each answer adds, is in [the template format](template-format.md#sets-of-a-muscle).',
   ]
   for (const kind of Object.keys(ruleOf) as RuleKind[]) {
     const { params } = ruleOf[kind].examples[0] ?? { params: {} }

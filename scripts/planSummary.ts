@@ -2,12 +2,13 @@
 import { advise, answerOf, readSignals } from '@young-oak/core/advice'
 import { sampleMember, type Strength } from '@young-oak/core/dryRun'
 import { explain } from '@young-oak/core/explain'
+import { resolve } from '@young-oak/core/member'
 import { exerciseOf, liftKey, liftName, muscles, setCounts, type Library } from '@young-oak/core/library'
 import { planMember, type Plan, type PlanInput, type Planned, type PlannedWeek } from '@young-oak/core/plan'
 import type { Template } from '@young-oak/core/template'
-import { blocksOf, estimatesOf, targetOf } from '@young-oak/core/trends'
+import { blocksOf, estimatesOf, loadWeeks, targetOf } from '@young-oak/core/trends'
 import { addLoad, formatDay, formatLoad, formatNumber, type Load } from '@young-oak/core/units'
-import { minutesOf, tallyOf } from '@young-oak/core/views'
+import { minutesOf, sayZones, tallyOf, zonesIn } from '@young-oak/core/views'
 
 /** Of one plan: a line for each week, and what the advisor says of it. */
 export function summaryOf(input: PlanInput, planned: Planned, plan: Plan): string[] {
@@ -23,6 +24,19 @@ export function summaryOf(input: PlanInput, planned: Planned, plan: Plan): strin
     ]
     return `  Week ${week.week}  ${said.filter(Boolean).join('; ')}`
   })
+  const of = { library, evidence: planned.evidence, maxes: template.maxes, day: when.today }
+  const zones = plan.weeks
+    .filter(({ phase }, i, all) => all[i - 1]?.phase !== phase)
+    .flatMap(({ phase, phaseName }) => {
+      const own = plan.weeks.filter((week) => week.phase === phase)
+      return [
+        `  ${phaseName}, reps by % of the 1RM: ${sayZones(zonesIn(of, plan, { phase, phaseWeek: 1 }).phase)}`,
+        ...own.map(
+          ({ week, phaseWeek }) =>
+            `    week ${week}: ${sayZones(zonesIn(of, plan, { phase, phaseWeek }).week)}`,
+        ),
+      ]
+    })
   const { deloadPolicy } = template
   const advice = advise(
     library,
@@ -30,10 +44,10 @@ export function summaryOf(input: PlanInput, planned: Planned, plan: Plan): strin
     deloadPolicy,
   )
   const because = advice.evidence.map(explain).join('; ')
-  return [...weeks, `  advice: ${answerOf[advice.answer].says}${because && ` (${because})`}`]
+  return [...weeks, ...zones, `  advice: ${answerOf[advice.answer].says}${because && ` (${because})`}`]
 }
 
-/** Of the member: goals with how they stand, and events to come. */
+/** Of the member: goals with how they stand, events to come, and how hard the last weeks were. */
 export function outlookOf({ library, member, when }: PlanInput, { evidence, plans }: Planned): string[] {
   const { goals, events, unit, body } = evidence
   const blocks = Object.values(plans).flatMap((plan) => blocksOf(plan, when.today))
@@ -47,7 +61,14 @@ export function outlookOf({ library, member, when }: PlanInput, { evidence, plan
   const ahead = events
     .filter(({ on, to }) => (to ?? on) >= when.today)
     .map(({ what, on, to }) => `event: ${what}, ${formatDay(on)}${to ? ` to ${formatDay(to)}` : ''}`)
-  return [...wanted, ...ahead]
+  const loads = loadWeeks(resolve(member.logs), when.today)
+    .filter(({ sessions }) => sessions > 0)
+    .map(({ from, load, monotony, strain, unrated }) => {
+      const figures = monotony === null ? [] : [`monotony ${formatNumber(monotony)}`, `strain ${strain}`]
+      const lacking = unrated ? [`${unrated} without hardness or minutes`] : []
+      return `load, week from ${formatDay(from)}: ${[`${load} (hardness × minutes)`, ...figures, ...lacking].join(', ')}`
+    })
+  return [...wanted, ...ahead, ...loads]
 }
 
 /** "hard sets: quads 12, back 4.5", as far as there are any. */

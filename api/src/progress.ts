@@ -7,7 +7,15 @@ import type { Advice } from '@young-oak/core/advice'
 import type { Lift } from '@young-oak/core/library'
 import type { CheckIn, EndReason, EventKind, DeloadFact, Pause } from '@young-oak/core/facts'
 import type { Evidence } from '@young-oak/core/evidence'
-import type { Block, MaxKnown, Seen, Target, TotalTarget, TrialResult } from '@young-oak/core/trends'
+import type {
+  Block,
+  LoadWeek,
+  MaxKnown,
+  Seen,
+  Target,
+  TotalTarget,
+  TrialResult,
+} from '@young-oak/core/trends'
 import type { Day, Unit } from '@young-oak/core/units'
 
 /** A fact as it is entered; what it holds is read by the engine, and dated by the day. */
@@ -81,6 +89,8 @@ export type ProgressView = {
   lifts: { lift: Lift; seen: Seen[]; targets: Target[]; max?: MaxKnown }[]
   /** Goals for several lifts together. */
   totals: TotalTarget[]
+  /** How hard the last weeks were by what was said after sessions, the running one last. */
+  load: LoadWeek[]
   /** Blocks of the member's programs that are not over: a goal may be for one. */
   blocks: Block[]
   /** Goals that do not fit each other. */

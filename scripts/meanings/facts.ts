@@ -89,6 +89,7 @@ export const factMeanings: Record<string, Record<string, string>> = {
     'fixed[].exercise': 'for a machine with its own steps',
     'fixed[].unit': '',
     'fixed[].loads': '',
+    'fixed[].plates': 'each once: a pin at 50 with 1.25 and 2.5 makes 51.25, 52.5 and 53.75 as well',
   },
   'fact event': {
     about: 'Something that changes what is wise to train.',

@@ -29,6 +29,7 @@ export const templateMeanings: Record<string, Record<string, string>> = {
     deloadRounding: 'of loads that a deload has cut; `nearestDown` by default',
     testRounding: 'of test singles; `down` by default',
     deloadPolicy: 'what the [advisor](advisor.md) goes by: planned deloads, reactive ones, or both',
+    tempoX: 'what an X counts in the minutes of a session; 1 by default',
     warmUp: 'before every lift; see [Warm-ups](#warm-ups)',
     phases: 'in order; at most 60 weeks in all',
     later:
@@ -52,7 +53,8 @@ export const templateMeanings: Record<string, Record<string, string>> = {
     layout: 'on which days its sessions lie; any day where it is left out. See [Days](#days)',
     'layout.rest': 'once for each day of rest; `rest` among the sessions of the rotation says the same',
     'layout.running': '',
-    'layout.weekdays': 'one for each session of the week, each after the one before; not with `rest` or `running`',
+    'layout.weekdays':
+      'one for each session of the week, each after the one before; not with `rest` or `running`',
     'layout.sameDay': 'two sessions a day',
     'layout.sameDay[].first': 'the next session is on its day',
     'layout.sameDay[].hours': 'the fewest',

@@ -24,7 +24,7 @@ export const equipment = {
     query: onDay,
     answer: list(location()),
     problems: [],
-    since: 3,
+    since: 10,
   }),
   ...contract({
     method: 'post',
@@ -35,7 +35,7 @@ export const equipment = {
     body: locationSchema,
     answer: list(location()),
     problems: ['tooMany'],
-    since: 3,
+    since: 10,
   }),
   ...contract({
     method: 'post',
@@ -45,7 +45,7 @@ export const equipment = {
     body: equipmentSchema,
     answer: list(location()),
     problems: ['inTheFuture'],
-    since: 3,
+    since: 10,
   }),
   ...ownAndWriters('equipment', {
     method: 'get',
@@ -53,7 +53,7 @@ export const equipment = {
     query: onDay,
     answer: own(),
     problems: [],
-    since: 3,
+    since: 10,
   }),
   ...ownAndWriters('equipment', {
     method: 'post',
@@ -61,7 +61,7 @@ export const equipment = {
     body: equipmentSchema,
     answer: own(),
     problems: ['inTheFuture'],
-    since: 3,
+    since: 10,
   }),
   ...ownAndWriters('settings', {
     method: 'post',
@@ -69,6 +69,6 @@ export const equipment = {
     body: settingSchema,
     answer: own(),
     problems: ['inTheFuture'],
-    since: 3,
+    since: 10,
   }),
 }

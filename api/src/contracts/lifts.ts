@@ -92,6 +92,7 @@ const fixed = () =>
     exercise: left(text()),
     unit: unit(),
     loads: list(figure()),
+    plates: left(list(figure())),
   })
 export const equipment = () =>
   exact<EquipmentBody>({ racks: list(rack()), fixed: left(list(fixed())) }, 'Equipment')

@@ -2,7 +2,15 @@ import { answerOrder, type Advice } from '@young-oak/core/advice'
 import { eventKinds, deloadReasons, endReasons, type CheckIn } from '@young-oak/core/facts'
 import { deloadKinds } from '@young-oak/core/deloads'
 import type { Offer } from '@young-oak/core/plan'
-import type { Block, MaxKnown, Seen, Target, TotalTarget, TrialResult } from '@young-oak/core/trends'
+import type {
+  Block,
+  LoadWeek,
+  MaxKnown,
+  Seen,
+  Target,
+  TotalTarget,
+  TrialResult,
+} from '@young-oak/core/trends'
 import { deloadPolicies } from '@young-oak/core/template'
 import {
   factForManySchema,
@@ -162,6 +170,17 @@ const view = () =>
         }),
       ),
       totals: list(exact<TotalTarget>({ goal: totalGoal(), ...standing() })),
+      load: list(
+        exact<LoadWeek>({
+          from: date(),
+          days: list(count()),
+          load: count(),
+          monotony: orNull(figure()),
+          strain: orNull(count()),
+          sessions: count(),
+          unrated: count(),
+        }),
+      ),
       blocks: list(block()),
       misfits: list(text()),
       trials: list(

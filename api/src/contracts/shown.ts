@@ -120,6 +120,7 @@ export const shownSets = () =>
       side: left(list(figure())),
       bar: left(figure()),
       hung: left(list(figure())),
+      pin: left(figure()),
       body: left(load()),
       help: left(isTrue()),
       missing: left(isTrue()),

@@ -40,6 +40,10 @@ export const loadSettingsSchema = object({
     is: (value: unknown) => value !== undefined,
     then: (schema) => schema.required('A whole percentage, 1 to 50.'),
   }),
+  tempoX: typed('Seconds from 0.2 to 5.')
+    .min(0.2, 'Seconds from 0.2 to 5.')
+    .max(5, 'Seconds from 0.2 to 5.')
+    .required('Seconds from 0.2 to 5.'),
   deloadPolicy: oneOf<DeloadPolicy>(deloadPolicies),
   warmUp: oneOf(['none', 'two', 'three', 'listed'] as const),
   listed: string().defined(),

@@ -20,6 +20,9 @@ export const checkKinds = [
   'goneTrack',
   'topSetGone',
   'goneTarget',
+  'loneSuperset',
+  'otherMuscle',
+  'capsHold',
   'fewDays',
   'overMinutes',
 ] as const satisfies CheckKind[]

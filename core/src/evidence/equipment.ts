@@ -3,6 +3,7 @@ import { exerciseOf, type Lift, type Tool, type Library } from '../library/index
 import {
   makeable,
   makeableOnBody,
+  makeableOnPin,
   makeableWith,
   usualFixed,
   usualRack,
@@ -88,7 +89,7 @@ function makeableOf(library: Library, { racks, fixed = [] }: EquipmentBody, lift
   const by: Record<Tool, () => Makeable[]> = {
     barbell: () => racks.map((rack) => (bar ? makeableWith(rack, bar) : makeable(rack))),
     dumbbells: () => ready('dumbbells'),
-    machine: () => ready('machine'),
+    machine: () => ready('machine').map(makeableOnPin),
     'body weight': () =>
       racks.map((rack: Rack) => makeableOnBody(rack, helpIn(rack.unit, ready('assistance')))),
   }

@@ -48,7 +48,12 @@ const fixedShape = strictObject({
     .test('fits', 'loads, each heavier than the one before', (loads) =>
       (loads ?? []).every((v, i, all) => i === 0 || v > (all[i - 1] as number)),
     ),
-})
+  plates: listField('single plates to put on a pin', 6).of(
+    numberField('the weight of a plate, 0.1 to 20', 0.1, 20).required(),
+  ),
+}).test('fits', 'plates only where there are pins: of a machine', ({ tool, plates }) =>
+  plates === undefined ? true : tool === 'machine',
+)
 
 const fields = {
   racks: listField('racks, one a unit', 2).of(rackShape).required(),

@@ -25,7 +25,7 @@ export function estimate(load: Load, reps: number, kind: FormulaKind, rir = 0): 
 /** Whether a set has too many reps for its estimate to be taken without a warning. */
 export const isDoubtful = (reps: number, rir = 0): boolean => reps + rir > mostReps
 
-/** What every formula makes of a set, lowest first, and how far they part, in percent of the lowest; null where none may. */
+/** What every formula and the table make of a set, lowest first, and how far the formulas part, in percent of their lowest; null where none may. */
 export function spread(
   load: Load,
   reps: number,
@@ -37,7 +37,8 @@ export function spread(
       return made ? [{ kind, load: made }] : []
     })
     .sort((a, b) => a.load.value - b.load.value)
-  const [lowest, highest] = [estimates[0], estimates[estimates.length - 1]]
+  const formulas = estimates.filter(({ kind }) => kind !== 'handbook')
+  const [lowest, highest] = [formulas[0], formulas[formulas.length - 1]]
   if (!lowest || !highest) return null
   return { estimates, percent: snap((highest.load.value / lowest.load.value - 1) * 100) }
 }

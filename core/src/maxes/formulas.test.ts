@@ -3,7 +3,7 @@ import fc from 'fast-check'
 import { estimate, isDoubtful, mostReps, mostRepsWarned, spread } from './estimate.ts'
 import * as formulas from './kinds.ts'
 import { defaultFormula, formulaKinds, formulaOf, type FormulaKind } from './registry.ts'
-import { percentFor, repTables } from './table.ts'
+import { percentFor, repsFor, repTables } from './table.ts'
 
 const kg = (value: number) => ({ value, unit: 'kg' as const })
 
@@ -19,6 +19,7 @@ const off: Record<FormulaKind, number> = {
   mayhew: 6,
   lombardi: 6,
   oconner: 6,
+  handbook: 0.0001,
 }
 
 describe.each(Object.entries(formulas))('%s', (name, formula) => {
@@ -65,7 +66,7 @@ test.each([
 
 test('a spread is told lowest first, a single has none, and what gives no estimate has no spread', () => {
   const five = spread(kg(100), 5)
-  expect(five?.estimates.map(({ kind }) => kind)).toHaveLength(7)
+  expect(five?.estimates.map(({ kind }) => kind)).toHaveLength(8)
   expect(five?.estimates[0]?.load.value).toBe(112.5)
   expect(five?.estimates.at(-1)).toMatchObject({ kind: 'mayhew', load: { value: 119.0107 } })
   expect(spread(kg(100), 1)?.percent).toBe(0)
@@ -104,6 +105,13 @@ describe('percents for reps', () => {
   test('go on above 15 reps as Epley’s formula does', () => {
     expect([20, 30, 40].map((reps) => percentFor('epley', reps))).toEqual([60, 50, 42.8571])
     expect([20, 30, 40].map((reps) => percentFor('handbook', reps))).toEqual([58.5, 48.75, 41.7857])
+  })
+  test('allow so many reps at a percent of the 1RM, and no reps above it', () => {
+    expect([100, 95, 82, 80, 75, 65, 30, 101].map((percent) => repsFor('handbook', percent))).toEqual([
+      1, 2, 7, 8, 10, 15, 40, 0,
+    ])
+    for (const table of repTables)
+      for (let reps = 1; reps <= 40; reps++) expect(repsFor(table, percentFor(table, reps))).toBe(reps)
   })
   test('fall with every rep, in every table', () => {
     for (const table of repTables) {

@@ -8,4 +8,5 @@ export {
 } from './estimate.ts'
 export { findLoad, type Found, type Try } from './findLoad.ts'
 export { defaultFormula, type FormulaKind, formulaKinds, formulaOf } from './registry.ts'
-export { mostTableReps, writtenReps, percentFor, type RepTable, repTables, repTableTitle } from './table.ts'
+export { writtenReps } from './handbook.ts'
+export { mostTableReps, percentFor, repsFor, type RepTable, repTables, repTableTitle } from './table.ts'

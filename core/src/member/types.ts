@@ -167,8 +167,10 @@ export type ShownSets = AsWritten & {
   /** The plates of one side, heaviest first, for a barbell, and the weight of the bar. */
   side?: number[]
   bar?: number
-  /** The plates on the belt. */
+  /** The plates on the belt, or on top of the pin. */
   hung?: number[]
+  /** Where the pin goes, on a stack that plates can be put on. */
+  pin?: number
   /** The body weight that is part of the target; the load goes on top of it, or with `help` takes off. */
   body?: Load
   help?: true

@@ -50,12 +50,12 @@ export const startingWith = <S extends ObjectShape>(own: S) =>
     ...own,
   }).test(
     'fits',
-    'exactly one of startPercent and startLoad, and startReps only with startPercent',
+    'exactly one of startPercent and startLoad, and startReps and "resetFrom": "max" only with startPercent',
     (params) => {
-      const { startPercent, startReps, startLoad } = params as FirstLoad
+      const { startPercent, startReps, startLoad, resetFrom } = params as FirstLoad & { resetFrom?: string }
       return (
         (startPercent === undefined) !== (startLoad === undefined) &&
-        (startReps === undefined || startPercent !== undefined)
+        ((startReps === undefined && resetFrom !== 'max') || startPercent !== undefined)
       )
     },
   )

@@ -1,6 +1,6 @@
 export { type Answers, soreAnswers, workedAnswers } from './answers.ts'
 export { type Because, becauses, becauseWords } from './because.ts'
-export { sayFirst, startParams } from './firstLoad.ts'
+export { firstLoad, sayFirst, startParams } from './firstLoad.ts'
 export { type RuleKind, ruleKinds, ruleOf, type Stage } from './registry.ts'
 export type {
   Asks,

@@ -1,5 +1,5 @@
 import { declareSteps } from '../words/index.ts'
-import { choiceField } from '../parsing/index.ts'
+import { choiceField, wholeField } from '../parsing/index.ts'
 import { formatNumber, inUnit, scale } from '../units/index.ts'
 import { sayFirstLoad, sayRise, startingWith } from './firstLoad.ts'
 import { defineRule } from './rule.ts'
@@ -25,9 +25,16 @@ const say = declareSteps({
 
 /** What so many misses in a row lead to; a cut where nothing is stated. */
 const stalls = ['cut', 'deload', 'spaceOut'] as const
-type Params = SteadyParams & { onStall?: (typeof stalls)[number] }
+type Params = SteadyParams & {
+  onStall?: (typeof stalls)[number]
+  /** Hits that a step takes; 1 to 10, and 1 where nothing is stated. */
+  hits?: number
+}
 
-/** `easyWeek`: a week at less, and then on from the load that stalled; 0 until it begins. `every`: hits that a step takes; `hits`: of these. */
+/**
+ * `easyWeek`: a week at less, and then on from the load that stalled; 0 until it begins. `every`: hits that a step takes since it was spaced out; `hits`:
+ * how many of those that a step takes there are.
+ */
 type State = Steady & { easyWeek?: number; every?: number; hits?: number }
 
 /** Rises spaced out no further than this. */
@@ -47,9 +54,19 @@ export const linear = defineRule<Params, State>({
   params: startingWith({
     ...steadyFields,
     onStall: choiceField(stalls),
+    hits: wholeField('hits that a step takes', 1, 10),
+  }).test('fits', '"resetFrom" only where the load is cut', (params) => {
+    const { onStall, resetFrom } = params as unknown as Params
+    return resetFrom === undefined || onStall !== 'deload'
   }),
   fields: {
     ...steadyWords('Step after a hit'),
+    hits: {
+      label: 'Hits before the step',
+      unit: 'sessions',
+      hint: 'Empty: a step after every hit.',
+      isRare: true,
+    },
     onStall: {
       label: 'After these misses',
       unit: null,
@@ -62,13 +79,15 @@ export const linear = defineRule<Params, State>({
       },
     },
   },
-  sentence: (p) => `${sayFirstLoad(p)}. After a hit: +${sayRise(p.step)}. ${sayStall(p)}.`,
+  sentence: (p) =>
+    `${sayFirstLoad(p)}. After ${(p.hits ?? 1) > 1 ? `${p.hits} hits in a row` : 'a hit'}: +${sayRise(p.step)}. ${sayStall(p)}.`,
   start: (known, p) => startSteady(known, p, {}),
   next(state, exposure, p, hand) {
     const { date, at, verdict, target } = exposure
-    const { load: steadyLoad, misses, why, easyWeek, every = 1, hits = 0 } = state
+    const { load: steadyLoad, misses, why, easyWeek, hits = 0 } = state
+    const every = state.every ?? p.hits ?? 1
     const steady: Steady = { load: steadyLoad, misses, why }
-    const spaced = every > 1 ? { every } : {}
+    const spaced = state.every === undefined ? {} : { every }
     if (easyWeek !== undefined && (easyWeek === 0 || easyWeek === at.week))
       return { ...state, easyWeek: at.week }
     const isStalled = verdict === 'miss' && date !== null && steady.misses + 1 >= p.misses
@@ -78,7 +97,7 @@ export const linear = defineRule<Params, State>({
       return { load, misses: 0, easyWeek: 0, ...spaced, why: [say('linear.deload', data)] }
     }
     if (isStalled && p.onStall === 'spaceOut') {
-      const wider = Math.min(mostSpaced, every + 1)
+      const wider = Math.max(every, Math.min(mostSpaced, every + 1))
       const next = stepOrReset(steady, exposure, p, hand)
       const data = { date, every: wider }
       return { ...next, every: wider, why: [...next.why, say('linear.spaced', data)] }
@@ -87,13 +106,12 @@ export const linear = defineRule<Params, State>({
       const load = inUnit(target ?? steady.load, hand.unit)
       const data = { load, hits: hits + 1, every, ...(date && { date }) }
       const why = [say(date ? 'linear.waits' : 'linear.waitsAhead', data)]
-      return { load, misses: 0, every, hits: hits + 1, why }
+      return { load, misses: 0, ...spaced, hits: hits + 1, why }
     }
     // On from the load that stalled, whatever the deload was at.
     const heard = easyWeek === undefined ? exposure : { ...exposure, target: target && steady.load }
     const next: State = stepOrReset(steady, heard, p, hand)
-    if (every > 1) next.every = every
-    return next
+    return { ...next, ...spaced }
   },
   ask({ load, why, easyWeek }, _role, { resetBy }, at) {
     if (easyWeek === undefined || (easyWeek !== 0 && easyWeek !== at.week)) return { load, steps: why }
@@ -130,6 +148,13 @@ export const linear = defineRule<Params, State>({
       max: { value: 100, unit: 'kg' },
       exposures: ['miss', 'hit', 'hit', 'miss', 'hit', 'hit', 'hit'],
       asked: [100, 90, 90, 92.5, 82.5, 82.5, 82.5, 85],
+    },
+    {
+      say: 'two hits a step: the first of them waits, and a miss clears it',
+      params: { startPercent: 100, step: { kg: 2.5, lb: 5 }, misses: 3, resetBy: 10, hits: 2 },
+      max: { value: 100, unit: 'kg' },
+      exposures: ['hit', 'hit', 'hit', 'miss', 'hit', 'hit'],
+      asked: [100, 100, 102.5, 102.5, 102.5, 102.5, 105],
     },
     {
       say: 'a percent of the load in place of a step',

@@ -1,6 +1,6 @@
 import { type WhyStep, declareSteps, type Fields } from '../words/index.ts'
-import { percentOffField, riseField, wholeField } from '../parsing/index.ts'
-import { formatNumber, inUnit, scale, snap, type Load, type Rise } from '../units/index.ts'
+import { choiceField, percentOffField, riseField, wholeField } from '../parsing/index.ts'
+import { compareLoads, formatNumber, inUnit, scale, snap, type Load, type Rise } from '../units/index.ts'
 import type { Need } from '../loads/index.ts'
 import { becauseWords } from './because.ts'
 import { firstLoad, firstLoadWords, riseWords, type FirstLoad } from './firstLoad.ts'
@@ -13,6 +13,8 @@ export const saySteady = declareSteps({
   'steady.hold': '{load} stays: the session of {date} counts neither as a hit nor as a miss',
   'steady.holdFor': '{load} stays: the session of {date} counts neither as a hit nor as a miss ({because})',
   'steady.again': '{load} was missed on {date} ({misses} of {allowed} misses in a row): the same again',
+  'steady.fromMax': '{from} was missed on {date}, {misses} in a row: begun again from the max',
+  'steady.maxNoLess': 'the first load would be {load} again, which is no less',
   'steady.reset': '{from} was missed on {date}, {misses} in a row: −{percent}%, down to {load}',
 })
 
@@ -28,6 +30,10 @@ export type Steps = {
   resetBy: number
 }
 
+/** What a cut is from: the load that was missed, where nothing is stated; or it goes to the first percent of the max in force, where that is less. */
+type ResetFrom = { resetFrom?: (typeof resets)[number] }
+const resets = ['load', 'max'] as const
+
 export const addedField = () => riseField().required()
 
 export const resetFields = {
@@ -41,21 +47,39 @@ export const resetWords: Fields = {
   resetBy: { label: 'Cut after these misses', unit: '% of the load', hint: 'How much the load drops.' },
 }
 
-/** A first load, one step after a hit, and a cut after misses: what most rules take, beside what is their own. */
-export type SteadyParams = FirstLoad & Steps
+const resetFromWords: Fields = {
+  resetFrom: {
+    label: 'Cut from',
+    unit: null,
+    hint: 'The max: the first load again, as its percentage of today’s max.',
+    choices: { '': 'the load that was missed', load: 'the load that was missed', max: 'the max' },
+    isRare: true,
+  },
+}
 
-export const steadyFields = { step: addedField(), ...resetFields }
+/** A first load, one step after a hit, and a cut after misses: what most rules take, beside what is their own. */
+export type SteadyParams = FirstLoad & Steps & ResetFrom
+
+export const steadyFields = { step: addedField(), ...resetFields, resetFrom: choiceField(resets) }
 
 /** The words of `SteadyParams`, by what a rule calls its step. */
 export const steadyWords = (step: string): Fields => ({
   ...firstLoadWords,
   ...riseWords('step', step),
   ...resetWords,
+  ...resetFromWords,
 })
 
-/** "After 3 misses in a row: −10%". */
-export const sayReset = ({ misses, resetBy }: Omit<Steps, 'step'>, of = ''): string =>
-  `${afterMisses(misses, of)}: −${formatNumber(resetBy)}%`
+/** "After 3 misses in a row: −10%"; "After 3 misses in a row: the first load again, of today’s max, or −10% where that is no less". */
+export const sayReset = (
+  { misses, resetBy, resetFrom }: Omit<Steps, 'step'> & ResetFrom,
+  of = '',
+): string => {
+  const cut = `−${formatNumber(resetBy)}%`
+  const to =
+    resetFrom === 'max' ? `the first load again, of today’s max, or ${cut} where that is no less` : cut
+  return `${afterMisses(misses, of)}: ${to}`
+}
 
 /** "After 3 misses in a row". */
 export const afterMisses = (misses: number, of = ''): string =>
@@ -75,9 +99,10 @@ export function startSteady<M extends object>(
 export function stepOrReset(
   steady: Steady,
   { date, verdict, target, because }: Exposure,
-  { step, misses: allowed, resetBy }: Steps,
+  params: SteadyParams,
   hand: Hand,
 ): Steady {
+  const { step, misses: allowed, resetBy } = params
   const from = inUnit(target ?? steady.load, hand.unit)
   if (verdict === 'hit') return stepUp(from, step, date, hand)
   if (!date) return steady
@@ -89,12 +114,16 @@ export function stepOrReset(
   const misses = steady.misses + 1
   if (misses < allowed)
     return { load: from, misses, why: [saySteady('steady.again', { load: from, date, misses, allowed })] }
-  const load = hand.land(scale(from, 100 - resetBy), from)
-  return {
-    load,
-    misses: 0,
-    why: [saySteady('steady.reset', { from, load, date, misses, percent: resetBy })],
+  const again = params.resetFrom === 'max' ? hand.again?.(params) : undefined
+  const first = again && !('need' in again) ? again : null
+  if (first && compareLoads(first.load, from) < 0) {
+    const why = [saySteady('steady.fromMax', { from, date, misses }), ...first.why]
+    return { load: first.load, misses: 0, why }
   }
+  const load = hand.land(scale(from, 100 - resetBy), from)
+  const cut = saySteady('steady.reset', { from, load, date, misses, percent: resetBy })
+  const noLess = first ? [saySteady('steady.maxNoLess', { load: first.load })] : []
+  return { load, misses: 0, why: [...noLess, cut] }
 }
 
 /** A load that stays, with the reason where there is one to name. */

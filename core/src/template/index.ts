@@ -1,5 +1,6 @@
 export { cellsByRule, hasComputedLoad, rulesCells, takesScheme, writtenIn } from './computed.ts'
-export { inherit, inherited } from './inherit.ts'
+export { inherit, type Inherited, inherited, inheritsByWeek } from './inherit.ts'
+export { isRamp, readRamp, rirIn, sayRamp } from './rirRamp.ts'
 export { slotInStage } from './slotInStage.ts'
 export { lettersOf } from './letters.ts'
 export { isLighterUse } from './lighterUse.ts'
@@ -8,6 +9,7 @@ export {
   type Circuit,
   type Defaults,
   type Layout,
+  type RirRamp,
   type Fixable,
   fixable,
   type Use,

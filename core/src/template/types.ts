@@ -29,6 +29,8 @@ export type Template = {
   testRounding?: Way
   /** Whether deloads are the planned ones, come reactive deloads only, or both; both where nothing is stated. */
   deloadPolicy?: DeloadPolicy
+  /** Seconds that an X in a tempo counts as in the minutes of a session, 0.2 to 5; 1 where nothing is stated. */
+  tempoX?: number
   /** How lifts with a load are ramped up to; not at all where nothing is stated. A slot's own goes before it. */
   warmUp?: WarmUp
   phases: Phase[]
@@ -99,7 +101,10 @@ export type Layout = {
 export type LaterPhase = { name: string; weeks?: number }
 
 /** What the slots of a phase or session inherit where they say nothing of their own; a session's goes before a phase's. */
-export type Defaults = Pick<SetPrescription, 'rir' | 'rest' | 'tempo'>
+export type Defaults = Pick<SetPrescription, 'rest' | 'tempo'> & { rir?: number | RirRamp }
+
+/** RIR that falls evenly from the first week of a phase to the last, or to its `weeks`th, and stays there. */
+export type RirRamp = { from: number; to: number; weeks?: number }
 
 /** So many weeks; or at least so many, until a sign shows, and never more than `most`. */
 export type Length = number | { least: number; most: number; until: TriggerBasis & { progression: Id } }

@@ -1,5 +1,6 @@
 export { type Block, blocksOf } from './block.ts'
 export { estimatesOf, evidenceOf, type Seen } from './estimates.ts'
+export { loadWeeks, type LoadWeek, sessionLoad } from './sessionLoad.ts'
 export { totalsOf } from './total.ts'
 export { type MaxKnown, misfits, type Target, targetOf, type TotalTarget } from './target.ts'
 export { judgeTrial, type Period, type TrialResult } from './trial.ts'

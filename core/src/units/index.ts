@@ -49,6 +49,7 @@ export {
   type Makeable,
   makeable,
   makeableOnBody,
+  makeableOnPin,
   makeableWith,
   type Parts,
   partsFor,

@@ -17,18 +17,18 @@ export type SpecialBar = (typeof specialBars)[number]
 
 /**
  * Loads that come ready made, ascending: the dumbbells of a place (one hand), the pins of its stacks (of one machine where an
- * exercise is named), or the help of its assistance machine.
+ * exercise is named), or the help of its assistance machine. `plates` are single plates that go on top of a pin.
  */
-export type Fixed = { tool: FixedTool; exercise?: string; unit: Unit; loads: number[] }
+export type Fixed = { tool: FixedTool; exercise?: string; unit: Unit; loads: number[]; plates?: number[] }
 export const fixedTools = ['dumbbells', 'machine', 'assistance'] as const
 export type FixedTool = (typeof fixedTools)[number]
 
 /**
  * Every load that can be made, ascending. Beside body weight below zero for help. `parts` says, for each, the bar with the
- * fewest plates of one side, or the plates that hang from a belt.
+ * fewest plates of one side, the plates that hang from a belt, or the pin with those on top of it.
  */
 export type Makeable = { unit: Unit; loads: number[]; parts?: Parts[] }
-export type Parts = { bar?: number; plates: number[] }
+export type Parts = { bar?: number; pin?: number; plates: number[] }
 
 /** What is assumed, and said, where nobody has listed the equipment. */
 export const usualRack: Record<Unit, Rack> = {
@@ -131,7 +131,34 @@ export function makeableOnBody(rack: Rack, help: Fixed): Makeable {
   })
 }
 
-/** More than this is never hung from a belt. */
+/**
+ * The pins of a stack, and with plates on top of them: pins of 5 and 10 kg and one plate of 2.5 make 5, 7.5, 10 and 12.5. What a pin makes by itself needs
+ * no plates.
+ */
+export function makeableOnPin(stack: Fixed): Makeable {
+  const { unit, loads, plates } = stack
+  if (!plates?.length) return stack
+  const known = onPins.get(stack)
+  if (known) return known
+  const sums = sumsOf(
+    plates.map((weight) => ({ weight, count: 1 })),
+    heaviestHung,
+  )
+  const all = new Map<number, Parts>()
+  for (const pin of loads)
+    for (const [sum, used] of sums) {
+      const total = snap(pin + sum)
+      const had = all.get(total)
+      if (!had || isBetter(used, had.plates)) all.set(total, { pin, plates: used })
+    }
+  const made = ascending(unit, all)
+  onPins.set(stack, made)
+  return made
+}
+
+const onPins = new WeakMap<Fixed, Makeable>()
+
+/** More than this is never hung from a belt, or put on a pin. */
 const heaviestHung = 150
 
 /** Every sum of limited plates up to `most`, each with the fewest plates that make it. */

@@ -15,3 +15,13 @@ export {
 export { minutesOf } from './minutes.ts'
 export { seasonOf, type WeekSummary } from './season.ts'
 export { tallyOf, type WeekTally } from './tally.ts'
+export {
+  sayZones,
+  sharesOf,
+  zoneName,
+  zonesIn,
+  zonesOf,
+  zoneStarts,
+  type WeekZones,
+  type Zones,
+} from './zones.ts'

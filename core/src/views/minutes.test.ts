@@ -15,10 +15,11 @@ const prescribed = (more: object) => ({
   rest: 120,
   ...more,
 })
-const templateOf = (slots: object, sections: object[]): Template => {
+const templateOf = (slots: object, sections: object[], head: object = {}): Template => {
   const { template, issues } = readTemplate({
     format: 2,
     name: 'Minutes',
+    ...head,
     warmUp: {
       kind: 'listed',
       bar: 10,
@@ -91,6 +92,13 @@ test.each([
     { name: 'Main', slots: ['own'] },
   ])
   expect(minutes(template)).toBe(Math.round(seconds / 60))
+})
+test('an X in a tempo counts a second, or what the template says', () => {
+  const own = { own: slot('pushUp', { load: { of: 'none' }, tempo: '20X0' }) }
+  const part = [{ name: 'Main', slots: ['own'] }]
+  // 15 reps of 2 + X seconds beside the 260 s: 305 s with a second each, 335 s with three.
+  expect(minutes(templateOf(own, part))).toBe(Math.round(305 / 60))
+  expect(minutes(templateOf(own, part, { tempoX: 3 }))).toBe(Math.round(335 / 60))
 })
 test('a superset drops its last rest once, not once an exercise', () => {
   const own = { load: { of: 'none' }, rest: 60 }

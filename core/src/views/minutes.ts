@@ -13,6 +13,8 @@ const usual = {
   /** A set whose time nobody can tell. */
   aSet: 40,
   warmUpRest: 60,
+  /** As fast as possible. */
+  x: 1,
 }
 const setUp: Record<Tool, number> = { barbell: 90, dumbbells: 30, machine: 30, 'body weight': 20 }
 
@@ -38,18 +40,18 @@ export function minutesOf(library: Library, template: Template, session: Id, slo
     const next = timed[i + 1]
     const goesOn =
       letter !== undefined && next !== undefined && template.slots[next.slot]?.superset === letter
-    return sum + secondsOf(library, slot) - (goesOn ? 0 : lastRest(slot))
+    return sum + secondsOf(library, slot, template.tempoX) - (goesOn ? 0 : lastRest(slot))
   }, 0)
   return Math.round(stated.reduce((sum, { minutes = 0 }) => sum + minutes, 0) + seconds / 60)
 }
 
-function secondsOf(library: Library, slot: MinutesOf): number {
-  if (slot.circuit) return setUp.barbell + secondsOfCircuit(slot.circuit, slot.sets)
+function secondsOf(library: Library, slot: MinutesOf, x = usual.x): number {
+  if (slot.circuit) return setUp.barbell + secondsOfCircuit(slot.circuit, slot.sets, x)
   const warmUps = (slot.warmUps ?? []).reduce(
     (sum, { reps }) => sum + reps * usual.aRep + usual.warmUpRest,
     0,
   )
-  const sets = slot.sets.reduce((sum, prescribed) => sum + secondsOfSets(prescribed), 0)
+  const sets = slot.sets.reduce((sum, prescribed) => sum + secondsOfSets(prescribed, x), 0)
   return setUp[exerciseOf(library, slot).tool] + warmUps + sets
 }
 
@@ -63,22 +65,22 @@ function lastRest({ circuit, sets }: MinutesOf): number {
 /** Of a rest from so long to so long the middle. */
 const secondsOfRest = ({ rest = usual.rest }: TimedSets): number => (lowest(rest) + highest(rest)) / 2
 
-function secondsOfSets(prescribed: TimedSets): number {
+function secondsOfSets(prescribed: TimedSets, x: number): number {
   const { sets, reps, amrap, goal, perSide, tempo, roundRest = 0 } = prescribed
   const asked: Goal = goal ?? { reps: reps ?? 1, ...(amrap && { amrap }) }
-  const aSet = kindOf(asked).seconds(asked, tempo ? aRepAt(tempo) : usual.aRep, sets) ?? usual.aSet
+  const aSet = kindOf(asked).seconds(asked, tempo ? aRepAt(tempo, x) : usual.aRep, sets) ?? usual.aSet
   return sets * (aSet * (perSide ? 2 : 1) + secondsOfRest(prescribed) + roundRest)
 }
 
 /** Its cap; or its rounds of lines done one after the other, without rest. */
-function secondsOfCircuit({ rounds = 1, capSeconds }: Circuit, lines: TimedSets[]): number {
+function secondsOfCircuit({ rounds = 1, capSeconds }: Circuit, lines: TimedSets[], x: number): number {
   const aRound = lines.reduce(
-    (sum, line) => sum + secondsOfSets({ ...line, sets: 1, rest: 0, roundRest: 0 }),
+    (sum, line) => sum + secondsOfSets({ ...line, sets: 1, rest: 0, roundRest: 0 }, x),
     0,
   )
   return capSeconds ?? rounds * aRound
 }
 
-/** Seconds of a rep: the four digits together, an X counting as one. */
-const aRepAt = (tempo: string): number =>
-  [...tempo].reduce((sum, digit) => sum + (digit === 'X' ? 1 : Number(digit)), 0) || usual.aRep
+/** Seconds of a rep: the four digits together, an X counting as many as the template says. */
+const aRepAt = (tempo: string, x: number): number =>
+  [...tempo].reduce((sum, digit) => sum + (digit === 'X' ? x : Number(digit)), 0) || usual.aRep

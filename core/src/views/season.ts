@@ -149,7 +149,7 @@ function slotAt(library: Library, template: Template, place: Place, id: Id, chan
   }
   if (!slot || !line) return []
   const row = slot.rows[place.phase.id]?.[rowOnPaper(slot, place)] ?? []
-  const prescriptions = inherit(row, template.sessions[place.session], place.phase).map(
+  const prescriptions = inherit(row, template.sessions[place.session], place.phase, place.phaseWeek).map(
     (prescribed): SetsAsked => {
       const stated = percentOf(template, prescribed)
       const { sets, percent, scale } = changes.reduce<SetsDraft>(

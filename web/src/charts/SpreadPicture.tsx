@@ -30,7 +30,7 @@ export function SpreadPicture({ load, reps, inReserve: rir = 0, chosen, onChoose
       <legend className="text-sm font-medium">
         Estimated 1RM, by{' '}
         <span className="font-normal text-bark">
-          (they differ by {formatNumber(Math.round(percent * 10) / 10)}%)
+          (the formulas differ by {formatNumber(Math.round(percent * 10) / 10)}%)
         </span>
       </legend>
       <div className="mt-1 grid gap-1">

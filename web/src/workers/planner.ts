@@ -5,6 +5,7 @@ import type { Id } from '@young-oak/core/parsing'
 import { planMember, type PlannedWeek } from '@young-oak/core/plan'
 import { applyCommand, isConflict, type Command, type Template } from '@young-oak/core/template'
 import type { Day } from '@young-oak/core/units'
+import { zonesIn, type WeekZones } from '@young-oak/core/views'
 import { forecastFor, type Forecast } from './forecast.ts'
 import { seasonsOf, type Seasons } from './seasons.ts'
 
@@ -67,6 +68,19 @@ export function makePlanner() {
     forecast(day: Day, trial: Command | null, slot: Id, week: number): Forecast | null {
       if (!draft || !file || !enrolment) return null
       return forecastFor({ library, draft, member: file.member, enrolment, day }, trial, slot, week)
+    },
+    /** The reps of a week, its sessions and its phase by percent of the 1RM. */
+    zones(day: Day, at: { phase: Id; phaseWeek: number }): WeekZones | null {
+      if (!draft || !file || !enrolment) return null
+      const { plans, evidence } = planMember({
+        library,
+        member: file.member,
+        enrolments: [enrolment],
+        versions: { draft },
+        when: { today: day, through: 'end' },
+      })
+      const plan = plans[enrolment.id]
+      return plan ? zonesIn({ library, evidence, maxes: draft.maxes, day }, plan, at) : null
     },
   }
 

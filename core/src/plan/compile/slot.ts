@@ -3,6 +3,7 @@ import type { Id } from '../../parsing/index.ts'
 import { ruleOf } from '../../progressions/index.ts'
 import {
   inherit,
+  inheritsByWeek,
   isLighterUse,
   setsOfSlot,
   type Phase,
@@ -97,13 +98,21 @@ export function inPhase(own: CompiledSlot, phase: Id): SlotInPhase {
 }
 
 /** A row of a slot in a session of a phase, with what these say for all of their slots; nothing where there is no such row. */
-export function rowIn(own: CompiledSlot, phase: Phase, session: Id, row: number): SetPrescription[] {
+export function rowIn(
+  own: CompiledSlot,
+  phase: Phase,
+  session: Id,
+  row: number,
+  week: number,
+): SetPrescription[] {
   const { rows, inherited } = inPhase(own, phase.id)
-  let known = inherited.get(session)
-  if (!known) {
-    const { [session]: of } = own.template.sessions
-    inherited.set(session, (known = rows.map((one) => inherit(one, of, phase))))
-  }
+  const of = own.template.sessions[session]
+  // A row by week is that of its own week, whenever it is read.
+  const isByWeek = own.slot.by === 'week'
+  const key = !isByWeek && inheritsByWeek(of, phase) ? `${session}/${week}` : session
+  let known = inherited.get(key)
+  if (!known)
+    inherited.set(key, (known = rows.map((one, i) => inherit(one, of, phase, isByWeek ? i + 1 : week))))
   return known[row] ?? noRow
 }
 const noRow: SetPrescription[] = []

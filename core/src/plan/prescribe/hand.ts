@@ -37,6 +37,7 @@ export function handWith(loading: Loading, rounding: Way, isSmall: boolean): Han
       const total = onBar(addLoad(load, { value: leastAbove, unit: load.unit }), 'up')
       return compareLoads(total, load) > 0 ? total : null
     },
+    again: undefined,
   }
 }
 

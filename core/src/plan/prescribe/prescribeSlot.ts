@@ -55,7 +55,7 @@ export function prescribeSlot(
     first,
     acting,
   }
-  const written = rowIn(own, place.phase, place.session, row)
+  const written = rowIn(own, place.phase, place.session, row, place.phaseWeek)
   for (const prescribed of withScheme(written, asked)) {
     if (prescribed.lift) {
       const line = showLine(situation, possible, { known, opening, made }, prescribed, prescribed.lift)

@@ -29,6 +29,8 @@ const say = declareSteps({
   'plates.none': '{bar} bar, no plates',
   'plates.hung': 'on the belt {plates} {unit}',
   'plates.nothing': 'nothing on the belt',
+  'plates.pin': 'pin at {pin}',
+  'plates.onPin': 'pin at {pin}, on top of it {plates} {unit}',
   'body.added': '{meant} in total − body weight {body} = {load} added',
   'body.help': 'body weight {body} − {meant} in total = {load} of assistance',
   'body.alone': 'nearest possible: body weight alone',
@@ -86,7 +88,17 @@ export function totalMade(meant: Load, { here, body }: Loading, way: Way): Load 
 
 /** A prescription with the load that was made for it, in place of the one that it had. */
 export function withLoad(prescribed: ShownSets, made: Made): ShownSets {
-  const { side: _, bar: __, hung: ___, help: ____, short: _____, upTo: ______, beyond, ...rest } = prescribed
+  const {
+    side: _,
+    bar: __,
+    pin: _______,
+    hung: ___,
+    help: ____,
+    short: _____,
+    upTo: ______,
+    beyond,
+    ...rest
+  } = prescribed
   const isStill = beyond && compareLoads(made.total, beyond.most) > 0
   return putLoad(isStill ? { ...rest, beyond } : rest, made)
 }
@@ -95,7 +107,10 @@ export function withLoad(prescribed: ShownSets, made: Made): ShownSets {
 export function putLoad(prescribed: ShownSets, { load, help, parts, short }: Made): ShownSets {
   prescribed.load = load
   if (help) prescribed.help = true
-  else if (parts?.bar === undefined) {
+  else if (parts?.pin !== undefined) {
+    prescribed.pin = parts.pin
+    if (parts.plates.length) prescribed.hung = parts.plates
+  } else if (parts?.bar === undefined) {
     if (parts) prescribed.hung = parts.plates
   } else {
     prescribed.side = parts.plates
@@ -157,8 +172,14 @@ function partsStep(parts: Parts, unit: Load['unit']): WhyStep {
 }
 const partsSteps = new WeakMap<Parts, WhyStep>()
 
-function sayParts({ bar, plates }: Parts, unit: Load['unit']): WhyStep {
+function sayParts({ bar, pin, plates }: Parts, unit: Load['unit']): WhyStep {
   const said = plates.map(formatNumber).join(' + ')
+  if (pin !== undefined) {
+    const at = { value: pin, unit }
+    return plates.length
+      ? say('plates.onPin', { pin: at, plates: said, unit })
+      : say('plates.pin', { pin: at })
+  }
   if (bar === undefined)
     return plates.length ? say('plates.hung', { plates: said, unit }) : say('plates.nothing', {})
   const load = { value: bar, unit }

@@ -1,6 +1,6 @@
 import { isDone, loadingAt, topSet } from '../../evidence/index.ts'
 import type { SetLog, ShownSets } from '../../member/index.ts'
-import { canCarry, type Answers, type Exposure, type SetSeen } from '../../progressions/index.ts'
+import { canCarry, firstLoad, type Answers, type Exposure, type SetSeen } from '../../progressions/index.ts'
 import type { Fixable, SetPrescription } from '../../template/index.ts'
 import { heavier, lowest, type Day, type Load } from '../../units/index.ts'
 import { nameOf, scalesLoads } from '../compile/changes.ts'
@@ -9,6 +9,7 @@ import type { Traits } from '../compile/traits.ts'
 import { handOf } from '../prescribe/hand.ts'
 import { heaviestOf, totalOf } from '../prescribe/onTheBar.ts'
 import { progress } from '../progress/progress.ts'
+import { starting } from '../progress/ruleInputs.ts'
 import type { Outcome, Verdict } from '../state/fold.ts'
 import type { Situation } from '../state/situation.ts'
 import type { RoleLoad } from '../state/state.ts'
@@ -62,6 +63,7 @@ function feed(
   const { here, body } = loadingAt(library, evidence, undefined, slot)
   const known = { situation, own: compiled, body, unit: here.unit, first }
   const hand = handOf(library, evidence, slot, template)
+  hand.again = (params) => firstLoad(starting(known, null), params)
   const ruled = prescriptions.find((prescribed) => prescribed.ruled)
   const { traits } = use
   const own = carrier(traits, prescriptions) ?? ruled

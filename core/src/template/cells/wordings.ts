@@ -47,7 +47,10 @@ const wanting: readonly (readonly [RegExp, string])[] = [
     /(?<!@.*)[x×*]\s*(?:to\s+)?fail(?:ure)?\b/i,
     'As many reps as possible: 3 x AMRAP in every set, 5+ is five and beyond in the last one; 3 x 8 R0 is 0 RIR; most reps in 5:00 is against the clock.',
   ],
-  [/\b\d+\s*-\s*\d+\s*(?:rir|left|in reserve)\b|\brir\s*\d+\s*-\s*\d/i, 'RIR is one number: R2.'],
+  [
+    /\b\d+\s*-\s*\d+\s*(?:rir|left|in reserve)\b|\br(?:ir)?\s*\d+\s*-\s*\d/i,
+    'RIR is one number: R2. In the RIR cell 3-0 falls from this week to the phase’s last.',
+  ],
   [
     /\blinear\b|\bdouble progression\b|(?<!@.*)\bprogression\b/i,
     'Choose the progression in the inspector; in this line its load is "@ progression".',

@@ -20,6 +20,7 @@ const fieldNames = {
   missed: 'what happens with missed weeks',
   away: 'the return after weeks away',
   deloadPolicy: 'the deload policy',
+  tempoX: 'the seconds of an X in a tempo',
   note: 'the note',
   later: 'the phases still to be written',
 } satisfies Partial<Record<keyof Template, string>>

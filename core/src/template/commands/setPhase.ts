@@ -32,8 +32,7 @@ export const setPhase = defineCommand<{ do: 'setPhase'; phase: Id; field: Field;
       return checker.add(`${path}.${field}`, 'a value', to)
     if (to !== null) checker.check(phaseShape.pick([field]), { [field]: to }, path)
     const own = draft.phases.find((one) => one.id === id)
-    if (field === 'layout' && to !== null && own)
-      findLayout(checker, { ...own, layout: to as Layout }, path)
+    if (field === 'layout' && to !== null && own) findLayout(checker, { ...own, layout: to as Layout }, path)
     if (field === 'rotation' && Array.isArray(to)) findUnknown(checker, draft, to, path)
   },
   say: (_, draft, { phase, field }) => `${phaseName(draft, phase)}: ${fieldNames[field]} changed`,

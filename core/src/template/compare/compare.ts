@@ -4,7 +4,7 @@ import { liftName, type Library } from '../../library/index.ts'
 import { repTableTitle } from '../../maxes/index.ts'
 import { ruleOf } from '../../progressions/index.ts'
 import { triggerOf } from '../../triggers/index.ts'
-import { formatRest, wayWords } from '../../units/index.ts'
+import { formatNumber, formatRest, wayWords } from '../../units/index.ts'
 import { warmUpOf } from '../../warmups/index.ts'
 import { cellFields, cellNames, detailFields, formatCell } from '../cells/cells.ts'
 import { formatSets } from '../cells/shorthand.ts'
@@ -20,6 +20,7 @@ import {
   type Template,
   type LaterPhase,
 } from '../types.ts'
+import { sayRamp } from '../rirRamp.ts'
 import { sayLayout } from './sayLayout.ts'
 
 /** What changed from one version of a template to the next, as lines that a writer reads before publishing. */
@@ -54,6 +55,7 @@ function compareHead(library: Library, before: Template, after: Template): Diffe
     'Rounding in deloads': ({ deloadRounding = 'nearestDown' }) => wayWords[deloadRounding],
     'Rounding of tests': ({ testRounding = 'down' }) => wayWords[testRounding],
     Deloads: ({ deloadPolicy: deloadPolicy = 'both' }) => deloadPolicy,
+    'X in a tempo': ({ tempoX = 1 }) => `${formatNumber(tempoX)} s`,
     'Warm-up': ({ warmUp }) => sayWarmUp(warmUp),
     'Still to be written': ({ later }) => (later ?? []).map(sayLater).join(', ') || 'nothing',
   }
@@ -103,7 +105,7 @@ function comparePhases(library: Library, before: Template, after: Template): Dif
 export function sayDefaults({ defaults = {} }: { defaults?: Defaults }): string {
   const { rir, rest, tempo } = defaults
   const said = [
-    ...(rir === undefined ? [] : [`${rir} RIR`]),
+    ...(rir === undefined ? [] : [`${typeof rir === 'object' ? sayRamp(rir) : rir} RIR`]),
     ...(rest === undefined ? [] : [`rest ${formatRest(rest)}`]),
     ...(tempo === undefined ? [] : [`tempo ${tempo}`]),
   ]

@@ -12,6 +12,7 @@ import { readKind } from './readKind.ts'
 import { findLayout, restsIn } from './readLayout.ts'
 import { readTypedRows } from './typedRows.ts'
 import { findIdle, readProgression, readTrigger } from './readProgression.ts'
+import { rirIn } from '../rirRamp.ts'
 import { templateFormat, upgradeTemplate } from './upgrades/index.ts'
 import { placeIn1 } from './upgrades/template1.ts'
 import {
@@ -30,6 +31,7 @@ import {
   rowWeeks,
   type Use,
   type LaterPhase,
+  type RirRamp,
   type Length,
   type Section,
   type Phase,
@@ -126,6 +128,7 @@ function readToday(
     ...(head.deloadRounding && { deloadRounding: head.deloadRounding }),
     ...(head.testRounding && { testRounding: head.testRounding }),
     ...(head.deloadPolicy && { deloadPolicy: head.deloadPolicy }),
+    ...(head.tempoX && { tempoX: head.tempoX }),
     ...(warmUp && { warmUp }),
     phases,
     ...(head.later && { later: head.later as LaterPhase[] }),
@@ -306,11 +309,30 @@ export function readRows(
     checker.add(path, expected[by], value)
     return []
   }
-  const rows = value.map((row, i) => readRow(checker, row, at(path, i)))
-  return by !== 'week' || rows.length === weeks ? rows : Array.from({ length: weeks }, () => rows[0] ?? [])
+  const isAllWeeks = by === 'week' && value.length === 1 && weeks > 1
+  const rows = value.map((row, i) => readRow(checker, row, at(path, i), isAllWeeks))
+  if (by !== 'week' || rows.length === weeks) return rows
+  return Array.from({ length: weeks }, (_, i) => inWeek(rows[0] ?? [], phase, i + 1))
 }
 
-export function readRow(checker: Checker, value: unknown, path: string): SetPrescription[] {
+/** A row for all weeks as it is in one: RIR may fall by a ramp. */
+const inWeek = (row: RowWritten, phase: Phase, week: number): SetPrescription[] =>
+  row.map((one): SetPrescription => {
+    const { rir, ...rest } = one
+    return rir === undefined
+      ? rest
+      : { ...rest, rir: typeof rir === 'object' ? rirIn(rir, phase, week) : rir }
+  })
+
+type RowWritten = (Omit<SetPrescription, 'rir'> & { rir?: number | RirRamp })[]
+
+/** `isAllWeeks`: the row stands for every week of its phase, so that RIR may fall by a ramp in it. */
+export function readRow(
+  checker: Checker,
+  value: unknown,
+  path: string,
+  isAllWeeks = false,
+): SetPrescription[] {
   if (!Array.isArray(value) || value.length < 1 || value.length > limits.prescriptions) {
     checker.add(path, `a list of 1 to ${limits.prescriptions} set prescriptions`, value)
     return []
@@ -323,6 +345,13 @@ export function readRow(checker: Checker, value: unknown, path: string): SetPres
     const load = readLoad(checker, prescribed.load, at(place, 'load'))
     const goal = readGoal(checker, prescribed.goal, at(place, 'goal'))
     const id = prescribed.id ?? String(i + 1)
+    if (typeof prescribed.rir === 'object' && !isAllWeeks)
+      checker.add(
+        at(place, 'rir'),
+        'RIR, a whole number from 0 to 10',
+        prescribed.rir,
+        'A ramp stands in one row for all weeks, or among the defaults of a phase or session.',
+      )
     if (ids.has(id)) checker.add(at(place, 'id'), 'an id of its own in the row', id)
     ids.add(id)
     return load && goal ? [{ ...prescribed, id, goal, load } as SetPrescription] : []

@@ -64,6 +64,7 @@ function dropPiece(file: Json, issue: Issue): string | null {
     'note',
     'away',
     'deloadPolicy',
+    'tempoX',
     'warmUp',
     'maxes',
     'rounding',

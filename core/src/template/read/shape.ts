@@ -27,7 +27,9 @@ import {
   setStyles,
   rotationClocks,
   deloadPolicies,
+  type RirRamp,
 } from '../types.ts'
+import { isRamp } from '../rirRamp.ts'
 
 /**
  * The pieces of template format 2. The reader checks a file against them piece by piece, the JSON Schema is assembled
@@ -63,9 +65,33 @@ const tempoField = () =>
       expected: 'a tempo of four digits like 31X0: lowering, pause, lifting, pause; X as fast as possible',
     })
 
+/** RIR, or how it falls. */
+const rirField = () =>
+  mixed<number | RirRamp>((value): value is number | RirRamp => isRir(value) || isRamp(value)).meta({
+    expected: 'RIR, a whole number from 0 to 10, or a ramp that falls like {"from": 3, "to": 0}',
+    json: {
+      oneOf: [
+        { type: 'integer', minimum: 0, maximum: 10 },
+        {
+          type: 'object',
+          properties: {
+            from: { type: 'integer', minimum: 1, maximum: 10 },
+            to: { type: 'integer', minimum: 0, maximum: 9 },
+            weeks: { type: 'integer', minimum: 2, maximum: 60 },
+          },
+          required: ['from', 'to'],
+          additionalProperties: false,
+        },
+      ],
+    },
+  })
+
+const isRir = (value: unknown): boolean =>
+  Number.isInteger(value) && (value as number) >= 0 && (value as number) <= 10
+
 /** What a prescription may inherit. */
 const inherited = {
-  rir: wholeField('RIR', 0, 10),
+  rir: rirField(),
   rest: spanField('seconds of rest', 1800, 0, { from: 120, to: 180 }),
   tempo: tempoField(),
 }
@@ -130,6 +156,7 @@ export const headShape = strictObject({
   deloadRounding: choiceField(ways),
   testRounding: choiceField(ways),
   deloadPolicy: choiceField(deloadPolicies),
+  tempoX: numberField('seconds of an X in a tempo, 0.2 to 5', 0.2, 5),
   warmUp: laterField('a warm-up like {"kind": "fewSets", "sets": 2}'),
   phases: listField('phases', limits.phases).required(),
   later: listField('phases that are still to be written', limits.phases).of(

@@ -1,7 +1,8 @@
 import { isExercise, type Lift } from '../../library/index.ts'
 import { at, type Checker } from '../../parsing/index.ts'
 import { readSets } from '../cells/shorthand.ts'
-import type { SetPrescription, Slot, Template, Use } from '../types.ts'
+import { readRamp } from '../rirRamp.ts'
+import type { RirRamp, SetPrescription, Slot, Template, Use } from '../types.ts'
 
 type Head = { slots: unknown; trainingMax?: number | undefined }
 type Rows = Record<string, unknown>
@@ -60,8 +61,10 @@ function readOne(checker: Checker, typed: string, path: string, given: With): un
 function readLines(checker: Checker, typed: string, path: string, { asked, template }: With): object[] {
   // An exercise that there is not is a fault of its own, and the only one of its slot.
   if (!isExercise(checker.library, asked.exercise)) return [nothing]
-  const read = readSets(checker.library, typed, [], asked, template)
-  if (read.prescriptions) return read.prescriptions.map(withoutId)
+  const { text, ramp } = withoutRamp(typed)
+  const read = readSets(checker.library, text, [], asked, template)
+  if (read.prescriptions)
+    return read.prescriptions.map((one) => ({ ...withoutId(one), ...(ramp && { rir: ramp }) }))
   checker.add(
     path,
     'sets as they are typed in the sheet, like "3 x 8 @ 70% R2 rest 2 min"',
@@ -69,6 +72,14 @@ function readLines(checker: Checker, typed: string, path: string, { asked, templ
     read.fault,
   )
   return [nothing]
+}
+
+/** "R3-0" of a single line of sets: RIR that falls over the weeks, which a line of the sheet cannot say since it is of one week. */
+function withoutRamp(typed: string): { text: string; ramp?: RirRamp } {
+  const [whole, said = ''] =
+    /\s(?:r|rir)\s?(\d+\s*[-–]\s*\d+(?:\s*over\s*\d+\s*weeks?)?)(?=$|[\s,])/i.exec(typed) ?? []
+  const ramp = whole === undefined || typed.includes(';') ? null : readRamp(said)
+  return ramp && whole !== undefined ? { text: typed.replace(whole, ''), ramp } : { text: typed }
 }
 
 /** What is read on with where a text has a fault. */

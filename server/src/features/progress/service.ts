@@ -9,7 +9,15 @@ import { resolve } from '@young-oak/core/member'
 import { isOver, planMember, type Plan, type Planned } from '@young-oak/core/plan'
 import { formatIssue, isId } from '@young-oak/core/parsing'
 import { slotsOf, type Template } from '@young-oak/core/template'
-import { blocksOf, estimatesOf, judgeTrial, misfits, targetOf, totalsOf } from '@young-oak/core/trends'
+import {
+  blocksOf,
+  estimatesOf,
+  judgeTrial,
+  loadWeeks,
+  misfits,
+  targetOf,
+  totalsOf,
+} from '@young-oak/core/trends'
 import { addDays, inUnit, type Day } from '@young-oak/core/units'
 import type { Scope } from '../../database/scope.ts'
 import type { MemberScope } from '../members/memberScope.ts'
@@ -18,7 +26,7 @@ import { nextFactId } from '@young-oak/api/factId'
 import { readMemberFile } from '../training/memberFile.ts'
 import { newVersionOf } from '../training/newVersion.ts'
 import { insertFact } from '../training/store.ts'
-import { readFact } from './store.ts'
+import { readFact, readFirstWeekday } from './store.ts'
 
 export async function progress(scope: MemberScope, day: Day): Promise<ProgressView> {
   const read = await readMemberFile(scope)
@@ -74,6 +82,7 @@ export async function progress(scope: MemberScope, day: Day): Promise<ProgressVi
       const to = inUnit(goal.to, evidence.unit)
       return targetOf({ ...goal, to }, totalsOf(parts), day)
     }),
+    load: loadWeeks(resolve(member.logs), day, await readFirstWeekday(scope)),
     blocks: blocks.filter(({ ends }) => ends >= day),
     misfits: misfits(
       library,

@@ -27,6 +27,12 @@ export async function readFactsOf(
   }))
 }
 
+/** The weekday that the gym's weeks begin on, 1 for Monday to 7 for Sunday. */
+export async function readFirstWeekday({ db, gym }: Scope): Promise<number> {
+  const row = await db('gym').where({ id: gym }).first('week_start as start')
+  return row?.start === 'saturday' ? 6 : row?.start === 'sunday' ? 7 : 1
+}
+
 /** The runs of a template that some members are on, or that are still to begin. */
 export async function runsOf(
   { db, gym }: Scope,

@@ -28,6 +28,7 @@ import { SpreadPicture } from '../../charts/SpreadPicture.tsx'
 import { PhoneSelect } from '../../ui/Field.tsx'
 import { SetFields, type TypedSet } from '../../ui/SetFields.tsx'
 import { readSet } from './readSet.ts'
+import { RepsForLoad } from './RepsForLoad.tsx'
 
 /** A set in, a max and the loads for 1 to 12 reps out: for anybody, kept nowhere. */
 export default function CalculatorPage() {
@@ -125,6 +126,7 @@ function Loads({ max, table, onTable }: LoadsProps) {
           })}
         </tbody>
       </table>
+      <RepsForLoad max={max} table={table} />
       <p className="mt-3 text-sm text-bark">
         For a first fresh set, rounded down to {where}. Heavy sets: collars on, and a spotter or safety bars.
       </p>

@@ -59,6 +59,13 @@ export function UnitFields({ unit }: { unit: Unit }) {
           />
         ))}
       </div>
+      <Field
+        label={`Plates to put on a pin, ${unit}`}
+        placeholder="none"
+        hint="Single plates for smaller steps on stacks: 1.25; 2.5"
+        error={faultOf(`${unit}.onPin`)}
+        {...register(`${unit}.onPin`)}
+      />
       <Machines unit={unit} />
     </div>
   )
@@ -122,19 +129,27 @@ function Machines({ unit }: { unit: Unit }) {
   const library = useLibrary()
   const { control, register, setValue, faultOf } = useEquipmentForm()
   const machines: UnitDraft['machines'] = useWatch({ control, name: `${unit}.machines` }) ?? []
-  const add = (exercise: ExerciseId) => setValue(`${unit}.machines`, [...machines, { exercise, loads: '' }])
+  const add = (exercise: ExerciseId) =>
+    setValue(`${unit}.machines`, [...machines, { exercise, loads: '', onPin: '' }])
   return (
     <fieldset className="grid gap-3">
       <legend className="mb-1 text-sm font-medium">Machines with their own steps</legend>
       {machines.map(({ exercise }, i) => (
-        <Field
-          key={exercise}
-          label={`${liftName(library, { exercise })}, ${unit}`}
-          placeholder="7; 12; 19-75 by 7"
-          hint="Clear the field to remove the machine."
-          error={faultOf(`${unit}.machines.${i}.loads`)}
-          {...register(`${unit}.machines.${i}.loads`)}
-        />
+        <div key={exercise} className="grid grid-cols-[1fr_8rem] gap-3">
+          <Field
+            label={`${liftName(library, { exercise })}, ${unit}`}
+            placeholder="7; 12; 19-75 by 7"
+            hint="Clear the field to remove the machine."
+            error={faultOf(`${unit}.machines.${i}.loads`)}
+            {...register(`${unit}.machines.${i}.loads`)}
+          />
+          <Field
+            label="Plates on its pin"
+            placeholder="none"
+            error={faultOf(`${unit}.machines.${i}.onPin`)}
+            {...register(`${unit}.machines.${i}.onPin`)}
+          />
+        </div>
       ))}
       <ExercisePicker
         label="Add a machine"

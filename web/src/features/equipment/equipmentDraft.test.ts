@@ -21,8 +21,8 @@ const has: EquipmentBody = {
   ],
   fixed: [
     { tool: 'dumbbells', unit: 'kg', loads: [4, 6, 8, 10] },
-    { tool: 'machine', exercise: 'legPress', unit: 'kg', loads: [7, 12, 19] },
-    { tool: 'machine', unit: 'lb', loads: [10, 20, 30] },
+    { tool: 'machine', exercise: 'legPress', unit: 'kg', loads: [7, 12, 19], plates: [2.5, 2.5] },
+    { tool: 'machine', unit: 'lb', loads: [10, 20, 30], plates: [2.5, 5] },
   ],
 }
 const change = (own: Partial<NonNullable<EquipmentDraft['kg']>>) =>
@@ -71,8 +71,14 @@ describe('a fault stands at its field', () => {
     ['bars that are words', { bars: 'light' }, { 'kg.bars': loads }],
     [
       'a stack that is a word',
-      { machines: [{ exercise: 'legPress', loads: 'all' }] },
+      { machines: [{ exercise: 'legPress', loads: 'all', onPin: '' }] },
       { 'kg.machines.0.loads': loads },
+    ],
+    ['plates on pins that nobody listed', { onPin: '1,25; 2.5' }, { 'kg.onPin': 'List the pins first.' }],
+    [
+      'plates that are words',
+      { machines: [{ exercise: 'legPress', loads: '10-50 by 10', onPin: 'small' }] },
+      { 'kg.machines.0.onPin': 'At most 6 plates, each 0.1 to 20: 1.25; 2.5.' },
     ],
     [
       'dumbbells beyond what there is',

@@ -22,7 +22,9 @@ export type UnitDraft = {
   special: Record<SpecialBar, string>
   plates: { weight: string; pairs: string }[]
   fixed: Record<FixedTool, string>
-  machines: { exercise: ExerciseId; loads: string }[]
+  /** Single plates that go on top of the pins of the stacks. */
+  onPin: string
+  machines: { exercise: ExerciseId; loads: string; onPin: string }[]
 }
 export type EquipmentDraft = Partial<Record<Unit, UnitDraft>>
 
@@ -50,10 +52,31 @@ function unitDraft(rack: Rack, fixed: Fixed[]): UnitDraft {
     fixed: Object.fromEntries(
       fixedTools.map((tool) => [tool, formatLoadList(loadsOf(tool))]),
     ) as UnitDraft['fixed'],
-    machines: own.flatMap(({ exercise, loads }) =>
-      exercise === undefined ? [] : [{ exercise: exercise as ExerciseId, loads: formatLoadList(loads) }],
+    onPin: platesText(own.find(({ tool, exercise }) => tool === 'machine' && exercise === undefined)?.plates),
+    machines: own.flatMap(({ exercise, loads, plates }) =>
+      exercise === undefined
+        ? []
+        : [
+            {
+              exercise: exercise as ExerciseId,
+              loads: formatLoadList(loads),
+              onPin: platesText(plates),
+            },
+          ],
     ),
   }
+}
+
+/** Single plates, each by itself: two of one weight are two. */
+const platesText = (plates: number[] = []): string => plates.map(formatNumber).join('; ')
+
+function readPlates(text: string): number[] | null {
+  const plates = text
+    .split(/[;\s]+/)
+    .filter(Boolean)
+    .map(typedNumber)
+  const isPlate = (one: unknown): one is number => typeof one === 'number' && one >= 0.1 && one <= 20
+  return plates.length <= 6 && plates.every(isPlate) ? plates : null
 }
 
 const likeLoads = 'Loads like 2-20 by 2; 22.5; 25.'
@@ -91,6 +114,12 @@ function readUnit(unit: Unit, typed: UnitDraft): ReadUnit {
     if (!loads) faults[field] = likeLoads
     return loads ?? []
   }
+  const onPin = (text: string, field: string, pins: number[]): { plates?: number[] } => {
+    const plates = readPlates(text)
+    if (!plates) faults[field] = 'At most 6 plates, each 0.1 to 20: 1.25; 2.5.'
+    else if (plates.length && !pins.length) faults[field] = 'List the pins first.'
+    return plates?.length ? { plates } : {}
+  }
   const bars = list(typed.bars, `${unit}.bars`)
   const special = Object.fromEntries(
     specialBars.flatMap((bar) => (typed.special[bar].trim() ? [[bar, typedNumber(typed.special[bar])]] : [])),
@@ -98,11 +127,17 @@ function readUnit(unit: Unit, typed: UnitDraft): ReadUnit {
   const plates = typed.plates.flatMap(({ weight }, i) => (weight.trim() ? [i] : []))
   const tools = fixedTools.map((tool) => {
     const field = `${unit}.fixed.${tool}`
-    return { field, one: { tool, unit, loads: list(typed.fixed[tool], field) } }
+    const loads = list(typed.fixed[tool], field)
+    return {
+      field,
+      one: { tool, unit, loads, ...(tool === 'machine' && onPin(typed.onPin, `${unit}.onPin`, loads)) },
+    }
   })
-  const machines = typed.machines.map(({ exercise, loads }, i) => {
+  const machines = typed.machines.map(({ exercise, loads: text, onPin: plates }, i) => {
     const field = `${unit}.machines.${i}.loads`
-    return { field, one: { tool: 'machine' as const, exercise, unit, loads: list(loads, field) } }
+    const loads = list(text, field)
+    const more = onPin(plates, `${unit}.machines.${i}.onPin`, loads)
+    return { field, one: { tool: 'machine' as const, exercise, unit, loads, ...more } }
   })
   const rack: Rack = {
     unit,

@@ -11,6 +11,7 @@ import { CheckIn } from './CheckIn.tsx'
 import { LiftProgress } from './LiftProgress.tsx'
 import { Offers } from './Offers.tsx'
 import { Programs } from './Programs.tsx'
+import { SessionLoad } from './SessionLoad.tsx'
 import { TotalGoals } from './TotalGoals.tsx'
 import { Trials } from './Trials.tsx'
 
@@ -83,6 +84,7 @@ export default function ProgressPage() {
         <Programs view={data} member={member} />
         <Ahead view={data} member={member} />
       </div>
+      <SessionLoad weeks={data.load} />
       <Trials view={data} member={member} />
       <p className="border-t border-line pt-4 text-sm text-bark">
         Not medical advice. New or returning to training, or with a condition, pregnancy or medication: see a

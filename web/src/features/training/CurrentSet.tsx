@@ -116,6 +116,12 @@ export function CurrentSet(props: Props) {
         />
       )}
       {isChanging && measure.counts === 'reps' && <More draft={draft} errors={errors} onPut={put} />}
+      {prescribed.pin !== undefined && prescribed.hung && prescribed.load && (
+        <p className="mt-2 text-sm text-bark">
+          Pin at {formatNumber(prescribed.pin)}, on top of it {prescribed.hung.map(formatNumber).join(' + ')}{' '}
+          {prescribed.load.unit}.
+        </p>
+      )}
       {prescribed.side && prescribed.load && typedNumber(draft.load) === prescribed.load.value && (
         <PlatePicture side={prescribed.side} bar={prescribed.bar} unit={prescribed.load.unit} />
       )}

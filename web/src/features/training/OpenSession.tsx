@@ -11,7 +11,7 @@ import { Button } from '../../ui/Button.tsx'
 import { askedSets, type AskedSet } from './askedSets.ts'
 import { followLogged } from './followLogged.ts'
 import { recordSet } from './recordSet.ts'
-import { StillSore } from './SessionQuestions.tsx'
+import { StillSore } from './later.ts'
 import { RestTimer } from './RestTimer.tsx'
 import type { Result } from './setDraft.ts'
 import { SlotCard } from './SlotCard.tsx'
@@ -52,7 +52,7 @@ export function OpenSession({ session: asShown, log, evidence }: Props) {
     <article className="mt-6">
       <h2 className="text-3xl">{session.name}</h2>
       {session.slots.length === 0 && <p className="mt-3 text-bark">Rest day: nothing to train.</p>}
-      {session.slots.length > 0 && <StillSore session={session} log={log} />}
+      {session.slots.length > 0 && <StillSore fallback={null} of={{ session, log }} />}
       <ol className="mt-3 divide-y divide-line">
         {session.slots.map((slot) => (
           <SlotCard

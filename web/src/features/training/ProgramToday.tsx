@@ -1,23 +1,22 @@
 import { useRef } from 'react'
 import { Check } from 'lucide-react'
 import type { TodayView } from '@young-oak/api/training'
-import { placeIn, snapshot, type OnDay, type Plan, type PlannedSession, type PlannedWeek } from '@young-oak/core/plan'
+import { placeIn, snapshot, type Plan, type PlannedSession, type PlannedWeek } from '@young-oak/core/plan'
 import { sessionLogId, type SessionLog } from '@young-oak/core/member'
 import type { Evidence } from '@young-oak/core/evidence'
-import { formatDay, weekdayName, weekdayOf, type Day } from '@young-oak/core/units'
+import { formatDay, type Day } from '@young-oak/core/units'
 import { liftKey } from '@young-oak/core/library'
 import { useAppDispatch, useAppSelector } from '../../app/store.ts'
 import { minuteOfDay } from '../../app/today.ts'
 import { record } from '../../offline/useOutbox.ts'
 import { Button } from '../../ui/Button.tsx'
 import { Explained } from '../../ui/Explained.tsx'
-import { Proposals } from './later.ts'
+import { AfterSession, Planned, Proposals } from './later.ts'
 import { ComesNextList } from './ComesNextList.tsx'
 import { GrowthRings } from './GrowthRings.tsx'
 import { OpenSession } from './OpenSession.tsx'
 import { trainAt } from './locationSlice.ts'
 import { recordSet } from './recordSet.ts'
-import { AfterSession } from './SessionQuestions.tsx'
 import { sayNewVersion } from './sayNewVersion.ts'
 import { SlotCard } from './SlotCard.tsx'
 import { SlotPreview } from './SlotPreview.tsx'
@@ -209,7 +208,7 @@ function Next({ plan, session, start, isFirst, day, enrolment, isAgain, note, lo
           {isFirst ? 'This program starts' : 'The next week begins'} on {formatDay(start)}.
         </p>
       ) : (
-        session.on && <Planned on={session.on} day={day} />
+        session.on && <Planned fallback={null} of={{ on: session.on, day }} />
       )}
       <WhereToday locations={locations} home={home} location={location} />
       <ol className="mt-3 divide-y divide-line">
@@ -227,22 +226,6 @@ function Next({ plan, session, start, isFirst, day, enrolment, isAgain, note, lo
         {waits ? `Start ${session.name} early, today` : `Start ${session.name}`}
       </Button>
     </article>
-  )
-}
-
-/** The day that a session is planned for, where it is not simply today, and why. */
-function Planned({ on, day }: { on: OnDay; day: Day }) {
-  if (on.day === day && !on.why.length) return null
-  return (
-    <p className="mt-2 rounded bg-mist-wash p-3 text-mist">
-      Planned for {on.day === day ? 'today' : `${weekdayName(weekdayOf(on.day))}, ${formatDay(on.day)}`}
-      {on.why.length > 0 && (
-        <>
-          : <Explained steps={on.why} />
-        </>
-      )}
-      .
-    </p>
   )
 }
 
@@ -297,7 +280,7 @@ function Closed({ plan, session, log, proposals }: ClosedProps) {
         <p className="mt-2">The next session is worked out as soon as your sets are sent.</p>
       )}
       {fresh.length > 0 && <Proposals fallback={null} of={{ proposals: fresh }} />}
-      {log.sets.length > 0 && <AfterSession session={session} log={log} />}
+      {log.sets.length > 0 && <AfterSession fallback={null} of={{ session, log }} />}
       <details className="mt-3">
         <summary className="flex min-h-11 cursor-pointer items-center underline underline-offset-4">
           Correct what you logged

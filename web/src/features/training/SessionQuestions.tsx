@@ -3,8 +3,12 @@ import type { SessionLog } from '@young-oak/core/member'
 import type { Muscle } from '@young-oak/core/library'
 import { soreAnswers, workedAnswers } from '@young-oak/core/progressions'
 import type { PlannedSession } from '@young-oak/core/plan'
+import { useState } from 'react'
+import { minuteOfDay, today } from '../../app/today.ts'
+import { Button } from '../../ui/Button.tsx'
 import { Choice } from '../../ui/Choice.tsx'
-import { musclesOf, recordAnswers } from './answers.ts'
+import { Field } from '../../ui/Field.tsx'
+import { minutesSince, musclesOf, recordAnswers } from './answers.ts'
 
 type Props = { session: PlannedSession; log: SessionLog }
 
@@ -25,6 +29,7 @@ export function AfterSession({ session, log }: Props) {
         choices={hardness}
         onChange={(said) => said && recordAnswers(log, { hard: Number(said) })}
       />
+      <Minutes key={log.id} log={log} />
       {musclesOf(library, session).map((muscle) => (
         <Choice
           key={muscle}
@@ -35,6 +40,41 @@ export function AfterSession({ session, log }: Props) {
         />
       ))}
     </section>
+  )
+}
+
+/** How long it took: hardness times minutes is the load of the session. */
+function Minutes({ log }: { log: SessionLog }) {
+  const known = log.answers?.minutes
+  const [typed, setTyped] = useState(known === undefined ? '' : String(known))
+  const [error, setError] = useState<string>()
+  const [since] = useState(() => minutesSince(log, today(), minuteOfDay()))
+  const save = (text: string) => {
+    setTyped(text)
+    if (!text.trim()) return setError(undefined)
+    const minutes = Number(text)
+    if (!(Number.isInteger(minutes) && minutes >= 1 && minutes <= 600)) return setError('1 to 600 minutes.')
+    setError(undefined)
+    if (minutes !== known) recordAnswers(log, { minutes })
+  }
+  return (
+    <div className="mt-3 flex items-end gap-3">
+      <Field
+        label="How many minutes did it take?"
+        inputMode="numeric"
+        className="w-52"
+        value={typed}
+        error={error}
+        onChange={(event) => setTyped(event.target.value)}
+        onBlur={() => save(typed)}
+        onKeyDown={(event) => event.key === 'Enter' && save(typed)}
+      />
+      {known === undefined && since !== null && (
+        <Button look="plain" onClick={() => save(String(since))}>
+          {since} min, since you started
+        </Button>
+      )}
+    </div>
   )
 }
 

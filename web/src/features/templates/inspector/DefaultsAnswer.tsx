@@ -1,5 +1,5 @@
 import { formatRest, highest, parseRest } from '@young-oak/core/units'
-import type { Defaults } from '@young-oak/core/template'
+import { readRamp, sayRamp, type Defaults } from '@young-oak/core/template'
 import { Answers } from './Answers.tsx'
 import { SavedField } from './SavedField.tsx'
 import { sayDefaults } from './sayDefaults.ts'
@@ -33,11 +33,13 @@ function DefaultsFields({ defaults = {}, of, onSave }: Props) {
       </legend>
       <SavedField
         label="RIR"
-        inputMode="numeric"
-        value={defaults.rir === undefined ? '' : String(defaults.rir)}
+        hint="3-0 falls over the weeks."
+        value={typeof defaults.rir === 'object' ? sayRamp(defaults.rir) : String(defaults.rir ?? '')}
         onSave={(typed) => {
-          if (typed && !(/^\d+$/.test(typed) && Number(typed) <= 10)) return '0 to 10.'
-          put({ rir: typed ? Number(typed) : undefined })
+          const ramp = readRamp(typed)
+          if (typed && !ramp && !(/^\d+$/.test(typed) && Number(typed) <= 10))
+            return '0 to 10, or a ramp that falls: 3-0, 3-0 over 3 weeks.'
+          put({ rir: ramp ?? (typed ? Number(typed) : undefined) })
         }}
       />
       <SavedField

@@ -61,7 +61,15 @@ export const Inspector = memo(function Inspector({
       <div id="aspect" role="tabpanel" aria-labelledby={`aspect-${aspect}`} className="grid gap-5 py-3">
         {aspect === 'template' && <TemplateAspect draft={draft} template={template} file={file} />}
         {aspect === 'track' && <TrackAspect draft={draft} selected={selected} />}
-        {aspect === 'phase' && <PhaseAspect draft={draft} phase={selected.phase} week={selected.row} />}
+        {aspect === 'phase' && (
+          <PhaseAspect
+            draft={draft}
+            template={template}
+            file={file}
+            phase={selected.phase}
+            week={selected.row}
+          />
+        )}
         {aspect === 'session' && (
           <SessionAspect draft={draft} phase={selected.phase} session={selected.session} />
         )}

@@ -29,15 +29,18 @@ import { Deloads } from './Deloads.tsx'
 import { LayoutAnswer } from './LayoutAnswer.tsx'
 import { Rotation } from './Rotation.tsx'
 import { SavedField } from './SavedField.tsx'
+import type { Drafted } from './useAsked.ts'
 import { usePut } from './usePut.ts'
+import { ZoneTable } from './ZoneTable.tsx'
 
 /** Triggers that need training to fire: how many weeks a phase has is its least and most. */
 const trained = triggerKinds.filter((kind) => !triggerOf[kind].isDue)
 
-type Props = { draft: Template; phase?: string; week?: number }
+type Props = Drafted & { phase?: string; week?: number }
 
 /** A phase: its name and length, the sessions that turn in it, what its slots inherit, its deloads. */
-export function PhaseAspect({ draft, phase: id, week = 0 }: Props) {
+export function PhaseAspect({ phase: id, week = 0, ...drafted }: Props) {
+  const { draft } = drafted
   const { put, fault } = usePut(draft)
   const phase = draft.phases.find((one) => one.id === id) ?? draft.phases[0]
   if (!phase) return null
@@ -104,6 +107,12 @@ export function PhaseAspect({ draft, phase: id, week = 0 }: Props) {
         />
       )}
       <Alert className="rounded bg-brick-wash px-2 py-1">{fault}</Alert>
+      <ZoneTable
+        key={`zones/${phase.id}`}
+        {...drafted}
+        phase={phase.id}
+        phaseWeek={Math.min(week + 1, weeks)}
+      />
       <PhaseActs draft={draft} phase={phase} week={week} put={put} />
       <Deloads draft={draft} only={phase.id} />
     </section>

@@ -42,7 +42,7 @@ export function Rotation({ draft, phase, onSave }: Props) {
             </Tiny>
             <Tiny
               label={`${nameOf(step, i)}, later`}
-              isOff={i === steps.length - 1}
+              isOff={i === steps.length - 1 || (i === 0 && steps[1] === null)}
               onClick={() => move(i, 1)}
             >
               down
@@ -67,7 +67,8 @@ export function Rotation({ draft, phase, onSave }: Props) {
       />
       {rotation.length !== perWeek && (
         <p className="mt-1 text-sm text-bark">
-          {rotation.length} sessions rotate, {perWeek} a week: each week continues the order.
+          {rotation.length === 1 ? '1 session rotates' : `${rotation.length} sessions rotate`}, {perWeek} a
+          week: each week continues the order.
         </p>
       )}
     </fieldset>

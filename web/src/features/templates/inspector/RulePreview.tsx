@@ -1,5 +1,5 @@
 import { useLibrary } from '../../library/useLibrary.ts'
-import { useEffect, useRef, useState } from 'react'
+import { useState } from 'react'
 import type { MemberFile } from '@young-oak/api/members'
 import type { Id } from '@young-oak/core/parsing'
 import { liftName, type Library } from '@young-oak/core/library'
@@ -9,8 +9,8 @@ import { formatLoad, formatNumber } from '@young-oak/core/units'
 import { today } from '../../../app/today.ts'
 import { ForecastChart } from '../../../charts/ForecastChart.tsx'
 import { SelectField } from '../../../ui/Select.tsx'
-import { openPlanner, type PlannerLine } from '../../../workers/openPlanner.ts'
 import type { Forecast } from '../../../workers/forecast.ts'
+import { useAsked } from './useAsked.ts'
 
 type Props = {
   draft: Template
@@ -27,7 +27,11 @@ export function RulePreview({ draft, template, file, trial, slots }: Props) {
   const library = useLibrary()
   const [slot, setSlot] = useState(slots[0] ?? '')
   const [week, setWeek] = useState(4)
-  const { forecast, hasFailed } = useForecast(draft, template, file, trial, slot, week)
+  const { seen: forecast, hasFailed } = useAsked(
+    { draft, template, file },
+    JSON.stringify([trial, slot, week]),
+    (planner) => planner.forecast(today(), trial, slot, week),
+  )
   const left = forecast?.columns[0]?.weeks.length ?? 0
   const isPast = left > 0 && week > left
   if (!slots.length) return null
@@ -186,60 +190,3 @@ function sayNearest(tally: WeekTally[]): string {
     .sort((a, b) => (b.nearness ?? 0) - (a.nearness ?? 0))
   return most ? `${Math.round(most.nearness ?? 0)}% of the max, week ${most.week}` : 'no max'
 }
-
-/**
- * The forecast of a slot from a worker of its own; of several answers on the way the latest wins. Where the worker fails, another is
- * asked once; then nothing until something changes.
- */
-function useForecast(
-  draft: Template,
-  template: string,
-  file: MemberFile,
-  trial: Command | null,
-  slot: Id,
-  week: number,
-): { forecast: Forecast | null; hasFailed: boolean } {
-  const library = useLibrary()
-  const [seen, setSeen] = useState<{ forecast: Forecast | null; hasFailed: boolean }>(nothingYet)
-  const line = useRef<PlannerLine | null>(null)
-  const onFail = useRef<() => void>(() => undefined)
-  const asked = useRef(0)
-  const typed = JSON.stringify(trial)
-  useEffect(
-    () => () => {
-      asked.current += 1
-      line.current?.end()
-      line.current = null
-    },
-    [library, draft, template, file],
-  )
-  useEffect(() => {
-    const mine = ++asked.current
-    const command = JSON.parse(typed) as Command | null
-    const open = () => {
-      const made = openPlanner(() => onFail.current())
-      void made.planner.openLibrary(library)
-      void made.planner.openDraft(draft)
-      void made.planner.openMember(file, template, today(), null)
-      return made
-    }
-    const ask = (more: number) => {
-      const fail = () => {
-        if (mine !== asked.current) return
-        line.current?.end()
-        line.current = null
-        if (more) ask(more - 1)
-        else setSeen({ forecast: null, hasFailed: true })
-      }
-      onFail.current = fail
-      line.current ??= open()
-      line.current.planner.forecast(today(), command, slot, week).then((forecast) => {
-        if (mine === asked.current) setSeen({ forecast, hasFailed: false })
-      }, fail)
-    }
-    ask(1)
-  }, [library, draft, template, file, typed, slot, week])
-  return seen
-}
-
-const nothingYet = { forecast: null, hasFailed: false }

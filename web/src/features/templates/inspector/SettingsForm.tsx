@@ -55,7 +55,7 @@ export function SettingsForm({ draft, onClose }: { draft: Template; onClose: () 
 }
 
 type NumberProps = {
-  name: 'weeks' | 'fresh' | 'trainingMax' | 'awayWeeks' | 'awayBack'
+  name: 'weeks' | 'fresh' | 'trainingMax' | 'tempoX' | 'awayWeeks' | 'awayBack'
   label: string
   hint?: string
 }
@@ -123,6 +123,7 @@ function LoadFields() {
         label="Warm-up before a lift"
         options={optionsOf(warmUpChoices)}
       />
+      <NumberField name="tempoX" label="X in a tempo, seconds" hint="In the minutes of a session." />
       {warmUp === 'listed' && (
         <Field
           label="Warm-up sets: % × reps"

@@ -40,6 +40,7 @@ describe('load settings', () => {
       awayWeeks: '2',
       missed: 'shift',
       warmUp: 'two',
+      tempoX: '0,5',
       ratios: [{ exercise: 'frontSquat', variant: '', percent: '82,5', of: 'backSquat', ofVariant: '' }],
     })
     expect(to).toMatchObject({
@@ -48,6 +49,7 @@ describe('load settings', () => {
       away: { weeks: 2, back: -10 },
       missed: 'shift',
       warmUp: { kind: 'fewSets', sets: 2 },
+      tempoX: 0.5,
     })
     const { set, usual } = saySettings(library, to)
     expect(set).toContain('Front squat at 82.5% of the back squat max until it has one')
@@ -57,6 +59,7 @@ describe('load settings', () => {
 
   test.each<[Partial<SettingsDraft>, string, RegExp]>([
     [{ fresh: '0' }, 'fresh', /Whole weeks/],
+    [{ tempoX: '9' }, 'tempoX', /0\.2 to 5/],
     [{ fresh: '' }, 'fresh', /Whole weeks/],
     [{ use: 'best', weeks: 'six' }, 'weeks', /Whole weeks/],
     [{ trainingMax: '40' }, 'trainingMax', /50 to 100/],

@@ -18,7 +18,7 @@ import { choiceOf, listedText, warmUpOf } from './warmUpChoice.ts'
 export type SettingsDraft = {
   [K in keyof LoadSettings]: K extends 'ratios'
     ? RatioDraft[]
-    : K extends 'weeks' | 'fresh' | 'trainingMax' | 'awayWeeks' | 'awayBack'
+    : K extends 'weeks' | 'fresh' | 'trainingMax' | 'tempoX' | 'awayWeeks' | 'awayBack'
       ? string
       : LoadSettings[K]
 }
@@ -38,6 +38,7 @@ export const draftRatios = (ratios: Ratio[]): RatioDraft[] =>
 const usualFresh = 16
 const usualDeloadRounding: Way = 'nearestDown'
 const usualTestRounding: Way = 'down'
+const usualTempoX = 1
 const typedOf = (value: number | undefined, usual = ''): string =>
   value === undefined ? usual : formatNumber(value)
 
@@ -58,6 +59,7 @@ export function settingsOf(template: Template): SettingsDraft {
     missed,
     awayWeeks: typedOf(away?.weeks),
     awayBack: away ? formatNumber(-away.back) : '10',
+    tempoX: typedOf(template.tempoX, formatNumber(usualTempoX)),
     deloadPolicy,
     warmUp: choiceOf(warmUp),
     listed: listedText(warmUp),
@@ -90,6 +92,7 @@ export function settingsCommand(
     ['warmUp', warmUp],
     ['missed', missed],
     ['away', awayWeeks && awayBack ? { weeks: awayWeeks, back: -awayBack } : null],
+    ['tempoX', settings.tempoX === usualTempoX ? null : settings.tempoX],
     ['deloadPolicy', deloadPolicy === 'both' ? null : deloadPolicy],
   ]
   const commands = fields.flatMap(([field, to]): Command[] => {
@@ -149,6 +152,10 @@ export function saySettings(library: Library, template: Template): { set: string
       true,
       `${liftName(library, lift)} at ${formatNumber(percent)}% of the ${liftName(library, of).toLowerCase()} max until it has one`,
     ]),
+    [
+      (template.tempoX ?? usualTempoX) !== usualTempoX,
+      `An X in a tempo counts ${formatNumber(template.tempoX ?? usualTempoX)} s`,
+    ],
     [warmUp !== undefined, `Warm-up: ${sayWarmUp(warmUp).replace(/\.$/, '')}`],
   ]
   const where = (isSet: boolean) => answers.flatMap(([is, said]) => (is === isSet ? [said] : []))

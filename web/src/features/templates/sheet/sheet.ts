@@ -11,7 +11,7 @@ import {
   lettersOf,
   sayProgression,
   trackAt,
-  type Defaults,
+  type Inherited,
   type SetPrescription,
   type SheetField,
   type Slot,
@@ -45,7 +45,7 @@ export type SetsLine = {
   lift: Lift
   prescribed: SetPrescription
   /** What it has from its session and phase. */
-  has: Defaults
+  has: Inherited
   byRule: SheetField[]
   /** Cells that a rule would write, and that stand as they are written. */
   fixed: SheetField[]
@@ -156,7 +156,7 @@ function linesOf(
     lift,
     marks,
     prescribed,
-    has: inherited(prescribed, template.sessions[session], phase),
+    has: inherited(prescribed, template.sessions[session], phase, place.phaseWeek),
     byRule: [
       ...cellsByRule(template, slot, prescriptions, prescribed),
       ...(prescribed.load.of === 'progression' ? (['load'] as const) : []),

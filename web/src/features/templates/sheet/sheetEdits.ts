@@ -16,7 +16,9 @@ import {
   formatSets,
   limits,
   parseCell,
+  readRamp,
   readSets,
+  rirIn,
   type Cell,
   type Command,
   type SetPrescription,
@@ -71,7 +73,12 @@ function typeCell(
   text: string,
   fill: boolean,
 ): Typed {
-  const range = field === 'sets' ? rangeOfSets(draft, line, text, fill) : null
+  const range =
+    field === 'sets'
+      ? rangeOfSets(draft, line, text, fill)
+      : field === 'rir'
+        ? rampOfRir(draft, line, text)
+        : null
   if (range) return { command: together(range), understood: '' }
   const parsed = parseCell(library, field, text, line.prescribed, line.slot, draft)
   if (parsed.error === undefined) {
@@ -93,6 +100,22 @@ function typeCell(
     command: together(rowCommands(line.slot, line.slotId, line.phase, line.row, fill, next)),
     understood: formatSets(library, changed),
   }
+}
+
+/** "3-0" of RIR: it falls from this week to the last of the phase, each week with its own number; null where it is no ramp, or rows are not weeks. */
+function rampOfRir(draft: Template, line: SetsLine, text: string): Command[] | null {
+  const ramp = readRamp(text)
+  const { slotId: slot, phase, row, rows, prescribed } = line
+  if (!ramp || line.slot.by !== 'week') return null
+  const weeks = rows - row
+  return Array.from({ length: weeks }, (_, i) =>
+    setCells(
+      draft,
+      { slot, phase, rows: [row + i], prescription: prescribed.id },
+      'rir',
+      rirIn(ramp, { weeks }, i + 1),
+    ),
+  ).flat()
 }
 
 /** "3-5" of sets: the fewest that are enough, and the most; null where sets are one number, and were. */
