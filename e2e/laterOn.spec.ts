@@ -1,46 +1,11 @@
 import { expect, test } from './site.ts'
 import { choose } from './pickers.ts'
-import { enter, importTemplate, inspect, phone, publishTo, signIn, templateFile } from './people.ts'
-import type { Browser, Locator, Page } from '@playwright/test'
+import { onPhone, readWhy, train, type } from './onPhone.ts'
+import { enter, importTemplate, inspect, publishTo, templateFile } from './people.ts'
 
 // What a template says of later on: hand-overs, records, turns, loads of before, deloads for some, and phases still to be written.
 
 const linear = { startLoad: { kg: 60, lb: 135 }, step: { kg: 2.5, lb: 5 }, misses: 3, resetBy: 10 }
-
-/** Opens a program on the member's phone. */
-async function onPhone(browser: Browser, name: string): Promise<{ hand: Page; program: Locator }> {
-  const hand = await browser.newPage({ viewport: phone })
-  await signIn(hand, 'hal@demo.example')
-  return { hand, program: hand.locator('section').filter({ hasText: name }).first() }
-}
-
-/** Does the sets of the first exercise as they are asked, and finishes the session without the rest. */
-async function train(hand: Page, program: Locator, sets: number, all = sets): Promise<void> {
-  await program.getByRole('button', { name: 'Start Slipway day' }).click()
-  for (let n = 1; n <= sets; n++) {
-    await program
-      .getByRole('button', { name: /^Done: / })
-      .first()
-      .click()
-    await expect(program.getByText(`${n} of ${all}`, { exact: true }).first()).toBeVisible()
-  }
-  hand.once('dialog', (dialog) => void dialog.accept())
-  await program.getByRole('button', { name: 'Finish the session' }).click()
-  await expect(program.getByRole('heading', { name: /is done/ })).toBeVisible()
-}
-
-/** Reads why a line of the next session is what it is. */
-async function readWhy(hand: Page, program: Locator, line: RegExp, why: RegExp | string): Promise<void> {
-  await program.getByRole('button', { name: line }).last().click()
-  await expect(hand.getByText(why).first()).toBeVisible()
-  await hand.keyboard.press('Escape')
-}
-
-const type = async (page: Page, cell: string, text: string) => {
-  await page.getByRole('gridcell', { name: cell }).first().focus()
-  await page.keyboard.type(text)
-  await page.keyboard.press('Shift+Enter')
-}
 
 test('a lift is handed over to a rule with other roles and other sets', async ({ browser, page }) => {
   await enter(page, 'Odell')

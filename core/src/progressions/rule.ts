@@ -5,7 +5,6 @@ import type { Fields, Messages, WhyStep } from '../words/index.ts'
 import type { Goal, OtherGoal } from '../goals/index.ts'
 import type { Lift, Library } from '../library/index.ts'
 import type { MaxInForce, Need } from '../loads/index.ts'
-import type { FirstLoad } from './firstLoad.ts'
 import { highest, lowest, type Load, type Rise, type Span, type Unit } from '../units/index.ts'
 
 /** What a rule may know when it starts on a lift. */
@@ -121,8 +120,8 @@ export type Hand = {
   raise(from: Load, by: Rise): Load
   /** The lightest load above this one that can be made at home; null where there is none. */
   above(load: Load): Load | null
-  /** A first load as it would be today, from the max in force; undefined where nobody is told of a session. */
-  again: ((params: FirstLoad) => { load: Load; why: WhyStep[] } | Need) | undefined
+  /** A first load by parameters that state one, as it would be today, from the max in force; undefined where nobody is told of a session. */
+  again: ((params: object) => { load: Load; why: WhyStep[] } | Need) | undefined
 }
 
 /**

@@ -12,7 +12,7 @@ import { readKind } from './readKind.ts'
 import { findLayout, restsIn } from './readLayout.ts'
 import { readTypedRows } from './typedRows.ts'
 import { findIdle, readProgression, readTrigger } from './readProgression.ts'
-import { rirIn } from '../rirRamp.ts'
+import { rowsOfWeeks } from './weekRows.ts'
 import { templateFormat, upgradeTemplate } from './upgrades/index.ts'
 import { placeIn1 } from './upgrades/template1.ts'
 import {
@@ -31,7 +31,6 @@ import {
   rowWeeks,
   type Use,
   type LaterPhase,
-  type RirRamp,
   type Length,
   type Section,
   type Phase,
@@ -312,19 +311,8 @@ export function readRows(
   const isAllWeeks = by === 'week' && value.length === 1 && weeks > 1
   const rows = value.map((row, i) => readRow(checker, row, at(path, i), isAllWeeks))
   if (by !== 'week' || rows.length === weeks) return rows
-  return Array.from({ length: weeks }, (_, i) => inWeek(rows[0] ?? [], phase, i + 1))
+  return rowsOfWeeks(rows[0] ?? [], phase, weeks)
 }
-
-/** A row for all weeks as it is in one: RIR may fall by a ramp. */
-const inWeek = (row: RowWritten, phase: Phase, week: number): SetPrescription[] =>
-  row.map((one): SetPrescription => {
-    const { rir, ...rest } = one
-    return rir === undefined
-      ? rest
-      : { ...rest, rir: typeof rir === 'object' ? rirIn(rir, phase, week) : rir }
-  })
-
-type RowWritten = (Omit<SetPrescription, 'rir'> & { rir?: number | RirRamp })[]
 
 /** `isAllWeeks`: the row stands for every week of its phase, so that RIR may fall by a ramp in it. */
 export function readRow(

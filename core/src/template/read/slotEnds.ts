@@ -13,6 +13,7 @@ import {
   type Template,
   type Use,
 } from '../types.ts'
+import { writtenOnce } from './weekRows.ts'
 
 /** What a slot's progressions and loads need of the slot itself and of the template. */
 export function findSlotEnds(checker: Checker, template: Template, slot: Slot, path: string): void {
@@ -127,12 +128,12 @@ function writtenLines({ rows, inStages = [] }: Slot, path: string) {
     ]),
   ]
   return lists.flatMap(([place, list]) =>
-    [...new Set(list)].flatMap((row) =>
+    writtenOnce(list).flatMap(({ row, at: n }) =>
       row.map((prescribed, j) => ({
         prescribed,
         j,
         isLast: j === row.length - 1,
-        place: `${place}[${list.indexOf(row)}][${j}]`,
+        place: `${place}[${n}][${j}]`,
       })),
     ),
   )

@@ -42,6 +42,15 @@ describe('the numbers of a rule as fields', () => {
     })
   })
 
+  test('an entry of a list has an empty field for what it may leave out, and more entries have it too', () => {
+    const draft = draftOf(ruleOf.schemeLadder, ladder)
+    const weeks = Object.keys(draft).filter((path) => path.endsWith('.weeks'))
+    expect(weeks.map((path) => draft[path])).toEqual(weeks.map(() => ''))
+    expect(weeks).toHaveLength(listsOf(draft).schemes ?? 0)
+    expect(unflatten(draft)).toEqual(ladder)
+    expect(unflatten({ ...draft, 'schemes.0.weeks': '3' })).toHaveProperty('schemes.0.weeks', 3)
+  })
+
   test('a list grows by one like its last, and shrinks again', () => {
     const draft = flatten(ladder)
     const longer = resizeList(draft, 'schemes', 1)

@@ -13,7 +13,7 @@ export const draftOf = (kind: ParamKind, params: object): ParamDraft => settled(
 
 /** The draft with a field for every parameter that acts beside what is chosen, and without those that do not. */
 export function settled(kind: ParamKind, typed: ParamDraft): ParamDraft {
-  const all = { ...blankOf(kind.params), ...typed }
+  const all = { ...blankOf(kind.params), ...withBlanks(kind, typed) }
   const acts = (path: string): boolean => {
     const { when, way } = wordsOf(kind.fields, path)
     if (when && all[when.field] !== when.is) return false
@@ -26,6 +26,25 @@ const blankOf = (schema: ObjectSchema<object>): ParamDraft =>
   Object.fromEntries(
     Object.entries(fieldsOf(schema)).flatMap(([key, field]) => pathsOf(key, field).map((path) => [path, ''])),
   )
+
+/** A draft with an empty field for each number that an entry of a list may leave out and that has words, after its others: how long a scheme lasts. */
+function withBlanks({ params, fields }: ParamKind, typed: ParamDraft): ParamDraft {
+  const known = fieldsOf(params)
+  const entries = Object.entries(typed)
+  return Object.fromEntries(
+    entries.flatMap((entry, i) => {
+      const [, list = '', at] = /^(\w+)\.(\d+)\./.exec(entry[0]) ?? []
+      if (at === undefined || entries[i + 1]?.[0].startsWith(`${list}.${at}.`)) return [entry]
+      const { innerType } = (known[list] ?? {}) as { innerType?: Field }
+      const inner = Object.entries((innerType?.fields ?? {}) as Record<string, Field>)
+      const left = inner.filter(([key, { type, optional }]) => {
+        const words = fields[`${list}.#.${key}`]
+        return type === 'number' && optional && words && !words.way && !(`${list}.${at}.${key}` in typed)
+      })
+      return [entry, ...left.map(([key]) => [`${list}.${at}.${key}`, ''])]
+    }),
+  ) as ParamDraft
+}
 
 /** The ways to state one thing, in the order of its parameters. */
 export const waysOf = ({ params, fields }: ParamKind, of: string): string[] => [
