@@ -1,5 +1,4 @@
 import type { Fact, Member } from '../facts/index.ts'
-import { deloadKinds, deloadOf, placeDeload } from '../deloads/index.ts'
 import { doingUnder, forecastKinds, type Supposed } from '../dryRun/index.ts'
 import type { When } from '../plan/index.ts'
 import type { Enrolment, SessionLog, SetLog } from '../member/index.ts'
@@ -8,6 +7,7 @@ import { ruleKinds, ruleOf, sampleGroup, sampleRole, type RuleKind } from '../pr
 import { triggerKinds, triggerOf } from '../triggers/index.ts'
 import { addDays, type Unit } from '../units/index.ts'
 import type { Dice } from './dice.ts'
+import { phaseOf } from './phases.ts'
 
 const start = '2026-03-02'
 const bars: ExerciseId[] = ['backSquat', 'benchPress', 'deadlift', 'overheadPress', 'barbellRow']
@@ -123,30 +123,6 @@ function sharerOf(dice: Dice, { slot, progressions }: MadeSlot): MadeSlot | null
   return { id: 'again', slot: { exercise: slot.exercise, uses, rows }, progressions: {} }
 }
 
-function phaseOf(dice: Dice, id: string) {
-  const weeks = 1 + dice.upTo(4)
-  const kind = dice.among(deloadKinds.filter((one) => one !== 'taper'))
-  const params = dice.among(deloadOf[kind].examples).params
-  const deloads = dice.maybe(0.4) ? placeDeload(kind, params, { weeks: [weeks] }, (n) => `${id}-l${n}`) : []
-  const perWeek = 1 + dice.upTo(2)
-  return {
-    id,
-    name: id,
-    weeks,
-    perWeek,
-    deloads,
-    ...(dice.maybe(0.4) && { layout: layoutOf(dice, perWeek) }),
-  }
-}
-
-const layoutOf = (dice: Dice, perWeek: number): object =>
-  dice.maybe()
-    ? { rest: [1], running: 1 + dice.upTo(5) }
-    : {
-        weekdays: perWeek === 1 ? [3] : perWeek === 2 ? [6, 6] : [6, 6, 2],
-        ...(perWeek > 1 && { sameDay: [{ first: 1, hours: 4 }] }),
-      }
-
 type MadeSlot = { id: string; slot: Record<string, unknown>; progressions: Record<string, unknown> }
 
 function slotOf(dice: Dice, id: string, phases: string[]): MadeSlot {
@@ -200,7 +176,7 @@ function slotOf(dice: Dice, id: string, phases: string[]): MadeSlot {
 const loaded = { sets: 2, goal: { reps: 5 }, load: { of: 'progression' } }
 
 function progressionOf(dice: Dice, rule: RuleKind, phases: string[]): { stages: object[] } {
-  const params = dice.among(ruleOf[rule].examples).params
+  const params = withPolicies(dice, rule, dice.among(ruleOf[rule].examples).params)
   const kin = (other: RuleKind) =>
     ruleOf[other].writes.includes('load') && !ruleOf[other].carriedBy && ruleOf[other].roles.includes('main')
   const others = ruleKinds.filter(kin)
@@ -222,6 +198,17 @@ function progressionOf(dice: Dice, rule: RuleKind, phases: string[]): { stages: 
       inPhases: [{ phase: phases[0], rule: third, params: dice.among(ruleOf[third].examples).params }],
     }
   return { stages, ...inPhases }
+}
+
+/** Parameters with policies that few examples have: a cut from the max, hits that a step takes. */
+function withPolicies(dice: Dice, rule: RuleKind, params: object): object {
+  const isSteady = ['linear', 'amrapSet', 'doubleProgression', 'stepBand'].includes(rule)
+  const canReset = isSteady && 'startPercent' in params && !('onStall' in params)
+  return {
+    ...params,
+    ...(canReset && dice.maybe() && { resetFrom: 'max' }),
+    ...(rule === 'linear' && dice.maybe(0.3) && { hits: 2 }),
+  }
 }
 
 /** A slot that can carry a rule. */
