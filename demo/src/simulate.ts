@@ -181,6 +181,7 @@ function answersOf({ slots }: PlannedSession, weeks: number, dice: Dice): Sessio
     rev: 1,
     change: 'said',
     hard: Math.min(9, 5 + Math.round(weeks / 4 + dice() * 2)),
+    minutes: 40 + 4 * slots.length + 5 * (Math.floor(3 * weeks) % 4),
     worked: Object.fromEntries(worked),
   }
 }
