@@ -2,9 +2,13 @@ import { expect, type Browser, type Locator, type Page } from '@playwright/test'
 import { phone, signIn } from './people.ts'
 
 /** Opens a program on the member's phone. */
-export async function onPhone(browser: Browser, name: string): Promise<{ hand: Page; program: Locator }> {
+export async function onPhone(
+  browser: Browser,
+  name: string,
+  who = 'hal',
+): Promise<{ hand: Page; program: Locator }> {
   const hand = await browser.newPage({ viewport: phone })
-  await signIn(hand, 'hal@demo.example')
+  await signIn(hand, `${who}@demo.example`)
   return { hand, program: hand.locator('section').filter({ hasText: name }).first() }
 }
 

@@ -300,3 +300,75 @@ test('RIR falls over the weeks from one cell, and rounds with a cap are trained'
   }).toPass()
   await hand.close()
 })
+
+test('a step takes two hits, a cut goes to today’s max, and small plates go on a pin', async ({
+  browser,
+  page,
+}) => {
+  // Somebody with stacks of their own, in steps of 10 kg with a plate of 2.5 on top.
+  const { hand, program } = await onPhone(browser, 'On a pin', 'dilys')
+  await hand.getByRole('link', { name: 'Equipment' }).click()
+  await hand.getByLabel('Plates to put on a pin, kg').fill('2,5')
+  await hand.getByRole('button', { name: 'Save equipment' }).click()
+  await expect(hand.getByText('List the pins first.')).toBeVisible()
+  await hand.getByLabel('Stacks and cables, kg').fill('10-100 by 10')
+  await hand.getByRole('button', { name: 'Save equipment' }).click()
+  await expect(hand.getByText('Saved.', { exact: true })).toBeVisible()
+  await hand.getByLabel('I usually train at').selectOption({ label: 'My own' })
+  await expect(hand.getByText('Saved. Your next session uses it.').first()).toBeVisible()
+
+  await enter(page, 'Odell')
+  await importTemplate(page, {
+    ...templateFile('On a pin'),
+    sessions: { d: { name: 'Slipway day', sections: [{ name: 'Main', slots: ['squat'] }] } },
+    slots: {
+      squat: { exercise: 'legPress', uses: [{ progression: 'squat' }], rows: { p: ['2 x 5 @ rule'] } },
+    },
+    progressions: {
+      squat: {
+        stages: [{ id: 'one', rule: 'linear', params: { ...linear, startLoad: { kg: 42.5, lb: 90 } } }],
+      },
+    },
+  })
+  await page
+    .getByRole('gridcell', { name: /^Sets of Leg press/ })
+    .first()
+    .focus()
+  await inspect(page, 'Progression')
+  await page
+    .getByRole('button', { name: /^Change the progression of Leg press/ })
+    .first()
+    .click()
+  const rule = page.getByRole('dialog')
+  await rule.getByRole('button', { name: /^More settings/ }).click()
+  await rule.getByLabel('Hits before the step').fill('2')
+  await choose(rule.getByLabel('Cut from'), 'the max')
+  await rule.getByRole('button', { name: 'Save progression' }).click()
+  await expect(
+    rule.getByText('Expected “Cut from” max only where the first load is a percentage of the max.'),
+  ).toBeVisible()
+  await choose(rule.getByLabel('Cut from'), 'the load that was missed')
+  await rule.getByRole('button', { name: 'Save progression' }).click()
+  await expect(page.getByText(/After 2 hits in a row: \+2\.5 kg/).first()).toBeVisible()
+  await expect(page.getByText('Saved', { exact: true })).toBeVisible()
+  await publishTo(page, 'Dilys Sluice')
+
+  await hand.goto('/today')
+  await program.getByRole('button', { name: 'Start Slipway day' }).click()
+  await expect(program.getByText('Pin at 40, on top of it 2.5 kg.')).toBeVisible()
+  for (let n = 1; n <= 2; n++) {
+    await program
+      .getByRole('button', { name: /^Done: / })
+      .first()
+      .click()
+    await expect(program.getByText(`${n} of 2`, { exact: true })).toBeVisible()
+  }
+  await finish(hand, program)
+  await readWhy(
+    hand,
+    program,
+    /^2 × 5 @ 42\.5 kg.*: how it was worked out$/,
+    /was a hit on .*: 1 of 2 hits to the next step/i,
+  )
+  await hand.close()
+})

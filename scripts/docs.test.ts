@@ -63,6 +63,23 @@ describe('the format documents', () => {
   })
 })
 
+describe('what can be said, and where', () => {
+  const rows = [...read('docs/language.md').matchAll(/^\| (?!what +\||-).*$/gm)].map(([row]) =>
+    row
+      .split('|')
+      .slice(1, -1)
+      .map((cell) => cell.trim()),
+  )
+  test('has rows', () => expect(rows.length).toBeGreaterThan(20))
+  test.each(rows)('%s', (...cells) => {
+    const [fixture = '', spec = ''] = cells.slice(-2)
+    expect(cells).toHaveLength(7)
+    expect(fixtureNames).toContain(fixture)
+    const [file = '', title = ''] = spec.split(': ')
+    expect(read(`e2e/${file}.spec.ts`)).toContain(`test('${title}`)
+  })
+})
+
 describe('an example of a piece', () => {
   const text = read('docs/template-format.md') + read('docs/member-format.md')
   const pieces = [...text.matchAll(/```json (\w+)\n([\s\S]*?)```/g)].map(

@@ -48,17 +48,22 @@ export const startingWith = <S extends ObjectShape>(own: S) =>
     startLoad: stepField(),
     startLast: percentField(),
     ...own,
-  }).test(
-    'fits',
-    'exactly one of startPercent and startLoad, and startReps and "resetFrom": "max" only with startPercent',
-    (params) => {
-      const { startPercent, startReps, startLoad, resetFrom } = params as FirstLoad & { resetFrom?: string }
-      return (
-        (startPercent === undefined) !== (startLoad === undefined) &&
-        ((startReps === undefined && resetFrom !== 'max') || startPercent !== undefined)
-      )
-    },
-  )
+  })
+    .test(
+      'fits',
+      'exactly one of startPercent and startLoad, and startReps only with startPercent',
+      (params) => {
+        const { startPercent, startReps, startLoad } = params as FirstLoad
+        return (
+          (startPercent === undefined) !== (startLoad === undefined) &&
+          (startReps === undefined || startPercent !== undefined)
+        )
+      },
+    )
+    .test('fits', '"resetFrom" max only where the first load is a percentage of the max', (params) => {
+      const { startPercent, resetFrom } = params as FirstLoad & { resetFrom?: string }
+      return resetFrom !== 'max' || startPercent !== undefined
+    })
 
 const percentOfMax = { of: 'First load', is: 'as a percentage of the max' }
 const sameForAll = { of: 'First load', is: 'as one load for everyone' }
