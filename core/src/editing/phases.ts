@@ -9,6 +9,7 @@ import {
   rowsOf,
   rowWeeks,
   type Command,
+  type Defaults,
   type Length,
   type Phase,
   type PhaseRows,
@@ -68,6 +69,11 @@ export function splitPhase(draft: Template, phase: Id, weeks: number, mint: Mint
   const counted = Object.values(draft.slots).some(({ by, rows }) => by === 'toTest' && rows[phase])
   if (counted)
     return { fault: 'Some sets of this phase count back from the test day, so the phase cannot be split.' }
+  const ramped = own.rotation.find((session) => typeof draft.sessions[session]?.defaults?.rir === 'object')
+  if (ramped !== undefined)
+    return {
+      fault: `The RIR of ${draft.sessions[ramped]?.name} falls over the weeks of a phase: set it for the phase first.`,
+    }
   const id = mint()
   const first = (list: number[] = []) => list.filter((week) => week <= weeks)
   const second = (list: number[] = []) => list.filter((week) => week > weeks).map((week) => week - weeks)
@@ -84,6 +90,7 @@ export function splitPhase(draft: Template, phase: Id, weeks: number, mint: Mint
       ]
     })
   const deload = part(first, false)
+  const ramp = rampSplit(own, all, weeks)
   const value: Phase = {
     ...withoutEnd(own),
     id,
@@ -91,6 +98,7 @@ export function splitPhase(draft: Template, phase: Id, weeks: number, mint: Mint
     weeks: all - weeks,
     ...turned(draft, own, weeks),
     deloads: part(second, true),
+    ...(ramp && { defaults: ramp.second }),
   }
   const tail = mapRows(byWeek(draft, phase), (list) => list.slice(weeks))
   return step(`${own.name} split after week ${weeks}`, [
@@ -98,6 +106,7 @@ export function splitPhase(draft: Template, phase: Id, weeks: number, mint: Mint
       ? []
       : [{ do: 'setDeloads', phase, from: own.deloads, to: deload } as Command]),
     { do: 'setWeeks', phase, from: all, to: weeks, rows: tail },
+    ...(ramp?.first ?? []),
     ...endMoved(own),
     {
       do: 'addPhase',
@@ -108,6 +117,28 @@ export function splitPhase(draft: Template, phase: Id, weeks: number, mint: Mint
     },
     ...withSplit(draft, phase, { id, after: weeks }, mint),
   ])
+}
+
+/** A phase whose RIR falls, in two: it goes on falling in the second part as it would have in the whole. Null where none falls. */
+function rampSplit(
+  { id, defaults }: Phase,
+  all: number,
+  weeks: number,
+): { first: Command[]; second: Defaults } | null {
+  const rir = defaults?.rir
+  if (typeof rir !== 'object') return null
+  const whole = { ...rir, weeks: rir.weeks ?? all }
+  const first: Command = {
+    do: 'setPhase',
+    phase: id,
+    field: 'defaults',
+    from: defaults ?? null,
+    to: { ...defaults, rir: whole },
+  }
+  return {
+    first: rir.weeks === undefined ? [first] : [],
+    second: { ...defaults, rir: { ...whole, after: (rir.after ?? 0) + weeks } },
+  }
 }
 
 /** "Base" is followed by "Base 2", "Phase 2" by "Phase 3": the first that no phase has. */

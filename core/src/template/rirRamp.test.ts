@@ -48,6 +48,7 @@ describe('a ramp of RIR', () => {
   test.each([
     ['3-0', { from: 3, to: 0 }],
     ['4 – 1 over 3 weeks', { from: 4, to: 1, weeks: 3 }],
+    ['3-0 over 6 weeks, 2 before', { from: 3, to: 0, weeks: 6, after: 2 }],
     ['0-3', null],
     ['3', null],
     ['12-1', null],

@@ -103,8 +103,11 @@ export type LaterPhase = { name: string; weeks?: number }
 /** What the slots of a phase or session inherit where they say nothing of their own; a session's goes before a phase's. */
 export type Defaults = Pick<SetPrescription, 'rest' | 'tempo'> & { rir?: number | RirRamp }
 
-/** RIR that falls evenly from the first week of a phase to the last, or to its `weeks`th, and stays there. */
-export type RirRamp = { from: number; to: number; weeks?: number }
+/**
+ * RIR that falls evenly from the first week of a phase to the last, or over so many `weeks`, and stays there. `after`: so many of these lie before the
+ * phase, which was split off from another.
+ */
+export type RirRamp = { from: number; to: number; weeks?: number; after?: number }
 
 /** So many weeks; or at least so many, until a sign shows, and never more than `most`. */
 export type Length = number | { least: number; most: number; until: TriggerBasis & { progression: Id } }

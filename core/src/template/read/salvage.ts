@@ -57,6 +57,8 @@ function dropPiece(file: Json, issue: Issue): string | null {
   if (kind !== undefined && id !== undefined) return dropEntry(file, kind, id)
   const [, phase, deload] = /^phases\[(\d+)\]\.deloads\[(\d+)\]/.exec(path) ?? []
   if (deload !== undefined) return dropAt(file, ['phases', Number(phase), 'deloads'], Number(deload), path)
+  const [, laid] = /^phases\[(\d+)\]\.layout/.exec(path) ?? []
+  if (laid !== undefined) return dropKey(file, `phases[${laid}].layout`)
   const [, session] = /^sessions\.([\w:-]+)$/.exec(path) ?? []
   if (session !== undefined && /in the rotation/.test(issue.expected))
     return dropEntry(file, 'sessions', session)

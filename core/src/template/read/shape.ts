@@ -78,6 +78,7 @@ const rirField = () =>
             from: { type: 'integer', minimum: 1, maximum: 10 },
             to: { type: 'integer', minimum: 0, maximum: 9 },
             weeks: { type: 'integer', minimum: 2, maximum: 60 },
+            after: { type: 'integer', minimum: 1, maximum: 59 },
           },
           required: ['from', 'to'],
           additionalProperties: false,

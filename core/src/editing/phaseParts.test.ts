@@ -1,5 +1,12 @@
 import { describe, expect, test } from '@jest/globals'
-import { readTemplate, applyCommand, isConflict, checkCommand, type Template } from '../template/index.ts'
+import {
+  readTemplate,
+  rirIn,
+  applyCommand,
+  isConflict,
+  checkCommand,
+  type Template,
+} from '../template/index.ts'
 import { isFault, type Built } from './built.ts'
 import { setRotation, splitPhase } from './phases.ts'
 import { removeSession } from './removeSession.ts'
@@ -21,13 +28,14 @@ const draftOf = (layout: object): Template => {
   if (!template) throw new Error(JSON.stringify(issues))
   return template
 }
-const after = (draft: Template, built: Built) => {
+const made = (draft: Template, built: Built): Template => {
   if (isFault(built)) throw new Error(built.fault)
   expect(checkCommand({}, draft, built)).toEqual([])
   const next = applyCommand(draft, built)
   if (isConflict(next)) throw new Error(next.conflict({}))
-  return next.phases.map(({ layout }) => layout)
+  return next
 }
+const after = (draft: Template, built: Built) => made(draft, built).phases.map(({ layout }) => layout)
 let minted = 0
 const mint = () => `new-${++minted}`
 
@@ -52,5 +60,43 @@ describe('days of a phase follow its sessions', () => {
     const draft = { ...rests, phases: rests.phases.map((phase) => ({ ...phase, perWeek: 2 })) }
     // The second week begins with c, whose day of rest comes first now, and a's after it.
     expect(after(draft, splitPhase(draft, 'p', 1, mint))[1]).toEqual({ rest: [1, 2], running: 4 })
+  })
+})
+
+describe('a phase whose RIR falls', () => {
+  const withRamp = (): Template => {
+    const draft = draftOf({ running: 6 })
+    return {
+      ...draft,
+      phases: draft.phases.map((phase) => ({ ...phase, weeks: 7, defaults: { rir: { from: 4, to: 0 } } })),
+      slots: Object.fromEntries(
+        Object.entries(draft.slots).map(([id, slot]) => [
+          id,
+          { ...slot, rows: { p: Array.from({ length: 7 }, () => slot.rows.p?.[0] ?? []) } },
+        ]),
+      ),
+    }
+  }
+  const rirs = ({ phases }: Template) =>
+    phases.flatMap((phase) =>
+      Array.from({ length: phase.weeks as number }, (_, i) => {
+        const { rir } = phase.defaults ?? {}
+        return typeof rir === 'object' ? rirIn(rir, phase, i + 1) : rir
+      }),
+    )
+  test('goes on falling in both parts when it is split, and split again', () => {
+    const draft = withRamp()
+    const all = rirs(draft)
+    expect(all).toEqual([4, 3, 3, 2, 1, 1, 0])
+    const once = made(draft, splitPhase(draft, 'p', 3, mint))
+    expect(rirs(once)).toEqual(all)
+    const second = once.phases[1]?.id ?? ''
+    expect(rirs(made(once, splitPhase(once, second, 2, mint)))).toEqual(all)
+  })
+  test('is not split where a session has the ramp', () => {
+    const draft = draftOf({ running: 6 })
+    const own = { ...draft.sessions.a, defaults: { rir: { from: 3, to: 0 } } } as Template['sessions'][string]
+    const built = splitPhase({ ...draft, sessions: { ...draft.sessions, a: own } }, 'p', 1, mint)
+    expect(isFault(built) && built.fault).toMatch(/^The RIR of a falls over the weeks of a phase/)
   })
 })
