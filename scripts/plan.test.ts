@@ -132,6 +132,22 @@ test('--summary counts the weeks, and says what is wanted, ahead and advised', (
   expect(outlook).not.toContain('exams')
 })
 
+test('--summary counts reps by percent of the 1RM, and how hard the weeks were; with --json as data', () => {
+  const name = 'earlier-loads-and-shares-of-other-lifts'
+  const [template = '', member = ''] = files(name)
+  // Worked out beside the zones: 20 reps at 43%, 35 at 75 and 80%, and 24 without a max.
+  expect(run(template, member, '--summary').stdout).toContain(
+    'week 1: below 60% 20 reps (36%), 70-80% 35 reps (64%), no known percent 24 reps',
+  )
+  const own = JSON.parse(readFileSync(member, 'utf8')) as { logs: object[] }
+  own.logs = own.logs.map((log) => ({ ...log, answers: { hard: 7, minutes: 60 } }))
+  const { stdout } = run(template, write('rated.json', JSON.stringify(own)), '--summary', '--json')
+  const data = JSON.parse(stdout) as { summary: Record<string, string[]>; outlook: string[] }
+  expect(data.summary.enrolment?.[0]).toMatch(/^Week 1 {2}hard sets: /)
+  // One session of 420: the mean of seven days is 60, their sample deviation 420 ÷ √7 = 158.7, so 0.38; times 420 it is 159.
+  expect(data.outlook[0]).toMatch(/: 420 [(]hardness × minutes[)], monotony 0[.]38, strain 159$/)
+})
+
 test('--why prints the arithmetic and --json the data', () => {
   const { stdout } = run(...files('amrap-set-and-deload'), '--why')
   expect(stdout).toContain('1RM 101.3 kg, accepted on 10 Mar 2026 from 80 kg × 8 by Epley')

@@ -60,7 +60,15 @@ function main(): void {
   const planned = planMember(input)
   const { plans, proposals } = planned
   const findings = findingsOf(input, planned).map(sayFinding)
-  if (values.json) return print(JSON.stringify({ today, plans, proposals, findings }, null, 2))
+  if (values.json) {
+    const summary = values.summary && {
+      summary: Object.fromEntries(
+        Object.entries(plans).map(([id, plan]) => [id, summaryOf(input, planned, plan).map(trimmed)]),
+      ),
+      outlook: outlookOf(input, planned),
+    }
+    return print(JSON.stringify({ today, plans, proposals, findings, ...summary }, null, 2))
+  }
   for (const [id, plan] of Object.entries(plans)) {
     const { name } = versions[plan.version] as Template
     const which = file.enrolments.length > 1 ? ` (${id})` : ''
@@ -78,6 +86,8 @@ function main(): void {
     )
   for (const { where, what, next } of findings) print(`note: ${where}: ${what} ${next}`)
 }
+
+const trimmed = (line: string): string => line.trim()
 
 /** "misses:4" as a forecast of the fourth week from here. */
 function readForecast(said: string | undefined): Supposed | undefined {

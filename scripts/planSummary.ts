@@ -62,7 +62,7 @@ export function outlookOf({ library, member, when }: PlanInput, { evidence, plan
     .filter(({ on, to }) => (to ?? on) >= when.today)
     .map(({ what, on, to }) => `event: ${what}, ${formatDay(on)}${to ? ` to ${formatDay(to)}` : ''}`)
   const loads = loadWeeks(resolve(member.logs), when.today)
-    .filter(({ sessions }) => sessions > 0)
+    .filter(({ sessions, unrated }) => sessions > unrated)
     .map(({ from, load, monotony, strain, unrated }) => {
       const figures = monotony === null ? [] : [`monotony ${formatNumber(monotony)}`, `strain ${strain}`]
       const lacking = unrated ? [`${unrated} without hardness or minutes`] : []
