@@ -20,6 +20,7 @@ export const checkKinds = [
   'goneTrack',
   'topSetGone',
   'goneTarget',
+  'loadByDay',
   'loneSuperset',
   'otherMuscle',
   'capsHold',
