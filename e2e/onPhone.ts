@@ -15,6 +15,12 @@ export async function onPhone(
 /** Does the sets of the first exercise as they are asked, and finishes the session without the rest. */
 export async function train(hand: Page, program: Locator, sets: number, all = sets): Promise<void> {
   await program.getByRole('button', { name: 'Start Slipway day' }).click()
+  await doSets(program, sets, all)
+  await finish(hand, program)
+}
+
+/** Does so many sets of the exercise that is next, of all that it has, as they are asked. */
+export async function doSets(program: Locator, sets: number, all = sets): Promise<void> {
   for (let n = 1; n <= sets; n++) {
     await program
       .getByRole('button', { name: /^Done: / })
@@ -22,7 +28,6 @@ export async function train(hand: Page, program: Locator, sets: number, all = se
       .click()
     await expect(program.getByText(`${n} of ${all}`, { exact: true }).first()).toBeVisible()
   }
-  await finish(hand, program)
 }
 
 /** Finishes the session, with whatever is left in it. */

@@ -1,5 +1,6 @@
 import { expect, test } from './site.ts'
-import { finish, onPhone, readWhy, train, type } from './onPhone.ts'
+import type { Locator, Page } from '@playwright/test'
+import { doSets, finish, onPhone, readWhy, train, type } from './onPhone.ts'
 import { enter, goPublishing, importTemplate, inspect, publishTo, templateFile } from './people.ts'
 import { choose } from './pickers.ts'
 
@@ -8,6 +9,20 @@ import { choose } from './pickers.ts'
 const linear = { startLoad: { kg: 60, lb: 135 }, step: { kg: 2.5, lb: 5 }, misses: 3, resetBy: 10 }
 const first = { startLoad: { kg: 60, lb: 135 } }
 const step = { kg: 2.5, lb: 5 }
+
+/** Opens the form of the progression that a lift has. */
+async function openRule(page: Page, lift: string): Promise<Locator> {
+  await page
+    .getByRole('gridcell', { name: new RegExp(`^Sets of ${lift}`) })
+    .first()
+    .focus()
+  await inspect(page, 'Progression')
+  await page
+    .getByRole('button', { name: new RegExp(`^Change the progression of ${lift}`) })
+    .first()
+    .click()
+  return page.getByRole('dialog')
+}
 
 test('a day of rest and days running date the next session', async ({ browser, page }) => {
   await enter(page, 'Odell')
@@ -117,26 +132,10 @@ test('a rung and a stage last a week each', async ({ browser, page }) => {
       },
     },
   })
-  await page
-    .getByRole('gridcell', { name: /^Sets of Back squat/ })
-    .first()
-    .focus()
-  await inspect(page, 'Progression')
-  await page
-    .getByRole('button', { name: /^Change the progression of Back squat/ })
-    .first()
-    .click()
-  const rule = page.getByRole('dialog')
+  const rule = await openRule(page, 'Back squat')
   await rule.getByLabel('Scheme 1: for at most').fill('1')
   await rule.getByRole('button', { name: 'Save progression' }).click()
-  await page
-    .getByRole('gridcell', { name: /^Sets of Bench press/ })
-    .first()
-    .focus()
-  await page
-    .getByRole('button', { name: /^Change the progression of Bench press/ })
-    .first()
-    .click()
+  await openRule(page, 'Bench press')
   await choose(rule.getByLabel('When to move on to the next progression'), 'A number of weeks')
   await rule.getByLabel('Weeks with the progression').fill('1')
   await rule.getByRole('button', { name: 'Save progression' }).click()
@@ -145,14 +144,8 @@ test('a rung and a stage last a week each', async ({ browser, page }) => {
 
   const { hand, program } = await onPhone(browser, 'A week each')
   await program.getByRole('button', { name: 'Start Slipway day' }).click()
-  for (const of of [2, 3])
-    for (let n = 1; n <= of; n++) {
-      await program
-        .getByRole('button', { name: /^Done: / })
-        .first()
-        .click()
-      await expect(program.getByText(`${n} of ${of}`, { exact: true }).first()).toBeVisible()
-    }
+  await doSets(program, 2)
+  await doSets(program, 3)
   await finish(hand, program)
   await readWhy(
     hand,
@@ -186,16 +179,7 @@ test('what is barely made ends a square, and each drop has its record', async ({
       drops: { stages: [{ id: 'one', rule: 'dropRecords', params: { beat: 'tonnage' } }] },
     },
   })
-  await page
-    .getByRole('gridcell', { name: /^Sets of Back squat/ })
-    .first()
-    .focus()
-  await inspect(page, 'Progression')
-  await page
-    .getByRole('button', { name: /^Change the progression of Back squat/ })
-    .first()
-    .click()
-  const rule = page.getByRole('dialog')
+  const rule = await openRule(page, 'Back squat')
   await choose(rule.getByLabel('The next scheme comes'), 'after a hit that is barely made, or a miss')
   await rule.getByRole('button', { name: 'Save progression' }).click()
   await expect(page.getByText('Saved', { exact: true })).toBeVisible()
@@ -203,11 +187,7 @@ test('what is barely made ends a square, and each drop has its record', async ({
 
   const { hand, program } = await onPhone(browser, 'Barely made')
   await program.getByRole('button', { name: 'Start Slipway day' }).click()
-  await program
-    .getByRole('button', { name: /^Done: / })
-    .first()
-    .click()
-  await expect(program.getByText('1 of 2', { exact: true })).toBeVisible()
+  await doSets(program, 1, 2)
   await program.getByRole('button', { name: 'Change set 2' }).first().click()
   await program.locator('summary:visible', { hasText: 'More about this set' }).first().click()
   await program
@@ -220,11 +200,7 @@ test('what is barely made ends a square, and each drop has its record', async ({
     .first()
     .click()
   await expect(program.getByText('2 of 2', { exact: true })).toBeVisible()
-  await program
-    .getByRole('button', { name: /^Done: / })
-    .first()
-    .click()
-  await expect(program.getByText('1 of 4', { exact: true })).toBeVisible()
+  await doSets(program, 1, 4)
   for (const [i, reps] of ['8', '9', '7'].entries()) {
     await program.getByRole('textbox', { name: 'Reps' }).last().fill(reps)
     await program.getByRole('button', { name: /^Log this set/ }).click()
@@ -273,13 +249,7 @@ test('RIR falls over the weeks from one cell, and rounds with a cap are trained'
   const { hand, program } = await onPhone(browser, 'Falling RIR')
   await expect(program.getByText(/5 rounds, at most 20:00/).first()).toBeVisible()
   await program.getByRole('button', { name: 'Start Slipway day' }).click()
-  for (let n = 1; n <= 2; n++) {
-    await program
-      .getByRole('button', { name: /^Done: / })
-      .first()
-      .click()
-    await expect(program.getByText(`${n} of 2`, { exact: true })).toBeVisible()
-  }
+  await doSets(program, 2)
   await program.getByRole('button', { name: 'Change set 1' }).last().click()
   await program.getByRole('textbox', { name: 'Rounds', exact: true }).fill('4')
   await program.getByRole('textbox', { name: 'Reps in the next round' }).fill('12')
@@ -330,16 +300,7 @@ test('a step takes two hits, a cut goes to today’s max, and small plates go on
       },
     },
   })
-  await page
-    .getByRole('gridcell', { name: /^Sets of Leg press/ })
-    .first()
-    .focus()
-  await inspect(page, 'Progression')
-  await page
-    .getByRole('button', { name: /^Change the progression of Leg press/ })
-    .first()
-    .click()
-  const rule = page.getByRole('dialog')
+  const rule = await openRule(page, 'Leg press')
   await rule.getByRole('button', { name: /^More settings/ }).click()
   await rule.getByLabel('Hits before the step').fill('2')
   await choose(rule.getByLabel('Cut from'), 'the max')
@@ -356,13 +317,7 @@ test('a step takes two hits, a cut goes to today’s max, and small plates go on
   await hand.goto('/today')
   await program.getByRole('button', { name: 'Start Slipway day' }).click()
   await expect(program.getByText('Pin at 40, on top of it 2.5 kg.')).toBeVisible()
-  for (let n = 1; n <= 2; n++) {
-    await program
-      .getByRole('button', { name: /^Done: / })
-      .first()
-      .click()
-    await expect(program.getByText(`${n} of 2`, { exact: true })).toBeVisible()
-  }
+  await doSets(program, 2)
   await finish(hand, program)
   await readWhy(
     hand,
