@@ -121,7 +121,7 @@ test('what a session and a phase say for all is inherited, looks it, and is writ
   await phase.getByText(/^More settings/).click()
   await phase.getByLabel('RIR').fill('12')
   await page.keyboard.press('Enter')
-  await expect(phase.getByText('0 to 10.')).toBeVisible()
+  await expect(phase.getByText('0 to 10, or a ramp that falls: 3-0, 3-0 over 3 weeks.')).toBeVisible()
   await phase.getByLabel('RIR').fill('3')
   await page.keyboard.press('Enter')
   const left = (said: string) => first(page).getByRole('gridcell', { name: `RIR of Bench press: ${said}` })

@@ -24,9 +24,10 @@ import { Mark } from '../../../ui/Mark.tsx'
 import { SelectField } from '../../../ui/Select.tsx'
 import { mint } from '../mint.ts'
 import { ActButtons } from './ActButtons.tsx'
-import { DefaultsAnswer } from './DefaultsAnswer.tsx'
+import { Answers } from './Answers.tsx'
+import { defaultsAnswer } from './defaultsAnswer.tsx'
 import { Deloads } from './Deloads.tsx'
-import { LayoutAnswer } from './LayoutAnswer.tsx'
+import { layoutAnswer } from './layoutAnswer.tsx'
 import { Rotation } from './Rotation.tsx'
 import { SavedField } from './SavedField.tsx'
 import type { Drafted } from './useAsked.ts'
@@ -84,20 +85,21 @@ export function PhaseAspect({ phase: id, week = 0, ...drafted }: Props) {
         phase={phase}
         onSave={(rotation, rest) => put(setRotation(draft, phase.id, rotation, phase.perWeek, rest))}
       />
-      <LayoutAnswer
-        key={`layout/${phase.id}`}
-        phase={phase}
-        onSave={(to) =>
-          put({ do: 'setPhase', phase: phase.id, field: 'layout', from: phase.layout ?? null, to })
-        }
-      />
-      <DefaultsAnswer
+      <Answers
         key={phase.id}
-        defaults={phase.defaults}
-        of="phase"
-        onSave={(to) =>
-          put({ do: 'setPhase', phase: phase.id, field: 'defaults', from: phase.defaults ?? null, to })
-        }
+        answers={[
+          layoutAnswer({
+            phase,
+            onSave: (to) =>
+              put({ do: 'setPhase', phase: phase.id, field: 'layout', from: phase.layout ?? null, to }),
+          }),
+          defaultsAnswer({
+            defaults: phase.defaults,
+            of: 'phase',
+            onSave: (to) =>
+              put({ do: 'setPhase', phase: phase.id, field: 'defaults', from: phase.defaults ?? null, to }),
+          }),
+        ]}
       />
       {isLast && (
         <Mark

@@ -6,7 +6,8 @@ import { Button } from '../../../ui/Button.tsx'
 import { Select, type Option } from '../../../ui/Select.tsx'
 import { mint } from '../mint.ts'
 import { ActButtons } from './ActButtons.tsx'
-import { DefaultsAnswer } from './DefaultsAnswer.tsx'
+import { Answers } from './Answers.tsx'
+import { defaultsAnswer } from './defaultsAnswer.tsx'
 import { sayWhole } from './PhaseAspect.tsx'
 import { Tiny } from './Tiny.tsx'
 import { SavedField } from './SavedField.tsx'
@@ -60,13 +61,16 @@ export function SessionAspect({ draft, phase = '', session: id = '' }: Props) {
           Add a section
         </Button>
       </fieldset>
-      <DefaultsAnswer
+      <Answers
         key={id}
-        defaults={session.defaults}
-        of="session"
-        onSave={(to) =>
-          put({ do: 'setSession', session: id, field: 'defaults', from: session.defaults ?? null, to })
-        }
+        answers={[
+          defaultsAnswer({
+            defaults: session.defaults,
+            of: 'session',
+            onSave: (to) =>
+              put({ do: 'setSession', session: id, field: 'defaults', from: session.defaults ?? null, to }),
+          }),
+        ]}
       />
       <Alert className="rounded bg-brick-wash px-2 py-1">{fault}</Alert>
       <SessionActs draft={draft} phase={phase} id={id} put={put} />

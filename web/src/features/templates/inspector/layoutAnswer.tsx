@@ -2,22 +2,16 @@ import { sayLayout, type Layout, type Phase } from '@young-oak/core/template'
 import { weekdayNames } from '@young-oak/core/units'
 import { Mark } from '../../../ui/Mark.tsx'
 import { SelectField } from '../../../ui/Select.tsx'
-import { Answers } from './Answers.tsx'
+import type { Answer } from './Answers.tsx'
 import { SavedField } from './SavedField.tsx'
 import { readHours, readRunning, weekdaysWith, withPair, withWeekday } from './layoutDraft.ts'
 
 type Props = { phase: Phase; onSave: (to: Layout | null) => void }
 
 /** On which days the sessions of a phase lie, as a sentence that opens where it is edited. */
-export const LayoutAnswer = (props: Props) => {
+export function layoutAnswer(props: Props): Answer {
   const said = sayLayout(props.phase)
-  return (
-    <Answers
-      answers={[
-        { name: 'days of its sessions', said: said && `Days: ${said}`, field: <LayoutFields {...props} /> },
-      ]}
-    />
-  )
+  return { name: 'days of its sessions', said: said && `Days: ${said}`, field: <LayoutFields {...props} /> }
 }
 
 const weekdayOptions = weekdayNames.map((name, i) => [String(i + 1), name] as [string, string])

@@ -1,23 +1,17 @@
 import { formatRest, highest, parseRest } from '@young-oak/core/units'
 import { readRamp, sayRamp, type Defaults } from '@young-oak/core/template'
-import { Answers } from './Answers.tsx'
+import type { Answer } from './Answers.tsx'
 import { SavedField } from './SavedField.tsx'
 import { sayDefaults } from './sayDefaults.ts'
 
 type Props = { defaults: Defaults | undefined; of: string; onSave: (to: Defaults | null) => void }
 
 /** What slots of a session or a phase inherit, as a sentence that opens where it is edited. */
-export const DefaultsAnswer = (props: Props) => (
-  <Answers
-    answers={[
-      {
-        name: 'defaults for its exercises',
-        said: sayDefaults(props.defaults, props.of),
-        field: <DefaultsFields {...props} />,
-      },
-    ]}
-  />
-)
+export const defaultsAnswer = (props: Props): Answer => ({
+  name: 'defaults for its exercises',
+  said: sayDefaults(props.defaults, props.of),
+  field: <DefaultsFields {...props} />,
+})
 
 function DefaultsFields({ defaults = {}, of, onSave }: Props) {
   const put = (change: Defaults) => {
