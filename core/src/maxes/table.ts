@@ -22,8 +22,21 @@ export const repTableTitle = (table: RepTable): string =>
  */
 export function percentFor(table: RepTable, reps: number): number {
   if (!(reps >= 1 && reps <= mostTableReps)) throw new Error(`invalid reps "${reps}": 1 to ${mostTableReps}`)
-  return snap(ofTable(table, Math.min(reps, writtenReps)) * continued(reps))
+  const known = tables.get(table) ?? tableOf(table)
+  return Number.isInteger(reps) ? (known[reps] as number) : percentOf(table, reps)
 }
+
+/** Percents by reps: a plan asks for hundreds. */
+const tables = new Map<RepTable, readonly number[]>()
+
+function tableOf(table: RepTable): readonly number[] {
+  const made = Array.from({ length: mostTableReps + 1 }, (_, reps) => (reps ? percentOf(table, reps) : 100))
+  tables.set(table, made)
+  return made
+}
+
+const percentOf = (table: RepTable, reps: number): number =>
+  snap(ofTable(table, Math.min(reps, writtenReps)) * continued(reps))
 
 const ofTable = (table: RepTable, reps: number): number =>
   reps === 1 ? 100 : 100 / formulaOf[table].factor(reps)
