@@ -100,7 +100,7 @@ test('anybody signed in gets a max and loads from one set', async ({ page }) => 
   // The handbook’s 87% for five reps: 101.5 kg, down to 100 on usual plates, 25 + 15 a side of a 20 kg bar.
   await expect(page.getByRole('row', { name: '5 87% 100 kg 25 + 15' })).toBeVisible()
   // The other way round: 93.3 of 116.7 kg is 80%, which the handbook allows eight reps.
-  await page.getByLabel('Your load, kg').fill('93,3')
+  await page.getByLabel('Reps for a load of, kg').fill('93,3')
   await expect(page.getByText('80% of the 1RM: 8 reps (Handbook table)')).toBeVisible()
   await page.getByLabel('RIR').fill('2')
   // Five reps with two left count as seven: 100 × (1 + 7/30) = 123.33.

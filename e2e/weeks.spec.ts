@@ -34,7 +34,7 @@ async function openRule(page: Page, lift: string): Promise<Locator> {
   return page.getByRole('dialog')
 }
 
-test('a day of rest and days running date the next session', async ({ browser, page }) => {
+test('a day of rest and days in a row date the next session', async ({ browser, page }) => {
   await enter(page, 'Odell')
   await importTemplate(page, templateFile('Days of rest'))
   await page.getByRole('gridcell', { name: 'Sets of Back squat: 2' }).first().focus()
@@ -42,7 +42,7 @@ test('a day of rest and days running date the next session', async ({ browser, p
   await choose(page.getByRole('combobox', { name: 'Add to the rotation' }), 'A day of rest')
   await expect(page.getByText('Day of rest', { exact: true })).toBeVisible()
   await page.getByText(/^More settings: days of its sessions/).click()
-  const running = page.getByLabel('Days running, at most')
+  const running = page.getByLabel('Most days in a row')
   await running.fill('0')
   await running.press('Enter')
   await expect(page.getByText('1 to 6, or empty for any.')).toBeVisible()
@@ -51,8 +51,8 @@ test('a day of rest and days running date the next session', async ({ browser, p
   await choose(page.getByRole('combobox', { name: 'Sessions are on' }), 'fixed weekdays')
   await choose(page.getByRole('combobox', { name: 'Day 2', exact: true }), 'Friday')
   // The inspector follows the draft a moment later.
-  await page.getByLabel('Day 2 on the day of day 1').click()
-  await expect(page.getByLabel('Day 2 on the day of day 1')).toBeChecked()
+  await page.getByLabel('Day 2 on the same date as day 1').click()
+  await expect(page.getByLabel('Day 2 on the same date as day 1')).toBeChecked()
   await expect(page.getByLabel('Hours after day 1')).toHaveValue('6')
   await page.keyboard.press('Control+z')
   await page.keyboard.press('Control+z')
@@ -102,6 +102,7 @@ test('a track has a change on one day of the week, and a deload of its own', asy
   const { hand, program } = await onPhone(browser, 'Day by day')
   await hand.goto('/progress')
   await hand.getByLabel('Track of Day by day').selectOption('light')
+  await expect(hand.getByText('Saved. The track changes with the next plan week.')).toBeVisible()
   await hand.goto('/today')
   await expect(program.getByText('Day by day, Light')).toBeVisible()
   await train(hand, program, 2)
@@ -289,6 +290,7 @@ test('a step takes two hits, a cut goes to today’s max, and small plates go on
   // Somebody with stacks of their own, in steps of 10 kg with a plate of 2.5 on top.
   const { hand, program } = await onPhone(browser, 'On a pin', 'dilys')
   await hand.getByRole('link', { name: 'Equipment' }).click()
+  await hand.getByLabel('Stacks and cables, kg').fill('')
   await hand.getByLabel('Plates to put on a pin, kg').fill('2,5')
   await hand.getByRole('button', { name: 'Save equipment' }).click()
   await expect(hand.getByText('List the pins first.')).toBeVisible()
@@ -317,7 +319,7 @@ test('a step takes two hits, a cut goes to today’s max, and small plates go on
   await choose(rule.getByLabel('Cut from'), 'the max')
   await rule.getByRole('button', { name: 'Save progression' }).click()
   await expect(
-    rule.getByText('Expected “Cut from” max only where the first load is a percentage of the max.'),
+    rule.getByText('Expected “Cut from”: the max, only where the first load is a percentage of the max.'),
   ).toBeVisible()
   await choose(rule.getByLabel('Cut from'), 'the load that was missed')
   await rule.getByRole('button', { name: 'Save progression' }).click()

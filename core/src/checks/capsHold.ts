@@ -22,13 +22,14 @@ export const capsHold = defineCheck({
               value: target ?? 0,
               limit: all ?? 0,
               data: { muscle, slots: slots ?? 0, cap: cap ?? 0 },
+              forWriter: true,
             })
           }
     return [...found.values()]
   },
   messages: {
     over: {
-      what: '{value} sets of {muscle} are meant, {limit} fit: {slots} exercises of at most {cap} sets in a session.',
+      what: '{value} sets of {muscle} are planned, {limit} fit: {slots} exercises of at most {cap} sets in a session.',
       next: 'Let more exercises of the week use the progression, or raise its most in one session.',
     },
   },

@@ -32,6 +32,8 @@ export type Found<M extends string = string> = {
   limit?: Value
   /** What else the message says. */
   data?: Record<string, Value>
+  /** Only a writer can do something about it, so that no member is told. */
+  forWriter?: true
 }
 
 /** What a message says is the matter, and what to change. `{value}`, `{limit}` and the names of `data` are filled in. */

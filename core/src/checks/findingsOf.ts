@@ -22,5 +22,8 @@ export function findingsOf({ library, versions, when }: PlanInput, planned: Plan
   return found
 }
 
+/** Of findings those that a member is told of. */
+export const toldToMember = (findings: Finding[]): Finding[] => findings.filter(({ forWriter }) => !forWriter)
+
 const withCheck = (check: CheckKind, found: Found[] = []): Finding[] =>
   found.map((one) => ({ check, ...one }))

@@ -1,7 +1,9 @@
 import { changeOf, type Adjustment } from '../adjustments/index.ts'
 import { liftName, mainMuscle, type Library, type Lift } from '../library/index.ts'
 import { setsOfSlot, type Template } from '../template/index.ts'
-import { defineCheck } from './check.ts'
+import { defineCheck, type Found } from './check.ts'
+
+const ownChange = 'custom change'
 
 /**
  * Adjustments that name a slot, a session, a phase, a lift or a muscle which the version does not have are kept, and do nothing: those of every track,
@@ -18,7 +20,7 @@ export const goneTarget = defineCheck({
         changes,
       ]),
       ['deload', template.phases.flatMap(({ deloads: deload }) => deload)],
-      ['custom change', evidence.own],
+      [ownChange, evidence.own],
     ]
     const lifts = liftsIn(
       template,
@@ -29,7 +31,13 @@ export const goneTarget = defineCheck({
         const gone = goneIn(template, lifts, library, change)
         if (!gone.length) return []
         const where = `${whose}, ${change.id}`
-        return [{ message: 'gone' as const, subject: change.id, where, value: gone.join('", "') }]
+        const found: Found<'gone'> = {
+          message: 'gone',
+          subject: change.id,
+          where,
+          value: gone.join('", "'),
+        }
+        return [whose === ownChange ? found : { ...found, forWriter: true as const }]
       }),
     )
   },

@@ -1,6 +1,6 @@
-import { changeOf, type Adjustment } from '../adjustments/index.ts'
-import { liftKey, liftName, mainMuscle, type Library } from '../library/index.ts'
-import { setsOfSlot, slotsOf, type Slot, type Template } from '../template/index.ts'
+import { actsOn, changeOf, slotSpot, weekSpot, type Where } from '../adjustments/index.ts'
+import { liftName } from '../library/index.ts'
+import { setsOfSlot, slotsOf, type Slot } from '../template/index.ts'
 import { defineCheck, type Found } from './check.ts'
 
 /** A track's change of loads on some days of the week, on a lift whose load is its progression's: a running load is never scaled by a track. */
@@ -13,15 +13,23 @@ export const loadByDay = defineCheck({
       changes.flatMap((change): Found<'unfelt'>[] => {
         const { inWeek } = change.where
         if (!inWeek || !changeOf[change.do.kind].scalesLoads) return []
-        return Object.entries(template.slots)
-          .filter(([id, slot]) => isMeant(library, template, change, id) && isByRule(slot))
-          .map(([id, slot]) => ({
-            message: 'unfelt',
-            subject: `${change.id}/${id}`,
-            where: `track ${name}`,
-            value: inWeek.join(', '),
-            data: { exercise: liftName(library, slot) },
-          }))
+        return Object.entries(template.sessions).flatMap(([session, own]) =>
+          slotsOf(own).flatMap((id): Found<'unfelt'>[] => {
+            const slot = template.slots[id]
+            const spot = slot && slotSpot(library, { ...anyWeek, session }, id, slot)
+            if (!slot || !spot || !actsOn(onAnyDay(change.where), spot) || !isByRule(slot)) return []
+            return [
+              {
+                message: 'unfelt',
+                subject: `${change.id}/${id}`,
+                where: `track ${name}`,
+                value: inWeek.join(', '),
+                data: { exercise: liftName(library, slot) },
+                forWriter: true,
+              },
+            ]
+          }),
+        )
       }),
     ),
   messages: {
@@ -34,21 +42,12 @@ export const loadByDay = defineCheck({
 
 const isByRule = (slot: Slot): boolean => setsOfSlot(slot).some(({ load }) => load.of === 'progression')
 
-/** Whether a change is for a slot, on whichever day. */
-function isMeant(
-  library: Library,
-  { slots, sessions }: Template,
-  { where }: Adjustment,
-  id: string,
-): boolean {
-  const slot = slots[id]
-  if (!slot) return false
-  const muscle = mainMuscle(library, slot)
-  const isIn = (session: string) => sessions[session] && slotsOf(sessions[session]).includes(id)
-  return (
-    (!where.slots || where.slots.includes(id)) &&
-    (!where.lifts || where.lifts.some((lift) => liftKey(lift) === liftKey(slot))) &&
-    (!where.muscles || (muscle !== undefined && where.muscles.includes(muscle))) &&
-    (!where.sessions || where.sessions.some(isIn))
-  )
-}
+const anyWeek = weekSpot('', 1, null)
+
+/** The sessions, slots, lifts and muscles that a change is for, whenever it acts. */
+const onAnyDay = ({ sessions, slots, lifts, muscles }: Where): Where => ({
+  ...(sessions && { sessions }),
+  ...(slots && { slots }),
+  ...(lifts && { lifts }),
+  ...(muscles && { muscles }),
+})

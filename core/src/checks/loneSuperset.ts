@@ -42,6 +42,7 @@ function lonesIn(
         where: session.name,
         value: letter,
         data: { exercise },
+        forWriter: true,
       },
     ]
   })

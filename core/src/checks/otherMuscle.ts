@@ -23,6 +23,7 @@ export const otherMuscle = defineCheck({
               where: exercise,
               value: muscle,
               data: { exercise },
+              forWriter: true,
             },
           ]
         }),

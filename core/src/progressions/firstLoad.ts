@@ -60,7 +60,7 @@ export const startingWith = <S extends ObjectShape>(own: S) =>
         )
       },
     )
-    .test('fits', '"resetFrom" max only where the first load is a percentage of the max', (params) => {
+    .test('fits', '"resetFrom": the max, only where the first load is a percentage of the max', (params) => {
       const { startPercent, resetFrom } = params as FirstLoad & { resetFrom?: string }
       return resetFrom !== 'max' || startPercent !== undefined
     })

@@ -1,5 +1,6 @@
 export { cellsByRule, hasComputedLoad, rulesCells, takesScheme, writtenIn } from './computed.ts'
 export { inherit, type Inherited, inherited, inheritsByWeek } from './inherit.ts'
+export { splitRests } from './rests.ts'
 export { isRamp, readRamp, rirIn, sayRamp } from './rirRamp.ts'
 export { slotInStage } from './slotInStage.ts'
 export { lettersOf } from './letters.ts'

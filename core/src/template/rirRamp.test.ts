@@ -29,7 +29,7 @@ describe('a ramp of RIR', () => {
     expect([1, 2, 3, 4].map((week) => rirIn({ from: 4, to: 1, weeks: 2 }, { weeks: 4 }, week))).toEqual([
       4, 1, 1, 1,
     ])
-    expect(rirIn({ from: 3, to: 0 }, { weeks: 1 }, 1)).toBe(0)
+    expect(rirIn({ from: 3, to: 0 }, { weeks: 1 }, 1)).toBe(3)
   })
   test('begins at its first, ends at its last, and never rises', () =>
     fc.assert(

@@ -3,6 +3,7 @@ import { nominalWeeks, type Phase, type RirRamp } from './types.ts'
 /**
  * The RIR of a ramp in a week of a phase, from 1: it falls evenly to its last week, which is that of the phase where none is stated (the fewest, of
  * one that a trigger ends), and stays there. Halves are rounded up, to the easier side: from 3 to 0 over three weeks is 3, 2, 0.
+ * In a phase of one week it has not begun to fall.
  */
 export function rirIn(
   { from, to, weeks, after = 0 }: RirRamp,
@@ -11,7 +12,7 @@ export function rirIn(
 ): number {
   const last = weeks ?? nominalWeeks(phase as Phase)
   const at = week + after
-  if (last < 2) return at < last ? from : to
+  if (last < 2) return from
   const done = Math.min(at - 1, last - 1) / (last - 1)
   return Math.round(from - (from - to) * done)
 }

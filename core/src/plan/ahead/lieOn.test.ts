@@ -33,15 +33,19 @@ function ahead(
   {
     clock = 'own',
     days,
+    pause,
     todayAt = trained.at(-1) ?? 0,
-  }: { clock?: 'own' | 'calendar'; days?: object; todayAt?: number } = {},
+  }: { clock?: 'own' | 'calendar'; days?: object; pause?: object; todayAt?: number } = {},
 ): PlannedSession[] {
   const versions = { template: templateOf(layout) }
   const { file, issues } = readMember(
     {
       format: 2,
       enrolments: [{ clock, segments: [{ from: start }] }],
-      facts: days ? [{ kind: 'days', date: start, ...days }] : [],
+      facts: [
+        ...(days ? [{ kind: 'days', date: start, ...days }] : []),
+        ...(pause ? [{ kind: 'pause', date: start, reason: 'travel', ...pause }] : []),
+      ],
       logs: trained.map((day, i) => ({
         date: addDays(start, day),
         position: i + 1,
@@ -133,4 +137,11 @@ test('what is trained the same day comes after it, until the day is over', () =>
     day: '2026-03-03',
     why: [{ id: 'layout.overdue' }],
   })
+})
+
+test('no session lies before the program starts, or while it waits for the end of a pause', () => {
+  expect(datesOf(ahead({ running: 6 }, [], { todayAt: -5 }))[0]).toBe(start)
+  const to = addDays(start, 9)
+  expect(datesOf(ahead({ running: 6 }, [0], { pause: { to }, todayAt: 1 }))[0]).toBe(to)
+  expect(datesOf(ahead({ running: 6 }, [0], { pause: {}, todayAt: 1 }))).toEqual([])
 })

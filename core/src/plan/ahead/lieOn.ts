@@ -7,24 +7,25 @@ import type { OnDay } from '../types.ts'
 
 const say = declareSteps({
   'layout.rest': '{days} days of rest after {session}',
-  'layout.running': 'at most {days} days running',
+  'layout.running': 'at most {days} days in a row',
   'layout.weekday': 'its weekday is {weekday}',
   'layout.overdue': 'it was due on {day}',
-  'layout.yours': 'one of the usual days',
-  'layout.sameDay': 'the day of {session}, at least {hours} h after it',
+  'layout.yours': 'one of the usual days of the profile',
+  'layout.sameDay': 'the same date as {session}, at least {hours} h after it',
 })
 export const layoutMessages = say.messages
 
 /** The way along which sessions to come are laid out. Written in place. */
 export type Trail = {
-  today: Day
+  /** No session to come lies earlier; null where they have no days yet. */
+  from: Day | null
   /** The day of the session before. */
   last: Day | null
   /** The days running that it ends, where it lies ahead. */
   running: number | null
 }
 
-export const startTrail = (last: Day | null, today: Day): Trail => ({ today, last, running: null })
+export const startTrail = (last: Day | null, from: Day | null): Trail => ({ last, from, running: null })
 
 /** A session that was trained on a day, and is not over. */
 export function tookDay(trail: Trail, day: Day): void {
@@ -48,17 +49,18 @@ type Spot = {
 export function lieOn(trail: Trail, spot: Spot): OnDay | undefined {
   const { week, from, inWeek, phase, template, evidence } = spot
   const { layout } = phase
-  if (!layout) return undefined
+  const earliest = trail.from
+  if (!layout || earliest === null) return undefined
   const before = sessionBefore(phase, week, inWeek)
   const session = (before && template.sessions[before.session]?.name) ?? ''
   const pair = isGivenUp(week, inWeek - 1) ? undefined : pairOf(layout, inWeek)
-  if (pair && trail.last !== null && trail.last >= trail.today) {
+  if (pair && trail.last !== null && trail.last >= earliest) {
     const { hours } = pair
     return { day: trail.last, hours, why: [say('layout.sameDay', { session, hours })] }
   }
   const rests = before ? (layout.rest?.filter((after) => after === before.number).length ?? 0) : 0
-  const rested = trail.last === null ? trail.today : addDays(trail.last, 1 + rests)
-  const first = latest(trail.today, rested, from ?? trail.today)
+  const rested = trail.last === null ? earliest : addDays(trail.last, 1 + rests)
+  const first = latest(earliest, rested, from ?? earliest)
   const why: WhyStep[] = []
   if (rests && first === rested) why.push(say('layout.rest', { days: rests, session }))
   const day = allowedFrom(first, { trail, layout, spot, isPair: pair !== undefined }, why)
@@ -100,7 +102,7 @@ function allowedFrom(first: Day, { trail, layout, spot, isPair }: Asked, why: Wh
   const { weekdays: own, most = 7 } = evidence.days
   const weekday = layout.weekdays?.[inWeek - 1]
   if (!own.length && weekday !== undefined && layout.weekdays) {
-    const due = from ? dueIn(from, layout.weekdays, inWeek) : dueAfter(trail, weekday, isPair)
+    const due = from ? dueIn(from, layout.weekdays, inWeek) : dueAfter(trail.last, first, weekday, isPair)
     why.push(
       due < first
         ? say('layout.overdue', { day: due })
@@ -119,8 +121,8 @@ function allowedFrom(first: Day, { trail, layout, spot, isPair }: Asked, why: Wh
 }
 
 /** On the own clock, the weekday that comes after the session before, or on its day where the two share one. */
-function dueAfter({ last, today }: Trail, weekday: number, isPair: boolean): Day {
-  if (last === null) return onOrAfter(today, weekday)
+function dueAfter(last: Day | null, first: Day, weekday: number, isPair: boolean): Day {
+  if (last === null) return onOrAfter(first, weekday)
   return onOrAfter(isPair ? last : addDays(last, 1), weekday)
 }
 

@@ -1,4 +1,4 @@
-import { pauseOn } from '../../facts/index.ts'
+import { goesOn, pauseOn, type Pause } from '../../facts/index.ts'
 import { overFrom } from '../../member/index.ts'
 import { liftOf } from '../../library/index.ts'
 import type { Id } from '../../parsing/index.ts'
@@ -37,7 +37,8 @@ export function writeOut(fold: Fold, evidence: Evidence, { today, through, at, d
   let isReached = weeks.some(isWanted)
   const running = isRunning ? ahead.state.course.running : null
   const segment = segmentOn(fold.enrolment, today)
-  const trail = startTrail(fold.state.lastDay, today)
+  const paused = pauseOn(evidence.pauses, fold.enrolment.id, today)
+  const trail = startTrail(fold.state.lastDay, firstDay(fold, today, paused))
   let next: number | null = null
   let written = 0
   let from = today
@@ -81,9 +82,16 @@ export function writeOut(fold: Fold, evidence: Evidence, { today, through, at, d
   if (over !== null) plan.over = over
   const { later } = templateOf(fold, plan.version)
   if (later && over === null) plan.later = later
-  const paused = pauseOn(evidence.pauses, fold.enrolment.id, today)
   if (paused) plan.paused = paused
   return plan
+}
+
+/** The first day that a session to come may lie on: none before the program starts, or while it waits for the end of a pause; null where nobody knows that. */
+function firstDay({ enrolment }: Fold, today: Day, paused: Pause | undefined): Day | null {
+  const start = enrolment.segments[0]?.from ?? today
+  const from = start > today ? start : today
+  if (!paused || goesOn(paused)) return from
+  return paused.to === null || paused.to > from ? paused.to : from
 }
 
 /** On a calendar, whether a week that nothing was done in is kept for the next one, as the missed policy says. */

@@ -46,7 +46,7 @@ test.each([
   [{ layout: {} }, 'phases[0].layout: expected "weekdays", "rest", "running" or "sameDay"'],
   [
     { layout: { running: 0 } },
-    'phases[0].layout.running: expected the most days running, a whole number from 1 to 6; got 0',
+    'phases[0].layout.running: expected the most days in a row, a whole number from 1 to 6; got 0',
   ],
   [{ layout: { rest: [4] } }, 'phases[0].layout.rest[0]: expected a session of the rotation, 1 to 3; got 4'],
   [
@@ -67,7 +67,7 @@ test.each([
   ],
   [
     { layout: { weekdays: [1, 3, 5], running: 2 } },
-    'phases[0].layout.weekdays: expected weekdays, or days of rest and days running',
+    'phases[0].layout.weekdays: expected weekdays, or days of rest and days in a row',
   ],
   [
     { layout: { sameDay: [{ first: 3, hours: 5 }] } },
@@ -81,6 +81,6 @@ test('weekdays may begin anywhere in the week', () =>
 test.each([
   [undefined, null],
   [{ weekdays: [1, 4] }, 'weekdays Monday, Thursday'],
-  [{ rest: [2, 3], running: 2 }, 'a day of rest after session 2, 3 of the rotation; at most 2 days running'],
-  [{ sameDay: [{ first: 1, hours: 6 }] }, 'day 2 on the day of day 1, 6 h after it'],
+  [{ rest: [2, 3], running: 2 }, 'a day of rest after session 2, 3 of the rotation; at most 2 days in a row'],
+  [{ sameDay: [{ first: 1, hours: 6 }] }, 'day 2 on the same date as day 1, 6 h later'],
 ])('%j is said as "%s"', (layout, said) => expect(sayLayout({ layout })).toBe(said))

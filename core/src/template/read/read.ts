@@ -308,10 +308,9 @@ export function readRows(
     checker.add(path, expected[by], value)
     return []
   }
-  const isAllWeeks = by === 'week' && value.length === 1 && weeks > 1
+  const isAllWeeks = by === 'week' && value.length === 1
   const rows = value.map((row, i) => readRow(checker, row, at(path, i), isAllWeeks))
-  if (by !== 'week' || rows.length === weeks) return rows
-  return rowsOfWeeks(rows[0] ?? [], phase, weeks)
+  return isAllWeeks ? rowsOfWeeks(rows[0] ?? [], phase, weeks) : rows
 }
 
 /** `isAllWeeks`: the row stands for every week of its phase, so that RIR may fall by a ramp in it. */

@@ -1,4 +1,5 @@
 import { at, fieldIn, type Checker, type Id } from '../../parsing/index.ts'
+import { splitRests } from '../rests.ts'
 import type { Layout, Phase } from '../types.ts'
 
 /** How a file may write a day of rest among the sessions of a rotation. */
@@ -13,7 +14,7 @@ export function restsIn(
 ): Pick<Phase, 'rotation' | 'layout'> {
   const isRest = (id: Id) => id === restDay && fieldIn(sessions, restDay) === undefined
   if (!written.some(isRest)) return { rotation: written, ...(layout && { layout }) }
-  const rotation = written.filter((id) => !isRest(id))
+  const { rotation, rest } = splitRests(written.map((id) => (isRest(id) ? null : id)))
   const place = at(path, 'rotation')
   if (!rotation.length) {
     checker.add(place, 'a session beside the days of rest', written, 'Name the sessions of the rotation.')
@@ -25,14 +26,7 @@ export function restsIn(
     if (!isRest(id) && fieldIn(sessions, id) === undefined)
       checker.add(at(place, i), 'a session of this template, or "rest"', id)
   })
-  const rest: number[] = []
-  let before = 0
-  // Days of rest that it begins with come after its last session.
-  for (const id of written) {
-    if (isRest(id)) rest.push(before || rotation.length)
-    else before += 1
-  }
-  return { rotation, layout: { ...layout, rest: rest.sort((a, b) => a - b) } }
+  return { rotation, layout: { ...layout, rest } }
 }
 
 /** Notes what a layout names that the phase has not, and days that contradict each other. */
@@ -50,7 +44,7 @@ export function findLayout(
       checker.add(at(at(path, 'rest'), i), `a session of the rotation, 1 to ${rotation.length}`, after)
   })
   if (weekdays && (rest || running !== undefined))
-    checker.add(at(path, 'weekdays'), 'weekdays, or days of rest and days running', weekdays)
+    checker.add(at(path, 'weekdays'), 'weekdays, or days of rest and days in a row', weekdays)
   const firsts = sameDay.map(({ first }) => first)
   sameDay.forEach(({ first }, i) => {
     const place = at(at(at(path, 'sameDay'), i), 'first')

@@ -107,7 +107,7 @@ const layoutField = () =>
     rest: listField('sessions of the rotation that a day of rest comes after, from 1', 36).of(
       wholeField('a session of the rotation, from 1', 1, limits.rotation).required(),
     ),
-    running: wholeField('the most days running', 1, 6),
+    running: wholeField('the most days in a row', 1, 6),
     weekdays: listField('weekdays, 1 for Monday to 7 for Sunday', limits.days).of(
       wholeField('a weekday, 1 for Monday to 7 for Sunday', 1, 7).required(),
     ),

@@ -1,7 +1,7 @@
 import { ownLocation } from '@young-oak/api/equipment'
 import type { MemberFile } from '@young-oak/api/members'
 import type { ChangesView, TodayView } from '@young-oak/api/training'
-import { findingsOf, sayFinding } from '@young-oak/core/checks'
+import { findingsOf, sayFinding, toldToMember } from '@young-oak/core/checks'
 import type { SessionLog } from '@young-oak/core/member'
 import { isOfDay, planMember, type Plan, type Planned, type PlannedSession } from '@young-oak/core/plan'
 import { addDays, type Day } from '@young-oak/core/units'
@@ -40,7 +40,9 @@ export async function today(scope: MemberScope, day: Day, at?: string): Promise<
     enrolments,
     logs: near.map(withoutShown),
     evidence,
-    findings: findingsOf(inputOf(scope, file, { today: day, through: 'near', at }), planned).map(sayFinding),
+    findings: toldToMember(
+      findingsOf(inputOf(scope, file, { today: day, through: 'near', at }), planned),
+    ).map(sayFinding),
     proposals: listProposals(scope, proposals),
     unconfirmed: unconfirmedIn(planned, file),
     locations: evidence.equipment[ownLocation]

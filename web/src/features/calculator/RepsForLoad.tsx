@@ -11,7 +11,7 @@ export function RepsForLoad({ max, table }: { max: Load; table: RepTable }) {
   return (
     <div className="mt-4 grid grid-cols-[8rem_1fr] items-end gap-3">
       <Field
-        label={`Your load, ${max.unit}`}
+        label={`Reps for a load of, ${max.unit}`}
         inputMode="decimal"
         value={typed}
         error={error}

@@ -71,7 +71,7 @@ function Minutes({ log }: { log: SessionLog }) {
       />
       {known === undefined && since !== null && (
         <Button look="plain" onClick={() => save(String(since))}>
-          {since} min, since you started
+          Use {since} min, since you started
         </Button>
       )}
     </div>

@@ -1,6 +1,6 @@
-import type { Phase, Template } from '@young-oak/core/template'
+import { splitRests, type Phase, type Template } from '@young-oak/core/template'
 import { Select } from '../../../ui/Select.tsx'
-import { rotationOf, stepsOf, type Step } from './rotationSteps.ts'
+import { stepsOf, type Step } from './rotationSteps.ts'
 import { Tiny } from './Tiny.tsx'
 
 type Props = { draft: Template; phase: Phase; onSave: (rotation: string[], rest: number[]) => void }
@@ -12,7 +12,7 @@ export function Rotation({ draft, phase, onSave }: Props) {
   const { rotation, perWeek, layout } = phase
   const steps = stepsOf(phase)
   const save = (to: Step[]) => {
-    const next = rotationOf(to)
+    const next = splitRests(to)
     onSave(next.rotation, next.rest)
   }
   const move = (from: number, by: number) => {

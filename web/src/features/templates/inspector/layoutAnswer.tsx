@@ -54,7 +54,7 @@ function LayoutFields({ phase, onSave }: Props) {
         </div>
       ) : (
         <SavedField
-          label="Days running, at most"
+          label="Most days in a row"
           inputMode="numeric"
           placeholder="any"
           value={running === undefined ? '' : String(running)}
@@ -72,7 +72,7 @@ function LayoutFields({ phase, onSave }: Props) {
         return (
           <div key={day} className="grid grid-cols-[1fr_7rem] items-center gap-3 text-sm">
             <Mark
-              label={`Day ${day} on the day of day ${day - 1}`}
+              label={`Day ${day} on the same date as day ${day - 1}`}
               isOn={pair !== undefined}
               onChange={(isOn) => put(withPair(layout, day - 1, isOn ? 6 : null))}
             />

@@ -1,7 +1,7 @@
 import { expect, test } from '@jest/globals'
-import type { Phase } from '@young-oak/core/template'
+import { splitRests, type Phase } from '@young-oak/core/template'
 import { readHours, readRunning, weekdaysWith, withPair, withWeekday } from './layoutDraft.ts'
-import { rotationOf, stepsOf } from './rotationSteps.ts'
+import { stepsOf } from './rotationSteps.ts'
 
 const pair = [{ first: 1, hours: 6 }]
 
@@ -40,6 +40,6 @@ test('a rotation is laid out with its days of rest, and read back', () => {
   const phase = { rotation: ['a', 'b', 'c'], layout: { rest: [2, 3, 3] } } as unknown as Phase
   const steps = stepsOf(phase)
   expect(steps).toEqual(['a', 'b', null, 'c', null, null])
-  expect(rotationOf(steps)).toEqual({ rotation: ['a', 'b', 'c'], rest: [2, 3, 3] })
-  expect(rotationOf([null, 'a', 'b'])).toEqual({ rotation: ['a', 'b'], rest: [2] })
+  expect(splitRests(steps)).toEqual({ rotation: ['a', 'b', 'c'], rest: [2, 3, 3] })
+  expect(splitRests([null, 'a', 'b'])).toEqual({ rotation: ['a', 'b'], rest: [2] })
 })
